@@ -1,0 +1,32 @@
+import next from "@next/eslint-plugin-next";
+import hooks from "eslint-plugin-react-hooks";
+import ts from "typescript-eslint";
+
+export default ts.config(
+  { ignores: ["node_modules", ".next", ".build", "src/formats/generated", "next-env.d.ts", "test-results", "playwright-report", "public"] },
+  {
+    files: ["**/*.{ts,tsx}"],
+    extends: [ts.configs.recommendedTypeChecked],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      "@typescript-eslint/no-unused-vars": ["error", { varsIgnorePattern: "^_", argsIgnorePattern: "^_" }],
+      "@typescript-eslint/no-explicit-any": "error",
+      "@typescript-eslint/consistent-type-imports": ["error", { fixStyle: "inline-type-imports" }],
+      "no-control-regex": "off",
+      eqeqeq: "error",
+    },
+  },
+  {
+    files: ["src/**/*.{ts,tsx}"],
+    plugins: { "react-hooks": hooks, "@next/next": next },
+    rules: { ...hooks.configs["recommended-latest"].rules, ...next.configs["core-web-vitals"].rules },
+  },
+  {
+    files: ["src/core/**/*.ts"],
+    ignores: ["**/*.test.ts"],
+    rules: {
+      "no-restricted-globals": ["error", "window", "document", "process", "setTimeout", "performance", "fetch", "Date", "Intl"],
+      "no-restricted-properties": ["error", { object: "Math", property: "random" }],
+    },
+  },
+);

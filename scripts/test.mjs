@@ -1,0 +1,46 @@
+// Everything that must hold, in order; the last line counts what passed and what failed.
+import { readFileSync, rmSync } from "node:fs";
+import { join } from "node:path";
+import { bin, buildApp, compileSchemas, install, installChromium, root, run } from "./prepare.mjs";
+
+install();
+installChromium();
+compileSchemas();
+
+const results = { jest: join(root, ".build/jest.json"), browser: join(root, ".build/browser.json") };
+for (const file of Object.values(results)) rmSync(file, { force: true });
+
+let passed = 0;
+let failed = 0;
+const step = (name, ok) => {
+  console.log(`${ok ? "ok" : "FAILED"}: ${name}`);
+  if (ok) passed++;
+  else failed++;
+};
+const read = (file) => {
+  try {
+    return JSON.parse(readFileSync(file, "utf8"));
+  } catch (error) {
+    console.error(`no results in ${file}: ${error.message}`);
+    return null;
+  }
+};
+
+step("types", run("node", [bin("next/dist/bin/next"), "typegen"], { quiet: true }) && run("node", [bin("typescript/bin/tsc"), "--noEmit"]));
+step("lint", run("node", [bin("eslint/bin/eslint.js"), ".", "--max-warnings=0"]));
+step("import rules", run("node", [bin("dependency-cruiser/bin/dependency-cruise.mjs"), "--config", ".dependency-cruiser.cjs", "src", "cli", "demo"]));
+step("nothing unused", run("node", [bin("knip/bin/knip.js")]));
+
+run("node", [bin("jest/bin/jest.js"), "--json", `--outputFile=${results.jest}`]);
+const jest = read(results.jest);
+passed += jest?.numPassedTests ?? 0;
+failed += jest ? jest.numFailedTests + jest.numRuntimeErrorTestSuites : 1;
+
+buildApp();
+run("node", [bin("@playwright/test/cli.js"), "test"], { extra: { PLAYWRIGHT_JSON_OUTPUT_NAME: results.browser } });
+const browser = read(results.browser);
+passed += browser?.stats.expected ?? 0;
+failed += browser ? browser.stats.unexpected + browser.stats.flaky + browser.errors.length : 1;
+
+console.log(`${passed} passed, ${failed} failed`);
+process.exitCode = failed === 0 && passed > 0 ? 0 : 1;

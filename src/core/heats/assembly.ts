@@ -1,0 +1,75 @@
+import { type Metal } from "../metal/metals";
+
+export type JointKind = "seam" | "foot" | "hoop-seam" | "hoop-mount";
+
+export interface Part {
+  readonly id: string;
+  readonly metal: Metal;
+  /** g */
+  readonly mass: number;
+  /** g before it is sawn to its edge; a plate takes heat as its whole blank until then. */
+  readonly blankMass?: number;
+  /** Its least thickness in mm. */
+  readonly thickness: number;
+}
+
+/** Two parts, or a part and itself, joined with solder or by fusing. */
+export interface Joint {
+  readonly id: string;
+  readonly kind: JointKind;
+  readonly parts: readonly [string] | readonly [string, string];
+  /** mm along the joint. */
+  readonly length: number;
+  /** mm2 of the faces in contact. */
+  readonly area: number;
+  /** Where it lies: a place on the outline, or a word for it. */
+  readonly place: string;
+  /** Joints that are made in an earlier heat. */
+  readonly after: readonly string[];
+}
+
+export interface Assembly {
+  readonly parts: readonly Part[];
+  readonly joints: readonly Joint[];
+}
+
+/** A seam ties a part to itself. */
+export function isSeam(joint: Joint): boolean {
+  return joint.parts.length === 1;
+}
+
+export interface SettingParts {
+  readonly mount: string;
+  readonly wall: { readonly metal: Metal; readonly mass: number; readonly thickness: number; readonly netLength: number; readonly netHeight: number; readonly seamAt: number };
+  readonly plate: { readonly metal: Metal; readonly mass: number; readonly blankMass: number; readonly thickness: number };
+}
+
+export interface HoopParts {
+  readonly metal: Metal;
+  readonly mass: number;
+  readonly thickness: number;
+  /** mm2 of the wire's section, the face of its seam. */
+  readonly face: number;
+  readonly width: number;
+  readonly feet: readonly { readonly mount: string; readonly length: number; readonly area: number }[];
+}
+
+/** Parts and joints of the settings and the hoop that carries them, in the order a plan lists them. */
+export function assemble(settings: readonly SettingParts[], hoop: HoopParts | null): Assembly {
+  const parts: Part[] = [];
+  const joints: Joint[] = [];
+  for (const { mount, wall, plate } of settings) {
+    const [wallPart, platePart] = [`${mount}.wall`, `${mount}.plate`];
+    parts.push({ id: wallPart, metal: wall.metal, mass: wall.mass, thickness: wall.thickness });
+    parts.push({ id: platePart, metal: plate.metal, mass: plate.mass, blankMass: plate.blankMass, thickness: plate.thickness });
+    joints.push({ id: `${mount}.seam`, kind: "seam", parts: [wallPart], length: wall.netHeight, area: wall.netHeight * wall.thickness, place: String(wall.seamAt), after: [] });
+    joints.push({ id: `${mount}.foot`, kind: "foot", parts: [wallPart, platePart], length: wall.netLength, area: wall.netLength * wall.thickness, place: "round", after: [`${mount}.seam`] });
+  }
+  if (!hoop) return { parts, joints };
+  parts.push({ id: "hoop", metal: hoop.metal, mass: hoop.mass, thickness: hoop.thickness });
+  joints.push({ id: "hoop.seam", kind: "hoop-seam", parts: ["hoop"], length: hoop.width, area: hoop.face, place: "back", after: [] });
+  for (const foot of hoop.feet) {
+    joints.push({ id: `hoop.mount.${foot.mount}`, kind: "hoop-mount", parts: [`${foot.mount}.plate`, "hoop"], length: foot.length, area: foot.area, place: "front", after: [`${foot.mount}.foot`, "hoop.seam"] });
+  }
+  return { parts, joints };
+}

@@ -1,0 +1,284 @@
+import { type Cost, NEVER, pack } from "./cost";
+import { type Problem } from "./problem";
+import { danger, disturbance } from "./thermal";
+
+/**
+ * The least cost of making all joints, by what each body can have become.
+ *
+ * A heat's cost depends on the body it reaches only through how many of its joints each working temperature would run
+ * or soften, which parts it holds, and (stepping down) its coolest heat so far: its *temper*. Bodies that are not yet
+ * joined do not touch each other. So for every connected set of joints the search keeps the tempers it can end with and
+ * the least cost of each: the last heat made some of the set's joints, and what it joined were smaller sets, each
+ * solved on its own. A temper that is nowhere better than a cheaper one is dropped.
+ *
+ * Joints that only an order or a shared heat ties are solved as one set of several bodies.
+ */
+export class Search {
+  private readonly memo = new Map<string, readonly Outcome[]>();
+  private readonly later: readonly number[];
+  private readonly tied: readonly number[];
+  private readonly runsAt: readonly (readonly number[])[];
+  private readonly softensAt: readonly (readonly number[])[];
+  private readonly melts: readonly number[];
+  private readonly risks: readonly number[];
+
+  constructor(private readonly problem: Problem) {
+    const { flames, metals, before, together } = problem;
+    this.later = before.map((_, i) => maskOf(before.length, (j) => (before[j]! & (1 << i)) !== 0));
+    this.tied = before.map((mask, i) => mask | this.later[i]! | together[i]!);
+    const table = (what: "runs" | "softens") =>
+      flames.map((made) => flames.map((flame) => (disturbance(flame.working, made) === what ? 1 : 0)));
+    this.runsAt = table("runs");
+    this.softensAt = table("softens");
+    const masks = (what: "melts" | "at-risk") =>
+      flames.map((flame) => maskOf(metals.length, (part) => danger(flame.working, metals[part]!) === what));
+    this.melts = masks("melts");
+    this.risks = masks("at-risk");
+  }
+
+  /** The state before the first heat. */
+  start(): State {
+    const { ties, metals, flames } = this.problem;
+    const zeros = flames.map(() => 0);
+    const bodies = metals.map((_, part): Body => ({ parts: 1 << part, heated: false, temper: { runs: zeros, softens: zeros, coolest: Infinity } }));
+    return { left: (1 << ties.length) - 1, bodies };
+  }
+
+  /** Least cost of the joints left; NEVER if they cannot be made. */
+  leastCost(state: State): Cost {
+    const links = this.links(state, state.left);
+    let total: Cost = 0;
+    for (const set of sets(state.left, (i) => links[i]! | this.tied[i]!)) {
+      total += Math.min(NEVER, ...this.outcomes(state, set, links).map((outcome) => outcome.cost));
+    }
+    return total;
+  }
+
+  /** The heats that could come next, each with its cost and what it leaves; in the plan's order of ties. */
+  nextHeats(state: State): NextHeat[] {
+    const { before, together, allowed, flames } = this.problem;
+    const ready = filterMask(state.left, (i) => (before[i]! & state.left) === 0);
+    const links = this.links(state, ready);
+    const heats: NextHeat[] = [];
+    for (const body of sets(ready, (i) => links[i]!)) {
+      for (const joints of subsets(body)) {
+        if (!every(joints, (i) => (together[i]! & ~joints) === 0)) continue;
+        if (sets(joints, (i) => links[i]!).length !== 1) continue;
+        const open = members(joints).reduce((mask, i) => mask & allowed[i]!, -1);
+        const touched = state.bodies.filter((each) => touches(this.problem, joints, each));
+        const merged = touched.reduce(join);
+        for (let f = 0; f < flames.length; f++) {
+          const made = open & (1 << f) ? this.heat(merged, joints, f) : null;
+          if (!made) continue;
+          const bodies = [...state.bodies.filter((each) => !touched.includes(each)), { parts: merged.parts, heated: true, temper: made.temper }];
+          heats.push({ joints: members(joints), flame: f, cost: made.cost, leaves: { left: state.left & ~joints, bodies } });
+        }
+      }
+    }
+    return heats.sort((a, b) => a.flame - b.flame || inOrder(a.joints, b.joints));
+  }
+
+  /** Cost and resulting temper of making `joints` on a body with one flame; null where a part would melt or the heat would step up. */
+  private heat(body: Body, joints: number, f: number): { cost: Cost; temper: Temper } | null {
+    const { flames, ties, shielded, stepping } = this.problem;
+    const flame = flames[f]!;
+    if (stepping && flame.working > body.temper.coolest) return null;
+    const exempt = flame.fuses ? members(joints).reduce((mask, i) => mask | ties[i]!, 0) : 0;
+    const exposed = body.parts & ~exempt;
+    if (exposed & this.melts[f]!) return null;
+    const count = size(joints);
+    const cost = pack({
+      runs: body.temper.runs[f]!,
+      softens: body.temper.softens[f]!,
+      atRisk: size(exposed & this.risks[f]!),
+      heats: 1,
+      ranks: flame.rank * count,
+    });
+    const open = size(joints & ~shielded);
+    return {
+      cost,
+      temper: {
+        runs: body.temper.runs.map((n, g) => n + open * this.runsAt[f]![g]!),
+        softens: body.temper.softens.map((n, g) => n + open * this.softensAt[f]![g]!),
+        coolest: stepping ? flame.working : Infinity,
+      },
+    };
+  }
+
+  /** For each joint of `among`, the others of it that share a body with it. */
+  private links(state: State, among: number): number[] {
+    const { ties } = this.problem;
+    const at = new Array<number>(ties.length).fill(0);
+    for (const body of state.bodies) {
+      const here = filterMask(among, (i) => (ties[i]! & body.parts) !== 0);
+      for (const i of members(here)) at[i]! |= here;
+    }
+    return at;
+  }
+
+  /** Every temper that making the joints of `set` can end with, at its least cost. */
+  private outcomes(state: State, set: number, links: readonly number[]): readonly Outcome[] {
+    const touched = state.bodies.filter((body) => touches(this.problem, set, body));
+    const key = `${set}|${touched.map((body) => (body.heated ? `${body.parts}:${temperKey(body.temper)}` : "")).join(";")}`;
+    const known = this.memo.get(key);
+    if (known) return known;
+    const found = new Map<string, Outcome>();
+    for (const reached of sets(set, (i) => links[i]!)) {
+      const last = filterMask(reached, (i) => (this.later[i]! & set) === 0);
+      for (const joints of subsets(last)) this.lastHeat(state, set, reached, joints, links, touched, found);
+    }
+    const kept = undominated([...found.values()]);
+    this.memo.set(key, kept);
+    return kept;
+  }
+
+  /** Adds to `found` what `set` can end as when `joints`, all of the body that the joints `reached` become, are its last heat. */
+  private lastHeat(state: State, set: number, reached: number, joints: number, links: readonly number[], touched: readonly Body[], found: Map<string, Outcome>): void {
+    const { together, allowed, ties, flames } = this.problem;
+    if (!every(joints, (i) => (together[i]! & ~joints) === 0)) return;
+    const open = members(joints).reduce((mask, i) => mask & allowed[i]!, -1);
+    if (open === 0) return;
+    const rest = set & ~joints;
+    const restParts = members(rest).reduce((mask, i) => mask | ties[i]!, 0);
+    const lone = touched.filter((body) => !(body.parts & restParts) && touches(this.problem, joints, body));
+    let before: Outcome[] = [{ bodies: lone.map((body) => ({ joints, ...body })), cost: 0 }];
+    for (const part of sets(rest, (i) => (links[i]! | this.tied[i]!) & rest)) {
+      const outcomes = this.outcomes(state, part, links);
+      before = undominated(before.flatMap((a) => outcomes.map((b) => ({ bodies: mergeWithin(reached, [...a.bodies, ...b.bodies]), cost: a.cost + b.cost }))));
+    }
+    for (const { bodies, cost } of before) {
+      const here = bodies.filter((body) => body.joints & reached);
+      const others = bodies.filter((body) => !(body.joints & reached));
+      const body = here.map((each): Body => each).reduce(join);
+      for (let f = 0; f < flames.length; f++) {
+        const made = open & (1 << f) ? this.heat(body, joints, f) : null;
+        if (!made) continue;
+        const outcome = { bodies: [...others, { joints: reached, parts: body.parts, heated: true, temper: made.temper }].sort((a, b) => a.joints - b.joints), cost: cost + made.cost };
+        const key = outcome.bodies.map((each) => `${each.joints}:${temperKey(each.temper)}`).join(";");
+        const known = found.get(key);
+        if (!known || outcome.cost < known.cost) found.set(key, outcome);
+      }
+    }
+  }
+}
+
+/** What later heats would do to a body: joints run and softened by each flame, and its coolest heat so far. */
+interface Temper {
+  readonly runs: readonly number[];
+  readonly softens: readonly number[];
+  readonly coolest: number;
+}
+
+interface Body {
+  readonly parts: number;
+  /** Whether a heat has joined it; a part that none has is like every other. */
+  readonly heated: boolean;
+  readonly temper: Temper;
+}
+
+export interface State {
+  /** Joints not made yet. */
+  readonly left: number;
+  readonly bodies: readonly Body[];
+}
+
+export interface NextHeat {
+  readonly joints: readonly number[];
+  readonly flame: number;
+  readonly cost: Cost;
+  readonly leaves: State;
+}
+
+interface Outcome {
+  readonly bodies: readonly (Body & { readonly joints: number })[];
+  readonly cost: Cost;
+}
+
+function temperKey({ runs, softens, coolest }: Temper): string {
+  return `${runs.join()}/${softens.join()}/${coolest}`;
+}
+
+function touches(problem: Problem, joints: number, body: Body): boolean {
+  return members(joints).some((i) => (problem.ties[i]! & body.parts) !== 0);
+}
+
+function join(a: Body, b: Body): Body {
+  return { parts: a.parts | b.parts, heated: a.heated || b.heated, temper: add(a.temper, b.temper) };
+}
+
+function add(a: Temper, b: Temper): Temper {
+  return { runs: a.runs.map((n, i) => n + b.runs[i]!), softens: a.softens.map((n, i) => n + b.softens[i]!), coolest: Math.min(a.coolest, b.coolest) };
+}
+
+/** Bodies whose joints lie in `reached` as one, since the heat that follows joins them all. */
+function mergeWithin(reached: number, bodies: Outcome["bodies"]): Outcome["bodies"] {
+  const inside = bodies.filter((body) => body.joints & reached);
+  if (inside.length < 2) return bodies;
+  const one = inside.reduce((a, b) => ({ joints: a.joints | b.joints, ...join(a, b) }));
+  return [...bodies.filter((body) => !(body.joints & reached)), one];
+}
+
+function atLeastAsGood(a: Temper, b: Temper): boolean {
+  return a.coolest >= b.coolest && a.runs.every((n, i) => n <= b.runs[i]!) && a.softens.every((n, i) => n <= b.softens[i]!);
+}
+
+/** The outcomes that no cheaper or equal one matches in every body. All have the same bodies, in the same order. */
+function undominated(outcomes: Outcome[]): Outcome[] {
+  const kept: Outcome[] = [];
+  for (const outcome of outcomes.sort((a, b) => a.cost - b.cost)) {
+    if (!kept.some((other) => other.bodies.every((body, i) => atLeastAsGood(body.temper, outcome.bodies[i]!.temper)))) kept.push(outcome);
+  }
+  return kept;
+}
+
+function inOrder(a: readonly number[], b: readonly number[]): number {
+  for (let i = 0; i < Math.min(a.length, b.length); i++) if (a[i] !== b[i]) return a[i]! - b[i]!;
+  return a.length - b.length;
+}
+
+function maskOf(count: number, has: (i: number) => boolean): number {
+  let mask = 0;
+  for (let i = 0; i < count; i++) if (has(i)) mask |= 1 << i;
+  return mask;
+}
+
+function members(mask: number): number[] {
+  const list: number[] = [];
+  for (let rest = mask; rest; rest &= rest - 1) list.push(31 - Math.clz32(rest & -rest));
+  return list;
+}
+
+function size(mask: number): number {
+  let n = 0;
+  for (let rest = mask; rest; rest &= rest - 1) n++;
+  return n;
+}
+
+function every(mask: number, holds: (i: number) => boolean): boolean {
+  return members(mask).every(holds);
+}
+
+function filterMask(mask: number, holds: (i: number) => boolean): number {
+  return members(mask).reduce((kept, i) => (holds(i) ? kept | (1 << i) : kept), 0);
+}
+
+/** The subsets of a set, but for the empty one. */
+function* subsets(mask: number): Generator<number> {
+  for (let sub = mask; sub; sub = (sub - 1) & mask) yield sub;
+}
+
+/** The parts that a set falls into when each member is linked to those of `links`. */
+function sets(mask: number, links: (i: number) => number): number[] {
+  const found: number[] = [];
+  for (let rest = mask; rest; ) {
+    let reached = rest & -rest;
+    for (let edge = reached; edge; ) {
+      const next = members(edge).reduce((all, i) => all | links(i), 0) & mask & ~reached;
+      reached |= next;
+      edge = next;
+    }
+    found.push(reached);
+    rest &= ~reached;
+  }
+  return found;
+}

@@ -1,0 +1,127 @@
+/**
+ * Where a number came from: the stone as measured, the piece file, the maker's bench, the default shipped with the
+ * program, or a formula.
+ */
+export type Source = "stone" | "piece" | "bench" | "shipped" | "formula";
+
+export interface Sourced<T> {
+  readonly value: T;
+  readonly from: Source;
+}
+
+export type Unit = "mm" | "mm2" | "g" | "deg" | "ratio" | "count";
+
+/** Codes of the terms a figure can have; the words for them stand in the catalogue of words. */
+export type TermCode =
+  | "outline"
+  | "wall"
+  | "fit"
+  | "squaring"
+  | "mark"
+  | "lift"
+  | "turnIn"
+  | "lip"
+  | "arc"
+  | "fold"
+  | "foot"
+  | "top"
+  | "third"
+  | "fixed"
+  | "whole"
+  | "covered"
+  | "catch"
+  | "tilt"
+  | "stone"
+  | "border"
+  | "saw"
+  | "size"
+  | "wideBand"
+  | "finger"
+  | "fibre"
+  | "padding"
+  | "sawPasses"
+  | "formula";
+
+/** Names the formula of a term that is not read off a field. */
+export type FormulaCode =
+  | "perimeter"
+  | "measured"
+  | "area"
+  | "hull"
+  | "parallel"
+  | "lip.flat"
+  | "density"
+  | "seam.straightest"
+  | "seam.chosen"
+  | "window.low"
+  | "window.high"
+  | "strip.shelf"
+  | "strip.trim"
+  | "fibre.half"
+  | "fibre.segment"
+  | "fibre.halfEllipse"
+  | "flat.depth"
+  | "flat.left"
+  | "flat.width"
+  | "saddle.depth"
+  | "saddle.left"
+  | "saddle.width"
+  | "lostPerMillimetre"
+  | "blank";
+
+export interface Term {
+  readonly label: TermCode;
+  readonly value: number;
+  readonly from: Source;
+  readonly note?: FormulaCode;
+}
+
+/** Another rule a maker may have been taught, by which the same length comes out differently. */
+export type SchoolCode = "turn-in" | "third" | "fixed" | "fibre" | "thickness" | "3.145" | "3.15" | "3.5" | "hull";
+
+export interface School {
+  readonly rule: SchoolCode;
+  readonly value: number;
+}
+
+/** A result that shows its sum: the terms add up to the value. */
+export interface Figure {
+  readonly value: number;
+  readonly unit: Unit;
+  readonly terms: readonly Term[];
+  readonly schools?: readonly School[];
+}
+
+export type Figures = Readonly<Record<string, Figure>>;
+
+/** The figure whose value is the sum of its terms. @throws if there is no term or a term is not finite. */
+export function sum(unit: Unit, terms: readonly Term[], schools?: readonly School[]): Figure {
+  if (terms.length === 0) throw new RangeError("a figure needs at least one term");
+  let value = 0;
+  for (const each of terms) {
+    if (!Number.isFinite(each.value)) throw new RangeError(`term ${each.label} is ${each.value}`);
+    value += each.value;
+  }
+  return schools ? { value, unit, terms, schools } : { value, unit, terms };
+}
+
+/** A figure that is not a sum: one term, equal to it, that names the formula. */
+export function single(unit: Unit, value: number, note: FormulaCode, from: Source = "formula"): Figure {
+  return sum(unit, [{ label: "formula", value, from, note }]);
+}
+
+export function term(label: TermCode, value: number, from: Source, note?: FormulaCode): Term {
+  return note ? { label, value, from, note } : { label, value, from };
+}
+
+/** A term that keeps the source of the value it takes over. */
+export function taken(label: TermCode, { value, from }: Sourced<number>): Term {
+  return { label, value, from };
+}
+
+/** @throws if no figure has that key: a screen asked for what this piece does not have. */
+export function figureOf(figures: Figures, key: string): Figure {
+  const figure = figures[key];
+  if (!figure) throw new RangeError(`no figure ${key}`);
+  return figure;
+}

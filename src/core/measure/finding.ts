@@ -1,0 +1,39 @@
+/** What a plan has to say about itself. The sentence for each stands in the catalogue of words. */
+export type FindingCode =
+  | "stone.tape-off"
+  | "wall.too-low"
+  | "wall.third-fails"
+  | "wall.hides-stone"
+  | "wall.gathers"
+  | "wall.point"
+  | "wall.no-strip"
+  | "plate.lift-short"
+  | "hoop.wide-band"
+  | "hoop.flat-too-deep"
+  | "hoop.saddle-too-deep"
+  | "hoop.rule-large"
+  | "heats.runs"
+  | "heats.softens"
+  | "heats.at-risk"
+  | "heats.overshoot"
+  | "heats.impossible"
+  | "heats.unproven"
+  | "heats.shelf-missing"
+  | "heats.pin-unknown"
+  | "heats.better-unpinned";
+
+/** error: the piece would fail as planned. warning: it can go wrong. note: what another school would do. */
+export type Level = "error" | "warning" | "note";
+
+export interface Finding {
+  readonly code: FindingCode;
+  readonly level: Level;
+  /** The part, joint or stage it concerns. */
+  readonly at: string;
+  /** The numbers and names that prove it. */
+  readonly values: Readonly<Record<string, number | string>>;
+}
+
+export function finding(code: FindingCode, level: Level, at: string, values: Finding["values"]): Finding {
+  return { code, level, at, values };
+}

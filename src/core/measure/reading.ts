@@ -1,0 +1,40 @@
+import { gaugeThickness } from "./gauge";
+
+export type LengthUnit = "mm" | "inch";
+export const MM_PER_INCH = 25.4;
+
+export type Reading = { ok: true; value: number } | { ok: false; code: "empty" | "not-a-number" | "divided-by-zero" };
+
+const FRACTIONS: Readonly<Record<string, string>> = {
+  "¼": "1/4", "½": "1/2", "¾": "3/4", "⅛": "1/8", "⅜": "3/8", "⅝": "5/8", "⅞": "7/8", "⅓": "1/3", "⅔": "2/3",
+};
+
+/**
+ * A bare number as it is said at a bench: "3.2", "3,2", "1/8", "6 1/4", "6¼", "-1". A comma is a decimal comma.
+ * No unit is read.
+ */
+export function readNumber(text: string): Reading {
+  const plain = text.replace(/[¼½¾⅛⅜⅝⅞⅓⅔]/g, (sign) => ` ${FRACTIONS[sign]}`).trim();
+  if (plain === "") return { ok: false, code: "empty" };
+  const decimal = /^([+-]?)(\d+(?:[.,]\d*)?|[.,]\d+)$/.exec(plain);
+  if (decimal) {
+    const size = Number(decimal[2]!.replace(",", "."));
+    return { ok: true, value: decimal[1] === "-" ? -size : size };
+  }
+  const fraction = /^([+-]?)(?:(\d+)(?:\s+|-))?(\d+)\s*\/\s*(\d+)$/.exec(plain);
+  if (!fraction) return { ok: false, code: "not-a-number" };
+  const below = Number(fraction[4]);
+  if (below === 0) return { ok: false, code: "divided-by-zero" };
+  const size = Number(fraction[2] ?? 0) + Number(fraction[3]) / below;
+  return { ok: true, value: fraction[1] === "-" ? -size : size };
+}
+
+/** A length in mm: "3.2", "3,2 mm", "1/8in", "0.125\"", "22ga", "22 gauge". A bare number is in `shown`, the unit on screen. */
+export function readLength(text: string, shown: LengthUnit): Reading {
+  const match = /^(.*?)\s*(mm|in|inch|inches|"|″|ga|gauge|g)?$/i.exec(text.trim());
+  const number = readNumber(match?.[1] ?? "");
+  if (!number.ok) return number;
+  const unit = match?.[2]?.toLowerCase() ?? (shown === "inch" ? "in" : "mm");
+  if (unit.startsWith("g")) return { ok: true, value: gaugeThickness(number.value) };
+  return { ok: true, value: unit === "mm" ? number.value : number.value * MM_PER_INCH };
+}

@@ -1,0 +1,11 @@
+/** The one table of tolerances, each with what it means in metal or in arithmetic. */
+export const tolerance = {
+  /** Two lengths nearer than this are the same length: far below what any tool at the bench can cut or read (mm). */
+  sameLength: 1e-6,
+  /** Two places on an outline nearer than this are the same place (a ratio of its length). */
+  samePlace: 1e-9,
+  /** Terms of a figure add up to its value within this (in its unit). */
+  sum: 1e-9,
+  /** A tape reading further from the calculated perimeter than this is probably wrong (a ratio). */
+  wrongReading: 0.02,
+} as const;

@@ -1,0 +1,168 @@
+import { type Outline, type Point, type Station } from "../geometry/outline";
+import { type Dome, domeCurve } from "../stone/dome";
+import { type PlatePlan } from "./plate";
+import { type Run, runsWhere } from "./seam";
+import { GATHERS, type Wall, type WallPlan, strainAt } from "./wall";
+
+/** The setting from above, in mm, y upward. */
+export interface SettingPlan {
+  readonly stone: readonly Point[];
+  readonly wallInside: readonly Point[];
+  readonly wallOutside: readonly Point[];
+  /** Edge of the face left open; null where the catch closes over it. */
+  readonly face: readonly Point[] | null;
+  readonly plateEdge: readonly Point[];
+  readonly sawLine: readonly Point[];
+  readonly seam: Station;
+  /** Runs along the wall's middle where it gathers enough to be seen. */
+  readonly gathers: readonly (readonly Point[])[];
+}
+
+/** The setting cut through its narrow middle, right half: x from the axis, y above the plate. */
+export interface SettingSection {
+  readonly stone: readonly Point[];
+  readonly wall: { readonly inside: number; readonly outside: number; readonly height: number };
+  /** The wall's middle as it lies once pushed over. */
+  readonly folded: readonly Point[];
+  readonly thickness: number;
+  readonly plate: { readonly half: number; readonly thickness: number };
+  readonly lift: number;
+  readonly turnIn: number;
+  readonly third: number;
+  readonly top: number;
+}
+
+export type StripMark = "end" | "farSide";
+
+/** The finished wall unrolled from its seam; places in mm along its middle. */
+export interface UnrolledWall {
+  readonly marks: readonly { readonly code: StripMark; readonly along: number }[];
+  readonly gathers: readonly { readonly from: number; readonly to: number }[];
+}
+
+export interface SettingDrawing {
+  readonly plan: SettingPlan;
+  readonly section: SettingSection;
+  readonly unrolled: UnrolledWall;
+}
+
+interface Setting {
+  readonly outline: Outline;
+  readonly dome: Dome;
+  readonly wall: Wall;
+  readonly wallPlan: WallPlan;
+  readonly platePlan: PlatePlan;
+  readonly plateThickness: number;
+  readonly netHeight: number;
+  readonly netLength: number;
+}
+
+export function drawSetting(setting: Setting): SettingDrawing {
+  const { outline, wall, wallPlan } = setting;
+  const runs = runsWhere(outline, (curvature) => strainAt(curvature, wall, wallPlan.cover) - GATHERS.drawn);
+  return { plan: drawPlan(setting, runs), section: drawSection(setting), unrolled: unroll(setting, runs) };
+}
+
+function drawPlan({ outline, wall, wallPlan, platePlan }: Setting, runs: readonly Run[]): SettingPlan {
+  const fit = wall.fit.value;
+  const at = (d: number) => outline.stations.map((s) => out(s, d));
+  const face = outline.parallel(-wall.catch.value);
+  return {
+    stone: at(0),
+    wallInside: at(fit),
+    wallOutside: at(fit + wall.thickness),
+    face: face.kind === "one" ? face.curve : null,
+    plateEdge: at(platePlan.edge),
+    sawLine: at(platePlan.sawLine),
+    seam: outline.stationAt(wallPlan.seamAt),
+    gathers: runs.map((run) => along(outline, run).map((s) => out(s, fit + wall.thickness / 2))),
+  };
+}
+
+function out(s: Station, d: number): Point {
+  return [s.x + s.nx * d, s.y + s.ny * d];
+}
+
+/** The outline's stations within a run, and its two ends. */
+function along(outline: Outline, { from, to }: Run): Station[] {
+  const within = [0, 1].flatMap((turn) => outline.stations.map((s) => ({ ...s, at: s.at + turn }))).filter((s) => s.at > from && s.at < to);
+  return [outline.stationAt(from), ...within, outline.stationAt(to)];
+}
+
+const DOME_STEPS = 48;
+
+function drawSection({ dome, wall, wallPlan, platePlan, plateThickness, netHeight }: Setting): SettingSection {
+  const lift = wall.lift.value;
+  const places = domeCurve(dome, DOME_STEPS);
+  const fit = wall.fit.value;
+  const half = wall.thickness / 2;
+  const covered = places.filter((place) => place.x >= dome.radius - wall.catch.value - half);
+  const folded: Point[] = [
+    [dome.radius + fit + half, 0],
+    [dome.radius + fit + half, lift + dome.turnIn],
+    ...covered.slice(1).map(({ x, y, lean }): Point => [x + half * Math.cos(lean), y + lift + half * Math.sin(lean)]),
+  ];
+  if (dome.exponent === "flat") folded.push([dome.radius - wall.catch.value, lift + dome.height + half]);
+  return {
+    stone: [[0, lift], [dome.radius, lift], ...places.map(({ x, y }): Point => [x, y + lift])],
+    wall: { inside: dome.radius + fit, outside: dome.radius + fit + wall.thickness, height: netHeight },
+    folded: cutOff(folded, netHeight),
+    thickness: wall.thickness,
+    plate: { half: dome.radius + platePlan.edge, thickness: plateThickness },
+    lift,
+    turnIn: lift + dome.turnIn,
+    third: lift + dome.height / 3,
+    top: lift + dome.height,
+  };
+}
+
+/** The first `length` mm of a line. */
+function cutOff(line: readonly Point[], length: number): Point[] {
+  const kept: Point[] = [line[0]!];
+  let left = length;
+  for (let i = 1; i < line.length && left > 0; i++) {
+    const [a, b] = [line[i - 1]!, line[i]!];
+    const step = Math.hypot(b[0] - a[0], b[1] - a[1]);
+    const share = step > left ? left / step : 1;
+    kept.push([a[0] + (b[0] - a[0]) * share, a[1] + (b[1] - a[1]) * share]);
+    left -= step;
+  }
+  return kept;
+}
+
+/** Marks and gathering runs along the strip, measured on the wall's middle from the seam. */
+function unroll({ outline, wall, wallPlan, netLength }: Setting, runs: readonly Run[]): UnrolledWall {
+  const middle = wall.fit.value + wall.thickness / 2;
+  const seam = wallPlan.seamAt;
+  const heading = (at: number) => {
+    const { nx, ny } = outline.stationAt(at);
+    return Math.atan2(ny, nx);
+  };
+  const place = (at: number) => {
+    const share = (((at - seam) % 1) + 1) % 1;
+    const turned = (((heading(at) - heading(seam)) % TURN) + TURN) % TURN;
+    return share < 1e-9 ? 0 : share * outline.perimeter + middle * turned;
+  };
+  return {
+    marks: [...peaks(outline).map((at) => ({ code: "end" as const, along: place(at) })), { code: "farSide" as const, along: netLength / 2 }].sort((a, b) => a.along - b.along),
+    gathers: runs.flatMap(({ from, to }) => {
+      if (to - from >= 1) return [{ from: 0, to: netLength }];
+      const [start, end] = [place(from), place(to)];
+      return start <= end ? [{ from: start, to: end }] : [{ from: start, to: netLength }, { from: 0, to: end }];
+    }),
+  };
+}
+
+const TURN = 2 * Math.PI;
+/** A place counts as an end where the outline turns this many times faster than a circle of its length. */
+const SHARPER = 1.1;
+
+/** Places where the outline turns fastest. */
+function peaks(outline: Outline): number[] {
+  const { stations, perimeter } = outline;
+  const n = stations.length;
+  const limit = (SHARPER * TURN) / perimeter;
+  return stations
+    .filter((s, i) => s.curvature > limit && s.curvature > stations[(i + n - 1) % n]!.curvature && s.curvature >= stations[(i + 1) % n]!.curvature)
+    .map((s) => s.at);
+}

@@ -1,0 +1,76 @@
+import { type Outline } from "../geometry/outline";
+
+/** A run of an outline, counter-clockwise; `to` may pass 1. */
+export interface Run {
+  readonly from: number;
+  readonly to: number;
+}
+
+const STRAIGHTNESS = 0.3;
+const FROM_CORNER_MM = 2;
+const FROM_SHANK_MM = 4;
+const CIRCLE_SEAM = 0.25;
+
+/**
+ * The runs of the outline where `level`, a function of curvature, is at least 0; edges by interpolation between stations. A run that closes
+ * on itself is { from: 0, to: 1 }.
+ */
+export function runsWhere(outline: Outline, level: (curvature: number) => number): Run[] {
+  const { stations } = outline;
+  const n = stations.length;
+  const levels = stations.map((s) => level(s.curvature));
+  const isIn = (i: number) => levels[i % n]! >= 0;
+  const first = levels.findIndex((value) => value < 0);
+  if (first < 0) return [{ from: 0, to: 1 }];
+  const place = (i: number) => stations[i % n]!.at + Math.floor(i / n);
+  const edge = (i: number) => {
+    const [a, b] = [levels[i % n]!, levels[(i + 1) % n]!];
+    return place(i) + ((place(i + 1) - place(i)) * a) / (a - b);
+  };
+  const runs: Run[] = [];
+  let from: number | null = null;
+  for (let i = first; i < first + n; i++) {
+    if (!isIn(i) && isIn(i + 1)) from = edge(i);
+    if (isIn(i) && !isIn(i + 1) && from !== null) {
+      const turns = Math.floor(from);
+      runs.push({ from: from - turns, to: edge(i) - turns });
+      from = null;
+    }
+  }
+  return runs;
+}
+
+/** The distance between two places, the short way round, as a share of the outline. */
+export function apart(a: number, b: number): number {
+  const gap = Math.abs(a - b) % 1;
+  return Math.min(gap, 1 - gap);
+}
+
+/**
+ * Where the seam lies best: the middle of the longest run whose curvature is within 0.3 of a turn per length of the
+ * smallest, clear of corners and, where another run serves as well, of the places the shank meets. Ties go to the
+ * lowest place; a circle has its seam at 0.25.
+ */
+export function straightestPlace(outline: Outline, shankPlaces: readonly number[]): number {
+  const smallest = Math.min(...outline.stations.map((s) => Math.abs(s.curvature)));
+  const limit = smallest + (STRAIGHTNESS * 2 * Math.PI) / outline.perimeter;
+  const clearOfCorners = (at: number) => outline.corners.every((corner) => apart(at, corner) * outline.perimeter >= FROM_CORNER_MM);
+  const runs = runsWhere(outline, (curvature) => limit - Math.abs(curvature))
+    .map(({ from, to }) => ({ middle: ((from + to) / 2) % 1, length: to - from }))
+    .filter(({ middle }) => clearOfCorners(middle));
+  if (runs.some(({ length }) => length >= 1)) return CIRCLE_SEAM;
+  if (runs.length === 0) return farthestFromCorners(outline);
+  const clearOfShank = runs.filter(({ middle }) => shankPlaces.every((place) => apart(middle, place) * outline.perimeter >= FROM_SHANK_MM));
+  return longestThenLowest(clearOfShank.length > 0 ? clearOfShank : runs);
+}
+
+/** Lengths that differ by less than rounding are equal, so that a symmetric outline gives the same side everywhere. */
+function longestThenLowest(runs: readonly { middle: number; length: number }[]): number {
+  const longest = Math.max(...runs.map((run) => run.length));
+  return Math.min(...runs.filter((run) => longest - run.length < 1e-9).map((run) => run.middle));
+}
+
+function farthestFromCorners(outline: Outline): number {
+  const clearance = (at: number) => Math.min(...outline.corners.map((corner) => apart(at, corner)));
+  return outline.stations.reduce((best, s) => (clearance(s.at) > clearance(best) + 1e-9 ? s.at : best), 0);
+}

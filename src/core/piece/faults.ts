@@ -1,0 +1,129 @@
+import { FINGER, readSize } from "../hoop/sizes";
+import { PLANNED_FORMS } from "../hoop/hoop";
+import { PLANNED_SHAPES, greatestTurnIn, outlineOf } from "../stone/stone";
+import { type BenchEntry, mandrelOf } from "./bench";
+import { type HoopEntry, type Mount, type Piece } from "./piece";
+
+/** What is wrong with something that came from outside, and where. The words stand in the catalogue. */
+export interface Fault {
+  /** JSON pointer into the file; empty for the file as a whole. */
+  readonly path: string;
+  readonly code: FaultCode;
+  readonly values: Readonly<Record<string, string | number>>;
+}
+
+export type FaultCode =
+  | "not-json"
+  | "wrong-format"
+  | "too-new"
+  | "too-large"
+  | "too-deep"
+  | "forbidden-key"
+  | "unknown-field"
+  | "missing"
+  | "wrong-type"
+  | "above"
+  | "at-least"
+  | "at-most"
+  | "one-of"
+  | "not-an-id"
+  | "not-a-name"
+  | "not-a-word"
+  | "too-few"
+  | "too-many"
+  | "whole-number"
+  | "pin-shape"
+  | "duplicate"
+  | "reserved"
+  | "turn-in-above-height"
+  | "turn-in-not-flat"
+  | "catch-too-wide"
+  | "fixed-height-missing"
+  | "not-a-size"
+  | "no-mandrel"
+  | "off-mandrel"
+  | "no-finger"
+  | "unequal-stock"
+  | "gives-above-runs"
+  | "not-planned";
+
+export function fault(path: string, code: FaultCode, values: Fault["values"] = {}): Fault {
+  return { path, code, values };
+}
+
+const RESERVED = ["hoop", "bail", "hang"];
+const MOST_JOINTS = 40;
+
+/** What a piece that fits its schema cannot mean. */
+export function faultsOf(piece: Piece, bench: BenchEntry): Fault[] {
+  return [
+    ...idFaults(piece),
+    ...piece.mounts.flatMap((mount, i) => stoneFaults(mount, `/mounts/${i}`)),
+    ...(piece.carrier.type === "hoop" ? hoopFaults(piece.carrier, bench) : []),
+    ...(jointCount(piece) > MOST_JOINTS ? [fault("/mounts", "too-many", { limit: MOST_JOINTS, what: "joints", got: jointCount(piece) })] : []),
+  ];
+}
+
+function idFaults({ mounts }: Piece): Fault[] {
+  const seen = (ids: readonly string[], path: (i: number) => string) =>
+    ids.flatMap((id, i) => {
+      if (RESERVED.includes(id)) return [fault(path(i), "reserved", { got: id })];
+      return ids.indexOf(id) < i ? [fault(path(i), "duplicate", { got: id })] : [];
+    });
+  return [
+    ...seen(mounts.map(({ id }) => id), (i) => `/mounts/${i}/id`),
+    ...mounts.flatMap(({ plate }, m) => seen((plate.ornament ?? []).map(({ id }) => id), (i) => `/mounts/${m}/plate/ornament/${i}/id`)),
+  ];
+}
+
+function stoneFaults({ stone, wall }: Mount, path: string): Fault[] {
+  const faults: Fault[] = [];
+  const turnIn = greatestTurnIn(stone);
+  const at = `${path}/stone/turnIn`;
+  if (stone.dome === "flat") {
+    if (turnIn !== stone.height) faults.push(fault(at, "turn-in-not-flat", { height: stone.height, got: turnIn }));
+  } else if (turnIn >= stone.height) {
+    faults.push(fault(at, "turn-in-above-height", { height: stone.height, got: turnIn }));
+  }
+  if (wall.heightRule === "fixed" && wall.fixedHeight === undefined) faults.push(fault(`${path}/wall/fixedHeight`, "fixed-height-missing"));
+  if (PLANNED_SHAPES.includes(stone.outline.shape)) {
+    const { inscribedRadius } = outlineOf(stone).outline;
+    if (wall.catch !== undefined && wall.catch >= inscribedRadius) {
+      faults.push(fault(`${path}/wall/catch`, "catch-too-wide", { limit: inscribedRadius, got: wall.catch }));
+    }
+  }
+  return faults;
+}
+
+function hoopFaults({ size, stock }: HoopEntry, bench: BenchEntry): Fault[] {
+  const reading = readSize(size.system, size.value, mandrelOf(bench));
+  const equal = (stock.section !== "round" && stock.section !== "square") || stock.width === stock.thickness;
+  return [
+    ...(reading.ok ? [] : [fault("/carrier/size/value", reading.code, { system: size.system, got: size.value, ...FINGER })]),
+    ...(equal ? [] : [fault("/carrier/stock/width", "unequal-stock", { section: stock.section, thickness: stock.thickness, got: stock.width })]),
+  ];
+}
+
+/** Seam and foot of each wall, seam and joint of each ornament, and the carrier's. */
+function jointCount({ mounts, carrier }: Piece): number {
+  const onMounts = mounts.reduce((all, { plate }) => all + 2 + 2 * (plate.ornament?.length ?? 0), 0);
+  return onMounts + (carrier.type === "none" ? 0 : 1 + mounts.length);
+}
+
+/** What the contract has and this build does not plan: each is refused by name, so that nothing is planned by half. */
+export function unplanned(piece: Piece): Fault[] {
+  const refuse = (isRefused: boolean, path: string, got: string) => (isRefused ? [fault(path, "not-planned", { got })] : []);
+  const { carrier } = piece;
+  return [
+    ...refuse(piece.kind !== "ring", "/kind", piece.kind),
+    ...piece.mounts.flatMap(({ stone, wall, plate }, i) => [
+      ...refuse(!PLANNED_SHAPES.includes(stone.outline.shape), `/mounts/${i}/stone/outline/shape`, stone.outline.shape),
+      ...refuse(typeof stone.turnIn !== "number", `/mounts/${i}/stone/turnIn`, "heights round the outline"),
+      ...refuse((wall.source ?? "strip") !== "strip", `/mounts/${i}/wall/source`, wall.source ?? ""),
+      ...refuse(plate.style === "open", `/mounts/${i}/plate/style`, plate.style),
+      ...refuse((plate.ornament?.length ?? 0) > 0, `/mounts/${i}/plate/ornament`, "ornament"),
+    ]),
+    ...refuse(carrier.type === "bail" || carrier.type === "jump-ring", "/carrier/type", carrier.type),
+    ...(carrier.type === "hoop" ? refuse(!PLANNED_FORMS.includes(carrier.form), "/carrier/form", carrier.form) : []),
+  ];
+}

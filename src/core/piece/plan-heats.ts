@@ -1,0 +1,184 @@
+import { type Assembly, type Joint, isSeam } from "../heats/assembly";
+import { type BestHeats, type ChosenHeat, bestHeats } from "../heats/best";
+import { flameShares, thinSide } from "../heats/flame";
+import { type HeatWishes, jointMetals, pinnedJoints, problemsOf } from "../heats/problem";
+import { type Pallions, pallionsFor } from "../heats/solder";
+import { FUSE, type Flame, danger, disturbance, fusingFlame, solderFlames } from "../heats/thermal";
+import { type MakingHeat, makingSteps } from "../making/steps";
+import { type Finding, finding } from "../measure/finding";
+import { type BenchEntry } from "./bench";
+import { type Piece } from "./piece";
+import { type HeatPlan, type Plan, type PlannedHeat, type PlannedJoint } from "./plan";
+import { settleHeats } from "./settle";
+import { type SizedPiece } from "./size-piece";
+
+/** Past this overshoot hard solder's working temperature endangers sterling (degrees C). */
+const SAFE_OVERSHOOT = 10;
+
+/** Adds the heats, the steps of the making and what there is to say about both to a sized piece. */
+export function planHeats(sized: SizedPiece, bench: BenchEntry): Plan {
+  const { piece, assembly } = sized;
+  const { shelfMissing, ...wishes } = settleHeats(piece.heats, bench);
+  const best = bestHeats(assembly, wishes);
+  const heats = best.status === "best" ? describeHeats(assembly, wishes, best.heats) : [];
+  return {
+    format: "hoop-ledger/plan",
+    version: 1,
+    piece: piece.id,
+    figures: sized.figures,
+    parts: assembly.parts.map(({ id, metal, mass }) => ({ id, metal, mass })),
+    joints: plannedJoints(assembly, wishes),
+    heatPlan: heatPlanOf(best),
+    heats,
+    steps: stepsOf(piece, assembly, heats),
+    findings: [
+      ...sized.findings,
+      ...(shelfMissing ? [finding("heats.shelf-missing", "warning", "heats", { asked: piece.heats?.shelf ?? "", used: wishes.shelf.id })] : []),
+      ...overshootFindings(assembly, wishes),
+      ...pinFindings(assembly, wishes, best),
+      ...heatFindings(heats),
+    ],
+    drawing: sized.drawing,
+  };
+}
+
+function heatPlanOf(best: BestHeats): HeatPlan {
+  return { status: best.status, bound: null, conflicts: best.status === "impossible" ? best.conflicts : [] };
+}
+
+function plannedJoints(assembly: Assembly, wishes: HeatWishes): PlannedJoint[] {
+  const problems = problemsOf(assembly, wishes);
+  return assembly.joints.map((joint, i) => {
+    const open = problems.reduce((mask, problem) => mask | problem.allowed[i]!, 0);
+    return {
+      id: joint.id,
+      kind: joint.kind,
+      parts: joint.parts,
+      length: joint.length,
+      area: joint.area,
+      place: joint.place,
+      after: joint.after,
+      grades: problems[0]!.flames.flatMap((flame, f) => (open & (1 << f) ? [flame.id] : [])),
+      pinned: wishes.pins.some((pin) => "joint" in pin && pin.joint === joint.id),
+    };
+  });
+}
+
+/** Each heat with what it disturbs, its solder and where its flame goes, following the bodies as they grow. */
+function describeHeats(assembly: Assembly, wishes: HeatWishes, chosen: readonly ChosenHeat[]): PlannedHeat[] {
+  const jointOf = new Map(assembly.joints.map((joint) => [joint.id, joint]));
+  const shielded = new Set(wishes.pins.flatMap((pin) => ("shield" in pin ? [pin.shield] : [])));
+  const bodyOf = new Map(assembly.parts.map(({ id }) => [id, new Set([id])]));
+  const madeWith = new Map<string, Flame>();
+  const footed = new Set<string>();
+  return chosen.map((heat) => {
+    const joints = heat.joints.map((id) => jointOf.get(id)!);
+    const sides = joints.map((joint) => joint.parts.map((part) => bodyOf.get(part)!));
+    for (const joint of joints) unite(bodyOf, joint.parts);
+    const body = bodyOf.get(joints[0]!.parts[0])!;
+    const held = [...madeWith].filter(([id]) => !shielded.has(id) && jointOf.get(id)!.parts.every((part) => body.has(part)));
+    const moved = (what: "runs" | "softens") => held.flatMap(([id, flame]) => (disturbance(heat.working, flame) === what ? [id] : []));
+    const parts = assembly.parts.filter(({ id }) => body.has(id));
+    const exempt = new Set(heat.grade === FUSE ? joints.flatMap((joint) => joint.parts as readonly string[]) : []);
+    const flame = flameShares(parts, footed);
+    const shareOf = (side: ReadonlySet<string>, part: string) => ({ part, share: flame.reduce((all, each) => (side.has(each.part) ? all + each.share : all), 0) });
+    const thin = joints.flatMap((joint, i) => (isSeam(joint) ? [] : [thinSide(shareOf(sides[i]![0]!, joint.parts[0]), shareOf(sides[i]![1]!, joint.parts[1]!))]));
+    const solder = solderOf(heat, joints, wishes);
+    const planned: PlannedHeat = {
+      joints: heat.joints,
+      grade: heat.grade,
+      working: heat.working,
+      softens: moved("softens"),
+      runs: moved("runs"),
+      atRisk: parts.filter(({ id, metal }) => !exempt.has(id) && danger(heat.working, metal) === "at-risk").map(({ id }) => id),
+      pallions: together(solder),
+      solder,
+      flame,
+      thin: thin.find((part) => part !== null) ?? null,
+    };
+    for (const joint of joints) {
+      madeWith.set(joint.id, flameNamed(heat.grade, assembly, joint, wishes));
+      if (joint.kind === "foot") footed.add(joint.parts[1]!);
+    }
+    return planned;
+  });
+}
+
+function unite(bodyOf: Map<string, Set<string>>, parts: readonly string[]): void {
+  const one = new Set(parts.flatMap((part) => [...bodyOf.get(part)!]));
+  for (const part of one) bodyOf.set(part, one);
+}
+
+function flameNamed(grade: string, assembly: Assembly, joint: Joint, wishes: HeatWishes): Flame {
+  if (grade === FUSE) return fusingFlame(jointMetals(assembly, joint)[0]!);
+  return solderFlames(wishes.shelf, wishes.overshoot).find(({ id }) => id === grade)!;
+}
+
+function solderOf(heat: ChosenHeat, joints: readonly Joint[], { shelf }: HeatWishes): Pallions[] {
+  const grade = shelf.grades.find(({ id }) => id === heat.grade);
+  return grade ? joints.map((joint) => pallionsFor(joint, grade)) : [];
+}
+
+/** One joint's solder as it is; of several the count alone is common. */
+function together(solder: readonly Pallions[]): Pallions | null {
+  const [first] = solder;
+  if (!first || solder.length === 1) return first ?? null;
+  return { count: solder.reduce((all, each) => all + each.count, 0), size: first.size, spacing: null, evenGap: null };
+}
+
+function overshootFindings({ parts }: Assembly, { overshoot, shelf }: HeatWishes): Finding[] {
+  if (overshoot <= SAFE_OVERSHOOT || !parts.some(({ metal }) => metal === "sterling")) return [];
+  const hottest = solderFlames(shelf, overshoot).filter(({ working }) => danger(working, "sterling") !== null);
+  return hottest.map(({ id, working }) => finding("heats.overshoot", "warning", "heats", { overshoot, grade: id, working }));
+}
+
+function pinFindings(assembly: Assembly, wishes: HeatWishes, best: BestHeats): Finding[] {
+  const known = new Set(assembly.joints.map(({ id }) => id));
+  const unknown = wishes.pins.flatMap((pin) => pinnedJoints(pin).filter((id) => !known.has(id)));
+  const findings = unknown.map((joint) => finding("heats.pin-unknown", "warning", "heats", { joint }));
+  if (best.status === "impossible") {
+    const clash = best.conflicts.map((each) => ("pin" in each ? `/heats/pins/${each.pin}` : "/heats/way")).join(", ");
+    return [...findings, finding("heats.impossible", "error", "heats", { clash, way: wishes.way })];
+  }
+  return [...findings, ...betterUnpinned(assembly, wishes, best)];
+}
+
+/** What the best plan without pins would make a pinned joint with, where the pins cost something that moves or melts. */
+function betterUnpinned(assembly: Assembly, wishes: HeatWishes, best: Extract<BestHeats, { status: "best" }>): Finding[] {
+  if (wishes.pins.length === 0) return [];
+  const free = bestHeats(assembly, { ...wishes, pins: wishes.pins.filter((pin) => "shield" in pin) });
+  if (free.status !== "best" || free.cost >= best.cost) return [];
+  const gradeIn = (heats: readonly ChosenHeat[], joint: string) => heats.find(({ joints }) => joints.includes(joint))?.grade ?? "";
+  return wishes.pins.flatMap((pin) => {
+    if (!("joint" in pin)) return [];
+    const [pinned, other] = [gradeIn(best.heats, pin.joint), gradeIn(free.heats, pin.joint)];
+    return pinned === other ? [] : [finding("heats.better-unpinned", "note", pin.joint, { joint: pin.joint, pinned, best: other })];
+  });
+}
+
+function heatFindings(heats: readonly PlannedHeat[]): Finding[] {
+  return heats.flatMap((heat, i) => {
+    const values = { heat: i + 1, grade: heat.grade, working: heat.working };
+    return [
+      ...heat.runs.map((joint) => finding("heats.runs", "error", joint, { joint, ...values })),
+      ...heat.softens.map((joint) => finding("heats.softens", "warning", joint, { joint, ...values })),
+      ...heat.atRisk.map((part) => finding("heats.at-risk", "warning", part, { part, ...values })),
+    ];
+  });
+}
+
+function stepsOf(piece: Piece, assembly: Assembly, heats: readonly PlannedHeat[]): Plan["steps"] {
+  const jointOf = new Map(assembly.joints.map((joint) => [joint.id, joint]));
+  return makingSteps({
+    mounts: piece.mounts.map(({ id, stone, wall, plate }) => ({
+      id,
+      stone: stone.name ?? stone.material?.name ?? "",
+      tender: stone.material?.tender ?? [],
+      mohs: stone.material?.mohs ?? null,
+      wallThickness: wall.thickness,
+      style: plate.style === "border" ? "border" : "flush",
+    })),
+    hoopForm: piece.carrier.type === "hoop" ? (piece.carrier.form === "closed-flat" ? "closed-flat" : "closed") : null,
+    heats: heats.map((heat): MakingHeat => ({ joints: heat.joints.map((id) => jointOf.get(id)!), grade: heat.grade, fuses: heat.grade === FUSE })),
+  });
+}

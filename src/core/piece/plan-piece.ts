@@ -1,0 +1,13 @@
+import { type BenchEntry } from "./bench";
+import { type Piece } from "./piece";
+import { type Plan } from "./plan";
+import { planHeats } from "./plan-heats";
+import { sizePiece } from "./size-piece";
+
+/**
+ * The spine: a piece becomes its plan, the same on every machine.
+ * @throws for a piece that `faultsOf` or `unplanned` refuse; decoders ask both.
+ */
+export function planPiece(piece: Piece, bench: BenchEntry): Plan {
+  return planHeats(sizePiece(piece, bench), bench);
+}

@@ -1,0 +1,77 @@
+import { type Cost } from "../heats/cost";
+import { type FlameShare } from "../heats/flame";
+import { type JointKind } from "../heats/assembly";
+import { type Conflict } from "../heats/best";
+import { type Pallions } from "../heats/solder";
+import { type HoopDrawing } from "../hoop/drawing";
+import { type Step } from "../making/steps";
+import { type Figures } from "../measure/figure";
+import { type Finding } from "../measure/finding";
+import { type Metal } from "../metal/metals";
+import { type SettingDrawing } from "../mount/drawing";
+
+/** What a piece comes to. Its file leaves out `drawing`. */
+export interface Plan {
+  readonly format: "hoop-ledger/plan";
+  readonly version: 1;
+  readonly piece: string;
+  readonly figures: Figures;
+  readonly parts: readonly PlannedPart[];
+  readonly joints: readonly PlannedJoint[];
+  readonly heatPlan: HeatPlan;
+  readonly heats: readonly PlannedHeat[];
+  readonly steps: readonly Step[];
+  readonly findings: readonly Finding[];
+  readonly drawing: Drawing;
+}
+
+export interface PlannedPart {
+  readonly id: string;
+  readonly metal: Metal;
+  /** g */
+  readonly mass: number;
+}
+
+export interface PlannedJoint {
+  readonly id: string;
+  readonly kind: JointKind;
+  readonly parts: readonly string[];
+  /** mm */
+  readonly length: number;
+  /** mm2 */
+  readonly area: number;
+  readonly place: string;
+  readonly after: readonly string[];
+  /** What it may be made with under the way of grading and the pins. */
+  readonly grades: readonly string[];
+  readonly pinned: boolean;
+}
+
+export interface HeatPlan {
+  readonly status: "best" | "unproven" | "impossible";
+  /** A cost that no plan can beat, where the plan is not proven to be the best. */
+  readonly bound: Cost | null;
+  readonly conflicts: readonly Conflict[];
+}
+
+export interface PlannedHeat {
+  readonly joints: readonly string[];
+  readonly grade: string;
+  /** Degrees C. */
+  readonly working: number;
+  readonly softens: readonly string[];
+  readonly runs: readonly string[];
+  readonly atRisk: readonly string[];
+  /** All the solder of the heat; null where it is fused. */
+  readonly pallions: Pallions | null;
+  /** The solder of each joint, in the order of `joints`. */
+  readonly solder: readonly Pallions[];
+  readonly flame: readonly FlameShare[];
+  /** The part to keep the flame off. */
+  readonly thin: string | null;
+}
+
+export interface Drawing {
+  readonly settings: Readonly<Record<string, SettingDrawing>>;
+  readonly hoop: HoopDrawing | null;
+}

@@ -1,0 +1,83 @@
+import { type HeatWishes } from "../heats/problem";
+import { type Hoop } from "../hoop/hoop";
+import { readSize } from "../hoop/sizes";
+import { type Outline } from "../geometry/outline";
+import { type Sourced } from "../measure/figure";
+import { type Plate } from "../mount/plate";
+import { type Wall } from "../mount/wall";
+import { type Dome } from "../stone/dome";
+import { type Stone, greatestTurnIn } from "../stone/stone";
+import { type BenchEntry, SHIPPED, choose, chosen, mandrelOf, shelfNamed, stripHeights, wideBandAddition } from "./bench";
+import { type HeatsEntry, type HoopEntry, type Mount } from "./piece";
+
+const ELLIPTIC = 2;
+/** A catch reaches no further over the stone than this share of its largest circle's radius. */
+const CATCH_SHARE = 1 / 16;
+
+export function settleDome(stone: Stone, outline: Outline): Dome {
+  return { radius: outline.inscribedRadius, turnIn: greatestTurnIn(stone), height: stone.height, exponent: stone.dome ?? ELLIPTIC };
+}
+
+/** The wall with every value taken from the piece, else the bench, else the shipped default. */
+export function settleWall({ wall, stone }: Mount, outline: Outline, bench: BenchEntry): Wall {
+  const shipped = SHIPPED.losses.wall;
+  const loss = (name: keyof typeof shipped) => choose(wall.losses?.[name], bench.losses?.wall?.[name], shipped[name]);
+  const usualCatch = choose(wall.catch, bench.seatOf?.catch, SHIPPED.seatOf.catch);
+  const narrow: Sourced<number> = { value: outline.inscribedRadius * CATCH_SHARE, from: "formula" };
+  const rule = wall.heightRule ?? "turn-in";
+  return {
+    metal: wall.metal,
+    thickness: wall.thickness,
+    fit: choose(wall.fit, bench.seatOf?.fit, SHIPPED.seatOf.fit),
+    catch: usualCatch.from === "piece" || usualCatch.value <= narrow.value ? usualCatch : narrow,
+    lift: chosen(wall.lift, 0),
+    height: rule === "fixed" ? { rule, height: wall.fixedHeight ?? stone.height } : { rule },
+    seamAt: wall.seamAt ?? "auto",
+    losses: { squaring: loss("squaring"), mark: loss("mark"), foot: loss("foot"), top: loss("top") },
+    stripHeights: stripHeights(bench, wall.metal, wall.thickness),
+  };
+}
+
+const SAW_MARGIN = 1;
+
+export function settlePlate({ plate }: Mount): Plate {
+  return {
+    metal: plate.metal,
+    thickness: plate.thickness,
+    border: plate.style === "border" ? chosen(plate.border, 0) : { value: 0, from: "piece" },
+    sawMargin: chosen(plate.sawMargin, SAW_MARGIN),
+  };
+}
+
+/** @throws for a size or form that `faultsOf` or `unplanned` refuse. */
+export function settleHoop(entry: HoopEntry, bench: BenchEntry): Hoop {
+  const size = readSize(entry.size.system, entry.size.value, mandrelOf(bench));
+  if (!size.ok) throw new RangeError(`size ${entry.size.value}: ${size.code}`);
+  if (entry.form !== "closed" && entry.form !== "closed-flat") throw new RangeError(`form ${entry.form} is not planned`);
+  const shipped = SHIPPED.losses.hoop;
+  const loss = (name: keyof typeof shipped) => choose(entry.losses?.[name], bench.losses?.hoop?.[name], shipped[name]);
+  const { section: shape, width, thickness, metal } = entry.stock;
+  const asGiven = (value: number | undefined): Sourced<number> | null => (value === undefined ? null : { value, from: "piece" });
+  return {
+    form: entry.form,
+    metal,
+    section: { shape, width, thickness },
+    size: { value: size.diameter, from: entry.size.system === "mandrel" ? "bench" : "piece" },
+    wideBand: wideBandAddition(bench, width),
+    rule: entry.lengthRule ?? "fibre",
+    losses: { squaring: loss("squaring"), mark: loss("mark"), sawPasses: loss("sawPasses"), kerf: loss("kerf") },
+    flatWidth: asGiven(entry.flatWidth),
+    saddleWidth: asGiven(entry.saddleWidth),
+  };
+}
+
+export function settleHeats(heats: HeatsEntry | undefined, bench: BenchEntry): HeatWishes & { readonly shelfMissing: boolean } {
+  const { shelf, missing } = shelfNamed(bench, heats?.shelf);
+  return {
+    shelf,
+    shelfMissing: missing,
+    way: choose(heats?.way, bench.way, SHIPPED.way).value,
+    overshoot: choose(heats?.overshoot, bench.overshoot, SHIPPED.overshoot).value,
+    pins: heats?.pins ?? [],
+  };
+}

@@ -1,0 +1,108 @@
+import { type Assembly, type HoopParts, type SettingParts, assemble } from "../heats/assembly";
+import { type Outline } from "../geometry/outline";
+import { drawHoop } from "../hoop/drawing";
+import { type Base, type Foot, planHoop } from "../hoop/hoop";
+import { type Finding, finding } from "../measure/finding";
+import { type Figures, figureOf, single } from "../measure/figure";
+import { tolerance } from "../measure/tolerances";
+import { sectionArea } from "../metal/section";
+import { drawSetting, type SettingDrawing } from "../mount/drawing";
+import { planPlate } from "../mount/plate";
+import { planWall } from "../mount/wall";
+import { outlineOf } from "../stone/stone";
+import { type BenchEntry } from "./bench";
+import { type Mount, type Piece } from "./piece";
+import { type Drawing } from "./plan";
+import { settleDome, settleHoop, settlePlate, settleWall } from "./settle";
+
+/** A piece with all its lengths, parts and joints: all but its heats. */
+export interface SizedPiece {
+  readonly piece: Piece;
+  readonly figures: Figures;
+  readonly findings: readonly Finding[];
+  readonly assembly: Assembly;
+  readonly drawing: Drawing;
+}
+
+interface SizedMount {
+  readonly id: string;
+  readonly figures: Figures;
+  readonly findings: readonly Finding[];
+  readonly parts: SettingParts;
+  readonly base: Base;
+  readonly drawing: SettingDrawing;
+}
+
+/** Cheap enough to run at every keystroke. @throws for a piece that `faultsOf` or `unplanned` refuse. */
+export function sizePiece(piece: Piece, bench: BenchEntry): SizedPiece {
+  const { carrier } = piece;
+  const mounts = piece.mounts.map((mount) => sizeMount(mount, bench, carrier.type === "hoop"));
+  const settings = mounts.map(({ parts }) => parts);
+  const drawings = Object.fromEntries(mounts.map(({ id, drawing }) => [id, drawing]));
+  const figures: Figures = Object.assign({}, ...mounts.map((mount) => mount.figures));
+  const findings = mounts.flatMap((mount) => mount.findings);
+  if (carrier.type !== "hoop") {
+    return { piece, figures, findings, assembly: assemble(settings, null), drawing: { settings: drawings, hoop: null } };
+  }
+  const hoop = settleHoop(carrier, bench);
+  const planned = planHoop(hoop, mounts.map(({ base }) => base));
+  return {
+    piece,
+    figures: { ...figures, ...planned.figures },
+    findings: [...findings, ...planned.findings],
+    assembly: assemble(settings, hoopParts(hoop, planned.mass, planned.feet)),
+    drawing: { settings: drawings, hoop: drawHoop(hoop, planned) },
+  };
+}
+
+function hoopParts({ metal, section }: ReturnType<typeof settleHoop>, mass: number, feet: readonly Foot[]): HoopParts {
+  return { metal, mass, thickness: section.thickness, width: section.width, face: sectionArea(section), feet };
+}
+
+function sizeMount(mount: Mount, bench: BenchEntry, onHoop: boolean): SizedMount {
+  const { id, stone } = mount;
+  const { outline, tapeOff } = outlineOf(stone);
+  const dome = settleDome(stone, outline);
+  const wall = settleWall(mount, outline, bench);
+  const plate = settlePlate(mount);
+  const across = acrossFinger(mount);
+  const wallPlan = planWall(id, outline, dome, wall, onHoop ? placesFacing(outline, across) : []);
+  const platePlan = planPlate(id, outline, wall, plate);
+  const figures = { ...outlineFigures(id, outline, tapeOff), ...wallPlan.figures, ...platePlan.figures };
+  const value = (name: string) => figureOf(figures, `${id}.${name}`).value;
+  const [netLength, netHeight] = [value("wall.netLength"), value("wall.netHeight")];
+  return {
+    id,
+    figures,
+    findings: [...tapeFindings(id, tapeOff), ...wallPlan.findings],
+    parts: {
+      mount: id,
+      wall: { metal: wall.metal, mass: value("wall.mass"), thickness: wall.thickness, netLength, netHeight, seamAt: wallPlan.seamAt },
+      plate: { metal: plate.metal, mass: value("plate.mass"), blankMass: platePlan.blankMass, thickness: plate.thickness },
+    },
+    base: { mount: id, extent: outline.extent(across) + 2 * platePlan.edge, thickness: plate.thickness },
+    drawing: drawSetting({ outline, dome, wall, wallPlan, platePlan, plateThickness: plate.thickness, netHeight, netLength }),
+  };
+}
+
+/** The finger's curve crosses the outline's width where the outline is not turned. Radians from the outline's length. */
+function acrossFinger({ place }: Mount): number {
+  return Math.PI / 2 - ((place?.turn ?? 0) * Math.PI) / 180;
+}
+
+/** The two places of the outline that face along a direction. */
+function placesFacing(outline: Outline, direction: number): number[] {
+  const [dx, dy] = [Math.cos(direction), Math.sin(direction)];
+  return [1, -1].map((way) => outline.stations.reduce((best, s) => (way * (s.x * dx + s.y * dy) > way * (best.x * dx + best.y * dy) ? s : best)).at);
+}
+
+function outlineFigures(id: string, outline: Outline, tapeOff: number | null): Figures {
+  return {
+    [`${id}.outline.perimeter`]: single("mm", outline.perimeter, tapeOff === null ? "perimeter" : "measured", "stone"),
+    [`${id}.outline.area`]: single("mm2", outline.area, "area", "stone"),
+  };
+}
+
+function tapeFindings(id: string, tapeOff: number | null): Finding[] {
+  return tapeOff !== null && Math.abs(tapeOff) > tolerance.wrongReading ? [finding("stone.tape-off", "warning", `${id}.stone`, { off: tapeOff })] : [];
+}

@@ -1,0 +1,56 @@
+import { steepIntegral } from "../geometry/quadrature";
+
+/**
+ * The dome in section: a quarter superellipse from the edge (`radius`, `turnIn`) to the top (0, `height`), or the
+ * upright side of a flat face.
+ */
+export interface Dome {
+  readonly radius: number;
+  readonly turnIn: number;
+  readonly height: number;
+  readonly exponent: number | "flat";
+}
+
+/** What a catch covers of the dome: the arc it lies on, and how far the dome there leans from upright (radians). */
+export interface Cover {
+  readonly arc: number;
+  readonly lean: number;
+}
+
+/** @throws unless 0 < reach < radius. */
+export function cover(dome: Dome, reach: number): Cover {
+  if (!(reach > 0 && reach < dome.radius)) throw new RangeError(`catch must be between 0 and ${dome.radius}, got ${reach}`);
+  if (dome.exponent === "flat") return { arc: reach, lean: Math.PI / 2 };
+  const { radius, exponent: m } = dome;
+  const rise = dome.height - dome.turnIn;
+  const inward = (1 - reach / radius) ** m;
+  const risen = (1 - inward) ** (1 / m);
+  const slope = slopeOf(radius / rise, m);
+  const arc = steepIntegral((v) => Math.hypot(1, slope(v, 1 - v ** m)), 0, risen);
+  return { arc: arc * rise, lean: Math.atan(slope(risen, inward)) };
+}
+
+/** How far the dome runs inward for each step up, at a share `v` of its rise; `left` is 1 - v^m. */
+function slopeOf(flatness: number, m: number): (v: number, left: number) => number {
+  return (v, left) => (flatness * v ** (m - 1)) / left ** (1 - 1 / m);
+}
+
+/** A place on the dome in section: x from the axis, y above the stone's back, and how far it leans there (radians). */
+export interface DomePlace {
+  readonly x: number;
+  readonly y: number;
+  readonly lean: number;
+}
+
+/** Places along the dome from its edge to its top, evenly turned, for drawing. */
+export function domeCurve(dome: Dome, steps: number): DomePlace[] {
+  const { radius, turnIn, height, exponent: m } = dome;
+  if (m === "flat") return [{ x: radius, y: height, lean: Math.PI / 2 }, { x: 0, y: height, lean: Math.PI / 2 }];
+  const slope = slopeOf(radius / (height - turnIn), m);
+  return Array.from({ length: steps + 1 }, (_, i) => {
+    const angle = ((i / steps) * Math.PI) / 2;
+    const [cos, v] = [i === steps ? 0 : Math.cos(angle), Math.sin(angle) ** (2 / m)];
+    const left = cos ** 2;
+    return { x: radius * left ** (1 / m), y: turnIn + (height - turnIn) * v, lean: left === 0 ? Math.PI / 2 : Math.atan(slope(v, left)) };
+  });
+}

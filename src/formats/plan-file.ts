@@ -1,0 +1,24 @@
+import { unpack } from "@/core/heats/cost";
+import { type Plan } from "@/core/piece/plan";
+import { findingText } from "@/words/findings";
+import { METRIC } from "@/words/show";
+import { stepText } from "@/words/steps";
+import { termText } from "@/words/terms";
+
+/** A plan as its file has it: with the sentences of its terms, steps and findings, and without its drawing. */
+export function planFile(plan: Plan): object {
+  const { drawing: _, figures, heatPlan, steps, findings, ...rest } = plan;
+  return {
+    ...rest,
+    figures: Object.fromEntries(
+      Object.entries(figures).map(([key, figure]) => [key, { ...figure, terms: figure.terms.map((term) => ({ ...term, text: termText(term) })) }]),
+    ),
+    heatPlan: {
+      ...heatPlan,
+      bound: heatPlan.bound === null ? null : unpack(heatPlan.bound),
+      conflicts: heatPlan.conflicts.map((conflict) => ("pin" in conflict ? `/heats/pins/${conflict.pin}` : "/heats/way")),
+    },
+    steps: steps.map((step) => ({ id: step.id, stage: step.stage, text: stepText(step, figures, METRIC), target: step.target, heat: step.heat, checks: step.checks, cautions: step.cautions })),
+    findings: findings.map((finding) => ({ ...finding, text: findingText(finding, METRIC) })),
+  };
+}

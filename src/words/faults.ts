@@ -1,0 +1,58 @@
+import { type Fault, type FaultCode } from "@/core/piece/faults";
+import { printable } from "./show";
+
+const EXPECTED: Readonly<Record<FaultCode, (v: Fault["values"]) => string>> = {
+  "not-json": () => "is not JSON",
+  "wrong-format": (v) => `must be ${v.expected}`,
+  "too-new": (v) => `was written by a newer Hoop Ledger; this one reads up to version ${v.newest}`,
+  "too-large": (v) => `must be at most ${v.limit} bytes`,
+  "too-deep": (v) => `must be at most ${v.limit} levels deep`,
+  "forbidden-key": () => "is not allowed as a field name",
+  "unknown-field": () => "is not a field of this file",
+  missing: () => "is missing",
+  "wrong-type": (v) => `must be ${v.expected}`,
+  above: (v) => `must be > ${v.limit}`,
+  "at-least": (v) => `must be >= ${v.limit}`,
+  "at-most": (v) => `must be <= ${v.limit}`,
+  "one-of": (v) => `must be one of ${v.expected}`,
+  "not-an-id": () => "must be a small letter, then up to 31 small letters, digits or hyphens",
+  "not-a-name": () => "must not hold control characters",
+  "not-a-word": (v) => `must be ${v.expected}`,
+  "too-few": (v) => `must hold at least ${v.limit}`,
+  "too-many": (v) => `must hold at most ${v.limit}${v.what ? ` ${v.what}` : ""}`,
+  "whole-number": () => "must be a whole number",
+  "pin-shape": () => "must be one of joint + grade, joint + means, before, together, shield, forbid",
+  duplicate: () => "must be an id that no other has",
+  reserved: () => "must not be hoop, bail or hang",
+  "turn-in-above-height": (v) => `must be < the stone's height, ${v.height}`,
+  "turn-in-not-flat": (v) => `must be the stone's height, ${v.height}, on a flat face`,
+  "catch-too-wide": (v) => `must be < the radius of the largest circle in the outline, ${Number(v.limit).toFixed(2)}`,
+  "fixed-height-missing": () => "is missing, and heightRule is fixed",
+  "not-a-size": (v) => `must be a size in the system ${v.system}, as ${EXAMPLES[String(v.system)] ?? "54"}`,
+  "no-mandrel": () => "needs the readings of a mandrel, and the bench has none",
+  "off-mandrel": () => "must lie between the readings of the mandrel",
+  "no-finger": (v) => `must be a size between ${v.smallest} and ${v.largest} mm inside`,
+  "unequal-stock": (v) => `must equal the thickness, ${v.thickness}, of ${v.section} wire`,
+  "gives-above-runs": (v) => `must be <= runs, ${v.runs}`,
+  "not-planned": () => "is not planned yet",
+};
+
+const EXAMPLES: Readonly<Record<string, string>> = { us: "6 1/4", uk: "N 1/2", eu: "54", continental: "14", jp: "14", diameter: "17.2", mandrel: "54" };
+
+/** What would be right, and what was found: "must be > 0, got -3". */
+export function faultMessage({ code, values }: Fault): string {
+  const got = values.got === undefined ? "" : `, got ${shortened(String(values.got))}`;
+  return printable(EXPECTED[code](values) + got);
+}
+
+/** The message with its path before it; what is not planned yet is refused by name. */
+export function faultLine(fault: Fault): string {
+  const path = printable(fault.path) || "/";
+  return fault.code === "not-planned" ? `not planned yet: ${path} ${printable(String(fault.values.got))}` : `${path}: ${faultMessage(fault)}`;
+}
+
+const LONGEST = 60;
+
+function shortened(text: string): string {
+  return text.length > LONGEST ? `${text.slice(0, LONGEST)}…` : text;
+}

@@ -1,0 +1,117 @@
+import { type Finding, type FindingCode } from "@/core/measure/finding";
+import { capital, gradeName, jointName, partName } from "./names";
+import { type Rounding, type Units, degrees, showLength, showPercent, showTemperature, withUnit } from "./show";
+
+/** A finding in two parts: what is wrong and by how much, then what to do. */
+export interface Said {
+  readonly what: string;
+  readonly advice: string;
+}
+
+type Values = Finding["values"];
+
+interface Voice {
+  number(name: string): number;
+  text(name: string): string;
+  length(name: string, rounding?: Rounding): string;
+  bare(name: string): string;
+  heat(name: string): string;
+}
+
+function voice(values: Values, units: Units): Voice {
+  const number = (name: string) => Number(values[name]);
+  return {
+    number,
+    text: (name) => String(values[name]),
+    length: (name, rounding = "measured") => withUnit(number(name), rounding, units),
+    bare: (name) => showLength(number(name), "measured", units),
+    heat: (name) => showTemperature(number(name), units) + degrees(units),
+  };
+}
+
+const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
+  "stone.tape-off": (v) => ({
+    what: `The tape reads ${showPercent(Math.abs(v.number("off")), 1)} ${v.number("off") > 0 ? "more" : "less"} than the measures give.`,
+    advice: "Wrap it again, or measure length and width again: one of them is probably wrong.",
+  }),
+  "wall.too-low": (v) => ({
+    what: v.text("rule") === "third" ? "A third of the height won't hold this stone." : "This wall won't hold the stone.",
+    advice: `${v.bare("height")}, and the side only leans in at ${v.bare("turnIn")}: it needs ${v.length("needed", "height")} to catch.`,
+  }),
+  "wall.third-fails": (v) => ({
+    what: "By a third of the height it would not hold.",
+    advice: `${v.bare("height")} ÷ 3 = ${v.bare("third")}, and the side only leans in at ${v.bare("turnIn")}.`,
+  }),
+  "wall.hides-stone": (v) => ({
+    what: `The wall hides the stone: ${v.bare("height")} of its ${v.bare("stone")}.`,
+    advice: `Keep it under ${v.length("limit")}, or take a smaller catch.`,
+  }),
+  "wall.gathers": (v) => ({
+    what: `The top gathers ${showPercent(v.number("strain"), 1)} at its tightest.`,
+    advice: "Go round in several passes, a little each time.",
+  }),
+  "wall.point": (v) => ({
+    what: v.number("points") > 0 ? "The wall meets a point." : `The top gathers ${showPercent(v.number("strain"), 1)} at its tightest.`,
+    advice: "Set it there first, and thin or notch the edge so that it does not crimp.",
+  }),
+  "wall.no-strip": (v) => ({
+    what: `No strip on the shelf is tall enough: the tallest is ${v.bare("tallest")}.`,
+    advice: `Slice ${v.length("needed", "height")} from sheet.`,
+  }),
+  "plate.lift-short": (v) => ({ what: `The ledge alone lifts the stone ${v.bare("ledge")}, more than ${v.bare("lift")}.`, advice: "Give the lift as the ledge's height or more." }),
+  "hoop.wide-band": (v) => ({
+    what: `A band ${v.length("width")} wide fits tighter.`,
+    advice: `${v.length("add")} is added to the inside diameter.`,
+  }),
+  "hoop.flat-too-deep": (v) => ({
+    what: `The flat leaves ${v.bare("left")} of the wire, less than ${v.bare("needed")}.`,
+    advice: `Make it no wider than ${v.length("widest")}, or take thicker wire.`,
+  }),
+  "hoop.saddle-too-deep": (v) => ({
+    what: `The saddle leaves ${v.bare("left")} of the plate, less than ${v.bare("needed")}.`,
+    advice: `Make it no wider than ${v.length("widest")}, or take a thicker plate.`,
+  }),
+  "hoop.rule-large": (v) => ({
+    what: `Half the thickness makes this ring ${v.length("over")} large inside.`,
+    advice: "The wire's flat lies on the finger, so its middle is nearer than half the thickness.",
+  }),
+  "heats.runs": (v) => ({
+    what: `${capital(jointName(v.text("joint")))} runs again in heat ${v.text("heat")}.`,
+    advice: `${capital(gradeName(v.text("grade")))} works at ${v.heat("working")}. Shield that joint, or make the later one with a softer grade.`,
+  }),
+  "heats.softens": (v) => ({
+    what: `${capital(jointName(v.text("joint")))} softens in heat ${v.text("heat")}.`,
+    advice: `${capital(gradeName(v.text("grade")))} works at ${v.heat("working")}. Prop it so that nothing hangs on it, or shield it.`,
+  }),
+  "heats.at-risk": (v) => ({
+    what: `The ${partName(v.text("part"))} is close to melting in heat ${v.text("heat")}.`,
+    advice: `${capital(gradeName(v.text("grade")))} works at ${v.heat("working")}. Take the flame off the moment it runs.`,
+  }),
+  "heats.overshoot": (v) => ({
+    what: `${v.text("overshoot")} °C of overshoot takes ${gradeName(v.text("grade"))} to ${v.heat("working")}.`,
+    advice: "That endangers sterling. Stay at 10 or under with it.",
+  }),
+  "heats.impossible": (v) => ({
+    what: v.text("clash") === "" ? "No order of heats joins these metals without melting one." : "No order of heats keeps all you asked for.",
+    advice: v.text("clash") === "" ? "Take another metal, or a softer solder on the shelf." : `These clash: ${v.text("clash")}. Let one of them go.`,
+  }),
+  "heats.unproven": () => ({ what: "This order of heats is the best found, not proven the best.", advice: "It holds as shown; a better one may exist." }),
+  "heats.shelf-missing": (v) => ({
+    what: `The shelf ${v.text("asked")} is not on this bench.`,
+    advice: `Planned with ${v.text("used")}. Check the temperatures against your maker's sheet.`,
+  }),
+  "heats.pin-unknown": (v) => ({ what: `A pin names ${v.text("joint")}, which this piece does not have.`, advice: "It is kept, and does nothing." }),
+  "heats.better-unpinned": (v) => ({
+    what: `Left free, ${jointName(v.text("joint"))} would be ${gradeName(v.text("best"))}.`,
+    advice: `You pinned ${gradeName(v.text("pinned"))}.`,
+  }),
+};
+
+export function sayFinding({ code, values }: Finding, units: Units): Said {
+  return SAYINGS[code](voice(values, units));
+}
+
+export function findingText(finding: Finding, units: Units): string {
+  const { what, advice } = sayFinding(finding, units);
+  return `${what} ${advice}`;
+}

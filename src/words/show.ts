@@ -1,0 +1,55 @@
+import { type LengthUnit, MM_PER_INCH } from "@/core/measure/reading";
+
+export interface Units {
+  readonly length: LengthUnit;
+  readonly temperature: "C" | "F";
+}
+
+export const METRIC: Units = { length: "mm", temperature: "C" };
+
+/** Strips are shown short rather than long, heights tall rather than low, blanks and plates to what a saw can do. */
+export type Rounding = "strip" | "height" | "blank" | "measured";
+
+const MM_STEP: Readonly<Record<Rounding, number>> = { strip: 0.05, height: 0.05, blank: 0.1, measured: 0.01 };
+const INCH_STEP = 0.001;
+/** A value this near below a step is on it: what is left of adding decimals in binary. */
+const ON_STEP = 1e-7;
+
+function roundTo(value: number, step: number, rounding: Rounding): number {
+  const steps = value / step;
+  if (rounding === "strip") return Math.floor(steps + ON_STEP) * step;
+  if (rounding === "height") return Math.ceil(steps - ON_STEP) * step;
+  return Math.round(steps + ON_STEP) * step;
+}
+
+/** A length in mm as it is shown, without its unit. */
+export function showLength(mm: number, rounding: Rounding, { length }: Units): string {
+  if (length === "inch") return roundTo(mm / MM_PER_INCH, INCH_STEP, rounding).toFixed(3);
+  return roundTo(mm, MM_STEP[rounding], rounding).toFixed(rounding === "blank" ? 1 : 2);
+}
+
+export function lengthUnit({ length }: Units): string {
+  return length === "inch" ? "in" : "mm";
+}
+
+export function withUnit(mm: number, rounding: Rounding, units: Units): string {
+  return `${showLength(mm, rounding, units)} ${lengthUnit(units)}`;
+}
+
+/** A temperature in degrees C as it is shown, in whole degrees, without its unit. */
+export function showTemperature(celsius: number, { temperature }: Units): string {
+  return String(Math.round(temperature === "F" ? (celsius * 9) / 5 + 32 : celsius));
+}
+
+export function degrees(units: Units): string {
+  return `°${units.temperature}`;
+}
+
+export function showPercent(ratio: number, decimals = 0): string {
+  return `${(ratio * 100).toFixed(decimals)}%`;
+}
+
+/** Text from a file as it may be printed: without control characters or marks that turn the line round. */
+export function printable(text: string): string {
+  return text.replace(/[\u0000-\u001f\u007f-\u009f\u200e\u200f\u2028-\u202e\u2066-\u2069]/g, "");
+}

@@ -1,0 +1,152 @@
+import { type CautionCode, type CheckCode, type Step, type StepCode } from "@/core/making/steps";
+import { type Figure } from "@/core/measure/figure";
+import { capital, gradeName, jointName } from "./names";
+import { type Rounding, type Units, withUnit } from "./show";
+
+/** How each figure that a step aims at is rounded. */
+const ROUNDING_OF: Readonly<Record<string, Rounding>> = {
+  "wall.cutLength": "strip",
+  "wall.netLength": "strip",
+  "wall.cutHeight": "height",
+  "wall.netHeight": "height",
+  "plate.blankLength": "blank",
+  "plate.length": "blank",
+  "hoop.cutLength": "blank",
+  "hoop.netLength": "blank",
+};
+
+/** The rounding of a figure by its key; a mount's id before it does not count. */
+export function roundingOf(key: string): Rounding {
+  return ROUNDING_OF[key] ?? ROUNDING_OF[key.slice(key.indexOf(".") + 1)] ?? "measured";
+}
+
+interface StepVoice {
+  /** The length aimed at, with its unit. */
+  readonly target: string;
+  text(name: string): string;
+}
+
+const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
+  "stone.look": () => "Look the stone over, edge and back",
+  "stone.measure": (v) => `Measure the stone: ${v.target} round it`,
+  "wall.anneal": () => "Anneal the strip: five seconds of flame, then quench",
+  "wall.slit": (v) => `Slit the strip ${v.target} tall`,
+  "wall.cut": (v) => `Cut the strip ${v.target} long, square at the scribed line`,
+  "wall.square": () => "File both ends square",
+  "wall.wrap": (v) => `Wrap it round the stone, mark the overlap, trim to ${v.target} and close the seam`,
+  "wall.try": () => "Try the stone: right through the wall, from both sides",
+  "wall.foot": () => "Round it up and sand the foot flat, in figures of eight",
+  "plate.cut": (v) => `Cut the plate's blank, ${v.target} long`,
+  "plate.stamp": () => "Stamp your marks while the plate is loose",
+  "plate.saw": (v) => (v.text("style") === "border" ? `Saw and file the plate back to its border, ${v.target} long` : `Saw and file the plate back to the wall, ${v.target} long`),
+  "hoop.cut": (v) => `Cut the hoop's blank ${v.target} long`,
+  "hoop.square": () => "File both ends of the blank square",
+  "hoop.bend": () => "Bend it until the ends spring together",
+  "hoop.round": (v) => `Round the hoop up and read its size: ${v.target} inside`,
+  "hoop.flat": (v) => `File the flat on top, ${v.target} deep at its middle, opposite the seam`,
+  "hoop.saddle": (v) => `File a saddle in the plate's underside, ${v.target} deep`,
+  "join.finish": () => "Finish what will be hard to reach once joined",
+  "join.solder": (v) => `Solder ${heated(v)}, ${gradeName(v.text("grade"))}`,
+  "join.fuse": (v) => `Fuse ${heated(v)}`,
+  "join.pickle": (v) => (v.text("last") === "1" ? "Pickle, rinse and dry" : "Pickle; work on the other part meanwhile"),
+  "set.try": () => "Try the stone again, and get it out again",
+  "set.height": (v) => `Bring the wall to ${v.target}`,
+  "set.surface": (v) => (v.text("tender") === "" ? "Patina and tumble now, before the stone goes in" : `Patina and tumble now: the stone would not survive it (tender to ${v.text("tender")})`),
+  "set.level": () => "Level the stone in its seat",
+  "set.push": (v) => `Push the wall over with the ${v.text("tool")}: north, south, east, west, then between`,
+  "set.polish": () => "Burnish the edge and polish",
+};
+
+function heated(v: StepVoice): string {
+  return v.text("joints").split(" + ").map(jointName).join(" and ");
+}
+
+const DETAILS: Readonly<Partial<Record<StepCode, string>>> = {
+  "stone.measure": "Twice each way, then once round with a strip of paper. The height at which the side leans in is read against a steel rule.",
+  "wall.cut": "Scribe rather than pen, cut on the waste side. A hair short before a hair long: short stretches, long has to be cut again.",
+  "wall.wrap": "Snug: the stone slides with a push. Solder fills no gaps.",
+  "wall.try": "That proves it is upright, the right length and the right shape. A little small: anneal and stretch it on a mandrel.",
+  "plate.cut": "Be generous: sawing off is easier than adding.",
+  "plate.stamp": "Stamping later would distort the work.",
+  "hoop.round": "Small by up to a size, stretch it. Large: saw the excess out at the seam.",
+  "join.finish": "Sand and pre-polish inside the hoop and round the plate's edge.",
+  "join.solder": "Clean, flux, heat the whole piece; solder runs toward the hottest place.",
+  "join.fuse": "Ends pressed hard together, flux, flame over the whole piece until the surface shimmers along the seam; then away.",
+  "set.try": "Lay a thread under it first, or lift it with tacky putty.",
+  "set.level": "A hollow back gets a cushion of fine sawdust.",
+  "set.push": "Round several times, straight in and then rocking up.",
+};
+
+export const CHECKS: Readonly<Record<CheckCode, string>> = {
+  "stone.sound": "No chip or crack at the edge",
+  "stone.flatBack": "The back does not rock",
+  "ends.square": "The end is square to the edge",
+  "ends.noBurr": "The burr is off, both faces",
+  "ends.noPinch": "No pinch left by the cutters",
+  "ends.noLight": "No light through the closed ends",
+  "edge.parallel": "Both edges are parallel",
+  "wall.upright": "The wall stands upright",
+  "wall.passes": "The stone passes with a light push",
+  "wall.seamLevel": "The seam is level, top and foot",
+  "foot.flat": "It lies flat all round, no light under it",
+  "plate.room": "There is room all round for the saw",
+  "joint.bright": "A bright line along the joint, inside and out",
+  "joint.noGap": "No gap, pit or bubble",
+  "joint.allRound": "The line goes all the way round",
+  "joint.dropsFlat": "The piece drops flat",
+  "joint.noPits": "No pits",
+  "plate.noLine": "The wall's line no longer shows at the edge",
+  "hoop.round": "Round on the mandrel, from both sides",
+  "hoop.size": "The size is what was asked for",
+  "hoop.sitsFlat": "It sits without rocking, no light through",
+  "mount.square": "The hoop stands by itself, square both ways",
+  "pickle.noIron": "No iron or steel in the pot, binding wire off",
+  "height.even": "Even all round, past where the side leans in, not much more",
+  "stone.out": "The stone is out again",
+  "stone.still": "The stone does not move or rock",
+  "edge.smooth": "The top edge is thin and smooth to a fingernail",
+  "parts.reached": "Nothing left that a file cannot reach later",
+};
+
+/** A caution's name, for the step it stands at, and what it says in full. */
+export const CAUTIONS: Readonly<Record<CautionCode, { readonly name: string; readonly text: string }>> = {
+  torch: { name: "torch and gas", text: "Cylinders secured and leak-tested, nothing flammable near, hair and sleeves tied back, eyes protected, air moving." },
+  pickle: {
+    name: "acid",
+    text: "Add acid to water, cover, ventilate, copper or plastic tongs, never quench red-hot work in it. Spent pickle holds copper and is hazardous waste.",
+  },
+  flux: { name: "solder and flux", text: "No cadmium in solder; fluoride fluxes need extraction." },
+  saw: { name: "saw, burr and drill", text: "Eye protection." },
+  dust: { name: "dust", text: "Respirator for polishing compounds, silica, shell and stone dust; grind shell and stone wet." },
+  wheel: { name: "wheel", text: "It can snatch a ring or a chain: two hands, no gloves, no loose ends." },
+  sulphur: { name: "sulphur patina", text: "Fumes: ventilate, gloves, never with acid." },
+  hotMetal: { name: "hot metal", text: "It looks like cold metal." },
+  noMoreHeat: { name: "no more heat", text: "None once the stone is in." },
+  charcoal: { name: "charcoal block", text: "Warm it slowly, bind it with iron wire, douse it after." },
+  softStone: { name: "soft stone", text: "Hand tools only; protect it with wax or tape." },
+  sealed: { name: "sealed hollow", text: "It can burst in the flame: vent it." },
+};
+
+/** Stands with every caution. */
+export const CAUTIONS_DEFER = "Local codes, product safety sheets and licensed practice come first.";
+
+export interface SaidStep {
+  readonly title: string;
+  readonly detail: string;
+}
+
+/** @throws if the step aims at a figure that is not there. */
+export function sayStep(step: Step, figures: Readonly<Record<string, Figure>>, units: Units): SaidStep {
+  const figure = step.target === null ? undefined : figures[step.target];
+  if (step.target !== null && !figure) throw new RangeError(`step ${step.id} aims at ${step.target}, which is not there`);
+  const target = figure && step.target !== null ? withUnit(figure.value, roundingOf(step.target), units) : "";
+  return {
+    title: capital(TITLES[step.code]({ target, text: (name) => String(step.values[name] ?? "") })),
+    detail: DETAILS[step.code] ?? "",
+  };
+}
+
+export function stepText(step: Step, figures: Readonly<Record<string, Figure>>, units: Units): string {
+  const { title, detail } = sayStep(step, figures, units);
+  return detail ? `${title}. ${detail}` : `${title}.`;
+}
