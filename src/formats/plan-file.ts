@@ -5,9 +5,9 @@ import { METRIC } from "@/words/show";
 import { stepText } from "@/words/steps";
 import { termText } from "@/words/terms";
 
-/** A plan as its file has it: with the sentences of its terms, steps and findings, and without its drawing. */
+/** A plan as its file has it: with the sentences of its terms, steps and findings, and without what only screens need. */
 export function planFile(plan: Plan): object {
-  const { drawing: _, figures, heatPlan, steps, findings, ...rest } = plan;
+  const { drawing: _drawing, settled: _settled, figures, heatPlan, steps, findings, ...rest } = plan;
   return {
     ...rest,
     figures: Object.fromEntries(

@@ -46,3 +46,9 @@ export function outward(outline: Outline, d: number): Extract<Parallel, { kind: 
   if (curve.kind !== "one") throw new RangeError(`no parallel curve at ${d}`);
   return curve;
 }
+
+/** The station nearest to a point. @throws for an empty list. */
+export function nearestStation(stations: readonly Station[], [x, y]: Point): Station {
+  const far = (s: Station) => Math.hypot(s.x - x, s.y - y);
+  return stations.reduce((best, s) => (far(s) < far(best) ? s : best));
+}

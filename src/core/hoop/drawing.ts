@@ -1,4 +1,6 @@
 import { type Point } from "../geometry/outline";
+import { type Blank, layBlank } from "../measure/blank";
+import { figureOf } from "../measure/figure";
 import { fibre, sectionCurve } from "../metal/section";
 import { type Hoop, type HoopPlan } from "./hoop";
 
@@ -10,22 +12,26 @@ export interface HoopDrawing {
   /** Half the flat's width and its height above the centre, or the height at which a base rests on a saddle. */
   readonly seat: { readonly half: number; readonly level: number } | null;
   readonly wire: { readonly curve: readonly Point[]; readonly fibre: number; readonly width: number; readonly thickness: number };
-  /** The finished blank, from its end at the seam: where the front comes. */
-  readonly front: number;
+  /** The blank as it is cut, from its end at the seam. */
+  readonly blank: Blank;
 }
 
 export function drawHoop(hoop: Hoop, plan: HoopPlan): HoopDrawing {
-  const value = (key: string) => plan.figures[key]?.value ?? 0;
+  const value = (key: string) => figureOf(plan.figures, key).value;
   const inside = value("hoop.insideDiameter") / 2;
   const outside = inside + hoop.section.thickness;
   const { distance } = fibre(hoop.section);
   const foot = plan.feet[0];
+  const [net, cut, squaring] = [value("hoop.netLength"), value("hoop.cutLength"), hoop.losses.squaring.value];
   return {
     inside,
     outside,
     fibre: inside + distance,
     seat: foot ? { half: foot.length / 2, level: Math.sqrt(Math.max(0, outside ** 2 - foot.length ** 2 / 4)) } : null,
     wire: { curve: sectionCurve(hoop.section), fibre: distance, width: hoop.section.width, thickness: hoop.section.thickness },
-    front: value("hoop.netLength") / 2,
+    blank: layBlank(net, squaring, cut - net - squaring, [
+      { code: "seam", at: 0 },
+      { code: "front", at: net / 2 },
+    ]),
   };
 }

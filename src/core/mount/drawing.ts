@@ -1,4 +1,5 @@
 import { type Outline, type Point, type Station } from "../geometry/outline";
+import { type Blank, layBlank } from "../measure/blank";
 import { type Dome, domeCurve } from "../stone/dome";
 import { type PlatePlan } from "./plate";
 import { type Run, runsWhere } from "./seam";
@@ -14,6 +15,8 @@ export interface SettingPlan {
   readonly plateEdge: readonly Point[];
   readonly sawLine: readonly Point[];
   readonly seam: Station;
+  /** Places the seam can be put. */
+  readonly places: readonly Station[];
   /** Runs along the wall's middle where it gathers enough to be seen. */
   readonly gathers: readonly (readonly Point[])[];
 }
@@ -32,18 +35,15 @@ export interface SettingSection {
   readonly top: number;
 }
 
-export type StripMark = "end" | "farSide";
-
-/** The finished wall unrolled from its seam; places in mm along its middle. */
-export interface UnrolledWall {
-  readonly marks: readonly { readonly code: StripMark; readonly along: number }[];
-  readonly gathers: readonly { readonly from: number; readonly to: number }[];
-}
-
 export interface SettingDrawing {
   readonly plan: SettingPlan;
   readonly section: SettingSection;
-  readonly unrolled: UnrolledWall;
+  /** The strip as it is cut, from its end at the seam. */
+  readonly strip: Blank;
+  /** A tape round the stone, from the datum. */
+  readonly tape: Blank;
+  /** The plate's blank, lengthwise. */
+  readonly plate: Blank;
 }
 
 interface Setting {
@@ -60,7 +60,7 @@ interface Setting {
 export function drawSetting(setting: Setting): SettingDrawing {
   const { outline, wall, wallPlan } = setting;
   const runs = runsWhere(outline, (curvature) => strainAt(curvature, wall, wallPlan.cover) - GATHERS.drawn);
-  return { plan: drawPlan(setting, runs), section: drawSection(setting), unrolled: unroll(setting, runs) };
+  return { plan: drawPlan(setting, runs), section: drawSection(setting), strip: unroll(setting, runs), tape: tapeRound(outline), plate: layPlate(setting) };
 }
 
 function drawPlan({ outline, wall, wallPlan, platePlan }: Setting, runs: readonly Run[]): SettingPlan {
@@ -75,6 +75,7 @@ function drawPlan({ outline, wall, wallPlan, platePlan }: Setting, runs: readonl
     plateEdge: at(platePlan.edge),
     sawLine: at(platePlan.sawLine),
     seam: outline.stationAt(wallPlan.seamAt),
+    places: outline.stations,
     gathers: runs.map((run) => along(outline, run).map((s) => out(s, fit + wall.thickness / 2))),
   };
 }
@@ -91,7 +92,7 @@ function along(outline: Outline, { from, to }: Run): Station[] {
 
 const DOME_STEPS = 48;
 
-function drawSection({ dome, wall, wallPlan, platePlan, plateThickness, netHeight }: Setting): SettingSection {
+function drawSection({ dome, wall, platePlan, plateThickness, netHeight }: Setting): SettingSection {
   const lift = wall.lift.value;
   const places = domeCurve(dome, DOME_STEPS);
   const fit = wall.fit.value;
@@ -130,8 +131,8 @@ function cutOff(line: readonly Point[], length: number): Point[] {
   return kept;
 }
 
-/** Marks and gathering runs along the strip, measured on the wall's middle from the seam. */
-function unroll({ outline, wall, wallPlan, netLength }: Setting, runs: readonly Run[]): UnrolledWall {
+/** Marks and gathering runs along the strip, measured on the wall's middle. */
+function unroll({ outline, wall, wallPlan, netLength }: Setting, runs: readonly Run[]): Blank {
   const middle = wall.fit.value + wall.thickness / 2;
   const seam = wallPlan.seamAt;
   const heading = (at: number) => {
@@ -143,14 +144,38 @@ function unroll({ outline, wall, wallPlan, netLength }: Setting, runs: readonly 
     const turned = (((heading(at) - heading(seam)) % TURN) + TURN) % TURN;
     return share < 1e-9 ? 0 : share * outline.perimeter + middle * turned;
   };
-  return {
-    marks: [...peaks(outline).map((at) => ({ code: "end" as const, along: place(at) })), { code: "farSide" as const, along: netLength / 2 }].sort((a, b) => a.along - b.along),
-    gathers: runs.flatMap(({ from, to }) => {
-      if (to - from >= 1) return [{ from: 0, to: netLength }];
-      const [start, end] = [place(from), place(to)];
-      return start <= end ? [{ from: start, to: end }] : [{ from: start, to: netLength }, { from: 0, to: end }];
-    }),
-  };
+  const marks = [
+    { code: "seam" as const, at: 0 },
+    ...peaks(outline).map((at) => ({ code: "end" as const, at: place(at) })),
+    { code: "farSide" as const, at: netLength / 2 },
+  ];
+  const gathers = runs.flatMap(({ from, to }) => {
+    if (to - from >= 1) return [{ from: 0, to: netLength }];
+    const [start, end] = [place(from), place(to)];
+    if (start <= end) return [{ from: start, to: end }];
+    return [
+      { from: start, to: netLength },
+      { from: 0, to: end },
+    ];
+  });
+  const { squaring, mark } = wall.losses;
+  return layBlank(netLength, squaring.value, mark.value, marks.sort((a, b) => a.at - b.at), gathers);
+}
+
+/** The tape starts at the datum, which is an end of most outlines. */
+function tapeRound(outline: Outline): Blank {
+  const ends = peaks(outline).map((at) => ({ code: "end" as const, at: at * outline.perimeter }));
+  return layBlank(outline.perimeter, 0, 0, ends.length > 0 ? ends : [{ code: "farSide", at: outline.perimeter / 2 }]);
+}
+
+function layPlate({ outline, platePlan }: Setting): Blank {
+  const margin = platePlan.sawLine - platePlan.edge;
+  const half = outline.extent(0) / 2;
+  const net = 2 * (half + platePlan.edge);
+  return layBlank(net, 2 * margin, 0, [
+    { code: "stoneEdge", at: platePlan.edge },
+    { code: "stoneEdge", at: net - platePlan.edge },
+  ]);
 }
 
 const TURN = 2 * Math.PI;

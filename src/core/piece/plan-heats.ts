@@ -39,6 +39,7 @@ export function planHeats(sized: SizedPiece, bench: BenchEntry): Plan {
       ...heatFindings(heats),
     ],
     drawing: sized.drawing,
+    settled: { ...sized.settled, heats: wishes },
   };
 }
 

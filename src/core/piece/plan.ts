@@ -3,14 +3,18 @@ import { type FlameShare } from "../heats/flame";
 import { type JointKind } from "../heats/assembly";
 import { type Conflict } from "../heats/best";
 import { type Pallions } from "../heats/solder";
+import { type HeatWishes } from "../heats/problem";
 import { type HoopDrawing } from "../hoop/drawing";
+import { type Hoop } from "../hoop/hoop";
 import { type Step } from "../making/steps";
 import { type Figures } from "../measure/figure";
 import { type Finding } from "../measure/finding";
 import { type Metal } from "../metal/metals";
 import { type SettingDrawing } from "../mount/drawing";
+import { type Plate } from "../mount/plate";
+import { type Wall } from "../mount/wall";
 
-/** What a piece comes to. Its file leaves out `drawing`. */
+/** What a piece comes to. Its file leaves out `drawing` and `settled`. */
 export interface Plan {
   readonly format: "hoop-ledger/plan";
   readonly version: 1;
@@ -23,6 +27,7 @@ export interface Plan {
   readonly steps: readonly Step[];
   readonly findings: readonly Finding[];
   readonly drawing: Drawing;
+  readonly settled: Settled;
 }
 
 export interface PlannedPart {
@@ -69,6 +74,13 @@ export interface PlannedHeat {
   readonly flame: readonly FlameShare[];
   /** The part to keep the flame off. */
   readonly thin: string | null;
+}
+
+/** Every value that went into the plan, with where it came from. */
+export interface Settled {
+  readonly mounts: Readonly<Record<string, { readonly wall: Wall; readonly plate: Plate }>>;
+  readonly hoop: Hoop | null;
+  readonly heats: HeatWishes;
 }
 
 export interface Drawing {

@@ -12,7 +12,7 @@ import { planWall } from "../mount/wall";
 import { outlineOf } from "../stone/stone";
 import { type BenchEntry } from "./bench";
 import { type Mount, type Piece } from "./piece";
-import { type Drawing } from "./plan";
+import { type Drawing, type Settled } from "./plan";
 import { settleDome, settleHoop, settlePlate, settleWall } from "./settle";
 
 /** A piece with all its lengths, parts and joints: all but its heats. */
@@ -22,6 +22,7 @@ export interface SizedPiece {
   readonly findings: readonly Finding[];
   readonly assembly: Assembly;
   readonly drawing: Drawing;
+  readonly settled: Omit<Settled, "heats">;
 }
 
 interface SizedMount {
@@ -31,6 +32,7 @@ interface SizedMount {
   readonly parts: SettingParts;
   readonly base: Base;
   readonly drawing: SettingDrawing;
+  readonly settled: Settled["mounts"][string];
 }
 
 /** Cheap enough to run at every keystroke. @throws for a piece that `faultsOf` or `unplanned` refuse. */
@@ -38,11 +40,12 @@ export function sizePiece(piece: Piece, bench: BenchEntry): SizedPiece {
   const { carrier } = piece;
   const mounts = piece.mounts.map((mount) => sizeMount(mount, bench, carrier.type === "hoop"));
   const settings = mounts.map(({ parts }) => parts);
+  const settledMounts = Object.fromEntries(mounts.map(({ id, settled }) => [id, settled]));
   const drawings = Object.fromEntries(mounts.map(({ id, drawing }) => [id, drawing]));
-  const figures: Figures = Object.assign({}, ...mounts.map((mount) => mount.figures));
+  const figures = mounts.reduce<Figures>((all, mount) => ({ ...all, ...mount.figures }), {});
   const findings = mounts.flatMap((mount) => mount.findings);
   if (carrier.type !== "hoop") {
-    return { piece, figures, findings, assembly: assemble(settings, null), drawing: { settings: drawings, hoop: null } };
+    return { piece, figures, findings, assembly: assemble(settings, null), drawing: { settings: drawings, hoop: null }, settled: { mounts: settledMounts, hoop: null } };
   }
   const hoop = settleHoop(carrier, bench);
   const planned = planHoop(hoop, mounts.map(({ base }) => base));
@@ -52,6 +55,7 @@ export function sizePiece(piece: Piece, bench: BenchEntry): SizedPiece {
     findings: [...findings, ...planned.findings],
     assembly: assemble(settings, hoopParts(hoop, planned.mass, planned.feet)),
     drawing: { settings: drawings, hoop: drawHoop(hoop, planned) },
+    settled: { mounts: settledMounts, hoop },
   };
 }
 
@@ -82,6 +86,7 @@ function sizeMount(mount: Mount, bench: BenchEntry, onHoop: boolean): SizedMount
     },
     base: { mount: id, extent: outline.extent(across) + 2 * platePlan.edge, thickness: plate.thickness },
     drawing: drawSetting({ outline, dome, wall, wallPlan, platePlan, plateThickness: plate.thickness, netHeight, netLength }),
+    settled: { wall, plate },
   };
 }
 

@@ -1,0 +1,23 @@
+import type { Metadata } from "next";
+import { headers } from "next/headers";
+import { connection } from "next/server";
+import { type ReactNode } from "react";
+import { Nonce } from "@/ui/Nonce";
+import { TrayProvider } from "@/ui/tray";
+import "./globals.css";
+
+export const metadata: Metadata = { title: "Hoop Ledger", description: "Sizes bezel strips, plates and ring blanks, and plans the heats" };
+
+export default async function RootLayout({ children }: { readonly children: ReactNode }) {
+  await connection();
+  const nonce = (await headers()).get("x-nonce") ?? "";
+  return (
+    <html lang="en">
+      <body>
+        <Nonce value={nonce}>
+          <TrayProvider withDemo={process.env.HOOP_LEDGER_DEMO === "1"}>{children}</TrayProvider>
+        </Nonce>
+      </body>
+    </html>
+  );
+}

@@ -1,0 +1,5 @@
+import { TrayScreen } from "@/screens/tray/TrayScreen";
+
+export default function Page() {
+  return <TrayScreen />;
+}

@@ -1,0 +1,81 @@
+import { type Piece } from "@/core/piece/piece";
+import { type Plan } from "@/core/piece/plan";
+import { figureOf } from "@/core/measure/figure";
+import { type Level } from "@/core/measure/finding";
+import { SYSTEM_NAMES, counted } from "@/words/names";
+import { type Units, showLength } from "@/words/show";
+
+export const STAGES = ["stone", "wall", "plate", "hoop", "heats", "making"] as const;
+export type StageId = (typeof STAGES)[number];
+
+export const STAGE_NAMES: Readonly<Record<StageId, string>> = { stone: "Stone", wall: "Wall", plate: "Plate", hoop: "Hoop", heats: "Heats", making: "Making" };
+
+export interface StemEntry {
+  readonly id: StageId;
+  /** The stage's one result. */
+  readonly result: string;
+  /** Its gravest finding, notes apart. */
+  readonly level: Exclude<Level, "note"> | null;
+  readonly isDone: boolean;
+}
+
+/** Stages a piece has: without a hoop there is no hoop stage. */
+export function stagesOf(piece: Piece): StageId[] {
+  return STAGES.filter((stage) => stage !== "hoop" || piece.carrier.type === "hoop");
+}
+
+/** The piece in the order it is made, each stage with its result. `done` counts steps ticked off. */
+export function stemOf(piece: Piece, plan: Plan, mount: string, units: Units, done: number): StemEntry[] {
+  return stagesOf(piece).map((id) => ({ id, result: resultOf(id, piece, plan, mount, units, done), level: levelOf(id, plan, mount), isDone: id !== "making" || done === plan.steps.length }));
+}
+
+function resultOf(stage: StageId, piece: Piece, plan: Plan, mountId: string, units: Units, done: number): string {
+  const mount = piece.mounts.find(({ id }) => id === mountId)!;
+  const value = (key: string) => figureOf(plan.figures, key).value;
+  const { stone, wall, plate } = mount;
+  switch (stage) {
+    case "stone":
+      return `${stoneSize(stone.outline, units)}, ${showLength(stone.height, "blank", units)} tall`;
+    case "wall":
+      return `strip ${showLength(value(`${mountId}.wall.cutLength`), "strip", units)} × ${showLength(value(`${mountId}.wall.cutHeight`), "height", units)} × ${showLength(wall.thickness, "measured", units)}`;
+    case "plate":
+      return `${showLength(value(`${mountId}.plate.length`), "blank", units)} × ${showLength(value(`${mountId}.plate.width`), "blank", units)} × ${showLength(plate.thickness, "blank", units)}, ${plate.style}`;
+    case "hoop":
+      return piece.carrier.type === "hoop" ? `${SYSTEM_NAMES[piece.carrier.size.system]} ${piece.carrier.size.value}, blank ${showLength(value("hoop.cutLength"), "blank", units)}` : "";
+    case "heats":
+      return heatsResult(plan);
+    case "making":
+      return `${done} of ${counted(plan.steps.length, "step")}`;
+  }
+}
+
+export function stoneSize(outline: Piece["mounts"][number]["stone"]["outline"], units: Units): string {
+  switch (outline.shape) {
+    case "round":
+      return `${showLength(outline.diameter, "blank", units)} round`;
+    case "oval":
+      return `${showLength(outline.length, "blank", units)} × ${showLength(outline.width, "blank", units)}`;
+    default:
+      return outline.shape;
+  }
+}
+
+/** "4 heats, all hold", or what moves in them. */
+export function heatsResult({ heats, heatPlan }: Plan): string {
+  if (heatPlan.status === "impossible") return "no order works";
+  const [runs, softens] = [heats.flatMap((heat) => heat.runs).length, heats.flatMap((heat) => heat.softens).length];
+  const moves = [...(runs ? [`${counted(runs, "joint")} ${runs === 1 ? "runs" : "run"}`] : []), ...(softens ? [`${softens} ${softens === 1 ? "softens" : "soften"}`] : [])];
+  return `${counted(heats.length, "heat")}, ${moves.join(", ") || "all hold"}`;
+}
+
+function levelOf(stage: StageId, { findings }: Plan, mount: string): StemEntry["level"] {
+  const here = findings.filter((finding) => stageOf(finding.code, finding.at, mount) === stage).map(({ level }) => level);
+  return here.includes("error") ? "error" : here.includes("warning") ? "warning" : null;
+}
+
+/** The stage that a finding is shown at; null for another setting's. */
+export function stageOf(code: string, at: string, mount: string): StageId | null {
+  const stage = code.slice(0, code.indexOf(".")) as StageId;
+  if (["stone", "wall", "plate"].includes(stage) && !at.startsWith(`${mount}.`)) return null;
+  return stage;
+}

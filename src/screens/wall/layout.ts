@@ -1,0 +1,43 @@
+import { type SettingDrawing } from "@/core/mount/drawing";
+import { type Size } from "@/ui/useSize";
+
+/** A box of the sheet, in pixels, with the size in mm of what is drawn in it and where its origin lies. */
+export interface Box {
+  readonly wide: number;
+  readonly tall: number;
+  readonly width: number;
+  readonly height: number;
+  readonly x: number;
+  readonly y: number;
+}
+
+/** Narrower than this, the section goes under the plan. */
+const SIDE_BY_SIDE = 640;
+const PLAN_SHARE = 0.6;
+
+function isStacked({ width }: Size): boolean {
+  return width < SIDE_BY_SIDE;
+}
+
+/** The plan's box; `seamReach` is how far the seam's mark runs out past the stone, in mm. */
+export function planBox(size: Size, { plan }: SettingDrawing): Box & { readonly seamReach: number } {
+  const xs = plan.sawLine.map(([x]) => x);
+  const ys = plan.sawLine.map(([, y]) => y);
+  const [wide, tall] = [Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys)];
+  const width = isStacked(size) ? size.width : size.width * PLAN_SHARE;
+  const height = isStacked(size) ? size.height * PLAN_SHARE : size.height;
+  return { wide, tall, width: width - 60, height: height - 120, x: width / 2, y: height / 2 - 4, seamReach: 1.3 };
+}
+
+/** The section's box, with where its caption stands. Its origin is the middle of the plate's top. */
+export function sectionBox(size: Size, { section }: SettingDrawing): Box & { readonly captionX: number; readonly captionY: number } {
+  const wide = 2 * section.plate.half;
+  const tall = section.top + section.plate.thickness;
+  if (isStacked(size)) {
+    const top = size.height * PLAN_SHARE;
+    return { wide, tall, width: size.width - 200, height: size.height - top - 110, x: size.width / 2, y: size.height - 44, captionX: 14, captionY: top + 14 };
+  }
+  const left = size.width * PLAN_SHARE;
+  const width = size.width - left;
+  return { wide, tall, width: width - 56, height: size.height - 240, x: left + width / 2 + 4, y: size.height * 0.68, captionX: left + 30, captionY: 24 };
+}

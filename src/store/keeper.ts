@@ -1,0 +1,74 @@
+import { type BenchEntry } from "@/core/piece/bench";
+import { type Piece } from "@/core/piece/piece";
+
+/** What is half typed or wrong in a field, or was typed in other words than the field would write; by the field's key. */
+export type Drafts = Readonly<Record<string, Draft>>;
+
+export interface Draft {
+  readonly text: string;
+  /** What is wrong with it; null where the piece has taken its value. */
+  readonly problem: string | null;
+}
+
+/** A piece as it is kept: with what was typed beside it. */
+export interface PieceRecord {
+  readonly id: string;
+  readonly piece: Piece;
+  readonly drafts: Drafts;
+  /** Keys of fields whose value the maker has not given yet. */
+  readonly unmeasured: readonly string[];
+  /** Counts the writes; a write names the revision it was made on. */
+  readonly revision: number;
+  /** ISO time of the last change. */
+  readonly changed: string;
+  /** ISO time it was deleted, or null. A deleted piece can be had back. */
+  readonly deleted: string | null;
+}
+
+/** One making of one piece, with its own copy of the piece file. */
+export interface Make {
+  readonly format: "hoop-ledger/make";
+  readonly version: 1;
+  readonly id: string;
+  readonly piece: string;
+  readonly pieceFile: Piece;
+  readonly started: string;
+  readonly finished: string | null;
+  readonly done: readonly string[];
+  readonly measured: readonly { readonly figure: string; readonly value: number; readonly at: string }[];
+  readonly notes: string;
+}
+
+export type Put = { readonly ok: true; readonly record: PieceRecord } | { readonly ok: false; readonly newer: PieceRecord };
+
+/** Where pieces, makes and the bench are kept. A call that fails rejects with the reason. */
+export interface Keeper {
+  /** "memory" keeps nothing beyond the page. */
+  readonly kind: "device" | "memory";
+  pieces(): Promise<PieceRecord[]>;
+  piece(id: string): Promise<PieceRecord | null>;
+  /** Compares the kept revision with the one the change was made on, and puts it, in one transaction; null for a new piece. */
+  putPiece(record: Omit<PieceRecord, "revision">, madeOn: number | null): Promise<Put>;
+  /** For good. */
+  removePieces(ids: readonly string[]): Promise<void>;
+  bench(): Promise<BenchEntry | null>;
+  putBench(bench: BenchEntry): Promise<void>;
+  makes(piece: string): Promise<Make[]>;
+  allMakes(): Promise<Make[]>;
+  putMake(make: Make): Promise<void>;
+}
+
+/** Why a change could not be kept. */
+export type Trouble = "full" | "blocked" | "unavailable" | "failed";
+
+export class KeepError extends Error {
+  constructor(readonly trouble: Trouble, cause: unknown) {
+    super(`not kept: ${trouble}`, { cause });
+  }
+}
+
+/** The outcome of a compare-and-put, whatever it is kept in. */
+export function comparePut(kept: PieceRecord | null, record: Omit<PieceRecord, "revision">, madeOn: number | null): Put {
+  if (kept && kept.revision !== madeOn) return { ok: false, newer: kept };
+  return { ok: true, record: { ...record, revision: (kept?.revision ?? 0) + 1 } };
+}

@@ -1,0 +1,83 @@
+"use client";
+
+import { type PointerEvent, type ReactNode, type SVGProps } from "react";
+import { type Point } from "@/core/geometry/outline";
+import { useLit } from "./lit";
+
+/** CSS pixels in a millimetre at life size. */
+const LIFE = 96 / 25.4;
+const SCALES = [0.5, 1, 1.5, 2, 2.5, 3, 3.5, 4, 4.5, 5, 5.5, 6, 7, 8, 10, 12, 15, 20, 25, 30] as const;
+
+export interface Scale {
+  /** Times life size. */
+  readonly times: number;
+  /** Pixels in a millimetre. */
+  readonly perMm: number;
+}
+
+/** The largest plain scale at which something so many mm wide and tall fits a box. */
+export function scaleFor(wideMm: number, tallMm: number, width: number, height: number): Scale {
+  const room = Math.min(width / wideMm, height / tallMm) / LIFE;
+  const times = SCALES.findLast((each) => each <= room) ?? room;
+  return { times, perMm: times * LIFE };
+}
+
+export function scaleText({ times }: Scale): string {
+  if (times === 1) return "life size";
+  return `${Number(times.toFixed(1))} times life size`;
+}
+
+const SQUARE = 22;
+
+/** The drawing's sheet, faintly squared. */
+export function Sheet({ width, height, label, children }: { readonly width: number; readonly height: number; readonly label: string; readonly children: ReactNode }) {
+  return (
+    <svg width={width} height={height} role="group" aria-label={label} className="absolute inset-0 block touch-none">
+      <defs>
+        <pattern id="squares" width={SQUARE} height={SQUARE} patternUnits="userSpaceOnUse">
+          <path d={`M${SQUARE} 0H0V${SQUARE}`} fill="none" stroke="#edf1ef" />
+        </pattern>
+        <linearGradient id="metal" x1="0" y1="1" x2="0" y2="0">
+          <stop offset="0" stopColor="#dfe4e6" />
+          <stop offset=".45" stopColor="#b3bcc0" />
+          <stop offset="1" stopColor="#cfd5d8" />
+        </linearGradient>
+      </defs>
+      <rect width={width} height={height} fill="url(#squares)" />
+      {children}
+    </svg>
+  );
+}
+
+/** A frame in millimetres, y upward, its origin at (x, y) of the sheet. */
+export function Millimetres({ x, y, scale, children }: { readonly x: number; readonly y: number; readonly scale: Scale; readonly children: ReactNode }) {
+  return <g transform={`translate(${x} ${y}) scale(${scale.perMm} ${-scale.perMm})`}>{children}</g>;
+}
+
+/** A line through points, closed unless said otherwise; its stroke's width is in pixels. */
+export function Shape({ points, open = false, lights, ...rest }: { readonly points: readonly Point[]; readonly open?: boolean; readonly lights?: string } & Omit<SVGProps<SVGPathElement>, "points">) {
+  const { isLit, handlers } = useLit(lights ?? "");
+  const path = `M${points.map(([x, y]) => `${x} ${y}`).join("L")}${open ? "" : "Z"}`;
+  const lit = lights !== undefined && isLit;
+  return <path d={path} vectorEffect="non-scaling-stroke" {...rest} {...(lights !== undefined && handlers)} className={`${rest.className ?? ""} ${lit ? "lit-line" : ""}`} />;
+}
+
+/** Words on the drawing, with the sheet showing round them. */
+export function Word({ x, y, lights, children, ...rest }: { readonly x: number; readonly y: number; readonly lights?: string; readonly children: ReactNode } & SVGProps<SVGTextElement>) {
+  const { isLit, handlers } = useLit(lights ?? "");
+  const lit = lights !== undefined && isLit;
+  return (
+    <text x={x} y={y} fontSize={12.5} fill="#566264" paintOrder="stroke" stroke="#fbfcfb" strokeWidth={4} {...rest} {...(lights !== undefined && handlers)} className={lit ? "lit-text" : ""}>
+      {children}
+    </text>
+  );
+}
+
+/** The point of the frame under a pointer: an element inside `Millimetres` gives millimetres. */
+export function pointUnder(event: PointerEvent<SVGGraphicsElement>): Point {
+  const parent = event.currentTarget.parentElement as unknown as SVGGraphicsElement;
+  const inverse = parent.getScreenCTM()?.inverse();
+  if (!inverse) return [0, 0];
+  const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(inverse);
+  return [x, y];
+}

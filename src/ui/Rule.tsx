@@ -1,0 +1,112 @@
+"use client";
+
+import { type Blank, type BlankMark } from "@/core/measure/blank";
+import { MM_PER_INCH } from "@/core/measure/reading";
+import { type Units } from "@/words/show";
+import { useSize } from "./useSize";
+
+interface Props {
+  readonly blank: Blank;
+  /** How tall the metal lies on the rule, in mm. */
+  readonly height: number;
+  /** What stands at the cut mark: "cut 46.05". */
+  readonly cut: string;
+  /** What is said of the metal past the cut. */
+  readonly beyond: string;
+  readonly names: Readonly<Record<BlankMark, string>>;
+  readonly units: Units;
+}
+
+const BASE = 82;
+const TALLEST = 58;
+const LEFT = 12;
+const RULE_HEIGHT = 56;
+/** Rule shown past the cut, as a share of the length, and at least in mm. */
+const PAST = { share: 0.16, least: 4 };
+
+/** A steel rule with what is to be cut lying along it, at true proportion. */
+export function Rule({ blank, height, cut, beyond, names, units }: Props) {
+  const [ref, { width }] = useSize(1050, 142);
+  const span = blank.length + Math.max(PAST.least, blank.length * PAST.share);
+  const perMm = (width - 2 * LEFT) / span;
+  const x = (mm: number) => LEFT + mm * perMm;
+  const tall = Math.min(TALLEST, Math.max(20, height * perMm));
+  const top = BASE - tall;
+  const end = x(blank.length);
+  return (
+    <div ref={ref} className="h-[142px] w-full">
+      <svg width={width} height={142} role="img" aria-label={`Steel rule: ${cut}`} className="block">
+        <defs>
+          <linearGradient id="rule-metal" x1="0" y1="0" x2="0" y2="1">
+            <stop offset="0" stopColor="#f7f9f9" />
+            <stop offset=".5" stopColor="#ccd4d7" />
+            <stop offset="1" stopColor="#e9edee" />
+          </linearGradient>
+          <linearGradient id="rule-steel" x1="0" y1="0" x2="0" y2="1">
+            <stop offset="0" stopColor="#e6e1d8" />
+            <stop offset=".12" stopColor="#f4f4f1" />
+            <stop offset="1" stopColor="#dfe3e2" />
+          </linearGradient>
+        </defs>
+        <rect x={0.5} y={BASE} width={width - 1} height={RULE_HEIGHT} rx={2} fill="url(#rule-steel)" stroke="#b9c1c4" />
+        <Ticks span={span} x={x} units={units} perMm={perMm} />
+        <rect x={end} y={top} width={Math.max(0, width - end)} height={tall} fill="url(#rule-metal)" opacity={0.35} />
+        <rect x={x(0)} y={top} width={end - x(0)} height={tall} fill="url(#rule-metal)" stroke="#6f7a7e" strokeWidth={0.8} />
+        {blank.losses.map(({ from, to }, i) => (
+          <rect key={i} x={x(from)} y={top} width={x(to) - x(from)} height={tall} fill="#f2c48d" stroke="#8a6a3c" strokeWidth={0.8} />
+        ))}
+        {blank.gathers.map(({ from, to }, i) => (
+          <rect key={i} x={x(from)} y={top} width={x(to) - x(from)} height={5} fill="#d9822b" />
+        ))}
+        {blank.marks.map(({ code, at }, i) => (
+          <g key={i}>
+            <line x1={x(at)} x2={x(at)} y1={top} y2={BASE} stroke="#6f7a7e" strokeDasharray="3 3" />
+            <text x={x(at) + 5} y={BASE - tall / 2 + 5} fontSize={12.5} fill="#333f43">
+              {names[code]}
+            </text>
+          </g>
+        ))}
+        <path d={`M${end} ${top - 3} l-5 -8 h10 z`} fill="#1b2225" />
+        <line x1={end} x2={end} y1={top - 3} y2={BASE + 26} stroke="#1b2225" strokeWidth={1.5} />
+        <text x={end + 9} y={top - 2} fontSize={13} fontWeight={660} fill="#1b2225">
+          {cut}
+        </text>
+        <text x={Math.min(end + 14, width - 78)} y={BASE - tall / 2 + 5} fontSize={12.5} fill="#566264">
+          {beyond}
+        </text>
+      </svg>
+    </div>
+  );
+}
+
+interface TicksProps {
+  readonly span: number;
+  readonly perMm: number;
+  readonly x: (mm: number) => number;
+  readonly units: Units;
+}
+
+/** Half millimetres, numbered every five; or sixteenths of an inch, numbered every half. */
+function Ticks({ span, perMm, x, units }: TicksProps) {
+  const isInch = units.length === "inch";
+  const [step, long, longest] = isInch ? [MM_PER_INCH / 16, 8, 16] : [0.5, 10, 20];
+  const isCrowded = perMm * step < 4;
+  const ticks = Array.from({ length: Math.floor(span / step) + 1 }, (_, i) => i).filter((i) => !isCrowded || i % 2 === 0);
+  const reach = (i: number) => (i % longest === 0 ? 26 : i % long === 0 ? 19 : i % (isInch ? 4 : 2) === 0 ? 13 : 7);
+  return (
+    <g stroke="#39444a">
+      {ticks.map((i) => (
+        <line key={i} x1={x(i * step)} x2={x(i * step)} y1={BASE} y2={BASE + reach(i)} strokeWidth={i % 2 === 0 ? 1 : 0.6} />
+      ))}
+      <g stroke="none" fill="#2a3439">
+        {ticks
+          .filter((i) => i % long === 0 && (i % longest === 0 || perMm * step * long > 36))
+          .map((i) => (
+            <text key={i} x={x(i * step) + 3} y={BASE + (i % longest === 0 ? 44 : 37)} fontSize={i % longest === 0 ? 16 : 12} fontWeight={i % longest === 0 ? 640 : 480}>
+              {i * (isInch ? 1 / 16 : 0.5)}
+            </text>
+          ))}
+      </g>
+    </g>
+  );
+}

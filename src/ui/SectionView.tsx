@@ -1,0 +1,112 @@
+"use client";
+
+import { type KeyboardEvent, type PointerEvent } from "react";
+import { type Point } from "@/core/geometry/outline";
+import { type Mount } from "@/core/piece/piece";
+import { Millimetres, type Scale, Shape, Word, pointUnder } from "./Drawing";
+import { useLit } from "./lit";
+import { usePlan } from "./plan";
+import { useSession } from "./session";
+
+interface Props {
+  readonly mount: Mount;
+  readonly x: number;
+  readonly y: number;
+  readonly scale: Scale;
+  readonly view: { readonly leansIn: string; readonly stands: string; readonly third: string; readonly top: string };
+}
+
+function mirrored(points: readonly Point[]): Point[] {
+  return points.map(([x, y]): Point => [-x, y]);
+}
+
+/** The setting cut through: stone, wall upright and pushed over, plate, and the line at which the side leans in. */
+export function SectionView({ mount, x, y, scale, view }: Props) {
+  const { section } = usePlan().drawing.settings[mount.id]!;
+  const { plate, wall } = section;
+  const k = scale.perMm;
+  const half = plate.half;
+  const upright = (side: 1 | -1): Point[] => [
+    [side * wall.inside, 0],
+    [side * wall.outside, 0],
+    [side * wall.outside, wall.height],
+    [side * wall.inside, wall.height],
+  ];
+  return (
+    <>
+      <Millimetres x={x} y={y} scale={scale}>
+        <Shape points={[[-half, -plate.thickness], [half, -plate.thickness], [half, 0], [-half, 0]]} fill="url(#metal)" stroke="#6f7a7e" lights="plate" />
+        <Shape points={[...section.stone, ...mirrored(section.stone).reverse()]} fill="url(#stone)" stroke="#00000055" />
+        {([1, -1] as const).map((side) => (
+          <g key={side}>
+            <Shape points={upright(side)} fill="#8d989c" fillOpacity={0.35} stroke="#6f7a7e" strokeWidth={0.6} lights="height" />
+            <Shape points={side === 1 ? section.folded : mirrored(section.folded)} open fill="none" stroke="#4d585c" strokeWidth={Math.max(2, section.thickness * k)} lights="wall" />
+          </g>
+        ))}
+        <Shape points={[[-half - 1, section.third], [half + 1, section.third]]} open fill="none" stroke="#b06a10" strokeDasharray="1 3" />
+        <TurnInHandle mount={mount} half={half + 1} />
+      </Millimetres>
+      <Word x={x - (half + 1) * k} y={y - section.top * k - 30} fill="#0b5d66" lights="turnIn">
+        {view.leansIn}
+      </Word>
+      <path d={`M${x - (half + 1) * k} ${y - section.turnIn * k} V${y - section.top * k - 26}`} stroke="#0b5d66" strokeWidth={0.8} fill="none" />
+      <Word x={x} y={y - section.top * k - 9} textAnchor="middle" fontSize={13} fontWeight={620} fill="#1b2225">
+        {view.top}
+      </Word>
+      <path d={`M${x + wall.outside * k} ${y - wall.height * k} L${x + (half + 0.6) * k} ${y - section.top * k - 4}`} stroke="#1b2225" strokeWidth={0.8} fill="none" />
+      <Word x={x + (half + 1) * k} y={y - section.top * k - 10} textAnchor="end" fontSize={13} fontWeight={640} fill="#1b2225" lights="height">
+        {view.stands}
+      </Word>
+      <path d={`M${x + (half + 1) * k} ${y - section.third * k} V${y + plate.thickness * k + 18}`} stroke="#b06a10" strokeWidth={0.8} fill="none" />
+      <Word x={x + (half + 1) * k} y={y + plate.thickness * k + 32} textAnchor="end" fill="#8a4600">
+        {view.third}
+      </Word>
+    </>
+  );
+}
+
+const KEY_STEP = 0.05;
+
+/** The line at which the side leans in, dragged up and down or moved with the arrow keys. */
+function TurnInHandle({ mount, half }: { readonly mount: Mount; readonly half: number }) {
+  const session = useSession();
+  const { section } = usePlan().drawing.settings[mount.id]!;
+  const { isLit, handlers } = useLit("turnIn");
+  const turnIn = mount.stone.turnIn as number;
+  const put = (height: number) =>
+    session.change((piece) => {
+      piece.mounts.find(({ id }) => id === mount.id)!.stone.turnIn = Math.round(height * 100) / 100;
+    }, `${mount.id}.stone.turnIn`);
+  const drag = (event: PointerEvent<SVGGElement>) => {
+    if (event.currentTarget.hasPointerCapture(event.pointerId)) put(pointUnder(event)[1] - section.lift);
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    const by = { ArrowUp: KEY_STEP, ArrowDown: -KEY_STEP }[event.key];
+    if (by === undefined) return;
+    event.preventDefault();
+    put(turnIn + by);
+  };
+  return (
+    <g
+      role="slider"
+      tabIndex={0}
+      aria-label="Height at which the side leans in"
+      aria-valuenow={turnIn}
+      aria-valuemin={0}
+      aria-valuemax={mount.stone.height}
+      aria-orientation="vertical"
+      className="cursor-ns-resize"
+      {...handlers}
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId);
+        session.begin();
+      }}
+      onPointerMove={drag}
+      onPointerUp={() => session.commit()}
+      onKeyDown={onKeyDown}
+    >
+      <line x1={-half} x2={half} y1={section.turnIn} y2={section.turnIn} stroke="transparent" strokeWidth={16} vectorEffect="non-scaling-stroke" />
+      <line x1={-half} x2={half} y1={section.turnIn} y2={section.turnIn} stroke="#0b5d66" strokeWidth={isLit ? 2.6 : 1} strokeDasharray="4 3" vectorEffect="non-scaling-stroke" />
+    </g>
+  );
+}

@@ -1,0 +1,50 @@
+"use client";
+
+import { type ReactNode } from "react";
+import { LitProvider } from "./lit";
+import { type Size, useSize } from "./useSize";
+
+interface Props {
+  readonly drawing: (size: Size) => ReactNode;
+  readonly measures: ReactNode;
+  readonly foot: ReactNode;
+}
+
+/** One stage of a piece: its drawing, its measures beside it, its answer across the foot. */
+export function Stage({ drawing, measures, foot }: Props) {
+  const [ref, size] = useSize(784, 548);
+  return (
+    <LitProvider>
+      <section aria-label="Drawing" ref={ref} className="relative overflow-hidden border-r border-line bg-sheet [grid-area:draw]">
+        {drawing(size)}
+      </section>
+      <section aria-label="Measures" className="overflow-y-auto bg-paper px-3.5 pt-2.5 pb-3 [grid-area:meas]">
+        {measures}
+      </section>
+      <section aria-label="Answer" className="relative overflow-hidden border-t border-line bg-paper px-[18px] pt-2.5 [grid-area:foot]">
+        {foot}
+      </section>
+    </LitProvider>
+  );
+}
+
+/** The answers in a row, and the sum they came from at the end. */
+export function Answers({ children, sum }: { readonly children: ReactNode; readonly sum?: ReactNode }) {
+  return (
+    <div className="flex items-baseline gap-x-5 overflow-hidden whitespace-nowrap">
+      {children}
+      {sum && <div className="ml-auto min-w-0 truncate text-[13px] text-soft">{sum}</div>}
+    </div>
+  );
+}
+
+/** One answer in large figures. */
+export function Answer({ lead, unit, children }: { readonly lead: string; readonly unit?: string; readonly children: ReactNode }) {
+  return (
+    <div className="flex items-baseline">
+      <span className="mr-2 text-[12.5px] text-soft">{lead}</span>
+      <span className="big">{children}</span>
+      {unit && <span className="ml-1 text-[15px] font-[520] text-soft">{unit}</span>}
+    </div>
+  );
+}

@@ -1,0 +1,89 @@
+"use client";
+
+import { Popover } from "radix-ui";
+import { type ReactNode } from "react";
+import { type Figure, figureOf } from "@/core/measure/figure";
+import { usePlan } from "./plan";
+import { SCHOOL_NAMES } from "@/words/names";
+import { SOURCE_NAMES, termText } from "@/words/terms";
+import { type Units, showPercent, withUnit } from "@/words/show";
+import { useUnits } from "./tray";
+
+interface Props {
+  /** Key of the figure in the plan. */
+  readonly figure: string;
+  /** What it is, as it is said: "Cut strip". */
+  readonly name: string;
+  readonly className?: string;
+  readonly children: ReactNode;
+}
+
+/** A figure that opens its terms when pressed: each value, where it came from, and what another school would make of it. */
+export function FigureButton({ figure: key, name, className = "", children }: Props) {
+  const figure = figureOf(usePlan().figures, key);
+  const units = useUnits();
+  return (
+    <Popover.Root>
+      <Popover.Trigger aria-label={`${name}, show its sum`} data-figure={key} className={`rounded-[3px] decoration-line decoration-dotted underline-offset-4 hover:underline ${className}`}>
+        {children}
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content side="top" align="start" sideOffset={6} collisionPadding={12} className="z-50 w-[330px] rounded-[6px] border border-line bg-sheet p-3 shadow-xl">
+          <h2 className="mb-1 text-[13px] font-[660]">{name}</h2>
+          <TermsTable figure={figure} units={units} />
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
+
+function TermsTable({ figure, units }: { readonly figure: Figure; readonly units: Units }) {
+  const isSum = figure.terms.length > 1;
+  return (
+    <table className="w-full text-[12.5px]">
+      <tbody>
+        {figure.terms.map((term, i) => (
+          <tr key={i} className="border-t border-hair align-top">
+            <td className="py-1 pr-2 text-right font-[620] whitespace-nowrap">
+              {isSum && i > 0 ? (term.value < 0 ? "− " : "+ ") : ""}
+              {showValue(isSum && i > 0 ? Math.abs(term.value) : term.value, figure.unit, units)}
+            </td>
+            <td className="py-1 leading-snug">
+              {termText(term)} <span className="text-soft">· {SOURCE_NAMES[term.from]}</span>
+            </td>
+          </tr>
+        ))}
+        {isSum && (
+          <tr className="border-t border-metal-edge">
+            <td className="py-1 pr-2 text-right font-bold whitespace-nowrap">{showValue(figure.value, figure.unit, units)}</td>
+            <td className="py-1 font-[620]">in all</td>
+          </tr>
+        )}
+        {figure.schools?.map(({ rule, value }) => (
+          <tr key={rule} className="border-t border-hair text-accent-deep">
+            <td className="py-1 pr-2 text-right whitespace-nowrap">{showValue(value, figure.unit, units)}</td>
+            <td className="py-1">{SCHOOL_NAMES[rule]}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** A value to the digits its terms are told in. */
+function showValue(value: number, unit: Figure["unit"], units: Units): string {
+  switch (unit) {
+    case "mm":
+      return withUnit(value, "measured", units);
+    case "mm2":
+      return `${value.toFixed(1)} mm²`;
+    case "g":
+      return `${value.toFixed(2)} g`;
+    case "deg":
+      return `${value.toFixed(1)}°`;
+    case "ratio":
+      return showPercent(value, 1);
+    case "count":
+      return String(value);
+  }
+}

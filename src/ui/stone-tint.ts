@@ -1,0 +1,37 @@
+/** The three tones a stone is drawn in: lit, body, shade. */
+export type Tint = readonly [lit: string, body: string, shade: string];
+
+const TINTS: Readonly<Record<string, Tint>> = {
+  green: ["#cfeecb", "#86c9a0", "#3f8f72"],
+  rose: ["#f4c7cc", "#c8667a", "#7e2f45"],
+  moss: ["#e5ead9", "#8fa07a", "#47573b"],
+  blue: ["#c4d0ee", "#4b66ab", "#233463"],
+  deep: ["#a9bdf0", "#2e4fb0", "#16265f"],
+  amber: ["#fbe3b0", "#d99a3f", "#87501a"],
+  grey: ["#f1f2ee", "#b4b8b2", "#6b706d"],
+  violet: ["#e2d3ef", "#9a78b8", "#553a73"],
+};
+
+const KNOWN: Readonly<Record<string, keyof typeof TINTS>> = {
+  chrysoprase: "green",
+  malachite: "green",
+  turquoise: "green",
+  rhodonite: "rose",
+  "moss agate": "moss",
+  sodalite: "blue",
+  lapis: "deep",
+  amber: "amber",
+  carnelian: "amber",
+  moonstone: "grey",
+  agate: "grey",
+  amethyst: "violet",
+};
+
+/** The tint of a known material, else one of them by the name, always the same. */
+export function stoneTint(material: string): Tint {
+  const name = material.toLowerCase();
+  const known = Object.keys(KNOWN).find((each) => name.includes(each));
+  const all = Object.values(TINTS);
+  const sum = [...name].reduce((total, letter) => total + letter.charCodeAt(0), 0);
+  return known ? TINTS[KNOWN[known]!]! : all[sum % all.length]!;
+}

@@ -1,0 +1,46 @@
+"use client";
+
+import { type ReactNode, createContext, useContext, useEffect, useState } from "react";
+import { useStore } from "zustand";
+import { SHIPPED } from "@/core/piece/bench";
+import { type Tray, type TrayState, openTray } from "@/store/tray";
+import { type Units } from "@/words/show";
+
+const TrayContext = createContext<Tray | null>(null);
+
+/** Opens the tray once for the page; until then its children say so. */
+export function TrayProvider({ withDemo, children }: { readonly withDemo: boolean; readonly children: ReactNode }) {
+  const [tray, setTray] = useState<Tray | null>(null);
+  useEffect(() => {
+    let gone = false;
+    void demoPieces(withDemo)
+      .then(openTray)
+      .then((opened) => {
+        if (!gone) setTray(opened);
+      });
+    return () => {
+      gone = true;
+    };
+  }, [withDemo]);
+  if (!tray) return <p className="p-4 text-soft">Laying out the tray</p>;
+  return <TrayContext value={tray}>{children}</TrayContext>;
+}
+
+async function demoPieces(withDemo: boolean) {
+  return withDemo ? (await import("@demo/pieces")).DEMO_PIECES : [];
+}
+
+export function useTray(): Tray {
+  const tray = useContext(TrayContext);
+  if (!tray) throw new Error("no tray around this screen");
+  return tray;
+}
+
+export function useTrayState<T>(pick: (state: TrayState) => T): T {
+  return useStore(useTray().store, pick);
+}
+
+export function useUnits(): Units {
+  const units = useTrayState(({ bench }) => bench.units);
+  return { length: units?.length ?? SHIPPED.units.length, temperature: units?.temperature ?? SHIPPED.units.temperature };
+}
