@@ -4,7 +4,7 @@ import { type Piece } from "@/core/piece/piece";
 import { deviceKeeper } from "./device";
 import { freeId } from "./ids";
 import { replayJournal } from "./journal";
-import { KeepError, type Keeper, type PieceRecord, type Trouble } from "./keeper";
+import { KeepError, type Keeper, type Make, type PieceRecord, type Trouble } from "./keeper";
 import { memoryKeeper } from "./memory";
 import { listen, tell } from "./news";
 
@@ -13,6 +13,8 @@ export interface TrayState {
   readonly bench: BenchEntry;
   /** All pieces, newest change first, the deleted ones among them. */
   readonly pieces: readonly PieceRecord[];
+  /** The newest making of each piece, by the piece's id. */
+  readonly makes: Readonly<Record<string, Make>>;
   readonly trouble: Trouble | null;
 }
 
@@ -38,11 +40,11 @@ export async function openTray(demo: readonly Piece[]): Promise<Tray> {
 }
 
 function trayOn(keeper: Keeper, trouble: Trouble | null) {
-  const store = createStore<TrayState>()(() => ({ keeper, bench: SHIPPED_BENCH, pieces: [], trouble }));
+  const store = createStore<TrayState>()(() => ({ keeper, bench: SHIPPED_BENCH, pieces: [], makes: {}, trouble }));
 
   async function reload(): Promise<void> {
-    const [pieces, bench] = await Promise.all([keeper.pieces(), keeper.bench()]);
-    store.setState({ pieces: pieces.sort((a, b) => (a.changed < b.changed ? 1 : -1)), bench: bench ?? SHIPPED_BENCH });
+    const [pieces, bench, makes] = await Promise.all([keeper.pieces(), keeper.bench(), keeper.allMakes()]);
+    store.setState({ makes: newestMakes(makes), pieces: pieces.sort((a, b) => (a.changed < b.changed ? 1 : -1)), bench: bench ?? SHIPPED_BENCH });
   }
   listen(() => void reload());
 
@@ -102,6 +104,21 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
     /** Removes pieces for good. @throws KeepError */
     remove: (ids: readonly string[]) => changed(() => keeper.removePieces(ids)),
 
+    /** Ticks a step of a piece's making off, or on again; the first tick starts it. @throws KeepError */
+    async tick(piece: Piece, step: string, isDone: boolean): Promise<void> {
+      const make = store.getState().makes[piece.id] ?? startMake(piece, now());
+      const done = isDone ? [...make.done.filter((each) => each !== step), step] : make.done.filter((each) => each !== step);
+      const next = { ...make, done };
+      store.setState(({ makes }) => ({ makes: { ...makes, [piece.id]: next } }));
+      await changed(() => keeper.putMake(next));
+    },
+
+    /** Adds makes as they were saved. @throws KeepError */
+    addMakes: (makes: readonly Make[]) =>
+      changed(async () => {
+        for (const make of makes) await keeper.putMake(make);
+      }),
+
     /** @throws KeepError */
     async setBench(bench: BenchEntry): Promise<void> {
       store.setState({ bench });
@@ -112,4 +129,16 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
       tell({ kind: "bench" });
     },
   };
+}
+
+function newestMakes(makes: readonly Make[]): Record<string, Make> {
+  const newest: Record<string, Make> = {};
+  for (const make of makes) if ((newest[make.piece]?.started ?? "") <= make.started) newest[make.piece] = make;
+  return newest;
+}
+
+/** A making that starts now, with its own copy of the piece. */
+function startMake(piece: Piece, started: string): Make {
+  const id = `${piece.id.slice(0, 20)}-${started.replace(/[^0-9]/g, "").slice(4, 14)}`;
+  return { format: "hoop-ledger/make", version: 1, id, piece: piece.id, pieceFile: piece, started, finished: null, done: [], measured: [], notes: "" };
 }

@@ -14,17 +14,19 @@ interface Props<T extends string> {
   /** Makes the choice; returns why it cannot be made, or null. */
   readonly onChoose: (value: T) => string | null;
   readonly lights?: string;
-  readonly wide?: boolean;
+  readonly width?: keyof typeof COLUMNS;
 }
 
+const COLUMNS = { usual: "grid-cols-[1fr_96px]", joint: "grid-cols-[1fr_112px]", wide: "grid-cols-[1fr_132px]" } as const;
+
 /** One of a few. */
-export function ChoiceField<T extends string>({ label, hint, value, options, onChoose, lights, wide = false }: Props<T>) {
+export function ChoiceField<T extends string>({ label, hint, value, options, onChoose, lights, width = "usual" }: Props<T>) {
   const { isLit, handlers } = useLit(lights ?? label);
   const [problem, setProblem] = useState<string | null>(null);
   const nonce = useNonce();
   const id = useId();
   return (
-    <div className={`grid items-center gap-x-2 border-t border-hair py-[3px] ${wide ? "grid-cols-[1fr_132px]" : "grid-cols-[1fr_96px]"} ${isLit ? "field-lit" : ""}`} {...handlers}>
+    <div className={`grid items-center gap-x-2 border-t border-hair py-[3px] ${COLUMNS[width]} ${isLit ? "field-lit" : ""}`} {...handlers}>
       <span className="text-[13.5px] leading-tight" id={id}>
         {label}
         {hint && <small className="narrow block text-[11.5px] text-soft">{hint}</small>}

@@ -15,17 +15,20 @@ interface Props {
   readonly beyond: string;
   readonly names: Readonly<Record<BlankMark, string>>;
   readonly units: Units;
+  /** Metal to be cut, or the height of a stone round its tape. */
+  readonly tone?: "metal" | "stone";
 }
 
 const BASE = 82;
 const TALLEST = 58;
 const LEFT = 12;
 const RULE_HEIGHT = 56;
+const ROOM_FOR_A_WORD = 90;
 /** Rule shown past the cut, as a share of the length, and at least in mm. */
 const PAST = { share: 0.16, least: 4 };
 
 /** A steel rule with what is to be cut lying along it, at true proportion. */
-export function Rule({ blank, height, cut, beyond, names, units }: Props) {
+export function Rule({ blank, height, cut, beyond, names, units, tone = "metal" }: Props) {
   const [ref, { width }] = useSize(1050, 142);
   const span = blank.length + Math.max(PAST.least, blank.length * PAST.share);
   const perMm = (width - 2 * LEFT) / span;
@@ -33,6 +36,7 @@ export function Rule({ blank, height, cut, beyond, names, units }: Props) {
   const tall = Math.min(TALLEST, Math.max(20, height * perMm));
   const top = BASE - tall;
   const end = x(blank.length);
+  const isLate = (at: number) => end - x(at) < ROOM_FOR_A_WORD;
   return (
     <div ref={ref} className="h-[142px] w-full">
       <svg width={width} height={142} role="img" aria-label={`Steel rule: ${cut}`} className="block">
@@ -50,8 +54,15 @@ export function Rule({ blank, height, cut, beyond, names, units }: Props) {
         </defs>
         <rect x={0.5} y={BASE} width={width - 1} height={RULE_HEIGHT} rx={2} fill="url(#rule-steel)" stroke="#b9c1c4" />
         <Ticks span={span} x={x} units={units} perMm={perMm} />
-        <rect x={end} y={top} width={Math.max(0, width - end)} height={tall} fill="url(#rule-metal)" opacity={0.35} />
-        <rect x={x(0)} y={top} width={end - x(0)} height={tall} fill="url(#rule-metal)" stroke="#6f7a7e" strokeWidth={0.8} />
+        {tone === "metal" && <rect x={end} y={top} width={Math.max(0, width - end)} height={tall} fill="url(#rule-metal)" opacity={0.35} />}
+        {tone === "metal" ? (
+          <rect x={x(0)} y={top} width={end - x(0)} height={tall} fill="url(#rule-metal)" stroke="#6f7a7e" strokeWidth={0.8} />
+        ) : (
+          <>
+            <rect x={x(0)} y={top} width={end - x(0)} height={tall} fill="#c8d6cb" />
+            <line x1={x(0)} x2={end} y1={top} y2={top} stroke="#0b5d66" strokeWidth={2} />
+          </>
+        )}
         {blank.losses.map(({ from, to }, i) => (
           <rect key={i} x={x(from)} y={top} width={x(to) - x(from)} height={tall} fill="#f2c48d" stroke="#8a6a3c" strokeWidth={0.8} />
         ))}
@@ -61,7 +72,7 @@ export function Rule({ blank, height, cut, beyond, names, units }: Props) {
         {blank.marks.map(({ code, at }, i) => (
           <g key={i}>
             <line x1={x(at)} x2={x(at)} y1={top} y2={BASE} stroke="#6f7a7e" strokeDasharray="3 3" />
-            <text x={x(at) + 5} y={BASE - tall / 2 + 5} fontSize={12.5} fill="#333f43">
+            <text x={x(at) + (isLate(at) ? -5 : 5)} y={BASE - tall / 2 + 5} textAnchor={isLate(at) ? "end" : "start"} fontSize={12.5} fill="#333f43">
               {names[code]}
             </text>
           </g>

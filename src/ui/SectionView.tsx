@@ -2,6 +2,7 @@
 
 import { type KeyboardEvent, type PointerEvent } from "react";
 import { type Point } from "@/core/geometry/outline";
+import { type SettingDrawing } from "@/core/mount/drawing";
 import { type Mount } from "@/core/piece/piece";
 import { Millimetres, type Scale, Shape, Word, pointUnder } from "./Drawing";
 import { useLit } from "./lit";
@@ -20,11 +21,9 @@ function mirrored(points: readonly Point[]): Point[] {
   return points.map(([x, y]): Point => [-x, y]);
 }
 
-/** The setting cut through: stone, wall upright and pushed over, plate, and the line at which the side leans in. */
-export function SectionView({ mount, x, y, scale, view }: Props) {
-  const { section } = usePlan().drawing.settings[mount.id]!;
+/** The setting cut through, in millimetres, its origin in the middle of the plate's top. */
+export function SettingSection({ section, scale }: { readonly section: SettingDrawing["section"]; readonly scale: Scale }) {
   const { plate, wall } = section;
-  const k = scale.perMm;
   const half = plate.half;
   const upright = (side: 1 | -1): Point[] => [
     [side * wall.inside, 0],
@@ -34,15 +33,35 @@ export function SectionView({ mount, x, y, scale, view }: Props) {
   ];
   return (
     <>
+      <Shape points={[[-half, -plate.thickness], [half, -plate.thickness], [half, 0], [-half, 0]]} fill="url(#metal)" stroke="#6f7a7e" lights="plate" />
+      <Shape points={[...section.stone, ...mirrored(section.stone).reverse()]} fill="url(#stone)" stroke="#00000055" lights="stone" />
+      {([1, -1] as const).map((side) => (
+        <g key={side}>
+          <Shape points={upright(side)} fill="#8d989c" fillOpacity={0.35} stroke="#6f7a7e" strokeWidth={0.6} lights="height" />
+          <Shape
+            points={side === 1 ? section.folded : mirrored(section.folded)}
+            open
+            fill="none"
+            stroke="#4d585c"
+            strokeWidth={Math.max(2, section.thickness * scale.perMm)}
+            lights="wall"
+          />
+        </g>
+      ))}
+    </>
+  );
+}
+
+/** The same with its words, and the line at which the side leans in to be dragged. */
+export function SectionView({ mount, x, y, scale, view }: Props) {
+  const { section } = usePlan().drawing.settings[mount.id]!;
+  const { plate, wall } = section;
+  const k = scale.perMm;
+  const half = plate.half;
+  return (
+    <>
       <Millimetres x={x} y={y} scale={scale}>
-        <Shape points={[[-half, -plate.thickness], [half, -plate.thickness], [half, 0], [-half, 0]]} fill="url(#metal)" stroke="#6f7a7e" lights="plate" />
-        <Shape points={[...section.stone, ...mirrored(section.stone).reverse()]} fill="url(#stone)" stroke="#00000055" />
-        {([1, -1] as const).map((side) => (
-          <g key={side}>
-            <Shape points={upright(side)} fill="#8d989c" fillOpacity={0.35} stroke="#6f7a7e" strokeWidth={0.6} lights="height" />
-            <Shape points={side === 1 ? section.folded : mirrored(section.folded)} open fill="none" stroke="#4d585c" strokeWidth={Math.max(2, section.thickness * k)} lights="wall" />
-          </g>
-        ))}
+        <SettingSection section={section} scale={scale} />
         <Shape points={[[-half - 1, section.third], [half + 1, section.third]]} open fill="none" stroke="#b06a10" strokeDasharray="1 3" />
         <TurnInHandle mount={mount} half={half + 1} />
       </Millimetres>

@@ -67,6 +67,11 @@ export function numberField(key: string, unit: string, step: number, decimals: n
   };
 }
 
+/** Words, kept as they are typed; what the piece makes of them is its own affair. */
+export function wordsField(key: string, write: (piece: Editable<Piece>, text: string) => void): TypedField<string> {
+  return { key, read: (text) => ({ ok: true, value: text }), write };
+}
+
 /** Two decimals, or three where the third is not nought, so that nothing kept is hidden. */
 function showPlain(mm: number, unit: LengthUnit): string {
   if (unit === "inch") return (mm / MM_PER_INCH).toFixed(4).replace(/0$/, "");

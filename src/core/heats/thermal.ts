@@ -31,6 +31,11 @@ export function fusingFlame(metal: Metal): Flame {
   return { id: FUSE, rank: 0, working: solidus, gives: solidus, runs: solidus, fuses: metal };
 }
 
+/** Degrees C between which a joint made before softens, and at which it runs; never softer than it runs. */
+export function holds({ gives, runs }: Pick<Flame, "gives" | "runs">): { readonly gives: number; readonly runs: number } {
+  return { gives: Math.min(gives + RISE, runs), runs };
+}
+
 /** What a heat does to a joint made before, unshielded; a joint that runs is not also counted as softening. */
 export function disturbance(working: number, made: Flame): "runs" | "softens" | null {
   if (working >= made.runs) return "runs";

@@ -8,10 +8,16 @@ import { type Session, openSession } from "@/store/session";
 import { PlanProvider } from "@/ui/plan";
 import { SessionProvider, useSessionState } from "@/ui/session";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
+import { HeatsStage } from "../heats/HeatsStage";
+import { MakingStage } from "../making/MakingStage";
+import { HoopStage } from "../hoop/HoopStage";
+import { PlateStage } from "../plate/PlateStage";
+import { StoneStage } from "../stone/StoneStage";
 import { WallStage } from "../wall/WallStage";
 import { Stem } from "./Stem";
 import { TopBar } from "./TopBar";
-import { type StageId, stagesOf, stemOf } from "./stages";
+import { type StageId } from "@/words/stages";
+import { stagesOf, stemOf } from "./stages";
 
 /** One piece: opens it, and shows the stage that the address names. */
 export function PieceScreen({ id }: { readonly id: string }) {
@@ -62,13 +68,20 @@ function OpenPiece({ id }: { readonly id: string }) {
   const asked = pathname.split("/")[3] as StageId;
   const stage = stages.includes(asked) ? asked : "wall";
   const mount = piece.mounts[0]!.id;
+  const make = useTrayState((state) => state.makes[id]);
+  const done = plan.steps.filter((step) => make?.done.includes(step.id)).length;
   const go = useCallback((next: StageId) => window.history.pushState(null, "", `/pieces/${id}/${next}`), [id]);
   return (
     <PlanProvider value={plan}>
       <main className="frame">
         <TopBar />
-        <Stem entries={stemOf(piece, plan, mount, units, 0)} current={stage} onGo={go} />
+        <Stem entries={stemOf(piece, plan, mount, units, done)} current={stage} onGo={go} />
+        {stage === "stone" && <StoneStage mount={mount} />}
         {stage === "wall" && <WallStage mount={mount} />}
+        {stage === "plate" && <PlateStage mount={mount} />}
+        {stage === "hoop" && <HoopStage mount={mount} />}
+        {stage === "heats" && <HeatsStage mount={mount} />}
+        {stage === "making" && <MakingStage />}
       </main>
     </PlanProvider>
   );

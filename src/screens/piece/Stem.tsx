@@ -1,6 +1,7 @@
 "use client";
 
-import { STAGE_NAMES, type StageId, type StemEntry } from "./stages";
+import { STAGE_NAMES, type StageId } from "@/words/stages";
+import { type StemEntry } from "./stages";
 
 interface Props {
   readonly entries: readonly StemEntry[];

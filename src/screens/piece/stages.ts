@@ -4,11 +4,7 @@ import { figureOf } from "@/core/measure/figure";
 import { type Level } from "@/core/measure/finding";
 import { SYSTEM_NAMES, counted } from "@/words/names";
 import { type Units, showLength } from "@/words/show";
-
-export const STAGES = ["stone", "wall", "plate", "hoop", "heats", "making"] as const;
-export type StageId = (typeof STAGES)[number];
-
-export const STAGE_NAMES: Readonly<Record<StageId, string>> = { stone: "Stone", wall: "Wall", plate: "Plate", hoop: "Hoop", heats: "Heats", making: "Making" };
+import { STAGES, type StageId, stageOf } from "@/words/stages";
 
 export interface StemEntry {
   readonly id: StageId;
@@ -71,11 +67,4 @@ export function heatsResult({ heats, heatPlan }: Plan): string {
 function levelOf(stage: StageId, { findings }: Plan, mount: string): StemEntry["level"] {
   const here = findings.filter((finding) => stageOf(finding.code, finding.at, mount) === stage).map(({ level }) => level);
   return here.includes("error") ? "error" : here.includes("warning") ? "warning" : null;
-}
-
-/** The stage that a finding is shown at; null for another setting's. */
-export function stageOf(code: string, at: string, mount: string): StageId | null {
-  const stage = code.slice(0, code.indexOf(".")) as StageId;
-  if (["stone", "wall", "plate"].includes(stage) && !at.startsWith(`${mount}.`)) return null;
-  return stage;
 }

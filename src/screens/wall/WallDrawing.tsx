@@ -4,6 +4,7 @@ import { type KeyboardEvent, type PointerEvent } from "react";
 import { type Point, nearestStation } from "@/core/geometry/outline";
 import { type Mount } from "@/core/piece/piece";
 import { type SettingDrawing } from "@/core/mount/drawing";
+import { Dimension } from "@/ui/Dimension";
 import { Millimetres, Shape, Sheet, Word, pointUnder, scaleFor, scaleText } from "@/ui/Drawing";
 import { SectionView } from "@/ui/SectionView";
 import { useLit } from "@/ui/lit";
@@ -12,7 +13,7 @@ import { useSession } from "@/ui/session";
 import { StoneFill } from "@/ui/StoneFill";
 import { useUnits } from "@/ui/tray";
 import { type Size } from "@/ui/useSize";
-import { planBox, sectionBox } from "./layout";
+import { planBox, sectionBox } from "@/ui/setting-layout";
 import { wallView } from "./view";
 
 /** The wall from above and cut through, each to its stated scale. */
@@ -118,7 +119,6 @@ function PlanWords({ drawing, view, x, y, perMm }: WordsProps) {
   const bottom = Math.min(...sawLine.map(([, py]) => py));
   const [left, right] = [Math.min(...stone.map(([px]) => px)), Math.max(...stone.map(([px]) => px))];
   const gatherAt = gathers.flat().reduce<Point | null>((best, point) => (best === null || point[0] + point[1] > best[0] + best[1] ? point : best), null);
-  const dimY = y - bottom * perMm + 30;
   return (
     <>
       <Word x={x + seam.x * perMm + 10} y={y - (seam.y + seam.ny * 1.25) * perMm + 4} fill="#1b2225" fontWeight={600} lights="seam">
@@ -133,14 +133,7 @@ function PlanWords({ drawing, view, x, y, perMm }: WordsProps) {
       <Word x={x} y={y - bottom * perMm + 15} textAnchor="middle" fontSize={12}>
         {view.sawLine}
       </Word>
-      <g stroke="#8a9596">
-        <line x1={x + left * perMm} x2={x + right * perMm} y1={dimY} y2={dimY} />
-        <line x1={x + left * perMm} x2={x + left * perMm} y1={dimY - 5} y2={dimY + 5} />
-        <line x1={x + right * perMm} x2={x + right * perMm} y1={dimY - 5} y2={dimY + 5} />
-      </g>
-      <Word x={x + ((left + right) / 2) * perMm} y={dimY + 5} textAnchor="middle" fontSize={14} fontWeight={620} fill="#1b2225" strokeWidth={12}>
-        {view.across}
-      </Word>
+      <Dimension from={x + left * perMm} to={x + right * perMm} at={y - bottom * perMm + 30} text={view.across} lights="length" />
     </>
   );
 }

@@ -8,19 +8,17 @@ import { type WallEntry } from "@/core/piece/piece";
 import { ChoiceField } from "@/ui/ChoiceField";
 import { FigureButton } from "@/ui/Terms";
 import { MeasureField } from "@/ui/MeasureField";
-import { Note } from "@/ui/Note";
+import { FindingNotes } from "@/ui/FindingNotes";
 import { usePlan } from "@/ui/plan";
 import { Rule } from "@/ui/Rule";
 import { Answer, Answers, Stage } from "@/ui/Stage";
 import { Sum } from "@/ui/Sum";
 import { useSession, useSessionState } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
-import { sayFinding } from "@/words/findings";
 import { METAL_NAMES, capital } from "@/words/names";
 import { BLANK_MARKS } from "@/words/marks";
 import { degrees, lengthUnit, showTemperature } from "@/words/show";
 import { SOURCE_NAMES } from "@/words/terms";
-import { stageOf } from "../piece/stages";
 import { WallDrawing } from "./WallDrawing";
 import { wallField, wallLossField } from "./fields";
 import { wallView } from "./view";
@@ -90,7 +88,6 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
   const view = wallView(plan, mount, units);
   const change = (recipe: (wall: Editable<WallEntry>) => void) =>
     session.change((piece) => recipe(piece.mounts.find((each) => each.id === id)!.wall));
-  const findings = plan.findings.filter(({ code, at }) => stageOf(code, at, id) === "wall");
   return (
     <>
       <h2 className="section-head">Strip</h2>
@@ -133,13 +130,11 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
       )}
       <MeasureField field={wallField(id, "catch", units)} label="Catch over the dome" hint="seen from above" value={settled.catch.value} lights="catch" />
       <MeasureField field={wallField(id, "lift", units)} label="Lift under stone" hint="cushion or ledge" value={settled.lift.value} lights="lift" />
-      {findings.map((finding) => (
-        <Note key={finding.code} level={finding.level} said={sayFinding(finding, units)} />
-      ))}
+      <FindingNotes stage="wall" mount={id} />
       <h2 className="section-head">Losses on the way</h2>
       <div className="grid grid-cols-2 gap-x-3">
         {LOSSES.map(({ name, label }) => (
-          <MeasureField key={name} field={wallLossField(id, name, units)} label={label} value={settled.losses[name].value} lights="losses" isCompact />
+          <MeasureField key={name} field={wallLossField(id, name, units)} label={label} value={settled.losses[name].value} lights="losses" shape="compact" />
         ))}
       </div>
       <p className="narrow pt-1 text-[11.5px] text-soft">{capital(SOURCE_NAMES[settled.losses.squaring.from])}. A scribe marks to 0.10, a pen takes 0.40.</p>

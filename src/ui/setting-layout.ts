@@ -1,5 +1,5 @@
 import { type SettingDrawing } from "@/core/mount/drawing";
-import { type Size } from "@/ui/useSize";
+import { type Size } from "./useSize";
 
 /** A box of the sheet, in pixels, with the size in mm of what is drawn in it and where its origin lies. */
 export interface Box {

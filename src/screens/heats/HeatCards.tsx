@@ -1,0 +1,80 @@
+"use client";
+
+import { type Piece } from "@/core/piece/piece";
+import { type Plan, type PlannedHeat } from "@/core/piece/plan";
+import { usePlan } from "@/ui/plan";
+import { useSessionState } from "@/ui/session";
+import { useUnits } from "@/ui/tray";
+import { JOINT_ADVICE, piecesText } from "@/words/heats";
+import { capital, gradeName, jointName, partName } from "@/words/names";
+import { CAUTIONS, CAUTIONS_DEFER } from "@/words/steps";
+import { type Units, showPercent, showTemperature } from "@/words/show";
+
+/** A card for each heat: solder, flame, and what to look for; and one for when there is no more heat. */
+export function HeatCards() {
+  const plan = usePlan();
+  const units = useUnits();
+  const piece = useSessionState((state) => state.piece);
+  return (
+    <>
+      <ol className="flex h-[158px] gap-2.5 overflow-x-auto">
+        {plan.heats.map((heat, i) => (
+          <HeatCard key={i} number={i + 1} heat={heat} plan={plan} units={units} />
+        ))}
+        <li className="min-w-[184px] flex-1 rounded-[6px] border border-line bg-[repeating-linear-gradient(135deg,#f4f6f6_0_8px,#eef1f0_8px_16px)] px-[11px] py-[9px] text-[12.5px]">
+          <b className="text-[14px] font-[660]">No more heat</b>
+          <p className="mt-1 leading-[1.36] text-soft">{afterHeats(piece)}</p>
+        </li>
+      </ol>
+      <p role="note" className="mt-1.5 truncate text-[12px] text-[#6b3500]" title={`${CAUTIONS.torch.text} ${CAUTIONS_DEFER}`}>
+        ◆ {capital(CAUTIONS.torch.name)}: {CAUTIONS.torch.text} {CAUTIONS_DEFER}
+      </p>
+    </>
+  );
+}
+
+function afterHeats({ mounts }: Piece): string {
+  const tender = mounts.find(({ stone }) => stone.material?.tender?.includes("heat"))?.stone.material?.name;
+  return `The stone goes in after this. Patina and tumbling first${tender ? `: ${tender} does not bear heat` : ""}.`;
+}
+
+interface CardProps {
+  readonly number: number;
+  readonly heat: PlannedHeat;
+  readonly plan: Plan;
+  readonly units: Units;
+}
+
+function HeatCard({ number, heat, plan, units }: CardProps) {
+  const joints = heat.joints.map((id) => plan.joints.find((joint) => joint.id === id)!);
+  const advice = JOINT_ADVICE[joints[0]!.kind];
+  const isBad = heat.runs.length > 0;
+  const more = heat.solder[0]?.evenGap ?? 0;
+  return (
+    <li
+      className={`min-w-[196px] flex-1 overflow-y-auto rounded-[6px] border bg-sheet px-[11px] py-[9px] text-[12.5px] leading-[1.36] ${isBad ? "border-bad" : "border-line"}`}
+    >
+      <h3 className="flex justify-between gap-2 text-[14px] font-[660]">
+        <span>
+          {number} {joints.map(({ id }) => capital(jointName(id))).join(" + ")}
+        </span>
+        <span className="text-[#a32a16]">{showTemperature(heat.working, units)}°</span>
+      </h3>
+      <p className="mt-0.5 text-soft">
+        <b className="font-semibold text-ink">{capital(gradeName(heat.grade))}</b>
+        {joints.some(({ pinned }) => pinned) && ", pinned"}
+        {heat.solder.map((pallions, i) => `, ${piecesText(pallions, JOINT_ADVICE[joints[i]!.kind].solder, units)}`).join("")}.
+      </p>
+      <p className="text-soft">
+        Flame: {heat.flame.length > 1 && `${heat.flame.map(({ part, share }) => `${partName(part)} ${showPercent(share)}`).join(", ")}. `}
+        {advice.flame}
+      </p>
+      {heat.thin && <p className="text-warn">◆ Keep the flame off the {partName(heat.thin)}: it is the thin side.</p>}
+      {more > 1.5 && <p className="text-soft">Piece and gap alike would take {more.toFixed(1)} times that.</p>}
+      {heat.runs.length > 0 && <p className="font-semibold text-bad">◆ {heat.runs.map(jointName).join(", ")} runs again: shield it.</p>}
+      {heat.softens.length > 0 && <p className="font-semibold text-warn">◆ {heat.softens.map(jointName).join(", ")} softens: prop it.</p>}
+      {heat.atRisk.length > 0 && <p className="font-semibold text-warn">◆ {heat.atRisk.map(partName).join(", ")} close to melting.</p>}
+      <p className="text-soft">Look for: {advice.look}</p>
+    </li>
+  );
+}

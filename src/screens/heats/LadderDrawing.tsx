@@ -1,0 +1,197 @@
+"use client";
+
+import { scaleLinear } from "d3";
+import { type Plan } from "@/core/piece/plan";
+import { type Size } from "@/ui/useSize";
+import { usePlan } from "@/ui/plan";
+import { useUnits } from "@/ui/tray";
+import { METAL_NAMES, capital, gradeName, jointName } from "@/words/names";
+import { type Units, showTemperature } from "@/words/show";
+import { type Band, type Ladder, ladderOf } from "./ladder";
+
+const LEFT = 62;
+/** Room for the names of the bands. */
+const RIGHT = 156;
+const TOP = 60;
+const BOTTOM = 56;
+/** Where a melting point past the top of the axis is drawn, in pixels under it. */
+const BEYOND = 22;
+
+/** How hot each heat gets, against the joints already made. */
+export function LadderDrawing({ size }: { readonly size: Size }) {
+  const plan = usePlan();
+  const units = useUnits();
+  const { heats } = plan;
+  if (heats.length === 0) return <p className="p-4 text-soft">No heats: nothing can be drawn until an order works.</p>;
+  const ladder = ladderOf(plan);
+  const [low, high] = ladder.range;
+  const bottom = size.height - BOTTOM;
+  const y = scaleLinear([low, high], [bottom, TOP + 2 * BEYOND]);
+  const x = scaleLinear([-0.5, heats.length - 0.5], [LEFT, size.width - RIGHT]);
+  const frame = { left: LEFT, right: size.width - RIGHT, top: TOP, bottom };
+  return (
+    <svg width={size.width} height={size.height} role="img" aria-label={described(plan, ladder)} className="absolute inset-0 block">
+      <defs>
+        <linearGradient id="hotter" x1="0" y1="1" x2="0" y2="0">
+          <stop offset="0" stopColor="#5a1a1a" stopOpacity=".03" />
+          <stop offset=".4" stopColor="#d9581a" stopOpacity=".08" />
+          <stop offset="1" stopColor="#ffd98a" stopOpacity=".3" />
+        </linearGradient>
+      </defs>
+      <text x={14} y={24} fontSize={12.5} fill="#566264">
+        How hot each heat gets, against the joints already made
+      </text>
+      <rect x={frame.left} y={frame.top} width={frame.right - frame.left} height={frame.bottom - frame.top} fill="url(#hotter)" />
+      <Axis y={y} frame={frame} units={units} />
+      {ladder.melting.map(({ metal, at, isBeyond }, i) => (
+        <Melting key={metal} text={`${METAL_NAMES[metal]} ${metal === "fine-silver" || metal === "copper" ? "melts" : "starts to melt"}, ${showTemperature(at, units)}`} y={isBeyond ? TOP + BEYOND * (1 - 0.6 * i) + 8 : y(at)} frame={frame} isBroken={isBeyond} />
+      ))}
+      {ladder.bands.map((band) => (
+        <BandDrawing key={band.joint} band={band} x={x} y={y} />
+      ))}
+      {gradeLabels(ladder, y, units).map(({ text, at, from }) => (
+        <g key={text}>
+          <path d={`M${frame.right} ${from} L${frame.right + 8} ${at}`} stroke="#8a9596" fill="none" />
+          <text x={frame.right + 11} y={at + 4} fontSize={12} fill="#333f43">
+            {text}
+          </text>
+        </g>
+      ))}
+      {heats.map((heat, i) => (
+        <g key={i}>
+          <line x1={x(i)} x2={x(i)} y1={bottom} y2={y(heat.working) + 4} stroke={flameColour(heat.working)} strokeWidth={9} opacity={0.9} />
+          <path d={`M${x(i) - 13} ${y(heat.working) + 8} L${x(i)} ${y(heat.working) - 8} L${x(i) + 13} ${y(heat.working) + 8} Z`} fill={flameColour(heat.working)} />
+          <text x={x(i)} y={y(heat.working) - 14} textAnchor="middle" fontSize={15} fontWeight={700} paintOrder="stroke" stroke="#fff" strokeWidth={4} fill="#1b2225">
+            {showTemperature(heat.working, units)}°
+          </text>
+          <text x={x(i)} y={bottom + 20} textAnchor="middle" fontSize={heats.length > 5 ? 11.5 : 13} fontWeight={600} fill="#1b2225">
+            {heatTitle(plan, i, heats.length)}
+          </text>
+          <text x={x(i)} y={bottom + 37} textAnchor="middle" fontSize={12} fill="#566264">
+            {gradeName(heat.grade)}
+            {plan.joints.some(({ id, pinned }) => pinned && heat.joints.includes(id)) ? ", pinned" : ""}
+          </text>
+        </g>
+      ))}
+      {ladder.bands.map((band) => (
+        <Tags key={band.joint} band={band} among={ladder.bands} x={x} y={y} />
+      ))}
+      {ladder.disturbed.map(({ heat, band, what }, i) => {
+        const colour = what === "runs" ? "#a3211b" : "#8a4600";
+        const above = ladder.disturbed.slice(0, i).filter((other) => other.heat === heat && other.band.runs === band.runs).length;
+        return (
+          <g key={`${heat}${band.joint}`}>
+            <rect x={x(heat) - 19} y={y(band.runs)} width={38} height={Math.max(4, y(band.gives) - y(band.runs))} fill="none" stroke={colour} strokeWidth={2.5} />
+            <text x={x(heat)} y={y(band.gives) + 20 + 15 * above} textAnchor="middle" fontSize={13} fontWeight={660} fill={colour} paintOrder="stroke" stroke="#fff" strokeWidth={4}>
+              {band.letter} {what === "runs" ? "runs again" : "softens"}
+            </text>
+          </g>
+        );
+      })}
+    </svg>
+  );
+}
+
+const LINE = 15;
+
+/** What each band's edges are, beside them, pushed apart where they would cover each other. */
+function gradeLabels({ grades }: Ladder, y: Linear, units: Units): { text: string; at: number; from: number }[] {
+  const labels = grades
+    .flatMap(({ id, gives, runs }) => [
+      { text: `${gradeName(id)} runs, ${showTemperature(runs, units)}`, from: y(runs) },
+      ...(gives < runs ? [{ text: `${gradeName(id)} gives again, ${showTemperature(gives, units)}`, from: y(gives) }] : []),
+    ])
+    .sort((a, b) => a.from - b.from);
+  let last = -Infinity;
+  return labels.map((label) => {
+    last = Math.max(label.from, last + LINE);
+    return { ...label, at: last };
+  });
+}
+
+/** "3 Wall to plate", cut short where there are many heats. */
+function heatTitle(plan: Plan, i: number, count: number): string {
+  const joints = plan.heats[i]!.joints;
+  const names = joints.length > 1 ? `${capital(jointName(joints[0]!))} + ${joints.length - 1}` : capital(jointName(joints[0]!));
+  return count > 7 ? `${i + 1}` : `${i + 1} ${names}`;
+}
+
+function described(plan: Plan, ladder: Ladder): string {
+  const heats = plan.heats.map((heat, i) => `heat ${i + 1}, ${heat.joints.map(jointName).join(" and ")}, ${gradeName(heat.grade)}, ${heat.working} degrees C`);
+  const moves = ladder.disturbed.map(({ heat, band, what }) => `${jointName(band.joint)} ${what} in heat ${heat + 1}`);
+  return `Heats: ${heats.join("; ")}. ${moves.join("; ") || "Every joint holds"}.`;
+}
+
+const FLAMES = scaleLinear<string>().domain([620, 720, 790, 960]).range(["#7c1f16", "#a32a16", "#d9581a", "#f0932b"]).clamp(true);
+
+function flameColour(working: number): string {
+  return FLAMES(working);
+}
+
+interface Frame {
+  readonly left: number;
+  readonly right: number;
+  readonly top: number;
+  readonly bottom: number;
+}
+
+type Linear = (value: number) => number;
+
+function Axis({ y, frame, units }: { readonly y: Linear & { ticks(count: number): number[] }; readonly frame: Frame; readonly units: Units }) {
+  return y.ticks(5).map((tick) => (
+    <g key={tick}>
+      <line x1={frame.left} x2={frame.right} y1={y(tick)} y2={y(tick)} stroke="#dde3e1" />
+      <text x={frame.left - 10} y={y(tick) + 4} textAnchor="end" fontSize={12.5} fill="#566264">
+        {showTemperature(tick, units)}
+      </text>
+    </g>
+  ));
+}
+
+function Melting({ text, y, frame, isBroken }: { readonly text: string; readonly y: number; readonly frame: Frame; readonly isBroken: boolean }) {
+  const zigzag = isBroken ? `h200 l8 -5 l8 10 l8 -5 H${frame.right}` : `H${frame.right}`;
+  return (
+    <>
+      <path d={`M${frame.left} ${y} ${zigzag}`} stroke="#a3211b" strokeWidth={1.4} fill="none" strokeDasharray="7 4" />
+      <text x={frame.right - 4} y={y - 5} textAnchor="end" fontSize={12.5} fontWeight={560} fill="#a3211b">
+        {text}
+        {isBroken ? " (scale broken)" : ""}
+      </text>
+    </>
+  );
+}
+
+function BandDrawing({ band, x, y }: { readonly band: Band; readonly x: Linear; readonly y: Linear }) {
+  const [top, foot] = [y(band.runs), y(band.gives)];
+  return band.stretches.map(({ from, to }, i) => (
+    <g key={i}>
+      <rect x={x(from)} y={top} width={x(to) - x(from)} height={Math.max(1, foot - top)} fill="#8d989c" opacity={0.2} />
+      <line x1={x(from)} x2={x(to)} y1={top} y2={top} stroke="#6f7a7e" strokeWidth={1.2} />
+      <line x1={x(from)} x2={x(to)} y1={foot} y2={foot} stroke="#6f7a7e" strokeDasharray="2 3" />
+      {i < band.stretches.length - 1 && (
+        <text x={x(to) + 6} y={(top + foot) / 2 + 4} fontSize={12} fill="#566264">
+          lies apart
+        </text>
+      )}
+    </g>
+  ));
+}
+
+const TAG = 24;
+
+/** The joint's letter at the start of each stretch; letters of bands at the same height stand side by side. */
+function Tags({ band, among, x, y }: { readonly band: Band; readonly among: readonly Band[]; readonly x: Linear; readonly y: Linear }) {
+  const level = (y(band.runs) + y(band.gives)) / 2;
+  return band.stretches.map(({ from }, i) => {
+    const before = among.slice(0, among.indexOf(band)).filter((other) => other.runs === band.runs && other.stretches.some((each) => Math.abs(each.from - from) < 0.01 || (each.from < from && from < each.to))).length;
+    const cx = x(from) + (from % 1 === 0 ? 32 : 20) + before * TAG;
+    return (
+      <g key={i}>
+        <rect x={cx - 10} y={level - 10} width={20} height={20} rx={3} fill="#1b2225" />
+        <text x={cx} y={level + 5} textAnchor="middle" fontSize={12.5} fontWeight={700} fill="#fff">
+          {band.letter}
+        </text>
+      </g>
+    );
+  });
+}

@@ -1,0 +1,81 @@
+import { FUSE, fusingFlame, holds } from "@/core/heats/thermal";
+import { type Plan, type PlannedHeat } from "@/core/piece/plan";
+import { METALS, type Metal } from "@/core/metal/metals";
+
+/** A joint's band: from where it gives to where it runs, through every heat of the body it lies in. */
+export interface Band {
+  readonly joint: string;
+  readonly letter: string;
+  /** Degrees C; `gives` is where it softens a second time. */
+  readonly gives: number;
+  readonly runs: number;
+  /** Stretches in heats, where heat 0 stands at 0: broken where the joint lies in another body. */
+  readonly stretches: readonly { readonly from: number; readonly to: number }[];
+}
+
+export interface Disturbed {
+  readonly heat: number;
+  readonly band: Band;
+  readonly what: "runs" | "softens";
+}
+
+export interface Ladder {
+  readonly bands: readonly Band[];
+  readonly disturbed: readonly Disturbed[];
+  /** Degrees C shown, from the lowest to the highest. */
+  readonly range: readonly [number, number];
+  readonly melting: readonly { readonly metal: Metal; readonly at: number; readonly isBeyond: boolean }[];
+  /** Grades used, with where each gives again and runs. */
+  readonly grades: readonly { readonly id: string; readonly gives: number; readonly runs: number }[];
+}
+
+const BEFORE = 0.24;
+const AFTER = 0.42;
+const HEADROOM = 34;
+const FOOTROOM = 60;
+const TICK = 10;
+
+export function letterOf(plan: Plan, joint: string): string {
+  const i = plan.joints.findIndex(({ id }) => id === joint);
+  return i < 26 ? String.fromCharCode(97 + i) : `${String.fromCharCode(97 + (i % 26))}${Math.floor(i / 26)}`;
+}
+
+/** The heats as they are drawn: temperature upward, heats left to right. */
+export function ladderOf(plan: Plan): Ladder {
+  const { heats, settled } = plan;
+  const grades = settled.heats.shelf.grades.filter(({ id }) => heats.some(({ grade }) => grade === id)).map((grade) => ({ id: grade.id, ...holds(grade) }));
+  const bands = heats.flatMap((heat, i) => heat.joints.map((joint) => bandOf(plan, joint, heat, i)));
+  const working = heats.map((heat) => heat.working);
+  const highest = Math.max(...working, ...grades.map(({ runs }) => runs), 700);
+  const lowest = Math.min(...bands.map(({ gives }) => gives), ...working, 700);
+  const range = [Math.floor((lowest - FOOTROOM) / TICK) * TICK, Math.ceil((highest + HEADROOM) / TICK) * TICK] as const;
+  const metals = [...new Set(plan.parts.map(({ metal }) => metal))];
+  return {
+    bands,
+    grades,
+    range,
+    disturbed: heats.flatMap((heat, i) => bands.flatMap((band) => disturbedBy(heat, i, band))),
+    melting: metals.map((metal) => ({ metal, at: METALS[metal].solidus, isBeyond: METALS[metal].solidus > range[1] })).sort((a, b) => a.at - b.at),
+  };
+}
+
+function bandOf(plan: Plan, joint: string, heat: PlannedHeat, made: number): Band {
+  const parts = plan.joints.find(({ id }) => id === joint)!.parts;
+  const shelf = plan.settled.heats.shelf.grades.find(({ id }) => id === heat.grade);
+  const { metal } = plan.parts.find(({ id }) => id === parts[0])!;
+  const { gives, runs } = holds(heat.grade === FUSE || !shelf ? fusingFlame(metal) : shelf);
+  const reached = plan.heats.map((each, i) => i >= made && each.flame.some(({ part }) => part === parts[0]));
+  const stretches: { from: number; to: number }[] = [];
+  reached.forEach((isReached, i) => {
+    if (!isReached) return;
+    const to = i === plan.heats.length - 1 ? i + 0.5 : i + AFTER;
+    if (i > made && reached[i - 1]) stretches[stretches.length - 1]!.to = to;
+    else stretches.push({ from: i === made ? i : i - BEFORE, to });
+  });
+  return { joint, letter: letterOf(plan, joint), gives, runs, stretches };
+}
+
+function disturbedBy(heat: PlannedHeat, i: number, band: Band): Disturbed[] {
+  if (heat.runs.includes(band.joint)) return [{ heat: i, band, what: "runs" }];
+  return heat.softens.includes(band.joint) ? [{ heat: i, band, what: "softens" }] : [];
+}

@@ -1,0 +1,178 @@
+"use client";
+
+import { type Draft as Editable } from "immer";
+import { type HoopForm, type LengthRule } from "@/core/hoop/hoop";
+import { type SizeSystem, sizeText } from "@/core/hoop/sizes";
+import { METALS, type Metal } from "@/core/metal/metals";
+import { type SectionShape } from "@/core/metal/section";
+import { mandrelOf } from "@/core/piece/bench";
+import { type HoopEntry } from "@/core/piece/piece";
+import { ChoiceField } from "@/ui/ChoiceField";
+import { FindingNotes } from "@/ui/FindingNotes";
+import { MeasureField } from "@/ui/MeasureField";
+import { Rule } from "@/ui/Rule";
+import { Answer, Answers, Stage } from "@/ui/Stage";
+import { Sum } from "@/ui/Sum";
+import { FigureButton } from "@/ui/Terms";
+import { TextField } from "@/ui/TextField";
+import { usePlan } from "@/ui/plan";
+import { useSession, useSessionState } from "@/ui/session";
+import { useTrayState, useUnits } from "@/ui/tray";
+import { BLANK_MARKS } from "@/words/marks";
+import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SYSTEM_NAMES, capital, lengthRuleName } from "@/words/names";
+import { degrees, lengthUnit, showTemperature } from "@/words/show";
+import { SOURCE_NAMES } from "@/words/terms";
+import { HoopDrawing } from "./HoopDrawing";
+import { hoopLossField, hoopOf, isEven, sawPassesField, seatField, sizeField, stockField } from "./fields";
+import { hoopView } from "./view";
+
+/** The blank to cut for the hoop, and how it is seated under the setting. */
+export function HoopStage({ mount: id }: { readonly mount: string }) {
+  const plan = usePlan();
+  const units = useUnits();
+  const piece = useSessionState((state) => state.piece);
+  if (piece.carrier.type !== "hoop" || !plan.drawing.hoop) return null;
+  const hoop = piece.carrier;
+  const view = hoopView(plan, hoop.size.system, units);
+  const unit = lengthUnit(units);
+  return (
+    <Stage
+      drawing={(size) => <HoopDrawing size={size} piece={piece} mount={id} view={view} />}
+      measures={<HoopMeasures hoop={hoop} mount={id} view={view} />}
+      foot={
+        <>
+          <Answers sum={<Sum parts={view.sum} total={view.total} />}>
+            <FigureButton figure="hoop.cutLength" name="Cut blank">
+              <Answer lead="Cut blank" unit={unit}>
+                {view.cut}
+              </Answer>
+            </FigureButton>
+            {view.seat && (
+              <FigureButton figure={`hoop.${view.seat}`} name={view.seat === "flat" ? "Depth of the flat" : "Depth of the saddle"}>
+                <Answer lead={view.seat === "flat" ? "file the flat" : "file the saddle"} unit={`${unit} deep`}>
+                  {view.seatDepth}
+                </Answer>
+              </FigureButton>
+            )}
+            <FigureButton figure="hoop.lostPerMillimetre" name="Lost for each millimetre" className="text-[13px] text-soft">
+              {view.lost}
+            </FigureButton>
+          </Answers>
+          <Rule blank={plan.drawing.hoop.blank} height={hoop.stock.width} cut={`cut ${view.cut}`} beyond="wire goes on" names={BLANK_MARKS} units={units} />
+        </>
+      }
+    />
+  );
+}
+
+const SYSTEMS: readonly SizeSystem[] = ["us", "uk", "eu", "continental", "jp", "diameter", "mandrel"];
+const SECTIONS: readonly SectionShape[] = ["half-round", "d", "round", "oval", "square", "rectangle"];
+const FORMS: readonly HoopForm[] = ["closed", "closed-flat"];
+const HOOP_METALS: readonly Metal[] = ["sterling", "fine-silver", "sterling-935", "copper", "brass"];
+const RULES: readonly LengthRule[] = ["fibre", "thickness", { multiplier: 3.145 }, { multiplier: 3.15 }, { multiplier: 3.5 }];
+const LOSSES = [
+  { name: "squaring", label: "Squaring" },
+  { name: "kerf", label: "Kerf" },
+  { name: "mark", label: "Mark" },
+] as const;
+
+interface MeasuresProps {
+  readonly hoop: HoopEntry;
+  readonly mount: string;
+  readonly view: ReturnType<typeof hoopView>;
+}
+
+function HoopMeasures({ hoop, mount, view }: MeasuresProps) {
+  const session = useSession();
+  const units = useUnits();
+  const plan = usePlan();
+  const mandrel = useTrayState(({ bench }) => mandrelOf(bench));
+  const settled = plan.settled.hoop!;
+  const rule = hoop.lengthRule ?? "fibre";
+  const change = (recipe: (hoop: Editable<HoopEntry>) => void) => session.change((piece) => recipe(hoopOf(piece)));
+  const sizeIn = (system: SizeSystem) => (system === "mandrel" ? mandrel[0]?.label : sizeText(system, settled.size.value)) ?? hoop.size.value;
+  const rules = RULES.some((each) => lengthRuleName(each) === lengthRuleName(rule)) ? RULES : [...RULES, rule];
+  return (
+    <>
+      <h2 className="section-head">Finger</h2>
+      <ChoiceField
+        label="Sized in"
+        value={hoop.size.system}
+        options={SYSTEMS.filter((system) => system !== "mandrel" || mandrel.length > 0 || hoop.size.system === "mandrel").map((value) => ({ value, text: capital(SYSTEM_NAMES[value]) }))}
+        onChoose={(system) => change((each) => void (each.size = { system, value: sizeIn(system) }))}
+      />
+      <TextField field={sizeField} label="Size" hint={view.inside} value={hoop.size.value} />
+      <dl className="grid grid-cols-2 gap-x-3 text-[13px]">
+        {view.conversions
+          .filter(({ system }) => system !== hoop.size.system)
+          .slice(0, 4)
+          .map(({ system, name, text }) => (
+            <div key={system} className="flex justify-between border-t border-hair py-[3px] text-soft">
+              <dt>{name}</dt>
+              <dd className="font-semibold text-ink">{text}</dd>
+            </div>
+          ))}
+      </dl>
+      <h2 className="section-head">Metal</h2>
+      <ChoiceField
+        label="Section"
+        hint={hoop.stock.section === "half-round" || hoop.stock.section === "d" ? "flat side to the finger" : undefined}
+        value={hoop.stock.section}
+        options={SECTIONS.map((value) => ({ value, text: capital(SECTION_NAMES[value]) }))}
+        lights="stock"
+        onChoose={(section) =>
+          change(({ stock }) => {
+            stock.section = section;
+            if (isEven(section)) stock.width = stock.thickness;
+          })
+        }
+      />
+      <div className="grid grid-cols-2 gap-x-3">
+        <MeasureField field={stockField("width", units)} label="Width" value={hoop.stock.width} lights="stock" shape="compact" />
+        <MeasureField field={stockField("thickness", units)} label="Thick" value={hoop.stock.thickness} lights="stock" shape="compact" />
+      </div>
+      <ChoiceField
+        label="Metal"
+        hint={`starts to melt at ${showTemperature(METALS[hoop.stock.metal].solidus, units)} ${degrees(units)}`}
+        value={hoop.stock.metal}
+        options={HOOP_METALS.map((value) => ({ value, text: capital(METAL_NAMES[value]) }))}
+        onChoose={(metal) => change(({ stock }) => void (stock.metal = metal))}
+      />
+      <h2 className="section-head">Form</h2>
+      <ChoiceField
+        label="Band"
+        hint="seam at the back"
+        value={hoop.form}
+        options={FORMS.map((value) => ({ value, text: value === "closed" ? "Closed" : "Flat on top" }))}
+        lights="seat"
+        onChoose={(form) => change((each) => void (each.form = form))}
+      />
+      <MeasureField
+        field={seatField(hoop.form === "closed-flat" ? "flatWidth" : "saddleWidth", units)}
+        label={hoop.form === "closed-flat" ? "Flat's width" : "Saddle's width"}
+        hint={`empty: ${view.seatWidth}`}
+        value={(hoop.form === "closed-flat" ? hoop.flatWidth : hoop.saddleWidth) ?? null}
+        lights="seat"
+      />
+      <h2 className="section-head">Length</h2>
+      <ChoiceField
+        label="Counted at"
+        hint={rule === "fibre" ? "neither stretched nor squeezed" : rule === "thickness" ? "as most are taught" : "so that the padding grows"}
+        value={lengthRuleName(rule)}
+        options={rules.map((each) => ({ value: lengthRuleName(each), text: capital(lengthRuleName(each)) }))}
+        lights="fibre"
+        onChoose={(name) => change((each) => void (each.lengthRule = rules.find((other) => lengthRuleName(other) === name)!))}
+      />
+      <div className="grid grid-cols-2 gap-x-3">
+        {LOSSES.map(({ name, label }) => (
+          <MeasureField key={name} field={hoopLossField(name, units)} label={label} value={settled.losses[name].value} lights="losses" shape="compact" />
+        ))}
+        <MeasureField field={sawPassesField} label="Saw cuts" value={settled.losses.sawPasses.value} lights="losses" shape="compact" />
+      </div>
+      <p className="narrow pt-1 text-[11.5px] text-soft">
+        {capital(SOURCE_NAMES[settled.losses.squaring.from])}. {capital(FORM_NAMES[hoop.form])}, {view.mass}.
+      </p>
+      <FindingNotes stage="hoop" mount={mount} />
+    </>
+  );
+}

@@ -1,0 +1,143 @@
+"use client";
+
+import { useRef, useState } from "react";
+import { type Step, type StepStage } from "@/core/making/steps";
+import { type Plan } from "@/core/piece/plan";
+import { usePlan } from "@/ui/plan";
+import { useSessionState } from "@/ui/session";
+import { useTray, useTrayState, useUnits } from "@/ui/tray";
+import { CAUTIONS, CAUTIONS_DEFER, CHECKS, sayStep } from "@/words/steps";
+import { capital } from "@/words/names";
+import { type Units } from "@/words/show";
+
+const STAGE_TITLES: Readonly<Record<StepStage, string>> = { stone: "Stone", wall: "Wall", plate: "Plate", hoop: "Hoop", join: "Joining", set: "Setting" };
+
+/** The piece's making as ordered steps: what to do, what to look at, what can hurt. */
+export function MakingStage() {
+  const plan = usePlan();
+  const units = useUnits();
+  const tray = useTray();
+  const piece = useSessionState((state) => state.piece);
+  const make = useTrayState((state) => state.makes[piece.id]);
+  const done = new Set(make?.done ?? []);
+  const next = plan.steps.find(({ id }) => !done.has(id));
+  const [chosen, choose] = useState<string | null>(null);
+  const list = useRef<HTMLOListElement>(null);
+  const shown = plan.steps.find(({ id }) => id === chosen) ?? next ?? plan.steps.at(-1);
+  const tick = (step: Step) => void tray.tick(piece, step.id, !done.has(step.id));
+  return (
+    <>
+      <section aria-label="Steps" className="overflow-y-auto border-r border-line bg-sheet px-4 py-3 [grid-area:draw]">
+        <ol ref={list}>
+          {plan.steps.map((step, i) => (
+            <StepRow
+              key={step.id}
+              step={step}
+              number={i + 1}
+              title={sayStep(step, plan.figures, units).title}
+              heading={step.stage !== plan.steps[i - 1]?.stage ? STAGE_TITLES[step.stage] : null}
+              isDone={done.has(step.id)}
+              isNext={step.id === next?.id}
+              isShown={step.id === shown?.id}
+              onShow={() => choose(step.id)}
+              onTick={() => tick(step)}
+            />
+          ))}
+        </ol>
+      </section>
+      <section aria-label="This step" className="overflow-y-auto bg-paper px-3.5 pt-2.5 pb-3 [grid-area:meas]">
+        {shown && <StepDetail step={shown} plan={plan} units={units} />}
+      </section>
+      <section aria-label="Answer" className="flex flex-col justify-center gap-4 overflow-hidden border-t border-line bg-paper px-[18px] [grid-area:foot]">
+        <div className="flex items-baseline gap-5">
+          <p className="min-w-0 truncate">
+            <span className="mr-2 text-[12.5px] text-soft">{next ? `Step ${plan.steps.indexOf(next) + 1}` : "All steps"}</span>
+            <span className="text-[24px] font-bold [font-stretch:92%]">{next ? sayStep(next, plan.figures, units).title : "done"}</span>
+          </p>
+          <p className="ml-auto text-[13px] whitespace-nowrap text-soft">
+            <b className="font-semibold text-ink">{plan.steps.filter(({ id }) => done.has(id)).length}</b> of {plan.steps.length} done
+          </p>
+        </div>
+        <ol aria-hidden="true" className="flex gap-[5px]">
+          {plan.steps.map(({ id, heat, code }) => (
+            <li key={id} className={`h-3 flex-1 rounded-[2px] ${barColour(done.has(id), id === next?.id, heat !== null && code !== "join.pickle")}`} />
+          ))}
+        </ol>
+        <p className="text-[12.5px] text-soft">
+          <span className="mr-1 inline-block h-2.5 w-2.5 rounded-[2px] bg-[#a3411c]" /> a heat
+          <span className="mr-1 ml-4 inline-block h-2.5 w-2.5 rounded-[2px] bg-metal-edge" /> done
+          <span className="mr-1 ml-4 inline-block h-2.5 w-2.5 rounded-[2px] bg-accent" /> next
+        </p>
+      </section>
+    </>
+  );
+}
+
+function barColour(isDone: boolean, isNext: boolean, isHeat: boolean): string {
+  if (isNext) return "bg-accent";
+  if (isDone) return "bg-metal-edge";
+  return isHeat ? "bg-[#a3411c]" : "bg-line";
+}
+
+interface RowProps {
+  readonly step: Step;
+  readonly number: number;
+  readonly title: string;
+  readonly heading: string | null;
+  readonly isDone: boolean;
+  readonly isNext: boolean;
+  readonly isShown: boolean;
+  readonly onShow: () => void;
+  readonly onTick: () => void;
+}
+
+function StepRow({ step, number, title, heading, isDone, isNext, isShown, onShow, onTick }: RowProps) {
+  const isHeat = step.heat !== null && step.code !== "join.pickle";
+  return (
+    <li>
+      {heading && <h2 className="mt-3 mb-1 text-[12px] font-[640] text-soft first:mt-0">{heading}</h2>}
+      <div className={`grid grid-cols-[30px_26px_1fr_auto] items-center rounded-[4px] border-t border-hair ${isShown ? "bg-accent-wash" : ""} ${isNext ? "font-[620]" : ""}`}>
+        <input type="checkbox" checked={isDone} onChange={onTick} onFocus={onShow} aria-label={`${number}. ${title}`} className="mx-2 h-4 w-4 accent-[#0b5d66]" />
+        <span className="text-right text-[12.5px] text-soft">{number}</span>
+        <button type="button" onClick={onShow} className={`min-w-0 py-[5px] pl-2.5 text-left text-[13.5px] ${isDone ? "text-soft" : ""}`}>
+          {isHeat && <span className="mr-1.5 inline-block h-2.5 w-2.5 rounded-[2px] bg-[#a3411c]" aria-hidden="true" />}
+          {title}
+        </button>
+        {isNext && <span className="px-2 text-[12px] text-accent">next</span>}
+      </div>
+    </li>
+  );
+}
+
+function StepDetail({ step, plan, units }: { readonly step: Step; readonly plan: Plan; readonly units: Units }) {
+  const { title, detail } = sayStep(step, plan.figures, units);
+  return (
+    <>
+      <h2 className="section-head">{STAGE_TITLES[step.stage]}</h2>
+      <h3 className="text-[19px] leading-tight font-bold [font-stretch:92%]">{title}</h3>
+      {detail && <p className="mt-2 text-[13.5px] leading-[1.4]">{detail}</p>}
+      {step.checks.length > 0 && (
+        <>
+          <h2 className="section-head mt-4">Look before you go on</h2>
+          <ul>
+            {step.checks.map((check) => (
+              <li key={check} className="border-t border-hair py-1.5 text-[13.5px]">
+                {CHECKS[check]}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {step.cautions.length > 0 && (
+        <div role="note" aria-label="Cautions" className="mt-3 rounded-[5px] bg-warn-wash px-[9px] py-[7px] text-[12.5px] leading-[1.4] text-[#6b3500]">
+          {step.cautions.map((caution) => (
+            <p key={caution} className="mb-1">
+              <b className="font-[680]">◆ {capital(CAUTIONS[caution].name)}.</b> {CAUTIONS[caution].text}
+            </p>
+          ))}
+          <p>{CAUTIONS_DEFER}</p>
+        </div>
+      )}
+    </>
+  );
+}

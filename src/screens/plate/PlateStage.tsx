@@ -1,0 +1,180 @@
+"use client";
+
+import { type Draft as Editable } from "immer";
+import { type Point } from "@/core/geometry/outline";
+import { figureOf } from "@/core/measure/figure";
+import { type Mount, type PlateEntry } from "@/core/piece/piece";
+import { type Plan } from "@/core/piece/plan";
+import { METALS, type Metal } from "@/core/metal/metals";
+import { ChoiceField } from "@/ui/ChoiceField";
+import { Dimension } from "@/ui/Dimension";
+import { Millimetres, Shape, Sheet, Word, scaleFor, scaleText } from "@/ui/Drawing";
+import { FindingNotes } from "@/ui/FindingNotes";
+import { MeasureField } from "@/ui/MeasureField";
+import { Rule } from "@/ui/Rule";
+import { SettingSection } from "@/ui/SectionView";
+import { Answer, Answers, Stage } from "@/ui/Stage";
+import { StoneFill } from "@/ui/StoneFill";
+import { Sum } from "@/ui/Sum";
+import { FigureButton } from "@/ui/Terms";
+import { lengthField } from "@/ui/fields";
+import { usePlan } from "@/ui/plan";
+import { useSession, useSessionState } from "@/ui/session";
+import { planBox, sectionBox } from "@/ui/setting-layout";
+import { useUnits } from "@/ui/tray";
+import { type Size } from "@/ui/useSize";
+import { BLANK_MARKS } from "@/words/marks";
+import { METAL_NAMES, capital } from "@/words/names";
+import { type Units, degrees, lengthUnit, showLength, showTemperature } from "@/words/show";
+import { TERM_NAMES } from "@/words/terms";
+
+/** What the Plate stage says. */
+function plateView(plan: Plan, id: string, units: Units) {
+  const figure = (name: string) => figureOf(plan.figures, `${id}.plate.${name}`);
+  const blank = (name: string) => showLength(figure(name).value, "blank", units);
+  const length = figure("blankLength");
+  return {
+    blankLength: blank("blankLength"),
+    blankWidth: blank("blankWidth"),
+    length: blank("length"),
+    width: blank("width"),
+    mass: figure("mass").value.toFixed(2),
+    sum: length.terms.filter(({ value }) => value !== 0).map(({ label, value }) => ({ value: showLength(value, "measured", units), name: TERM_NAMES[label] })),
+    total: showLength(length.value, "measured", units),
+  };
+}
+
+/** The blank to cut for the plate, and what it is sawn back to. */
+export function PlateStage({ mount: id }: { readonly mount: string }) {
+  const plan = usePlan();
+  const units = useUnits();
+  const mount = useSessionState(({ piece }) => piece.mounts.find((each) => each.id === id)!);
+  const view = plateView(plan, id, units);
+  const unit = lengthUnit(units);
+  return (
+    <Stage
+      drawing={(size) => <PlateDrawing size={size} mount={mount} />}
+      measures={<PlateMeasures mount={mount} />}
+      foot={
+        <>
+          <Answers sum={<Sum parts={view.sum} total={view.total} />}>
+            <FigureButton figure={`${id}.plate.blankLength`} name="Plate's blank, lengthwise">
+              <Answer lead="Cut blank" unit="long">
+                {view.blankLength}
+              </Answer>
+            </FigureButton>
+            <FigureButton figure={`${id}.plate.blankWidth`} name="Plate's blank, across">
+              <Answer lead="by" unit={`${unit} wide`}>
+                {view.blankWidth}
+              </Answer>
+            </FigureButton>
+            <FigureButton figure={`${id}.plate.area`} name="Plate's area" className="text-[13px] text-soft">
+              sawn to {view.length} × {view.width}, {view.mass} g
+            </FigureButton>
+          </Answers>
+          <Rule blank={plan.drawing.settings[id]!.plate} height={figureOf(plan.figures, `${id}.plate.blankWidth`).value} cut={`cut ${view.blankLength}`} beyond="sheet goes on" names={BLANK_MARKS} units={units} />
+        </>
+      }
+    />
+  );
+}
+
+function boxed(points: readonly Point[]): Point[] {
+  const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];
+  const [left, right, low, high] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
+  return [
+    [left, low],
+    [right, low],
+    [right, high],
+    [left, high],
+  ];
+}
+
+function PlateDrawing({ size, mount }: { readonly size: Size; readonly mount: Mount }) {
+  const plan = usePlan();
+  const units = useUnits();
+  const view = plateView(plan, mount.id, units);
+  const drawing = plan.drawing.settings[mount.id]!;
+  const top = planBox(size, drawing);
+  const side = sectionBox(size, drawing);
+  const scale = scaleFor(top.wide, top.tall, top.width, top.height);
+  const sectionScale = scaleFor(side.wide, side.tall, side.width, side.height);
+  const corners = boxed(drawing.plan.sawLine).map(([x, y]) => [top.x + x * scale.perMm, top.y - y * scale.perMm] as const);
+  const [low, , high] = [corners[0]!, corners[1]!, corners[2]!];
+  const { plate } = drawing.section;
+  const sk = sectionScale.perMm;
+  return (
+    <Sheet width={size.width} height={size.height} label="The plate in plan and section">
+      <StoneFill material={mount.stone.material?.name ?? mount.stone.name ?? ""} />
+      <Word x={14} y={24}>
+        Plan, {scaleText(scale)}
+      </Word>
+      <Word x={side.captionX} y={side.captionY}>
+        Section across the width, {scaleText(sectionScale)}
+      </Word>
+      <Millimetres x={top.x} y={top.y} scale={scale}>
+        <Shape points={boxed(drawing.plan.sawLine)} fill="#dfe4e6" fillOpacity={0.45} stroke="#6f7a7e" lights="blank" />
+        <Shape points={drawing.plan.sawLine} fill="none" stroke="#5b6769" strokeDasharray="5 4" lights="saw" />
+        <Shape points={drawing.plan.plateEdge} fill="url(#metal)" stroke="#1b2225" lights="plate" />
+        <Shape points={drawing.plan.wallOutside} fill="none" stroke="#6f7a7e" lights="wall" />
+        <Shape points={drawing.plan.wallInside} fill="none" stroke="#6f7a7e" />
+        <Shape points={drawing.plan.stone} fill="url(#stone)" fillOpacity={0.55} stroke="#00000033" />
+      </Millimetres>
+      <Dimension from={low[0]} to={high[0]} at={low[1] + 24} text={view.blankLength} lights="blank" />
+      <Dimension from={high[1]} to={low[1]} at={high[0] + 26} text={view.blankWidth} lights="blank" isUpright />
+      <Word x={high[0]} y={high[1] - 8} textAnchor="end">
+        blank, dashed: saw line
+      </Word>
+      <Millimetres x={side.x} y={side.y} scale={sectionScale}>
+        <SettingSection section={drawing.section} scale={sectionScale} />
+      </Millimetres>
+      <Dimension from={side.x - plate.half * sk} to={side.x + plate.half * sk} at={side.y + plate.thickness * sk + 24} text={view.width} lights="plate" />
+    </Sheet>
+  );
+}
+
+const PLATE_METALS: readonly Metal[] = ["sterling", "fine-silver", "sterling-935", "copper", "brass"];
+
+function PlateMeasures({ mount }: { readonly mount: Mount }) {
+  const { id, plate } = mount;
+  const session = useSession();
+  const units = useUnits();
+  const settled = usePlan().settled.mounts[id]!.plate;
+  const change = (recipe: (plate: Editable<PlateEntry>) => void) => session.change((piece) => recipe(piece.mounts.find((each) => each.id === id)!.plate));
+  const field = (name: "thickness" | "border" | "sawMargin") =>
+    lengthField(`${id}.plate.${name}`, units, (piece, value) => {
+      piece.mounts.find((each) => each.id === id)!.plate[name] = value;
+    });
+  return (
+    <>
+      <h2 className="section-head">Sheet</h2>
+      <ChoiceField
+        label="Metal"
+        hint={`starts to melt at ${showTemperature(METALS[plate.metal].solidus, units)} ${degrees(units)}`}
+        value={plate.metal}
+        options={PLATE_METALS.map((value) => ({ value, text: capital(METAL_NAMES[value]) }))}
+        onChoose={(metal) => change((each) => void (each.metal = metal))}
+      />
+      <MeasureField field={field("thickness")} label="Thickness" hint="0.6 to 0.7 for a ring; 1.0 is heavy" value={plate.thickness} lights="plate" />
+      <h2 className="section-head">Edge</h2>
+      <ChoiceField
+        label="Finish"
+        hint={plate.style === "border" ? "a plain border all round" : "filed back to the wall"}
+        value={plate.style === "border" ? "border" : "flush"}
+        options={[
+          { value: "flush", text: "Flush" },
+          { value: "border", text: "Border" },
+        ]}
+        onChoose={(style) =>
+          change((each) => {
+            each.style = style;
+            if (style === "border") each.border = each.border || 1;
+          })
+        }
+      />
+      {plate.style === "border" && <MeasureField field={field("border")} label="Border" hint="outside the wall" value={settled.border.value} lights="plate" />}
+      <MeasureField field={field("sawMargin")} label="Saw margin" hint="easier to saw off than to add" value={settled.sawMargin.value} lights="saw" />
+      <FindingNotes stage="plate" mount={id} />
+    </>
+  );
+}

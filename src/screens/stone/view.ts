@@ -1,0 +1,38 @@
+import { figureOf } from "@/core/measure/figure";
+import { type Mount } from "@/core/piece/piece";
+import { type Plan } from "@/core/piece/plan";
+import { greatestTurnIn } from "@/core/stone/stone";
+import { type Units, showLength, withUnit } from "@/words/show";
+
+export interface StoneView {
+  readonly round: string;
+  readonly leansIn: string;
+  readonly tightest: string;
+  readonly long: string;
+  readonly wide: string;
+  readonly face: string;
+  readonly dome: string;
+}
+
+/** What the Stone stage says. */
+export function stoneView(plan: Plan, mount: Mount, units: Units): StoneView {
+  const value = (name: string) => figureOf(plan.figures, `${mount.id}.${name}`).value;
+  const stoneTerm = (name: string) => figureOf(plan.figures, `${mount.id}.plate.${name}`).terms.find(({ label }) => label === "stone")!.value;
+  const { places } = plan.drawing.settings[mount.id]!.plan;
+  const tightest = 1 / Math.max(...places.map(({ curvature }) => curvature));
+  return {
+    round: showLength(value("outline.perimeter"), "measured", units),
+    leansIn: showLength(greatestTurnIn(mount.stone), "measured", units),
+    tightest: `tightest curve ${withUnit(tightest, "blank", units)} radius`,
+    long: showLength(stoneTerm("length"), "blank", units),
+    wide: showLength(stoneTerm("width"), "blank", units),
+    face: `${value("outline.area").toFixed(0)} mm²`,
+    dome: domeName(mount.stone.dome ?? 2),
+  };
+}
+
+function domeName(dome: number | "flat"): string {
+  if (dome === "flat") return "a flat face, as a coin or tablet";
+  if (dome < 1.8) return "steep, toward a point";
+  return dome <= 2.2 ? "round, a half ellipse" : "low and full";
+}

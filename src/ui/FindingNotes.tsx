@@ -1,0 +1,14 @@
+"use client";
+
+import { stageOf } from "@/words/stages";
+import { sayFinding } from "@/words/findings";
+import { Note } from "./Note";
+import { usePlan } from "./plan";
+import { useUnits } from "./tray";
+
+/** What the plan has to say about a stage of one setting. */
+export function FindingNotes({ stage, mount }: { readonly stage: string; readonly mount: string }) {
+  const { findings } = usePlan();
+  const units = useUnits();
+  return findings.filter(({ code, at }) => stageOf(code, at, mount) === stage).map((finding, i) => <Note key={`${finding.code}${i}`} level={finding.level} said={sayFinding(finding, units)} />);
+}

@@ -1,0 +1,106 @@
+"use client";
+
+import { type KeyboardEvent, type ReactNode, useEffect, useId } from "react";
+import { type TypedField } from "@/store/session";
+import { useLit } from "./lit";
+import { useSession, useSessionState } from "./session";
+
+interface Props<T> {
+  readonly field: TypedField<T>;
+  readonly label: string;
+  readonly hint?: string | undefined;
+  /** The piece's value as the field writes it, of its own accord. */
+  readonly own: string;
+  /** Whether typed text says the piece's value in other words. */
+  readonly isSame: (text: string) => boolean;
+  /** What of the drawing it lights. */
+  readonly lights: string;
+  /** "compact" goes two to a line, without a hint; "wide" gives the entry more room. */
+  readonly shape?: "usual" | "compact" | "wide";
+  readonly isText?: boolean;
+  readonly before?: ReactNode;
+  readonly after?: ReactNode;
+  readonly placeholder?: string;
+  /** The text one step up (1) or down (-1) from now, by a tenth of a step if `fine`. */
+  readonly stepped?: (by: 1 | -1, fine: boolean) => string;
+}
+
+const COLUMNS = {
+  usual: "grid-cols-[1fr_96px] gap-x-2 text-[13.5px]",
+  compact: "grid-cols-[1fr_78px] gap-x-1 text-[12.5px]",
+  wide: "grid-cols-[1fr_148px] gap-x-2 text-[13.5px]",
+} as const;
+
+/**
+ * A field that is typed in. What is typed stays as it was typed; what is wrong in it is said under it, and the plan
+ * goes on without it.
+ */
+export function TypedEntry<T>({ field, label, hint, own, isSame, lights, shape = "usual", isText = false, before, after, placeholder, stepped }: Props<T>) {
+  const session = useSession();
+  const draft = useSessionState(({ drafts }) => drafts[field.key]);
+  const isUnmeasured = useSessionState(({ unmeasured }) => unmeasured.includes(field.key));
+  const { isLit, handlers } = useLit(lights);
+  const id = useId();
+  useEffect(() => session.register(field as TypedField<never>), [session, field]);
+
+  const problem = draft?.problem ?? null;
+  const shown = draft && (problem !== null || isSame(draft.text)) ? draft.text : own;
+  const told = isUnmeasured ? "not measured yet" : shape === "compact" ? undefined : hint;
+
+  const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
+    const by = event.key === "ArrowUp" ? 1 : event.key === "ArrowDown" ? -1 : null;
+    if (by !== null && stepped) {
+      event.preventDefault();
+      session.type(field, stepped(by, event.altKey));
+    }
+    if (event.key === "Enter") {
+      session.commit();
+      if (!problem) focusNext(event.currentTarget);
+    }
+  };
+
+  return (
+    <div className={`grid items-center border-t border-hair py-[3px] ${COLUMNS[shape]} ${isLit ? "field-lit" : ""}`} {...handlers}>
+      <label htmlFor={id} className="leading-tight">
+        {label}
+        {told && (
+          <small id={`${id}-hint`} className={`narrow block text-[11.5px] ${isUnmeasured ? "text-warn" : "text-soft"}`}>
+            {told}
+          </small>
+        )}
+      </label>
+      <div className={`entry ${problem ? "entry-wrong" : ""}`}>
+        {before}
+        <input
+          id={id}
+          data-field={field.key}
+          value={shown}
+          placeholder={placeholder}
+          inputMode={isText ? "text" : "decimal"}
+          autoComplete="off"
+          spellCheck={false}
+          aria-invalid={problem !== null}
+          aria-describedby={problem ? `${id}-problem` : told ? `${id}-hint` : undefined}
+          className={isText ? "!text-left text-[13.5px] font-[540]" : ""}
+          onChange={(event) => session.type(field, event.target.value)}
+          onKeyDown={onKeyDown}
+          onBlur={() => session.commit()}
+          onFocus={(event) => event.target.select()}
+        />
+        {after}
+      </div>
+      {problem && (
+        <p id={`${id}-problem`} role="alert" className="col-span-2 pt-1 text-[12px] leading-snug text-bad">
+          <span aria-hidden="true">◆ </span>
+          {problem}. The plan goes on with {own || "none"}.
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** A caliper that types its reading and Enter goes on to the next field. */
+function focusNext(input: HTMLInputElement): void {
+  const all = [...document.querySelectorAll<HTMLElement>("[data-field]")];
+  all[all.indexOf(input) + 1]?.focus();
+}
