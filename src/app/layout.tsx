@@ -2,7 +2,9 @@ import type { Metadata } from "next";
 import { headers } from "next/headers";
 import { connection } from "next/server";
 import { type ReactNode } from "react";
+import { FindProvider } from "@/ui/Find";
 import { Nonce } from "@/ui/Nonce";
+import { OpeningProvider } from "@/ui/opening";
 import { TrayProvider } from "@/ui/tray";
 import "./globals.css";
 
@@ -15,7 +17,11 @@ export default async function RootLayout({ children }: { readonly children: Reac
     <html lang="en">
       <body>
         <Nonce value={nonce}>
-          <TrayProvider withDemo={process.env.HOOP_LEDGER_DEMO === "1"}>{children}</TrayProvider>
+          <TrayProvider withDemo={process.env.HOOP_LEDGER_DEMO === "1"}>
+            <OpeningProvider>
+              <FindProvider>{children}</FindProvider>
+            </OpeningProvider>
+          </TrayProvider>
         </Nonce>
       </body>
     </html>

@@ -6,6 +6,8 @@ export interface JsonObject {
 }
 
 export const MOST_BYTES = 2 * 1024 * 1024;
+/** Everything at once may hold some thousands of pieces. */
+export const MOST_BACKUP_BYTES = 128 * 1024 * 1024;
 const DEEPEST = 32;
 /** Names that reach into every object of the language. */
 const FORBIDDEN = new Set(["__proto__", "prototype", "constructor"]);
@@ -13,8 +15,8 @@ const FORBIDDEN = new Set(["__proto__", "prototype", "constructor"]);
 export type Read = { readonly ok: true; readonly value: JsonObject } | { readonly ok: false; readonly faults: readonly Fault[] };
 
 /** A file's text as a JSON object of the stated format, within the limits of size, depth and names. */
-export function readJson(text: string, format: string): Read {
-  if (new TextEncoder().encode(text).length > MOST_BYTES) return refused(fault("", "too-large", { limit: MOST_BYTES }));
+export function readJson(text: string, format: string, most = MOST_BYTES): Read {
+  if (new TextEncoder().encode(text).length > most) return refused(fault("", "too-large", { limit: most }));
   let value: Json;
   try {
     value = JSON.parse(text.replace(/^\ufeff/, "")) as Json;

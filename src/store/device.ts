@@ -1,6 +1,7 @@
 import { type DBSchema, type IDBPDatabase, openDB } from "idb";
+import { type Make } from "@/core/piece/make";
 import { type BenchEntry } from "@/core/piece/bench";
-import { KeepError, type Keeper, type Make, type PieceRecord, comparePut } from "./keeper";
+import { KeepError, type Keeper, type PieceRecord, comparePut } from "./keeper";
 
 interface Schema extends DBSchema {
   pieces: { key: string; value: PieceRecord };

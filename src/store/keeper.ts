@@ -1,4 +1,5 @@
 import { type BenchEntry } from "@/core/piece/bench";
+import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
 
 /** What is half typed or wrong in a field, or was typed in other words than the field would write; by the field's key. */
@@ -23,20 +24,6 @@ export interface PieceRecord {
   readonly changed: string;
   /** ISO time it was deleted, or null. A deleted piece can be had back. */
   readonly deleted: string | null;
-}
-
-/** One making of one piece, with its own copy of the piece file. */
-export interface Make {
-  readonly format: "hoop-ledger/make";
-  readonly version: 1;
-  readonly id: string;
-  readonly piece: string;
-  readonly pieceFile: Piece;
-  readonly started: string;
-  readonly finished: string | null;
-  readonly done: readonly string[];
-  readonly measured: readonly { readonly figure: string; readonly value: number; readonly at: string }[];
-  readonly notes: string;
 }
 
 export type Put = { readonly ok: true; readonly record: PieceRecord } | { readonly ok: false; readonly newer: PieceRecord };

@@ -1,5 +1,6 @@
+import { type Make } from "@/core/piece/make";
 import { type BenchEntry } from "@/core/piece/bench";
-import { type Keeper, type Make, type PieceRecord, comparePut } from "./keeper";
+import { type Keeper, type PieceRecord, comparePut } from "./keeper";
 
 /** Keeps everything until the page is closed, where the browser keeps nothing itself. */
 export function memoryKeeper(): Keeper {

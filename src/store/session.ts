@@ -123,7 +123,7 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
   /** The piece with a change made, or why it cannot be. */
   function tried(recipe: Recipe): FieldReading<Piece> {
     const piece = produce(get().piece, recipe);
-    const decoded = pieceFromJson(piece as unknown as Json, bench());
+    const decoded = pieceFromJson(piece as unknown as Json, piece.benchUsed ?? bench());
     return decoded.ok ? { ok: true, value: piece } : { ok: false, problem: faultMessage(decoded.faults[0]!) };
   }
 

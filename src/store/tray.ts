@@ -1,10 +1,11 @@
 import { createStore } from "zustand/vanilla";
+import { type Make } from "@/core/piece/make";
 import { type BenchEntry, SHIPPED_BENCH } from "@/core/piece/bench";
 import { type Piece } from "@/core/piece/piece";
 import { deviceKeeper } from "./device";
 import { freeId } from "./ids";
 import { replayJournal } from "./journal";
-import { KeepError, type Keeper, type Make, type PieceRecord, type Trouble } from "./keeper";
+import { KeepError, type Keeper, type PieceRecord, type Trouble } from "./keeper";
 import { memoryKeeper } from "./memory";
 import { listen, tell } from "./news";
 
@@ -87,11 +88,13 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
         await keeper.putPiece(fresh(piece, []), kept?.revision ?? null);
       }),
 
-    /** Marks a piece deleted, or not. @throws KeepError */
-    setDeleted: (id: string, deleted: boolean) =>
+    /** Marks pieces deleted, or not; what is deleted can be had back. @throws KeepError */
+    setDeleted: (ids: readonly string[], deleted: boolean) =>
       changed(async () => {
-        const kept = await keeper.piece(id);
-        if (kept) await keeper.putPiece({ ...kept, deleted: deleted ? now() : null }, kept.revision);
+        for (const id of ids) {
+          const kept = await keeper.piece(id);
+          if (kept && (kept.deleted !== null) !== deleted) await keeper.putPiece({ ...kept, deleted: deleted ? now() : null }, kept.revision);
+        }
       }),
 
     /** @throws KeepError */
@@ -99,6 +102,14 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
       changed(async () => {
         const kept = await keeper.piece(id);
         if (kept) await keeper.putPiece({ ...kept, piece: { ...kept.piece, name }, changed: now() }, kept.revision);
+      }),
+
+    /** A copy under a name and id of its own. Returns its id. @throws KeepError */
+    duplicate: (piece: Piece) =>
+      changed(async () => {
+        const id = idFor(piece.id);
+        await keeper.putPiece(fresh({ ...piece, id, name: `${piece.name.slice(0, 114)}, copy` }, []), null);
+        return id;
       }),
 
     /** Removes pieces for good. @throws KeepError */

@@ -6,7 +6,7 @@ import { type Figure, figureOf } from "@/core/measure/figure";
 import { usePlan } from "./plan";
 import { SCHOOL_NAMES } from "@/words/names";
 import { SOURCE_NAMES, termText } from "@/words/terms";
-import { type Units, showPercent, withUnit } from "@/words/show";
+import { type Units, showFigureValue } from "@/words/show";
 import { useUnits } from "./tray";
 
 interface Props {
@@ -46,7 +46,7 @@ function TermsTable({ figure, units }: { readonly figure: Figure; readonly units
           <tr key={i} className="border-t border-hair align-top">
             <td className="py-1 pr-2 text-right font-[620] whitespace-nowrap">
               {isSum && i > 0 ? (term.value < 0 ? "− " : "+ ") : ""}
-              {showValue(isSum && i > 0 ? Math.abs(term.value) : term.value, figure.unit, units)}
+              {showFigureValue(isSum && i > 0 ? Math.abs(term.value) : term.value, figure.unit, units)}
             </td>
             <td className="py-1 leading-snug">
               {termText(term)} <span className="text-soft">· {SOURCE_NAMES[term.from]}</span>
@@ -55,35 +55,17 @@ function TermsTable({ figure, units }: { readonly figure: Figure; readonly units
         ))}
         {isSum && (
           <tr className="border-t border-metal-edge">
-            <td className="py-1 pr-2 text-right font-bold whitespace-nowrap">{showValue(figure.value, figure.unit, units)}</td>
+            <td className="py-1 pr-2 text-right font-bold whitespace-nowrap">{showFigureValue(figure.value, figure.unit, units)}</td>
             <td className="py-1 font-[620]">in all</td>
           </tr>
         )}
         {figure.schools?.map(({ rule, value }) => (
           <tr key={rule} className="border-t border-hair text-accent-deep">
-            <td className="py-1 pr-2 text-right whitespace-nowrap">{showValue(value, figure.unit, units)}</td>
+            <td className="py-1 pr-2 text-right whitespace-nowrap">{showFigureValue(value, figure.unit, units)}</td>
             <td className="py-1">{SCHOOL_NAMES[rule]}</td>
           </tr>
         ))}
       </tbody>
     </table>
   );
-}
-
-/** A value to the digits its terms are told in. */
-function showValue(value: number, unit: Figure["unit"], units: Units): string {
-  switch (unit) {
-    case "mm":
-      return withUnit(value, "measured", units);
-    case "mm2":
-      return `${value.toFixed(1)} mm²`;
-    case "g":
-      return `${value.toFixed(2)} g`;
-    case "deg":
-      return `${value.toFixed(1)}°`;
-    case "ratio":
-      return showPercent(value, 1);
-    case "count":
-      return String(value);
-  }
 }

@@ -40,7 +40,10 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
   }),
   "wall.third-fails": (v) => ({
     what: "By a third of the height it would not hold.",
-    advice: `${v.bare("height")} ÷ 3 = ${v.bare("third")}, and the side only leans in at ${v.bare("turnIn")}.`,
+    advice:
+      v.number("third") < v.number("turnIn")
+        ? `${v.bare("height")} ÷ 3 = ${v.bare("third")}, and the side only leans in at ${v.bare("turnIn")}.`
+        : `${v.bare("height")} ÷ 3 = ${v.bare("third")}, hardly past the ${v.bare("turnIn")} where the side leans in; it takes ${v.length("needed", "height")} to catch.`,
   }),
   "wall.hides-stone": (v) => ({
     what: `The wall hides the stone: ${v.bare("height")} of its ${v.bare("stone")}.`,

@@ -21,8 +21,9 @@ export const WAY_ADVICE: Readonly<Record<Way, string>> = {
   "seams-hard": "hard for seams, easy for the rest",
 };
 
-/** "7 pieces 1.0 × 1.0 inside, one every 6.5". */
+/** "7 pieces 1.0 × 1.0 mm inside, one every 6.5". */
 export function piecesText({ count, size, spacing }: Pallions, where: string, units: Units): string {
   const side = showLength(size[0], "blank", units);
-  return `${counted(count, "piece")} ${side} × ${side} ${where}${spacing === null ? "" : `, one every ${showLength(spacing, "blank", units)} ${lengthUnit(units)}`}`;
+  const place = where === "" ? "" : ` ${where}`;
+  return `${counted(count, "piece")} ${side} × ${side} ${lengthUnit(units)}${place}${spacing === null ? "" : `, one every ${showLength(spacing, "blank", units)}`}`;
 }

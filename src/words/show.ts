@@ -1,3 +1,4 @@
+import { type Figure, type Unit } from "@/core/measure/figure";
 import { type LengthUnit, MM_PER_INCH } from "@/core/measure/reading";
 
 export interface Units {
@@ -47,6 +48,28 @@ export function degrees(units: Units): string {
 
 export function showPercent(ratio: number, decimals = 0): string {
   return `${(ratio * 100).toFixed(decimals)}%`;
+}
+
+/** A value to the digits its terms are told in, with its unit. */
+export function showFigureValue(value: number, unit: Unit, units: Units): string {
+  switch (unit) {
+    case "mm":
+      return withUnit(value, "measured", units);
+    case "mm2":
+      return `${value.toFixed(1)} mm²`;
+    case "g":
+      return `${value.toFixed(2)} g`;
+    case "deg":
+      return `${value.toFixed(1)}°`;
+    case "ratio":
+      return showPercent(value, 1);
+    case "count":
+      return String(value);
+  }
+}
+
+export function showFigure({ value, unit }: Figure, units: Units): string {
+  return showFigureValue(value, unit, units);
 }
 
 /** Text from a file as it may be printed: without control characters or marks that turn the line round. */

@@ -17,7 +17,7 @@ export function HeatCards() {
   const piece = useSessionState((state) => state.piece);
   return (
     <>
-      <ol className="flex h-[158px] gap-2.5 overflow-x-auto">
+      <ol className="flex h-[164px] gap-2.5 overflow-x-auto">
         {plan.heats.map((heat, i) => (
           <HeatCard key={i} number={i + 1} heat={heat} plan={plan} units={units} />
         ))}
@@ -52,7 +52,7 @@ function HeatCard({ number, heat, plan, units }: CardProps) {
   const more = heat.solder[0]?.evenGap ?? 0;
   return (
     <li
-      className={`min-w-[196px] flex-1 overflow-y-auto rounded-[6px] border bg-sheet px-[11px] py-[9px] text-[12.5px] leading-[1.36] ${isBad ? "border-bad" : "border-line"}`}
+      className={`min-w-[196px] flex-1 overflow-y-auto rounded-[6px] border bg-sheet px-[11px] py-[8px] text-[12.2px] leading-[1.32] ${isBad ? "border-bad" : "border-line"}`}
     >
       <h3 className="flex justify-between gap-2 text-[14px] font-[660]">
         <span>

@@ -169,7 +169,7 @@ function BandDrawing({ band, x, y }: { readonly band: Band; readonly x: Linear; 
       <line x1={x(from)} x2={x(to)} y1={top} y2={top} stroke="#6f7a7e" strokeWidth={1.2} />
       <line x1={x(from)} x2={x(to)} y1={foot} y2={foot} stroke="#6f7a7e" strokeDasharray="2 3" />
       {i < band.stretches.length - 1 && (
-        <text x={x(to) + 6} y={(top + foot) / 2 + 4} fontSize={12} fill="#566264">
+        <text x={x(to) + 4} y={top - 7} fontSize={12} fill="#566264">
           lies apart
         </text>
       )}

@@ -45,5 +45,5 @@ export function hoopView(plan: Plan, system: SizeSystem, units: Units) {
 function eachMillimetre(system: SizeSystem, asked: number, lost: number): string {
   if (system === "diameter") return `each millimetre lost is ${lost.toFixed(2)} mm inside`;
   const told = system === "mandrel" ? "us" : system;
-  return `each millimetre lost is ${(sizeNumber(told, asked) - sizeNumber(told, asked - lost)).toFixed(2)} ${SYSTEM_NAMES[told]} ${told === "eu" || told === "continental" ? "sizes" : "size"}`;
+  return `each millimetre lost is ${(sizeNumber(told, asked) - sizeNumber(told, asked - lost)).toFixed(2)} ${SYSTEM_NAMES[told]} size`;
 }

@@ -5,18 +5,23 @@ import { usePathname } from "next/navigation";
 import { useCallback, useEffect, useMemo, useState } from "react";
 import { planPiece } from "@/core/piece/plan-piece";
 import { type Session, openSession } from "@/store/session";
+import { type Findable, useFind } from "@/ui/Find";
+import { useKeys } from "@/ui/keys";
 import { PlanProvider } from "@/ui/plan";
-import { SessionProvider, useSessionState } from "@/ui/session";
+import { SessionProvider, useSession, useSessionState } from "@/ui/session";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
+import { FIGURE_NAMES } from "@/words/figures";
+import { showFigure } from "@/words/show";
+import { STAGE_NAMES, type StageId } from "@/words/stages";
+import { CardScreen } from "../card/CardScreen";
 import { HeatsStage } from "../heats/HeatsStage";
-import { MakingStage } from "../making/MakingStage";
 import { HoopStage } from "../hoop/HoopStage";
+import { MakingStage } from "../making/MakingStage";
 import { PlateStage } from "../plate/PlateStage";
 import { StoneStage } from "../stone/StoneStage";
 import { WallStage } from "../wall/WallStage";
 import { Stem } from "./Stem";
-import { TopBar } from "./TopBar";
-import { type StageId } from "@/words/stages";
+import { ElsewhereBar, TopBar } from "./TopBar";
 import { stagesOf, stemOf } from "./stages";
 
 /** One piece: opens it, and shows the stage that the address names. */
@@ -59,30 +64,61 @@ function MissingPiece() {
 }
 
 function OpenPiece({ id }: { readonly id: string }) {
+  const session = useSession();
   const piece = useSessionState((state) => state.piece);
   const bench = useTrayState((state) => state.bench);
+  const make = useTrayState((state) => state.makes[id]);
   const units = useUnits();
-  const plan = useMemo(() => planPiece(piece, bench), [piece, bench]);
+  const { offer } = useFind();
+  const plan = useMemo(() => planPiece(piece, piece.benchUsed ?? bench), [piece, bench]);
   const pathname = usePathname();
   const stages = stagesOf(piece);
-  const asked = pathname.split("/")[3] as StageId;
-  const stage = stages.includes(asked) ? asked : "wall";
+  const asked = pathname.split("/")[3];
+  const stage = stages.find((each) => each === asked) ?? "wall";
   const mount = piece.mounts[0]!.id;
-  const make = useTrayState((state) => state.makes[id]);
   const done = plan.steps.filter((step) => make?.done.includes(step.id)).length;
-  const go = useCallback((next: StageId) => window.history.pushState(null, "", `/pieces/${id}/${next}`), [id]);
+  const go = useCallback(
+    (next: StageId) => {
+      session.commit();
+      window.history.pushState(null, "", `/pieces/${id}/${next}`);
+    },
+    [id, session],
+  );
+  const along = (by: 1 | -1) => {
+    const next = stages[stages.indexOf(stage) + by];
+    if (next) go(next);
+  };
+  useKeys({ "[": () => along(-1), "]": () => along(1), "mod+z": session.undo, "mod+shift+z": session.redo, "mod+y": session.redo });
+  useEffect(() => {
+    const stageItems = stagesOf(piece).map((each): Findable => ({ group: "Stages", name: STAGE_NAMES[each], go: () => go(each) }));
+    const figureItems = FIGURE_NAMES.flatMap(({ key, name, stage: at }): Findable[] => {
+      const figure = plan.figures[`${mount}.${key}`] ?? plan.figures[key];
+      return figure ? [{ group: "Figures", name, detail: showFigure(figure, units), go: () => go(at) }] : [];
+    });
+    const commands: Findable[] = [
+      { group: "Commands", name: "Undo", go: session.undo },
+      { group: "Commands", name: "Redo", go: session.redo },
+    ];
+    offer([...stageItems, ...figureItems, ...commands]);
+    return () => offer([]);
+  }, [offer, piece, plan, mount, units, go, session]);
   return (
     <PlanProvider value={plan}>
-      <main className="frame">
-        <TopBar />
-        <Stem entries={stemOf(piece, plan, mount, units, done)} current={stage} onGo={go} />
-        {stage === "stone" && <StoneStage mount={mount} />}
-        {stage === "wall" && <WallStage mount={mount} />}
-        {stage === "plate" && <PlateStage mount={mount} />}
-        {stage === "hoop" && <HoopStage mount={mount} />}
-        {stage === "heats" && <HeatsStage mount={mount} />}
-        {stage === "making" && <MakingStage />}
-      </main>
+      {asked === "card" ? (
+        <CardScreen onBack={() => go("making")} />
+      ) : (
+        <main className="frame">
+          <TopBar shows={stage === "heats" ? "temperature" : "length"} />
+          <Stem entries={stemOf(piece, plan, mount, units, done)} current={stage} onGo={go} />
+          {stage === "stone" && <StoneStage mount={mount} />}
+          {stage === "wall" && <WallStage mount={mount} />}
+          {stage === "plate" && <PlateStage mount={mount} />}
+          {stage === "hoop" && <HoopStage mount={mount} />}
+          {stage === "heats" && <HeatsStage mount={mount} />}
+          {stage === "making" && <MakingStage />}
+        </main>
+      )}
+      <ElsewhereBar />
     </PlanProvider>
   );
 }

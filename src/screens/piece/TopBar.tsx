@@ -1,16 +1,24 @@
 "use client";
 
-import { Redo2, Undo2 } from "lucide-react";
+import { MoreHorizontal, Redo2, Undo2 } from "lucide-react";
 import Link from "next/link";
+import { useRouter } from "next/navigation";
+import { DropdownMenu } from "radix-ui";
+import { useState } from "react";
 import { useStore } from "zustand";
+import { pieceText } from "@/store/files";
 import { type Keeping } from "@/store/session";
-import { useSession, useSessionState } from "@/ui/session";
+import { FindButton } from "@/ui/Find";
+import { Mark } from "@/ui/NavBar";
 import { UnitSwitch } from "@/ui/UnitSwitch";
-import { useUnits } from "@/ui/tray";
+import { saveFile } from "@/ui/save-file";
+import { useSession, useSessionState } from "@/ui/session";
+import { useTray, useTrayState, useUnits } from "@/ui/tray";
+import { TROUBLE_WORDS } from "@/words/trouble";
 import { stoneSize } from "./stages";
 
 /** The piece's name, how it is kept, and what can be done to it. */
-export function TopBar() {
+export function TopBar({ shows }: { readonly shows: "length" | "temperature" }) {
   const session = useSession();
   const piece = useSessionState((state) => state.piece);
   const keeping = useSessionState((state) => state.keeping);
@@ -19,15 +27,14 @@ export function TopBar() {
   const canRedo = useStore(session.history, ({ futureStates }) => futureStates.length > 0);
   const { stone } = piece.mounts[0]!;
   return (
-    <header className="flex items-center gap-3.5 border-b border-line bg-sheet px-4 [grid-area:top]">
-      <Link href="/" className="text-[15px] font-[760] tracking-[-0.01em] [font-stretch:118%]">
-        Hoop<span className="text-accent">·</span>Ledger
-      </Link>
-      <p className="min-w-0 truncate text-soft">
+    <header className="flex items-center gap-3 border-b border-line bg-sheet px-4 [grid-area:top]">
+      <Mark />
+      <p className="flex min-w-0 items-center gap-1.5 whitespace-nowrap text-soft">
         <Link href="/" className="hover:underline">
           Pieces
-        </Link>{" "}
-        / <b className="font-[620] text-ink">{piece.name}</b> — {[stone.material?.name, stoneSize(stone.outline, units)].filter(Boolean).join(", ")}
+        </Link>
+        <span aria-hidden="true">/</span> <Name />
+        <span className="min-w-0 truncate">— {[stone.material?.name, stoneSize(stone.outline, units)].filter(Boolean).join(", ")}</span>
       </p>
       <button type="button" className="btn btn-plain" aria-label="Undo" disabled={!canUndo} onClick={session.undo}>
         <Undo2 size={15} aria-hidden="true" />
@@ -35,24 +42,102 @@ export function TopBar() {
       <button type="button" className="btn btn-plain" aria-label="Redo" disabled={!canRedo} onClick={session.redo}>
         <Redo2 size={15} aria-hidden="true" />
       </button>
+      <PieceMenu />
       <span className="flex-1" />
       <KeepingText keeping={keeping} />
-      <UnitSwitch />
+      <UnitSwitch of={shows} />
+      <FindButton />
+      <Link href={`/pieces/${piece.id}/card`} className="btn btn-main">
+        Card
+      </Link>
     </header>
   );
 }
 
-const TROUBLE = {
-  full: "Not kept: this device is full. Save a file",
-  blocked: "Not kept yet: close Hoop Ledger's other windows",
-  unavailable: "Not kept: this browser keeps nothing. Save a file",
-  failed: "Not kept: the browser refused. Save a file",
-} as const;
+/** The name, edited in place. */
+function Name() {
+  const session = useSession();
+  const name = useSessionState((state) => state.piece.name);
+  const [text, setText] = useState<string | null>(null);
+  const finish = () => {
+    const next = text?.trim();
+    if (next && next !== name) session.change((piece) => void (piece.name = next));
+    setText(null);
+  };
+  if (text === null) {
+    return (
+      <button type="button" title={`${name}: rename`} onClick={() => setText(name)} className="max-w-[240px] truncate rounded-[3px] font-[620] text-ink hover:bg-hair">
+        {name}
+      </button>
+    );
+  }
+  return (
+    <input
+      aria-label="Name of the piece"
+      value={text}
+      maxLength={120}
+      autoFocus
+      onChange={(event) => setText(event.target.value)}
+      onBlur={finish}
+      onKeyDown={(event) => {
+        if (event.key === "Enter") finish();
+        if (event.key === "Escape") setText(null);
+      }}
+      className="w-[200px] rounded-[3px] border border-line bg-white px-1 font-[620] text-ink"
+    />
+  );
+}
+
+const ITEM = "cursor-pointer px-3 py-1 text-[13px] outline-none data-[highlighted]:bg-accent-wash";
+
+function PieceMenu() {
+  const session = useSession();
+  const tray = useTray();
+  const router = useRouter();
+  const bench = useTrayState((state) => state.bench);
+  const piece = useSessionState((state) => state.piece);
+  const leave = async (work: () => Promise<unknown>) => {
+    session.commit();
+    await session.flush();
+    await work();
+  };
+  const duplicate = () => leave(async () => router.push(`/pieces/${await tray.duplicate(piece)}/wall`));
+  const remove = () =>
+    leave(async () => {
+      await tray.setDeleted([piece.id], true);
+      router.push("/");
+    });
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger aria-label="More for this piece" className="btn btn-plain">
+        <MoreHorizontal size={16} aria-hidden="true" />
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content align="start" className="z-50 min-w-[190px] rounded-[5px] border border-line bg-sheet py-1 shadow-lg">
+          <DropdownMenu.Item className={ITEM} onSelect={() => void duplicate()}>
+            Duplicate
+          </DropdownMenu.Item>
+          <DropdownMenu.Item className={ITEM} onSelect={() => saveFile(`${piece.id}.json`, pieceText(piece, bench))}>
+            Save file
+          </DropdownMenu.Item>
+          {piece.benchUsed && (
+            <DropdownMenu.Item className={ITEM} onSelect={() => session.change((each) => void delete each.benchUsed)}>
+              Plan it on my bench
+            </DropdownMenu.Item>
+          )}
+          <DropdownMenu.Item className={ITEM} onSelect={() => void remove()}>
+            Delete
+          </DropdownMenu.Item>
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}
 
 function KeepingText({ keeping }: { readonly keeping: Keeping }) {
   const isBad = keeping.state === "trouble" || keeping.state === "memory" || keeping.state === "elsewhere";
   return (
-    <span role="status" className={`text-[12.5px] whitespace-nowrap ${isBad ? "font-semibold text-bad" : "text-soft"}`}>
+    <span role="status" className={`min-w-0 truncate text-[12.5px] ${isBad ? "font-semibold text-bad" : "text-soft"}`}>
       {keepingText(keeping)}
     </span>
   );
@@ -65,10 +150,38 @@ function keepingText(keeping: Keeping): string {
     case "writing":
       return "Keeping";
     case "memory":
-      return TROUBLE.unavailable;
+      return TROUBLE_WORDS.unavailable;
     case "elsewhere":
       return "Changed in another window";
     case "trouble":
-      return TROUBLE[keeping.trouble];
+      return TROUBLE_WORDS[keeping.trouble];
   }
+}
+
+/** Told where the piece was changed in another window meanwhile: the maker takes that, or keeps this as a copy. */
+export function ElsewhereBar() {
+  const session = useSession();
+  const tray = useTray();
+  const router = useRouter();
+  const keeping = useSessionState((state) => state.keeping);
+  const piece = useSessionState((state) => state.piece);
+  if (keeping.state !== "elsewhere") return null;
+  const keepCopy = async () => {
+    const id = await tray.duplicate(piece);
+    session.takeNewer();
+    router.push(`/pieces/${id}/wall`);
+  };
+  return (
+    <div role="alert" className="fixed top-[54px] left-1/2 z-30 flex -translate-x-1/2 items-center gap-3 rounded-[6px] border border-warn bg-warn-wash px-3 py-2 text-[13px] text-[#6b3500] shadow-lg">
+      <span>
+        <b className="font-[680]">◆ This piece was changed in another window.</b> What you type here is not kept until you choose.
+      </span>
+      <button type="button" className="btn" onClick={() => session.takeNewer()}>
+        Take the newer
+      </button>
+      <button type="button" className="btn" onClick={() => void keepCopy()}>
+        Keep mine as a copy
+      </button>
+    </div>
+  );
 }

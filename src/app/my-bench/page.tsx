@@ -1,0 +1,5 @@
+import { MyBenchScreen } from "@/screens/my-bench/MyBenchScreen";
+
+export default function Page() {
+  return <MyBenchScreen />;
+}

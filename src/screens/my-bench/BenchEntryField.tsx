@@ -1,0 +1,59 @@
+"use client";
+
+import { useId, useState } from "react";
+
+interface Props {
+  readonly label: string;
+  readonly hint?: string | undefined;
+  /** As it stands, in words; empty where the shipped default holds. */
+  readonly value: string;
+  /** What holds where it is left empty. */
+  readonly shipped?: string;
+  readonly unit?: string;
+  /** Takes what was typed; returns what is wrong with it, or null. Empty text takes the default back. */
+  readonly onTake: (text: string) => string | null;
+  readonly isText?: boolean;
+  readonly hidesLabel?: boolean;
+  /** Room for a list of numbers. */
+  readonly isWide?: boolean;
+}
+
+/** One default of the bench. What is wrong in it stays as it was typed, and is said under it. */
+export function BenchEntryField({ label, hint, value, shipped, unit, onTake, isText = false, hidesLabel = false, isWide = false }: Props) {
+  const [typed, setTyped] = useState<{ readonly text: string; readonly problem: string | null } | null>(null);
+  const id = useId();
+  const take = (text: string) => {
+    const problem = onTake(text);
+    setTyped(problem === null ? null : { text, problem });
+  };
+  return (
+    <div className={hidesLabel ? "" : `grid items-center gap-x-2 border-t border-hair py-[3px] text-[13.5px] ${isWide ? "grid-cols-[1fr_210px]" : "grid-cols-[1fr_128px]"}`}>
+      <label htmlFor={id} className={hidesLabel ? "sr-only" : "leading-tight"}>
+        {label}
+        {hint && <small className="narrow block text-[11.5px] text-soft">{hint}</small>}
+      </label>
+      <span className={`entry ${typed?.problem ? "entry-wrong" : ""}`}>
+        <input
+          id={id}
+          value={typed?.text ?? value}
+          placeholder={shipped}
+          autoComplete="off"
+          spellCheck={false}
+          aria-invalid={Boolean(typed?.problem)}
+          aria-describedby={typed?.problem ? `${id}-problem` : undefined}
+          className={isText ? "!text-left text-[13.5px] font-[540]" : ""}
+          onChange={(event) => setTyped({ text: event.target.value, problem: null })}
+          onBlur={(event) => typed && take(event.target.value)}
+          onKeyDown={(event) => event.key === "Enter" && take(event.currentTarget.value)}
+        />
+        {unit && <span className="text-[12px] font-[440] text-soft">{unit}</span>}
+      </span>
+      {typed?.problem && (
+        <p id={`${id}-problem`} role="alert" className="col-span-2 pt-1 text-[12px] leading-snug text-bad">
+          <span aria-hidden="true">◆ </span>
+          {typed.problem}. The bench goes on with {value || shipped}.
+        </p>
+      )}
+    </div>
+  );
+}

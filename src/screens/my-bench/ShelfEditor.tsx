@@ -1,0 +1,101 @@
+"use client";
+
+import { Plus, Trash2 } from "lucide-react";
+import { type Draft as Editable } from "immer";
+import { readNumber } from "@/core/measure/reading";
+import { type Grade, type Shelf } from "@/core/metal/shelf";
+import { SHIPPED } from "@/core/piece/bench";
+import { capital, gradeName } from "@/words/names";
+import { type BenchEdit } from "./bench-edit";
+import { BenchEntryField } from "./BenchEntryField";
+
+const COLUMNS = [
+  { name: "gives", label: "gives at" },
+  { name: "runs", label: "runs at" },
+  { name: "rank", label: "rank" },
+] as const;
+
+/** The solder shelf: each grade, where it gives and where it runs, from the maker's own supplier's sheet. */
+export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
+  const shelves = edit.bench.shelves?.length ? edit.bench.shelves : SHIPPED.shelves;
+  const change = (recipe: (shelves: Editable<Shelf>[]) => void) =>
+    edit.change((bench) => {
+      bench.shelves = structuredClone(shelves) as Editable<Shelf>[];
+      recipe(bench.shelves);
+    });
+  return (
+    <>
+      {shelves.map((shelf, s) => (
+        <section key={shelf.id} aria-label={`Shelf ${shelf.id}`} className="mb-4">
+          <div className="flex items-center justify-between border-t border-hair pt-1.5">
+            <h3 className="text-[13.5px] font-[620]">
+              {capital(shelf.id)}
+              {s === 0 && <span className="font-normal text-soft"> · the one taken</span>}
+            </h3>
+            <span className="flex gap-1">
+              {s > 0 && (
+                <button type="button" className="btn" onClick={() => change((all) => void all.unshift(...all.splice(s, 1)))}>
+                  Take this one
+                </button>
+              )}
+              <button type="button" className="btn" onClick={() => change((all) => void all[s]!.grades.push(newGrade(all[s]!.grades)))}>
+                <Plus size={14} aria-hidden="true" /> Grade
+              </button>
+            </span>
+          </div>
+          <table className="w-full text-[13px]">
+            <thead className="text-soft">
+              <tr>
+                <th className="text-left font-[520]">Grade</th>
+                {COLUMNS.map(({ name, label }) => (
+                  <th key={name} className="pl-2 text-right font-[520]">
+                    {label}
+                  </th>
+                ))}
+                <th>
+                  <span className="sr-only">Remove</span>
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {shelf.grades.map((grade, g) => (
+                <tr key={grade.id}>
+                  <td className="py-1">{capital(gradeName(grade.id))}</td>
+                  {COLUMNS.map(({ name, label }) => (
+                    <td key={name} className="w-[92px] py-1 pl-2">
+                      <BenchEntryField
+                        label={`${gradeName(grade.id)} of ${shelf.id} ${label}`}
+                        hidesLabel
+                        value={String(grade[name])}
+                        unit={name === "rank" ? "" : "°C"}
+                        onTake={(text) => {
+                          const reading = readNumber(text);
+                          return reading.ok ? change((all) => void (all[s]!.grades[g]![name] = reading.value)) : "Type a number, as 718";
+                        }}
+                      />
+                    </td>
+                  ))}
+                  <td className="w-[34px] py-1 pl-1">
+                    <button type="button" className="btn btn-plain" disabled={shelf.grades.length === 1} aria-label={`Remove ${gradeName(grade.id)} of ${shelf.id}`} onClick={() => change((all) => void all[s]!.grades.splice(g, 1))}>
+                      <Trash2 size={14} aria-hidden="true" />
+                    </button>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </section>
+      ))}
+      <p className="narrow text-[11.5px] text-soft">Typical published values ship with the program; your supplier's sheet is the one to follow.</p>
+    </>
+  );
+}
+
+/** A grade to be named by its numbers: softer than the softest there. */
+function newGrade(grades: readonly Grade[]): Editable<Grade> {
+  const last = grades.at(-1);
+  const names = ["extra-hard", "hard", "medium", "easy", "extra-easy", "paste", "second-easy"];
+  const id = names.find((name) => !grades.some((grade) => grade.id === name)) ?? `grade-${grades.length + 1}`;
+  if (id === "extra-hard") return { id, rank: 0, gives: 775, runs: 800, forms: [{ type: "sheet", thickness: 0.25 }] };
+  return { id, rank: (last?.rank ?? 0) + 1, gives: last?.gives ?? 600, runs: last?.runs ?? 640, forms: [{ type: "sheet", thickness: 0.25 }] };
+}

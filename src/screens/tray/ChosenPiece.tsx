@@ -1,0 +1,79 @@
+"use client";
+
+import { Copy, FileDown, Pencil, Trash2 } from "lucide-react";
+import { useState } from "react";
+import { type BenchEntry } from "@/core/piece/bench";
+import { type PieceRecord } from "@/store/keeper";
+import { Note } from "@/ui/Note";
+import { sayFinding } from "@/words/findings";
+import { type Units } from "@/words/show";
+import { planOf } from "./rows";
+
+interface Props {
+  readonly record: PieceRecord;
+  readonly bench: BenchEntry;
+  readonly units: Units;
+  readonly onOpen: () => void;
+  readonly onRename: (name: string) => void;
+  readonly onDuplicate: () => void;
+  readonly onSave: () => void;
+  readonly onDelete: () => void;
+}
+
+/** The chosen piece: what there is to say about it, and what can be done with it. */
+export function ChosenPiece({ record, bench, units, onOpen, onRename, onDuplicate, onSave, onDelete }: Props) {
+  const { piece } = record;
+  const { findings } = planOf(piece, bench);
+  const [name, setName] = useState<string | null>(null);
+  const finish = () => {
+    if (name?.trim() && name.trim() !== piece.name) onRename(name.trim().slice(0, 120));
+    setName(null);
+  };
+  return (
+    <>
+      {name === null ? (
+        <h2 className="truncate text-[15px] font-[660]" title={piece.name}>
+          {piece.name}
+        </h2>
+      ) : (
+        <input
+          aria-label="Name"
+          value={name}
+          maxLength={120}
+          autoFocus
+          onChange={(event) => setName(event.target.value)}
+          onBlur={finish}
+          onKeyDown={(event) => {
+            if (event.key === "Enter") finish();
+            if (event.key === "Escape") setName(null);
+          }}
+          className="w-full rounded-[4px] border border-line bg-sheet px-2 py-1 text-[15px] font-[620]"
+        />
+      )}
+      {piece.notes && <p className="mt-1 text-[12.5px] text-soft">{piece.notes}</p>}
+      <div className="mt-2.5 flex flex-wrap gap-2">
+        <button type="button" className="btn btn-main" onClick={onOpen}>
+          Open
+        </button>
+        <button type="button" className="btn" onClick={() => setName(piece.name)}>
+          <Pencil size={14} aria-hidden="true" /> Rename
+        </button>
+        <button type="button" className="btn" onClick={onDuplicate}>
+          <Copy size={14} aria-hidden="true" /> Duplicate
+        </button>
+        <button type="button" className="btn" onClick={onSave}>
+          <FileDown size={14} aria-hidden="true" /> Save file
+        </button>
+        <button type="button" className="btn" onClick={onDelete}>
+          <Trash2 size={14} aria-hidden="true" /> Delete
+        </button>
+      </div>
+      <div className="mt-1">
+        {findings.length === 0 && <p className="mt-2 text-[12.5px] text-soft">Nothing stands against it.</p>}
+        {findings.slice(0, 5).map((finding, i) => (
+          <Note key={i} level={finding.level} said={sayFinding(finding, units)} />
+        ))}
+      </div>
+    </>
+  );
+}

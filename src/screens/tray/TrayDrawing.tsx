@@ -1,0 +1,92 @@
+"use client";
+
+import { type BenchEntry } from "@/core/piece/bench";
+import { type PieceRecord } from "@/store/keeper";
+import { Millimetres, Shape } from "@/ui/Drawing";
+import { StoneFill } from "@/ui/StoneFill";
+import { useSize } from "@/ui/useSize";
+import { planOf, trayStone } from "./rows";
+
+interface Props {
+  readonly records: readonly PieceRecord[];
+  readonly bench: BenchEntry;
+  readonly chosen: string | null;
+  readonly onChoose: (id: string) => void;
+  readonly onOpen: (id: string) => void;
+}
+
+const HEIGHT = 268;
+const SQUARE_MM = 5;
+const MOST_STONES = 24;
+const MARGIN = 40;
+const LARGEST_SCALE = 9;
+const LEAST_SCALE = 2.5;
+
+/** The stones themselves, all to one scale, as they lie on the bench. */
+export function TrayDrawing({ records, bench, chosen, onChoose, onOpen }: Props) {
+  const [ref, { width }] = useSize(1280, HEIGHT);
+  const lying = records.slice(0, MOST_STONES).map((record) => ({ record, ...trayStone(planOf(record.piece, bench), record.piece.mounts[0]!.id) }));
+  const all = lying.reduce((sum, each) => sum + Math.max(each.width, 12), 0);
+  const tallest = Math.max(1, ...lying.flatMap((each) => each.wall.map(([, y]) => Math.abs(y) * 2)));
+  const fits = Math.min((width - MARGIN * (lying.length + 1)) / all, 150 / tallest, LARGEST_SCALE);
+  const perMm = Math.max(LEAST_SCALE, fits);
+  const slots = lying.map((each) => Math.max(each.width, 12) * perMm);
+  const spare = Math.max(MARGIN, (width - slots.reduce((a, b) => a + b, 0)) / (lying.length + 1));
+  const square = SQUARE_MM * perMm;
+  const wholeWidth = Math.max(width, slots.reduce((a, b) => a + b, 0) + spare * (lying.length + 1));
+  const middles = slots.map((slot, i) => slots.slice(0, i).reduce((a, b) => a + b, 0) + spare * (i + 1) + slot / 2);
+  return (
+    <section ref={ref} aria-label="Tray" className="overflow-x-auto overflow-y-hidden border-b border-line bg-sheet" style={{ height: HEIGHT }}>
+      <svg width={wholeWidth} height={HEIGHT} role="group" aria-label="The stones on the tray" className="block">
+        <defs>
+          <pattern id="tray-squares" width={square * 2} height={square * 2} patternUnits="userSpaceOnUse">
+            <path d={`M${square} 0V${square * 2}M0 ${square}H${square * 2}`} stroke="#f1f4f3" fill="none" />
+            <path d={`M${square * 2} 0H0V${square * 2}`} stroke="#e1e8e5" fill="none" />
+          </pattern>
+        </defs>
+        <rect width={wholeWidth} height={HEIGHT} fill="url(#tray-squares)" />
+        <text x={16} y={22} fontSize={12.5} fill="#566264">
+          On the tray, all to one scale; a square is 5 mm
+        </text>
+        {lying.map(({ record, stone, wall }, i) => {
+          const { piece } = record;
+          const tint = piece.mounts[0]!.stone.material?.name ?? piece.mounts[0]!.stone.name ?? piece.name;
+          const isChosen = record.id === chosen;
+          return (
+            <g
+              key={record.id}
+              role="button"
+              tabIndex={-1}
+              aria-label={piece.name}
+              aria-pressed={isChosen}
+              className="cursor-pointer"
+              onClick={() => onChoose(record.id)}
+              onDoubleClick={() => onOpen(record.id)}
+            >
+              <StoneFill id={`tint-${record.id}`} material={tint} />
+              <Millimetres x={middles[i]!} y={122} scale={{ perMm, times: 1 }}>
+                <Shape points={wall} fill="#dfe5e7" stroke="#8d989c" />
+                <Shape points={stone} fill={`url(#tint-${record.id})`} stroke="#00000044" />
+              </Millimetres>
+              <text x={middles[i]!} y={226} textAnchor="middle" fontSize={14} fontWeight={640} fill="#1b2225">
+                {shortName(piece.name)}
+              </text>
+              <text x={middles[i]!} y={244} textAnchor="middle" fontSize={12.5} fill="#566264">
+                {piece.kind}
+              </text>
+              {isChosen && <rect x={middles[i]! - 46} y={254} width={92} height={4} rx={2} fill="#0b5d66" />}
+            </g>
+          );
+        })}
+      </svg>
+    </section>
+  );
+}
+
+const LONGEST_NAME = 18;
+
+/** "Tern ring" is "Tern": what it is stands under it. */
+function shortName(name: string): string {
+  const short = name.replace(/ (ring|pendant|earrings)$/i, "") || name;
+  return short.length > LONGEST_NAME ? `${short.slice(0, LONGEST_NAME - 1)}…` : short;
+}

@@ -1,0 +1,92 @@
+import { figureOf } from "@/core/measure/figure";
+import { type BenchEntry } from "@/core/piece/bench";
+import { type Make } from "@/core/piece/make";
+import { type Piece } from "@/core/piece/piece";
+import { type Plan } from "@/core/piece/plan";
+import { planPiece } from "@/core/piece/plan-piece";
+import { type Point } from "@/core/geometry/outline";
+import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SHAPE_NAMES, SYSTEM_NAMES, counted } from "@/words/names";
+import { type Units, showLength } from "@/words/show";
+import { sayStep } from "@/words/steps";
+
+/** A piece as the list tells it: two lines to a cell. */
+export interface PieceRow {
+  readonly piece: readonly [string, string];
+  readonly strip: readonly [string, string];
+  readonly plate: readonly [string, string];
+  readonly carrier: readonly [string, string];
+  readonly heats: readonly [string, string];
+  readonly next: string;
+  /** What is gravest about it: shown with a mark. */
+  readonly level: "error" | "warning" | null;
+}
+
+const planned = new WeakMap<Piece, { readonly bench: BenchEntry; readonly plan: Plan }>();
+
+/** The plan of a kept piece, worked out once for as long as neither it nor the bench changes. */
+export function planOf(piece: Piece, mine: BenchEntry): Plan {
+  const bench = piece.benchUsed ?? mine;
+  const known = planned.get(piece);
+  if (known?.bench === bench) return known.plan;
+  const plan = planPiece(piece, bench);
+  planned.set(piece, { bench, plan });
+  return plan;
+}
+
+export function rowOf(piece: Piece, plan: Plan, make: Make | undefined, units: Units): PieceRow {
+  const { id, stone, wall, plate } = piece.mounts[0]!;
+  const value = (key: string) => figureOf(plan.figures, key).value;
+  const { carrier } = piece;
+  const levels = plan.findings.map(({ level }) => level);
+  return {
+    piece: [piece.name, [stoneName(piece), carrier.type === "hoop" ? `${SYSTEM_NAMES[carrier.size.system]} ${carrier.size.value}` : ""].filter(Boolean).join(", ")],
+    strip: [
+      `${showLength(value(`${id}.wall.cutLength`), "strip", units)} × ${showLength(value(`${id}.wall.cutHeight`), "height", units)}`,
+      `${METAL_NAMES[wall.metal].replace(" silver", "")}, ${showLength(wall.thickness, "measured", units)}`,
+    ],
+    plate: [`${showLength(value(`${id}.plate.length`), "blank", units)} × ${showLength(value(`${id}.plate.width`), "blank", units)}`, plate.style === "border" ? `border ${showLength(plate.border ?? 0, "blank", units)}` : plate.style],
+    carrier:
+      carrier.type === "hoop"
+        ? [`blank ${showLength(value("hoop.cutLength"), "blank", units)}`, `${FORM_NAMES[carrier.form]}, ${SECTION_NAMES[carrier.stock.section]}`]
+        : ["no hoop", stone.name ?? ""],
+    heats: heatsCell(plan),
+    next: nextStep(plan, make, units),
+    level: levels.includes("error") ? "error" : levels.includes("warning") ? "warning" : null,
+  };
+}
+
+function stoneName(piece: Piece): string {
+  const { stone } = piece.mounts[0]!;
+  return [stone.material?.name, SHAPE_NAMES[stone.outline.shape]].filter(Boolean).join(" ");
+}
+
+function heatsCell({ heats, heatPlan }: Plan): readonly [string, string] {
+  if (heatPlan.status === "impossible") return ["—", "no order works"];
+  const [runs, softens] = [heats.flatMap((heat) => heat.runs).length, heats.flatMap((heat) => heat.softens).length];
+  return [String(heats.length), runs ? `${runs} runs again` : softens ? `${softens} softens` : "all hold"];
+}
+
+function nextStep(plan: Plan, make: Make | undefined, units: Units): string {
+  if (!make || make.done.length === 0) return "Planned";
+  const next = plan.steps.findIndex(({ id }) => !make.done.includes(id));
+  if (next < 0) return "All steps done";
+  const { title } = sayStep(plan.steps[next]!, plan.figures, units);
+  return `Step ${next + 1}: ${title.split(/[:,;]/)[0]!.toLowerCase()}`;
+}
+
+/** A stone as it lies on the tray: its outline and its wall's, in mm. */
+export interface TrayStone {
+  readonly stone: readonly Point[];
+  readonly wall: readonly Point[];
+  readonly width: number;
+}
+
+export function trayStone(plan: Plan, mount: string): TrayStone {
+  const { stone, wallOutside } = plan.drawing.settings[mount]!.plan;
+  const xs = wallOutside.map(([x]) => x);
+  return { stone, wall: wallOutside, width: Math.max(...xs) - Math.min(...xs) };
+}
+
+export function piecesText(count: number): string {
+  return counted(count, "piece");
+}

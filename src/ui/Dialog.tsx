@@ -1,0 +1,35 @@
+"use client";
+
+import { Dialog as Radix } from "radix-ui";
+import { type ReactNode } from "react";
+
+interface Props {
+  readonly title: string;
+  readonly onClose: () => void;
+  readonly children: ReactNode;
+  readonly width?: number;
+}
+
+/** A question or a list laid over the screen; Escape closes it. */
+export function Dialog({ title, onClose, children, width = 520 }: Props) {
+  return (
+    <Radix.Root open onOpenChange={(open) => !open && onClose()}>
+      <Radix.Portal>
+        <Radix.Overlay className="fixed inset-0 z-40 bg-[#1b2225]/30" />
+        <Radix.Content
+          aria-describedby={undefined}
+          style={{ width }}
+          className="fixed top-[16vh] left-1/2 z-50 max-h-[70vh] max-w-[92vw] -translate-x-1/2 overflow-y-auto rounded-[8px] border border-line bg-sheet p-4 shadow-2xl"
+        >
+          <Radix.Title className="mb-2 text-[16px] font-[660]">{title}</Radix.Title>
+          {children}
+        </Radix.Content>
+      </Radix.Portal>
+    </Radix.Root>
+  );
+}
+
+/** The answers to a dialog's question, the usual one last. */
+export function DialogActions({ children }: { readonly children: ReactNode }) {
+  return <div className="mt-4 flex flex-wrap justify-end gap-2">{children}</div>;
+}

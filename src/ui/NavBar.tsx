@@ -1,0 +1,37 @@
+"use client";
+
+import Link from "next/link";
+import { usePathname } from "next/navigation";
+import { type ReactNode } from "react";
+
+const PLACES = [
+  { href: "/", name: "Pieces" },
+  { href: "/my-bench", name: "My bench" },
+] as const;
+
+export function Mark() {
+  return (
+    <Link href="/" className="text-[15px] font-[760] tracking-[-0.01em] whitespace-nowrap [font-stretch:118%]">
+      Hoop<span className="text-accent">·</span>Ledger
+    </Link>
+  );
+}
+
+/** The bar of the screens that belong to no piece. */
+export function NavBar({ children }: { readonly children?: ReactNode }) {
+  const here = usePathname();
+  return (
+    <header className="flex h-[46px] items-center gap-3.5 border-b border-line bg-sheet px-4">
+      <Mark />
+      <nav aria-label="Places" className="flex gap-1 text-[12.5px]">
+        {PLACES.map(({ href, name }) => (
+          <Link key={href} href={href} aria-current={here === href ? "page" : undefined} className={`rounded-[5px] px-[9px] py-1 ${here === href ? "bg-ink text-white" : "text-soft hover:bg-hair"}`}>
+            {name}
+          </Link>
+        ))}
+      </nav>
+      <span className="flex-1" />
+      {children}
+    </header>
+  );
+}
