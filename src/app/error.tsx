@@ -1,5 +1,6 @@
 "use client";
 
+import Link from "next/link";
 import { useEffect } from "react";
 
 /** Shown where a screen could not be drawn; what was typed is kept all the same. */
@@ -13,9 +14,9 @@ export default function ScreenError({ error, reset }: { readonly error: Error; r
       <button type="button" className="btn btn-main" onClick={reset}>
         Try again
       </button>{" "}
-      <a href="/" className="btn">
+      <Link href="/" className="btn">
         Back to the tray
-      </a>
+      </Link>
     </main>
   );
 }

@@ -4,7 +4,6 @@ import { type Way } from "@/core/heats/problem";
 import { type SchoolCode } from "@/core/measure/figure";
 import { type Metal } from "@/core/metal/metals";
 import { type SectionShape } from "@/core/metal/section";
-import { type HeightRule } from "@/core/mount/wall";
 import { type OutlineShape } from "@/core/stone/stone";
 
 export const METAL_NAMES: Readonly<Record<Metal, string>> = {
@@ -55,8 +54,6 @@ export const SYSTEM_NAMES: Readonly<Record<SizeSystem, string>> = {
   diameter: "inside",
   mandrel: "my mandrel",
 };
-
-export const RULE_NAMES: Readonly<Record<HeightRule, string>> = { "turn-in": "turn-in", third: "a third", fixed: "house height" };
 
 export const WAY_NAMES: Readonly<Record<Way, string>> = {
   free: "free",

@@ -31,7 +31,7 @@ export const TERM_NAMES: Readonly<Record<TermCode, string>> = {
   formula: "worked out",
 };
 
-export const FORMULA_NAMES: Readonly<Record<FormulaCode, string>> = {
+const FORMULA_NAMES: Readonly<Record<FormulaCode, string>> = {
   perimeter: "length of the outline",
   measured: "wrapped with a tape",
   area: "area of the outline",

@@ -51,7 +51,7 @@ export function sectionArea(section: Section): number {
 }
 
 /** The section's width at a height above its inside face; 0 outside the section. */
-export function chord(section: Section, height: number): number {
+function chord(section: Section, height: number): number {
   const { shape, width, thickness } = section;
   if (height < 0 || height > thickness) return 0;
   if (shape === "square" || shape === "rectangle") return width;
@@ -67,7 +67,7 @@ export function chord(section: Section, height: number): number {
  */
 export function flatFace(section: Section, outside: number, flat: number): number {
   const level = Math.sqrt(Math.max(0, outside * outside - (flat * flat) / 4));
-  const chordAt = (x: number) => chord(section, section.thickness - (Math.sqrt(outside * outside - x * x) - level));
+  const chordAt = (x: number) => chord(section, section.thickness - (Math.sqrt(Math.max(0, outside * outside - x * x)) - level));
   return smoothIntegral(chordAt, -flat / 2, flat / 2, 16);
 }
 

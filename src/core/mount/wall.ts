@@ -87,7 +87,7 @@ export function planWall(id: string, outline: Outline, dome: Dome, wall: Wall, s
 }
 
 /** Net length of the strip, at the wall's middle: the outline's parallel curve at fit + half the thickness. */
-export function netLength(outline: Outline, wall: Wall): Figure {
+function netLength(outline: Outline, wall: Wall): Figure {
   const fit = wall.fit.value;
   const middle = fit + wall.thickness / 2;
   const round = outward(outline, middle).length - outline.perimeter;

@@ -57,7 +57,7 @@ export function stoneSize(outline: Piece["mounts"][number]["stone"]["outline"], 
 }
 
 /** "4 heats, all hold", or what moves in them. */
-export function heatsResult({ heats, heatPlan }: Plan): string {
+function heatsResult({ heats, heatPlan }: Plan): string {
   if (heatPlan.status === "impossible") return "no order works";
   const [runs, softens] = [heats.flatMap((heat) => heat.runs).length, heats.flatMap((heat) => heat.softens).length];
   const moves = [...(runs ? [`${counted(runs, "joint")} ${runs === 1 ? "runs" : "run"}`] : []), ...(softens ? [`${softens} ${softens === 1 ? "softens" : "soften"}`] : [])];

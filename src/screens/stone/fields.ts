@@ -14,7 +14,7 @@ function stoneOf(piece: Editable<Piece>, mount: string): Editable<Stone> {
 export function outlineField(mount: string, name: "length" | "width" | "diameter", units: Units) {
   return lengthField(`${mount}.stone.outline.${name}`, units, (piece, value) => {
     const stone = stoneOf(piece, mount);
-    stone.outline = { ...stone.outline, [name]: value } as Editable<OutlineShape>;
+    stone.outline = { ...stone.outline, [name]: value };
   });
 }
 

@@ -68,10 +68,10 @@ export function TrayDrawing({ records, bench, chosen, onChoose, onOpen }: Props)
                 <Shape points={wall} fill="#dfe5e7" stroke="#8d989c" />
                 <Shape points={stone} fill={`url(#tint-${record.id})`} stroke="#00000044" />
               </Millimetres>
-              <text x={middles[i]!} y={226} textAnchor="middle" fontSize={14} fontWeight={640} fill="#1b2225">
+              <text x={middles[i]} y={226} textAnchor="middle" fontSize={14} fontWeight={640} fill="#1b2225">
                 {shortName(piece.name)}
               </text>
-              <text x={middles[i]!} y={244} textAnchor="middle" fontSize={12.5} fill="#566264">
+              <text x={middles[i]} y={244} textAnchor="middle" fontSize={12.5} fill="#566264">
                 {piece.kind}
               </text>
               {isChosen && <rect x={middles[i]! - 46} y={254} width={92} height={4} rx={2} fill="#0b5d66" />}

@@ -5,7 +5,7 @@ import { type Piece } from "@/core/piece/piece";
 import { type Plan } from "@/core/piece/plan";
 import { planPiece } from "@/core/piece/plan-piece";
 import { type Point } from "@/core/geometry/outline";
-import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SHAPE_NAMES, SYSTEM_NAMES, counted } from "@/words/names";
+import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SHAPE_NAMES, SYSTEM_NAMES } from "@/words/names";
 import { type Units, showLength } from "@/words/show";
 import { sayStep } from "@/words/steps";
 
@@ -85,8 +85,4 @@ export function trayStone(plan: Plan, mount: string): TrayStone {
   const { stone, wallOutside } = plan.drawing.settings[mount]!.plan;
   const xs = wallOutside.map(([x]) => x);
   return { stone, wall: wallOutside, width: Math.max(...xs) - Math.min(...xs) };
-}
-
-export function piecesText(count: number): string {
-  return counted(count, "piece");
 }

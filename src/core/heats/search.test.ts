@@ -1,0 +1,155 @@
+import fc from "fast-check";
+import { SHIPPED_SHELVES } from "../metal/shelf";
+import { METALS, type Metal } from "../metal/metals";
+import { type Assembly, type Joint, type Part } from "./assembly";
+import { bestHeats } from "./best";
+import { type Cost, NEVER, pack, unpack } from "./cost";
+import { type HeatWishes, type Pin, type Problem, problemsOf } from "./problem";
+
+/** Every plan there is, tried in the order of ties; the first of least cost is kept. Written from the definitions alone. */
+function exhaustive(problem: Problem): { cost: Cost; heats: { joints: number[]; flame: number }[] } | null {
+  const n = problem.ties.length;
+  let best: { cost: Cost; heats: { joints: number[]; flame: number }[] } | null = null;
+
+  const bodyOf = (start: number, joints: readonly number[]) => {
+    let parts = start;
+    for (let grew = true; grew; ) {
+      const more = joints.reduce((all, j) => (problem.ties[j]! & all ? all | problem.ties[j]! : all), parts);
+      grew = more !== parts;
+      parts = more;
+    }
+    return parts;
+  };
+
+  const go = (made: Map<number, number>, cost: Cost, heats: { joints: number[]; flame: number }[], coolest: Map<number, number>) => {
+    if (best && cost >= best.cost) return;
+    if (made.size === n) {
+      best = { cost, heats };
+      return;
+    }
+    const nexts: { joints: number[]; flame: number }[] = [];
+    for (let mask = 1; mask < 1 << n; mask++) {
+      const joints = Array.from({ length: n }, (_, i) => i).filter((i) => mask & (1 << i));
+      if (joints.some((j) => made.has(j))) continue;
+      if (joints.some((j) => Array.from({ length: n }, (_, i) => i).some((i) => problem.before[j]! & (1 << i) && !made.has(i)))) continue;
+      if (joints.some((j) => problem.together[j]! & ~mask)) continue;
+      for (let flame = 0; flame < problem.flames.length; flame++) if (joints.every((j) => problem.allowed[j]! & (1 << flame))) nexts.push({ joints, flame });
+    }
+    nexts.sort((a, b) => a.flame - b.flame || compareLists(a.joints, b.joints));
+    for (const next of nexts) {
+      const after = [...made.keys(), ...next.joints];
+      const body = bodyOf(problem.ties[next.joints[0]!]!, after);
+      if (next.joints.some((j) => (problem.ties[j]! & body) === 0)) continue;
+      const flame = problem.flames[next.flame]!;
+      const held = [...made].filter(([j]) => problem.ties[j]! & body);
+      if (problem.stepping && held.some(([j]) => coolest.get(j)! < flame.working)) continue;
+      const exempt = flame.fuses ? next.joints.reduce((all, j) => all | problem.ties[j]!, 0) : 0;
+      const margins = problem.metals.flatMap((metal, i) => (body & (1 << i) && !(exempt & (1 << i)) ? [METALS[metal].solidus - flame.working] : []));
+      if (margins.some((margin) => margin <= 0)) continue;
+      const open = held.filter(([j]) => !(problem.shielded & (1 << j))).map(([, f]) => problem.flames[f]!);
+      const runs = open.filter((made) => flame.working >= made.runs).length;
+      const softens = open.filter((made) => flame.working < made.runs && flame.working > made.gives + 40).length;
+      const step = pack({ runs, softens, atRisk: margins.filter((margin) => margin < 5).length, heats: 1, ranks: flame.rank * next.joints.length });
+      const nextMade = new Map(made);
+      next.joints.forEach((j) => nextMade.set(j, next.flame));
+      const nextCoolest = new Map(coolest);
+      next.joints.forEach((j) => nextCoolest.set(j, flame.working));
+      go(nextMade, cost + step, [...heats, next], nextCoolest);
+    }
+  };
+  go(new Map(), 0, [], new Map());
+  return best;
+}
+
+function compareLists(a: readonly number[], b: readonly number[]): number {
+  const i = a.findIndex((value, at) => value !== b[at]);
+  return i < 0 ? a.length - b.length : b[i] === undefined ? 1 : a[i]! - b[i]!;
+}
+
+const metals = fc.constantFrom<Metal>("fine-silver", "sterling", "sterling-935", "copper", "brass");
+
+/** Random parts, joints that tie them, orders among them, and wishes. */
+function anyTask(most: number): fc.Arbitrary<{ assembly: Assembly; wishes: HeatWishes }> {
+  return fc
+    .record({ metals: fc.array(metals, { minLength: 2, maxLength: 5 }), joints: fc.integer({ min: 2, max: most }) })
+    .chain(({ metals, joints: count }) => {
+      const part = fc.integer({ min: 0, max: metals.length - 1 });
+      const joint = fc.integer({ min: 0, max: count - 1 });
+      const id = joint.map((i) => `j${i}`);
+      const pair = fc.tuple(id, id).filter(([a, b]) => a !== b);
+      const grade = fc.constantFrom("hard", "medium", "easy", "extra-easy");
+      const pin: fc.Arbitrary<Pin> = fc.oneof(
+        fc.record({ joint: id, grade }),
+        fc.record({ joint: id, means: fc.constantFrom("fuse" as const, "solder" as const) }),
+        fc.record({ before: pair }),
+        fc.record({ together: pair }),
+        fc.record({ shield: id }),
+        fc.record({ forbid: fc.tuple(id, grade) }),
+      );
+      return fc.record({
+        ends: fc.array(fc.tuple(part, part), { minLength: count, maxLength: count }),
+        orders: fc.array(fc.tuple(joint, joint), { maxLength: 4 }),
+        pins: fc.array(pin, { maxLength: 2 }),
+        way: fc.constantFrom("free" as const, "free" as const, "step-down" as const, "one-grade" as const, "fuse-first" as const, "seams-hard" as const),
+        overshoot: fc.integer({ min: 0, max: 14 }),
+        shelf: fc.constantFrom(...SHIPPED_SHELVES),
+      }).map(({ ends, orders, pins, way, overshoot, shelf }) => {
+        const parts = metals.map((metal, i): Part => ({ id: `p${i}`, metal, mass: 1, thickness: 1 }));
+        const joints = ends.map(([a, b], i): Joint => ({
+          id: `j${i}`,
+          kind: a === b ? "seam" : "foot",
+          parts: a === b ? [`p${a}`] : [`p${a}`, `p${b}`],
+          length: 1,
+          area: 1,
+          place: "",
+          after: orders.flatMap(([x, y]) => (Math.max(x, y) === i && x !== y ? [`j${Math.min(x, y)}`] : [])),
+        }));
+        return { assembly: { parts, joints }, wishes: { shelf, way, overshoot, pins } };
+      });
+    });
+}
+
+test("the plan found is the first of least cost among all there are, or there is none", () => {
+  let planned = 0;
+  fc.assert(
+    fc.property(anyTask(5), ({ assembly, wishes }) => {
+      const problems = problemsOf(assembly, wishes);
+      const solved = problems.map((problem) => ({ problem, plan: exhaustive(problem) }));
+      const least = Math.min(NEVER, ...solved.map(({ plan }) => plan?.cost ?? NEVER));
+      const found = bestHeats(assembly, wishes);
+      if (least === NEVER) return expect(found.status).toBe("impossible");
+      const first = solved.find(({ plan }) => plan?.cost === least)!;
+      if (found.status !== "best") throw new Error("a plan exists and none was found");
+      planned++;
+      expect(unpack(found.cost)).toEqual(unpack(least));
+      expect(found.heats.map(({ joints, grade }) => ({ joints, grade }))).toEqual(
+        first.plan!.heats.map(({ joints, flame }) => ({ joints: joints.map((i) => `j${i}`), grade: first.problem.flames[flame]!.id })),
+      );
+    }),
+    { numRuns: 500, seed: 7 },
+  );
+  expect(planned).toBeGreaterThan(200);
+});
+
+test("where nothing can be planned, the wishes named clash by themselves and no fewer do", () => {
+  fc.assert(
+    fc.property(anyTask(4), ({ assembly, wishes }) => {
+      const found = bestHeats(assembly, wishes);
+      if (found.status !== "impossible") return;
+      const keep = (kept: typeof found.conflicts): HeatWishes => ({
+        ...wishes,
+        way: kept.some((each) => "way" in each) ? wishes.way : "free",
+        pins: kept.flatMap((each) => ("pin" in each ? [wishes.pins[each.pin]!] : [])),
+      });
+      expect(bestHeats(assembly, keep(found.conflicts)).status).toBe("impossible");
+      for (const dropped of found.conflicts) expect(bestHeats(assembly, keep(found.conflicts.filter((each) => each !== dropped))).status).toBe("best");
+    }),
+    { numRuns: 200, seed: 11 },
+  );
+});
+
+test("a cost is told apart again into what it was packed from", () => {
+  const parts = fc.record({ runs: fc.nat(1000), softens: fc.nat(1000), atRisk: fc.nat(2000), heats: fc.nat(60), ranks: fc.nat(1000) });
+  fc.assert(fc.property(parts, (each) => expect(unpack(pack(each))).toEqual(each)));
+  expect(() => unpack(NEVER)).toThrow(/no plan/);
+});

@@ -1,0 +1,106 @@
+import fc from "fast-check";
+import { type Hoop, insideAfterLoss, planHoop, sagitta } from "./hoop";
+import { type SizeSystem, readSize, sizeNumber, sizeText } from "./sizes";
+
+const losses = {
+  squaring: { value: 0.5, from: "shipped" },
+  mark: { value: 0.1, from: "shipped" },
+  sawPasses: { value: 1, from: "shipped" },
+  kerf: { value: 0.28, from: "shipped" },
+} as const;
+const hoop: Hoop = {
+  form: "closed-flat",
+  metal: "sterling",
+  section: { shape: "half-round", width: 3, thickness: 1.6 },
+  size: { value: 17.18873, from: "piece" },
+  wideBand: { value: 0, from: "shipped" },
+  rule: "fibre",
+  losses,
+  flatWidth: null,
+  saddleWidth: null,
+};
+const base = { mount: "m1", extent: 12.74, thickness: 0.6 };
+const value = (plan: ReturnType<typeof planHoop>, key: string) => plan.figures[`hoop.${key}`]!.value;
+
+test.each<[SizeSystem, string, number]>([
+  ["us", "6 1/4", 16.71], ["uk", "N", 17.109], ["jp", "14", 17.333], ["eu", "54", 17.189], ["us", "6.25", 16.71], ["us", "6¼", 16.71],
+  ["uk", "n 1/2", 17.308], ["uk", "Z+1", 22.282], ["continental", "14", 17.189], ["diameter", "17,2", 17.2],
+])("%s %s is %d mm inside", (system, text, diameter) => {
+  const reading = readSize(system, text, []);
+  expect(reading.ok && reading.diameter).toBeCloseTo(diameter, 3);
+});
+
+test.each<[SizeSystem, string, string]>([
+  ["eu", "banana", "not-a-size"], ["uk", "54", "not-a-size"], ["uk", "N+1", "not-a-size"], ["uk", "N 3/2", "not-a-size"], ["eu", "5", "no-finger"], ["us", "-9", "no-finger"], ["mandrel", "54", "no-mandrel"],
+])("%s %s does not exist: %s", (system, text, code) => expect(readSize(system, text, [])).toEqual({ ok: false, code }));
+
+test("every system leads there and back", () => {
+  const systems = ["us", "uk", "eu", "continental", "jp", "diameter"] as const;
+  fc.assert(
+    fc.property(fc.constantFrom(...systems), fc.double({ min: 13, max: 21, noNaN: true }), (system, diameter) => {
+      const reading = readSize(system, sizeText(system, diameter)!, []);
+      const step = system === "uk" ? 0.1 : system === "us" || system === "diameter" ? 0.01 : 0.04;
+      expect(reading.ok && Math.abs(reading.diameter - diameter)).toBeLessThan(step);
+      if (system !== "uk") expect(readSize(system, String(sizeNumber(system, diameter)), [])).toMatchObject({ ok: true });
+    }),
+  );
+  expect(sizeText("uk", 11)).toBeNull();
+});
+
+test("a maker's mandrel gives its own readings, and what lies between by proportion", () => {
+  const mandrel = [{ label: "54", diameter: 17.22 }, { label: "56", diameter: 17.84 }];
+  expect(readSize("mandrel", "54", mandrel)).toEqual({ ok: true, diameter: 17.22 });
+  expect(readSize("mandrel", "55", mandrel)).toMatchObject({ ok: true, diameter: expect.closeTo(17.53, 10) as number });
+  expect(readSize("mandrel", "60", mandrel)).toEqual({ ok: false, code: "off-mandrel" });
+});
+
+test("a hoop that loses x, and a blank cut for that size, are the same length", () => {
+  fc.assert(
+    fc.property(fc.double({ min: 14, max: 22, noNaN: true }), fc.double({ min: 0, max: 4, noNaN: true }), (inside, lost) => {
+      const plan = planHoop({ ...hoop, size: { value: inside, from: "piece" } }, []);
+      const smaller = insideAfterLoss(value(plan, "netLength"), value(plan, "fibre"), lost);
+      const again = planHoop({ ...hoop, size: { value: smaller, from: "piece" } }, []);
+      expect(value(again, "netLength")).toBeCloseTo(value(plan, "netLength") - lost, 9);
+      expect(inside - smaller).toBeCloseTo(lost * value(plan, "lostPerMillimetre"), 9);
+    }),
+  );
+});
+
+test("the cut is the net and the losses; a multiplier pads by its share; each other rule stands beside it", () => {
+  const plan = planHoop(hoop, [base]);
+  expect(value(plan, "cutLength")).toBeCloseTo(value(plan, "netLength") + 0.5 + 0.28 + 0.1, 12);
+  const padded = planHoop({ ...hoop, rule: { multiplier: 3.15 } }, [base]);
+  expect(value(padded, "netLength")).toBeCloseTo(Math.PI * (17.18873 + 1.6), 9);
+  expect(value(padded, "padding")).toBeCloseTo(value(padded, "netLength") * (3.15 / Math.PI - 1), 9);
+  expect(value(padded, "cutLength") - value(padded, "padding") - 0.88).toBeCloseTo(value(padded, "netLength"), 9);
+  const schools = plan.figures["hoop.cutLength"]!.schools!;
+  expect(schools.map(({ rule }) => rule)).toEqual(["thickness", "3.145", "3.15", "3.5"]);
+  expect(schools.find(({ rule }) => rule === "3.15")!.value).toBeCloseTo(value(padded, "cutLength"), 9);
+  expect(padded.findings.map(({ code }) => code)).toContain("hoop.rule-large");
+});
+
+test("a flat takes what leaves six tenths, and one asked for deeper is wrong exactly past that", () => {
+  const plan = planHoop(hoop, [base]);
+  expect(value(plan, "flatLeft")).toBeCloseTo(0.96, 12);
+  const widest = value(plan, "flatWidth");
+  const findings = (width: number) => planHoop({ ...hoop, flatWidth: { value: width, from: "piece" } }, [base]).findings.map(({ code }) => code);
+  expect(findings(widest)).toEqual([]);
+  expect(findings(widest + 1e-4)).toEqual(["hoop.flat-too-deep"]);
+  expect(value(planHoop(hoop, [{ ...base, extent: 4 }]), "flatWidth")).toBe(4);
+});
+
+test("a saddle must leave 0.3 of the base, exactly", () => {
+  const closed: Hoop = { ...hoop, form: "closed" };
+  const widest = value(planHoop(closed, [base]), "saddleWidth");
+  expect(value(planHoop(closed, [base]), "saddleLeft")).toBeCloseTo(0.3, 12);
+  const findings = (width: number) => planHoop({ ...closed, saddleWidth: { value: width, from: "piece" } }, [base]).findings.map(({ code }) => code);
+  expect(findings(widest)).toEqual([]);
+  expect(findings(widest + 1e-4)).toEqual(["hoop.saddle-too-deep"]);
+  expect(sagitta(10, 12)).toBeCloseTo(2, 12);
+});
+
+test("a wide band says what it adds", () => {
+  const wide = planHoop({ ...hoop, wideBand: { value: 0.2, from: "shipped" } }, []);
+  expect(value(wide, "insideDiameter")).toBeCloseTo(17.38873, 9);
+  expect(wide.findings.map(({ code }) => code)).toEqual(["hoop.wide-band"]);
+});

@@ -1,0 +1,101 @@
+import fc from "fast-check";
+import { type BenchEntry, SHIPPED_BENCH } from "./bench";
+import { faultsOf } from "./faults";
+import { type HoopEntry, type Mount, type Piece } from "./piece";
+
+/** Random pieces for tests: every one fits the schema and is planned here. */
+
+const metal = fc.constantFrom("fine-silver" as const, "sterling" as const, "sterling-935" as const, "copper" as const, "brass" as const);
+const loss = fc.double({ min: 0, max: 2, noNaN: true });
+
+/** Optional fields are left out as often as not. */
+function partly<T extends object>(fields: { readonly [K in keyof T]: fc.Arbitrary<T[K]> }): fc.Arbitrary<Partial<T>> {
+  return fc.record(fields, { requiredKeys: [] }) as fc.Arbitrary<Partial<T>>;
+}
+
+function mountCalled(id: string, size: fc.Arbitrary<number>): fc.Arbitrary<Mount> {
+  const outline = fc.oneof(
+    fc.record({ shape: fc.constant("round" as const), diameter: size }),
+    fc.record({ shape: fc.constant("oval" as const), length: size, width: size }),
+  );
+  const stone = fc
+    .record({ outline, height: size, share: fc.double({ min: 0.05, max: 0.95, noNaN: true }), dome: fc.oneof(fc.double({ min: 1, max: 6, noNaN: true }), fc.constant("flat" as const)) })
+    .map(({ outline, height, share, dome }) => ({ outline, height, turnIn: dome === "flat" ? height : height * share, dome }));
+  const wall = fc
+    .record({
+      metal,
+      thickness: fc.double({ min: 0.1, max: 3, noNaN: true }),
+      rest: partly({
+        source: fc.constant("strip" as const),
+        fit: loss,
+        heightRule: fc.constantFrom("turn-in" as const, "third" as const, "fixed" as const),
+        lift: loss,
+        seamAt: fc.oneof(fc.double({ min: 0, max: 1, noNaN: true }), fc.constant("auto" as const)),
+        losses: partly({ squaring: loss, mark: loss, foot: loss, top: loss }),
+      }),
+    })
+    .map(({ rest, ...fixed }) => ({ ...fixed, ...rest, ...(rest.heightRule === "fixed" && { fixedHeight: 3 }) }));
+  const plate = fc
+    .record({ style: fc.constantFrom("flush" as const, "border" as const), metal, thickness: fc.double({ min: 0.1, max: 3, noNaN: true }), rest: partly({ border: loss, sawMargin: loss }) })
+    .map(({ rest, ...fixed }) => ({ ...fixed, ...rest }));
+  const place = partly({ along: fc.double({ min: -10, max: 10, noNaN: true }), turn: fc.double({ min: -90, max: 90, noNaN: true }) });
+  return fc.record({ id: fc.constant(id), place, stone, wall, plate }) as fc.Arbitrary<Mount>;
+}
+
+function anyHoop(): fc.Arbitrary<HoopEntry> {
+  const stock = fc
+    .record({
+      section: fc.constantFrom("round" as const, "square" as const, "rectangle" as const, "oval" as const, "half-round" as const, "d" as const),
+      width: fc.double({ min: 0.5, max: 15, noNaN: true }),
+      thickness: fc.double({ min: 0.5, max: 5, noNaN: true }),
+      metal,
+    })
+    .map((stock) => (stock.section === "round" || stock.section === "square" ? { ...stock, width: stock.thickness } : stock));
+  const size = fc.oneof(
+    fc.record({ system: fc.constant("eu" as const), value: fc.integer({ min: 40, max: 76 }).map(String) }),
+    fc.record({ system: fc.constant("uk" as const), value: fc.constantFrom("A", "N", "N 1/2", "Z+3") }),
+    fc.record({ system: fc.constant("us" as const), value: fc.constantFrom("0", "6 1/4", "13.5") }),
+  );
+  return fc
+    .record({
+      type: fc.constant("hoop" as const),
+      size,
+      stock,
+      form: fc.constantFrom("closed" as const, "closed-flat" as const),
+      rest: partly({
+        lengthRule: fc.oneof(fc.constant("fibre" as const), fc.constant("thickness" as const), fc.record({ multiplier: fc.double({ min: 3.1, max: 3.5, noNaN: true }) })),
+        flatWidth: fc.double({ min: 1, max: 30, noNaN: true }),
+        saddleWidth: fc.double({ min: 1, max: 30, noNaN: true }),
+        losses: partly({ squaring: loss, mark: loss, sawPasses: fc.integer({ min: 0, max: 4 }), kerf: loss }),
+      }),
+    })
+    .map(({ rest, ...fixed }) => ({ ...fixed, ...rest })) as fc.Arbitrary<HoopEntry>;
+}
+
+/** Stones from a grain to the largest the schema takes, on one to three mounts. */
+export function anyPiece(): fc.Arbitrary<Piece> {
+  const size = fc.oneof(fc.double({ min: 2, max: 40, noNaN: true }), fc.double({ min: 0.01, max: 200, noNaN: true }));
+  const heats = partly({
+    shelf: fc.constantFrom("typical", "narrow", "unknown"),
+    way: fc.constantFrom("free" as const, "step-down" as const, "one-grade" as const, "fuse-first" as const, "seams-hard" as const),
+    overshoot: fc.integer({ min: 0, max: 14 }),
+    pins: fc.array(fc.constantFrom({ joint: "m1.foot", grade: "easy" }, { shield: "m1.seam" }, { before: ["hoop.seam", "m1.seam"] as const }, { joint: "none.such", grade: "hard" }), { maxLength: 2 }),
+  });
+  return fc
+    .record({
+      mounts: fc.oneof(fc.tuple(mountCalled("m1", size)), fc.tuple(mountCalled("m1", size), mountCalled("m2", size))),
+      carrier: fc.oneof({ weight: 4, arbitrary: anyHoop() }, { weight: 1, arbitrary: fc.constant({ type: "none" as const }) }),
+      heats,
+    })
+    .map((parts) => ({ format: "hoop-ledger/piece", version: 1, id: "any", name: "Any", kind: "ring", ...parts }) as unknown as Piece)
+    .filter((piece) => faultsOf(piece, SHIPPED_BENCH).length === 0);
+}
+
+/** A bench that overrules some of the defaults. */
+export function anyBench(): fc.Arbitrary<BenchEntry> {
+  return partly({
+    seatOf: partly({ fit: loss, catch: fc.double({ min: 0.05, max: 1, noNaN: true }) }),
+    overshoot: fc.integer({ min: 0, max: 14 }),
+    losses: partly({ wall: partly({ squaring: loss, mark: loss }), hoop: partly({ squaring: loss, kerf: loss }) }),
+  }).map((bench) => ({ ...SHIPPED_BENCH, ...bench }) as BenchEntry);
+}

@@ -1,0 +1,156 @@
+import fc from "fast-check";
+import { METALS } from "../metal/metals";
+import { tolerance } from "../measure/tolerances";
+import { anyBench, anyPiece } from "./any-piece.testing";
+import { type BenchEntry, SHIPPED_BENCH, shelfNamed, wideBandAddition } from "./bench";
+import { benchDifferences } from "./bench-differences";
+import { faultsOf, unplanned } from "./faults";
+import { newPiece, UNMEASURED } from "./new-piece";
+import { type Mount, type Piece, type WallEntry } from "./piece";
+import { type Plan } from "./plan";
+import { planPiece } from "./plan-piece";
+import expected from "./reference/tern-ring.expected.json";
+import ternFile from "./reference/tern-ring.piece.json";
+
+const tern = ternFile as unknown as Piece;
+const value = (plan: Plan, key: string) => plan.figures[key]!.value;
+
+function withWall(wall: Partial<WallEntry>, stone: Partial<Mount["stone"]> = {}): Piece {
+  const mount = tern.mounts[0]!;
+  return { ...tern, mounts: [{ ...mount, stone: { ...mount.stone, ...stone }, wall: { ...mount.wall, ...wall } }] };
+}
+
+const codes = (piece: Piece, bench: BenchEntry = SHIPPED_BENCH) => planPiece(piece, bench).findings.map(({ code }) => code);
+
+test("the Tern ring agrees with the figures computed independently", () => {
+  const plan = planPiece(tern, SHIPPED_BENCH);
+  for (const [key, figure] of Object.entries(expected.figures)) expect(Math.abs(value(plan, key) - figure)).toBeLessThan(1e-4);
+  expect(plan.heats.map(({ joints, grade }) => ({ joints, grade }))).toEqual(expected.heats);
+  expect(value(plan, "m1.wall.seamAt")).toBeCloseTo(0.25, 9);
+  expect(value(plan, "m1.wall.stripHeight")).toBe(3.2);
+  expect(plan.heats[2]!.pallions).toMatchObject({ count: 7, spacing: expect.closeTo(6.504, 3) as number, evenGap: expect.closeTo(3.252, 3) as number });
+  expect(plan.joints.map(({ id }) => id)).toEqual(["m1.seam", "m1.foot", "hoop.seam", "hoop.mount.m1"]);
+  expect(new Set(plan.steps.map(({ id }) => id)).size).toBe(plan.steps.length);
+});
+
+test("no piece that fits the schema gives a figure that is not a number, or terms that do not add up", () => {
+  const check = (at: unknown, path: string): void => {
+    if (typeof at === "number" && !Number.isFinite(at) && !path.endsWith("coolest")) throw new Error(`${path} is ${at}`);
+    if (typeof at === "object" && at !== null) for (const [key, inner] of Object.entries(at)) check(inner, `${path}/${key}`);
+  };
+  fc.assert(
+    fc.property(anyPiece(), anyBench(), (piece, bench) => {
+      const plan = planPiece(piece, bench);
+      check(plan, "");
+      for (const [key, figure] of Object.entries(plan.figures)) {
+        const sum = figure.terms.reduce((all, term) => all + term.value, 0);
+        if (Math.abs(sum - figure.value) > tolerance.sum * Math.max(1, Math.abs(figure.value))) throw new Error(`${key}: ${sum} is not ${figure.value}`);
+      }
+    }),
+    { numRuns: 1500 },
+  );
+});
+
+test("the cut is the net and its losses, and the net grows with thickness and fit", () => {
+  fc.assert(
+    fc.property(anyPiece(), fc.double({ min: 0.01, max: 1, noNaN: true }), (piece, more) => {
+      const [mount] = piece.mounts as [Mount];
+      const plan = planPiece(piece, SHIPPED_BENCH);
+      const { losses, fit } = plan.settled.mounts[mount.id]!.wall;
+      const net = value(plan, "m1.wall.netLength");
+      expect(value(plan, "m1.wall.cutLength")).toBeCloseTo(net + losses.squaring.value + losses.mark.value, 8);
+      const changed = (wall: Partial<WallEntry>) => value(planPiece({ ...piece, mounts: [{ ...mount, wall: { ...mount.wall, ...wall } }] }, SHIPPED_BENCH), "m1.wall.netLength");
+      expect(changed({ thickness: mount.wall.thickness + more })).toBeCloseTo(net + Math.PI * more, 7);
+      expect(changed({ fit: fit.value + more })).toBeCloseTo(net + 2 * Math.PI * more, 7);
+    }),
+    { numRuns: 100 },
+  );
+});
+
+test("a wall is too low exactly under the turn-in and six tenths of the lip, and hides the stone past 65 % of it", () => {
+  const plan = planPiece(tern, SHIPPED_BENCH);
+  const needed = 1.9 + 0.6 * value(plan, "m1.wall.lip");
+  const fixed = (fixedHeight: number) => codes(withWall({ heightRule: "fixed", fixedHeight }));
+  expect(fixed(needed + 1e-9)).not.toContain("wall.too-low");
+  expect(fixed(needed - 1e-9)).toContain("wall.too-low");
+  expect(fixed(0.65 * 5.2 - 1e-9)).not.toContain("wall.hides-stone");
+  expect(fixed(0.65 * 5.2 + 1e-9)).toContain("wall.hides-stone");
+  expect(codes(withWall({ heightRule: "third" }))).toContain("wall.too-low");
+  expect(codes(withWall({}))).toContain("wall.third-fails");
+});
+
+test("gathering warns past a tenth, and a radius within the catch is a point, never an infinite figure", () => {
+  expect(codes(withWall({}, { outline: { shape: "oval", length: 20, width: 12 } }))).not.toContain("wall.gathers");
+  expect(codes(withWall({}, { outline: { shape: "oval", length: 22, width: 11 } }))).toContain("wall.gathers");
+  const pointed = planPiece(withWall({ catch: 0.5 }, { outline: { shape: "oval", length: 30, width: 3 } }), SHIPPED_BENCH);
+  expect(pointed.findings.map(({ code }) => code)).toContain("wall.point");
+  expect(value(pointed, "m1.wall.gather")).toBeLessThan(1);
+});
+
+test("the tape overrules the measures, and says so when they disagree by more than 2 %", () => {
+  const wrapped = (factor: number) => planPiece(withWall({}, { measuredPerimeter: 44.20698432141901 * factor }), SHIPPED_BENCH);
+  expect(value(wrapped(1.01), "m1.outline.perimeter")).toBeCloseTo(44.20698432 * 1.01, 6);
+  expect(value(wrapped(1.01), "m1.plate.length")).toBeCloseTo(16 * 1.01 + 0.74, 9);
+  expect(wrapped(1.0199).findings.map(({ code }) => code)).not.toContain("stone.tape-off");
+  expect(wrapped(1.0201).findings.map(({ code }) => code)).toContain("stone.tape-off");
+});
+
+test("the seam goes to the straightest run, away from the shank where another serves as well", () => {
+  const seam = (piece: Piece) => value(planPiece(piece, SHIPPED_BENCH), "m1.wall.seamAt");
+  const turned = (turn: number): Piece => ({ ...tern, mounts: [{ ...tern.mounts[0]!, place: { turn } }] });
+  expect(seam({ ...tern, carrier: { type: "none" } })).toBeCloseTo(0.25, 9);
+  expect(seam(turned(90))).toBeCloseTo(0.25, 9);
+  expect(seam(withWall({}, { outline: { shape: "round", diameter: 12 } }))).toBe(0.25);
+  expect(seam(withWall({ seamAt: 0.4 }))).toBe(0.4);
+});
+
+test("what a piece leaves out is taken from the bench, and from the shipped defaults last", () => {
+  const bench: BenchEntry = { ...SHIPPED_BENCH, losses: { wall: { squaring: 0.6 } }, seatOf: { fit: 0.08 } };
+  const { fit: _fit, ...wall } = tern.mounts[0]!.wall;
+  const piece: Piece = { ...tern, mounts: [{ ...tern.mounts[0]!, wall }] };
+  const terms = planPiece(piece, bench).figures["m1.wall.cutLength"]!.terms;
+  expect(terms.map(({ label, from }) => [label, from])).toEqual([["outline", "stone"], ["wall", "formula"], ["fit", "bench"], ["squaring", "bench"], ["mark", "shipped"]]);
+  expect(benchDifferences(bench, SHIPPED_BENCH).map(({ key }) => key)).toEqual(["losses.wall.squaring", "seatOf.fit"]);
+  expect(benchDifferences(bench, bench)).toEqual([]);
+  expect(wideBandAddition(SHIPPED_BENCH, 6).value).toBe(0);
+  expect(wideBandAddition(SHIPPED_BENCH, 6.1).value).toBe(0.2);
+  expect(wideBandAddition(SHIPPED_BENCH, 8.1).value).toBe(0.4);
+  expect(shelfNamed(SHIPPED_BENCH, "none").missing).toBe(true);
+});
+
+test("ways of grading and pins are kept, and what they cost is said", () => {
+  const heats = (heats: NonNullable<Piece["heats"]>) => planPiece({ ...tern, heats: { ...tern.heats, ...heats } }, SHIPPED_BENCH);
+  const grades = (plan: Plan) => plan.heats.map(({ grade }) => grade);
+  expect(grades(heats({ way: "seams-hard" }))).toEqual(["hard", "hard", "easy", "easy"]);
+  expect(new Set(grades(heats({ way: "one-grade" })))).toEqual(new Set(["hard"]));
+  expect(grades(heats({ way: "fuse-first" }))[0]).toBe("fuse");
+  const pinned = heats({ pins: [{ joint: "hoop.mount.m1", grade: "medium" }] });
+  expect(pinned.heats.at(-1)!.grade).toBe("medium");
+  expect(pinned.heats.flatMap(({ runs }) => runs)).toEqual(["m1.seam"]);
+  expect(pinned.findings.map(({ code }) => code)).toEqual(expect.arrayContaining(["heats.runs", "heats.better-unpinned"]));
+  const shielded = heats({ pins: [{ joint: "hoop.mount.m1", grade: "medium" }, { shield: "m1.foot" }] });
+  expect(shielded.heats.flatMap(({ runs }) => runs)).toEqual([]);
+  const clash = heats({ pins: [{ shield: "m1.seam" }, { before: ["hoop.mount.m1", "m1.foot"] }] });
+  expect(clash).toMatchObject({ heatPlan: { status: "impossible", conflicts: [{ pin: 1 }] }, heats: [] });
+  expect(heats({ shelf: "none" }).findings.map(({ code }) => code)).toContain("heats.shelf-missing");
+  expect(heats({ overshoot: 10 }).findings.map(({ code }) => code)).not.toContain("heats.overshoot");
+  expect(heats({ overshoot: 11 }).findings.map(({ code }) => code)).toContain("heats.overshoot");
+  expect(heats({ pins: [{ shield: "m9.foot" }] }).findings.map(({ code }) => code)).toContain("heats.pin-unknown");
+});
+
+test("the flame's shares add up to one, and count a plate as its whole blank until it is sawn", () => {
+  const { heats } = planPiece(tern, SHIPPED_BENCH);
+  for (const { flame } of heats) expect(flame.reduce((all, { share }) => all + share, 0)).toBeCloseTo(1, 12);
+  const blank = 18.74 * 14.74 * 0.6 * METALS.sterling.density * METALS.sterling.heatCapacity;
+  const wall = value(planPiece(tern, SHIPPED_BENCH), "m1.wall.mass") * 1000 * METALS["fine-silver"].heatCapacity;
+  expect(heats[2]!.flame.find(({ part }) => part === "m1.plate")!.share).toBeCloseTo(blank / (blank + wall), 9);
+});
+
+test("a new piece is planned at once, and what is not planned yet is refused by name", () => {
+  const fresh = newPiece("first", "First", SHIPPED_BENCH, UNMEASURED);
+  expect([...faultsOf(fresh, SHIPPED_BENCH), ...unplanned(fresh)]).toEqual([]);
+  expect(planPiece(fresh, SHIPPED_BENCH).heatPlan.status).toBe("best");
+  const pear = withWall({ source: "tube" }, { outline: { shape: "pear", length: 16, width: 11 } });
+  expect(unplanned(pear).map(({ path }) => path)).toEqual(["/mounts/0/stone/outline/shape", "/mounts/0/wall/source"]);
+  expect(() => planPiece(pear, SHIPPED_BENCH)).toThrow(/no outline for shape pear/);
+});

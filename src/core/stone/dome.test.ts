@@ -1,0 +1,36 @@
+import fc from "fast-check";
+import { type Dome, cover, domeCurve } from "./dome";
+
+const round: Dome = { radius: 5, turnIn: 1, height: 6, exponent: 2 };
+
+test("on a dome that is a quarter circle, the arc and the lean are those of the circle", () => {
+  fc.assert(
+    fc.property(fc.double({ min: 0.01, max: 4.9, noNaN: true }), (reach) => {
+      const angle = Math.acos((5 - reach) / 5);
+      expect(cover(round, reach).arc).toBeCloseTo(5 * angle, 9);
+      expect(cover(round, reach).lean).toBeCloseTo(angle, 9);
+    }),
+  );
+});
+
+test("whatever the exponent, the arc is that of the curve finely drawn and the lean is its slope", () => {
+  fc.assert(
+    fc.property(fc.double({ min: 1.1, max: 6, noNaN: true }), fc.double({ min: 0.05, max: 0.9, noNaN: true }), (exponent, share) => {
+      const dome: Dome = { radius: 6, turnIn: 1.9, height: 5.2, exponent };
+      const reach = 6 * share;
+      const places = domeCurve(dome, 40_000).filter(({ x }) => x >= 6 - reach);
+      const drawn = places.slice(1).reduce((all, { x, y }, i) => all + Math.hypot(x - places[i]!.x, y - places[i]!.y), 0);
+      const found = cover(dome, reach);
+      expect(Math.abs(found.arc - drawn)).toBeLessThan(0.01);
+      expect(Math.abs(found.lean - places.at(-1)!.lean)).toBeLessThan(0.02);
+    }),
+    { numRuns: 40 },
+  );
+});
+
+test("a pointed dome leans further in at once than a round one, and a flat face lies flat", () => {
+  const lean = (exponent: number) => cover({ ...round, exponent }, 0.3).lean;
+  expect(lean(1.3)).toBeGreaterThan(lean(2));
+  expect(cover({ ...round, turnIn: 6, exponent: "flat" }, 0.3)).toEqual({ arc: 0.3, lean: Math.PI / 2 });
+  expect(() => cover(round, 5)).toThrow(/between 0 and 5/);
+});
