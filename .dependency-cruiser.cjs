@@ -33,7 +33,12 @@ module.exports = {
     ...insideCore,
     { name: "core-is-pure", severity: "error", from: { path: "^src/core/", pathNot: "\\.test\\.ts$" }, to: { pathNot: "^src/core/" } },
     { name: "only-the-store-knows-idb", severity: "error", from: { pathNot: "^src/store/" }, to: { path: "node_modules/idb/" } },
-    { name: "cli-knows-core-words-formats", severity: "error", from: { path: "^cli/" }, to: { path: "^src/", pathNot: "^src/(core|words|formats)/" } },
+    {
+      name: "cli-knows-core-words-formats",
+      severity: "error",
+      from: { path: "^cli/" },
+      to: { path: "^src/", pathNot: "^src/(core|words|formats)/" },
+    },
   ],
   options: {
     doNotFollow: { path: "node_modules" },

@@ -3,6 +3,6 @@ export default {
   roots: ["<rootDir>/src", "<rootDir>/cli"],
   testMatch: ["**/*.test.ts"],
   transform: { "^.+\\.(t|j)sx?$": ["@swc/jest", { jsc: { target: "es2023", parser: { syntax: "typescript", tsx: true } } }] },
-  moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1" },
+  moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1", "^@demo/(.*)$": "<rootDir>/demo/$1" },
   transformIgnorePatterns: ["/node_modules/(?!(d3[^/]*|internmap|delaunator|robust-predicates|idb)/)"],
 };

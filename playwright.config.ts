@@ -1,6 +1,12 @@
 import { defineConfig } from "@playwright/test";
+import { CHROMIUM, DEMO_PORT, EMPTY_PORT } from "./e2e/places";
 
-const port = 4390;
+const server = (port: number, demo: string) => ({
+  command: `node node_modules/next/dist/bin/next start -H 127.0.0.1 -p ${port}`,
+  url: `http://127.0.0.1:${port}`,
+  env: { HOOP_LEDGER_DEMO: demo, NEXT_TELEMETRY_DISABLED: "1" },
+  reuseExistingServer: false,
+});
 
 export default defineConfig({
   testDir: "e2e",
@@ -10,19 +16,6 @@ export default defineConfig({
   reporter: [["line"], ["json"]],
   timeout: 45_000,
   expect: { timeout: 8_000 },
-  use: {
-    baseURL: `http://127.0.0.1:${port}`,
-    viewport: { width: 1280, height: 800 },
-    trace: "off",
-    launchOptions: {
-      executablePath: "/usr/bin/chromium",
-      args: ["--no-sandbox", "--disable-dev-shm-usage", "--disable-background-networking", "--disable-component-update"],
-    },
-  },
-  webServer: {
-    command: `node node_modules/next/dist/bin/next start -H 127.0.0.1 -p ${port}`,
-    url: `http://127.0.0.1:${port}`,
-    env: { HOOP_LEDGER_DEMO: "1", NEXT_TELEMETRY_DISABLED: "1" },
-    reuseExistingServer: false,
-  },
+  use: { baseURL: `http://127.0.0.1:${DEMO_PORT}`, viewport: { width: 1280, height: 800 }, launchOptions: CHROMIUM },
+  webServer: [server(DEMO_PORT, "1"), server(EMPTY_PORT, "")],
 });

@@ -20,7 +20,10 @@ export function benchCard(piece: Piece, plan: Plan, units: Units): string {
     stepLines(plan, units),
     cautionLines(plan),
   ];
-  return `${sections.filter((lines) => lines.length > 0).map((lines) => lines.join("\n")).join("\n\n")}\n`;
+  return `${sections
+    .filter((lines) => lines.length > 0)
+    .map((lines) => lines.join("\n"))
+    .join("\n\n")}\n`;
 }
 
 function mountLines(piece: Piece, plan: Plan, id: string, units: Units): string[] {
@@ -33,11 +36,23 @@ function mountLines(piece: Piece, plan: Plan, id: string, units: Units): string[
   return [
     ...(piece.mounts.length > 1 ? [`Setting ${id}`] : []),
     row("Stone", `${name ? `${name}, ` : ""}${length("outline.perimeter")} round, ${withUnit(stone.height, "measured", units)} tall`),
-    row("Cut strip", `${length("wall.cutLength")} long, slit to ${length("wall.cutHeight")} tall; ${METAL_NAMES[wall.metal]}, ${withUnit(wall.thickness, "measured", units)}`),
+    row(
+      "Cut strip",
+      `${length("wall.cutLength")} long, slit to ${length("wall.cutHeight")} tall; ${METAL_NAMES[wall.metal]}, ${withUnit(wall.thickness, "measured", units)}`,
+    ),
     row("", sumText(figure("wall.cutLength"), units)),
-    row("", `lands at ${measured("wall.netLength")} x ${measured("wall.netHeight")}, shows ${showPercent(figure("wall.faceShown").value)} of the face`),
-    row("Plate", `${length("plate.length")} x ${withUnit(figure("plate.width").value, "blank", units)} x ${withUnit(plate.thickness, "measured", units)}, ${METAL_NAMES[plate.metal]}, ${plate.style}`),
-    row("", `blank ${length("plate.blankLength")} x ${withUnit(figure("plate.blankWidth").value, "blank", units)}, ${figure("plate.mass").value.toFixed(2)} g when sawn`),
+    row(
+      "",
+      `lands at ${measured("wall.netLength")} x ${measured("wall.netHeight")}, shows ${showPercent(figure("wall.faceShown").value)} of the face`,
+    ),
+    row(
+      "Plate",
+      `${length("plate.length")} x ${withUnit(figure("plate.width").value, "blank", units)} x ${withUnit(plate.thickness, "measured", units)}, ${METAL_NAMES[plate.metal]}, ${plate.style}`,
+    ),
+    row(
+      "",
+      `blank ${length("plate.blankLength")} x ${withUnit(figure("plate.blankWidth").value, "blank", units)}, ${figure("plate.mass").value.toFixed(2)} g when sawn`,
+    ),
   ];
 }
 
@@ -46,27 +61,43 @@ function hoopLines({ carrier }: Piece, plan: Plan, units: Units): string[] {
   const { stock, size, form } = carrier;
   const cut = figureOf(plan.figures, "hoop.cutLength");
   return [
-    row("Hoop", `${SYSTEM_NAMES[size.system]} ${printable(size.value)}, inside ${withUnit(figureOf(plan.figures, "hoop.insideDiameter").value, "measured", units)}; ${FORM_NAMES[form]}`),
-    row("Cut blank", `${withUnit(cut.value, "blank", units)} of ${SECTION_NAMES[stock.section]} ${showLength(stock.width, "measured", units)} x ${withUnit(stock.thickness, "measured", units)}, ${METAL_NAMES[stock.metal]}`),
+    row(
+      "Hoop",
+      `${SYSTEM_NAMES[size.system]} ${printable(size.value)}, inside ${withUnit(figureOf(plan.figures, "hoop.insideDiameter").value, "measured", units)}; ${FORM_NAMES[form]}`,
+    ),
+    row(
+      "Cut blank",
+      `${withUnit(cut.value, "blank", units)} of ${SECTION_NAMES[stock.section]} ${showLength(stock.width, "measured", units)} x ${withUnit(stock.thickness, "measured", units)}, ${METAL_NAMES[stock.metal]}`,
+    ),
     row("", sumText(cut, units)),
   ];
 }
 
 function sumText({ terms, value }: Figure, units: Units): string {
-  const shown = terms.filter((term) => term.value !== 0).map((term) => `${showLength(term.value, "measured", units)} ${TERM_NAMES[term.label]}`);
+  const shown = terms
+    .filter((term) => term.value !== 0)
+    .map((term) => `${showLength(term.value, "measured", units)} ${TERM_NAMES[term.label]}`);
   return `${shown.join(" + ")} = ${withUnit(value, "measured", units)}`;
 }
 
 function heatLines({ heats }: Plan, units: Units): string[] {
   return heats.flatMap((heat, i) => [
-    row(i === 0 ? "Heats" : "", `${i + 1}  ${heat.joints.map(jointName).join(" + ")}: ${gradeName(heat.grade)}, ${showTemperature(heat.working, units)} ${degrees(units)}`),
+    row(
+      i === 0 ? "Heats" : "",
+      `${i + 1}  ${heat.joints.map(jointName).join(" + ")}: ${gradeName(heat.grade)}, ${showTemperature(heat.working, units)} ${degrees(units)}`,
+    ),
     row("", `   ${heatDetail(heat, units)}`),
   ]);
 }
 
 function heatDetail({ pallions, flame, thin }: PlannedHeat, units: Units): string {
   const pieces = pallions
-    ? `${counted(pallions.count, "piece")} ${pallions.size.slice(0, 2).map((side) => showLength(side, "blank", units)).join(" x ")} ${units.length === "inch" ? "in" : "mm"}${pallions.spacing === null ? "" : `, one every ${withUnit(pallions.spacing, "blank", units)}`}`
+    ? `${counted(pallions.count, "piece")} ${pallions.size
+        .slice(0, 2)
+        .map((side) => showLength(side, "blank", units))
+        .join(
+          " x ",
+        )} ${units.length === "inch" ? "in" : "mm"}${pallions.spacing === null ? "" : `, one every ${withUnit(pallions.spacing, "blank", units)}`}`
     : "no solder";
   const shares = flame.length > 1 ? `; flame ${flame.map(({ part, share }) => `${partName(part)} ${showPercent(share)}`).join(", ")}` : "";
   return `${pieces}${shares}${thin ? `; keep the flame off the ${partName(thin)}` : ""}`;
@@ -88,7 +119,10 @@ function stepLines(plan: Plan, units: Units): string[] {
 
 function cautionLines({ steps }: Plan): string[] {
   const codes = [...new Set(steps.flatMap(({ cautions }) => cautions))];
-  return [`Cautions. ${CAUTIONS_DEFER}`, ...codes.flatMap((code) => wrapped("  - ", `${capital(CAUTIONS[code].name)}: ${CAUTIONS[code].text}`))];
+  return [
+    `Cautions. ${CAUTIONS_DEFER}`,
+    ...codes.flatMap((code) => wrapped("  - ", `${capital(CAUTIONS[code].name)}: ${CAUTIONS[code].text}`)),
+  ];
 }
 
 function row(label: string, text: string): string {

@@ -13,7 +13,10 @@ const USAGE = "usage: npm run --silent plan -- FILE [--json] [--bench FILE]   (F
 
 /** A file that cannot be planned: its faults are printed a line each, and the exit code is 2. */
 class Refused extends Error {
-  constructor(readonly faults: readonly Fault[], readonly file: string) {
+  constructor(
+    readonly faults: readonly Fault[],
+    readonly file: string,
+  ) {
     super("refused");
   }
 }

@@ -11,7 +11,12 @@ const env = { ...process.env, NEXT_TELEMETRY_DISABLED: "1" };
 
 /** Runs a program to its end, its output shown unless quiet. Returns whether it succeeded. */
 export function run(command, args, { quiet = false, extra = {} } = {}) {
-  const { status, stdout, stderr } = spawnSync(command, args, { cwd: root, env: { ...env, ...extra }, stdio: quiet ? "pipe" : "inherit", encoding: "utf8" });
+  const { status, stdout, stderr } = spawnSync(command, args, {
+    cwd: root,
+    env: { ...env, ...extra },
+    stdio: quiet ? "pipe" : "inherit",
+    encoding: "utf8",
+  });
   if (status !== 0 && quiet) process.stderr.write(`${stdout ?? ""}${stderr ?? ""}`);
   return status === 0;
 }
@@ -39,7 +44,12 @@ function filesIn(path) {
 
 function hashOf(files) {
   const hash = createHash("sha256");
-  for (const file of files) hash.update(file).update("\0").update(readFileSync(join(root, file))).update("\0");
+  for (const file of files)
+    hash
+      .update(file)
+      .update("\0")
+      .update(readFileSync(join(root, file)))
+      .update("\0");
   return hash.digest("hex");
 }
 
@@ -86,7 +96,16 @@ export function bundle(entry, name) {
   const product = `.build/${name}.mjs`;
   const files = [...SOURCES(), ...["cli", "speed"].flatMap(filesIn), "tsconfig.json"];
   unlessMade(name, files, product, () =>
-    must("node", [bin("esbuild/bin/esbuild"), entry, "--bundle", "--platform=node", "--format=esm", "--target=node20", `--outfile=${product}`, "--log-level=error"]),
+    must("node", [
+      bin("esbuild/bin/esbuild"),
+      entry,
+      "--bundle",
+      "--platform=node",
+      "--format=esm",
+      "--target=node20",
+      `--outfile=${product}`,
+      "--log-level=error",
+    ]),
   );
   return join(root, product);
 }
@@ -98,5 +117,8 @@ export function installChromium() {
   if (existsSync(CHROMIUM)) return;
   console.error("Installing Chromium");
   must("apt-get", ["update", "-qq"], { quiet: true });
-  must("apt-get", ["install", "-y", "-qq", "--no-install-recommends", "chromium"], { quiet: true, extra: { DEBIAN_FRONTEND: "noninteractive" } });
+  must("apt-get", ["install", "-y", "-qq", "--no-install-recommends", "chromium"], {
+    quiet: true,
+    extra: { DEBIAN_FRONTEND: "noninteractive" },
+  });
 }

@@ -35,7 +35,10 @@ export async function startServer({ from = 4173, demo = false, dev = false } = {
   };
   for (let i = 0; i < 300; i++) {
     if (child.exitCode !== null) throw new Error(`the server ended with code ${child.exitCode}`);
-    const answers = await fetch(address).then((response) => response.ok, () => false);
+    const answers = await fetch(address).then(
+      (response) => response.ok,
+      () => false,
+    );
     if (answers) return { address, stop, ended };
     await new Promise((resolve) => setTimeout(resolve, 100));
   }

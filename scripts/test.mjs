@@ -28,7 +28,10 @@ const read = (file) => {
 
 step("types", run("node", [bin("next/dist/bin/next"), "typegen"], { quiet: true }) && run("node", [bin("typescript/bin/tsc"), "--noEmit"]));
 step("lint", run("node", [bin("eslint/bin/eslint.js"), ".", "--max-warnings=0"]));
-step("import rules", run("node", [bin("dependency-cruiser/bin/dependency-cruise.mjs"), "--config", ".dependency-cruiser.cjs", "src", "cli", "demo"]));
+step(
+  "import rules",
+  run("node", [bin("dependency-cruiser/bin/dependency-cruise.mjs"), "--config", ".dependency-cruiser.cjs", "src", "cli", "demo"]),
+);
 step("nothing unused", run("node", [bin("knip/bin/knip.js")]));
 
 run("node", [bin("jest/bin/jest.js"), "--json", `--outputFile=${results.jest}`]);

@@ -7,7 +7,9 @@ import { type Json, MOST_BACKUP_BYTES, type Read, asObject, readJson } from "./r
 import { validateBench, validateMake, validatePiece } from "./generated/validators";
 import { type Validator, schemaFaults } from "./validate";
 
-export type Decoded<T> = { readonly ok: true; readonly value: T; readonly migratedFrom: number | null } | { readonly ok: false; readonly faults: readonly Fault[] };
+export type Decoded<T> =
+  | { readonly ok: true; readonly value: T; readonly migratedFrom: number | null }
+  | { readonly ok: false; readonly faults: readonly Fault[] };
 
 /** A kind of file: its name, newest version, schema and the way from older versions. */
 interface Kind {
@@ -71,7 +73,9 @@ function benchFaults({ shelves = [] }: BenchEntry, path: string): Fault[] {
   return shelves.flatMap((shelf, s) => [
     ...(shelves.findIndex(({ id }) => id === shelf.id) < s ? [fault(`${path}/shelves/${s}/id`, "duplicate", { got: shelf.id })] : []),
     ...shelf.grades.flatMap(({ id, gives, runs }, g) => [
-      ...(shelf.grades.findIndex((grade) => grade.id === id) < g ? [fault(`${path}/shelves/${s}/grades/${g}/id`, "duplicate", { got: id })] : []),
+      ...(shelf.grades.findIndex((grade) => grade.id === id) < g
+        ? [fault(`${path}/shelves/${s}/grades/${g}/id`, "duplicate", { got: id })]
+        : []),
       ...(gives > runs ? [fault(`${path}/shelves/${s}/grades/${g}/gives`, "gives-above-runs", { runs, got: gives })] : []),
     ]),
   ]);
@@ -94,7 +98,9 @@ export function decodeBackup(text: string): Decoded<Backup> {
   if (!read.ok) return read;
   const { version, bench, pieces, makes, ...others } = read.value;
   if (version !== 1) return { ok: false, faults: [fault("/version", "too-new", { newest: 1, got: JSON.stringify(version) ?? "nothing" })] };
-  const strange = Object.keys(others).filter((key) => key !== "format").map((key) => fault(`/${key}`, "unknown-field"));
+  const strange = Object.keys(others)
+    .filter((key) => key !== "format")
+    .map((key) => fault(`/${key}`, "unknown-field"));
   const faults = [
     ...strange,
     ...faultsUnder("/bench", benchFromJson(bench ?? null)),

@@ -9,12 +9,26 @@ const schema = async (name) => JSON.parse(await readFile(new URL(`schema/${name}
 const names = ["piece", "bench", "make", "plan"];
 const [piece, bench, make] = await Promise.all(names.map(schema));
 
-const ajv = new Ajv2020({ allErrors: true, discriminator: true, allowUnionTypes: true, strictTypes: false, strictRequired: false, code: { source: true, esm: true } });
+const ajv = new Ajv2020({
+  allErrors: true,
+  discriminator: true,
+  allowUnionTypes: true,
+  strictTypes: false,
+  strictRequired: false,
+  code: { source: true, esm: true },
+});
 ajv.addSchema([piece, bench, make]);
 const source = standalone.default(ajv, { validatePiece: piece.$id, validateBench: bench.$id, validateMake: make.$id });
 
 await mkdir(new URL("generated/", here), { recursive: true });
-const bundled = await build({ stdin: { contents: source, resolveDir: process.cwd(), loader: "js" }, bundle: true, format: "esm", minify: true, write: false, logLevel: "error" });
+const bundled = await build({
+  stdin: { contents: source, resolveDir: process.cwd(), loader: "js" },
+  bundle: true,
+  format: "esm",
+  minify: true,
+  write: false,
+  logLevel: "error",
+});
 await writeFile(new URL("generated/validators.js", here), bundled.outputFiles[0].text);
 await writeFile(
   new URL("generated/validators.d.ts", here),

@@ -11,14 +11,25 @@ export function planFile(plan: Plan): object {
   return {
     ...rest,
     figures: Object.fromEntries(
-      Object.entries(figures).map(([key, figure]) => [key, { ...figure, terms: figure.terms.map((term) => ({ ...term, text: termText(term) })) }]),
+      Object.entries(figures).map(([key, figure]) => [
+        key,
+        { ...figure, terms: figure.terms.map((term) => ({ ...term, text: termText(term) })) },
+      ]),
     ),
     heatPlan: {
       ...heatPlan,
       bound: heatPlan.bound === null ? null : unpack(heatPlan.bound),
       conflicts: heatPlan.conflicts.map((conflict) => ("pin" in conflict ? `/heats/pins/${conflict.pin}` : "/heats/way")),
     },
-    steps: steps.map((step) => ({ id: step.id, stage: step.stage, text: stepText(step, figures, METRIC), target: step.target, heat: step.heat, checks: step.checks, cautions: step.cautions })),
+    steps: steps.map((step) => ({
+      id: step.id,
+      stage: step.stage,
+      text: stepText(step, figures, METRIC),
+      target: step.target,
+      heat: step.heat,
+      checks: step.checks,
+      cautions: step.cautions,
+    })),
     findings: findings.map((finding) => ({ ...finding, text: findingText(finding, METRIC) })),
   };
 }

@@ -31,9 +31,11 @@ export function readJson(text: string, format: string, most = MOST_BYTES): Read 
 export function asObject(value: Json, format: string): Read {
   const faults = structureFaults(value);
   if (faults.length > 0) return { ok: false, faults };
-  if (typeof value !== "object" || value === null || Array.isArray(value)) return refused(fault("", "wrong-type", { expected: "an object" }));
+  if (typeof value !== "object" || value === null || Array.isArray(value))
+    return refused(fault("", "wrong-type", { expected: "an object" }));
   const object = value as JsonObject;
-  if (object.format !== format) return refused(fault("/format", "wrong-format", { expected: `"${format}"`, got: JSON.stringify(object.format) ?? "nothing" }));
+  if (object.format !== format)
+    return refused(fault("/format", "wrong-format", { expected: `"${format}"`, got: JSON.stringify(object.format) ?? "nothing" }));
   return { ok: true, value: object };
 }
 

@@ -18,13 +18,17 @@ export function schemaFaults(validate: Validator, value: unknown): Fault[] {
   if (validate(value)) return [];
   const errors = validate.errors ?? [];
   const shapes = errors.filter(({ keyword }) => keyword === "oneOf").map(({ instancePath }) => instancePath);
-  const belongsToShape = ({ instancePath, keyword, schemaPath }: SchemaError) => keyword !== "oneOf" && schemaPath.includes("/oneOf/") && shapes.includes(instancePath);
+  const belongsToShape = ({ instancePath, keyword, schemaPath }: SchemaError) =>
+    keyword !== "oneOf" && schemaPath.includes("/oneOf/") && shapes.includes(instancePath);
   const faults = errors.filter((error) => !belongsToShape(error)).map((error) => toFault(error, valueAt(value, error.instancePath)));
   return faults.filter((each, i) => faults.findIndex((other) => other.path === each.path && other.code === each.code) === i);
 }
 
 function valueAt(value: unknown, path: string): unknown {
-  const steps = path.split("/").slice(1).map((step) => step.replaceAll("~1", "/").replaceAll("~0", "~"));
+  const steps = path
+    .split("/")
+    .slice(1)
+    .map((step) => step.replaceAll("~1", "/").replaceAll("~0", "~"));
   return steps.reduce((at: unknown, step) => (at as Readonly<Record<string, unknown>>)[step], value);
 }
 
@@ -36,7 +40,10 @@ function toFault({ instancePath: path, keyword, params }: SchemaError, data: unk
     case "additionalProperties":
       return fault(`${path}/${pointer(params.additionalProperty)}`, "unknown-field");
     case "type":
-      return fault(path, params.type === "integer" && typeof data === "number" ? "whole-number" : "wrong-type", { expected: typesNamed(params.type), ...got });
+      return fault(path, params.type === "integer" && typeof data === "number" ? "whole-number" : "wrong-type", {
+        expected: typesNamed(params.type),
+        ...got,
+      });
     case "exclusiveMinimum":
       return fault(path, "above", { limit: Number(params.limit), ...got });
     case "minimum":
@@ -57,7 +64,10 @@ function toFault({ instancePath: path, keyword, params }: SchemaError, data: unk
     case "const":
       return fault(path, "wrong-format", { expected: JSON.stringify(params.allowedValue), ...got });
     case "discriminator":
-      return fault(`${path}/${pointer(params.tag)}`, params.tagValue === undefined ? "missing" : "one-of", { expected: DISCRIMINATED[String(params.tag)] ?? "", got: JSON.stringify(params.tagValue) ?? "" });
+      return fault(`${path}/${pointer(params.tag)}`, params.tagValue === undefined ? "missing" : "one-of", {
+        expected: DISCRIMINATED[String(params.tag)] ?? "",
+        got: JSON.stringify(params.tagValue) ?? "",
+      });
     case "uniqueItems":
       return fault(path, "duplicate");
     case "pattern":
@@ -83,12 +93,28 @@ function patternFault(path: string, pattern: string, got: Fault["values"]): Faul
 }
 
 /** What the fields that take a word take besides it. */
-const WORD_OR: Readonly<Record<string, string>> = { flat: "an exponent", auto: "a place from 0 to 1", fibre: "a multiplier", all: "runs of the outline" };
+const WORD_OR: Readonly<Record<string, string>> = {
+  flat: "an exponent",
+  auto: "a place from 0 to 1",
+  fibre: "a multiplier",
+  all: "runs of the outline",
+};
 
-const TYPE_NAMES: Readonly<Record<string, string>> = { number: "a number", integer: "a whole number", string: "text", object: "an object", array: "a list", boolean: "true or false", null: "null" };
+const TYPE_NAMES: Readonly<Record<string, string>> = {
+  number: "a number",
+  integer: "a whole number",
+  string: "text",
+  object: "an object",
+  array: "a list",
+  boolean: "true or false",
+  null: "null",
+};
 
 function typesNamed(type: unknown): string {
-  return String(type).split(",").map((each) => TYPE_NAMES[each] ?? each).join(" or ");
+  return String(type)
+    .split(",")
+    .map((each) => TYPE_NAMES[each] ?? each)
+    .join(" or ");
 }
 
 function listed(values: unknown): string {

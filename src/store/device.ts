@@ -16,7 +16,15 @@ const BENCH = "bench";
 /** Keeps everything in the browser's own database. `onBlocked` is told when another window holds an older one open. */
 export async function deviceKeeper(onBlocked: () => void): Promise<Keeper> {
   if (!("indexedDB" in globalThis)) throw new KeepError("unavailable", null);
-  const db = await openDB<Schema>(NAME, VERSION, {
+  try {
+    return keeperOn(await openDatabase(onBlocked));
+  } catch (cause) {
+    throw new KeepError("unavailable", cause);
+  }
+}
+
+function openDatabase(onBlocked: () => void): Promise<IDBPDatabase<Schema>> {
+  return openDB<Schema>(NAME, VERSION, {
     upgrade(db) {
       db.createObjectStore("pieces", { keyPath: "id" });
       db.createObjectStore("makes", { keyPath: "id" }).createIndex("piece", "piece");
@@ -24,10 +32,7 @@ export async function deviceKeeper(onBlocked: () => void): Promise<Keeper> {
     },
     blocked: onBlocked,
     blocking: (_current, _wanted, event) => (event.target as IDBDatabase).close(),
-  }).catch((cause: unknown) => {
-    throw new KeepError("unavailable", cause);
   });
-  return keeperOn(db);
 }
 
 function keeperOn(db: IDBPDatabase<Schema>): Keeper {

@@ -8,7 +8,13 @@ import { type Keeper } from "./keeper";
 /** What an opened file turned out to be, and what there is to ask before it is taken. */
 export type Opened =
   | { readonly kind: "refused"; readonly file: string; readonly faults: readonly Fault[] }
-  | { readonly kind: "piece"; readonly file: string; readonly piece: Piece; readonly isTaken: boolean; readonly differences: readonly BenchDifference[] }
+  | {
+      readonly kind: "piece";
+      readonly file: string;
+      readonly piece: Piece;
+      readonly isTaken: boolean;
+      readonly differences: readonly BenchDifference[];
+    }
   | { readonly kind: "bench"; readonly file: string; readonly bench: BenchEntry }
   | { readonly kind: "backup"; readonly file: string; readonly backup: Backup };
 
@@ -27,7 +33,13 @@ export function openText(file: string, text: string, bench: BenchEntry, taken: r
       const decoded = decodePiece(text);
       if (!decoded.ok) return { kind: "refused", file, faults: decoded.faults };
       const piece = decoded.value;
-      return { kind: "piece", file, piece, isTaken: taken.includes(piece.id), differences: piece.benchUsed ? benchDifferences(piece.benchUsed, bench) : [] };
+      return {
+        kind: "piece",
+        file,
+        piece,
+        isTaken: taken.includes(piece.id),
+        differences: piece.benchUsed ? benchDifferences(piece.benchUsed, bench) : [],
+      };
     }
   }
 }
@@ -50,5 +62,11 @@ export function benchText(bench: BenchEntry): string {
 /** Everything kept, but what is deleted. */
 export async function everythingText(keeper: Keeper, bench: BenchEntry): Promise<string> {
   const [pieces, makes] = await Promise.all([keeper.pieces(), keeper.allMakes()]);
-  return encode({ format: "hoop-ledger/backup", version: 1, bench, pieces: pieces.filter(({ deleted }) => deleted === null).map(({ piece }) => piece), makes });
+  return encode({
+    format: "hoop-ledger/backup",
+    version: 1,
+    bench,
+    pieces: pieces.filter(({ deleted }) => deleted === null).map(({ piece }) => piece),
+    makes,
+  });
 }

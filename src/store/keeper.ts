@@ -49,7 +49,10 @@ export interface Keeper {
 export type Trouble = "full" | "blocked" | "unavailable" | "failed";
 
 export class KeepError extends Error {
-  constructor(readonly trouble: Trouble, cause: unknown) {
+  constructor(
+    readonly trouble: Trouble,
+    cause: unknown,
+  ) {
     super(`not kept: ${trouble}`, { cause });
   }
 }

@@ -1,7 +1,8 @@
 /** Tells the other windows of this browser what was written. */
 const CHANNEL = "hoop-ledger";
 
-export type News = { readonly kind: "piece"; readonly id: string; readonly revision: number } | { readonly kind: "tray" } | { readonly kind: "bench" };
+export type News =
+  { readonly kind: "piece"; readonly id: string; readonly revision: number } | { readonly kind: "tray" } | { readonly kind: "bench" };
 
 let channel: BroadcastChannel | null = null;
 

@@ -212,7 +212,12 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
       revision = newer.revision;
       written = { piece: newer.piece, drafts: newer.drafts, unmeasured: newer.unmeasured };
       clearJournal(record.id);
-      store.setState({ piece: newer.piece, drafts: newer.drafts, unmeasured: newer.unmeasured, keeping: { state: "kept", at: newer.changed } });
+      store.setState({
+        piece: newer.piece,
+        drafts: newer.drafts,
+        unmeasured: newer.unmeasured,
+        keeping: { state: "kept", at: newer.changed },
+      });
     },
 
     async close(): Promise<void> {

@@ -45,7 +45,11 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
 
   async function reload(): Promise<void> {
     const [pieces, bench, makes] = await Promise.all([keeper.pieces(), keeper.bench(), keeper.allMakes()]);
-    store.setState({ makes: newestMakes(makes), pieces: pieces.sort((a, b) => (a.changed < b.changed ? 1 : -1)), bench: bench ?? SHIPPED_BENCH });
+    store.setState({
+      makes: newestMakes(makes),
+      pieces: pieces.sort((a, b) => (a.changed < b.changed ? 1 : -1)),
+      bench: bench ?? SHIPPED_BENCH,
+    });
   }
   listen(() => void reload());
 
@@ -64,8 +68,19 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
   }
 
   const now = () => new Date().toISOString();
-  const fresh = (piece: Piece, unmeasured: readonly string[]) => ({ id: piece.id, piece, drafts: {}, unmeasured, changed: now(), deleted: null });
-  const idFor = (name: string) => freeId(store.getState().pieces.map(({ id }) => id), name);
+  const fresh = (piece: Piece, unmeasured: readonly string[]) => ({
+    id: piece.id,
+    piece,
+    drafts: {},
+    unmeasured,
+    changed: now(),
+    deleted: null,
+  });
+  const idFor = (name: string) =>
+    freeId(
+      store.getState().pieces.map(({ id }) => id),
+      name,
+    );
 
   return {
     store,
@@ -79,7 +94,8 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
       }),
 
     /** Adds one piece; the keys are of fields not measured yet. Returns its id. @throws KeepError */
-    add: (piece: Piece, unmeasured: readonly string[] = []) => changed(async () => (await keeper.putPiece(fresh(piece, unmeasured), null), piece.id)),
+    add: (piece: Piece, unmeasured: readonly string[] = []) =>
+      changed(async () => (await keeper.putPiece(fresh(piece, unmeasured), null), piece.id)),
 
     /** Puts a piece in the place of the one that has its id, as a change of it. @throws KeepError */
     replace: (piece: Piece) =>
@@ -93,7 +109,8 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
       changed(async () => {
         for (const id of ids) {
           const kept = await keeper.piece(id);
-          if (kept && (kept.deleted !== null) !== deleted) await keeper.putPiece({ ...kept, deleted: deleted ? now() : null }, kept.revision);
+          if (kept && (kept.deleted !== null) !== deleted)
+            await keeper.putPiece({ ...kept, deleted: deleted ? now() : null }, kept.revision);
         }
       }),
 
@@ -151,5 +168,16 @@ function newestMakes(makes: readonly Make[]): Record<string, Make> {
 /** A making that starts now, with its own copy of the piece. */
 function startMake(piece: Piece, started: string): Make {
   const id = `${piece.id.slice(0, 20)}-${started.replace(/[^0-9]/g, "").slice(4, 14)}`;
-  return { format: "hoop-ledger/make", version: 1, id, piece: piece.id, pieceFile: piece, started, finished: null, done: [], measured: [], notes: "" };
+  return {
+    format: "hoop-ledger/make",
+    version: 1,
+    id,
+    piece: piece.id,
+    pieceFile: piece,
+    started,
+    finished: null,
+    done: [],
+    measured: [],
+    notes: "",
+  };
 }

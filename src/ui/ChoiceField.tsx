@@ -27,19 +27,33 @@ export function ChoiceField<T extends string>({ label, hint, value, options, onC
   const id = useId();
   return (
     <div className={`grid items-center gap-x-2 border-t border-hair py-[3px] ${COLUMNS[width]} ${isLit ? "field-lit" : ""}`} {...handlers}>
-      <span className="text-[13.5px] leading-tight" id={id}>
-        {label}
-        {hint && <small className="narrow block text-[11.5px] text-soft">{hint}</small>}
-      </span>
+      <div className="text-[13.5px] leading-tight">
+        <span id={id}>{label}</span>
+        {hint && (
+          <small id={`${id}-hint`} className="narrow block text-[11.5px] text-soft">
+            {hint}
+          </small>
+        )}
+      </div>
       <Select.Root value={value} onValueChange={(next) => setProblem(onChoose(next as T))}>
-        <Select.Trigger aria-labelledby={id} data-field={label} className="entry justify-between text-[13px] font-[540]">
+        <Select.Trigger
+          aria-labelledby={id}
+          aria-describedby={hint ? `${id}-hint` : undefined}
+          data-field={label}
+          className="entry justify-between text-[13px] font-[540]"
+        >
           <span className="truncate">
             <Select.Value>{options.find((option) => option.value === value)?.text ?? value}</Select.Value>
           </span>
           <ChevronDown size={14} aria-hidden="true" className="shrink-0" />
         </Select.Trigger>
         <Select.Portal>
-          <Select.Content position="popper" sideOffset={3} align="end" className="z-50 min-w-[--radix-select-trigger-width] rounded-[5px] border border-line bg-sheet py-1 shadow-lg">
+          <Select.Content
+            position="popper"
+            sideOffset={3}
+            align="end"
+            className="z-50 min-w-[--radix-select-trigger-width] rounded-[5px] border border-line bg-sheet py-1 shadow-lg"
+          >
             <Select.Viewport nonce={nonce}>
               {options.map((option) => (
                 <Select.Item

@@ -15,7 +15,8 @@ interface Props {
 /** A dimension line with its figure in the middle. */
 export function Dimension({ from, to, at, text, lights, isUpright = false }: Props) {
   const middle = (from + to) / 2;
-  const line = (a: number, b: number, c: number, d: number) => (isUpright ? { x1: c, x2: d, y1: a, y2: b } : { x1: a, x2: b, y1: c, y2: d });
+  const line = (a: number, b: number, c: number, d: number) =>
+    isUpright ? { x1: c, x2: d, y1: a, y2: b } : { x1: a, x2: b, y1: c, y2: d };
   const [x, y] = isUpright ? [at, middle + 5] : [middle, at + 5];
   return (
     <>
@@ -24,7 +25,16 @@ export function Dimension({ from, to, at, text, lights, isUpright = false }: Pro
         <line {...line(from, from, at - 5, at + 5)} />
         <line {...line(to, to, at - 5, at + 5)} />
       </g>
-      <Word x={x} y={y} textAnchor="middle" fontSize={14} fontWeight={620} fill="#1b2225" strokeWidth={12} {...(lights === undefined ? {} : { lights })}>
+      <Word
+        x={x}
+        y={y}
+        textAnchor="middle"
+        fontSize={14}
+        fontWeight={620}
+        fill="#1b2225"
+        strokeWidth={12}
+        {...(lights === undefined ? {} : { lights })}
+      >
         {text}
       </Word>
     </>

@@ -30,7 +30,17 @@ export function scaleText({ times }: Scale): string {
 const SQUARE = 22;
 
 /** The drawing's sheet, faintly squared. */
-export function Sheet({ width, height, label, children }: { readonly width: number; readonly height: number; readonly label: string; readonly children: ReactNode }) {
+export function Sheet({
+  width,
+  height,
+  label,
+  children,
+}: {
+  readonly width: number;
+  readonly height: number;
+  readonly label: string;
+  readonly children: ReactNode;
+}) {
   return (
     <svg width={width} height={height} role="group" aria-label={label} className="absolute inset-0 block touch-none">
       <defs>
@@ -50,24 +60,64 @@ export function Sheet({ width, height, label, children }: { readonly width: numb
 }
 
 /** A frame in millimetres, y upward, its origin at (x, y) of the sheet. */
-export function Millimetres({ x, y, scale, children }: { readonly x: number; readonly y: number; readonly scale: Scale; readonly children: ReactNode }) {
+export function Millimetres({
+  x,
+  y,
+  scale,
+  children,
+}: {
+  readonly x: number;
+  readonly y: number;
+  readonly scale: Scale;
+  readonly children: ReactNode;
+}) {
   return <g transform={`translate(${x} ${y}) scale(${scale.perMm} ${-scale.perMm})`}>{children}</g>;
 }
 
 /** A line through points, closed unless said otherwise; its stroke's width is in pixels. */
-export function Shape({ points, open = false, lights, ...rest }: { readonly points: readonly Point[]; readonly open?: boolean; readonly lights?: string } & Omit<SVGProps<SVGPathElement>, "points">) {
+export function Shape({
+  points,
+  open = false,
+  lights,
+  ...rest
+}: { readonly points: readonly Point[]; readonly open?: boolean; readonly lights?: string } & Omit<SVGProps<SVGPathElement>, "points">) {
   const { isLit, handlers } = useLit(lights ?? "");
   const path = `M${points.map(([x, y]) => `${x} ${y}`).join("L")}${open ? "" : "Z"}`;
   const lit = lights !== undefined && isLit;
-  return <path d={path} vectorEffect="non-scaling-stroke" {...rest} {...(lights !== undefined && handlers)} className={`${rest.className ?? ""} ${lit ? "lit-line" : ""}`} />;
+  return (
+    <path
+      d={path}
+      vectorEffect="non-scaling-stroke"
+      {...rest}
+      {...(lights !== undefined && handlers)}
+      className={`${rest.className ?? ""} ${lit ? "lit-line" : ""}`}
+    />
+  );
 }
 
 /** Words on the drawing, with the sheet showing round them. */
-export function Word({ x, y, lights, children, ...rest }: { readonly x: number; readonly y: number; readonly lights?: string; readonly children: ReactNode } & SVGProps<SVGTextElement>) {
+export function Word({
+  x,
+  y,
+  lights,
+  children,
+  ...rest
+}: { readonly x: number; readonly y: number; readonly lights?: string; readonly children: ReactNode } & SVGProps<SVGTextElement>) {
   const { isLit, handlers } = useLit(lights ?? "");
   const lit = lights !== undefined && isLit;
   return (
-    <text x={x} y={y} fontSize={12.5} fill="#566264" paintOrder="stroke" stroke="#fbfcfb" strokeWidth={4} {...rest} {...(lights !== undefined && handlers)} className={lit ? "lit-text" : ""}>
+    <text
+      x={x}
+      y={y}
+      fontSize={12.5}
+      fill="#566264"
+      paintOrder="stroke"
+      stroke="#fbfcfb"
+      strokeWidth={4}
+      {...rest}
+      {...(lights !== undefined && handlers)}
+      className={lit ? "lit-text" : ""}
+    >
       {children}
     </text>
   );

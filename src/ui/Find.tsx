@@ -67,10 +67,16 @@ export function FindProvider({ children }: { readonly children: ReactNode }) {
       <Dialog.Root open={shown === "find"} onOpenChange={(open) => show(open ? "find" : null)}>
         <Dialog.Portal>
           <Dialog.Overlay className="fixed inset-0 z-40 bg-[#1b2225]/30" />
-          <Dialog.Content aria-describedby={undefined} className="fixed top-[14vh] left-1/2 z-50 w-[560px] -translate-x-1/2 overflow-hidden rounded-[8px] border border-line bg-sheet shadow-2xl">
+          <Dialog.Content
+            aria-describedby={undefined}
+            className="fixed top-[14vh] left-1/2 z-50 w-[560px] -translate-x-1/2 overflow-hidden rounded-[8px] border border-line bg-sheet shadow-2xl"
+          >
             <Dialog.Title className="sr-only">Find</Dialog.Title>
             <Command label="Find" loop>
-              <Command.Input placeholder="A piece, a stage, a figure, a command" className="w-full border-b border-line bg-transparent px-4 py-3 text-[15px] outline-none" />
+              <Command.Input
+                placeholder="A piece, a stage, a figure, a command"
+                className="w-full border-b border-line bg-transparent px-4 py-3 text-[15px] outline-none"
+              />
               <Command.List className="max-h-[52vh] overflow-y-auto p-2">
                 <Command.Empty className="px-2.5 py-3 text-soft">Nothing by that name.</Command.Empty>
                 {(["Stages", "Figures"] as const).map((group) => (
@@ -78,7 +84,13 @@ export function FindProvider({ children }: { readonly children: ReactNode }) {
                 ))}
                 <FindGroup
                   name="Pieces"
-                  items={pieces.filter(({ deleted }) => deleted === null).map(({ id, piece }) => ({ name: piece.name, detail: piece.mounts[0]?.stone.material?.name ?? "", go: () => router.push(`/pieces/${id}/wall`) }))}
+                  items={pieces
+                    .filter(({ deleted }) => deleted === null)
+                    .map(({ id, piece }) => ({
+                      name: piece.name,
+                      detail: piece.mounts[0]?.stone.material?.name ?? "",
+                      go: () => router.push(`/pieces/${id}/wall`),
+                    }))}
                   onRun={run}
                 />
                 <FindGroup name="Commands" items={commands.filter((each) => each.group === "Commands")} onRun={run} />
@@ -101,7 +113,10 @@ interface GroupProps {
 function FindGroup({ name, items, onRun }: GroupProps) {
   if (items.length === 0) return null;
   return (
-    <Command.Group heading={name} className="[&_[cmdk-group-heading]]:px-2.5 [&_[cmdk-group-heading]]:py-1 [&_[cmdk-group-heading]]:text-[12px] [&_[cmdk-group-heading]]:font-[640] [&_[cmdk-group-heading]]:text-soft">
+    <Command.Group
+      heading={name}
+      className="[&_[cmdk-group-heading]]:px-2.5 [&_[cmdk-group-heading]]:py-1 [&_[cmdk-group-heading]]:text-[12px] [&_[cmdk-group-heading]]:font-[640] [&_[cmdk-group-heading]]:text-soft"
+    >
       {items.map(({ name: text, detail, go }, i) => (
         <Command.Item key={`${text}${i}`} value={`${name} ${text} ${i}`} keywords={[text]} onSelect={() => onRun(go)} className={ITEM}>
           <span className="min-w-0 truncate">{text}</span>

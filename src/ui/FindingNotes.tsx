@@ -10,5 +10,7 @@ import { useUnits } from "./tray";
 export function FindingNotes({ stage, mount }: { readonly stage: string; readonly mount: string }) {
   const { findings } = usePlan();
   const units = useUnits();
-  return findings.filter(({ code, at }) => stageOf(code, at, mount) === stage).map((finding, i) => <Note key={`${finding.code}${i}`} level={finding.level} said={sayFinding(finding, units)} />);
+  return findings
+    .filter(({ code, at }) => stageOf(code, at, mount) === stage)
+    .map((finding, i) => <Note key={`${finding.code}${i}`} level={finding.level} said={sayFinding(finding, units)} />);
 }

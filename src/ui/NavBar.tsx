@@ -25,7 +25,12 @@ export function NavBar({ children }: { readonly children?: ReactNode }) {
       <Mark />
       <nav aria-label="Places" className="flex gap-1 text-[12.5px]">
         {PLACES.map(({ href, name }) => (
-          <Link key={href} href={href} aria-current={here === href ? "page" : undefined} className={`rounded-[5px] px-[9px] py-1 ${here === href ? "bg-ink text-white" : "text-soft hover:bg-hair"}`}>
+          <Link
+            key={href}
+            href={href}
+            aria-current={here === href ? "page" : undefined}
+            className={`rounded-[5px] px-[9px] py-1 ${here === href ? "bg-ink text-white" : "text-soft hover:bg-hair"}`}
+          >
             {name}
           </Link>
         ))}

@@ -72,7 +72,13 @@ export function Rule({ blank, height, cut, beyond, names, units, tone = "metal" 
         {blank.marks.map(({ code, at }, i) => (
           <g key={i}>
             <line x1={x(at)} x2={x(at)} y1={top} y2={BASE} stroke="#6f7a7e" strokeDasharray="3 3" />
-            <text x={x(at) + (isLate(at) ? -5 : 5)} y={BASE - tall / 2 + 5} textAnchor={isLate(at) ? "end" : "start"} fontSize={12.5} fill="#333f43">
+            <text
+              x={x(at) + (isLate(at) ? -5 : 5)}
+              y={BASE - tall / 2 + 5}
+              textAnchor={isLate(at) ? "end" : "start"}
+              fontSize={12.5}
+              fill="#333f43"
+            >
               {names[code]}
             </text>
           </g>
@@ -113,7 +119,13 @@ function Ticks({ span, perMm, x, units }: TicksProps) {
         {ticks
           .filter((i) => i % long === 0 && (i % longest === 0 || perMm * step * long > 36))
           .map((i) => (
-            <text key={i} x={x(i * step) + 3} y={BASE + (i % longest === 0 ? 44 : 37)} fontSize={i % longest === 0 ? 16 : 12} fontWeight={i % longest === 0 ? 640 : 480}>
+            <text
+              key={i}
+              x={x(i * step) + 3}
+              y={BASE + (i % longest === 0 ? 44 : 37)}
+              fontSize={i % longest === 0 ? 16 : 12}
+              fontWeight={i % longest === 0 ? 640 : 480}
+            >
               {i * (isInch ? 1 / 16 : 0.5)}
             </text>
           ))}

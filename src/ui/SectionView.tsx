@@ -33,7 +33,17 @@ export function SettingSection({ section, scale }: { readonly section: SettingDr
   ];
   return (
     <>
-      <Shape points={[[-half, -plate.thickness], [half, -plate.thickness], [half, 0], [-half, 0]]} fill="url(#metal)" stroke="#6f7a7e" lights="plate" />
+      <Shape
+        points={[
+          [-half, -plate.thickness],
+          [half, -plate.thickness],
+          [half, 0],
+          [-half, 0],
+        ]}
+        fill="url(#metal)"
+        stroke="#6f7a7e"
+        lights="plate"
+      />
       <Shape points={[...section.stone, ...mirrored(section.stone).reverse()]} fill="url(#stone)" stroke="#00000055" lights="stone" />
       {([1, -1] as const).map((side) => (
         <g key={side}>
@@ -62,21 +72,53 @@ export function SectionView({ mount, x, y, scale, view }: Props) {
     <>
       <Millimetres x={x} y={y} scale={scale}>
         <SettingSection section={section} scale={scale} />
-        <Shape points={[[-half - 1, section.third], [half + 1, section.third]]} open fill="none" stroke="#b06a10" strokeDasharray="1 3" />
+        <Shape
+          points={[
+            [-half - 1, section.third],
+            [half + 1, section.third],
+          ]}
+          open
+          fill="none"
+          stroke="#b06a10"
+          strokeDasharray="1 3"
+        />
         <TurnInHandle mount={mount} half={half + 1} />
       </Millimetres>
       <Word x={x - (half + 1) * k} y={y - section.top * k - 30} fill="#0b5d66" lights="turnIn">
         {view.leansIn}
       </Word>
-      <path d={`M${x - (half + 1) * k} ${y - section.turnIn * k} V${y - section.top * k - 26}`} stroke="#0b5d66" strokeWidth={0.8} fill="none" />
+      <path
+        d={`M${x - (half + 1) * k} ${y - section.turnIn * k} V${y - section.top * k - 26}`}
+        stroke="#0b5d66"
+        strokeWidth={0.8}
+        fill="none"
+      />
       <Word x={x} y={y - section.top * k - 9} textAnchor="middle" fontSize={13} fontWeight={620} fill="#1b2225">
         {view.top}
       </Word>
-      <path d={`M${x + wall.outside * k} ${y - wall.height * k} L${x + (half + 0.6) * k} ${y - section.top * k - 4}`} stroke="#1b2225" strokeWidth={0.8} fill="none" />
-      <Word x={x + (half + 1) * k} y={y - section.top * k - 10} textAnchor="end" fontSize={13} fontWeight={640} fill="#1b2225" lights="height">
+      <path
+        d={`M${x + wall.outside * k} ${y - wall.height * k} L${x + (half + 0.6) * k} ${y - section.top * k - 4}`}
+        stroke="#1b2225"
+        strokeWidth={0.8}
+        fill="none"
+      />
+      <Word
+        x={x + (half + 1) * k}
+        y={y - section.top * k - 10}
+        textAnchor="end"
+        fontSize={13}
+        fontWeight={640}
+        fill="#1b2225"
+        lights="height"
+      >
         {view.stands}
       </Word>
-      <path d={`M${x + (half + 1) * k} ${y - section.third * k} V${y + plate.thickness * k + 18}`} stroke="#b06a10" strokeWidth={0.8} fill="none" />
+      <path
+        d={`M${x + (half + 1) * k} ${y - section.third * k} V${y + plate.thickness * k + 18}`}
+        stroke="#b06a10"
+        strokeWidth={0.8}
+        fill="none"
+      />
       <Word x={x + (half + 1) * k} y={y + plate.thickness * k + 32} textAnchor="end" fill="#8a4600">
         {view.third}
       </Word>
@@ -124,8 +166,25 @@ function TurnInHandle({ mount, half }: { readonly mount: Mount; readonly half: n
       onPointerUp={() => session.commit()}
       onKeyDown={onKeyDown}
     >
-      <line x1={-half} x2={half} y1={section.turnIn} y2={section.turnIn} stroke="transparent" strokeWidth={16} vectorEffect="non-scaling-stroke" />
-      <line x1={-half} x2={half} y1={section.turnIn} y2={section.turnIn} stroke="#0b5d66" strokeWidth={isLit ? 2.6 : 1} strokeDasharray="4 3" vectorEffect="non-scaling-stroke" />
+      <line
+        x1={-half}
+        x2={half}
+        y1={section.turnIn}
+        y2={section.turnIn}
+        stroke="transparent"
+        strokeWidth={16}
+        vectorEffect="non-scaling-stroke"
+      />
+      <line
+        x1={-half}
+        x2={half}
+        y1={section.turnIn}
+        y2={section.turnIn}
+        stroke="#0b5d66"
+        strokeWidth={isLit ? 2.6 : 1}
+        strokeDasharray="4 3"
+        vectorEffect="non-scaling-stroke"
+      />
     </g>
   );
 }

@@ -24,11 +24,21 @@ export function FigureButton({ figure: key, name, className = "", children }: Pr
   const units = useUnits();
   return (
     <Popover.Root>
-      <Popover.Trigger aria-label={`${name}, show its sum`} data-figure={key} className={`rounded-[3px] decoration-line decoration-dotted underline-offset-4 hover:underline ${className}`}>
+      <Popover.Trigger
+        aria-label={`${name}, show its sum`}
+        data-figure={key}
+        className={`rounded-[3px] decoration-line decoration-dotted underline-offset-4 hover:underline ${className}`}
+      >
         {children}
       </Popover.Trigger>
       <Popover.Portal>
-        <Popover.Content side="top" align="start" sideOffset={6} collisionPadding={12} className="z-50 w-[330px] rounded-[6px] border border-line bg-sheet p-3 shadow-xl">
+        <Popover.Content
+          side="top"
+          align="start"
+          sideOffset={6}
+          collisionPadding={12}
+          className="z-50 w-[330px] rounded-[6px] border border-line bg-sheet p-3 shadow-xl"
+        >
           <h2 className="mb-1 text-[13px] font-[660]">{name}</h2>
           <TermsTable figure={figure} units={units} />
         </Popover.Content>

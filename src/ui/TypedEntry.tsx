@@ -35,7 +35,20 @@ const COLUMNS = {
  * A field that is typed in. What is typed stays as it was typed; what is wrong in it is said under it, and the plan
  * goes on without it.
  */
-export function TypedEntry<T>({ field, label, hint, own, isSame, lights, shape = "usual", isText = false, before, after, placeholder, stepped }: Props<T>) {
+export function TypedEntry<T>({
+  field,
+  label,
+  hint,
+  own,
+  isSame,
+  lights,
+  shape = "usual",
+  isText = false,
+  before,
+  after,
+  placeholder,
+  stepped,
+}: Props<T>) {
   const session = useSession();
   const draft = useSessionState(({ drafts }) => drafts[field.key]);
   const isUnmeasured = useSessionState(({ unmeasured }) => unmeasured.includes(field.key));
@@ -61,14 +74,14 @@ export function TypedEntry<T>({ field, label, hint, own, isSame, lights, shape =
 
   return (
     <div className={`grid items-center border-t border-hair py-[3px] ${COLUMNS[shape]} ${isLit ? "field-lit" : ""}`} {...handlers}>
-      <label htmlFor={id} className="leading-tight">
-        {label}
+      <div className="leading-tight">
+        <label htmlFor={id}>{label}</label>
         {told && (
           <small id={`${id}-hint`} className={`narrow block text-[11.5px] ${isUnmeasured ? "text-warn" : "text-soft"}`}>
             {told}
           </small>
         )}
-      </label>
+      </div>
       <div className={`entry ${problem ? "entry-wrong" : ""}`}>
         {before}
         <input

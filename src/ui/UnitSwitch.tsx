@@ -20,7 +20,11 @@ export function UnitSwitch({ of = "length" }: { readonly of?: "length" | "temper
       className="inline-flex overflow-hidden rounded-[5px] border border-line text-[12.5px]"
     >
       {options.map((option) => (
-        <ToggleGroup.Item key={option} value={option} className="bg-sheet px-[9px] py-1 text-soft data-[state=on]:bg-ink data-[state=on]:text-white">
+        <ToggleGroup.Item
+          key={option}
+          value={option}
+          className="bg-sheet px-[9px] py-1 text-soft data-[state=on]:bg-ink data-[state=on]:text-white"
+        >
           {of === "length" ? option : `°${option}`}
         </ToggleGroup.Item>
       ))}

@@ -21,7 +21,10 @@ const PROBLEMS = {
 } as const;
 
 function problem(text: string, code: keyof typeof PROBLEMS, example: string): FieldReading<number> {
-  return { ok: false, problem: code === "empty" ? `Still empty: type a number, as ${example}` : `"${text.trim()}" ${PROBLEMS[code]}: type one, as ${example}` };
+  return {
+    ok: false,
+    problem: code === "empty" ? `Still empty: type a number, as ${example}` : `"${text.trim()}" ${PROBLEMS[code]}: type one, as ${example}`,
+  };
 }
 
 /** A length that may be left out: an empty field takes it away. */
@@ -53,7 +56,13 @@ function given(write: (piece: Editable<Piece>, value: number) => void) {
 }
 
 /** A bare number in a unit of its own. */
-export function numberField(key: string, unit: string, step: number, decimals: number, write: (piece: Editable<Piece>, value: number) => void): NumberField {
+export function numberField(
+  key: string,
+  unit: string,
+  step: number,
+  decimals: number,
+  write: (piece: Editable<Piece>, value: number) => void,
+): NumberField {
   return {
     key,
     unit,

@@ -22,7 +22,11 @@ export function useKeys(keys: Keys): void {
     const onKey = (event: KeyboardEvent) => {
       if (event.altKey || event.defaultPrevented) return;
       const withMod = event.ctrlKey || event.metaKey;
-      const name = withMod ? `mod+${event.shiftKey ? "shift+" : ""}${event.key.toLowerCase()}` : event.key.length === 1 ? event.key.toLowerCase() : event.key;
+      const name = withMod
+        ? `mod+${event.shiftKey ? "shift+" : ""}${event.key.toLowerCase()}`
+        : event.key.length === 1
+          ? event.key.toLowerCase()
+          : event.key;
       const act = keys[name];
       if (!act || (!withMod && (isTyping(event.target) || !singleKeysOn()))) return;
       if (document.querySelector('[role="dialog"]:not([data-quiet])')) return;
@@ -36,5 +40,10 @@ export function useKeys(keys: Keys): void {
 
 function isTyping(target: EventTarget | null): boolean {
   if (!(target instanceof HTMLElement)) return false;
-  return target.isContentEditable || target instanceof HTMLTextAreaElement || target instanceof HTMLSelectElement || (target instanceof HTMLInputElement && target.type !== "checkbox");
+  return (
+    target.isContentEditable ||
+    target instanceof HTMLTextAreaElement ||
+    target instanceof HTMLSelectElement ||
+    (target instanceof HTMLInputElement && target.type !== "checkbox")
+  );
 }

@@ -31,7 +31,14 @@ export function OpeningProvider({ children }: { readonly children: ReactNode }) 
     async (file: File | undefined) => {
       if (!file) return;
       const { bench, pieces } = tray.store.getState();
-      setOpened(openText(file.name, await file.text(), bench, pieces.map(({ id }) => id)));
+      setOpened(
+        openText(
+          file.name,
+          await file.text(),
+          bench,
+          pieces.map(({ id }) => id),
+        ),
+      );
     },
     [tray],
   );
@@ -76,7 +83,15 @@ function OpenedDialog({ opened, onClose }: { readonly opened: Opened; readonly o
 
 const MOST_FAULTS = 40;
 
-function RefusedDialog({ file, faults, onClose }: { readonly file: string; readonly faults: readonly Fault[]; readonly onClose: () => void }) {
+function RefusedDialog({
+  file,
+  faults,
+  onClose,
+}: {
+  readonly file: string;
+  readonly faults: readonly Fault[];
+  readonly onClose: () => void;
+}) {
   return (
     <Dialog title={`${file} is not opened`} onClose={onClose} width={620}>
       <p className="mb-2 text-soft">Nothing on the tray has changed. {counted(faults.length, "thing")} to put right in the file:</p>
@@ -150,7 +165,9 @@ function PieceDialog({ opened, onClose }: Asked<"piece">) {
   }
   return (
     <Dialog title={opened.isTaken ? `${piece.name} is on the tray already` : `Lay ${piece.name} on the tray`} onClose={onClose}>
-      <p className="text-soft">{opened.isTaken ? `A piece with the id ${piece.id} is there. What becomes of it?` : `From ${opened.file}.`}</p>
+      <p className="text-soft">
+        {opened.isTaken ? `A piece with the id ${piece.id} is there. What becomes of it?` : `From ${opened.file}.`}
+      </p>
       <DialogActions>
         <button type="button" className="btn" onClick={onClose}>
           Cancel
@@ -216,7 +233,11 @@ function BackupDialog({ opened, onClose }: Asked<"backup">) {
     <Dialog title={`Restore ${counted(backup.pieces.length, "piece")}`} onClose={onClose}>
       <p className="text-soft">
         From {opened.file}, with its bench and {counted(backup.makes.length, "making")}.{" "}
-        {taken.length > 0 && `${counted(taken.length, "piece")} of the same id ${taken.length === 1 ? "is" : "are"} on the tray: ${taken.map(({ name }) => name).slice(0, 6).join(", ")}.`}
+        {taken.length > 0 &&
+          `${counted(taken.length, "piece")} of the same id ${taken.length === 1 ? "is" : "are"} on the tray: ${taken
+            .map(({ name }) => name)
+            .slice(0, 6)
+            .join(", ")}.`}
       </p>
       <DialogActions>
         <button type="button" className="btn" onClick={onClose}>

@@ -35,9 +35,27 @@ export function sectionBox(size: Size, { section }: SettingDrawing): Box & { rea
   const tall = section.top + section.plate.thickness;
   if (isStacked(size)) {
     const top = size.height * PLAN_SHARE;
-    return { wide, tall, width: size.width - 200, height: size.height - top - 110, x: size.width / 2, y: size.height - 44, captionX: 14, captionY: top + 14 };
+    return {
+      wide,
+      tall,
+      width: size.width - 200,
+      height: size.height - top - 110,
+      x: size.width / 2,
+      y: size.height - 44,
+      captionX: 14,
+      captionY: top + 14,
+    };
   }
   const left = size.width * PLAN_SHARE;
   const width = size.width - left;
-  return { wide, tall, width: width - 56, height: size.height - 240, x: left + width / 2 + 4, y: size.height * 0.68, captionX: left + 30, captionY: 24 };
+  return {
+    wide,
+    tall,
+    width: width - 56,
+    height: size.height - 240,
+    x: left + width / 2 + 4,
+    y: size.height * 0.68,
+    captionX: left + 30,
+    captionY: 24,
+  };
 }

@@ -37,7 +37,15 @@ const EXPECTED: Readonly<Record<FaultCode, (v: Fault["values"]) => string>> = {
   "not-planned": () => "is not planned yet",
 };
 
-const EXAMPLES: Readonly<Record<string, string>> = { us: "6 1/4", uk: "N 1/2", eu: "54", continental: "14", jp: "14", diameter: "17.2", mandrel: "54" };
+const EXAMPLES: Readonly<Record<string, string>> = {
+  us: "6 1/4",
+  uk: "N 1/2",
+  eu: "54",
+  continental: "14",
+  jp: "14",
+  diameter: "17.2",
+  mandrel: "54",
+};
 
 /** What would be right, and what was found: "must be > 0, got -3". */
 export function faultMessage({ code, values }: Fault): string {
@@ -48,7 +56,9 @@ export function faultMessage({ code, values }: Fault): string {
 /** The message with its path before it; what is not planned yet is refused by name. */
 export function faultLine(fault: Fault): string {
   const path = printable(fault.path) || "/";
-  return fault.code === "not-planned" ? `not planned yet: ${path} ${printable(String(fault.values.got))}` : `${path}: ${faultMessage(fault)}`;
+  return fault.code === "not-planned"
+    ? `not planned yet: ${path} ${printable(String(fault.values.got))}`
+    : `${path}: ${faultMessage(fault)}`;
 }
 
 const LONGEST = 60;

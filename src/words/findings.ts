@@ -61,7 +61,10 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
     what: `No strip on the shelf is tall enough: the tallest is ${v.bare("tallest")}.`,
     advice: `Slice ${v.length("needed", "height")} from sheet.`,
   }),
-  "plate.lift-short": (v) => ({ what: `The ledge alone lifts the stone ${v.bare("ledge")}, more than ${v.bare("lift")}.`, advice: "Give the lift as the ledge's height or more." }),
+  "plate.lift-short": (v) => ({
+    what: `The ledge alone lifts the stone ${v.bare("ledge")}, more than ${v.bare("lift")}.`,
+    advice: "Give the lift as the ledge's height or more.",
+  }),
   "hoop.wide-band": (v) => ({
     what: `A band ${v.length("width")} wide fits tighter.`,
     advice: `${v.length("add")} is added to the inside diameter.`,
@@ -95,15 +98,25 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
     advice: "That endangers sterling. Stay at 10 or under with it.",
   }),
   "heats.impossible": (v) => ({
-    what: v.text("clash") === "" ? "No order of heats joins these metals without melting one." : "No order of heats keeps all you asked for.",
-    advice: v.text("clash") === "" ? "Take another metal, or a softer solder on the shelf." : `These clash: ${v.text("clash")}. Let one of them go.`,
+    what:
+      v.text("clash") === "" ? "No order of heats joins these metals without melting one." : "No order of heats keeps all you asked for.",
+    advice:
+      v.text("clash") === ""
+        ? "Take another metal, or a softer solder on the shelf."
+        : `These clash: ${v.text("clash")}. Let one of them go.`,
   }),
-  "heats.unproven": () => ({ what: "This order of heats is the best found, not proven the best.", advice: "It holds as shown; a better one may exist." }),
+  "heats.unproven": () => ({
+    what: "This order of heats is the best found, not proven the best.",
+    advice: "It holds as shown; a better one may exist.",
+  }),
   "heats.shelf-missing": (v) => ({
     what: `The shelf ${v.text("asked")} is not on this bench.`,
     advice: `Planned with ${v.text("used")}. Check the temperatures against your maker's sheet.`,
   }),
-  "heats.pin-unknown": (v) => ({ what: `A pin names ${v.text("joint")}, which this piece does not have.`, advice: "It is kept, and does nothing." }),
+  "heats.pin-unknown": (v) => ({
+    what: `A pin names ${v.text("joint")}, which this piece does not have.`,
+    advice: "It is kept, and does nothing.",
+  }),
   "heats.better-unpinned": (v) => ({
     what: `Left free, ${jointName(v.text("joint"))} would be ${gradeName(v.text("best"))}.`,
     advice: `You pinned ${gradeName(v.text("pinned"))}.`,

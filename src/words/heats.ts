@@ -9,7 +9,11 @@ export const JOINT_ADVICE: Readonly<Record<JointKind, { readonly solder: string;
   seam: { solder: "under the seam, on charcoal", flame: "On and off at the join.", look: "it drops flat, a bright line top to foot." },
   foot: { solder: "inside", flame: "From below.", look: "a bright line all the way round." },
   "hoop-seam": { solder: "across the seam", flame: "The whole hoop, then the seam.", look: "a bright line inside and out." },
-  "hoop-mount": { solder: "along the seat", flame: "The hoop first, the setting last.", look: "a bright line both sides, the hoop square both ways." },
+  "hoop-mount": {
+    solder: "along the seat",
+    flame: "The hoop first, the setting last.",
+    look: "a bright line both sides, the hoop square both ways.",
+  },
 };
 
 /** What a way of grading does. */

@@ -1,4 +1,10 @@
 import { type BlankMark } from "@/core/measure/blank";
 
 /** What lies where along a strip or a hoop's blank. */
-export const BLANK_MARKS: Readonly<Record<BlankMark, string>> = { seam: "seam", end: "end", farSide: "far side", front: "front, opposite the seam", stoneEdge: "stone" };
+export const BLANK_MARKS: Readonly<Record<BlankMark, string>> = {
+  seam: "seam",
+  end: "end",
+  farSide: "far side",
+  front: "front, opposite the seam",
+  stoneEdge: "stone",
+};

@@ -4,7 +4,14 @@ import { type FindingCode } from "@/core/measure/finding";
 export const STAGES = ["stone", "wall", "plate", "hoop", "heats", "making"] as const;
 export type StageId = (typeof STAGES)[number];
 
-export const STAGE_NAMES: Readonly<Record<StageId, string>> = { stone: "Stone", wall: "Wall", plate: "Plate", hoop: "Hoop", heats: "Heats", making: "Making" };
+export const STAGE_NAMES: Readonly<Record<StageId, string>> = {
+  stone: "Stone",
+  wall: "Wall",
+  plate: "Plate",
+  hoop: "Hoop",
+  heats: "Heats",
+  making: "Making",
+};
 
 const OF_A_SETTING: readonly string[] = ["stone", "wall", "plate"];
 

@@ -38,7 +38,10 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
   "wall.foot": () => "Round it up and sand the foot flat, in figures of eight",
   "plate.cut": (v) => `Cut the plate's blank, ${v.target} long`,
   "plate.stamp": () => "Stamp your marks while the plate is loose",
-  "plate.saw": (v) => (v.text("style") === "border" ? `Saw and file the plate back to its border, ${v.target} long` : `Saw and file the plate back to the wall, ${v.target} long`),
+  "plate.saw": (v) =>
+    v.text("style") === "border"
+      ? `Saw and file the plate back to its border, ${v.target} long`
+      : `Saw and file the plate back to the wall, ${v.target} long`,
   "hoop.cut": (v) => `Cut the hoop's blank ${v.target} long`,
   "hoop.square": () => "File both ends of the blank square",
   "hoop.bend": () => "Bend it until the ends spring together",
@@ -51,7 +54,10 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
   "join.pickle": (v) => (v.text("last") === "1" ? "Pickle, rinse and dry" : "Pickle; work on the other part meanwhile"),
   "set.try": () => "Try the stone again, and get it out again",
   "set.height": (v) => `Bring the wall to ${v.target}`,
-  "set.surface": (v) => (v.text("tender") === "" ? "Patina and tumble now, before the stone goes in" : `Patina and tumble now: the stone would not survive it (tender to ${v.text("tender")})`),
+  "set.surface": (v) =>
+    v.text("tender") === ""
+      ? "Patina and tumble now, before the stone goes in"
+      : `Patina and tumble now: the stone would not survive it (tender to ${v.text("tender")})`,
   "set.level": () => "Level the stone in its seat",
   "set.push": (v) => `Push the wall over with the ${v.text("tool")}: north, south, east, west, then between`,
   "set.polish": () => "Burnish the edge and polish",
@@ -62,7 +68,8 @@ function heated(v: StepVoice): string {
 }
 
 const DETAILS: Readonly<Partial<Record<StepCode, string>>> = {
-  "stone.measure": "Twice each way, then once round with a strip of paper. The height at which the side leans in is read against a steel rule.",
+  "stone.measure":
+    "Twice each way, then once round with a strip of paper. The height at which the side leans in is read against a steel rule.",
   "wall.cut": "Scribe rather than pen, cut on the waste side. A hair short before a hair long: short stretches, long has to be cut again.",
   "wall.wrap": "Snug: the stone slides with a push. Solder fills no gaps.",
   "wall.try": "That proves it is upright, the right length and the right shape. A little small: anneal and stretch it on a mandrel.",
@@ -110,7 +117,10 @@ export const CHECKS: Readonly<Record<CheckCode, string>> = {
 
 /** A caution's name, for the step it stands at, and what it says in full. */
 export const CAUTIONS: Readonly<Record<CautionCode, { readonly name: string; readonly text: string }>> = {
-  torch: { name: "torch and gas", text: "Cylinders secured and leak-tested, nothing flammable near, hair and sleeves tied back, eyes protected, air moving." },
+  torch: {
+    name: "torch and gas",
+    text: "Cylinders secured and leak-tested, nothing flammable near, hair and sleeves tied back, eyes protected, air moving.",
+  },
   pickle: {
     name: "acid",
     text: "Add acid to water, cover, ventilate, copper or plastic tongs, never quench red-hot work in it. Spent pickle holds copper and is hazardous waste.",

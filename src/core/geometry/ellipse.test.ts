@@ -13,7 +13,10 @@ function shoelace(points: readonly Point[]): number {
 }
 
 function polyline(points: readonly Point[]): number {
-  return points.reduce((all, [x, y], i) => all + Math.hypot(x - points[(i + 1) % points.length]![0], y - points[(i + 1) % points.length]![1]), 0);
+  return points.reduce(
+    (all, [x, y], i) => all + Math.hypot(x - points[(i + 1) % points.length]![0], y - points[(i + 1) % points.length]![1]),
+    0,
+  );
 }
 
 function dense(outline: Outline, count: number): Point[] {
@@ -75,7 +78,8 @@ test("pushed in past its tightest radius it keeps only what has not crossed itse
     const far = (x: number, y: number) => Math.min(...outline.stations.map((s) => Math.hypot(s.x - x, s.y - y)));
     let inside = 0;
     const step = 0.2;
-    for (let x = -8; x < 8; x += step) for (let y = -6; y < 6; y += step) if ((x / 8) ** 2 + (y / 6) ** 2 < 1 && far(x, y) >= inset) inside++;
+    for (let x = -8; x < 8; x += step)
+      for (let y = -6; y < 6; y += step) if ((x / 8) ** 2 + (y / 6) ** 2 < 1 && far(x, y) >= inset) inside++;
     expect(Math.abs(inner.area - inside * step * step)).toBeLessThan(0.25 * inner.length * step);
     expect(shoelace(inner.curve)).toBeCloseTo(inner.area, 0);
     expect(Math.abs(polyline(inner.curve) - inner.length)).toBeLessThan(0.05);

@@ -128,7 +128,7 @@ function crossedInset(long: number, short: number, inset: number, lengthAlongX: 
   return {
     kind: "one",
     length: 2 * smoothIntegral(rate, start, end, PANELS),
-    area: 2 * smoothIntegral((t) => at(t)[1] * rate(t) * (long * Math.sin(t)) / speed(t), start, end, PANELS),
+    area: 2 * smoothIntegral((t) => (at(t)[1] * rate(t) * (long * Math.sin(t))) / speed(t), start, end, PANELS),
     extent: (direction) => 2 * supportOf(start, tip, lengthAlongX ? direction : direction - Math.PI / 2, long, short, inset),
     curve,
   };

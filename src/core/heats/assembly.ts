@@ -40,7 +40,14 @@ export function isSeam(joint: Joint): boolean {
 
 export interface SettingParts {
   readonly mount: string;
-  readonly wall: { readonly metal: Metal; readonly mass: number; readonly thickness: number; readonly netLength: number; readonly netHeight: number; readonly seamAt: number };
+  readonly wall: {
+    readonly metal: Metal;
+    readonly mass: number;
+    readonly thickness: number;
+    readonly netLength: number;
+    readonly netHeight: number;
+    readonly seamAt: number;
+  };
   readonly plate: { readonly metal: Metal; readonly mass: number; readonly blankMass: number; readonly thickness: number };
 }
 
@@ -62,14 +69,38 @@ export function assemble(settings: readonly SettingParts[], hoop: HoopParts | nu
     const [wallPart, platePart] = [`${mount}.wall`, `${mount}.plate`];
     parts.push({ id: wallPart, metal: wall.metal, mass: wall.mass, thickness: wall.thickness });
     parts.push({ id: platePart, metal: plate.metal, mass: plate.mass, blankMass: plate.blankMass, thickness: plate.thickness });
-    joints.push({ id: `${mount}.seam`, kind: "seam", parts: [wallPart], length: wall.netHeight, area: wall.netHeight * wall.thickness, place: String(wall.seamAt), after: [] });
-    joints.push({ id: `${mount}.foot`, kind: "foot", parts: [wallPart, platePart], length: wall.netLength, area: wall.netLength * wall.thickness, place: "round", after: [`${mount}.seam`] });
+    joints.push({
+      id: `${mount}.seam`,
+      kind: "seam",
+      parts: [wallPart],
+      length: wall.netHeight,
+      area: wall.netHeight * wall.thickness,
+      place: String(wall.seamAt),
+      after: [],
+    });
+    joints.push({
+      id: `${mount}.foot`,
+      kind: "foot",
+      parts: [wallPart, platePart],
+      length: wall.netLength,
+      area: wall.netLength * wall.thickness,
+      place: "round",
+      after: [`${mount}.seam`],
+    });
   }
   if (!hoop) return { parts, joints };
   parts.push({ id: "hoop", metal: hoop.metal, mass: hoop.mass, thickness: hoop.thickness });
   joints.push({ id: "hoop.seam", kind: "hoop-seam", parts: ["hoop"], length: hoop.width, area: hoop.face, place: "back", after: [] });
   for (const foot of hoop.feet) {
-    joints.push({ id: `hoop.mount.${foot.mount}`, kind: "hoop-mount", parts: [`${foot.mount}.plate`, "hoop"], length: foot.length, area: foot.area, place: "front", after: [`${foot.mount}.foot`, "hoop.seam"] });
+    joints.push({
+      id: `hoop.mount.${foot.mount}`,
+      kind: "hoop-mount",
+      parts: [`${foot.mount}.plate`, "hoop"],
+      length: foot.length,
+      area: foot.area,
+      place: "front",
+      after: [`${foot.mount}.foot`, "hoop.seam"],
+    });
   }
   return { parts, joints };
 }

@@ -72,7 +72,8 @@ function fusible(metals: readonly Metal[]): Metal | null {
  */
 export function problemsOf(assembly: Assembly, wishes: HeatWishes): Problem[] {
   const { parts, joints } = assembly;
-  if (joints.length > MOST_JOINTS || parts.length > MOST_JOINTS) throw new RangeError(`at most ${MOST_JOINTS} joints and parts, got ${joints.length} and ${parts.length}`);
+  if (joints.length > MOST_JOINTS || parts.length > MOST_JOINTS)
+    throw new RangeError(`at most ${MOST_JOINTS} joints and parts, got ${joints.length} and ${parts.length}`);
   const number = new Map(joints.map((joint, i) => [joint.id, i]));
   const pins = wishes.pins.filter((pin) => pinnedJoints(pin).every((id) => number.has(id)));
   const metalsOf = joints.map((joint) => jointMetals(assembly, joint));

@@ -13,7 +13,7 @@ function exhaustive(problem: Problem): { cost: Cost; heats: { joints: number[]; 
 
   const bodyOf = (start: number, joints: readonly number[]) => {
     let parts = start;
-    for (let grew = true; grew; ) {
+    for (let grew = true; grew;) {
       const more = joints.reduce((all, j) => (problem.ties[j]! & all ? all | problem.ties[j]! : all), parts);
       grew = more !== parts;
       parts = more;
@@ -33,7 +33,8 @@ function exhaustive(problem: Problem): { cost: Cost; heats: { joints: number[]; 
       if (joints.some((j) => made.has(j))) continue;
       if (joints.some((j) => Array.from({ length: n }, (_, i) => i).some((i) => problem.before[j]! & (1 << i) && !made.has(i)))) continue;
       if (joints.some((j) => problem.together[j]! & ~mask)) continue;
-      for (let flame = 0; flame < problem.flames.length; flame++) if (joints.every((j) => problem.allowed[j]! & (1 << flame))) nexts.push({ joints, flame });
+      for (let flame = 0; flame < problem.flames.length; flame++)
+        if (joints.every((j) => problem.allowed[j]! & (1 << flame))) nexts.push({ joints, flame });
     }
     nexts.sort((a, b) => a.flame - b.flame || compareLists(a.joints, b.joints));
     for (const next of nexts) {
@@ -44,12 +45,20 @@ function exhaustive(problem: Problem): { cost: Cost; heats: { joints: number[]; 
       const held = [...made].filter(([j]) => problem.ties[j]! & body);
       if (problem.stepping && held.some(([j]) => coolest.get(j)! < flame.working)) continue;
       const exempt = flame.fuses ? next.joints.reduce((all, j) => all | problem.ties[j]!, 0) : 0;
-      const margins = problem.metals.flatMap((metal, i) => (body & (1 << i) && !(exempt & (1 << i)) ? [METALS[metal].solidus - flame.working] : []));
+      const margins = problem.metals.flatMap((metal, i) =>
+        body & (1 << i) && !(exempt & (1 << i)) ? [METALS[metal].solidus - flame.working] : [],
+      );
       if (margins.some((margin) => margin <= 0)) continue;
       const open = held.filter(([j]) => !(problem.shielded & (1 << j))).map(([, f]) => problem.flames[f]!);
       const runs = open.filter((made) => flame.working >= made.runs).length;
       const softens = open.filter((made) => flame.working < made.runs && flame.working > made.gives + 40).length;
-      const step = pack({ runs, softens, atRisk: margins.filter((margin) => margin < 5).length, heats: 1, ranks: flame.rank * next.joints.length });
+      const step = pack({
+        runs,
+        softens,
+        atRisk: margins.filter((margin) => margin < 5).length,
+        heats: 1,
+        ranks: flame.rank * next.joints.length,
+      });
       const nextMade = new Map(made);
       next.joints.forEach((j) => nextMade.set(j, next.flame));
       const nextCoolest = new Map(coolest);
@@ -86,26 +95,35 @@ function anyTask(most: number): fc.Arbitrary<{ assembly: Assembly; wishes: HeatW
         fc.record({ shield: id }),
         fc.record({ forbid: fc.tuple(id, grade) }),
       );
-      return fc.record({
-        ends: fc.array(fc.tuple(part, part), { minLength: count, maxLength: count }),
-        orders: fc.array(fc.tuple(joint, joint), { maxLength: 4 }),
-        pins: fc.array(pin, { maxLength: 2 }),
-        way: fc.constantFrom("free" as const, "free" as const, "step-down" as const, "one-grade" as const, "fuse-first" as const, "seams-hard" as const),
-        overshoot: fc.integer({ min: 0, max: 14 }),
-        shelf: fc.constantFrom(...SHIPPED_SHELVES),
-      }).map(({ ends, orders, pins, way, overshoot, shelf }) => {
-        const parts = metals.map((metal, i): Part => ({ id: `p${i}`, metal, mass: 1, thickness: 1 }));
-        const joints = ends.map(([a, b], i): Joint => ({
-          id: `j${i}`,
-          kind: a === b ? "seam" : "foot",
-          parts: a === b ? [`p${a}`] : [`p${a}`, `p${b}`],
-          length: 1,
-          area: 1,
-          place: "",
-          after: orders.flatMap(([x, y]) => (Math.max(x, y) === i && x !== y ? [`j${Math.min(x, y)}`] : [])),
-        }));
-        return { assembly: { parts, joints }, wishes: { shelf, way, overshoot, pins } };
-      });
+      return fc
+        .record({
+          ends: fc.array(fc.tuple(part, part), { minLength: count, maxLength: count }),
+          orders: fc.array(fc.tuple(joint, joint), { maxLength: 4 }),
+          pins: fc.array(pin, { maxLength: 2 }),
+          way: fc.constantFrom(
+            "free" as const,
+            "free" as const,
+            "step-down" as const,
+            "one-grade" as const,
+            "fuse-first" as const,
+            "seams-hard" as const,
+          ),
+          overshoot: fc.integer({ min: 0, max: 14 }),
+          shelf: fc.constantFrom(...SHIPPED_SHELVES),
+        })
+        .map(({ ends, orders, pins, way, overshoot, shelf }) => {
+          const parts = metals.map((metal, i): Part => ({ id: `p${i}`, metal, mass: 1, thickness: 1 }));
+          const joints = ends.map(([a, b], i): Joint => ({
+            id: `j${i}`,
+            kind: a === b ? "seam" : "foot",
+            parts: a === b ? [`p${a}`] : [`p${a}`, `p${b}`],
+            length: 1,
+            area: 1,
+            place: "",
+            after: orders.flatMap(([x, y]) => (Math.max(x, y) === i && x !== y ? [`j${Math.min(x, y)}`] : [])),
+          }));
+          return { assembly: { parts, joints }, wishes: { shelf, way, overshoot, pins } };
+        });
     });
 }
 
@@ -142,7 +160,8 @@ test("where nothing can be planned, the wishes named clash by themselves and no 
         pins: kept.flatMap((each) => ("pin" in each ? [wishes.pins[each.pin]!] : [])),
       });
       expect(bestHeats(assembly, keep(found.conflicts)).status).toBe("impossible");
-      for (const dropped of found.conflicts) expect(bestHeats(assembly, keep(found.conflicts.filter((each) => each !== dropped))).status).toBe("best");
+      for (const dropped of found.conflicts)
+        expect(bestHeats(assembly, keep(found.conflicts.filter((each) => each !== dropped))).status).toBe("best");
     }),
     { numRuns: 200, seed: 11 },
   );

@@ -40,7 +40,11 @@ export class Search {
   start(): State {
     const { ties, metals, flames } = this.problem;
     const zeros = flames.map(() => 0);
-    const bodies = metals.map((_, part): Body => ({ parts: 1 << part, heated: false, temper: { runs: zeros, softens: zeros, coolest: Infinity } }));
+    const bodies = metals.map((_, part): Body => ({
+      parts: 1 << part,
+      heated: false,
+      temper: { runs: zeros, softens: zeros, coolest: Infinity },
+    }));
     return { left: (1 << ties.length) - 1, bodies };
   }
 
@@ -70,7 +74,10 @@ export class Search {
         for (let f = 0; f < flames.length; f++) {
           const made = open & (1 << f) ? this.heat(merged, joints, f) : null;
           if (!made) continue;
-          const bodies = [...state.bodies.filter((each) => !touched.includes(each)), { parts: merged.parts, heated: true, temper: made.temper }];
+          const bodies = [
+            ...state.bodies.filter((each) => !touched.includes(each)),
+            { parts: merged.parts, heated: true, temper: made.temper },
+          ];
           heats.push({ joints: members(joints), flame: f, cost: made.cost, leaves: { left: state.left & ~joints, bodies } });
         }
       }
@@ -133,7 +140,15 @@ export class Search {
   }
 
   /** Adds to `found` what `set` can end as when `joints`, all of the body that the joints `reached` become, are its last heat. */
-  private lastHeat(state: State, set: number, reached: number, joints: number, links: readonly number[], touched: readonly Body[], found: Map<string, Outcome>): void {
+  private lastHeat(
+    state: State,
+    set: number,
+    reached: number,
+    joints: number,
+    links: readonly number[],
+    touched: readonly Body[],
+    found: Map<string, Outcome>,
+  ): void {
     const { together, allowed, ties, flames } = this.problem;
     if (!every(joints, (i) => (together[i]! & ~joints) === 0)) return;
     const open = members(joints).reduce((mask, i) => mask & allowed[i]!, -1);
@@ -144,7 +159,9 @@ export class Search {
     let before: Outcome[] = [{ bodies: lone.map((body) => ({ joints, ...body })), cost: 0 }];
     for (const part of sets(rest, (i) => (links[i]! | this.tied[i]!) & rest)) {
       const outcomes = this.outcomes(state, part, links);
-      before = undominated(before.flatMap((a) => outcomes.map((b) => ({ bodies: mergeWithin(reached, [...a.bodies, ...b.bodies]), cost: a.cost + b.cost }))));
+      before = undominated(
+        before.flatMap((a) => outcomes.map((b) => ({ bodies: mergeWithin(reached, [...a.bodies, ...b.bodies]), cost: a.cost + b.cost }))),
+      );
     }
     for (const { bodies, cost } of before) {
       const here = bodies.filter((body) => body.joints & reached);
@@ -153,7 +170,12 @@ export class Search {
       for (let f = 0; f < flames.length; f++) {
         const made = open & (1 << f) ? this.heat(body, joints, f) : null;
         if (!made) continue;
-        const outcome = { bodies: [...others, { joints: reached, parts: body.parts, heated: true, temper: made.temper }].sort((a, b) => a.joints - b.joints), cost: cost + made.cost };
+        const outcome = {
+          bodies: [...others, { joints: reached, parts: body.parts, heated: true, temper: made.temper }].sort(
+            (a, b) => a.joints - b.joints,
+          ),
+          cost: cost + made.cost,
+        };
         const key = outcome.bodies.map((each) => `${each.joints}:${temperKey(each.temper)}`).join(";");
         const known = found.get(key);
         if (!known || outcome.cost < known.cost) found.set(key, outcome);
@@ -207,7 +229,11 @@ function join(a: Body, b: Body): Body {
 }
 
 function add(a: Temper, b: Temper): Temper {
-  return { runs: a.runs.map((n, i) => n + b.runs[i]!), softens: a.softens.map((n, i) => n + b.softens[i]!), coolest: Math.min(a.coolest, b.coolest) };
+  return {
+    runs: a.runs.map((n, i) => n + b.runs[i]!),
+    softens: a.softens.map((n, i) => n + b.softens[i]!),
+    coolest: Math.min(a.coolest, b.coolest),
+  };
 }
 
 /** Bodies whose joints lie in `reached` as one, since the heat that follows joins them all. */
@@ -270,9 +296,9 @@ function* subsets(mask: number): Generator<number> {
 /** The parts that a set falls into when each member is linked to those of `links`. */
 function sets(mask: number, links: (i: number) => number): number[] {
   const found: number[] = [];
-  for (let rest = mask; rest; ) {
+  for (let rest = mask; rest;) {
     let reached = rest & -rest;
-    for (let edge = reached; edge; ) {
+    for (let edge = reached; edge;) {
       const next = members(edge).reduce((all, i) => all | links(i), 0) & mask & ~reached;
       reached |= next;
       edge = next;

@@ -22,7 +22,8 @@ const LEAST_ROUND_A_FOOT = 3;
 
 /** mm3 of solder: a gap filled half over for faces that meet; for a foot the gap and a fillet inside; a quarter more for all. */
 export function solderVolume(joint: Joint): number {
-  const filled = joint.kind === "foot" ? joint.area * GAP + (1 - Math.PI / 4) * FILLET_RADIUS ** 2 * joint.length : joint.area * GAP * OVERFILL;
+  const filled =
+    joint.kind === "foot" ? joint.area * GAP + (1 - Math.PI / 4) * FILLET_RADIUS ** 2 * joint.length : joint.area * GAP * OVERFILL;
   return filled * SPARE;
 }
 

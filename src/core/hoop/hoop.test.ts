@@ -23,15 +23,29 @@ const base = { mount: "m1", extent: 12.74, thickness: 0.6 };
 const value = (plan: ReturnType<typeof planHoop>, key: string) => plan.figures[`hoop.${key}`]!.value;
 
 test.each<[SizeSystem, string, number]>([
-  ["us", "6 1/4", 16.71], ["uk", "N", 17.109], ["jp", "14", 17.333], ["eu", "54", 17.189], ["us", "6.25", 16.71], ["us", "6¼", 16.71],
-  ["uk", "n 1/2", 17.308], ["uk", "Z+1", 22.282], ["continental", "14", 17.189], ["diameter", "17,2", 17.2],
+  ["us", "6 1/4", 16.71],
+  ["uk", "N", 17.109],
+  ["jp", "14", 17.333],
+  ["eu", "54", 17.189],
+  ["us", "6.25", 16.71],
+  ["us", "6¼", 16.71],
+  ["uk", "n 1/2", 17.308],
+  ["uk", "Z+1", 22.282],
+  ["continental", "14", 17.189],
+  ["diameter", "17,2", 17.2],
 ])("%s %s is %d mm inside", (system, text, diameter) => {
   const reading = readSize(system, text, []);
   expect(reading.ok && reading.diameter).toBeCloseTo(diameter, 3);
 });
 
 test.each<[SizeSystem, string, string]>([
-  ["eu", "banana", "not-a-size"], ["uk", "54", "not-a-size"], ["uk", "N+1", "not-a-size"], ["uk", "N 3/2", "not-a-size"], ["eu", "5", "no-finger"], ["us", "-9", "no-finger"], ["mandrel", "54", "no-mandrel"],
+  ["eu", "banana", "not-a-size"],
+  ["uk", "54", "not-a-size"],
+  ["uk", "N+1", "not-a-size"],
+  ["uk", "N 3/2", "not-a-size"],
+  ["eu", "5", "no-finger"],
+  ["us", "-9", "no-finger"],
+  ["mandrel", "54", "no-mandrel"],
 ])("%s %s does not exist: %s", (system, text, code) => expect(readSize(system, text, [])).toEqual({ ok: false, code }));
 
 test("every system leads there and back", () => {
@@ -48,7 +62,10 @@ test("every system leads there and back", () => {
 });
 
 test("a maker's mandrel gives its own readings, and what lies between by proportion", () => {
-  const mandrel = [{ label: "54", diameter: 17.22 }, { label: "56", diameter: 17.84 }];
+  const mandrel = [
+    { label: "54", diameter: 17.22 },
+    { label: "56", diameter: 17.84 },
+  ];
   expect(readSize("mandrel", "54", mandrel)).toEqual({ ok: true, diameter: 17.22 });
   expect(readSize("mandrel", "55", mandrel)).toMatchObject({ ok: true, diameter: expect.closeTo(17.53, 10) as number });
   expect(readSize("mandrel", "60", mandrel)).toEqual({ ok: false, code: "off-mandrel" });
@@ -83,7 +100,8 @@ test("a flat takes what leaves six tenths, and one asked for deeper is wrong exa
   const plan = planHoop(hoop, [base]);
   expect(value(plan, "flatLeft")).toBeCloseTo(0.96, 12);
   const widest = value(plan, "flatWidth");
-  const findings = (width: number) => planHoop({ ...hoop, flatWidth: { value: width, from: "piece" } }, [base]).findings.map(({ code }) => code);
+  const findings = (width: number) =>
+    planHoop({ ...hoop, flatWidth: { value: width, from: "piece" } }, [base]).findings.map(({ code }) => code);
   expect(findings(widest)).toEqual([]);
   expect(findings(widest + 1e-4)).toEqual(["hoop.flat-too-deep"]);
   expect(value(planHoop(hoop, [{ ...base, extent: 4 }]), "flatWidth")).toBe(4);
@@ -93,7 +111,8 @@ test("a saddle must leave 0.3 of the base, exactly", () => {
   const closed: Hoop = { ...hoop, form: "closed" };
   const widest = value(planHoop(closed, [base]), "saddleWidth");
   expect(value(planHoop(closed, [base]), "saddleLeft")).toBeCloseTo(0.3, 12);
-  const findings = (width: number) => planHoop({ ...closed, saddleWidth: { value: width, from: "piece" } }, [base]).findings.map(({ code }) => code);
+  const findings = (width: number) =>
+    planHoop({ ...closed, saddleWidth: { value: width, from: "piece" } }, [base]).findings.map(({ code }) => code);
   expect(findings(widest)).toEqual([]);
   expect(findings(widest + 1e-4)).toEqual(["hoop.saddle-too-deep"]);
   expect(sagitta(10, 12)).toBeCloseTo(2, 12);

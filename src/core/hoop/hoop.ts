@@ -83,7 +83,9 @@ export function planHoop(hoop: Hoop, bases: readonly Base[]): HoopPlan {
       ...seats.reduce((all, seat) => ({ ...seat.figures, ...all }), {}),
     },
     findings: [
-      ...(hoop.wideBand.value > 0 ? [finding("hoop.wide-band", "note", "hoop", { width: hoop.section.width, add: hoop.wideBand.value })] : []),
+      ...(hoop.wideBand.value > 0
+        ? [finding("hoop.wide-band", "note", "hoop", { width: hoop.section.width, add: hoop.wideBand.value })]
+        : []),
       ...ruleFindings(hoop, neutral.distance),
       ...seats.flatMap((seat) => seat.findings),
     ],
@@ -103,12 +105,22 @@ function netLength(hoop: Hoop, inside: number): Figure {
 
 /** What a bench multiplier adds to a net length counted with pi. */
 function padding({ rule }: Hoop, net: Figure) {
-  return term("padding", typeof rule === "object" ? net.value * (rule.multiplier / Math.PI - 1) : 0, typeof rule === "object" ? "piece" : "formula");
+  return term(
+    "padding",
+    typeof rule === "object" ? net.value * (rule.multiplier / Math.PI - 1) : 0,
+    typeof rule === "object" ? "piece" : "formula",
+  );
 }
 
 function cutLength({ losses }: Hoop, net: Figure, padded: ReturnType<typeof padding>): Figure {
   const passes = term("sawPasses", losses.sawPasses.value * losses.kerf.value, losses.sawPasses.from);
-  return sum("mm", [...net.terms, ...(padded.value === 0 ? [] : [padded]), taken("squaring", losses.squaring), passes, taken("mark", losses.mark)]);
+  return sum("mm", [
+    ...net.terms,
+    ...(padded.value === 0 ? [] : [padded]),
+    taken("squaring", losses.squaring),
+    passes,
+    taken("mark", losses.mark),
+  ]);
 }
 
 function otherRules(hoop: Hoop, inside: number): School[] {
@@ -181,7 +193,10 @@ function saddle(hoop: Hoop, outside: number, base: Base): Seat {
       "hoop.saddle": single("mm", depth, "saddle.depth"),
       "hoop.saddleLeft": single("mm", left, "saddle.left"),
     },
-    findings: left < LEFT_AFTER_SADDLE - SAME ? [finding("hoop.saddle-too-deep", "error", `${base.mount}.plate`, { left, needed: LEFT_AFTER_SADDLE, width: width.value, widest })] : [],
+    findings:
+      left < LEFT_AFTER_SADDLE - SAME
+        ? [finding("hoop.saddle-too-deep", "error", `${base.mount}.plate`, { left, needed: LEFT_AFTER_SADDLE, width: width.value, widest })]
+        : [],
   };
 }
 

@@ -62,7 +62,8 @@ export type CheckCode =
   | "edge.smooth"
   | "parts.reached";
 
-export type CautionCode = "torch" | "pickle" | "flux" | "saw" | "dust" | "wheel" | "sulphur" | "hotMetal" | "noMoreHeat" | "charcoal" | "softStone" | "sealed";
+export type CautionCode =
+  "torch" | "pickle" | "flux" | "saw" | "dust" | "wheel" | "sulphur" | "hotMetal" | "noMoreHeat" | "charcoal" | "softStone" | "sealed";
 
 export type StepStage = "stone" | "wall" | "plate" | "hoop" | "join" | "set";
 
@@ -184,7 +185,14 @@ function after(joint: Joint, mounts: readonly MakingMount[]): Step[] {
       ];
     case "foot": {
       const style = mounts.find(({ id }) => id === mount)?.style ?? "flush";
-      return [step(mount, "plate.saw", "plate", { target: `${mount}.plate.length`, checks: ["plate.noLine"], cautions: ["saw"], values: { style } })];
+      return [
+        step(mount, "plate.saw", "plate", {
+          target: `${mount}.plate.length`,
+          checks: ["plate.noLine"],
+          cautions: ["saw"],
+          values: { style },
+        }),
+      ];
     }
     case "hoop-seam":
       return [step("hoop", "hoop.round", "hoop", { target: "hoop.insideDiameter", checks: ["hoop.round", "hoop.size"] })];
@@ -196,7 +204,12 @@ function after(joint: Joint, mounts: readonly MakingMount[]): Step[] {
 function solder({ joints, grade, fuses }: MakingHeat, index: number): Step {
   const names = joints.map(({ id }) => id).join(" + ");
   const values = { joints: names, grade };
-  const cautions: CautionCode[] = ["torch", ...(fuses ? [] : ["flux" as const]), "hotMetal", ...(joints.some(({ kind }) => kind === "seam") ? ["charcoal" as const] : [])];
+  const cautions: CautionCode[] = [
+    "torch",
+    ...(fuses ? [] : ["flux" as const]),
+    "hotMetal",
+    ...(joints.some(({ kind }) => kind === "seam") ? ["charcoal" as const] : []),
+  ];
   const checks: CheckCode[] = fuses
     ? ["joint.noPits", "joint.noGap"]
     : joints.some(({ kind }) => kind === "foot")
@@ -204,11 +217,22 @@ function solder({ joints, grade, fuses }: MakingHeat, index: number): Step {
       : joints.some(({ kind }) => kind === "hoop-mount")
         ? ["joint.bright", "mount.square"]
         : ["joint.bright", "joint.noGap"];
-  return { ...step(joints[0]!.id, fuses ? "join.fuse" : "join.solder", "join", { heat: index, checks, cautions, values }), id: `${joints[0]!.id}.heat` };
+  return {
+    ...step(joints[0]!.id, fuses ? "join.fuse" : "join.solder", "join", { heat: index, checks, cautions, values }),
+    id: `${joints[0]!.id}.heat`,
+  };
 }
 
 function pickle({ joints }: MakingHeat, index: number, last: boolean): Step {
-  return { ...step(joints[0]!.id, "join.pickle", "join", { heat: index, checks: ["pickle.noIron"], cautions: ["pickle"], values: { last: last ? 1 : 0 } }), id: `${joints[0]!.id}.pickle` };
+  return {
+    ...step(joints[0]!.id, "join.pickle", "join", {
+      heat: index,
+      checks: ["pickle.noIron"],
+      cautions: ["pickle"],
+      values: { last: last ? 1 : 0 },
+    }),
+    id: `${joints[0]!.id}.pickle`,
+  };
 }
 
 function setting(mount: MakingMount): Step[] {
@@ -219,7 +243,15 @@ function setting(mount: MakingMount): Step[] {
     step(mount.id, "set.height", "set", { target: `${mount.id}.wall.netHeight`, checks: ["height.even"] }),
     step(mount.id, "set.surface", "set", { cautions: ["sulphur"], values: { ...values, tender: mount.tender.join(", ") } }),
     step(mount.id, "set.level", "set", { checks: ["stone.still"], cautions: ["noMoreHeat"], values }),
-    step(mount.id, "set.push", "set", { checks: ["joint.noGap", "stone.still"], cautions: soft ? ["softStone"] : [], values: { tool: mount.wallThickness > HAND_PUSHER && !soft ? "punch" : "pusher" } }),
-    step(mount.id, "set.polish", "set", { checks: ["edge.smooth"], cautions: ["dust", "wheel", ...(soft ? ["softStone" as const] : [])], values }),
+    step(mount.id, "set.push", "set", {
+      checks: ["joint.noGap", "stone.still"],
+      cautions: soft ? ["softStone"] : [],
+      values: { tool: mount.wallThickness > HAND_PUSHER && !soft ? "punch" : "pusher" },
+    }),
+    step(mount.id, "set.polish", "set", {
+      checks: ["edge.smooth"],
+      cautions: ["dust", "wheel", ...(soft ? ["softStone" as const] : [])],
+      values,
+    }),
   ];
 }

@@ -5,17 +5,38 @@ import { gaugeThickness, nearestGauge } from "./gauge";
 import { readLength, readNumber } from "./reading";
 
 test("Brown & Sharpe gauges have their published thickness, and are found from it again", () => {
-  for (const [gauge, mm] of [[12, 2.053], [18, 1.024], [22, 0.644], [28, 0.321]] as const) expect(gaugeThickness(gauge)).toBeCloseTo(mm, 3);
+  for (const [gauge, mm] of [
+    [12, 2.053],
+    [18, 1.024],
+    [22, 0.644],
+    [28, 0.321],
+  ] as const)
+    expect(gaugeThickness(gauge)).toBeCloseTo(mm, 3);
   fc.assert(fc.property(fc.integer({ min: 0, max: 40 }), (gauge) => expect(nearestGauge(gaugeThickness(gauge))).toBe(gauge)));
   expect(() => nearestGauge(0)).toThrow(/must be > 0/);
 });
 
 test.each([
-  ["3.2", 3.2], ["3,2", 3.2], [".5", 0.5], ["-1.5", -1.5], ["6 1/4", 6.25], ["6-1/4", 6.25], ["1/8", 0.125], ["6¼", 6.25], ["½", 0.5], [" 12 ", 12],
+  ["3.2", 3.2],
+  ["3,2", 3.2],
+  [".5", 0.5],
+  ["-1.5", -1.5],
+  ["6 1/4", 6.25],
+  ["6-1/4", 6.25],
+  ["1/8", 0.125],
+  ["6¼", 6.25],
+  ["½", 0.5],
+  [" 12 ", 12],
 ])("the number %p is read as it is said", (text, value) => expect(readNumber(text)).toEqual({ ok: true, value }));
 
 test.each([
-  ["", "empty"], ["  ", "empty"], ["banana", "not-a-number"], ["1.2.3", "not-a-number"], ["3 mm", "not-a-number"], ["1/0", "divided-by-zero"], ["--3", "not-a-number"],
+  ["", "empty"],
+  ["  ", "empty"],
+  ["banana", "not-a-number"],
+  ["1.2.3", "not-a-number"],
+  ["3 mm", "not-a-number"],
+  ["1/0", "divided-by-zero"],
+  ["--3", "not-a-number"],
 ])("%p is refused with its reason", (text, code) => expect(readNumber(text)).toEqual({ ok: false, code }));
 
 test("a length is read in what it is said in; bare, in the unit on screen", () => {
@@ -42,7 +63,10 @@ test("a figure is the sum of its terms, and refuses one that is no number", () =
 test("along a blank, half the squaring lies at each end and the rest at the far one", () => {
   const blank = layBlank(40, 0.4, 0.1, [{ code: "farSide", at: 20 }], [{ from: 1, to: 2 }]);
   expect(blank.length).toBeCloseTo(40.5, 12);
-  expect(blank.losses).toEqual([{ from: 0, to: 0.2 }, { from: 40.2, to: 40.5 }]);
+  expect(blank.losses).toEqual([
+    { from: 0, to: 0.2 },
+    { from: 40.2, to: 40.5 },
+  ]);
   expect(blank.marks).toEqual([{ code: "farSide", at: 20.2 }]);
   expect(blank.gathers).toEqual([{ from: 1.2, to: 2.2 }]);
 });

@@ -6,7 +6,15 @@ export const MM_PER_INCH = 25.4;
 export type Reading = { ok: true; value: number } | { ok: false; code: "empty" | "not-a-number" | "divided-by-zero" };
 
 const FRACTIONS: Readonly<Record<string, string>> = {
-  "¼": "1/4", "½": "1/2", "¾": "3/4", "⅛": "1/8", "⅜": "3/8", "⅝": "5/8", "⅞": "7/8", "⅓": "1/3", "⅔": "2/3",
+  "¼": "1/4",
+  "½": "1/2",
+  "¾": "3/4",
+  "⅛": "1/8",
+  "⅜": "3/8",
+  "⅝": "5/8",
+  "⅞": "7/8",
+  "⅓": "1/3",
+  "⅔": "2/3",
 };
 
 /**

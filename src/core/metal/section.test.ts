@@ -25,7 +25,10 @@ test("area and fibre are those of the section as it is drawn", () => {
 });
 
 test("the fibre of a tall arch is that of half an ellipse, of a low one that of a circular segment", () => {
-  expect(fibre({ shape: "half-round", width: 3, thickness: 1.6 })).toEqual({ distance: (4 * 1.6) / (3 * Math.PI), note: "fibre.halfEllipse" });
+  expect(fibre({ shape: "half-round", width: 3, thickness: 1.6 })).toEqual({
+    distance: (4 * 1.6) / (3 * Math.PI),
+    note: "fibre.halfEllipse",
+  });
   expect(fibre({ shape: "d", width: 4, thickness: 2 }).distance).toBeCloseTo((4 * 2) / (3 * Math.PI), 12);
   expect(fibre({ shape: "d", width: 4, thickness: 1 }).note).toBe("fibre.segment");
   expect(fibre({ shape: "round", width: 2, thickness: 2 }).distance).toBe(1);

@@ -60,7 +60,13 @@ interface Setting {
 export function drawSetting(setting: Setting): SettingDrawing {
   const { outline, wall, wallPlan } = setting;
   const runs = runsWhere(outline, (curvature) => strainAt(curvature, wall, wallPlan.cover) - GATHERS.drawn);
-  return { plan: drawPlan(setting, runs), section: drawSection(setting), strip: unroll(setting, runs), tape: tapeRound(outline), plate: layPlate(setting) };
+  return {
+    plan: drawPlan(setting, runs),
+    section: drawSection(setting),
+    strip: unroll(setting, runs),
+    tape: tapeRound(outline),
+    plate: layPlate(setting),
+  };
 }
 
 function drawPlan({ outline, wall, wallPlan, platePlan }: Setting, runs: readonly Run[]): SettingPlan {
@@ -86,8 +92,13 @@ function out(s: Station, d: number): Point {
 
 /** The outline's stations within a run, and its two ends. */
 function along(outline: Outline, { from, to }: Run): Station[] {
-  const within = [0, 1].flatMap((turn) => outline.stations.map((s) => ({ ...s, at: s.at + turn }))).filter((s) => s.at > from && s.at < to);
-  return [outline.stationAt(from), ...within, outline.stationAt(to)];
+  const { stations } = outline;
+  return [
+    outline.stationAt(from),
+    ...stations.filter(({ at }) => at > from && at < to),
+    ...stations.filter(({ at }) => at + 1 > from && at + 1 < to),
+    outline.stationAt(to),
+  ];
 }
 
 const DOME_STEPS = 48;
@@ -159,7 +170,13 @@ function unroll({ outline, wall, wallPlan, netLength }: Setting, runs: readonly 
     ];
   });
   const { squaring, mark } = wall.losses;
-  return layBlank(netLength, squaring.value, mark.value, marks.sort((a, b) => a.at - b.at), gathers);
+  return layBlank(
+    netLength,
+    squaring.value,
+    mark.value,
+    marks.sort((a, b) => a.at - b.at),
+    gathers,
+  );
 }
 
 /** The tape starts at the datum, which is an end of most outlines. */
@@ -188,6 +205,9 @@ function peaks(outline: Outline): number[] {
   const n = stations.length;
   const limit = (SHARPER * TURN) / perimeter;
   return stations
-    .filter((s, i) => s.curvature > limit && s.curvature > stations[(i + n - 1) % n]!.curvature && s.curvature >= stations[(i + 1) % n]!.curvature)
+    .filter(
+      (s, i) =>
+        s.curvature > limit && s.curvature > stations[(i + n - 1) % n]!.curvature && s.curvature >= stations[(i + 1) % n]!.curvature,
+    )
     .map((s) => s.at);
 }

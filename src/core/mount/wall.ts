@@ -75,13 +75,20 @@ export function planWall(id: string, outline: Outline, dome: Dome, wall: Wall, s
       [key("faceShown")]: faceShown(outline, wall),
       [key("gather")]: gather.figure,
       [key("mass")]: single("g", massOf(wall.metal, net.value * netHeight.value * wall.thickness), "density"),
-      [key("seamAt")]: single("ratio", seamAt, wall.seamAt === "auto" ? "seam.straightest" : "seam.chosen", wall.seamAt === "auto" ? "formula" : "piece"),
+      [key("seamAt")]: single(
+        "ratio",
+        seamAt,
+        wall.seamAt === "auto" ? "seam.straightest" : "seam.chosen",
+        wall.seamAt === "auto" ? "formula" : "piece",
+      ),
       ...(strip && { [key("stripHeight")]: strip.height, [key("trim")]: strip.trim }),
     },
     findings: [
       ...heightFindings(id, dome, wall, netHeight.value, lip.value, heights.third.value),
       ...gatherFindings(id, gather),
-      ...(strip || wall.stripHeights.length === 0 ? [] : [finding("wall.no-strip", "note", `${id}.wall`, { needed: cutHeight.value, tallest: Math.max(...wall.stripHeights) })]),
+      ...(strip || wall.stripHeights.length === 0
+        ? []
+        : [finding("wall.no-strip", "note", `${id}.wall`, { needed: cutHeight.value, tallest: Math.max(...wall.stripHeights) })]),
     ],
   };
 }
@@ -189,7 +196,9 @@ function heightFindings(id: string, dome: Dome, wall: Wall, netHeight: number, l
   if (standing < needed) {
     findings.push(finding("wall.too-low", "error", at, { height: standing, needed, turnIn: dome.turnIn, rule: wall.height.rule }));
   } else if (wall.height.rule !== "third" && third - wall.lift.value < needed) {
-    findings.push(finding("wall.third-fails", "note", at, { third: third - wall.lift.value, needed, turnIn: dome.turnIn, height: dome.height }));
+    findings.push(
+      finding("wall.third-fails", "note", at, { third: third - wall.lift.value, needed, turnIn: dome.turnIn, height: dome.height }),
+    );
   }
   if (dome.exponent !== "flat" && standing > HIDING_SHARE * dome.height) {
     findings.push(finding("wall.hides-stone", "warning", at, { height: standing, limit: HIDING_SHARE * dome.height, stone: dome.height }));

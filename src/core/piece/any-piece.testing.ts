@@ -19,7 +19,12 @@ function mountCalled(id: string, size: fc.Arbitrary<number>): fc.Arbitrary<Mount
     fc.record({ shape: fc.constant("oval" as const), length: size, width: size }),
   );
   const stone = fc
-    .record({ outline, height: size, share: fc.double({ min: 0.05, max: 0.95, noNaN: true }), dome: fc.oneof(fc.double({ min: 1, max: 6, noNaN: true }), fc.constant("flat" as const)) })
+    .record({
+      outline,
+      height: size,
+      share: fc.double({ min: 0.05, max: 0.95, noNaN: true }),
+      dome: fc.oneof(fc.double({ min: 1, max: 6, noNaN: true }), fc.constant("flat" as const)),
+    })
     .map(({ outline, height, share, dome }) => ({ outline, height, turnIn: dome === "flat" ? height : height * share, dome }));
   const wall = fc
     .record({
@@ -36,7 +41,12 @@ function mountCalled(id: string, size: fc.Arbitrary<number>): fc.Arbitrary<Mount
     })
     .map(({ rest, ...fixed }) => ({ ...fixed, ...rest, ...(rest.heightRule === "fixed" && { fixedHeight: 3 }) }));
   const plate = fc
-    .record({ style: fc.constantFrom("flush" as const, "border" as const), metal, thickness: fc.double({ min: 0.1, max: 3, noNaN: true }), rest: partly({ border: loss, sawMargin: loss }) })
+    .record({
+      style: fc.constantFrom("flush" as const, "border" as const),
+      metal,
+      thickness: fc.double({ min: 0.1, max: 3, noNaN: true }),
+      rest: partly({ border: loss, sawMargin: loss }),
+    })
     .map(({ rest, ...fixed }) => ({ ...fixed, ...rest }));
   const place = partly({ along: fc.double({ min: -10, max: 10, noNaN: true }), turn: fc.double({ min: -90, max: 90, noNaN: true }) });
   return fc.record({ id: fc.constant(id), place, stone, wall, plate }) as fc.Arbitrary<Mount>;
@@ -45,7 +55,14 @@ function mountCalled(id: string, size: fc.Arbitrary<number>): fc.Arbitrary<Mount
 function anyHoop(): fc.Arbitrary<HoopEntry> {
   const stock = fc
     .record({
-      section: fc.constantFrom("round" as const, "square" as const, "rectangle" as const, "oval" as const, "half-round" as const, "d" as const),
+      section: fc.constantFrom(
+        "round" as const,
+        "square" as const,
+        "rectangle" as const,
+        "oval" as const,
+        "half-round" as const,
+        "d" as const,
+      ),
       width: fc.double({ min: 0.5, max: 15, noNaN: true }),
       thickness: fc.double({ min: 0.5, max: 5, noNaN: true }),
       metal,
@@ -63,7 +80,11 @@ function anyHoop(): fc.Arbitrary<HoopEntry> {
       stock,
       form: fc.constantFrom("closed" as const, "closed-flat" as const),
       rest: partly({
-        lengthRule: fc.oneof(fc.constant("fibre" as const), fc.constant("thickness" as const), fc.record({ multiplier: fc.double({ min: 3.1, max: 3.5, noNaN: true }) })),
+        lengthRule: fc.oneof(
+          fc.constant("fibre" as const),
+          fc.constant("thickness" as const),
+          fc.record({ multiplier: fc.double({ min: 3.1, max: 3.5, noNaN: true }) }),
+        ),
         flatWidth: fc.double({ min: 1, max: 30, noNaN: true }),
         saddleWidth: fc.double({ min: 1, max: 30, noNaN: true }),
         losses: partly({ squaring: loss, mark: loss, sawPasses: fc.integer({ min: 0, max: 4 }), kerf: loss }),
@@ -79,7 +100,15 @@ export function anyPiece(): fc.Arbitrary<Piece> {
     shelf: fc.constantFrom("typical", "narrow", "unknown"),
     way: fc.constantFrom("free" as const, "step-down" as const, "one-grade" as const, "fuse-first" as const, "seams-hard" as const),
     overshoot: fc.integer({ min: 0, max: 14 }),
-    pins: fc.array(fc.constantFrom({ joint: "m1.foot", grade: "easy" }, { shield: "m1.seam" }, { before: ["hoop.seam", "m1.seam"] as const }, { joint: "none.such", grade: "hard" }), { maxLength: 2 }),
+    pins: fc.array(
+      fc.constantFrom(
+        { joint: "m1.foot", grade: "easy" },
+        { shield: "m1.seam" },
+        { before: ["hoop.seam", "m1.seam"] as const },
+        { joint: "none.such", grade: "hard" },
+      ),
+      { maxLength: 2 },
+    ),
   });
   return fc
     .record({

@@ -29,7 +29,8 @@ export function benchDifferences(theirs: BenchEntry, mine: BenchEntry): BenchDif
 }
 
 function differences(key: string, theirs: unknown, mine: unknown): BenchDifference[] {
-  if (isRecord(theirs) && isRecord(mine)) return Object.keys(mine).flatMap((each) => differences(key ? `${key}.${each}` : each, theirs[each], mine[each]));
+  if (isRecord(theirs) && isRecord(mine))
+    return Object.keys(mine).flatMap((each) => differences(key ? `${key}.${each}` : each, theirs[each], mine[each]));
   const [a, b] = [text(theirs), text(mine)];
   return a === b ? [] : [{ key, theirs: a, mine: b }];
 }
@@ -41,6 +42,10 @@ function isRecord(value: unknown): value is Readonly<Record<string, unknown>> {
 /** Lists by what is in them, without regard to the order of keys. */
 function text(value: unknown): string {
   if (Array.isArray(value)) return value.map(text).join("; ");
-  if (isRecord(value)) return Object.keys(value).sort().map((key) => `${key} ${text(value[key])}`).join(", ");
+  if (isRecord(value))
+    return Object.keys(value)
+      .sort()
+      .map((key) => `${key} ${text(value[key])}`)
+      .join(", ");
   return String(value);
 }

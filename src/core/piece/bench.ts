@@ -100,7 +100,9 @@ export function wideBandAddition(bench: BenchEntry, width: number): Sourced<numb
 /** Heights of the strips on the shelf of this metal and thickness (to 0.005 mm, as strips are sold). */
 export function stripHeights(bench: BenchEntry, metal: Metal, thickness: number): number[] {
   const strips: readonly Strip[] = bench.strips ?? SHIPPED.strips;
-  return strips.filter((strip) => strip.metal === metal && Math.abs(strip.thickness - thickness) < STRIP_MATCH).flatMap((strip) => strip.heights);
+  return strips
+    .filter((strip) => strip.metal === metal && Math.abs(strip.thickness - thickness) < STRIP_MATCH)
+    .flatMap((strip) => strip.heights);
 }
 
 const STRIP_MATCH = 0.005;

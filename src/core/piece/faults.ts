@@ -60,7 +60,9 @@ export function faultsOf(piece: Piece, bench: BenchEntry): Fault[] {
     ...idFaults(piece),
     ...piece.mounts.flatMap((mount, i) => stoneFaults(mount, `/mounts/${i}`)),
     ...(piece.carrier.type === "hoop" ? hoopFaults(piece.carrier, bench) : []),
-    ...(jointCount(piece) > MOST_JOINTS ? [fault("/mounts", "too-many", { limit: MOST_JOINTS, what: "joints", got: jointCount(piece) })] : []),
+    ...(jointCount(piece) > MOST_JOINTS
+      ? [fault("/mounts", "too-many", { limit: MOST_JOINTS, what: "joints", got: jointCount(piece) })]
+      : []),
   ];
 }
 
@@ -71,8 +73,16 @@ function idFaults({ mounts }: Piece): Fault[] {
       return ids.indexOf(id) < i ? [fault(path(i), "duplicate", { got: id })] : [];
     });
   return [
-    ...seen(mounts.map(({ id }) => id), (i) => `/mounts/${i}/id`),
-    ...mounts.flatMap(({ plate }, m) => seen((plate.ornament ?? []).map(({ id }) => id), (i) => `/mounts/${m}/plate/ornament/${i}/id`)),
+    ...seen(
+      mounts.map(({ id }) => id),
+      (i) => `/mounts/${i}/id`,
+    ),
+    ...mounts.flatMap(({ plate }, m) =>
+      seen(
+        (plate.ornament ?? []).map(({ id }) => id),
+        (i) => `/mounts/${m}/plate/ornament/${i}/id`,
+      ),
+    ),
   ];
 }
 
@@ -100,7 +110,9 @@ function hoopFaults({ size, stock }: HoopEntry, bench: BenchEntry): Fault[] {
   const equal = (stock.section !== "round" && stock.section !== "square") || stock.width === stock.thickness;
   return [
     ...(reading.ok ? [] : [fault("/carrier/size/value", reading.code, { system: size.system, got: size.value, ...FINGER })]),
-    ...(equal ? [] : [fault("/carrier/stock/width", "unequal-stock", { section: stock.section, thickness: stock.thickness, got: stock.width })]),
+    ...(equal
+      ? []
+      : [fault("/carrier/stock/width", "unequal-stock", { section: stock.section, thickness: stock.thickness, got: stock.width })]),
   ];
 }
 

@@ -14,7 +14,13 @@ export interface FirstMeasures {
 export const UNMEASURED: FirstMeasures = { length: 14, width: 10, height: 4.8, turnIn: 1.8 };
 
 /** Keys of the fields that a new piece has not measured yet. */
-export const UNMEASURED_FIELDS = ["m1.stone.outline.length", "m1.stone.outline.width", "m1.stone.height", "m1.stone.turnIn", "hoop.size.value"] as const;
+export const UNMEASURED_FIELDS = [
+  "m1.stone.outline.length",
+  "m1.stone.outline.width",
+  "m1.stone.height",
+  "m1.stone.turnIn",
+  "hoop.size.value",
+] as const;
 
 const USUAL_FINGER_MM = 17.2;
 

@@ -33,7 +33,9 @@ export function planHeats(sized: SizedPiece, bench: BenchEntry): Plan {
     steps: stepsOf(piece, assembly, heats),
     findings: [
       ...sized.findings,
-      ...(shelfMissing ? [finding("heats.shelf-missing", "warning", "heats", { asked: piece.heats?.shelf ?? "", used: wishes.shelf.id })] : []),
+      ...(shelfMissing
+        ? [finding("heats.shelf-missing", "warning", "heats", { asked: piece.heats?.shelf ?? "", used: wishes.shelf.id })]
+        : []),
       ...overshootFindings(assembly, wishes),
       ...pinFindings(assembly, wishes, best),
       ...heatFindings(heats),
@@ -82,8 +84,13 @@ function describeHeats(assembly: Assembly, wishes: HeatWishes, chosen: readonly 
     const parts = assembly.parts.filter(({ id }) => body.has(id));
     const exempt = new Set(heat.grade === FUSE ? joints.flatMap((joint) => joint.parts as readonly string[]) : []);
     const flame = flameShares(parts, footed);
-    const shareOf = (side: ReadonlySet<string>, part: string) => ({ part, share: flame.reduce((all, each) => (side.has(each.part) ? all + each.share : all), 0) });
-    const thin = joints.flatMap((joint, i) => (isSeam(joint) ? [] : [thinSide(shareOf(sides[i]![0]!, joint.parts[0]), shareOf(sides[i]![1]!, joint.parts[1]!))]));
+    const shareOf = (side: ReadonlySet<string>, part: string) => ({
+      part,
+      share: flame.reduce((all, each) => (side.has(each.part) ? all + each.share : all), 0),
+    });
+    const thin = joints.flatMap((joint, i) =>
+      isSeam(joint) ? [] : [thinSide(shareOf(sides[i]![0]!, joint.parts[0]), shareOf(sides[i]![1]!, joint.parts[1]!))],
+    );
     const solder = solderOf(heat, joints, wishes);
     const planned: PlannedHeat = {
       joints: heat.joints,
@@ -180,6 +187,10 @@ function stepsOf(piece: Piece, assembly: Assembly, heats: readonly PlannedHeat[]
       style: plate.style === "border" ? "border" : "flush",
     })),
     hoopForm: piece.carrier.type === "hoop" ? (piece.carrier.form === "closed-flat" ? "closed-flat" : "closed") : null,
-    heats: heats.map((heat): MakingHeat => ({ joints: heat.joints.map((id) => jointOf.get(id)!), grade: heat.grade, fuses: heat.grade === FUSE })),
+    heats: heats.map((heat): MakingHeat => ({
+      joints: heat.joints.map((id) => jointOf.get(id)!),
+      grade: heat.grade,
+      fuses: heat.grade === FUSE,
+    })),
   });
 }

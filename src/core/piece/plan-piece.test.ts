@@ -28,26 +28,33 @@ test("the Tern ring agrees with the figures computed independently", () => {
   expect(plan.heats.map(({ joints, grade }) => ({ joints, grade }))).toEqual(expected.heats);
   expect(value(plan, "m1.wall.seamAt")).toBeCloseTo(0.25, 9);
   expect(value(plan, "m1.wall.stripHeight")).toBe(3.2);
-  expect(plan.heats[2]!.pallions).toMatchObject({ count: 7, spacing: expect.closeTo(6.504, 3) as number, evenGap: expect.closeTo(3.252, 3) as number });
+  expect(plan.heats[2]!.pallions).toMatchObject({
+    count: 7,
+    spacing: expect.closeTo(6.504, 3) as number,
+    evenGap: expect.closeTo(3.252, 3) as number,
+  });
   expect(plan.joints.map(({ id }) => id)).toEqual(["m1.seam", "m1.foot", "hoop.seam", "hoop.mount.m1"]);
   expect(new Set(plan.steps.map(({ id }) => id)).size).toBe(plan.steps.length);
 });
 
 test("no piece that fits the schema gives a figure that is not a number, or terms that do not add up", () => {
-  const check = (at: unknown, path: string): void => {
-    if (typeof at === "number" && !Number.isFinite(at) && !path.endsWith("coolest")) throw new Error(`${path} is ${at}`);
-    if (typeof at === "object" && at !== null) for (const [key, inner] of Object.entries(at)) check(inner, `${path}/${key}`);
+  const isSound = (at: unknown): boolean => {
+    if (typeof at === "number") return Number.isFinite(at);
+    if (typeof at !== "object" || at === null) return true;
+    for (const key in at) if (!isSound((at as Record<string, unknown>)[key])) return false;
+    return true;
   };
   fc.assert(
     fc.property(anyPiece(), anyBench(), (piece, bench) => {
       const plan = planPiece(piece, bench);
-      check(plan, "");
+      for (const [room, part] of Object.entries(plan)) if (!isSound(part)) throw new Error(`${room} holds a number that is none`);
       for (const [key, figure] of Object.entries(plan.figures)) {
         const sum = figure.terms.reduce((all, term) => all + term.value, 0);
-        if (Math.abs(sum - figure.value) > tolerance.sum * Math.max(1, Math.abs(figure.value))) throw new Error(`${key}: ${sum} is not ${figure.value}`);
+        if (Math.abs(sum - figure.value) > tolerance.sum * Math.max(1, Math.abs(figure.value)))
+          throw new Error(`${key}: ${sum} is not ${figure.value}`);
       }
     }),
-    { numRuns: 1500 },
+    { numRuns: 400 },
   );
 });
 
@@ -59,7 +66,8 @@ test("the cut is the net and its losses, and the net grows with thickness and fi
       const { losses, fit } = plan.settled.mounts[mount.id]!.wall;
       const net = value(plan, "m1.wall.netLength");
       expect(value(plan, "m1.wall.cutLength")).toBeCloseTo(net + losses.squaring.value + losses.mark.value, 8);
-      const changed = (wall: Partial<WallEntry>) => value(planPiece({ ...piece, mounts: [{ ...mount, wall: { ...mount.wall, ...wall } }] }, SHIPPED_BENCH), "m1.wall.netLength");
+      const changed = (wall: Partial<WallEntry>) =>
+        value(planPiece({ ...piece, mounts: [{ ...mount, wall: { ...mount.wall, ...wall } }] }, SHIPPED_BENCH), "m1.wall.netLength");
       expect(changed({ thickness: mount.wall.thickness + more })).toBeCloseTo(net + Math.PI * more, 7);
       expect(changed({ fit: fit.value + more })).toBeCloseTo(net + 2 * Math.PI * more, 7);
     }),
@@ -109,7 +117,13 @@ test("what a piece leaves out is taken from the bench, and from the shipped defa
   const { fit: _fit, ...wall } = tern.mounts[0]!.wall;
   const piece: Piece = { ...tern, mounts: [{ ...tern.mounts[0]!, wall }] };
   const terms = planPiece(piece, bench).figures["m1.wall.cutLength"]!.terms;
-  expect(terms.map(({ label, from }) => [label, from])).toEqual([["outline", "stone"], ["wall", "formula"], ["fit", "bench"], ["squaring", "bench"], ["mark", "shipped"]]);
+  expect(terms.map(({ label, from }) => [label, from])).toEqual([
+    ["outline", "stone"],
+    ["wall", "formula"],
+    ["fit", "bench"],
+    ["squaring", "bench"],
+    ["mark", "shipped"],
+  ]);
   expect(benchDifferences(bench, SHIPPED_BENCH).map(({ key }) => key)).toEqual(["losses.wall.squaring", "seatOf.fit"]);
   expect(benchDifferences(bench, bench)).toEqual([]);
   expect(wideBandAddition(SHIPPED_BENCH, 6).value).toBe(0);

@@ -45,10 +45,20 @@ export function sizePiece(piece: Piece, bench: BenchEntry): SizedPiece {
   const figures = mounts.reduce<Figures>((all, mount) => ({ ...all, ...mount.figures }), {});
   const findings = mounts.flatMap((mount) => mount.findings);
   if (carrier.type !== "hoop") {
-    return { piece, figures, findings, assembly: assemble(settings, null), drawing: { settings: drawings, hoop: null }, settled: { mounts: settledMounts, hoop: null } };
+    return {
+      piece,
+      figures,
+      findings,
+      assembly: assemble(settings, null),
+      drawing: { settings: drawings, hoop: null },
+      settled: { mounts: settledMounts, hoop: null },
+    };
   }
   const hoop = settleHoop(carrier, bench);
-  const planned = planHoop(hoop, mounts.map(({ base }) => base));
+  const planned = planHoop(
+    hoop,
+    mounts.map(({ base }) => base),
+  );
   return {
     piece,
     figures: { ...figures, ...planned.figures },
@@ -98,7 +108,9 @@ function acrossFinger({ place }: Mount): number {
 /** The two places of the outline that face along a direction. */
 function placesFacing(outline: Outline, direction: number): number[] {
   const [dx, dy] = [Math.cos(direction), Math.sin(direction)];
-  return [1, -1].map((way) => outline.stations.reduce((best, s) => (way * (s.x * dx + s.y * dy) > way * (best.x * dx + best.y * dy) ? s : best)).at);
+  return [1, -1].map(
+    (way) => outline.stations.reduce((best, s) => (way * (s.x * dx + s.y * dy) > way * (best.x * dx + best.y * dy) ? s : best)).at,
+  );
 }
 
 function outlineFigures(id: string, outline: Outline, tapeOff: number | null): Figures {
@@ -109,5 +121,7 @@ function outlineFigures(id: string, outline: Outline, tapeOff: number | null): F
 }
 
 function tapeFindings(id: string, tapeOff: number | null): Finding[] {
-  return tapeOff !== null && Math.abs(tapeOff) > tolerance.wrongReading ? [finding("stone.tape-off", "warning", `${id}.stone`, { off: tapeOff })] : [];
+  return tapeOff !== null && Math.abs(tapeOff) > tolerance.wrongReading
+    ? [finding("stone.tape-off", "warning", `${id}.stone`, { off: tapeOff })]
+    : [];
 }

@@ -45,7 +45,11 @@ export interface DomePlace {
 /** Places along the dome from its edge to its top, evenly turned, for drawing. */
 export function domeCurve(dome: Dome, steps: number): DomePlace[] {
   const { radius, turnIn, height, exponent: m } = dome;
-  if (m === "flat") return [{ x: radius, y: height, lean: Math.PI / 2 }, { x: 0, y: height, lean: Math.PI / 2 }];
+  if (m === "flat")
+    return [
+      { x: radius, y: height, lean: Math.PI / 2 },
+      { x: 0, y: height, lean: Math.PI / 2 },
+    ];
   const slope = slopeOf(radius / (height - turnIn), m);
   return Array.from({ length: steps + 1 }, (_, i) => {
     const angle = ((i / steps) * Math.PI) / 2;

@@ -36,7 +36,14 @@ export function CardScreen({ onBack }: { readonly onBack: () => void }) {
           Paper
         </span>
         {(Object.keys(PAPERS) as Paper[]).map((each) => (
-          <button key={each} type="button" aria-pressed={paper === each} aria-describedby="paper" onClick={() => setPaper(each)} className={`btn ${paper === each ? "border-ink font-semibold" : ""}`}>
+          <button
+            key={each}
+            type="button"
+            aria-pressed={paper === each}
+            aria-describedby="paper"
+            onClick={() => setPaper(each)}
+            className={`btn ${paper === each ? "border-ink font-semibold" : ""}`}
+          >
             {each}
           </button>
         ))}
@@ -65,11 +72,13 @@ export function CardScreen({ onBack }: { readonly onBack: () => void }) {
           <CardDrawing piece={piece} plan={plan} />
         </div>
         <CardHeats plan={plan} units={units} />
-        {plan.findings.filter(({ level }) => level !== "note").map((finding, i) => (
-          <p key={i} className="mt-[1mm]">
-            <b>◆ {finding.level === "error" ? "Wrong" : "Take care"}.</b> {findingText(finding, units)}
-          </p>
-        ))}
+        {plan.findings
+          .filter(({ level }) => level !== "note")
+          .map((finding, i) => (
+            <p key={i} className="mt-[1mm]">
+              <b>◆ {finding.level === "error" ? "Wrong" : "Take care"}.</b> {findingText(finding, units)}
+            </p>
+          ))}
         <h2>Making</h2>
         <ol className="columns-2 gap-[5mm]">
           {plan.steps.map((step, i) => (
@@ -77,7 +86,9 @@ export function CardScreen({ onBack }: { readonly onBack: () => void }) {
               <span className="mt-[0.5mm] inline-block h-[2.6mm] w-[2.6mm] shrink-0 border border-[#333]" aria-hidden="true" />
               <span>
                 {i + 1} {sayStep(step, plan.figures, units).title}
-                {step.cautions.length > 0 && <span className="text-[#444]"> ◆ {step.cautions.map((caution) => CAUTIONS[caution].name).join(", ")}</span>}
+                {step.cautions.length > 0 && (
+                  <span className="text-[#444]"> ◆ {step.cautions.map((caution) => CAUTIONS[caution].name).join(", ")}</span>
+                )}
               </span>
             </li>
           ))}
@@ -124,23 +135,61 @@ function CardDrawing({ piece, plan }: { readonly piece: Piece; readonly plan: Pl
   const fit = Math.min(times, ROOM_MM.width / width, ROOM_MM.height / height);
   return (
     <figure className="text-center">
-      <svg width={`${width * fit}mm`} height={`${height * fit}mm`} viewBox={`0 0 ${width} ${height}`} role="img" aria-label="Plan and section">
+      <svg
+        width={`${width * fit}mm`}
+        height={`${height * fit}mm`}
+        viewBox={`0 0 ${width} ${height}`}
+        role="img"
+        aria-label="Plan and section"
+      >
         <StoneFill material="agate" id="card-stone" />
         <Millimetres x={width / 2} y={tall / 2 + 2} scale={CARD_SCALE}>
           <Shape points={top.plateEdge} fill="#fff" stroke="#333" strokeWidth={0.8} />
           <Shape points={top.wallOutside} fill="#ddd" stroke="#333" strokeWidth={0.8} />
           <Shape points={top.stone} fill="url(#card-stone)" stroke="#333" strokeWidth={0.8} />
-          <line x1={top.seam.x} y1={top.seam.y} x2={top.seam.x + top.seam.nx * 1.2} y2={top.seam.y + top.seam.ny * 1.2} stroke="#000" strokeWidth={1.6} vectorEffect="non-scaling-stroke" />
+          <line
+            x1={top.seam.x}
+            y1={top.seam.y}
+            x2={top.seam.x + top.seam.nx * 1.2}
+            y2={top.seam.y + top.seam.ny * 1.2}
+            stroke="#000"
+            strokeWidth={1.6}
+            vectorEffect="non-scaling-stroke"
+          />
         </Millimetres>
         <Millimetres x={width / 2} y={height - 2 - section.plate.thickness} scale={CARD_SCALE}>
-          <Shape points={[[-section.plate.half, -section.plate.thickness], [section.plate.half, -section.plate.thickness], [section.plate.half, 0], [-section.plate.half, 0]]} fill="#ddd" stroke="#333" strokeWidth={0.8} />
-          <Shape points={[...section.stone, ...section.stone.map(([x, y]) => [-x, y] as const).reverse()]} fill="url(#card-stone)" stroke="#333" strokeWidth={0.8} />
+          <Shape
+            points={[
+              [-section.plate.half, -section.plate.thickness],
+              [section.plate.half, -section.plate.thickness],
+              [section.plate.half, 0],
+              [-section.plate.half, 0],
+            ]}
+            fill="#ddd"
+            stroke="#333"
+            strokeWidth={0.8}
+          />
+          <Shape
+            points={[...section.stone, ...section.stone.map(([x, y]) => [-x, y] as const).reverse()]}
+            fill="url(#card-stone)"
+            stroke="#333"
+            strokeWidth={0.8}
+          />
           {([1, -1] as const).map((side) => (
-            <Shape key={side} points={section.folded.map(([x, y]) => [side * x, y] as const)} open fill="none" stroke="#333" strokeWidth={1.6} />
+            <Shape
+              key={side}
+              points={section.folded.map(([x, y]) => [side * x, y] as const)}
+              open
+              fill="none"
+              stroke="#333"
+              strokeWidth={1.6}
+            />
           ))}
         </Millimetres>
       </svg>
-      <figcaption className="text-[7.6pt] text-[#444]">Plan with the seam, and section, {fit === times ? scaleText({ times, perMm: times }) : `${fit.toFixed(2)} times life size`}</figcaption>
+      <figcaption className="text-[7.6pt] text-[#444]">
+        Plan with the seam, and section, {fit === times ? scaleText({ times, perMm: times }) : `${fit.toFixed(2)} times life size`}
+      </figcaption>
     </figure>
   );
 }

@@ -56,7 +56,9 @@ export function cardRows(piece: Piece, plan: Plan, units: Units): CardRow[] {
 }
 
 function sumLine({ terms, value }: Figure, units: Units): string {
-  const shown = terms.filter((term) => term.value !== 0).map((term) => `${showLength(term.value, "measured", units)} ${TERM_NAMES[term.label]}`);
+  const shown = terms
+    .filter((term) => term.value !== 0)
+    .map((term) => `${showLength(term.value, "measured", units)} ${TERM_NAMES[term.label]}`);
   return `${shown.join(" + ")} = ${showLength(value, "measured", units)}`;
 }
 

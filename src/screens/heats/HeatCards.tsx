@@ -52,6 +52,7 @@ function HeatCard({ number, heat, plan, units }: CardProps) {
   const more = heat.solder[0]?.evenGap ?? 0;
   return (
     <li
+      tabIndex={0}
       className={`min-w-[196px] flex-1 overflow-y-auto rounded-[6px] border bg-sheet px-[11px] py-[8px] text-[12.2px] leading-[1.32] ${isBad ? "border-bad" : "border-line"}`}
     >
       <h3 className="flex justify-between gap-2 text-[14px] font-[660]">

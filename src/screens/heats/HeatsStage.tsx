@@ -62,7 +62,12 @@ function HeatsMeasures({ mount }: { readonly mount: string }) {
               <span className="min-w-0 truncate">
                 <span className="text-soft">Pinned:</span> {pinText(pin)}
               </span>
-              <button type="button" className="btn btn-plain h-[24px]" aria-label={`Unpin ${pinText(pin)}`} onClick={() => session.change((piece) => removePin(piece, i))}>
+              <button
+                type="button"
+                className="btn btn-plain h-[24px]"
+                aria-label={`Unpin ${pinText(pin)}`}
+                onClick={() => session.change((piece) => removePin(piece, i))}
+              >
                 <X size={14} aria-hidden="true" />
               </button>
             </li>
@@ -110,7 +115,9 @@ function JointRow({ joint, plan, pins }: RowProps) {
   const canFuse = first !== undefined && isOneMetal && METALS[first].fuses;
   return (
     <li className="grid grid-cols-[22px_1fr_24px] items-center gap-x-1.5">
-      <span className="grid h-5 w-5 place-items-center rounded-[3px] bg-ink text-[12px] font-bold text-white">{letterOf(plan, joint.id)}</span>
+      <span className="grid h-5 w-5 place-items-center rounded-[3px] bg-ink text-[12px] font-bold text-white">
+        {letterOf(plan, joint.id)}
+      </span>
       <ChoiceField
         label={capital(jointName(joint.id))}
         hint={jointHint(joint, plan, units)}
@@ -151,9 +158,21 @@ function JointMenu({ joint, plan, grades }: { readonly joint: PlannedJoint; read
           <DropdownMenu.Item className={ITEM} onSelect={() => pin({ shield: joint.id })}>
             Shield it in later heats
           </DropdownMenu.Item>
-          <SubMenu name="Make it before" items={others.map(({ id }) => ({ key: id, text: jointName(id), pin: { before: [joint.id, id] } }))} onPin={pin} />
-          <SubMenu name="Make it together with" items={others.map(({ id }) => ({ key: id, text: jointName(id), pin: { together: [joint.id, id] } }))} onPin={pin} />
-          <SubMenu name="Never use" items={grades.map((id) => ({ key: id, text: gradeName(id), pin: { forbid: [joint.id, id] } }))} onPin={pin} />
+          <SubMenu
+            name="Make it before"
+            items={others.map(({ id }) => ({ key: id, text: jointName(id), pin: { before: [joint.id, id] } }))}
+            onPin={pin}
+          />
+          <SubMenu
+            name="Make it together with"
+            items={others.map(({ id }) => ({ key: id, text: jointName(id), pin: { together: [joint.id, id] } }))}
+            onPin={pin}
+          />
+          <SubMenu
+            name="Never use"
+            items={grades.map((id) => ({ key: id, text: gradeName(id), pin: { forbid: [joint.id, id] } }))}
+            onPin={pin}
+          />
         </DropdownMenu.Content>
       </DropdownMenu.Portal>
     </DropdownMenu.Root>

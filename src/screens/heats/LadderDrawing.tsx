@@ -44,7 +44,13 @@ export function LadderDrawing({ size }: { readonly size: Size }) {
       <rect x={frame.left} y={frame.top} width={frame.right - frame.left} height={frame.bottom - frame.top} fill="url(#hotter)" />
       <Axis y={y} frame={frame} units={units} />
       {ladder.melting.map(({ metal, at, isBeyond }, i) => (
-        <Melting key={metal} text={`${METAL_NAMES[metal]} ${metal === "fine-silver" || metal === "copper" ? "melts" : "starts to melt"}, ${showTemperature(at, units)}`} y={isBeyond ? TOP + BEYOND * (1 - 0.6 * i) + 8 : y(at)} frame={frame} isBroken={isBeyond} />
+        <Melting
+          key={metal}
+          text={`${METAL_NAMES[metal]} ${metal === "fine-silver" || metal === "copper" ? "melts" : "starts to melt"}, ${showTemperature(at, units)}`}
+          y={isBeyond ? TOP + BEYOND * (1 - 0.6 * i) + 8 : y(at)}
+          frame={frame}
+          isBroken={isBeyond}
+        />
       ))}
       {ladder.bands.map((band) => (
         <BandDrawing key={band.joint} band={band} x={x} y={y} />
@@ -60,8 +66,21 @@ export function LadderDrawing({ size }: { readonly size: Size }) {
       {heats.map((heat, i) => (
         <g key={i}>
           <line x1={x(i)} x2={x(i)} y1={bottom} y2={y(heat.working) + 4} stroke={flameColour(heat.working)} strokeWidth={9} opacity={0.9} />
-          <path d={`M${x(i) - 13} ${y(heat.working) + 8} L${x(i)} ${y(heat.working) - 8} L${x(i) + 13} ${y(heat.working) + 8} Z`} fill={flameColour(heat.working)} />
-          <text x={x(i)} y={y(heat.working) - 14} textAnchor="middle" fontSize={15} fontWeight={700} paintOrder="stroke" stroke="#fff" strokeWidth={4} fill="#1b2225">
+          <path
+            d={`M${x(i) - 13} ${y(heat.working) + 8} L${x(i)} ${y(heat.working) - 8} L${x(i) + 13} ${y(heat.working) + 8} Z`}
+            fill={flameColour(heat.working)}
+          />
+          <text
+            x={x(i)}
+            y={y(heat.working) - 14}
+            textAnchor="middle"
+            fontSize={15}
+            fontWeight={700}
+            paintOrder="stroke"
+            stroke="#fff"
+            strokeWidth={4}
+            fill="#1b2225"
+          >
             {showTemperature(heat.working, units)}°
           </text>
           <text x={x(i)} y={bottom + 20} textAnchor="middle" fontSize={heats.length > 5 ? 11.5 : 13} fontWeight={600} fill="#1b2225">
@@ -81,8 +100,26 @@ export function LadderDrawing({ size }: { readonly size: Size }) {
         const above = ladder.disturbed.slice(0, i).filter((other) => other.heat === heat && other.band.runs === band.runs).length;
         return (
           <g key={`${heat}${band.joint}`}>
-            <rect x={x(heat) - 19} y={y(band.runs)} width={38} height={Math.max(4, y(band.gives) - y(band.runs))} fill="none" stroke={colour} strokeWidth={2.5} />
-            <text x={x(heat)} y={y(band.gives) + 20 + 15 * above} textAnchor="middle" fontSize={13} fontWeight={660} fill={colour} paintOrder="stroke" stroke="#fff" strokeWidth={4}>
+            <rect
+              x={x(heat) - 19}
+              y={y(band.runs)}
+              width={38}
+              height={Math.max(4, y(band.gives) - y(band.runs))}
+              fill="none"
+              stroke={colour}
+              strokeWidth={2.5}
+            />
+            <text
+              x={x(heat)}
+              y={y(band.gives) + 20 + 15 * above}
+              textAnchor="middle"
+              fontSize={13}
+              fontWeight={660}
+              fill={colour}
+              paintOrder="stroke"
+              stroke="#fff"
+              strokeWidth={4}
+            >
               {band.letter} {what === "runs" ? "runs again" : "softens"}
             </text>
           </g>
@@ -117,7 +154,9 @@ function heatTitle(plan: Plan, i: number, count: number): string {
 }
 
 function described(plan: Plan, ladder: Ladder): string {
-  const heats = plan.heats.map((heat, i) => `heat ${i + 1}, ${heat.joints.map(jointName).join(" and ")}, ${gradeName(heat.grade)}, ${heat.working} degrees C`);
+  const heats = plan.heats.map(
+    (heat, i) => `heat ${i + 1}, ${heat.joints.map(jointName).join(" and ")}, ${gradeName(heat.grade)}, ${heat.working} degrees C`,
+  );
   const moves = ladder.disturbed.map(({ heat, band, what }) => `${jointName(band.joint)} ${what} in heat ${heat + 1}`);
   return `Heats: ${heats.join("; ")}. ${moves.join("; ") || "Every joint holds"}.`;
 }
@@ -137,7 +176,15 @@ interface Frame {
 
 type Linear = (value: number) => number;
 
-function Axis({ y, frame, units }: { readonly y: Linear & { ticks(count: number): number[] }; readonly frame: Frame; readonly units: Units }) {
+function Axis({
+  y,
+  frame,
+  units,
+}: {
+  readonly y: Linear & { ticks(count: number): number[] };
+  readonly frame: Frame;
+  readonly units: Units;
+}) {
   return y.ticks(5).map((tick) => (
     <g key={tick}>
       <line x1={frame.left} x2={frame.right} y1={y(tick)} y2={y(tick)} stroke="#dde3e1" />
@@ -148,7 +195,17 @@ function Axis({ y, frame, units }: { readonly y: Linear & { ticks(count: number)
   ));
 }
 
-function Melting({ text, y, frame, isBroken }: { readonly text: string; readonly y: number; readonly frame: Frame; readonly isBroken: boolean }) {
+function Melting({
+  text,
+  y,
+  frame,
+  isBroken,
+}: {
+  readonly text: string;
+  readonly y: number;
+  readonly frame: Frame;
+  readonly isBroken: boolean;
+}) {
   const zigzag = isBroken ? `h200 l8 -5 l8 10 l8 -5 H${frame.right}` : `H${frame.right}`;
   return (
     <>
@@ -183,7 +240,13 @@ const TAG = 24;
 function Tags({ band, among, x, y }: { readonly band: Band; readonly among: readonly Band[]; readonly x: Linear; readonly y: Linear }) {
   const level = (y(band.runs) + y(band.gives)) / 2;
   return band.stretches.map(({ from }, i) => {
-    const before = among.slice(0, among.indexOf(band)).filter((other) => other.runs === band.runs && other.stretches.some((each) => Math.abs(each.from - from) < 0.01 || (each.from < from && from < each.to))).length;
+    const before = among
+      .slice(0, among.indexOf(band))
+      .filter(
+        (other) =>
+          other.runs === band.runs &&
+          other.stretches.some((each) => Math.abs(each.from - from) < 0.01 || (each.from < from && from < each.to)),
+      ).length;
     const cx = x(from) + (from % 1 === 0 ? 32 : 20) + before * TAG;
     return (
       <g key={i}>

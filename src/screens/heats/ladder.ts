@@ -43,7 +43,9 @@ export function letterOf(plan: Plan, joint: string): string {
 /** The heats as they are drawn: temperature upward, heats left to right. */
 export function ladderOf(plan: Plan): Ladder {
   const { heats, settled } = plan;
-  const grades = settled.heats.shelf.grades.filter(({ id }) => heats.some(({ grade }) => grade === id)).map((grade) => ({ id: grade.id, ...holds(grade) }));
+  const grades = settled.heats.shelf.grades
+    .filter(({ id }) => heats.some(({ grade }) => grade === id))
+    .map((grade) => ({ id: grade.id, ...holds(grade) }));
   const bands = heats.flatMap((heat, i) => heat.joints.map((joint) => bandOf(plan, joint, heat, i)));
   const working = heats.map((heat) => heat.working);
   const highest = Math.max(...working, ...grades.map(({ runs }) => runs), 700);
@@ -55,7 +57,9 @@ export function ladderOf(plan: Plan): Ladder {
     grades,
     range,
     disturbed: heats.flatMap((heat, i) => bands.flatMap((band) => disturbedBy(heat, i, band))),
-    melting: metals.map((metal) => ({ metal, at: METALS[metal].solidus, isBeyond: METALS[metal].solidus > range[1] })).sort((a, b) => a.at - b.at),
+    melting: metals
+      .map((metal) => ({ metal, at: METALS[metal].solidus, isBeyond: METALS[metal].solidus > range[1] }))
+      .sort((a, b) => a.at - b.at),
   };
 }
 

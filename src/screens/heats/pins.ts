@@ -28,7 +28,7 @@ export function removePin(piece: Editable<Piece>, index: number): void {
 }
 
 function setPins(piece: Editable<Piece>, change: (pins: readonly Pin[]) => readonly Pin[]): void {
-  piece.heats = { ...piece.heats, pins: change((piece.heats?.pins ?? [])) as Editable<Pin>[] };
+  piece.heats = { ...piece.heats, pins: change(piece.heats?.pins ?? []) as Editable<Pin>[] };
 }
 
 /** A pin as it is said. */

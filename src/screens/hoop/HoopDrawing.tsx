@@ -40,13 +40,27 @@ export function HoopDrawing({ size, piece, mount, view }: Props) {
         Looking along the finger, {scaleText(scale)}
       </Word>
       <Millimetres x={x} y={y} scale={scale}>
-        <path d={ringPath(hoop.inside, hoop.outside, seat && view.seat === "flat" ? seat : null)} fill="url(#metal)" fillRule="evenodd" stroke="#6f7a7e" vectorEffect="non-scaling-stroke" />
+        <path
+          d={ringPath(hoop.inside, hoop.outside, seat && view.seat === "flat" ? seat : null)}
+          fill="url(#metal)"
+          fillRule="evenodd"
+          stroke="#6f7a7e"
+          vectorEffect="non-scaling-stroke"
+        />
         <circle r={hoop.fibre} fill="none" stroke="#0b5d66" strokeWidth={1.4} strokeDasharray="5 4" vectorEffect="non-scaling-stroke" />
         <g transform={`translate(0 ${rest + section.plate.thickness})`}>
           <SettingSection section={section} scale={scale} />
         </g>
         <line x1={-hoop.inside} x2={hoop.inside} y1={0} y2={0} stroke="#8a9596" vectorEffect="non-scaling-stroke" />
-        <line x1={0} x2={0} y1={-hoop.outside - 0.3} y2={-hoop.inside + 0.3} stroke="#1b2225" strokeWidth={2} vectorEffect="non-scaling-stroke" />
+        <line
+          x1={0}
+          x2={0}
+          y1={-hoop.outside - 0.3}
+          y2={-hoop.inside + 0.3}
+          stroke="#1b2225"
+          strokeWidth={2}
+          vectorEffect="non-scaling-stroke"
+        />
       </Millimetres>
       <Word x={x} y={y + 5} textAnchor="middle" fontSize={15} fontWeight={640} fill="#1b2225" strokeWidth={14} lights="size">
         {view.insideFigure}
@@ -85,7 +99,9 @@ function SeatWords({ x, y, k, seat, view }: SeatProps) {
     <>
       <path d={`M${px - 4} ${py + 3} L${tx - 6} ${ty - 4}`} stroke="#1b2225" strokeWidth={0.8} fill="none" />
       <Word x={tx} y={ty} fontSize={13} fontWeight={640} fill="#1b2225" lights="seat">
-        {view.seat === "flat" ? `flat ${view.seatWidth} wide, ${view.seatDepth} deep` : `saddle ${view.seatWidth} wide, ${view.seatDepth} deep`}
+        {view.seat === "flat"
+          ? `flat ${view.seatWidth} wide, ${view.seatDepth} deep`
+          : `saddle ${view.seatWidth} wide, ${view.seatDepth} deep`}
       </Word>
       <Word x={tx} y={ty + 17} fontSize={12}>
         {view.seat === "flat" ? `leaves ${view.seatLeft} of the wire` : `leaves ${view.seatLeft} of the plate`}
@@ -114,7 +130,15 @@ function WireSection({ x, y, wire, view }: WireProps) {
       <Millimetres x={x} y={y} scale={scale}>
         <Shape points={wire.curve} fill="url(#metal)" stroke="#6f7a7e" lights="stock" />
       </Millimetres>
-      <line x1={x - half - 8} x2={x + half + 8} y1={y - wire.fibre * k} y2={y - wire.fibre * k} stroke="#0b5d66" strokeWidth={1.4} strokeDasharray="5 4" />
+      <line
+        x1={x - half - 8}
+        x2={x + half + 8}
+        y1={y - wire.fibre * k}
+        y2={y - wire.fibre * k}
+        stroke="#0b5d66"
+        strokeWidth={1.4}
+        strokeDasharray="5 4"
+      />
       <Word x={x + half + 10} y={y - wire.fibre * k + 4} fontSize={12} fill="#0b5d66" lights="fibre">
         {view.fibre}
       </Word>

@@ -58,7 +58,14 @@ export function HoopStage({ mount: id }: { readonly mount: string }) {
               {view.lost}
             </FigureButton>
           </Answers>
-          <Rule blank={plan.drawing.hoop.blank} height={hoop.stock.width} cut={`cut ${view.cut}`} beyond="wire goes on" names={BLANK_MARKS} units={units} />
+          <Rule
+            blank={plan.drawing.hoop.blank}
+            height={hoop.stock.width}
+            cut={`cut ${view.cut}`}
+            beyond="wire goes on"
+            names={BLANK_MARKS}
+            units={units}
+          />
         </>
       }
     />
@@ -90,7 +97,8 @@ function HoopMeasures({ hoop, mount, view }: MeasuresProps) {
   const settled = plan.settled.hoop!;
   const rule = hoop.lengthRule ?? "fibre";
   const change = (recipe: (hoop: Editable<HoopEntry>) => void) => session.change((piece) => recipe(hoopOf(piece)));
-  const sizeIn = (system: SizeSystem) => (system === "mandrel" ? mandrel[0]?.label : sizeText(system, settled.size.value)) ?? hoop.size.value;
+  const sizeIn = (system: SizeSystem) =>
+    (system === "mandrel" ? mandrel[0]?.label : sizeText(system, settled.size.value)) ?? hoop.size.value;
   const rules = RULES.some((each) => lengthRuleName(each) === lengthRuleName(rule)) ? RULES : [...RULES, rule];
   return (
     <>
@@ -98,7 +106,10 @@ function HoopMeasures({ hoop, mount, view }: MeasuresProps) {
       <ChoiceField
         label="Sized in"
         value={hoop.size.system}
-        options={SYSTEMS.filter((system) => system !== "mandrel" || mandrel.length > 0 || hoop.size.system === "mandrel").map((value) => ({ value, text: capital(SYSTEM_NAMES[value]) }))}
+        options={SYSTEMS.filter((system) => system !== "mandrel" || mandrel.length > 0 || hoop.size.system === "mandrel").map((value) => ({
+          value,
+          text: capital(SYSTEM_NAMES[value]),
+        }))}
         onChoose={(system) => change((each) => void (each.size = { system, value: sizeIn(system) }))}
       />
       <TextField field={sizeField} label="Size" hint={view.inside} value={hoop.size.value} />
@@ -157,7 +168,9 @@ function HoopMeasures({ hoop, mount, view }: MeasuresProps) {
       <h2 className="section-head">Length</h2>
       <ChoiceField
         label="Counted at"
-        hint={rule === "fibre" ? "neither stretched nor squeezed" : rule === "thickness" ? "as most are taught" : "so that the padding grows"}
+        hint={
+          rule === "fibre" ? "neither stretched nor squeezed" : rule === "thickness" ? "as most are taught" : "so that the padding grows"
+        }
         value={lengthRuleName(rule)}
         options={rules.map((each) => ({ value: lengthRuleName(each), text: capital(lengthRuleName(each)) }))}
         lights="fibre"
@@ -165,7 +178,14 @@ function HoopMeasures({ hoop, mount, view }: MeasuresProps) {
       />
       <div className="grid grid-cols-2 gap-x-3">
         {LOSSES.map(({ name, label }) => (
-          <MeasureField key={name} field={hoopLossField(name, units)} label={label} value={settled.losses[name].value} lights="losses" shape="compact" />
+          <MeasureField
+            key={name}
+            field={hoopLossField(name, units)}
+            label={label}
+            value={settled.losses[name].value}
+            lights="losses"
+            shape="compact"
+          />
         ))}
         <MeasureField field={sawPassesField} label="Saw cuts" value={settled.losses.sawPasses.value} lights="losses" shape="compact" />
       </div>

@@ -10,7 +10,14 @@ import { CAUTIONS, CAUTIONS_DEFER, CHECKS, sayStep } from "@/words/steps";
 import { capital } from "@/words/names";
 import { type Units } from "@/words/show";
 
-const STAGE_TITLES: Readonly<Record<StepStage, string>> = { stone: "Stone", wall: "Wall", plate: "Plate", hoop: "Hoop", join: "Joining", set: "Setting" };
+const STAGE_TITLES: Readonly<Record<StepStage, string>> = {
+  stone: "Stone",
+  wall: "Wall",
+  plate: "Plate",
+  hoop: "Hoop",
+  join: "Joining",
+  set: "Setting",
+};
 
 /** The piece's making as ordered steps: what to do, what to look at, what can hurt. */
 export function MakingStage() {
@@ -48,7 +55,10 @@ export function MakingStage() {
       <section aria-label="This step" className="overflow-y-auto bg-paper px-3.5 pt-2.5 pb-3 [grid-area:meas]">
         {shown && <StepDetail step={shown} plan={plan} units={units} />}
       </section>
-      <section aria-label="Answer" className="flex flex-col justify-center gap-4 overflow-hidden border-t border-line bg-paper px-[18px] [grid-area:foot]">
+      <section
+        aria-label="Answer"
+        className="flex flex-col justify-center gap-4 overflow-hidden border-t border-line bg-paper px-[18px] [grid-area:foot]"
+      >
         <div className="flex items-baseline gap-5">
           <p className="min-w-0 truncate">
             <span className="mr-2 text-[12.5px] text-soft">{next ? `Step ${plan.steps.indexOf(next) + 1}` : "All steps"}</span>
@@ -60,7 +70,10 @@ export function MakingStage() {
         </div>
         <ol aria-hidden="true" className="flex gap-[5px]">
           {plan.steps.map(({ id, heat, code }) => (
-            <li key={id} className={`h-3 flex-1 rounded-[2px] ${barColour(done.has(id), id === next?.id, heat !== null && code !== "join.pickle")}`} />
+            <li
+              key={id}
+              className={`h-3 flex-1 rounded-[2px] ${barColour(done.has(id), id === next?.id, heat !== null && code !== "join.pickle")}`}
+            />
           ))}
         </ol>
         <p className="text-[12.5px] text-soft">
@@ -96,8 +109,17 @@ function StepRow({ step, number, title, heading, isDone, isNext, isShown, onShow
   return (
     <li>
       {heading && <h2 className="mt-3 mb-1 text-[12px] font-[640] text-soft first:mt-0">{heading}</h2>}
-      <div className={`grid grid-cols-[30px_26px_1fr_auto] items-center rounded-[4px] border-t border-hair ${isShown ? "bg-accent-wash" : ""} ${isNext ? "font-[620]" : ""}`}>
-        <input type="checkbox" checked={isDone} onChange={onTick} onFocus={onShow} aria-label={`${number}. ${title}`} className="mx-2 h-4 w-4 accent-[#0b5d66]" />
+      <div
+        className={`grid grid-cols-[30px_26px_1fr_auto] items-center rounded-[4px] border-t border-hair ${isShown ? "bg-accent-wash" : ""} ${isNext ? "font-[620]" : ""}`}
+      >
+        <input
+          type="checkbox"
+          checked={isDone}
+          onChange={onTick}
+          onFocus={onShow}
+          aria-label={`${number}. ${title}`}
+          className="mx-2 h-4 w-4 accent-[#0b5d66]"
+        />
         <span className="text-right text-[12.5px] text-soft">{number}</span>
         <button type="button" onClick={onShow} className={`min-w-0 py-[5px] pl-2.5 text-left text-[13.5px] ${isDone ? "text-soft" : ""}`}>
           {isHeat && <span className="mr-1.5 inline-block h-2.5 w-2.5 rounded-[2px] bg-[#a3411c]" aria-hidden="true" />}
@@ -129,7 +151,11 @@ function StepDetail({ step, plan, units }: { readonly step: Step; readonly plan:
         </>
       )}
       {step.cautions.length > 0 && (
-        <div role="note" aria-label="Cautions" className="mt-3 rounded-[5px] bg-warn-wash px-[9px] py-[7px] text-[12.5px] leading-[1.4] text-[#6b3500]">
+        <div
+          role="note"
+          aria-label="Cautions"
+          className="mt-3 rounded-[5px] bg-warn-wash px-[9px] py-[7px] text-[12.5px] leading-[1.4] text-[#6b3500]"
+        >
           {step.cautions.map((caution) => (
             <p key={caution} className="mb-1">
               <b className="font-[680]">◆ {capital(CAUTIONS[caution].name)}.</b> {CAUTIONS[caution].text}

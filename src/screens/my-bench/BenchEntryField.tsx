@@ -27,11 +27,17 @@ export function BenchEntryField({ label, hint, value, shipped, unit, onTake, isT
     setTyped(problem === null ? null : { text, problem });
   };
   return (
-    <div className={hidesLabel ? "" : `grid items-center gap-x-2 border-t border-hair py-[3px] text-[13.5px] ${isWide ? "grid-cols-[1fr_210px]" : "grid-cols-[1fr_128px]"}`}>
-      <label htmlFor={id} className={hidesLabel ? "sr-only" : "leading-tight"}>
-        {label}
+    <div
+      className={
+        hidesLabel
+          ? ""
+          : `grid items-center gap-x-2 border-t border-hair py-[3px] text-[13.5px] ${isWide ? "grid-cols-[1fr_210px]" : "grid-cols-[1fr_128px]"}`
+      }
+    >
+      <div className={hidesLabel ? "sr-only" : "leading-tight"}>
+        <label htmlFor={id}>{label}</label>
         {hint && <small className="narrow block text-[11.5px] text-soft">{hint}</small>}
-      </label>
+      </div>
       <span className={`entry ${typed?.problem ? "entry-wrong" : ""}`}>
         <input
           id={id}

@@ -19,7 +19,9 @@ export function MandrelEditor({ edit }: { readonly edit: BenchEdit }) {
     const reading = readNumber(across);
     if (!label.trim() || !reading.ok) return setProblem("Type what is engraved, as 54, and the reading across, as 17.22");
     const refused = edit.change((bench) => {
-      bench.mandrel = [...mandrel.filter((mark) => mark.label !== label.trim()), { label: label.trim(), diameter: reading.value }].sort((a, b) => a.diameter - b.diameter);
+      bench.mandrel = [...mandrel.filter((mark) => mark.label !== label.trim()), { label: label.trim(), diameter: reading.value }].sort(
+        (a, b) => a.diameter - b.diameter,
+      );
     });
     setProblem(refused);
     if (refused === null) {
@@ -35,15 +37,33 @@ export function MandrelEditor({ edit }: { readonly edit: BenchEdit }) {
             <span>
               <b className="font-[620]">{mark.label}</b> <span className="text-soft">reads</span> {mark.diameter.toFixed(2)} mm
             </span>
-            <button type="button" className="btn btn-plain" aria-label={`Remove reading ${mark.label}`} onClick={() => edit.change((bench) => void bench.mandrel?.splice(i, 1))}>
+            <button
+              type="button"
+              className="btn btn-plain"
+              aria-label={`Remove reading ${mark.label}`}
+              onClick={() => edit.change((bench) => void bench.mandrel?.splice(i, 1))}
+            >
               <Trash2 size={14} aria-hidden="true" />
             </button>
           </li>
         ))}
       </ul>
       <div className="grid grid-cols-[1fr_1fr_auto] items-center gap-2 border-t border-hair py-1.5">
-        <input aria-label="Engraved" placeholder="engraved" value={label} onChange={(event) => setLabel(event.target.value)} className="entry !justify-start" />
-        <input aria-label="Reads across, mm" placeholder="mm across" value={across} onChange={(event) => setAcross(event.target.value)} onKeyDown={(event) => event.key === "Enter" && add()} className="entry" />
+        <input
+          aria-label="Engraved"
+          placeholder="engraved"
+          value={label}
+          onChange={(event) => setLabel(event.target.value)}
+          className="entry !justify-start"
+        />
+        <input
+          aria-label="Reads across, mm"
+          placeholder="mm across"
+          value={across}
+          onChange={(event) => setAcross(event.target.value)}
+          onKeyDown={(event) => event.key === "Enter" && add()}
+          className="entry"
+        />
         <button type="button" className="btn" onClick={add}>
           <Plus size={14} aria-hidden="true" /> Reading
         </button>
@@ -53,7 +73,9 @@ export function MandrelEditor({ edit }: { readonly edit: BenchEdit }) {
           ◆ {problem}.
         </p>
       )}
-      <p className="narrow text-[11.5px] text-soft">Sizes between two readings are interpolated. Choose “My mandrel” on a hoop to size by it.</p>
+      <p className="narrow text-[11.5px] text-soft">
+        Sizes between two readings are interpolated. Choose “My mandrel” on a hoop to size by it.
+      </p>
     </>
   );
 }
@@ -66,7 +88,8 @@ export function StripEditor({ edit }: { readonly edit: BenchEdit }) {
   const [metal, setMetal] = useState<Metal>("fine-silver");
   const [thickness, setThickness] = useState("");
   const [problem, setProblem] = useState<string | null>(null);
-  const put = (next: readonly Strip[]) => edit.change((bench) => void (bench.strips = structuredClone(next) as { metal: Metal; thickness: number; heights: number[] }[]));
+  const put = (next: readonly Strip[]) =>
+    edit.change((bench) => void (bench.strips = structuredClone(next) as { metal: Metal; thickness: number; heights: number[] }[]));
   const add = () => {
     const reading = readLength(thickness, "mm");
     if (!reading.ok) return setProblem("Type the strip's thickness, as 0.32 or 28ga");
@@ -85,26 +108,50 @@ export function StripEditor({ edit }: { readonly edit: BenchEdit }) {
             isWide
             unit="mm"
             onTake={(text) => {
-              const heights = text.split(/[\s;]+/).filter(Boolean).map((each) => readNumber(each));
+              const heights = text
+                .split(/[\s;]+/)
+                .filter(Boolean)
+                .map((each) => readNumber(each));
               const bad = heights.find((each) => !each.ok);
               if (bad) return "Type heights with spaces between, as 2.5 3.2 4.0";
-              return put(strips.map((other, j) => (j === i ? { ...strip, heights: heights.flatMap((each) => (each.ok ? [each.value] : [])) } : other)));
+              return put(
+                strips.map((other, j) =>
+                  j === i ? { ...strip, heights: heights.flatMap((each) => (each.ok ? [each.value] : [])) } : other,
+                ),
+              );
             }}
           />
-          <button type="button" className="btn btn-plain" aria-label={`Remove ${METAL_NAMES[strip.metal]} ${strip.thickness}`} onClick={() => put(strips.filter((_, j) => j !== i))}>
+          <button
+            type="button"
+            className="btn btn-plain"
+            aria-label={`Remove ${METAL_NAMES[strip.metal]} ${strip.thickness}`}
+            onClick={() => put(strips.filter((_, j) => j !== i))}
+          >
             <Trash2 size={14} aria-hidden="true" />
           </button>
         </div>
       ))}
       <div className="grid grid-cols-[1fr_1fr_auto] items-center gap-2 border-t border-hair py-1.5">
-        <select aria-label="Metal of the strip" value={metal} onChange={(event) => setMetal(event.target.value as Metal)} className="entry !justify-start text-[13px] font-[540]">
+        <select
+          aria-label="Metal of the strip"
+          value={metal}
+          onChange={(event) => setMetal(event.target.value as Metal)}
+          className="entry !justify-start text-[13px] font-[540]"
+        >
           {STRIP_METALS.map((each) => (
             <option key={each} value={each}>
               {METAL_NAMES[each]}
             </option>
           ))}
         </select>
-        <input aria-label="Thickness of the strip, mm" placeholder="thick, mm or ga" value={thickness} onChange={(event) => setThickness(event.target.value)} onKeyDown={(event) => event.key === "Enter" && add()} className="entry" />
+        <input
+          aria-label="Thickness of the strip, mm"
+          placeholder="thick, mm or ga"
+          value={thickness}
+          onChange={(event) => setThickness(event.target.value)}
+          onKeyDown={(event) => event.key === "Enter" && add()}
+          className="entry"
+        />
         <button type="button" className="btn" onClick={add}>
           <Plus size={14} aria-hidden="true" /> Strip
         </button>

@@ -204,7 +204,9 @@ function Losses({ edit }: { readonly edit: BenchEdit }) {
 
 /** An object without the fields that are undefined. */
 function without<T extends object>(object: T): { [K in keyof T]: Exclude<T[K], undefined> } {
-  return Object.fromEntries(Object.entries(object).filter(([, value]) => value !== undefined)) as { [K in keyof T]: Exclude<T[K], undefined> };
+  return Object.fromEntries(Object.entries(object).filter(([, value]) => value !== undefined)) as {
+    [K in keyof T]: Exclude<T[K], undefined>;
+  };
 }
 
 interface NumberProps {

@@ -76,7 +76,13 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
                     </td>
                   ))}
                   <td className="w-[34px] py-1 pl-1">
-                    <button type="button" className="btn btn-plain" disabled={shelf.grades.length === 1} aria-label={`Remove ${gradeName(grade.id)} of ${shelf.id}`} onClick={() => change((all) => void all[s]!.grades.splice(g, 1))}>
+                    <button
+                      type="button"
+                      className="btn btn-plain"
+                      disabled={shelf.grades.length === 1}
+                      aria-label={`Remove ${gradeName(grade.id)} of ${shelf.id}`}
+                      onClick={() => change((all) => void all[s]!.grades.splice(g, 1))}
+                    >
                       <Trash2 size={14} aria-hidden="true" />
                     </button>
                   </td>
@@ -86,7 +92,9 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
           </table>
         </section>
       ))}
-      <p className="narrow text-[11.5px] text-soft">Typical published values ship with the program; your supplier's sheet is the one to follow.</p>
+      <p className="narrow text-[11.5px] text-soft">
+        Typical published values ship with the program; your supplier's sheet is the one to follow.
+      </p>
     </>
   );
 }
@@ -97,5 +105,11 @@ function newGrade(grades: readonly Grade[]): Editable<Grade> {
   const names = ["extra-hard", "hard", "medium", "easy", "extra-easy", "paste", "second-easy"];
   const id = names.find((name) => !grades.some((grade) => grade.id === name)) ?? `grade-${grades.length + 1}`;
   if (id === "extra-hard") return { id, rank: 0, gives: 775, runs: 800, forms: [{ type: "sheet", thickness: 0.25 }] };
-  return { id, rank: (last?.rank ?? 0) + 1, gives: last?.gives ?? 600, runs: last?.runs ?? 640, forms: [{ type: "sheet", thickness: 0.25 }] };
+  return {
+    id,
+    rank: (last?.rank ?? 0) + 1,
+    gives: last?.gives ?? 600,
+    runs: last?.runs ?? 640,
+    forms: [{ type: "sheet", thickness: 0.25 }],
+  };
 }

@@ -27,7 +27,9 @@ export interface BenchEdit {
 const MOST_UNDO = 200;
 
 export function useBenchEdit(tray: Tray): BenchEdit {
-  const [store] = useState(() => createStore<{ bench: BenchEntry }>()(temporal(() => ({ bench: tray.store.getState().bench }), { limit: MOST_UNDO })));
+  const [store] = useState(() =>
+    createStore<{ bench: BenchEntry }>()(temporal(() => ({ bench: tray.store.getState().bench }), { limit: MOST_UNDO })),
+  );
   const bench = useStore(tray.store, (state) => state.bench);
   const canUndo = useStore(store.temporal, ({ pastStates }) => pastStates.length > 0);
   const canRedo = useStore(store.temporal, ({ futureStates }) => futureStates.length > 0);

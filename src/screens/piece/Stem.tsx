@@ -26,7 +26,9 @@ export function Stem({ entries, current, onGo }: Props) {
               <Dot entry={entry} isCurrent={entry.id === current} />
               <span className="min-w-0">
                 <b className="block text-[14px] font-[640]">{STAGE_NAMES[entry.id]}</b>
-                <span className={`narrow block text-[12.5px] leading-snug ${entry.level === "error" ? "text-bad" : "text-soft"}`}>{entry.result}</span>
+                <span className={`narrow block text-[12.5px] leading-snug ${entry.level === "error" ? "text-bad" : "text-soft"}`}>
+                  {entry.result}
+                </span>
               </span>
             </button>
           </li>
@@ -42,7 +44,9 @@ function Dot({ entry, isCurrent }: { readonly entry: StemEntry; readonly isCurre
   if (entry.level) {
     return (
       <span className={`${place} ${isCurrent ? "rounded-full shadow-[0_0_0_4px_var(--color-accent-wash)]" : ""}`}>
-        <span className={`block h-[11px] w-[11px] rotate-45 rounded-[2px] border-2 ${entry.level === "error" ? "border-[#7d1712] bg-[#c0392b]" : "border-warn bg-gather"}`} />
+        <span
+          className={`block h-[11px] w-[11px] rotate-45 rounded-[2px] border-2 ${entry.level === "error" ? "border-[#7d1712] bg-[#c0392b]" : "border-warn bg-gather"}`}
+        />
         <span className="sr-only">{entry.level === "error" ? "something is wrong" : "take care"}</span>
       </span>
     );

@@ -66,7 +66,12 @@ function Name() {
   };
   if (text === null) {
     return (
-      <button type="button" title={`${name}: rename`} onClick={() => setText(name)} className="max-w-[240px] truncate rounded-[3px] font-[620] text-ink hover:bg-hair">
+      <button
+        type="button"
+        title={`${name}: rename`}
+        onClick={() => setText(name)}
+        className="max-w-[240px] truncate rounded-[3px] font-[620] text-ink hover:bg-hair"
+      >
         {name}
       </button>
     );
@@ -172,7 +177,10 @@ export function ElsewhereBar() {
     router.push(`/pieces/${id}/wall`);
   };
   return (
-    <div role="alert" className="fixed top-[54px] left-1/2 z-30 flex -translate-x-1/2 items-center gap-3 rounded-[6px] border border-warn bg-warn-wash px-3 py-2 text-[13px] text-[#6b3500] shadow-lg">
+    <div
+      role="alert"
+      className="fixed top-[54px] left-1/2 z-30 flex -translate-x-1/2 items-center gap-3 rounded-[6px] border border-warn bg-warn-wash px-3 py-2 text-[13px] text-[#6b3500] shadow-lg"
+    >
       <span>
         <b className="font-[680]">◆ This piece was changed in another window.</b> What you type here is not kept until you choose.
       </span>

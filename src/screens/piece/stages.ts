@@ -22,7 +22,12 @@ export function stagesOf(piece: Piece): StageId[] {
 
 /** The piece in the order it is made, each stage with its result. `done` counts steps ticked off. */
 export function stemOf(piece: Piece, plan: Plan, mount: string, units: Units, done: number): StemEntry[] {
-  return stagesOf(piece).map((id) => ({ id, result: resultOf(id, piece, plan, mount, units, done), level: levelOf(id, plan, mount), isDone: id !== "making" || done === plan.steps.length }));
+  return stagesOf(piece).map((id) => ({
+    id,
+    result: resultOf(id, piece, plan, mount, units, done),
+    level: levelOf(id, plan, mount),
+    isDone: id !== "making" || done === plan.steps.length,
+  }));
 }
 
 function resultOf(stage: StageId, piece: Piece, plan: Plan, mountId: string, units: Units, done: number): string {
@@ -37,7 +42,9 @@ function resultOf(stage: StageId, piece: Piece, plan: Plan, mountId: string, uni
     case "plate":
       return `${showLength(value(`${mountId}.plate.length`), "blank", units)} × ${showLength(value(`${mountId}.plate.width`), "blank", units)} × ${showLength(plate.thickness, "blank", units)}, ${plate.style}`;
     case "hoop":
-      return piece.carrier.type === "hoop" ? `${SYSTEM_NAMES[piece.carrier.size.system]} ${piece.carrier.size.value}, blank ${showLength(value("hoop.cutLength"), "blank", units)}` : "";
+      return piece.carrier.type === "hoop"
+        ? `${SYSTEM_NAMES[piece.carrier.size.system]} ${piece.carrier.size.value}, blank ${showLength(value("hoop.cutLength"), "blank", units)}`
+        : "";
     case "heats":
       return heatsResult(plan);
     case "making":
@@ -60,7 +67,10 @@ export function stoneSize(outline: Piece["mounts"][number]["stone"]["outline"], 
 function heatsResult({ heats, heatPlan }: Plan): string {
   if (heatPlan.status === "impossible") return "no order works";
   const [runs, softens] = [heats.flatMap((heat) => heat.runs).length, heats.flatMap((heat) => heat.softens).length];
-  const moves = [...(runs ? [`${counted(runs, "joint")} ${runs === 1 ? "runs" : "run"}`] : []), ...(softens ? [`${softens} ${softens === 1 ? "softens" : "soften"}`] : [])];
+  const moves = [
+    ...(runs ? [`${counted(runs, "joint")} ${runs === 1 ? "runs" : "run"}`] : []),
+    ...(softens ? [`${softens} ${softens === 1 ? "softens" : "soften"}`] : []),
+  ];
   return `${counted(heats.length, "heat")}, ${moves.join(", ") || "all hold"}`;
 }
 

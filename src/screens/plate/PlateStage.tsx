@@ -39,7 +39,9 @@ function plateView(plan: Plan, id: string, units: Units) {
     length: blank("length"),
     width: blank("width"),
     mass: figure("mass").value.toFixed(2),
-    sum: length.terms.filter(({ value }) => value !== 0).map(({ label, value }) => ({ value: showLength(value, "measured", units), name: TERM_NAMES[label] })),
+    sum: length.terms
+      .filter(({ value }) => value !== 0)
+      .map(({ label, value }) => ({ value: showLength(value, "measured", units), name: TERM_NAMES[label] })),
     total: showLength(length.value, "measured", units),
   };
 }
@@ -72,7 +74,14 @@ export function PlateStage({ mount: id }: { readonly mount: string }) {
               sawn to {view.length} × {view.width}, {view.mass} g
             </FigureButton>
           </Answers>
-          <Rule blank={plan.drawing.settings[id]!.plate} height={figureOf(plan.figures, `${id}.plate.blankWidth`).value} cut={`cut ${view.blankLength}`} beyond="sheet goes on" names={BLANK_MARKS} units={units} />
+          <Rule
+            blank={plan.drawing.settings[id]!.plate}
+            height={figureOf(plan.figures, `${id}.plate.blankWidth`).value}
+            cut={`cut ${view.blankLength}`}
+            beyond="sheet goes on"
+            names={BLANK_MARKS}
+            units={units}
+          />
         </>
       }
     />
@@ -128,7 +137,13 @@ function PlateDrawing({ size, mount }: { readonly size: Size; readonly mount: Mo
       <Millimetres x={side.x} y={side.y} scale={sectionScale}>
         <SettingSection section={drawing.section} scale={sectionScale} />
       </Millimetres>
-      <Dimension from={side.x - plate.half * sk} to={side.x + plate.half * sk} at={side.y + plate.thickness * sk + 24} text={view.width} lights="plate" />
+      <Dimension
+        from={side.x - plate.half * sk}
+        to={side.x + plate.half * sk}
+        at={side.y + plate.thickness * sk + 24}
+        text={view.width}
+        lights="plate"
+      />
     </Sheet>
   );
 }
@@ -140,7 +155,8 @@ function PlateMeasures({ mount }: { readonly mount: Mount }) {
   const session = useSession();
   const units = useUnits();
   const settled = usePlan().settled.mounts[id]!.plate;
-  const change = (recipe: (plate: Editable<PlateEntry>) => void) => session.change((piece) => recipe(piece.mounts.find((each) => each.id === id)!.plate));
+  const change = (recipe: (plate: Editable<PlateEntry>) => void) =>
+    session.change((piece) => recipe(piece.mounts.find((each) => each.id === id)!.plate));
   const field = (name: "thickness" | "border" | "sawMargin") =>
     lengthField(`${id}.plate.${name}`, units, (piece, value) => {
       piece.mounts.find((each) => each.id === id)!.plate[name] = value;
@@ -155,7 +171,13 @@ function PlateMeasures({ mount }: { readonly mount: Mount }) {
         options={PLATE_METALS.map((value) => ({ value, text: capital(METAL_NAMES[value]) }))}
         onChoose={(metal) => change((each) => void (each.metal = metal))}
       />
-      <MeasureField field={field("thickness")} label="Thickness" hint="0.6 to 0.7 for a ring; 1.0 is heavy" value={plate.thickness} lights="plate" />
+      <MeasureField
+        field={field("thickness")}
+        label="Thickness"
+        hint="0.6 to 0.7 for a ring; 1.0 is heavy"
+        value={plate.thickness}
+        lights="plate"
+      />
       <h2 className="section-head">Edge</h2>
       <ChoiceField
         label="Finish"
@@ -172,8 +194,16 @@ function PlateMeasures({ mount }: { readonly mount: Mount }) {
           })
         }
       />
-      {plate.style === "border" && <MeasureField field={field("border")} label="Border" hint="outside the wall" value={settled.border.value} lights="plate" />}
-      <MeasureField field={field("sawMargin")} label="Saw margin" hint="easier to saw off than to add" value={settled.sawMargin.value} lights="saw" />
+      {plate.style === "border" && (
+        <MeasureField field={field("border")} label="Border" hint="outside the wall" value={settled.border.value} lights="plate" />
+      )}
+      <MeasureField
+        field={field("sawMargin")}
+        label="Saw margin"
+        hint="easier to saw off than to add"
+        value={settled.sawMargin.value}
+        lights="saw"
+      />
       <FindingNotes stage="plate" mount={id} />
     </>
   );

@@ -41,7 +41,8 @@ export function StoneStage({ mount: id }: { readonly mount: string }) {
           <Answers
             sum={
               <>
-                {view.long} long <b className="font-semibold text-ink">{view.wide}</b> wide <b className="font-semibold text-ink">{view.face}</b> face
+                {view.long} long <b className="font-semibold text-ink">{view.wide}</b> wide{" "}
+                <b className="font-semibold text-ink">{view.face}</b> face
               </>
             }
           >
@@ -55,7 +56,15 @@ export function StoneStage({ mount: id }: { readonly mount: string }) {
             </Answer>
             <span className="text-[13px] text-soft">{view.tightest}</span>
           </Answers>
-          <Rule blank={plan.drawing.settings[id]!.tape} height={greatestTurnIn(mount.stone)} cut={`round ${view.round}`} beyond="" names={BLANK_MARKS} units={units} tone="stone" />
+          <Rule
+            blank={plan.drawing.settings[id]!.tape}
+            height={greatestTurnIn(mount.stone)}
+            cut={`round ${view.round}`}
+            beyond=""
+            names={BLANK_MARKS}
+            units={units}
+            tone="stone"
+          />
         </>
       }
     />
@@ -86,8 +95,21 @@ function StoneDrawing({ size, mount }: { readonly size: Size; readonly mount: Mo
       <Millimetres x={top.x} y={top.y} scale={scale}>
         <Shape points={drawing.plan.stone} fill="url(#stone)" stroke="#00000066" lights="stone" />
       </Millimetres>
-      <Dimension from={top.x + Math.min(...xs)} to={top.x + Math.max(...xs)} at={top.y + Math.max(...ys) + 30} text={view.long} lights="length" />
-      <Dimension from={top.y + Math.min(...ys)} to={top.y + Math.max(...ys)} at={top.x + Math.min(...xs) - 30} text={view.wide} lights="width" isUpright />
+      <Dimension
+        from={top.x + Math.min(...xs)}
+        to={top.x + Math.max(...xs)}
+        at={top.y + Math.max(...ys) + 30}
+        text={view.long}
+        lights="length"
+      />
+      <Dimension
+        from={top.y + Math.min(...ys)}
+        to={top.y + Math.max(...ys)}
+        at={top.x + Math.min(...xs) - 30}
+        text={view.wide}
+        lights="width"
+        isUpright
+      />
       <SectionView mount={mount} x={side.x} y={side.y} scale={sectionScale} view={wallView(plan, mount, units)} />
     </Sheet>
   );
@@ -107,7 +129,8 @@ function StoneMeasures({ mount }: { readonly mount: Mount }) {
   const units = useUnits();
   const view = stoneView(usePlan(), mount, units);
   const { outline } = stone;
-  const change = (recipe: (stone: Editable<Mount["stone"]>) => void) => session.change((piece) => recipe(piece.mounts.find((each) => each.id === id)!.stone));
+  const change = (recipe: (stone: Editable<Mount["stone"]>) => void) =>
+    session.change((piece) => recipe(piece.mounts.find((each) => each.id === id)!.stone));
   const isFlat = stone.dome === "flat";
   return (
     <>
@@ -121,13 +144,33 @@ function StoneMeasures({ mount }: { readonly mount: Mount }) {
         ]}
         onChoose={(shape) => change((each) => void (each.outline = reshaped(outline, shape) as Editable<typeof outline>))}
       />
-      {outline.shape === "oval" && <MeasureField field={outlineField(id, "length", units)} label="Length" value={outline.length} lights="length" />}
-      {outline.shape === "oval" && <MeasureField field={outlineField(id, "width", units)} label="Width" value={outline.width} lights="width" />}
-      {outline.shape === "round" && <MeasureField field={outlineField(id, "diameter", units)} label="Across" value={outline.diameter} lights="length" />}
-      <MeasureField field={wrappedField(id, units)} label="Round it by tape" hint="leave empty if not wrapped" value={stone.measuredPerimeter ?? null} lights="stone" />
+      {outline.shape === "oval" && (
+        <MeasureField field={outlineField(id, "length", units)} label="Length" value={outline.length} lights="length" />
+      )}
+      {outline.shape === "oval" && (
+        <MeasureField field={outlineField(id, "width", units)} label="Width" value={outline.width} lights="width" />
+      )}
+      {outline.shape === "round" && (
+        <MeasureField field={outlineField(id, "diameter", units)} label="Across" value={outline.diameter} lights="length" />
+      )}
+      <MeasureField
+        field={wrappedField(id, units)}
+        label="Round it by tape"
+        hint="leave empty if not wrapped"
+        value={stone.measuredPerimeter ?? null}
+        lights="stone"
+      />
       <h2 className="section-head">Height</h2>
       <MeasureField field={stoneField(id, "height", units)} label="Whole stone" value={stone.height} lights="stone" />
-      {!isFlat && <MeasureField field={stoneField(id, "turnIn", units)} label="Side leans in at" hint="drag the line in the section" value={greatestTurnIn(stone)} lights="turnIn" />}
+      {!isFlat && (
+        <MeasureField
+          field={stoneField(id, "turnIn", units)}
+          label="Side leans in at"
+          hint="drag the line in the section"
+          value={greatestTurnIn(stone)}
+          lights="turnIn"
+        />
+      )}
       <ChoiceField
         label="Face"
         hint={isFlat ? view.dome : "domed"}
@@ -143,7 +186,9 @@ function StoneMeasures({ mount }: { readonly mount: Mount }) {
           })
         }
       />
-      {typeof stone.dome !== "string" && <MeasureField field={domeField(id)} label="Dome" hint={view.dome} value={stone.dome ?? 2} lights="stone" />}
+      {typeof stone.dome !== "string" && (
+        <MeasureField field={domeField(id)} label="Dome" hint={view.dome} value={stone.dome ?? 2} lights="stone" />
+      )}
       <h2 className="section-head">Material</h2>
       <TextField field={materialField(id)} label="Name" value={stone.material?.name ?? ""} shape="wide" />
       <MeasureField field={mohsField(id)} label="Hardness" value={stone.material?.mohs ?? null} />

@@ -17,7 +17,8 @@ export interface StoneView {
 /** What the Stone stage says. */
 export function stoneView(plan: Plan, mount: Mount, units: Units): StoneView {
   const value = (name: string) => figureOf(plan.figures, `${mount.id}.${name}`).value;
-  const stoneTerm = (name: string) => figureOf(plan.figures, `${mount.id}.plate.${name}`).terms.find(({ label }) => label === "stone")!.value;
+  const stoneTerm = (name: string) =>
+    figureOf(plan.figures, `${mount.id}.plate.${name}`).terms.find(({ label }) => label === "stone")!.value;
   const { places } = plan.drawing.settings[mount.id]!.plan;
   const tightest = 1 / Math.max(...places.map(({ curvature }) => curvature));
   return {

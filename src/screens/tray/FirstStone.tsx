@@ -49,7 +49,10 @@ export function FirstStone({ onDemo }: { readonly onDemo: () => void }) {
     else void keep();
   };
   return (
-    <section aria-label="Start" className="grid grid-cols-[1fr_auto] gap-10 border-b border-line bg-sheet bg-[linear-gradient(#eef2f0_1px,transparent_1px),linear-gradient(90deg,#eef2f0_1px,transparent_1px)] bg-[size:35px_35px] px-10 py-8">
+    <section
+      aria-label="Start"
+      className="grid grid-cols-[1fr_auto] gap-10 border-b border-line bg-sheet bg-[linear-gradient(#eef2f0_1px,transparent_1px),linear-gradient(90deg,#eef2f0_1px,transparent_1px)] bg-[size:35px_35px] px-10 py-8"
+    >
       <div>
         <h1 className="mb-4 text-[22px] font-bold [font-stretch:92%]">Start with your stone</h1>
         <div className="flex flex-wrap items-start gap-5">
@@ -86,7 +89,11 @@ export function FirstStone({ onDemo }: { readonly onDemo: () => void }) {
         <div aria-live="polite" className="mt-5 min-h-[52px]">
           {first.problem && <p className="text-[13px] text-bad">◆ {first.problem}</p>}
           {plan && <FirstPlan plan={plan} units={units} onKeep={() => void keep()} />}
-          {!plan && !first.problem && <p className="text-[13px] text-soft">Four numbers, read with a caliper; Enter goes on. The plan stands here when the fourth is in.</p>}
+          {!plan && !first.problem && (
+            <p className="text-[13px] text-soft">
+              Four numbers, read with a caliper; Enter goes on. The plan stands here when the fourth is in.
+            </p>
+          )}
         </div>
       </div>
       <div className="flex flex-col items-stretch justify-center gap-2">
@@ -126,7 +133,11 @@ function FirstPlan({ plan, units, onKeep }: { readonly plan: Plan; readonly unit
 }
 
 /** The piece that four texts make; nothing while one is missing, a problem where they cannot be a stone. */
-function firstPiece(texts: Texts, units: Units, make: (measures: FirstMeasures) => Piece): { readonly piece: Piece | null; readonly problem: string | null } {
+function firstPiece(
+  texts: Texts,
+  units: Units,
+  make: (measures: FirstMeasures) => Piece,
+): { readonly piece: Piece | null; readonly problem: string | null } {
   const read = (name: keyof FirstMeasures) => {
     const reading = readLength(texts[name], units.length);
     return reading.ok ? reading.value : null;

@@ -25,7 +25,11 @@ export function PieceList({ records, bench, makes, units, chosen, onChoose, onOp
       <thead>
         <tr>
           {HEADS.map((head, i) => (
-            <th key={head} scope="col" className={`border-b border-line px-2 pt-2.5 pb-1.5 text-[12.5px] font-[520] text-soft ${i === 0 ? "pl-[18px] text-left" : i === HEADS.length - 1 ? "pr-[18px] text-right" : "text-right"}`}>
+            <th
+              key={head}
+              scope="col"
+              className={`border-b border-line px-2 pt-2.5 pb-1.5 text-[12.5px] font-[520] text-soft ${i === 0 ? "pl-[18px] text-left" : i === HEADS.length - 1 ? "pr-[18px] text-right" : "text-right"}`}
+            >
               {head}
             </th>
           ))}
@@ -44,9 +48,19 @@ export function PieceList({ records, bench, makes, units, chosen, onChoose, onOp
               className={`border-b border-hair align-top ${isChosen ? "bg-accent-wash shadow-[inset_3px_0_0_var(--color-accent)]" : "hover:bg-hair"}`}
             >
               <td className="py-2.5 pl-[18px]">
-                <button type="button" data-piece={id} onFocus={() => onChoose(id)} onClick={() => onOpen(id)} className="block max-w-[260px] truncate text-left font-[640]" title={piece.name}>
+                <button
+                  type="button"
+                  data-piece={id}
+                  onFocus={() => onChoose(id)}
+                  onClick={() => onOpen(id)}
+                  className="block max-w-[260px] truncate text-left font-[640]"
+                  title={piece.name}
+                >
                   {row.level && (
-                    <span className={row.level === "error" ? "text-bad" : "text-warn"} title={row.level === "error" ? "something is wrong" : "take care"}>
+                    <span
+                      className={row.level === "error" ? "text-bad" : "text-warn"}
+                      title={row.level === "error" ? "something is wrong" : "take care"}
+                    >
                       ◆{" "}
                     </span>
                   )}
@@ -57,10 +71,16 @@ export function PieceList({ records, bench, makes, units, chosen, onChoose, onOp
               {[row.strip, row.plate, row.carrier, row.heats].map(([first, second], i) => (
                 <td key={i} className="px-2 py-2.5 text-right whitespace-nowrap">
                   {first}
-                  <small className={`block text-[12px] ${second.includes("runs") || second.includes("no order") ? "text-bad" : second.includes("softens") ? "text-warn" : "text-soft"}`}>{second}</small>
+                  <small
+                    className={`block text-[12px] ${second.includes("runs") || second.includes("no order") ? "text-bad" : second.includes("softens") ? "text-warn" : "text-soft"}`}
+                  >
+                    {second}
+                  </small>
                 </td>
               ))}
-              <td className={`px-2 py-2.5 pr-[18px] text-right ${row.next.startsWith("Step") ? "font-semibold text-accent" : ""}`}>{row.next}</td>
+              <td className={`px-2 py-2.5 pr-[18px] text-right ${row.next.startsWith("Step") ? "font-semibold text-accent" : ""}`}>
+                {row.next}
+              </td>
             </tr>
           );
         })}

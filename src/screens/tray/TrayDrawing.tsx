@@ -25,7 +25,9 @@ const LEAST_SCALE = 2.5;
 /** The stones themselves, all to one scale, as they lie on the bench. */
 export function TrayDrawing({ records, bench, chosen, onChoose, onOpen }: Props) {
   const [ref, { width }] = useSize(1280, HEIGHT);
-  const lying = records.slice(0, MOST_STONES).map((record) => ({ record, ...trayStone(planOf(record.piece, bench), record.piece.mounts[0]!.id) }));
+  const lying = records
+    .slice(0, MOST_STONES)
+    .map((record) => ({ record, ...trayStone(planOf(record.piece, bench), record.piece.mounts[0]!.id) }));
   const all = lying.reduce((sum, each) => sum + Math.max(each.width, 12), 0);
   const tallest = Math.max(1, ...lying.flatMap((each) => each.wall.map(([, y]) => Math.abs(y) * 2)));
   const fits = Math.min((width - MARGIN * (lying.length + 1)) / all, 150 / tallest, LARGEST_SCALE);
@@ -36,7 +38,12 @@ export function TrayDrawing({ records, bench, chosen, onChoose, onOpen }: Props)
   const wholeWidth = Math.max(width, slots.reduce((a, b) => a + b, 0) + spare * (lying.length + 1));
   const middles = slots.map((slot, i) => slots.slice(0, i).reduce((a, b) => a + b, 0) + spare * (i + 1) + slot / 2);
   return (
-    <section ref={ref} aria-label="Tray" className="overflow-x-auto overflow-y-hidden border-b border-line bg-sheet" style={{ height: HEIGHT }}>
+    <section
+      ref={ref}
+      aria-label="Tray"
+      className="overflow-x-auto overflow-y-hidden border-b border-line bg-sheet"
+      style={{ height: HEIGHT }}
+    >
       <svg width={wholeWidth} height={HEIGHT} role="group" aria-label="The stones on the tray" className="block">
         <defs>
           <pattern id="tray-squares" width={square * 2} height={square * 2} patternUnits="userSpaceOnUse">

@@ -39,13 +39,25 @@ export function TrayScreen() {
     choose(next.id);
     document.querySelector<HTMLElement>(`[data-piece="${next.id}"]`)?.focus();
   };
-  useKeys({ n: addNew, ArrowDown: () => step(1), ArrowUp: () => step(-1), Delete: () => chosen && void tray.setDeleted([chosen.id], true) });
+  useKeys({
+    n: addNew,
+    ArrowDown: () => step(1),
+    ArrowUp: () => step(-1),
+    Delete: () => chosen && void tray.setDeleted([chosen.id], true),
+  });
   const layDemo = async () => {
     const { DEMO_PIECES } = await import("@demo/pieces");
-    await tray.setDeleted(DEMO_PIECES.map(({ id }) => id), false);
+    await tray.setDeleted(
+      DEMO_PIECES.map(({ id }) => id),
+      false,
+    );
     await tray.addAll(DEMO_PIECES.filter(({ id }) => !all.some((record) => record.id === id)));
   };
-  const clearDemo = async () => tray.setDeleted((await import("@demo/pieces")).DEMO_PIECES.map(({ id }) => id), true);
+  const clearDemo = async () =>
+    tray.setDeleted(
+      (await import("@demo/pieces")).DEMO_PIECES.map(({ id }) => id),
+      true,
+    );
   return (
     <main className="flex min-h-dvh min-w-[1024px] flex-col">
       <NavBar>
@@ -67,7 +79,17 @@ export function TrayScreen() {
       )}
       <div className="grid flex-1 grid-cols-[1fr_372px]">
         <section aria-label="Pieces" className="min-w-0 overflow-x-auto">
-          {pieces.length > 0 && <PieceList records={pieces} bench={bench} makes={makes} units={units} chosen={chosen?.id ?? null} onChoose={choose} onOpen={open} />}
+          {pieces.length > 0 && (
+            <PieceList
+              records={pieces}
+              bench={bench}
+              makes={makes}
+              units={units}
+              chosen={chosen?.id ?? null}
+              onChoose={choose}
+              onOpen={open}
+            />
+          )}
         </section>
         <aside className="border-l border-line px-[18px] py-3.5">
           {chosen && (
@@ -83,10 +105,18 @@ export function TrayScreen() {
               onDelete={() => void tray.setDeleted([chosen.id], true)}
             />
           )}
-          {deleted.length > 0 && <Deleted records={deleted} onPutBack={(id) => void tray.setDeleted([id], false)} onEmpty={() => void tray.remove(deleted.map(({ id }) => id))} />}
+          {deleted.length > 0 && (
+            <Deleted
+              records={deleted}
+              onPutBack={(id) => void tray.setDeleted([id], false)}
+              onEmpty={() => void tray.remove(deleted.map(({ id }) => id))}
+            />
+          )}
           <TrayActions
             hasPieces={pieces.length > 0}
-            onEverything={() => void everythingText(tray.store.getState().keeper, bench).then((text) => saveFile("hoop-ledger-everything.json", text))}
+            onEverything={() =>
+              void everythingText(tray.store.getState().keeper, bench).then((text) => saveFile("hoop-ledger-everything.json", text))
+            }
             onRestore={pick}
             onDemo={() => void layDemo()}
             onRemoveDemo={() => void clearDemo()}

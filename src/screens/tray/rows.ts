@@ -39,15 +39,26 @@ export function rowOf(piece: Piece, plan: Plan, make: Make | undefined, units: U
   const { carrier } = piece;
   const levels = plan.findings.map(({ level }) => level);
   return {
-    piece: [piece.name, [stoneName(piece), carrier.type === "hoop" ? `${SYSTEM_NAMES[carrier.size.system]} ${carrier.size.value}` : ""].filter(Boolean).join(", ")],
+    piece: [
+      piece.name,
+      [stoneName(piece), carrier.type === "hoop" ? `${SYSTEM_NAMES[carrier.size.system]} ${carrier.size.value}` : ""]
+        .filter(Boolean)
+        .join(", "),
+    ],
     strip: [
       `${showLength(value(`${id}.wall.cutLength`), "strip", units)} × ${showLength(value(`${id}.wall.cutHeight`), "height", units)}`,
       `${METAL_NAMES[wall.metal].replace(" silver", "")}, ${showLength(wall.thickness, "measured", units)}`,
     ],
-    plate: [`${showLength(value(`${id}.plate.length`), "blank", units)} × ${showLength(value(`${id}.plate.width`), "blank", units)}`, plate.style === "border" ? `border ${showLength(plate.border ?? 0, "blank", units)}` : plate.style],
+    plate: [
+      `${showLength(value(`${id}.plate.length`), "blank", units)} × ${showLength(value(`${id}.plate.width`), "blank", units)}`,
+      plate.style === "border" ? `border ${showLength(plate.border ?? 0, "blank", units)}` : plate.style,
+    ],
     carrier:
       carrier.type === "hoop"
-        ? [`blank ${showLength(value("hoop.cutLength"), "blank", units)}`, `${FORM_NAMES[carrier.form]}, ${SECTION_NAMES[carrier.stock.section]}`]
+        ? [
+            `blank ${showLength(value("hoop.cutLength"), "blank", units)}`,
+            `${FORM_NAMES[carrier.form]}, ${SECTION_NAMES[carrier.stock.section]}`,
+          ]
         : ["no hoop", stone.name ?? ""],
     heats: heatsCell(plan),
     next: nextStep(plan, make, units),

@@ -40,7 +40,9 @@ export function WallDrawing({ size, mount }: { readonly size: Size; readonly mou
         <Shape points={drawing.plan.wallOutside} fill="url(#metal)" stroke="#6f7a7e" lights="wall" />
         <Shape points={drawing.plan.wallInside} fill="#fff" stroke="none" lights="fit" />
         <Shape points={drawing.plan.stone} fill="url(#stone)" stroke="#00000055" />
-        {drawing.plan.face && <Shape points={drawing.plan.face} fill="none" stroke="#0b5d66" strokeWidth={1.2} strokeDasharray="2 3" lights="catch" />}
+        {drawing.plan.face && (
+          <Shape points={drawing.plan.face} fill="none" stroke="#0b5d66" strokeWidth={1.2} strokeDasharray="2 3" lights="catch" />
+        )}
         {drawing.plan.gathers.map((run, i) => (
           <Shape key={i} points={run} open fill="none" stroke="#d9822b" strokeWidth={Math.max(4, mount.wall.thickness * scale.perMm)} />
         ))}
@@ -91,7 +93,15 @@ function SeamHandle({ mount, drawing, reach }: { readonly mount: string; readonl
       onPointerUp={() => session.commit()}
       onKeyDown={onKeyDown}
     >
-      <line x1={x - seam.nx * 0.4} y1={y - seam.ny * 0.4} x2={x + seam.nx * reach} y2={y + seam.ny * reach} stroke="transparent" strokeWidth={22} vectorEffect="non-scaling-stroke" />
+      <line
+        x1={x - seam.nx * 0.4}
+        y1={y - seam.ny * 0.4}
+        x2={x + seam.nx * reach}
+        y2={y + seam.ny * reach}
+        stroke="transparent"
+        strokeWidth={22}
+        vectorEffect="non-scaling-stroke"
+      />
       <line
         x1={x - seam.nx * 0.2}
         y1={y - seam.ny * 0.2}
@@ -118,7 +128,9 @@ function PlanWords({ drawing, view, x, y, perMm }: WordsProps) {
   const { seam, sawLine, gathers, stone } = drawing.plan;
   const bottom = Math.min(...sawLine.map(([, py]) => py));
   const [left, right] = [Math.min(...stone.map(([px]) => px)), Math.max(...stone.map(([px]) => px))];
-  const gatherAt = gathers.flat().reduce<Point | null>((best, point) => (best === null || point[0] + point[1] > best[0] + best[1] ? point : best), null);
+  const gatherAt = gathers
+    .flat()
+    .reduce<Point | null>((best, point) => (best === null || point[0] + point[1] > best[0] + best[1] ? point : best), null);
   return (
     <>
       <Word x={x + seam.x * perMm + 10} y={y - (seam.y + seam.ny * 1.25) * perMm + 4} fill="#1b2225" fontWeight={600} lights="seam">

@@ -98,8 +98,20 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
         options={WALL_METALS.map((value) => ({ value, text: capital(METAL_NAMES[value]) }))}
         onChoose={(metal) => change((wall) => void (wall.metal = metal))}
       />
-      <MeasureField field={wallField(id, "thickness", units)} label="Thickness" hint={view.gauge} value={mount.wall.thickness} lights="wall" />
-      <MeasureField field={wallField(id, "fit", units)} label="Fit around stone" hint="snug, slides with a push" value={settled.fit.value} lights="fit" />
+      <MeasureField
+        field={wallField(id, "thickness", units)}
+        label="Thickness"
+        hint={view.gauge}
+        value={mount.wall.thickness}
+        lights="wall"
+      />
+      <MeasureField
+        field={wallField(id, "fit", units)}
+        label="Fit around stone"
+        hint="snug, slides with a push"
+        value={settled.fit.value}
+        lights="fit"
+      />
       <ChoiceField
         label="Seam"
         hint={mount.wall.seamAt === undefined || mount.wall.seamAt === "auto" ? "on the straightest run" : "where you put it; drag it"}
@@ -126,18 +138,45 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
         }
       />
       {settled.height.rule === "fixed" && (
-        <MeasureField field={wallField(id, "fixedHeight", units)} label="House height" hint="as it stands when done" value={settled.height.height} lights="height" />
+        <MeasureField
+          field={wallField(id, "fixedHeight", units)}
+          label="House height"
+          hint="as it stands when done"
+          value={settled.height.height}
+          lights="height"
+        />
       )}
-      <MeasureField field={wallField(id, "catch", units)} label="Catch over the dome" hint="seen from above" value={settled.catch.value} lights="catch" />
-      <MeasureField field={wallField(id, "lift", units)} label="Lift under stone" hint="cushion or ledge" value={settled.lift.value} lights="lift" />
+      <MeasureField
+        field={wallField(id, "catch", units)}
+        label="Catch over the dome"
+        hint="seen from above"
+        value={settled.catch.value}
+        lights="catch"
+      />
+      <MeasureField
+        field={wallField(id, "lift", units)}
+        label="Lift under stone"
+        hint="cushion or ledge"
+        value={settled.lift.value}
+        lights="lift"
+      />
       <FindingNotes stage="wall" mount={id} />
       <h2 className="section-head">Losses on the way</h2>
       <div className="grid grid-cols-2 gap-x-3">
         {LOSSES.map(({ name, label }) => (
-          <MeasureField key={name} field={wallLossField(id, name, units)} label={label} value={settled.losses[name].value} lights="losses" shape="compact" />
+          <MeasureField
+            key={name}
+            field={wallLossField(id, name, units)}
+            label={label}
+            value={settled.losses[name].value}
+            lights="losses"
+            shape="compact"
+          />
         ))}
       </div>
-      <p className="narrow pt-1 text-[11.5px] text-soft">{capital(SOURCE_NAMES[settled.losses.squaring.from])}. A scribe marks to 0.10, a pen takes 0.40.</p>
+      <p className="narrow pt-1 text-[11.5px] text-soft">
+        {capital(SOURCE_NAMES[settled.losses.squaring.from])}. A scribe marks to 0.10, a pen takes 0.40.
+      </p>
     </>
   );
 }

@@ -1,0 +1,58 @@
+import { spawnSync } from "node:child_process";
+import { mkdtempSync, readFileSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+
+const TERN = "demo/pieces/tern-ring.json";
+
+function plan(args: readonly string[], input = "", cwd = process.cwd()) {
+  const { status, stdout, stderr } = spawnSync("node", [join(process.cwd(), "scripts/plan.mjs"), ...args], {
+    input,
+    encoding: "utf8",
+    env: { ...process.env, INIT_CWD: cwd },
+  });
+  return { status, stdout, stderr };
+}
+
+test("a file is planned as a card, from a path taken where the command was given", () => {
+  const { status, stdout, stderr } = plan(["tern-ring.json"], "", join(process.cwd(), "demo/pieces"));
+  expect({ status, stderr }).toEqual({ status: 0, stderr: "" });
+  expect(stdout).toMatch(/Cut strip +46\.05 mm long, slit to 3\.20 mm tall/);
+  expect(stdout).toMatch(/4 {2}hoop to plate: easy, 728 °C/);
+  expect(stdout).toMatch(/care: torch and gas; solder and flux; hot metal/);
+  expect(Math.max(...stdout.split("\n").map((line) => line.length))).toBeLessThanOrEqual(79);
+});
+
+test("standard input gives the plan as JSON, with the bench of --bench", () => {
+  const folder = mkdtempSync(join(tmpdir(), "bench-"));
+  const bench = join(folder, "bench.json");
+  writeFileSync(bench, JSON.stringify({ format: "hoop-ledger/bench", version: 1, losses: { wall: { squaring: 0.6 } } }));
+  const { status, stdout } = plan(["-", "--json", "--bench", bench], readFileSync(TERN, "utf8"));
+  expect(status).toBe(0);
+  const file = JSON.parse(stdout) as { format: string; figures: Record<string, { value: number }>; drawing?: unknown };
+  expect(file.format).toBe("hoop-ledger/plan");
+  expect(file.figures["m1.wall.cutLength"]!.value).toBeCloseTo(45.52645 + 0.6 + 0.1, 4);
+  expect(file).not.toHaveProperty("drawing");
+});
+
+test("a piece is planned on the bench it came with, unless another is given", () => {
+  const piece = {
+    ...(JSON.parse(readFileSync(TERN, "utf8")) as object),
+    benchUsed: { format: "hoop-ledger/bench", version: 1, losses: { wall: { squaring: 1 } }, units: { length: "inch" } },
+  };
+  const { stdout } = plan(["-"], JSON.stringify(piece));
+  expect(stdout).toMatch(/Cut strip +1\.835 in long/);
+});
+
+test("what cannot be planned is refused line by line with exit code 2, and misuse with 1, never with a stack", () => {
+  const refused = plan(
+    ["-"],
+    readFileSync(TERN, "utf8").replace('"height": 5.2', '"height": -1').replace('"EU"', "").replace('"54"', '"banana"'),
+  );
+  expect(refused).toEqual({ status: 2, stdout: "", stderr: "/mounts/0/stone/height: must be > 0, got -1\n" });
+  expect(plan(["-"], "{").stderr).toBe("/: is not JSON\n");
+  for (const misused of [plan([]), plan(["no-such-file.json"]), plan([TERN, "--loud"]), plan([TERN, "--bench"])]) {
+    expect(misused.status).toBe(1);
+    expect(misused.stderr).not.toMatch(/\n\s+at /);
+  }
+});

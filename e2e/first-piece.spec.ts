@@ -1,0 +1,93 @@
+import { expect, test } from "@playwright/test";
+import { EMPTY, field, figure, kept, quiet } from "./places";
+
+test("a first piece from nothing, by keyboard alone, to the card", async ({ page }) => {
+  const heard = quiet(page);
+  await page.goto(EMPTY);
+  await expect(page.getByRole("heading", { name: "Start with your stone" })).toBeVisible();
+  for (const text of ["16", "12", "5,2", "1.9"]) {
+    await page.keyboard.type(text);
+    if (text !== "1.9") await page.keyboard.press("Enter");
+  }
+  await expect(page.getByText("46.05")).toBeVisible();
+  await page.keyboard.press("Enter");
+
+  await expect(page).toHaveURL(/\/pieces\/first-ring\/stone$/);
+  await expect(figure(page, "m1.outline.perimeter")).toContainText("44.21");
+  await page.keyboard.press("]");
+  await expect(figure(page, "m1.wall.cutLength")).toContainText("46.05");
+  await page.keyboard.press("]");
+  await expect(figure(page, "m1.plate.blankLength")).toContainText("18.7");
+  await page.keyboard.press("]");
+  await expect(page.getByText("not measured yet")).toBeVisible();
+  while ((await page.evaluate(() => document.activeElement?.getAttribute("data-field"))) !== "hoop.size.value")
+    await page.keyboard.press("Tab");
+  await page.keyboard.type("54");
+  await page.keyboard.press("Enter");
+  await expect(page.getByText("not measured yet")).toBeHidden();
+  await expect(figure(page, "hoop.cutLength")).toContainText("59.1");
+  await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  await page.keyboard.press("]");
+  await expect(page.getByRole("img", { name: /Every joint holds/ })).toBeVisible();
+  await page.keyboard.press("]");
+  await expect(page.getByRole("checkbox")).toHaveCount(32);
+  const first = page.getByRole("checkbox").first();
+  while (!(await first.evaluate((box) => box === document.activeElement))) await page.keyboard.press("Tab");
+  await page.keyboard.press("Space");
+  await expect(page.getByRole("button", { name: /Making 1 of 32 steps/ })).toBeVisible();
+
+  await page.keyboard.press("/");
+  await page.keyboard.type("cut blank");
+  await expect(page.getByRole("option", { name: /Cut blank of the hoop/ })).toContainText("59.15 mm");
+  await page.keyboard.press("Escape");
+  const card = page.getByRole("link", { name: "Card" });
+  while (!(await card.evaluate((link) => link === document.activeElement))) await page.keyboard.press("Shift+Tab");
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("article")).toContainText("46.05 × 3.20 × 0.32 mm, fine silver");
+  await page.goto(`${EMPTY}pieces/first-ring/making`);
+  await expect(page.getByRole("checkbox").first()).toBeChecked();
+  expect(heard).toEqual([]);
+});
+
+test("four numbers that cannot be a stone are explained, and the demo can be laid out instead and cleared away", async ({ page }) => {
+  await page.goto(EMPTY);
+  const start = page.getByRole("region", { name: "Start" });
+  for (const [label, text] of [
+    ["Length", "16"],
+    ["Width", "12"],
+    ["Height", "5"],
+    ["Leans in at", "6"],
+  ] as const)
+    await start.getByLabel(label).fill(text);
+  await expect(start).toContainText("Leans in at must be < the stone's height, 5, got 6");
+  await start.getByLabel("Width").fill("twelve");
+  await expect(start).toContainText("type a number");
+  await page.getByRole("button", { name: "Look round the demo" }).click();
+  await expect(page.getByRole("table").getByRole("button")).toHaveText([/Tern ring/, /Plover ring/, /Whelk ring/]);
+  await page.getByRole("button", { name: "Clear the demo away" }).click();
+  await expect(page.getByRole("heading", { name: "Start with your stone" })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole("region", { name: "Deleted" })).toContainText("Tern ring");
+});
+
+test("a new piece starts valid and says what is not measured yet; single keys rest while a field has the focus", async ({ page }) => {
+  await page.goto(EMPTY);
+  await page.getByRole("heading", { name: "Start with your stone" }).click();
+  await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  await page.keyboard.press("n");
+  await expect(page).toHaveURL(/new-ring\/stone/);
+  await expect(page.getByText("not measured yet")).toHaveCount(4);
+  await field(page, "m1.stone.outline.length").fill("18");
+  await expect(page.getByText("not measured yet")).toHaveCount(3);
+  await field(page, "m1.stone.material.name").fill("");
+  await field(page, "m1.stone.material.name").pressSequentially("n/a [?]");
+  await expect(page).toHaveURL(/new-ring\/stone/);
+  await kept(page);
+  await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  await page.keyboard.press("?");
+  await expect(page.getByRole("dialog", { name: "Keys" })).toContainText("along the stem");
+  await page.getByLabel("Single keys work").uncheck();
+  await page.keyboard.press("Escape");
+  await page.keyboard.press("]");
+  await expect(page).toHaveURL(/new-ring\/stone/);
+});

@@ -1,0 +1,207 @@
+import { readFileSync } from "node:fs";
+import { mkdtemp } from "node:fs/promises";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { type Page, chromium, expect, test } from "@playwright/test";
+import { CHROMIUM, DEMO_PORT, field, figure, kept, quiet } from "./places";
+
+const WALL = "/pieces/tern-ring/wall";
+const thickness = (page: Page) => field(page, "m1.wall.thickness");
+const strip = (page: Page) => figure(page, "m1.wall.cutLength");
+
+test("the thickness is changed by keyboard, the strip follows, and a reload finds it", async ({ page }) => {
+  const heard = quiet(page);
+  await page.goto("/");
+  await page.getByRole("table").getByRole("button", { name: "Tern ring" }).focus();
+  await page.keyboard.press("Enter");
+  await expect(strip(page)).toContainText("46.05");
+  while (!(await thickness(page).evaluate((input) => input === document.activeElement))) await page.keyboard.press("Tab");
+  await page.keyboard.type("26ga");
+  await expect(strip(page)).toContainText("46.30");
+  await expect(thickness(page)).toHaveValue("26ga");
+  await page.keyboard.press("ArrowUp");
+  await expect(thickness(page)).toHaveValue("0.505");
+  await kept(page);
+  await page.reload();
+  await expect(thickness(page)).toHaveValue("0.505");
+  await expect(strip(page)).toContainText("46.60");
+  expect(heard).toEqual([]);
+});
+
+test("a wrong entry is kept and explained, the last good plan stands, and it is taken once it fits", async ({ page }) => {
+  await page.goto("/pieces/tern-ring/stone");
+  const turnIn = field(page, "m1.stone.turnIn");
+  await turnIn.fill("6");
+  await expect(page.getByRole("alert").filter({ hasText: "must be <" })).toContainText(
+    "must be < the stone's height, 5.2, got 6. The plan goes on with 1.90",
+  );
+  await expect(page.getByRole("button", { name: /Wall strip 46.05 × 3.20/ })).toBeVisible();
+  await kept(page);
+  await page.reload();
+  await expect(turnIn).toHaveValue("6");
+  await expect(turnIn).toHaveAttribute("aria-invalid", "true");
+  await field(page, "m1.stone.height").fill("9");
+  await expect(turnIn).toHaveAttribute("aria-invalid", "false");
+  await expect(figure(page, "m1.outline.perimeter")).toBeVisible();
+  await turnIn.fill("banana");
+  await expect(page.getByRole("alert").filter({ hasText: "banana" })).toContainText("is not a number: type one, as 3.2");
+});
+
+test("every change can be undone and redone, one step for each field or drag", async ({ page }) => {
+  await page.goto(WALL);
+  await thickness(page).fill("0.5");
+  await thickness(page).press("Enter");
+  await page.getByLabel("Set by").click();
+  await page.getByRole("option", { name: "A third" }).click();
+  await expect(page.getByRole("note", { name: "Wrong" })).toContainText("A third of the height won't hold this stone");
+  const seam = page.getByRole("slider", { name: "Seam" });
+  const box = (await seam.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  for (const step of [40, 90, 140]) await page.mouse.move(box.x + step, box.y + step / 2);
+  await page.mouse.up();
+  await expect(page.getByText("where you put it; drag it")).toBeVisible();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByText("on the straightest run")).toBeVisible();
+  await page.keyboard.press("Control+z");
+  await expect(page.getByRole("note", { name: "Wrong" })).toBeHidden();
+  await page.keyboard.press("Control+z");
+  await expect(strip(page)).toContainText("46.05");
+  await expect(thickness(page)).toHaveValue("0.32");
+  await page.keyboard.press("Control+Shift+z");
+  await expect(strip(page)).toContainText("46.60");
+});
+
+test("a piece is saved, deleted, put back, deleted again and opened from its file, and is the same", async ({ page }) => {
+  await page.goto("/");
+  const save = async (name: string) => {
+    const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name }).click()]);
+    return readFileSync((await download.path())!, "utf8");
+  };
+  const before = await save("Save file");
+  const everything = await save("Save everything");
+  expect(JSON.parse(before)).toMatchObject({ id: "tern-ring", benchUsed: { format: "hoop-ledger/bench" } });
+  await page.getByRole("button", { name: "Delete", exact: true }).click();
+  await page.reload();
+  await page.getByRole("region", { name: "Deleted" }).getByRole("button", { name: "Put back" }).click();
+  await page.getByRole("table").getByRole("button", { name: "Tern ring" }).focus();
+  await page.keyboard.press("Delete");
+  await page.getByRole("button", { name: "Remove it for good" }).click();
+  await expect(page.getByRole("table").getByRole("button", { name: "Tern ring" })).toBeHidden();
+
+  const picker = page.locator('input[type="file"]');
+  await picker.setInputFiles({ name: "tern.json", mimeType: "application/json", buffer: Buffer.from(before) });
+  await page.getByRole("button", { name: "Lay it on the tray" }).click();
+  await expect(strip(page)).toContainText("46.05");
+  await page.goto("/");
+  expect(await save("Save file")).toBe(before);
+
+  await picker.setInputFiles({ name: "tern.json", mimeType: "application/json", buffer: Buffer.from(before) });
+  await page.getByRole("button", { name: "Keep both" }).click();
+  await expect(page).toHaveURL(/tern-ring-2\/wall/);
+  await page.goto("/");
+  await picker.setInputFiles({ name: "everything.json", mimeType: "application/json", buffer: Buffer.from(everything) });
+  await page.getByRole("button", { name: "Replace them" }).click();
+  await expect(page.getByRole("table").getByRole("row")).toHaveCount(5);
+});
+
+test("a broken file dropped on the page says why by field and changes nothing; another bench is asked about", async ({ page }) => {
+  await page.goto("/");
+  await expect(page.getByRole("table").getByRole("row")).toHaveCount(4);
+  const drop = (text: string) =>
+    page.evaluate((content) => {
+      const data = new DataTransfer();
+      data.items.add(new File([content], "dropped.json", { type: "application/json" }));
+      document.querySelector("main")!.dispatchEvent(new DragEvent("drop", { dataTransfer: data, bubbles: true }));
+    }, text);
+  const tern = readFileSync("demo/pieces/tern-ring.json", "utf8");
+  await drop(tern.replace('"height": 5.2', '"height": -5'));
+  await expect(page.getByRole("dialog")).toContainText("/mounts/0/stone/height: must be > 0, got -5");
+  await page.keyboard.press("Escape");
+  await expect(page.getByRole("table").getByRole("row")).toHaveCount(4);
+  const theirs = { format: "hoop-ledger/bench", version: 1, losses: { wall: { squaring: 0.9 } } };
+  await drop(JSON.stringify({ ...(JSON.parse(tern) as object), id: "their-ring", name: "Their ring", benchUsed: theirs }));
+  await expect(page.getByRole("dialog")).toContainText("Squaring both ends of a strip0.90.44");
+  await page.getByRole("button", { name: "Keep the one it came with" }).click();
+  await page.getByRole("button", { name: "Lay it on the tray" }).click();
+  await expect(strip(page)).toContainText("46.50");
+});
+
+test("of two windows on one piece, the older is told, and takes the newer or keeps a copy", async ({ context }) => {
+  const [older, newer] = [await context.newPage(), await context.newPage()];
+  await older.goto(WALL);
+  await newer.goto(WALL);
+  await thickness(newer).fill("0.4");
+  await kept(newer);
+  await expect(older.getByRole("alert").filter({ hasText: "another window" })).toBeVisible();
+  await older.getByRole("button", { name: "Take the newer" }).click();
+  await expect(strip(older)).toContainText("46.30");
+  await thickness(newer).fill("0.5");
+  await kept(newer);
+  await expect(older.getByRole("alert").filter({ hasText: "another window" })).toBeVisible();
+  await older.getByRole("button", { name: "Keep mine as a copy" }).click();
+  await expect(older).toHaveURL(/tern-ring-2\/wall/);
+  await expect(strip(older)).toContainText("46.30");
+});
+
+test("a browser killed in the middle of edits loses at most the last half second", async () => {
+  const folder = await mkdtemp(join(tmpdir(), "profile-"));
+  const open = () => chromium.launchPersistentContext(folder, { ...CHROMIUM, baseURL: `http://127.0.0.1:${DEMO_PORT}` });
+  const context = await open();
+  const page = await context.newPage();
+  await page.goto(WALL);
+  await thickness(page).fill("0.45");
+  await kept(page);
+  await page.waitForTimeout(500);
+  await thickness(page).fill("0.6");
+  const crashed = page.waitForEvent("crash");
+  void page.goto("chrome://crash").catch(() => undefined);
+  await crashed;
+  await context.close();
+  const again = await open();
+  const reopened = await again.newPage();
+  await reopened.goto(WALL);
+  await expect(thickness(reopened)).toHaveValue(/^0\.(45|6)/);
+  await again.close();
+});
+
+test("a page hidden at once after a change keeps it in the journal", async ({ page }) => {
+  await page.goto(WALL);
+  await thickness(page).fill("0.55");
+  await page.goto("/my-bench");
+  await page.goto(WALL);
+  await expect(thickness(page)).toHaveValue("0.55");
+});
+
+test("without a database the work goes on in memory, and says so", async ({ page }) => {
+  await page.addInitScript(() =>
+    Object.defineProperty(window, "indexedDB", {
+      value: {
+        open: () => {
+          throw new DOMException("denied", "SecurityError");
+        },
+      },
+    }),
+  );
+  await page.goto("/");
+  await expect(page.getByText("Not kept: this browser keeps nothing")).toBeVisible();
+  await page.getByRole("table").getByRole("button", { name: "Tern ring" }).click();
+  await thickness(page).fill("0.4");
+  await expect(strip(page)).toContainText("46.30");
+  await expect(page.getByRole("status").first()).toContainText("Not kept");
+});
+
+test("a device that is full is told in words, and a file can still be saved", async ({ page }) => {
+  await page.goto(WALL);
+  await expect(strip(page)).toBeVisible();
+  await page.evaluate(() => {
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException("full", "QuotaExceededError");
+    };
+  });
+  await thickness(page).fill("0.4");
+  await expect(page.getByRole("status").first()).toContainText("Not kept: this device is full");
+  await page.getByRole("button", { name: "More for this piece" }).click();
+  const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("menuitem", { name: "Save file" }).click()]);
+  expect(readFileSync((await download.path())!, "utf8")).toContain('"thickness": 0.4');
+});

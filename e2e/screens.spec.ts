@@ -1,0 +1,138 @@
+import AxeBuilder from "@axe-core/playwright";
+import { expect, test } from "@playwright/test";
+import { EMPTY, field, figure, kept, quiet } from "./places";
+
+const PLACES = [
+  "/",
+  "/my-bench",
+  ...["stone", "wall", "plate", "hoop", "heats", "making", "card"].map((stage) => `/pieces/whelk-ring/${stage}`),
+  EMPTY,
+];
+
+for (const place of PLACES) {
+  test(`${place} has nothing serious against it, at any width`, async ({ page }) => {
+    const heard = quiet(page);
+    await page.goto(place);
+    await expect(page.getByRole("main")).toBeVisible();
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    expect(
+      violations.filter(({ impact }) => impact === "serious" || impact === "critical").map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`),
+    ).toEqual([]);
+    for (const width of [1024, 1920]) {
+      await page.setViewportSize({ width, height: 800 });
+      expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0);
+    }
+    expect(heard).toEqual([]);
+  });
+}
+
+test("pages carry the strict policy, workers' files one of their own, and nothing is fetched from elsewhere", async ({ page }) => {
+  const elsewhere: string[] = [];
+  page.on("request", (request) => {
+    if (!/^(http:\/\/127\.0\.0\.1|data:|blob:)/.test(request.url())) elsewhere.push(request.url());
+  });
+  const response = (await page.goto("/pieces/tern-ring/wall"))!;
+  const policy = response.headers()["content-security-policy"]!;
+  expect(policy).toMatch(/default-src 'self'.*script-src 'self' 'nonce-[^']+' 'strict-dynamic'.*object-src 'none'.*frame-ancestors 'none'/);
+  expect(response.headers()).toMatchObject({ "x-content-type-options": "nosniff", "referrer-policy": "no-referrer" });
+  const script = await page.locator("script[src]").first().getAttribute("src");
+  expect((await page.request.get(script!)).headers()["content-security-policy"]).toContain("default-src 'none'");
+  expect((await page.request.get("/schema/piece.json")).ok()).toBe(true);
+  expect(elsewhere).toEqual([]);
+});
+
+test("pressing a figure opens its terms, with where each came from and what another school would make of it", async ({ page }) => {
+  await page.goto("/pieces/tern-ring/hoop");
+  await figure(page, "hoop.cutLength").click();
+  const terms = page.getByRole("dialog");
+  await expect(terms).toContainText("54.00 mmround the finger · set on this piece");
+  await expect(terms).toContainText("59.15 mmin all");
+  await expect(terms).toContainText("59.91 mmcounted at half the thickness");
+});
+
+test("inches and degrees Fahrenheit show everywhere, and a bare number is in the shown unit", async ({ page }) => {
+  await page.goto("/pieces/tern-ring/wall");
+  await page.getByRole("radio", { name: "inch" }).click();
+  await expect(figure(page, "m1.wall.cutLength")).toContainText("1.813");
+  await expect(page.getByText("28 gauge")).toBeVisible();
+  await field(page, "m1.wall.thickness").fill("0.016");
+  await expect(figure(page, "m1.wall.cutLength")).toContainText("1.824");
+  await page.getByRole("button", { name: /Heats 4 heats/ }).click();
+  await page.getByRole("radio", { name: "°F" }).click();
+  await expect(page.getByText("1467°").first()).toBeVisible();
+  await kept(page);
+  await page.reload();
+  await expect(page.getByText("1467°").first()).toBeVisible();
+});
+
+test("the line at which the side leans in is dragged in the section, and pointing at a measure lights the drawing", async ({ page }) => {
+  await page.goto("/pieces/tern-ring/stone");
+  const line = page.getByRole("slider", { name: "Height at which the side leans in" });
+  const box = (await line.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2 - 19);
+  await page.mouse.up();
+  await expect(field(page, "m1.stone.turnIn")).toHaveValue(/^2\.9/);
+  await field(page, "m1.stone.turnIn").fill("2.9");
+  await line.focus();
+  await page.keyboard.press("ArrowDown");
+  await expect(field(page, "m1.stone.turnIn")).toHaveValue("2.85");
+  await expect(page.locator("text.lit-text")).toHaveText("leans in at 2.85");
+});
+
+test("a joint is pinned, disturbed and shielded on the ladder, and clashing wishes are named", async ({ page }) => {
+  await page.goto("/pieces/tern-ring/heats");
+  await page.getByLabel("Hoop to plate", { exact: true }).click();
+  await page.getByRole("option", { name: "Hard, pinned" }).click();
+  await expect(page.getByRole("note", { name: "Wrong" }).first()).toContainText("runs again in heat");
+  await expect(page.getByRole("note", { name: "Note" })).toContainText("Left free, hoop to plate would be easy. You pinned hard.");
+  await expect(page.getByRole("button", { name: /Heats .* runs?$/ })).toBeVisible();
+  for (const joint of ["wall seam", "wall to plate", "hoop seam"]) {
+    await page.getByRole("button", { name: `More for ${joint}` }).click();
+    await page.getByRole("menuitem", { name: "Shield it in later heats" }).click();
+  }
+  await expect(page.getByRole("img", { name: /Every joint holds/ })).toBeVisible();
+  await page.getByRole("button", { name: "More for hoop to plate" }).click();
+  await page.keyboard.type("never");
+  await page.keyboard.press("ArrowRight");
+  await expect(page.getByRole("menuitem", { name: "hard", exact: true })).toBeFocused();
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("note", { name: "Wrong" })).toContainText("These clash: /heats/pins/0, /heats/pins/4");
+});
+
+test("the card prints on one page of A4 and of Letter", async ({ page }) => {
+  await page.goto("/pieces/whelk-ring/card");
+  for (const paper of ["A4", "Letter"]) {
+    await page.getByRole("button", { name: paper }).click();
+    const pdf = await page.pdf({ preferCSSPageSize: true });
+    expect(pdf.toString("latin1").match(/\/Type\s*\/Page\b/g)).toHaveLength(1);
+  }
+  await page.emulateMedia({ media: "print" });
+  await expect(page.getByRole("button", { name: "Print" })).toBeHidden();
+  await expect(page.getByRole("article")).toContainText("Wall to plate softens in heat 4");
+});
+
+test("the bench's defaults are changed, undone, refused when wrong, and followed by every piece", async ({ page }) => {
+  await page.goto("/my-bench");
+  const kerf = page.getByLabel("Squaring both ends of a strip");
+  await kerf.fill("0.94");
+  await kerf.press("Enter");
+  await page.getByLabel("Overshoot").fill("40");
+  await page.getByLabel("Overshoot").press("Enter");
+  await expect(page.getByRole("alert").filter({ hasText: "must be" })).toContainText("must be <= 14, got 40");
+  await page.getByRole("link", { name: "Pieces" }).click();
+  await expect(page.getByRole("row", { name: /Tern ring/ })).toContainText("46.55 × 3.20");
+  await page.getByRole("link", { name: "My bench" }).click();
+  const gives = page.getByLabel("easy of typical runs at", { exact: true });
+  await gives.fill("600");
+  await gives.press("Enter");
+  await expect(page.getByRole("alert").filter({ hasText: "must be" })).toContainText("must be <= runs, 600, got 671");
+  await page.getByLabel("Engraved").fill("54");
+  await page.getByLabel("Reads across").fill("17,22");
+  await page.getByRole("button", { name: "Reading" }).click();
+  await page.goto("/pieces/tern-ring/hoop");
+  await page.getByLabel("Sized in").click();
+  await page.getByRole("option", { name: "My mandrel" }).click();
+  await expect(figure(page, "hoop.cutLength")).toContainText("59.2");
+});
