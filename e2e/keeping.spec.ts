@@ -76,7 +76,7 @@ test("a piece is saved, deleted, put back, deleted again and opened from its fil
   await page.goto("/");
   const save = async (name: string) => {
     const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name }).click()]);
-    return readFileSync((await download.path())!, "utf8");
+    return readFileSync(await download.path(), "utf8");
   };
   const before = await save("Save file");
   const everything = await save("Save everything");
@@ -203,5 +203,5 @@ test("a device that is full is told in words, and a file can still be saved", as
   await expect(page.getByRole("status").first()).toContainText("Not kept: this device is full");
   await page.getByRole("button", { name: "More for this piece" }).click();
   const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("menuitem", { name: "Save file" }).click()]);
-  expect(readFileSync((await download.path())!, "utf8")).toContain('"thickness": 0.4');
+  expect(readFileSync(await download.path(), "utf8")).toContain('"thickness": 0.4');
 });

@@ -84,11 +84,11 @@ export function SectionView({ mount, x, y, scale, view }: Props) {
         />
         <TurnInHandle mount={mount} half={half + 1} />
       </Millimetres>
-      <Word x={x - (half + 1) * k} y={y - section.top * k - 30} fill="#0b5d66" lights="turnIn">
+      <Word x={x - (half + 1) * k} y={y - section.top * k - 34} fill="#0b5d66" lights="turnIn">
         {view.leansIn}
       </Word>
       <path
-        d={`M${x - (half + 1) * k} ${y - section.turnIn * k} V${y - section.top * k - 26}`}
+        d={`M${x - (half + 1) * k} ${y - section.turnIn * k} V${y - section.top * k - 30}`}
         stroke="#0b5d66"
         strokeWidth={0.8}
         fill="none"
@@ -97,14 +97,14 @@ export function SectionView({ mount, x, y, scale, view }: Props) {
         {view.top}
       </Word>
       <path
-        d={`M${x + wall.outside * k} ${y - wall.height * k} L${x + (half + 0.6) * k} ${y - section.top * k - 4}`}
+        d={`M${x + wall.outside * k} ${y - wall.height * k} L${x + (half + 0.6) * k} ${y - section.top * k - 22}`}
         stroke="#1b2225"
         strokeWidth={0.8}
         fill="none"
       />
       <Word
         x={x + (half + 1) * k}
-        y={y - section.top * k - 10}
+        y={y - section.top * k - 28}
         textAnchor="end"
         fontSize={13}
         fontWeight={640}

@@ -39,9 +39,9 @@ export function sectionBox(size: Size, { section }: SettingDrawing): Box & { rea
       wide,
       tall,
       width: size.width - 200,
-      height: size.height - top - 110,
+      height: size.height - top - 130,
       x: size.width / 2,
-      y: size.height - 44,
+      y: size.height - 58,
       captionX: 14,
       captionY: top + 14,
     };

@@ -21,7 +21,7 @@ export interface HeatWishes {
 }
 
 /** Most joints a problem can have: its sets of joints and of parts are the bits of a number. */
-export const MOST_JOINTS = 30;
+const MOST_JOINTS = 30;
 
 /**
  * The joints of a piece with every wish turned into what each may be made with and when. Sets of joints, parts and

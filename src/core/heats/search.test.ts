@@ -72,7 +72,7 @@ function exhaustive(problem: Problem): { cost: Cost; heats: { joints: number[]; 
 
 function compareLists(a: readonly number[], b: readonly number[]): number {
   const i = a.findIndex((value, at) => value !== b[at]);
-  return i < 0 ? a.length - b.length : b[i] === undefined ? 1 : a[i]! - b[i]!;
+  return i < 0 ? a.length - b.length : b[i] === undefined ? 1 : a[i]! - b[i];
 }
 
 const metals = fc.constantFrom<Metal>("fine-silver", "sterling", "sterling-935", "copper", "brass");

@@ -58,7 +58,7 @@ export interface HoopPlan {
 const LEFT_AFTER_FLAT = 0.6;
 const LEFT_AFTER_SADDLE = 0.3;
 /** Multipliers that makers use in place of pi, so that the padding grows with the ring. */
-export const BENCH_MULTIPLIERS = [3.145, 3.15, 3.5] as const;
+const BENCH_MULTIPLIERS = [3.145, 3.15, 3.5] as const;
 
 /** Blank, flats or saddles, mass and findings of a closed hoop that carries these bases. */
 export function planHoop(hoop: Hoop, bases: readonly Base[]): HoopPlan {

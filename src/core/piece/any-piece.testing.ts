@@ -49,7 +49,7 @@ function mountCalled(id: string, size: fc.Arbitrary<number>): fc.Arbitrary<Mount
     })
     .map(({ rest, ...fixed }) => ({ ...fixed, ...rest }));
   const place = partly({ along: fc.double({ min: -10, max: 10, noNaN: true }), turn: fc.double({ min: -90, max: 90, noNaN: true }) });
-  return fc.record({ id: fc.constant(id), place, stone, wall, plate }) as fc.Arbitrary<Mount>;
+  return fc.record({ id: fc.constant(id), place, stone, wall, plate });
 }
 
 function anyHoop(): fc.Arbitrary<HoopEntry> {
@@ -90,7 +90,7 @@ function anyHoop(): fc.Arbitrary<HoopEntry> {
         losses: partly({ squaring: loss, mark: loss, sawPasses: fc.integer({ min: 0, max: 4 }), kerf: loss }),
       }),
     })
-    .map(({ rest, ...fixed }) => ({ ...fixed, ...rest })) as fc.Arbitrary<HoopEntry>;
+    .map(({ rest, ...fixed }) => ({ ...fixed, ...rest }));
 }
 
 /** Stones from a grain to the largest the schema takes, on one to three mounts. */
@@ -126,5 +126,5 @@ export function anyBench(): fc.Arbitrary<BenchEntry> {
     seatOf: partly({ fit: loss, catch: fc.double({ min: 0.05, max: 1, noNaN: true }) }),
     overshoot: fc.integer({ min: 0, max: 14 }),
     losses: partly({ wall: partly({ squaring: loss, mark: loss }), hoop: partly({ squaring: loss, kerf: loss }) }),
-  }).map((bench) => ({ ...SHIPPED_BENCH, ...bench }) as BenchEntry);
+  }).map((bench) => ({ ...SHIPPED_BENCH, ...bench }));
 }

@@ -70,7 +70,7 @@ function HeatCard({ number, heat, plan, units }: CardProps) {
         Flame: {heat.flame.length > 1 && `${heat.flame.map(({ part, share }) => `${partName(part)} ${showPercent(share)}`).join(", ")}. `}
         {advice.flame}
       </p>
-      {heat.thin && <p className="text-warn">◆ Keep the flame off the {partName(heat.thin)}: it is the thin side.</p>}
+      {heat.thin && <p className="text-warn">◆ Keep the flame off the {partName(heat.thin)}, the thin side.</p>}
       {more > 1.5 && <p className="text-soft">Piece and gap alike would take {more.toFixed(1)} times that.</p>}
       {heat.runs.length > 0 && <p className="font-semibold text-bad">◆ {heat.runs.map(jointName).join(", ")} runs again: shield it.</p>}
       {heat.softens.length > 0 && <p className="font-semibold text-warn">◆ {heat.softens.map(jointName).join(", ")} softens: prop it.</p>}

@@ -70,19 +70,6 @@ export function LadderDrawing({ size }: { readonly size: Size }) {
             d={`M${x(i) - 13} ${y(heat.working) + 8} L${x(i)} ${y(heat.working) - 8} L${x(i) + 13} ${y(heat.working) + 8} Z`}
             fill={flameColour(heat.working)}
           />
-          <text
-            x={x(i)}
-            y={y(heat.working) - 14}
-            textAnchor="middle"
-            fontSize={15}
-            fontWeight={700}
-            paintOrder="stroke"
-            stroke="#fff"
-            strokeWidth={4}
-            fill="#1b2225"
-          >
-            {showTemperature(heat.working, units)}°
-          </text>
           <text x={x(i)} y={bottom + 20} textAnchor="middle" fontSize={heats.length > 5 ? 11.5 : 13} fontWeight={600} fill="#1b2225">
             {heatTitle(plan, i, heats.length)}
           </text>
@@ -125,6 +112,22 @@ export function LadderDrawing({ size }: { readonly size: Size }) {
           </g>
         );
       })}
+      {heats.map((heat, i) => (
+        <text
+          key={i}
+          x={x(i)}
+          y={y(heat.working) - 14}
+          textAnchor="middle"
+          fontSize={15}
+          fontWeight={700}
+          paintOrder="stroke"
+          stroke="#fff"
+          strokeWidth={4}
+          fill="#1b2225"
+        >
+          {showTemperature(heat.working, units)}°
+        </text>
+      ))}
     </svg>
   );
 }

@@ -138,7 +138,7 @@ function HoopMeasures({ hoop, mount, view }: MeasuresProps) {
           })
         }
       />
-      <div className="grid grid-cols-2 gap-x-3">
+      <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
         <MeasureField field={stockField("width", units)} label="Width" value={hoop.stock.width} lights="stock" shape="compact" />
         <MeasureField field={stockField("thickness", units)} label="Thick" value={hoop.stock.thickness} lights="stock" shape="compact" />
       </div>
@@ -176,7 +176,7 @@ function HoopMeasures({ hoop, mount, view }: MeasuresProps) {
         lights="fibre"
         onChoose={(name) => change((each) => void (each.lengthRule = rules.find((other) => lengthRuleName(other) === name)!))}
       />
-      <div className="grid grid-cols-2 gap-x-3">
+      <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
         {LOSSES.map(({ name, label }) => (
           <MeasureField
             key={name}

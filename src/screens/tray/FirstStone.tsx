@@ -10,6 +10,8 @@ import { type Plan } from "@/core/piece/plan";
 import { planPiece } from "@/core/piece/plan-piece";
 import { pieceFromJson } from "@/formats/codec";
 import { type Json } from "@/formats/read-json";
+import { Millimetres, Shape } from "@/ui/Drawing";
+import { StoneFill } from "@/ui/StoneFill";
 import { useOpening } from "@/ui/opening";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { faultMessage } from "@/words/faults";
@@ -56,12 +58,7 @@ export function FirstStone({ onDemo }: { readonly onDemo: () => void }) {
       <div>
         <h1 className="mb-4 text-[22px] font-bold [font-stretch:92%]">Start with your stone</h1>
         <div className="flex flex-wrap items-start gap-5">
-          <svg width={150} height={116} aria-hidden="true" className="mr-2">
-            <ellipse cx={75} cy={58} rx={66} ry={48} fill="#f6f8f7" stroke="#8a9596" strokeDasharray="5 4" strokeWidth={1.5} />
-            <text x={75} y={62} textAnchor="middle" fontSize={12.5} fill="#566264">
-              an empty place
-            </text>
-          </svg>
+          <Place plan={plan} />
           {FIELDS.map(({ name, label }, i) => {
             const reading = readings[i]!;
             const isWrong = !reading.ok && reading.code !== "empty";
@@ -105,6 +102,31 @@ export function FirstStone({ onDemo }: { readonly onDemo: () => void }) {
         </button>
       </div>
     </section>
+  );
+}
+
+const PLACE = { width: 150, height: 116 } as const;
+
+/** The empty place, until the stone can lie in it. */
+function Place({ plan }: { readonly plan: Plan | null }) {
+  const [x, y] = [PLACE.width / 2, PLACE.height / 2];
+  const drawn = plan?.drawing.settings.m1?.plan;
+  const reach = Math.max(0.001, ...(drawn?.wallOutside ?? []).map(([px, py]) => Math.max(Math.abs(px) / x, Math.abs(py) / y)));
+  return (
+    <svg {...PLACE} aria-hidden="true" className="mr-2">
+      <StoneFill material="agate" id="first-stone" />
+      <ellipse cx={x} cy={y} rx={66} ry={48} fill="#f6f8f7" stroke="#8a9596" strokeDasharray="5 4" strokeWidth={1.5} />
+      {drawn ? (
+        <Millimetres x={x} y={y} scale={{ times: 1, perMm: 0.84 / reach }}>
+          <Shape points={drawn.wallOutside} fill="#dfe5e7" stroke="#8d989c" />
+          <Shape points={drawn.stone} fill="url(#first-stone)" stroke="#00000044" />
+        </Millimetres>
+      ) : (
+        <text x={x} y={y + 4} textAnchor="middle" fontSize={12.5} fill="#566264">
+          an empty place
+        </text>
+      )}
+    </svg>
   );
 }
 

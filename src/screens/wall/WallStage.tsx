@@ -162,7 +162,7 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
       />
       <FindingNotes stage="wall" mount={id} />
       <h2 className="section-head">Losses on the way</h2>
-      <div className="grid grid-cols-2 gap-x-3">
+      <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
         {LOSSES.map(({ name, label }) => (
           <MeasureField
             key={name}

@@ -1,0 +1,62 @@
+// Makes the pictures of docs/screenshots from the demo, at 1280 x 800.
+import { mkdirSync } from "node:fs";
+import { join } from "node:path";
+import { CHROMIUM, buildApp, install, installChromium, root } from "./prepare.mjs";
+
+install();
+installChromium();
+buildApp();
+const { chromium } = await import("@playwright/test");
+const { startServer } = await import("./server.mjs");
+
+const folder = join(root, "docs/screenshots");
+mkdirSync(folder, { recursive: true });
+
+const stages = ["stone", "wall", "plate", "hoop", "heats", "making"];
+const pictures = [
+  { name: "home", path: "/" },
+  ...stages.map((stage) => ({ name: stage, path: `/pieces/tern-ring/${stage}` })),
+  { name: "heats-softening", path: "/pieces/whelk-ring/heats" },
+  { name: "wall-too-low", path: "/pieces/plover-ring/wall" },
+  { name: "terms", path: "/pieces/tern-ring/wall", act: (page) => page.locator('[data-figure="m1.wall.cutLength"]').click() },
+  { name: "find", path: "/pieces/tern-ring/wall", act: (page) => page.keyboard.press("/") },
+  { name: "my-bench", path: "/my-bench" },
+  { name: "card", path: "/pieces/tern-ring/card", size: { width: 900, height: 1200 } },
+];
+const start = {
+  name: "first-stone",
+  path: "/",
+  act: async (page) => {
+    for (const text of ["16", "12", "5.2", "1.9"]) {
+      await page.keyboard.type(text);
+      if (text !== "1.9") await page.keyboard.press("Enter");
+    }
+  },
+};
+
+const browser = await chromium.launch({
+  executablePath: CHROMIUM,
+  args: ["--no-sandbox", "--disable-dev-shm-usage", "--disable-background-networking"],
+});
+
+async function take(address, { name, path, size = { width: 1280, height: 800 }, act }) {
+  const page = await browser.newPage({ viewport: size });
+  await page.goto(address + path);
+  await page.getByRole("main").waitFor();
+  await page.evaluate(() => document.fonts.ready);
+  await act?.(page);
+  await page.waitForTimeout(300);
+  await page.screenshot({ path: join(folder, `${name}.png`) });
+  await page.close();
+  console.log(`docs/screenshots/${name}.png`);
+}
+
+for (const [demo, list] of [
+  [true, pictures],
+  [false, [start]],
+]) {
+  const { address, stop } = await startServer({ from: 4250, demo });
+  for (const picture of list) await take(address, picture);
+  await stop();
+}
+await browser.close();

@@ -1,0 +1,72 @@
+import { DEMO_PIECES } from "@demo/pieces";
+import { SHIPPED_BENCH } from "@/core/piece/bench";
+import { type Piece } from "@/core/piece/piece";
+import { planPiece } from "@/core/piece/plan-piece";
+import { METRIC } from "@/words/show";
+import { ladderOf } from "./heats/ladder";
+import { addPin, pinText, pinTo, pinnedTo, removePin } from "./heats/pins";
+import { stemOf } from "./piece/stages";
+import { rowOf } from "./tray/rows";
+import { produce } from "immer";
+
+const named = (id: string) => DEMO_PIECES.find((piece) => piece.id === id)!;
+const [tern, whelk, plover] = ["tern-ring", "whelk-ring", "plover-ring"].map(named) as [Piece, Piece, Piece];
+
+test("on the ladder a joint's band is broken where it lies in another body, and goes on to the end of its own", () => {
+  const ladder = ladderOf(planPiece(tern, SHIPPED_BENCH));
+  const stretches = (joint: string) => ladder.bands.find((band) => band.joint === joint)!.stretches;
+  expect(stretches("m1.seam")).toEqual([
+    { from: 0, to: 0.42 },
+    { from: 1.76, to: 3.5 },
+  ]);
+  expect(stretches("hoop.seam")).toEqual([
+    { from: 1, to: 1.42 },
+    { from: 2.76, to: 3.5 },
+  ]);
+  expect(stretches("m1.foot")).toEqual([{ from: 2, to: 3.5 }]);
+  expect(ladder.melting).toEqual([
+    { metal: "sterling", at: 802, isBeyond: false },
+    { metal: "fine-silver", at: 962, isBeyond: true },
+  ]);
+  expect(ladder.disturbed).toEqual([]);
+  expect(ladderOf(planPiece(whelk, SHIPPED_BENCH)).disturbed).toMatchObject([
+    { heat: 3, what: "softens", band: { joint: "m1.foot", letter: "b" } },
+  ]);
+});
+
+test("pins are put, said, replaced and taken away", () => {
+  const pinned = produce(tern, (piece) => {
+    pinTo(piece, "m1.foot", "easy");
+    pinTo(piece, "m1.foot", "hard");
+    pinTo(piece, "m1.seam", "fuse");
+    addPin(piece, { shield: "m1.seam" });
+    addPin(piece, { shield: "m1.seam" });
+    addPin(piece, { before: ["hoop.seam", "m1.seam"] });
+  });
+  const pins = pinned.heats!.pins!;
+  expect(pins.map(pinText)).toEqual(["wall to plate: hard", "wall seam: fused", "wall seam shielded", "hoop seam before wall seam"]);
+  expect([pinnedTo(pins, "m1.foot"), pinnedTo(pins, "m1.seam"), pinnedTo(pins, "hoop.seam")]).toEqual(["hard", "fuse", "free"]);
+  expect(produce(pinned, (piece) => removePin(piece, 0)).heats!.pins).toHaveLength(3);
+});
+
+test("the stem and the list say each stage's one result, and carry its gravest finding", () => {
+  const stem = (piece: Piece) =>
+    stemOf(piece, planPiece(piece, SHIPPED_BENCH), "m1", METRIC, 3).map(({ id, result, level }) => [id, result, level]);
+  expect(stem(tern)).toEqual([
+    ["stone", "16.0 × 12.0, 5.2 tall", null],
+    ["wall", "strip 46.05 × 3.20 × 0.32", null],
+    ["plate", "16.7 × 12.7 × 0.6, flush", null],
+    ["hoop", "EU 54, blank 59.1", null],
+    ["heats", "4 heats, all hold", null],
+    ["making", "3 of 32 steps", null],
+  ]);
+  expect(stem(plover)[1]).toEqual(["wall", "strip 33.25 × 2.00 × 0.32", "error"]);
+  expect(stem(whelk)[4]).toEqual(["heats", "4 heats, 1 softens", "warning"]);
+  const plan = planPiece(tern, SHIPPED_BENCH);
+  const make = { done: plan.steps.slice(0, 4).map(({ id }) => id) } as unknown as Parameters<typeof rowOf>[2];
+  expect(rowOf(tern, plan, make, METRIC)).toMatchObject({
+    next: "Step 5: cut the strip 46.05 mm long",
+    heats: ["4", "all hold"],
+    level: null,
+  });
+});
