@@ -141,6 +141,7 @@ function CardDrawing({ piece, plan }: { readonly piece: Piece; readonly plan: Pl
         viewBox={`0 0 ${width} ${height}`}
         role="img"
         aria-label="Plan and section"
+        className="mx-auto"
       >
         <StoneFill material="agate" id="card-stone" />
         <Millimetres x={width / 2} y={tall / 2 + 2} scale={CARD_SCALE}>

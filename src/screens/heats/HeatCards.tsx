@@ -45,6 +45,9 @@ interface CardProps {
   readonly units: Units;
 }
 
+/** How many times too much solder the even-gap habit must lay before it is worth a word. */
+const MUCH_MORE = 1.5;
+
 function HeatCard({ number, heat, plan, units }: CardProps) {
   const joints = heat.joints.map((id) => plan.joints.find((joint) => joint.id === id)!);
   const advice = JOINT_ADVICE[joints[0]!.kind];
@@ -70,12 +73,18 @@ function HeatCard({ number, heat, plan, units }: CardProps) {
         Flame: {heat.flame.length > 1 && `${heat.flame.map(({ part, share }) => `${partName(part)} ${showPercent(share)}`).join(", ")}. `}
         {advice.flame}
       </p>
+      {heat.runs.length > 0 && (
+        <p className="font-semibold text-bad">◆ {capital(heat.runs.map(jointName).join(", "))} runs again: shield it.</p>
+      )}
+      {heat.softens.length > 0 && (
+        <p className="font-semibold text-warn">◆ {capital(heat.softens.map(jointName).join(", "))} softens: prop it.</p>
+      )}
+      {heat.atRisk.length > 0 && (
+        <p className="font-semibold text-warn">◆ {capital(heat.atRisk.map(partName).join(", "))} close to melting.</p>
+      )}
       {heat.thin && <p className="text-warn">◆ Keep the flame off the {partName(heat.thin)}, the thin side.</p>}
-      {more > 1.5 && <p className="text-soft">Piece and gap alike would take {more.toFixed(1)} times that.</p>}
-      {heat.runs.length > 0 && <p className="font-semibold text-bad">◆ {heat.runs.map(jointName).join(", ")} runs again: shield it.</p>}
-      {heat.softens.length > 0 && <p className="font-semibold text-warn">◆ {heat.softens.map(jointName).join(", ")} softens: prop it.</p>}
-      {heat.atRisk.length > 0 && <p className="font-semibold text-warn">◆ {heat.atRisk.map(partName).join(", ")} close to melting.</p>}
       <p className="text-soft">Look for: {advice.look}</p>
+      {more > MUCH_MORE && <p className="text-soft">Piece and gap alike would take {more.toFixed(1)} times that.</p>}
     </li>
   );
 }
