@@ -1,6 +1,7 @@
 import { type Assembly } from "./assembly";
 import { type Cost, NEVER } from "./cost";
-import { type HeatWishes, type Pin, type Problem, problemsOf } from "./problem";
+import { bestFound, lowerBound } from "./large";
+import { type HeatWishes, type Pin, type Task, inBits, tasksOf } from "./problem";
 import { type NextHeat, Search } from "./search";
 
 /** One heat of a plan: the joints it makes, by id, and what it is made with. */
@@ -15,36 +16,74 @@ export type Conflict = { readonly pin: number } | { readonly way: true };
 
 export type BestHeats =
   | { readonly status: "best"; readonly heats: readonly ChosenHeat[]; readonly cost: Cost }
+  | { readonly status: "unproven"; readonly heats: readonly ChosenHeat[]; readonly cost: Cost; readonly bound: Cost }
   | { readonly status: "impossible"; readonly conflicts: readonly Conflict[] };
 
+/** Up to so many joints the plan is proven the best. */
+const MOST_PROVEN = 14;
+
 /**
- * The best order of heats: least in runs, softenings, parts at risk, heats and ranks, in that order; among equals heat
- * by heat the harder grade, then the lower joints. Or the smallest set of wishes that cannot be kept together.
+ * The best order of heats, up to 14 joints: least in runs, softenings, parts at risk, heats and ranks, in that order; among equals heat
+ * by heat the harder grade, then the lower joints. Beyond, the best found, with a cost that no plan
+ * can beat. Or the smallest set of wishes that cannot be kept together.
  */
 export function bestHeats(assembly: Assembly, wishes: HeatWishes): BestHeats {
-  const found = cheapest(problemsOf(assembly, wishes));
+  const tasks = tasksOf(assembly, wishes);
+  if (assembly.joints.length > MOST_PROVEN) return foundForMany(assembly, wishes, tasks);
+  const found = cheapest(tasks);
   if (!found) return { status: "impossible", conflicts: smallestConflict(assembly, wishes) };
-  const heats = firstInOrder(found.search).map(({ joints, flame }) => ({
+  return { status: "best", heats: named(assembly, found.task, firstInOrder(found.search)), cost: found.cost };
+}
+
+/** The best found of each task's; proven all the same where it costs no more than the bound. */
+function foundForMany(assembly: Assembly, wishes: HeatWishes, tasks: readonly Task[]): BestHeats {
+  const solved = tasks.flatMap((task) => {
+    const found = bestFound(task);
+    return found ? [{ task, found }] : [];
+  });
+  const least = solved.reduce<(typeof solved)[number] | null>(
+    (best, each) => (best && best.found.cost <= each.found.cost ? best : each),
+    null,
+  );
+  if (!least) return { status: "impossible", conflicts: blockingPins(assembly, wishes) };
+  const heats = named(assembly, least.task, least.found.heats);
+  const { cost } = least.found;
+  const bound = Math.min(...tasks.map(lowerBound));
+  return cost === bound ? { status: "best", heats, cost } : { status: "unproven", heats, cost, bound };
+}
+
+/** One wish that by itself leaves no plan to be found, or else all of them. */
+function blockingPins(assembly: Assembly, wishes: HeatWishes): Conflict[] {
+  const all = allWishes(wishes);
+  const alone = all.find((each) => tasksOf(assembly, only(wishes, [each])).every((task) => bestFound(task) === null));
+  return alone ? [alone] : all;
+}
+
+function named(
+  assembly: Assembly,
+  { flames }: Task,
+  heats: readonly { readonly joints: readonly number[]; readonly flame: number }[],
+): ChosenHeat[] {
+  return heats.map(({ joints, flame }) => ({
     joints: joints.map((i) => assembly.joints[i]!.id),
-    grade: found.problem.flames[flame]!.id,
-    working: found.problem.flames[flame]!.working,
+    grade: flames[flame]!.id,
+    working: flames[flame]!.working,
   }));
-  return { status: "best", heats, cost: found.cost };
 }
 
 interface Solved {
-  readonly problem: Problem;
+  readonly task: Task;
   readonly search: Search;
   readonly cost: Cost;
 }
 
-/** The problem with the least cost; of equals the first. Null if none can be made. */
-function cheapest(problems: readonly Problem[]): Solved | null {
+/** The task with the least cost; of equals the first. Null if none can be made. */
+function cheapest(tasks: readonly Task[]): Solved | null {
   let best: Solved | null = null;
-  for (const problem of problems) {
-    const search = new Search(problem);
+  for (const task of tasks) {
+    const search = new Search(inBits(task));
     const cost = search.leastCost(search.start());
-    if (cost < (best?.cost ?? NEVER)) best = { problem, search, cost };
+    if (cost < (best?.cost ?? NEVER)) best = { task, search, cost };
   }
   return best;
 }
@@ -68,16 +107,22 @@ function firstInOrder(search: Search): NextHeat[] {
  * without a wish a part would melt.
  */
 function smallestConflict(assembly: Assembly, wishes: HeatWishes): Conflict[] {
-  const all: Conflict[] = [...(wishes.way === "free" ? [] : [{ way: true } as const]), ...wishes.pins.map((_, pin) => ({ pin }))];
-  const fails = (kept: readonly Conflict[]) => {
-    const pins = kept.flatMap((each): Pin[] => ("pin" in each ? [wishes.pins[each.pin]!] : []));
-    const way = kept.some((each) => "way" in each) ? wishes.way : "free";
-    return cheapest(problemsOf(assembly, { ...wishes, way, pins })) === null;
-  };
+  const all = allWishes(wishes);
+  const fails = (kept: readonly Conflict[]) => cheapest(tasksOf(assembly, only(wishes, kept))) === null;
   for (let count = 0; count < all.length; count++) {
     for (const kept of choices(all, count)) if (fails(kept)) return kept;
   }
   return all;
+}
+
+function allWishes({ way, pins }: HeatWishes): Conflict[] {
+  return [...(way === "free" ? [] : [{ way: true } as const]), ...pins.map((_, pin) => ({ pin }))];
+}
+
+/** The wishes with only these kept. */
+function only(wishes: HeatWishes, kept: readonly Conflict[]): HeatWishes {
+  const pins = kept.flatMap((each): Pin[] => ("pin" in each ? [wishes.pins[each.pin]!] : []));
+  return { ...wishes, way: kept.some((each) => "way" in each) ? wishes.way : "free", pins };
 }
 
 /** All ways to choose `count` of a list, in order. */

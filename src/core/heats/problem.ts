@@ -20,27 +20,47 @@ export interface HeatWishes {
   readonly pins: readonly Pin[];
 }
 
-/** Most joints a problem can have: its sets of joints and of parts are the bits of a number. */
-const MOST_JOINTS = 30;
-
 /**
- * The joints of a piece with every wish turned into what each may be made with and when. Sets of joints, parts and
- * flames are bits; joints are numbered in the plan's order, flames by rank.
+ * The joints of a piece with every wish turned into what each may be made with and when. Joints are numbered in the
+ * plan's order, flames by rank; sets of flames are bits.
  */
-export interface Problem {
+export interface Task {
   readonly flames: readonly Flame[];
   readonly metals: readonly Metal[];
-  /** Parts each joint ties: one bit or two. */
-  readonly ties: readonly number[];
+  /** Numbers of the parts each joint ties: one or two. */
+  readonly ties: readonly (readonly number[])[];
   /** Flames each joint may be made with. */
   readonly allowed: readonly number[];
   /** Joints that must be made in an earlier heat. */
-  readonly before: readonly number[];
+  readonly before: readonly (readonly number[])[];
   /** Joints that must be made in the same heat, itself among them. */
-  readonly together: readonly number[];
-  readonly shielded: number;
+  readonly together: readonly (readonly number[])[];
+  readonly shielded: readonly number[];
   /** No heat hotter than an earlier one on the same body. */
   readonly stepping: boolean;
+}
+
+/** The same with sets of joints and of parts as bits of a number too, for up to 30 of each. */
+export interface Problem {
+  readonly flames: readonly Flame[];
+  readonly metals: readonly Metal[];
+  readonly ties: readonly number[];
+  readonly allowed: readonly number[];
+  readonly before: readonly number[];
+  readonly together: readonly number[];
+  readonly shielded: number;
+  readonly stepping: boolean;
+}
+
+const MOST_BITS = 30;
+
+/** @throws above 30 joints or parts. */
+export function inBits(task: Task): Problem {
+  const { ties, metals } = task;
+  if (ties.length > MOST_BITS || metals.length > MOST_BITS)
+    throw new RangeError(`at most ${MOST_BITS} joints and parts, got ${ties.length} and ${metals.length}`);
+  const bits = (members: readonly number[]) => members.reduce((mask, i) => mask | (1 << i), 0);
+  return { ...task, ties: ties.map(bits), before: task.before.map(bits), together: task.together.map(bits), shielded: bits(task.shielded) };
 }
 
 /** Joints a pin speaks of. */
@@ -67,46 +87,41 @@ function fusible(metals: readonly Metal[]): Metal | null {
 }
 
 /**
- * The problem of one way of grading: one problem, or for "one grade" one for each grade, hardest first. Pins that name
- * no joint of this piece are left out. @throws above `MOST_JOINTS`.
+ * The task of one way of grading: one, or for "one grade" one for each grade, hardest first. Pins that name no joint
+ * of this piece are left out.
  */
-export function problemsOf(assembly: Assembly, wishes: HeatWishes): Problem[] {
+export function tasksOf(assembly: Assembly, wishes: HeatWishes): Task[] {
   const { parts, joints } = assembly;
-  if (joints.length > MOST_JOINTS || parts.length > MOST_JOINTS)
-    throw new RangeError(`at most ${MOST_JOINTS} joints and parts, got ${joints.length} and ${parts.length}`);
   const number = new Map(joints.map((joint, i) => [joint.id, i]));
+  const partNumber = new Map(parts.map((part, i) => [part.id, i]));
   const pins = wishes.pins.filter((pin) => pinnedJoints(pin).every((id) => number.has(id)));
   const metalsOf = joints.map((joint) => jointMetals(assembly, joint));
   const fusings = [...new Set(metalsOf.map(fusible).filter((metal) => metal !== null))].map(fusingFlame);
   const flames = [...fusings, ...solderFlames(wishes.shelf, wishes.overshoot)];
-  const bit = (id: string) => 1 << number.get(id)!;
 
-  const allowed = joints.map((joint, i) => {
-    const open = flames.flatMap((flame, f) => (isOpen(flame, joint, metalsOf[i]!, flames, wishes.way, pins) ? [f] : []));
-    return open.reduce((mask, f) => mask | (1 << f), 0);
-  });
-  const before = joints.map((joint) => joint.after.reduce((mask, id) => mask | bit(id), 0));
-  const together = joints.map((_, i) => 1 << i);
-  let shielded = 0;
+  const allowed = joints.map((joint, i) =>
+    flames.reduce((mask, flame, f) => (isOpen(flame, joint, metalsOf[i]!, flames, wishes.way, pins) ? mask | (1 << f) : mask), 0),
+  );
+  const before = joints.map((joint) => joint.after.map((id) => number.get(id)!));
+  const together = joints.map((_, i) => [i]);
+  const shielded: number[] = [];
   for (const pin of pins) {
-    if ("before" in pin) before[number.get(pin.before[1])!]! |= bit(pin.before[0]);
-    if ("shield" in pin) shielded |= bit(pin.shield);
-    if ("together" in pin) tie(together, bit(pin.together[0]) | bit(pin.together[1]));
+    if ("before" in pin) before[number.get(pin.before[1])!]!.push(number.get(pin.before[0])!);
+    if ("shield" in pin) shielded.push(number.get(pin.shield)!);
+    if ("together" in pin) tie(together, number.get(pin.together[0])!, number.get(pin.together[1])!);
   }
-  const ties = joints.map((joint) => joint.parts.reduce((mask, id) => mask | (1 << parts.findIndex((part) => part.id === id)), 0));
+  const ties = joints.map((joint) => joint.parts.map((id) => partNumber.get(id)!));
   const stepping = wishes.way === "step-down" || wishes.way === "fuse-first";
-  const problem = { flames, metals: parts.map((part) => part.metal), ties, allowed, before, together, shielded, stepping };
-  if (wishes.way !== "one-grade") return [problem];
-  const fused = (f: number) => flames[f]!.fuses !== null;
-  const fusedMask = flames.reduce((mask, _, f) => (fused(f) ? mask | (1 << f) : mask), 0);
-  return flames.flatMap((_, f) => (fused(f) ? [] : [{ ...problem, allowed: allowed.map((mask) => mask & (fusedMask | (1 << f))) }]));
+  const task: Task = { flames, metals: parts.map((part) => part.metal), ties, allowed, before, together, shielded, stepping };
+  if (wishes.way !== "one-grade") return [task];
+  const fused = flames.reduce((mask, flame, f) => (flame.fuses ? mask | (1 << f) : mask), 0);
+  return flames.flatMap((flame, f) => (flame.fuses ? [] : [{ ...task, allowed: allowed.map((mask) => mask & (fused | (1 << f))) }]));
 }
 
-/** Joins the groups that have a member in `members` into one. */
-function tie(together: number[], members: number): void {
-  let group = members;
-  together.forEach((mask) => (group = mask & members ? group | mask : group));
-  together.forEach((mask, i) => (together[i] = mask & group ? group : mask));
+/** Joins the groups of two joints into one. */
+function tie(together: number[][], a: number, b: number): void {
+  const group = [...new Set([...together[a]!, ...together[b]!])].sort((x, y) => x - y);
+  for (const member of group) together[member] = group;
 }
 
 function isOpen(flame: Flame, joint: Joint, metals: readonly Metal[], flames: readonly Flame[], way: Way, pins: readonly Pin[]): boolean {

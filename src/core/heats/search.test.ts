@@ -4,7 +4,7 @@ import { METALS, type Metal } from "../metal/metals";
 import { type Assembly, type Joint, type Part } from "./assembly";
 import { bestHeats } from "./best";
 import { type Cost, NEVER, pack, unpack } from "./cost";
-import { type HeatWishes, type Pin, type Problem, problemsOf } from "./problem";
+import { type HeatWishes, type Pin, type Problem, inBits, tasksOf } from "./problem";
 
 /** Every plan there is, tried in the order of ties; the first of least cost is kept. Written from the definitions alone. */
 function exhaustive(problem: Problem): { cost: Cost; heats: { joints: number[]; flame: number }[] } | null {
@@ -131,7 +131,7 @@ test("the plan found is the first of least cost among all there are, or there is
   let planned = 0;
   fc.assert(
     fc.property(anyTask(5), ({ assembly, wishes }) => {
-      const problems = problemsOf(assembly, wishes);
+      const problems = tasksOf(assembly, wishes).map(inBits);
       const solved = problems.map((problem) => ({ problem, plan: exhaustive(problem) }));
       const least = Math.min(NEVER, ...solved.map(({ plan }) => plan?.cost ?? NEVER));
       const found = bestHeats(assembly, wishes);

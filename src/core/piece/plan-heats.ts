@@ -1,7 +1,7 @@
 import { type Assembly, type Joint, isSeam } from "../heats/assembly";
 import { type BestHeats, type ChosenHeat, bestHeats } from "../heats/best";
 import { flameShares, thinSide } from "../heats/flame";
-import { type HeatWishes, jointMetals, pinnedJoints, problemsOf } from "../heats/problem";
+import { type HeatWishes, jointMetals, pinnedJoints, tasksOf } from "../heats/problem";
 import { type Pallions, pallionsFor } from "../heats/solder";
 import { FUSE, type Flame, danger, disturbance, fusingFlame, solderFlames } from "../heats/thermal";
 import { type MakingHeat, makingSteps } from "../making/steps";
@@ -20,7 +20,7 @@ export function planHeats(sized: SizedPiece, bench: BenchEntry): Plan {
   const { piece, assembly } = sized;
   const { shelfMissing, ...wishes } = settleHeats(piece.heats, bench);
   const best = bestHeats(assembly, wishes);
-  const heats = best.status === "best" ? describeHeats(assembly, wishes, best.heats) : [];
+  const heats = best.status !== "impossible" ? describeHeats(assembly, wishes, best.heats) : [];
   return {
     format: "hoop-ledger/plan",
     version: 1,
@@ -46,13 +46,17 @@ export function planHeats(sized: SizedPiece, bench: BenchEntry): Plan {
 }
 
 function heatPlanOf(best: BestHeats): HeatPlan {
-  return { status: best.status, bound: null, conflicts: best.status === "impossible" ? best.conflicts : [] };
+  return {
+    status: best.status,
+    bound: best.status === "unproven" ? best.bound : null,
+    conflicts: best.status === "impossible" ? best.conflicts : [],
+  };
 }
 
 function plannedJoints(assembly: Assembly, wishes: HeatWishes): PlannedJoint[] {
-  const problems = problemsOf(assembly, wishes);
+  const tasks = tasksOf(assembly, wishes);
   return assembly.joints.map((joint, i) => {
-    const open = problems.reduce((mask, problem) => mask | problem.allowed[i]!, 0);
+    const open = tasks.reduce((mask, task) => mask | task.allowed[i]!, 0);
     return {
       id: joint.id,
       kind: joint.kind,
@@ -61,7 +65,7 @@ function plannedJoints(assembly: Assembly, wishes: HeatWishes): PlannedJoint[] {
       area: joint.area,
       place: joint.place,
       after: joint.after,
-      grades: problems[0]!.flames.flatMap((flame, f) => (open & (1 << f) ? [flame.id] : [])),
+      grades: tasks[0]!.flames.flatMap((flame, f) => (open & (1 << f) ? [flame.id] : [])),
       pinned: wishes.pins.some((pin) => "joint" in pin && pin.joint === joint.id),
     };
   });
@@ -148,14 +152,15 @@ function pinFindings(assembly: Assembly, wishes: HeatWishes, best: BestHeats): F
     const clash = best.conflicts.map((each) => ("pin" in each ? `/heats/pins/${each.pin}` : "/heats/way")).join(", ");
     return [...findings, finding("heats.impossible", "error", "heats", { clash, way: wishes.way })];
   }
-  return [...findings, ...betterUnpinned(assembly, wishes, best)];
+  const unproven = best.status === "unproven" ? [finding("heats.unproven", "note", "heats", {})] : [];
+  return [...findings, ...unproven, ...betterUnpinned(assembly, wishes, best)];
 }
 
 /** What the best plan without pins would make a pinned joint with, where the pins cost something that moves or melts. */
-function betterUnpinned(assembly: Assembly, wishes: HeatWishes, best: Extract<BestHeats, { status: "best" }>): Finding[] {
+function betterUnpinned(assembly: Assembly, wishes: HeatWishes, best: Exclude<BestHeats, { status: "impossible" }>): Finding[] {
   if (wishes.pins.length === 0) return [];
   const free = bestHeats(assembly, { ...wishes, pins: wishes.pins.filter((pin) => "shield" in pin) });
-  if (free.status !== "best" || free.cost >= best.cost) return [];
+  if (free.status === "impossible" || free.cost >= best.cost) return [];
   const gradeIn = (heats: readonly ChosenHeat[], joint: string) => heats.find(({ joints }) => joints.includes(joint))?.grade ?? "";
   return wishes.pins.flatMap((pin) => {
     if (!("joint" in pin)) return [];

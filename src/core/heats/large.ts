@@ -1,0 +1,160 @@
+import { type Cost, NEVER, pack } from "./cost";
+import { type Task } from "./problem";
+import { danger, disturbance } from "./thermal";
+
+/** A plan that was found, not proven: its heats by joints' numbers, and its cost. */
+export interface Found {
+  readonly cost: Cost;
+  readonly heats: readonly { readonly joints: readonly number[]; readonly flame: number }[];
+}
+
+/**
+ * The best plan found for many joints. Joints that are alike are made alike: one flame for each kind, improved kind by
+ * kind until nothing better is found, from each flame as a start; the order is hottest first, as much in a heat as
+ * joins one body. Null if no such plan can be made.
+ */
+export function bestFound(task: Task): Found | null {
+  const kinds = kindsOf(task);
+  let best: Found | null = null;
+  for (let start = 0; start < task.flames.length; start++) {
+    const choice = kinds.map(({ open }) =>
+      open.reduce((nearest, f) => (Math.abs(f - start) < Math.abs(nearest - start) ? f : nearest), open[0] ?? -1),
+    );
+    if (choice.includes(-1)) return null;
+    best = better(best, improved(task, kinds, choice));
+  }
+  return best;
+}
+
+/** A cost that no plan can beat: nothing moves, as many heats as the longest chain of joints, each at its hardest. */
+export function lowerBound({ flames, allowed, before }: Task): Cost {
+  const chain = before.map(() => 0);
+  for (let round = 0; round < before.length; round++) {
+    before.forEach((earlier, i) => (chain[i] = 1 + Math.max(0, ...earlier.map((j) => chain[j]!))));
+  }
+  const ranks = allowed.map((mask) => Math.min(...flames.flatMap(({ rank }, f) => (mask & (1 << f) ? [rank] : []))));
+  return pack({
+    runs: 0,
+    softens: 0,
+    atRisk: 0,
+    heats: Math.min(before.length, Math.max(...chain)),
+    ranks: ranks.reduce((a, b) => a + b, 0),
+  });
+}
+
+interface Kind {
+  readonly joints: readonly number[];
+  readonly open: readonly number[];
+}
+
+/** Joints that tie like metals in a like place and may be made with the same flames. */
+function kindsOf({ ties, metals, allowed, before, together, flames }: Task): Kind[] {
+  const kinds = new Map<string, number[]>();
+  allowed.forEach((mask, i) => {
+    const key = [ties[i]!.map((part) => metals[part]).join("+"), mask, before[i]!.length, together[i]!.length].join("/");
+    kinds.set(key, [...(kinds.get(key) ?? []), i]);
+  });
+  return [...kinds.values()].map((joints) => ({ joints, open: flames.flatMap((_, f) => (allowed[joints[0]!]! & (1 << f) ? [f] : [])) }));
+}
+
+function better(a: Found | null, b: Found | null): Found | null {
+  return b && b.cost < (a?.cost ?? NEVER) ? b : a;
+}
+
+function improved(task: Task, kinds: readonly Kind[], start: readonly number[]): Found | null {
+  const choice = [...start];
+  let best = scheduled(task, kinds, choice);
+  for (let isBetter = true; isBetter;) {
+    isBetter = false;
+    kinds.forEach(({ open }, k) => {
+      for (const f of open) {
+        const kept = choice[k]!;
+        choice[k] = f;
+        const tried = scheduled(task, kinds, choice);
+        if (better(best, tried) === best) choice[k] = kept;
+        else [best, isBetter] = [tried, true];
+      }
+    });
+  }
+  return best;
+}
+
+/** The heats of a choice of flames, hottest ready first; null where the choice cannot be carried out. */
+function scheduled(task: Task, kinds: readonly Kind[], choice: readonly number[]): Found | null {
+  const flameOf: number[] = [];
+  kinds.forEach(({ joints }, k) => joints.forEach((i) => (flameOf[i] = choice[k]!)));
+  const body = task.metals.map((_, part) => part);
+  const made: boolean[] = task.ties.map(() => false);
+  const coolest = task.metals.map(() => Infinity);
+  const heats: { joints: number[]; flame: number }[] = [];
+  let cost: Cost = 0;
+  const isReady = (i: number) => !made[i] && task.before[i]!.every((j) => made[j]);
+  while (made.includes(false)) {
+    const ready = made.flatMap((_, i) =>
+      task.together[i]!.every((j) => isReady(j) && flameOf[j] === flameOf[i]) && isReady(i) ? [i] : [],
+    );
+    if (ready.length === 0) return null;
+    const flame = Math.min(...ready.map((i) => flameOf[i]!));
+    const joints = oneBody(
+      task,
+      body,
+      ready.filter((i) => flameOf[i] === flame),
+    );
+    if (joints.some((i) => task.together[i]!.some((j) => !joints.includes(j)))) return null;
+    const roots = new Set(joints.flatMap((i) => task.ties[i]!.map((part) => body[part]!)));
+    const step = costOf(task, body, roots, joints, flame, flameOf, made, coolest);
+    if (step === null) return null;
+    const root = Math.min(...roots);
+    body.forEach((at, part) => (body[part] = roots.has(at) ? root : at));
+    coolest[root] = task.flames[flame]!.working;
+    joints.forEach((i) => (made[i] = true));
+    cost += step;
+    heats.push({ joints, flame });
+  }
+  return { cost, heats };
+}
+
+/** Of joints that are ready, those that end in one body with the first of them. */
+function oneBody({ ties }: Task, body: readonly number[], ready: readonly number[]): number[] {
+  const reached = new Set(ties[ready[0]!]!.map((part) => body[part]!));
+  const taken = new Set([ready[0]!]);
+  for (let grew = true; grew;) {
+    grew = false;
+    for (const i of ready) {
+      const roots = ties[i]!.map((part) => body[part]!);
+      if (taken.has(i) || !roots.some((root) => reached.has(root))) continue;
+      taken.add(i);
+      roots.forEach((root) => reached.add(root));
+      grew = true;
+    }
+  }
+  return [...taken].sort((a, b) => a - b);
+}
+
+function costOf(
+  task: Task,
+  body: readonly number[],
+  roots: ReadonlySet<number>,
+  joints: readonly number[],
+  flame: number,
+  flameOf: readonly number[],
+  made: readonly boolean[],
+  coolest: readonly number[],
+): Cost | null {
+  const { working, fuses, rank } = task.flames[flame]!;
+  if (task.stepping && [...roots].some((root) => coolest[root]! < working)) return null;
+  const exempt = new Set(fuses ? joints.flatMap((i) => task.ties[i]!) : []);
+  const dangers = body.flatMap((root, part) => (roots.has(root) && !exempt.has(part) ? [danger(working, task.metals[part]!)] : []));
+  if (dangers.includes("melts")) return null;
+  const moved = made.flatMap((isMade, i) =>
+    isMade && !task.shielded.includes(i) && roots.has(body[task.ties[i]![0]!]!) ? [disturbance(working, task.flames[flameOf[i]!]!)] : [],
+  );
+  const count = (list: readonly unknown[], what: string) => list.filter((each) => each === what).length;
+  return pack({
+    runs: count(moved, "runs"),
+    softens: count(moved, "softens"),
+    atRisk: count(dangers, "at-risk"),
+    heats: 1,
+    ranks: rank * joints.length,
+  });
+}
