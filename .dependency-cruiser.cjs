@@ -22,7 +22,7 @@ const core = [
 const insideCore = core.map(([room, known]) => ({
   name: `core-${room}-knows-only-${known.join("-") || "itself"}`,
   severity: "error",
-  from: { path: `^src/core/${room}/`, pathNot: "\\.test\\.ts$" },
+  from: { path: `^src/core/${room}/`, pathNot: "\\.(test|testing)\\.ts$" },
   to: { path: "^src/core/", pathNot: `^src/core/(${[room, ...known].join("|")})/` },
 }));
 
@@ -31,7 +31,7 @@ module.exports = {
     { name: "no-cycles", severity: "error", from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ["type-only"] } } },
     ...oneWay,
     ...insideCore,
-    { name: "core-is-pure", severity: "error", from: { path: "^src/core/", pathNot: "\\.test\\.ts$" }, to: { pathNot: "^src/core/" } },
+    { name: "core-is-pure", severity: "error", from: { path: "^src/core/", pathNot: "\\.(test|testing)\\.ts$" }, to: { pathNot: "^src/core/" } },
     { name: "only-the-store-knows-idb", severity: "error", from: { pathNot: "^src/store/" }, to: { path: "node_modules/idb/" } },
     {
       name: "cli-knows-core-words-formats",

@@ -6,7 +6,11 @@ const WORKER_POLICY = "default-src 'none'; script-src 'self'; connect-src 'self'
 const config: NextConfig = {
   turbopack: { root: import.meta.dirname },
   poweredByHeader: false,
-  headers: () => Promise.resolve([{ source: "/_next/static/:path*", headers: [{ key: "Content-Security-Policy", value: WORKER_POLICY }] }]),
+  headers: () =>
+    Promise.resolve([
+      { source: "/_next/static/:path*", headers: [{ key: "Content-Security-Policy", value: WORKER_POLICY }] },
+      { source: "/api/:path*", headers: [{ key: "X-Content-Type-Options", value: "nosniff" }] },
+    ]),
 };
 
 export default config;

@@ -191,6 +191,26 @@ test("without a database the work goes on in memory, and says so", async ({ page
   await expect(page.getByRole("status").first()).toContainText("Not kept");
 });
 
+test("a database that another window holds back is told, and the work goes on in memory", async ({ context }) => {
+  const [holder, page] = [await context.newPage(), await context.newPage()];
+  await holder.goto("/schema/piece.json");
+  await holder.evaluate(
+    () =>
+      new Promise<void>((resolve) => {
+        const request = indexedDB.open("hoop-ledger", 1);
+        request.onsuccess = () => resolve(void ((window as unknown as { held: IDBDatabase }).held = request.result));
+      }),
+  );
+  await page.addInitScript(() => {
+    const open = indexedDB.open.bind(indexedDB);
+    indexedDB.open = (name, version) => open(name, (version ?? 1) + 1);
+  });
+  await page.goto("/");
+  await expect(page.getByText("Not kept: close Hoop Ledger's other windows")).toBeVisible();
+  await page.getByRole("table").getByRole("button", { name: "Tern ring" }).click();
+  await expect(strip(page)).toContainText("46.05");
+});
+
 test("a device that is full is told in words, and a file can still be saved", async ({ page }) => {
   await page.goto(WALL);
   await expect(strip(page)).toBeVisible();

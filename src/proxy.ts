@@ -30,4 +30,5 @@ export function proxy(request: NextRequest): NextResponse {
   return response;
 }
 
-export const config = { matcher: ["/((?!_next/static|schema/).*)"] };
+/** The server's plan is left out: what passes through here is held until it has come in whole. */
+export const config = { matcher: ["/((?!_next/static|schema/|api/).*)"] };

@@ -13,25 +13,33 @@ const NAME = "hoop-ledger";
 const VERSION = 1;
 const BENCH = "bench";
 
-/** Keeps everything in the browser's own database. `onBlocked` is told when another window holds an older one open. */
-export async function deviceKeeper(onBlocked: () => void): Promise<Keeper> {
-  if (!("indexedDB" in globalThis)) throw new KeepError("unavailable", null);
+/**
+ * Keeps everything in the browser's own database. @throws KeepError, "blocked" where another window holds an older one
+ * open, "unavailable" where the browser has none to give.
+ */
+export async function deviceKeeper(): Promise<Keeper> {
   try {
-    return keeperOn(await openDatabase(onBlocked));
+    return keeperOn(await openDatabase());
   } catch (cause) {
-    throw new KeepError("unavailable", cause);
+    throw cause instanceof KeepError ? cause : new KeepError("unavailable", cause);
   }
 }
 
-function openDatabase(onBlocked: () => void): Promise<IDBPDatabase<Schema>> {
-  return openDB<Schema>(NAME, VERSION, {
-    upgrade(db) {
-      db.createObjectStore("pieces", { keyPath: "id" });
-      db.createObjectStore("makes", { keyPath: "id" }).createIndex("piece", "piece");
-      db.createObjectStore("settings");
-    },
-    blocked: onBlocked,
-    blocking: (_current, _wanted, event) => (event.target as IDBDatabase).close(),
+function openDatabase(): Promise<IDBPDatabase<Schema>> {
+  return new Promise((resolve, reject) => {
+    let isBlocked = false;
+    openDB<Schema>(NAME, VERSION, {
+      upgrade(db) {
+        db.createObjectStore("pieces", { keyPath: "id" });
+        db.createObjectStore("makes", { keyPath: "id" }).createIndex("piece", "piece");
+        db.createObjectStore("settings");
+      },
+      blocked() {
+        isBlocked = true;
+        reject(new KeepError("blocked", null));
+      },
+      blocking: (_current, _wanted, event) => (event.target as IDBDatabase).close(),
+    }).then((db) => (isBlocked ? db.close() : resolve(db)), reject);
   });
 }
 

@@ -25,7 +25,7 @@ export type Tray = ReturnType<typeof trayOn>;
 /** Opens what this browser keeps, or memory where it keeps nothing; `demo` fills a tray that has never held a piece. */
 export async function openTray(demo: readonly Piece[]): Promise<Tray> {
   let trouble: Trouble | null = null;
-  const keeper = await deviceKeeper(() => (trouble = "blocked")).catch((error: unknown) => {
+  const keeper = await deviceKeeper().catch((error: unknown) => {
     if (!(error instanceof KeepError)) throw error;
     trouble = error.trouble;
     return memoryKeeper();

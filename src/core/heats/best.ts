@@ -2,7 +2,7 @@ import { type Assembly } from "./assembly";
 import { type Cost, NEVER } from "./cost";
 import { bestFound, lowerBound } from "./large";
 import { type HeatWishes, type Pin, type Task, inBits, tasksOf } from "./problem";
-import { type NextHeat, Search } from "./search";
+import { type NextHeat, OutOfTime, Search } from "./search";
 
 /** One heat of a plan: the joints it makes, by id, and what it is made with. */
 export interface ChosenHeat {
@@ -24,15 +24,20 @@ const MOST_PROVEN = 14;
 
 /**
  * The best order of heats, up to 14 joints: least in runs, softenings, parts at risk, heats and ranks, in that order; among equals heat
- * by heat the harder grade, then the lower joints. Beyond, the best found, with a cost that no plan
- * can beat. Or the smallest set of wishes that cannot be kept together.
+ * by heat the harder grade, then the lower joints. Beyond, or once `isOver` says so, the best
+ * found, with a cost that no plan can beat. Or the smallest set of wishes that cannot be kept together.
  */
-export function bestHeats(assembly: Assembly, wishes: HeatWishes): BestHeats {
+export function bestHeats(assembly: Assembly, wishes: HeatWishes, isOver: () => boolean = () => false): BestHeats {
   const tasks = tasksOf(assembly, wishes);
   if (assembly.joints.length > MOST_PROVEN) return foundForMany(assembly, wishes, tasks);
-  const found = cheapest(tasks);
-  if (!found) return { status: "impossible", conflicts: smallestConflict(assembly, wishes) };
-  return { status: "best", heats: named(assembly, found.task, firstInOrder(found.search)), cost: found.cost };
+  try {
+    const found = cheapest(tasks, isOver);
+    if (!found) return { status: "impossible", conflicts: smallestConflict(assembly, wishes, isOver) };
+    return { status: "best", heats: named(assembly, found.task, firstInOrder(found.search)), cost: found.cost };
+  } catch (error) {
+    if (!(error instanceof OutOfTime)) throw error;
+    return foundForMany(assembly, wishes, tasks);
+  }
 }
 
 /** The best found of each task's; proven all the same where it costs no more than the bound. */
@@ -78,10 +83,11 @@ interface Solved {
 }
 
 /** The task with the least cost; of equals the first. Null if none can be made. */
-function cheapest(tasks: readonly Task[]): Solved | null {
+function cheapest(tasks: readonly Task[], isOver: () => boolean): Solved | null {
   let best: Solved | null = null;
   for (const task of tasks) {
-    const search = new Search(inBits(task));
+    if (task.allowed.includes(0)) continue;
+    const search = new Search(inBits(task), isOver);
     const cost = search.leastCost(search.start());
     if (cost < (best?.cost ?? NEVER)) best = { task, search, cost };
   }
@@ -102,17 +108,29 @@ function firstInOrder(search: Search): NextHeat[] {
   return heats;
 }
 
+/** Sets of wishes that are tried before a set from which none can be taken is named instead of the smallest. */
+const MOST_TRIED = 400;
+
 /**
  * The smallest set of wishes under which nothing can be planned, the first in order among equals; empty where even
- * without a wish a part would melt.
+ * without a wish a part would melt. Where there are too many to try them all, or time is over, a set from which none
+ * can be taken.
  */
-function smallestConflict(assembly: Assembly, wishes: HeatWishes): Conflict[] {
+function smallestConflict(assembly: Assembly, wishes: HeatWishes, isOver: () => boolean): Conflict[] {
   const all = allWishes(wishes);
-  const fails = (kept: readonly Conflict[]) => cheapest(tasksOf(assembly, only(wishes, kept))) === null;
-  for (let count = 0; count < all.length; count++) {
-    for (const kept of choices(all, count)) if (fails(kept)) return kept;
+  let left = MOST_TRIED;
+  const fails = (kept: readonly Conflict[]) => cheapest(tasksOf(assembly, only(wishes, kept)), isOver) === null;
+  const core = all.reduce((kept, each) => {
+    const rest = kept.filter((other) => other !== each);
+    return fails(rest) ? rest : kept;
+  }, all);
+  for (let count = 0; count < core.length; count++) {
+    for (const kept of choices(all, count)) {
+      if (left-- <= 0) return core;
+      if (fails(kept)) return kept;
+    }
   }
-  return all;
+  return core;
 }
 
 function allWishes({ way, pins }: HeatWishes): Conflict[] {

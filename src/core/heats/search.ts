@@ -22,7 +22,11 @@ export class Search {
   private readonly melts: readonly number[];
   private readonly risks: readonly number[];
 
-  constructor(private readonly problem: Problem) {
+  /** @param isOver asked now and again; once it is so, the search throws `OutOfTime`. */
+  constructor(
+    private readonly problem: Problem,
+    private readonly isOver: () => boolean = () => false,
+  ) {
     const { flames, metals, before, together } = problem;
     this.later = before.map((_, i) => maskOf(before.length, (j) => (before[j]! & (1 << i)) !== 0));
     this.tied = before.map((mask, i) => mask | this.later[i]! | together[i]!);
@@ -129,6 +133,7 @@ export class Search {
     const key = `${set}|${touched.map((body) => (body.heated ? `${body.parts}:${temperKey(body.temper)}` : "")).join(";")}`;
     const known = this.memo.get(key);
     if (known) return known;
+    if (this.isOver()) throw new OutOfTime();
     const found = new Map<string, Outcome>();
     for (const reached of sets(set, (i) => links[i]!)) {
       const last = filterMask(reached, (i) => (this.later[i]! & set) === 0);
@@ -183,6 +188,9 @@ export class Search {
     }
   }
 }
+
+/** Thrown by a search that was told that its time is over. */
+export class OutOfTime extends Error {}
 
 /** What later heats would do to a body: joints run and softened by each flame, and its coolest heat so far. */
 interface Temper {

@@ -16,10 +16,10 @@ import { type SizedPiece } from "./size-piece";
 const SAFE_OVERSHOOT = 10;
 
 /** Adds the heats, the steps of the making and what there is to say about both to a sized piece. */
-export function planHeats(sized: SizedPiece, bench: BenchEntry): Plan {
+export function planHeats(sized: SizedPiece, bench: BenchEntry, isOver?: () => boolean): Plan {
   const { piece, assembly } = sized;
   const { shelfMissing, ...wishes } = settleHeats(piece.heats, bench);
-  const best = bestHeats(assembly, wishes);
+  const best = bestHeats(assembly, wishes, isOver);
   const heats = best.status !== "impossible" ? describeHeats(assembly, wishes, best.heats) : [];
   return {
     format: "hoop-ledger/plan",

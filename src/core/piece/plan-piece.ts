@@ -5,9 +5,9 @@ import { planHeats } from "./plan-heats";
 import { sizePiece } from "./size-piece";
 
 /**
- * The spine: a piece becomes its plan, the same on every machine.
+ * The spine: a piece becomes its plan, the same on every machine, unless `isOver` ends the search for the best heats.
  * @throws for a piece that `faultsOf` or `unplanned` refuse; decoders ask both.
  */
-export function planPiece(piece: Piece, bench: BenchEntry): Plan {
-  return planHeats(sizePiece(piece, bench), bench);
+export function planPiece(piece: Piece, bench: BenchEntry, isOver?: () => boolean): Plan {
+  return planHeats(sizePiece(piece, bench), bench, isOver);
 }

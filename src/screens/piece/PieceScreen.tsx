@@ -75,7 +75,9 @@ function OpenPiece({ id }: { readonly id: string }) {
   const stages = stagesOf(piece);
   const asked = pathname.split("/")[3];
   const stage = stages.find((each) => each === asked) ?? "wall";
-  const mount = piece.mounts[0]!.id;
+  const [setting, show] = useState<string | null>(null);
+  const settings = piece.mounts.map((each) => each.id);
+  const mount = settings.find((each) => each === setting) ?? settings[0]!;
   const done = plan.steps.filter((step) => make?.done.includes(step.id)).length;
   const go = useCallback(
     (next: StageId) => {
@@ -109,7 +111,14 @@ function OpenPiece({ id }: { readonly id: string }) {
       ) : (
         <main className="frame">
           <TopBar shows={stage === "heats" ? "temperature" : "length"} />
-          <Stem entries={stemOf(piece, plan, mount, units, done)} current={stage} onGo={go} />
+          <Stem
+            entries={stemOf(piece, plan, mount, units, done)}
+            current={stage}
+            onGo={go}
+            settings={settings}
+            shown={mount}
+            onShow={show}
+          />
           {stage === "stone" && <StoneStage mount={mount} />}
           {stage === "wall" && <WallStage mount={mount} />}
           {stage === "plate" && <PlateStage mount={mount} />}

@@ -7,12 +7,31 @@ interface Props {
   readonly entries: readonly StemEntry[];
   readonly current: StageId;
   readonly onGo: (stage: StageId) => void;
+  /** The settings of the piece, where it has several, and the one shown. */
+  readonly settings: readonly string[];
+  readonly shown: string;
+  readonly onShow: (setting: string) => void;
 }
 
 /** Down the left, the piece in the order it is made. */
-export function Stem({ entries, current, onGo }: Props) {
+export function Stem({ entries, current, onGo, settings, shown, onShow }: Props) {
   return (
     <nav aria-label="Stages" className="relative overflow-y-auto border-r border-line bg-paper pt-3.5 [grid-area:stem]">
+      {settings.length > 1 && (
+        <div role="group" aria-label="Setting shown" className="mb-2 flex flex-wrap gap-1 px-3">
+          {settings.map((setting) => (
+            <button
+              key={setting}
+              type="button"
+              aria-pressed={setting === shown}
+              onClick={() => onShow(setting)}
+              className={`rounded-[4px] border px-1.5 text-[12.5px] ${setting === shown ? "border-ink bg-ink text-white" : "border-line bg-sheet"}`}
+            >
+              {setting}
+            </button>
+          ))}
+        </div>
+      )}
       <ol>
         {entries.map((entry, i) => (
           <li key={entry.id} className="relative">

@@ -7,6 +7,7 @@ import { DropdownMenu } from "radix-ui";
 import { useState } from "react";
 import { useStore } from "zustand";
 import { pieceText } from "@/store/files";
+import { type Trouble } from "@/store/keeper";
 import { type Keeping } from "@/store/session";
 import { FindButton } from "@/ui/Find";
 import { Mark } from "@/ui/NavBar";
@@ -140,22 +141,24 @@ function PieceMenu() {
 }
 
 function KeepingText({ keeping }: { readonly keeping: Keeping }) {
+  const trouble = useTrayState((state) => state.trouble) ?? "unavailable";
   const isBad = keeping.state === "trouble" || keeping.state === "memory" || keeping.state === "elsewhere";
   return (
     <span role="status" className={`min-w-0 truncate text-[12.5px] ${isBad ? "font-semibold text-bad" : "text-soft"}`}>
-      {keepingText(keeping)}
+      {keepingText(keeping, trouble)}
     </span>
   );
 }
 
-function keepingText(keeping: Keeping): string {
+/** `trouble` is why the piece is in memory only, where it is. */
+function keepingText(keeping: Keeping, trouble: Trouble): string {
   switch (keeping.state) {
     case "kept":
       return `Kept on this device, ${new Date(keeping.at).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" })}`;
     case "writing":
       return "Keeping";
     case "memory":
-      return TROUBLE_WORDS.unavailable;
+      return TROUBLE_WORDS[trouble];
     case "elsewhere":
       return "Changed in another window";
     case "trouble":

@@ -1,0 +1,70 @@
+import { readFileSync } from "node:fs";
+import { expect, test } from "@playwright/test";
+import { DEMO_PORT } from "./places";
+
+const ADDRESS = `http://127.0.0.1:${DEMO_PORT}/api/plan`;
+const tern = JSON.parse(readFileSync("demo/pieces/tern-ring.json", "utf8")) as { mounts: object[] };
+
+function post(body: BodyInit, type = "application/json"): Promise<Response> {
+  return fetch(ADDRESS, {
+    method: "POST",
+    body,
+    headers: { "content-type": type },
+    ...(body instanceof ReadableStream && { duplex: "half" }),
+  });
+}
+
+test("the server plans a piece, on a bench of the caller's own if there is one", async () => {
+  const plan = await post(
+    JSON.stringify({ piece: tern, bench: { format: "hoop-ledger/bench", version: 1, losses: { wall: { squaring: 1 } } } }),
+  );
+  expect(plan.status).toBe(200);
+  const { figures } = (await plan.json()) as { figures: Record<string, { value: number }> };
+  expect(figures["m1.wall.cutLength"]!.value).toBeCloseTo(45.52645 + 1.1, 4);
+});
+
+test("what it cannot plan it refuses with the faults, too much while it streams, and what is not JSON", async () => {
+  const refused = await post(JSON.stringify({ piece: { ...tern, mounts: [] }, bench: {}, more: 1 }));
+  expect(refused.status).toBe(422);
+  expect(((await refused.json()) as { faults: { path: string }[] }).faults.map(({ path }) => path)).toEqual([
+    "/more",
+    "/bench/format",
+    "/piece/mounts",
+  ]);
+  expect((await post("{")).status).toBe(422);
+  expect((await post("{}", "text/plain")).status).toBe(415);
+  let sent = 0;
+  const unending = new ReadableStream<Uint8Array>({
+    async pull(controller) {
+      if (sent > 3 * 1024 * 1024) await new Promise(() => undefined);
+      sent += 65_536;
+      controller.enqueue(new Uint8Array(65_536).fill(32));
+    },
+  });
+  expect((await post(unending)).status).toBe(413);
+});
+
+test("a hostile piece cannot hold the server, and a thousand requests, fifty at a time, are all answered", async () => {
+  test.setTimeout(120_000);
+  const stones = (count: number) => Array.from({ length: count }, (_, i) => ({ ...tern.mounts[0], id: `m${i + 1}` }));
+  const pins = Array.from({ length: 80 }, (_, i) => ({ before: [`m${(i % 4) + 1}.foot`, `m${((i * 3) % 4) + 1}.seam`] }));
+  const hostile = [
+    { ...tern, mounts: stones(12) },
+    { ...tern, mounts: stones(4), heats: { way: "one-grade", pins } },
+    { ...tern, mounts: stones(13) },
+  ];
+  const answers = await Promise.all(hostile.map((piece) => post(JSON.stringify({ piece }))));
+  expect(answers.map(({ status }) => status)).toEqual([200, 200, 422]);
+  const body = JSON.stringify({ piece: tern });
+  const failures: number[] = [];
+  let next = 0;
+  const caller = async () => {
+    while (next++ < 1000) {
+      const response = await post(body);
+      await response.arrayBuffer();
+      if (response.status !== 200) failures.push(response.status);
+    }
+  };
+  await Promise.all(Array.from({ length: 50 }, caller));
+  expect(failures).toEqual([]);
+});
