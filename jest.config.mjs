@@ -2,7 +2,7 @@ export default {
   testEnvironment: "node",
   roots: ["<rootDir>/src", "<rootDir>/cli"],
   testMatch: ["**/*.test.ts"],
-  transform: { "^.+\\.(t|j)sx?$": ["@swc/jest", { jsc: { target: "es2023", parser: { syntax: "typescript", tsx: true } } }] },
+  transform: { "^.+\\.(t|j)sx?$": ["@swc/jest", { jsc: { target: "es2023", parser: { syntax: "typescript", tsx: true }, transform: { react: { runtime: "automatic" } } } }] },
   moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1", "^@demo/(.*)$": "<rootDir>/demo/$1" },
   transformIgnorePatterns: ["/node_modules/(?!(d3[^/]*|internmap|delaunator|robust-predicates|idb)/)"],
 };

@@ -82,6 +82,7 @@ test("a piece is saved, deleted, put back, deleted again and opened from its fil
   const everything = await save("Save everything");
   expect(JSON.parse(before)).toMatchObject({ id: "tern-ring", benchUsed: { format: "hoop-ledger/bench" } });
   await page.getByRole("button", { name: "Delete", exact: true }).click();
+  await expect(page.getByRole("region", { name: "Deleted" })).toBeVisible();
   await page.reload();
   await page.getByRole("region", { name: "Deleted" }).getByRole("button", { name: "Put back" }).click();
   await page.getByRole("table").getByRole("button", { name: "Tern ring" }).focus();

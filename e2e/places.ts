@@ -29,7 +29,7 @@ export function quiet(page: Page): string[] {
   const heard: string[] = [];
   page.on("pageerror", (error) => heard.push(error.message));
   page.on("console", (message) => {
-    if (message.type() === "error") heard.push(message.text());
+    if (message.type() === "error") heard.push(`${message.text()} ${message.location().url}`);
   });
   return heard;
 }

@@ -169,7 +169,7 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
     flush,
 
     /** Says how a field is read, so that what is wrong in it can be tried again when another changes. */
-    register(field: TypedField<never>): void {
+    register<T>(field: TypedField<T>): void {
       fields.set(field.key, field);
     },
 

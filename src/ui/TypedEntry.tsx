@@ -54,7 +54,7 @@ export function TypedEntry<T>({
   const isUnmeasured = useSessionState(({ unmeasured }) => unmeasured.includes(field.key));
   const { isLit, handlers } = useLit(lights);
   const id = useId();
-  useEffect(() => session.register(field as TypedField<never>), [session, field]);
+  useEffect(() => session.register(field), [session, field]);
 
   const problem = draft?.problem ?? null;
   const shown = draft && (problem !== null || isSame(draft.text)) ? draft.text : own;

@@ -1,4 +1,5 @@
 import { type Outline, type Parallel, type Point, type Station } from "./outline";
+import { tolerance } from "../measure/tolerances";
 import { smoothIntegral, smoothPanel } from "./quadrature";
 
 /**
@@ -9,7 +10,7 @@ export function ellipsePerimeter(a: number, b: number): number {
   let x = Math.max(a, b);
   let y = Math.min(a, b);
   let excess = x * x - (x * x - y * y) / 2;
-  for (let power = 1; x - y > 1e-8 * x; power *= 2) {
+  for (let power = 1; x - y > tolerance.meansAgree * x; power *= 2) {
     const half = (x - y) / 2;
     [x, y] = [(x + y) / 2, Math.sqrt(x * y)];
     excess -= power * half * half;
@@ -84,7 +85,7 @@ function angleAt(quarter: readonly number[], speed: (t: number) => number, share
   for (let i = 0; i < NEWTON_STEPS; i++) {
     const miss = quarter[panel]! + smoothPanel(speed, start, t) - wanted;
     t -= miss / speed(t);
-    if (Math.abs(miss) < 1e-14 * whole) break;
+    if (Math.abs(miss) < tolerance.placeFound * whole) break;
   }
   return turn % 2 === 0 ? (turn * Math.PI) / 2 + t : ((turn + 1) * Math.PI) / 2 - t;
 }

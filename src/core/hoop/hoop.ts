@@ -1,5 +1,6 @@
 import { type Finding, finding } from "../measure/finding";
 import { type Figure, type Figures, type School, type Sourced, single, sum, taken, term } from "../measure/figure";
+import { tolerance } from "../measure/tolerances";
 import { type Metal, massOf } from "../metal/metals";
 import { type Section, fibre, flatFace, sectionArea } from "../metal/section";
 
@@ -173,12 +174,12 @@ function flat(hoop: Hoop, outside: number, base: Base): Seat {
       "hoop.flat": single("mm", depth, "flat.depth"),
       "hoop.flatLeft": single("mm", left, "flat.left"),
     },
-    findings: left < needed - SAME ? [finding("hoop.flat-too-deep", "error", "hoop", { left, needed, width: width.value, widest })] : [],
+    findings:
+      left < needed - tolerance.sameLength
+        ? [finding("hoop.flat-too-deep", "error", "hoop", { left, needed, width: width.value, widest })]
+        : [],
   };
 }
-
-/** The default flat leaves the limit exactly, up to rounding. */
-const SAME = 1e-9;
 
 /** A saddle filed in the base's underside: by default as wide as the base, or as leaves 0.3 of it. */
 function saddle(hoop: Hoop, outside: number, base: Base): Seat {
@@ -194,7 +195,7 @@ function saddle(hoop: Hoop, outside: number, base: Base): Seat {
       "hoop.saddleLeft": single("mm", left, "saddle.left"),
     },
     findings:
-      left < LEFT_AFTER_SADDLE - SAME
+      left < LEFT_AFTER_SADDLE - tolerance.sameLength
         ? [finding("hoop.saddle-too-deep", "error", `${base.mount}.plate`, { left, needed: LEFT_AFTER_SADDLE, width: width.value, widest })]
         : [],
   };

@@ -4,6 +4,10 @@ export const tolerance = {
   sameLength: 1e-6,
   /** Two places on an outline nearer than this are the same place (a ratio of its length). */
   samePlace: 1e-9,
+  /** The two means of an elliptic integral agree: the next step would change no digit (a ratio). */
+  meansAgree: 1e-8,
+  /** A place on an outline is found by its length (a ratio of a quarter of it). */
+  placeFound: 1e-14,
   /** Terms of a figure add up to its value within this (in its unit). */
   sum: 1e-9,
   /** A tape reading further from the calculated perimeter than this is probably wrong (a ratio). */

@@ -1,5 +1,6 @@
 import { type Outline, type Point, type Station } from "../geometry/outline";
 import { type Blank, layBlank } from "../measure/blank";
+import { tolerance } from "../measure/tolerances";
 import { type Dome, domeCurve } from "../stone/dome";
 import { type PlatePlan } from "./plate";
 import { type Run, runsWhere } from "./seam";
@@ -153,7 +154,7 @@ function unroll({ outline, wall, wallPlan, netLength }: Setting, runs: readonly 
   const place = (at: number) => {
     const share = (((at - seam) % 1) + 1) % 1;
     const turned = (((heading(at) - heading(seam)) % TURN) + TURN) % TURN;
-    return share < 1e-9 ? 0 : share * outline.perimeter + middle * turned;
+    return share < tolerance.samePlace ? 0 : share * outline.perimeter + middle * turned;
   };
   const marks = [
     { code: "seam" as const, at: 0 },

@@ -1,4 +1,5 @@
 import { type Outline } from "../geometry/outline";
+import { tolerance } from "../measure/tolerances";
 
 /** A run of an outline, counter-clockwise; `to` may pass 1. */
 export interface Run {
@@ -56,7 +57,7 @@ export function straightestPlace(outline: Outline, shankPlaces: readonly number[
   const limit = smallest + (STRAIGHTNESS * 2 * Math.PI) / outline.perimeter;
   const clearOfCorners = (at: number) => outline.corners.every((corner) => apart(at, corner) * outline.perimeter >= FROM_CORNER_MM);
   const runs = runsWhere(outline, (curvature) => limit - Math.abs(curvature))
-    .map(({ from, to }) => ({ middle: ((from + to) / 2) % 1, length: to - from }))
+    .map(({ from, to }) => ({ middle: withinOne((from + to) / 2), length: to - from }))
     .filter(({ middle }) => clearOfCorners(middle));
   if (runs.some(({ length }) => length >= 1)) return CIRCLE_SEAM;
   if (runs.length === 0) return farthestFromCorners(outline);
@@ -64,13 +65,19 @@ export function straightestPlace(outline: Outline, shankPlaces: readonly number[
   return longestThenLowest(clearOfShank.length > 0 ? clearOfShank : runs);
 }
 
+/** A place as a share from 0 up to 1; what rounding left just under 1 is the datum. */
+function withinOne(at: number): number {
+  const share = at - Math.floor(at);
+  return 1 - share < tolerance.samePlace ? 0 : share;
+}
+
 /** Lengths that differ by less than rounding are equal, so that a symmetric outline gives the same side everywhere. */
 function longestThenLowest(runs: readonly { middle: number; length: number }[]): number {
   const longest = Math.max(...runs.map((run) => run.length));
-  return Math.min(...runs.filter((run) => longest - run.length < 1e-9).map((run) => run.middle));
+  return Math.min(...runs.filter((run) => longest - run.length < tolerance.samePlace).map((run) => run.middle));
 }
 
 function farthestFromCorners(outline: Outline): number {
   const clearance = (at: number) => Math.min(...outline.corners.map((corner) => apart(at, corner)));
-  return outline.stations.reduce((best, s) => (clearance(s.at) > clearance(best) + 1e-9 ? s.at : best), 0);
+  return outline.stations.reduce((best, s) => (clearance(s.at) > clearance(best) + tolerance.samePlace ? s.at : best), 0);
 }

@@ -1,0 +1,79 @@
+import { readFileSync } from "node:fs";
+import { expect, test } from "@playwright/test";
+import { field, figure, kept } from "./places";
+
+test("a piece is renamed in place, duplicated, and found by its name", async ({ page }) => {
+  await page.goto("/");
+  await page.getByRole("button", { name: "Rename" }).click();
+  await page.getByLabel("Name").fill("Tern, the larger");
+  await page.getByLabel("Name").press("Enter");
+  await expect(page.getByRole("table")).toContainText("Tern, the larger");
+  await page.getByRole("button", { name: "Duplicate" }).click();
+  await expect(page.getByRole("table").getByRole("row")).toHaveCount(5);
+  await page.getByRole("table").getByRole("button", { name: "Tern, the larger, copy" }).click();
+  await expect(page).toHaveURL(/tern-ring-2\/wall/);
+  await page.getByRole("button", { name: "Tern, the larger, copy" }).click();
+  await page.getByLabel("Name of the piece").fill("Second tern");
+  await page.getByLabel("Name of the piece").press("Enter");
+  await kept(page);
+  await page.keyboard.press("/");
+  await page.keyboard.type("plover");
+  await page.keyboard.press("Enter");
+  await expect(page).toHaveURL(/plover-ring\/wall/);
+  await page.getByRole("link", { name: "Pieces" }).click();
+  await expect(page.getByRole("table")).toContainText("Second tern");
+});
+
+test("the tray is walked with the arrow keys, and a stone on it chosen and opened with the mouse", async ({ page }) => {
+  await page.goto("/");
+  const rows = page.getByRole("table").getByRole("button");
+  await rows.first().focus();
+  await page.keyboard.press("ArrowDown");
+  await expect(rows.nth(1)).toBeFocused();
+  await expect(page.getByRole("complementary")).toContainText("A third of the height won't hold this stone.");
+  await page.keyboard.press("ArrowUp");
+  await expect(rows.first()).toBeFocused();
+  await page.getByRole("button", { name: "Whelk ring" }).first().click();
+  await expect(page.getByRole("complementary")).toContainText("Wall to plate softens in heat 4.");
+  await page.getByRole("complementary").getByRole("button", { name: "Open" }).click();
+  await expect(page).toHaveURL(/whelk-ring\/wall/);
+});
+
+test("a piece with several settings shows each of them, and its many heats are the best found", async ({ page }) => {
+  const tern = JSON.parse(readFileSync("demo/pieces/tern-ring.json", "utf8")) as { mounts: { id: string; stone: object }[] };
+  const small = { ...tern.mounts[0]!.stone, outline: { shape: "round", diameter: 6 } };
+  const mounts = Array.from({ length: 5 }, (_, i) => ({
+    ...tern.mounts[0]!,
+    id: `m${i + 1}`,
+    stone: i === 0 ? tern.mounts[0]!.stone : small,
+  }));
+  await page.goto("/");
+  const file = {
+    name: "five.json",
+    mimeType: "application/json",
+    buffer: Buffer.from(JSON.stringify({ ...tern, id: "five-ring", name: "Five ring", mounts })),
+  };
+  await page.locator('input[type="file"]').setInputFiles(file);
+  await page.getByRole("button", { name: "Lay it on the tray" }).click();
+  await expect(figure(page, "m1.wall.cutLength")).toContainText("46.05");
+  await page.getByRole("button", { name: "m3", exact: true }).click();
+  await expect(figure(page, "m3.wall.cutLength")).toContainText("20.70");
+  await field(page, "m3.wall.thickness").fill("0.4");
+  await expect(figure(page, "m3.wall.cutLength")).toContainText("20.95");
+  await page.getByRole("button", { name: /Heats/ }).click();
+  await expect(page.getByText("This order of heats is the best found, not proven the best.")).toBeVisible();
+});
+
+test("ticks are kept with the making, and the tray says what comes next", async ({ page }) => {
+  await page.goto("/pieces/tern-ring/making");
+  for (const i of [0, 1, 2]) await page.getByRole("checkbox").nth(i).check();
+  await page.getByRole("button", { name: /Solder wall seam/ }).click();
+  await expect(page.getByRole("note", { name: "Cautions" })).toContainText(
+    "Local codes, product safety sheets and licensed practice come first.",
+  );
+  await page.getByRole("checkbox").nth(2).uncheck();
+  await page.reload();
+  await expect(page.getByText("2 of 32 done")).toBeVisible();
+  await page.getByRole("link", { name: "Pieces" }).click();
+  await expect(page.getByRole("row", { name: /Tern ring/ })).toContainText("Step 3: slit the strip 3.20 mm tall");
+});

@@ -1,0 +1,120 @@
+import { type Joint, type JointKind } from "../heats/assembly";
+import { type Making, type MakingMount, makingSteps } from "./steps";
+
+const joint = (id: string, kind: JointKind): Joint => ({ id, kind, parts: ["a"], length: 1, area: 1, place: "", after: [] });
+const mount = (id: string, more: Partial<MakingMount> = {}): MakingMount => ({
+  id,
+  stone: "agate",
+  tender: [],
+  mohs: 7,
+  wallThickness: 0.32,
+  style: "flush",
+  ...more,
+});
+const heat = (...joints: Joint[]) => ({ joints, grade: "hard", fuses: false });
+
+const making: Making = {
+  mounts: [mount("m1")],
+  hoopForm: "closed-flat",
+  heats: [
+    heat(joint("m1.seam", "seam")),
+    heat(joint("hoop.seam", "hoop-seam")),
+    heat(joint("m1.foot", "foot")),
+    heat(joint("hoop.mount.m1", "hoop-mount")),
+  ],
+};
+const ids = (plan: Making) => makingSteps(plan).map(({ id }) => id);
+
+test("each part is made ready before its heat, looked at after it, and the stone is set when there is no more heat", () => {
+  expect(ids(making)).toEqual([
+    "m1.stone.look",
+    "m1.stone.measure",
+    "m1.wall.slit",
+    "m1.wall.anneal",
+    "m1.wall.cut",
+    "m1.wall.square",
+    "m1.wall.wrap",
+    "m1.seam.heat",
+    "m1.seam.pickle",
+    "m1.wall.try",
+    "m1.wall.foot",
+    "hoop.cut",
+    "hoop.square",
+    "hoop.bend",
+    "hoop.seam.heat",
+    "hoop.seam.pickle",
+    "hoop.round",
+    "m1.plate.cut",
+    "m1.plate.stamp",
+    "m1.foot.heat",
+    "m1.foot.pickle",
+    "m1.plate.saw",
+    "hoop.flat",
+    "m1.join.finish",
+    "hoop.mount.m1.heat",
+    "hoop.mount.m1.pickle",
+    "m1.set.try",
+    "m1.set.height",
+    "m1.set.surface",
+    "m1.set.level",
+    "m1.set.push",
+    "m1.set.polish",
+  ]);
+});
+
+test("ids stay the same when the heats change places, and none stands twice whatever shares a heat", () => {
+  const [seam, hoop, foot, last] = making.heats as [
+    Making["heats"][number],
+    Making["heats"][number],
+    Making["heats"][number],
+    Making["heats"][number],
+  ];
+  const swapped = ids({ ...making, heats: [hoop, seam, foot, last] });
+  expect([...swapped].sort()).toEqual([...ids(making)].sort());
+  const two: Making = {
+    mounts: [mount("m1"), mount("m2")],
+    hoopForm: "closed",
+    heats: [
+      ...["m1", "m2"].flatMap((id) => [heat(joint(`${id}.seam`, "seam")), heat(joint(`${id}.foot`, "foot"))]),
+      heat(joint("hoop.seam", "hoop-seam")),
+      heat(joint("hoop.mount.m1", "hoop-mount"), joint("hoop.mount.m2", "hoop-mount")),
+    ],
+  };
+  expect(new Set(ids(two)).size).toBe(ids(two).length);
+  expect(ids(two).filter((id) => id === "hoop.saddle")).toHaveLength(1);
+});
+
+test("every step with fire, acid, saw, dust or sulphur carries its caution", () => {
+  for (const step of makingSteps(making)) {
+    const expected = {
+      "join.solder": "torch",
+      "wall.anneal": "torch",
+      "join.pickle": "pickle",
+      "plate.saw": "saw",
+      "hoop.cut": "saw",
+      "set.polish": "dust",
+      "set.surface": "sulphur",
+      "set.level": "noMoreHeat",
+    }[step.code as string];
+    if (expected) expect(step.cautions).toContain(expected);
+  }
+  expect(makingSteps({ ...making, heats: [{ ...making.heats[0]!, fuses: true }] }).find(({ heat: at }) => at === 0)).toMatchObject({
+    code: "join.fuse",
+    checks: ["joint.noPits", "joint.noGap"],
+  });
+});
+
+test("a soft stone is set by hand and protected; a heavy wall round a hard one wants the punch", () => {
+  const push = (more: Partial<MakingMount>) =>
+    makingSteps({ ...making, mounts: [mount("m1", more)] }).find(({ code }) => code === "set.push")!;
+  expect(push({}).values).toEqual({ tool: "pusher" });
+  expect(push({ wallThickness: 0.6 }).values).toEqual({ tool: "punch" });
+  expect(push({ wallThickness: 0.6, mohs: 4 })).toMatchObject({ values: { tool: "pusher" }, cautions: ["softStone"] });
+});
+
+test("only the last pickle is the last, and a border is sawn to, not to the wall", () => {
+  const pickles = makingSteps(making).filter(({ code }) => code === "join.pickle");
+  expect(pickles.map(({ values }) => values.last)).toEqual([0, 0, 0, 1]);
+  const bordered = makingSteps({ ...making, mounts: [mount("m1", { style: "border" })] });
+  expect(bordered.find(({ code }) => code === "plate.saw")!.values).toEqual({ style: "border" });
+});

@@ -1,0 +1,118 @@
+import { DEMO_PIECES } from "@demo/pieces";
+import { type BenchEntry, SHIPPED_BENCH } from "@/core/piece/bench";
+import { type Piece } from "@/core/piece/piece";
+import { planPiece } from "@/core/piece/plan-piece";
+import { METRIC, type Units } from "@/words/show";
+import { cardRows, pallionLine } from "./card/view";
+import { hoopView } from "./hoop/view";
+import { reshaped } from "./stone/fields";
+import { stoneView } from "./stone/view";
+import { wallView } from "./wall/view";
+
+const INCH: Units = { length: "inch", temperature: "F" };
+const named = (id: string) => DEMO_PIECES.find((piece) => piece.id === id)!;
+const tern = named("tern-ring");
+const plan = (piece: Piece, bench: BenchEntry = SHIPPED_BENCH) => planPiece(piece, bench);
+
+test("the Wall stage says strip and height as they are cut, and the sum unrounded to a bench", () => {
+  const view = wallView(plan(tern), tern.mounts[0]!, METRIC);
+  expect(view).toMatchObject({
+    cutLength: "46.05",
+    cutHeight: "3.20",
+    lands: "lands at 45.53 × 2.96, shows 93% of the face",
+    total: "46.07",
+    gather: "gathers 6.8%",
+    leansIn: "leans in at 1.90",
+    stands: "wall stands 2.96",
+    third: "a third of the height, 1.73",
+    gauge: "28 gauge",
+    shelf: "3.20 mm strip is on the shelf",
+    sawLine: "saw line, 1.0 mm outside",
+    across: "16.0",
+  });
+  expect(view.sum.map(({ value, name }) => `${value} ${name}`)).toEqual([
+    "44.21 outline",
+    "1.32 wall and fit",
+    "0.44 squaring",
+    "0.10 mark",
+  ]);
+  expect(wallView(plan(tern, { ...SHIPPED_BENCH, strips: [] }), tern.mounts[0]!, METRIC).shelf).toBeNull();
+  expect(wallView(plan(tern), tern.mounts[0]!, INCH)).toMatchObject({ cutLength: "1.813", cutHeight: "0.125" });
+});
+
+test("the Stone stage says what lies round it and how its dome is", () => {
+  expect(stoneView(plan(tern), tern.mounts[0]!, METRIC)).toEqual({
+    round: "44.21",
+    leansIn: "1.90",
+    tightest: "tightest curve 4.5 mm radius",
+    long: "16.0",
+    wide: "12.0",
+    face: "151 mm²",
+    dome: "round, a half ellipse",
+  });
+  expect(reshaped({ shape: "oval", length: 16, width: 12 }, "round")).toEqual({ shape: "round", diameter: 12 });
+  expect(reshaped({ shape: "round", diameter: 9 }, "oval")).toEqual({ shape: "oval", length: 9, width: 9 });
+});
+
+test("the Hoop stage converts into every system, and tells what a millimetre costs in the maker's own", () => {
+  const view = hoopView(plan(tern), "eu", METRIC);
+  expect(view).toMatchObject({
+    cut: "59.1",
+    seat: "flat",
+    seatDepth: "0.64",
+    seatWidth: "7.1",
+    seatLeft: "0.96 mm",
+    fibre: "0.68",
+    total: "59.15",
+    lost: "each millimetre lost is 1.00 EU size",
+  });
+  expect(view.conversions.map(({ name, text }) => `${name} ${text}`)).toEqual([
+    "US 6.84",
+    "UK N 1/4",
+    "EU 54.0",
+    "Continental 14.0",
+    "JP 13.6",
+    "inside 17.19",
+  ]);
+  const lost = (system: Parameters<typeof hoopView>[1]) => hoopView(plan(tern), system, METRIC).lost;
+  expect([lost("us"), lost("uk"), lost("jp"), lost("diameter"), lost("mandrel")]).toEqual([
+    "each millimetre lost is 0.39 US size",
+    "each millimetre lost is 0.80 UK size",
+    "each millimetre lost is 0.95 JP size",
+    "each millimetre lost is 0.32 mm inside",
+    "each millimetre lost is 0.39 US size",
+  ]);
+  const saddle = hoopView(plan(named("plover-ring")), "us", METRIC);
+  expect(saddle).toMatchObject({ seat: "saddle", seatLeft: "0.30 mm" });
+  const padded: Piece = {
+    ...tern,
+    carrier: { ...(tern.carrier as Extract<Piece["carrier"], { type: "hoop" }>), lengthRule: { multiplier: 3.15 } },
+  };
+  expect(hoopView(plan(padded), "eu", METRIC).sum.map(({ name }) => name)).toEqual([
+    "round the fibre",
+    "padding",
+    "squaring",
+    "saw",
+    "mark",
+  ]);
+});
+
+test("the card has every size with its sum, and each heat's solder with its place", () => {
+  const rows = cardRows(tern, plan(tern), METRIC);
+  expect(rows.map(({ label }) => label)).toEqual(["Stone", "Cut strip", "Wall lands at", "Plate", "Hoop", "Cut blank"]);
+  expect(rows.find(({ label }) => label === "Cut blank")).toEqual({
+    label: "Cut blank",
+    text: "59.1 mm of half-round 3.0 × 1.6, sterling",
+    sum: "54.00 round the finger + 4.27 fibre + 0.50 squaring both ends + 0.28 saw through the seam + 0.10 mark = 59.15",
+  });
+  expect(cardRows({ ...tern, carrier: { type: "none" } }, plan({ ...tern, carrier: { type: "none" } }), METRIC)).toHaveLength(4);
+  const { heats } = plan(tern);
+  expect(heats.map((heat) => pallionLine(heat, plan(tern), METRIC))).toEqual([
+    "1 piece 1.0 × 1.0 mm under the seam, on charcoal",
+    "2 pieces 1.0 × 1.0 mm across the seam, one every 1.5",
+    "7 pieces 1.0 × 1.0 mm inside, one every 6.5",
+    "6 pieces 1.0 × 1.0 mm along the seat, one every 1.2",
+  ]);
+  const fused = plan({ ...tern, heats: { ...tern.heats, way: "fuse-first" } });
+  expect(pallionLine(fused.heats[0]!, fused, METRIC)).toBe("no solder: the metal itself");
+});

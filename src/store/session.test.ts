@@ -1,0 +1,211 @@
+import { SHIPPED_BENCH } from "@/core/piece/bench";
+import { type Piece } from "@/core/piece/piece";
+import tern from "@/core/piece/reference/tern-ring.piece.json";
+import { readLength } from "@/core/measure/reading";
+import { replayJournal, writeJournal } from "./journal";
+import { freeId } from "./ids";
+import { KeepError, type Keeper, type PieceRecord } from "./keeper";
+import { memoryKeeper } from "./memory";
+import { type Session, type TypedField, openSession } from "./session";
+
+const piece = tern as unknown as Piece;
+const record: PieceRecord = {
+  id: piece.id,
+  piece,
+  drafts: {},
+  unmeasured: ["height"],
+  revision: 1,
+  changed: "2026-11-12T09:41:00Z",
+  deleted: null,
+};
+
+/** As much of a page as a session hears of. */
+const heard = new Map<string, () => void>();
+const stored = new Map<string, string>();
+const page = { visibilityState: "visible" };
+const opened: Session[] = [];
+
+beforeAll(() => {
+  const hear = {
+    addEventListener: (name: string, act: () => void) => heard.set(name, act),
+    removeEventListener: (name: string) => heard.delete(name),
+  };
+  const store = {
+    getItem: (key: string) => stored.get(key) ?? null,
+    setItem: (key: string, value: string) => {
+      stored.set(key, value);
+      Object.assign(store, { [key]: value });
+    },
+    removeItem: (key: string) => {
+      stored.delete(key);
+      delete (store as Record<string, unknown>)[key];
+    },
+  };
+  class Silent {
+    addEventListener = () => undefined;
+    removeEventListener = () => undefined;
+    postMessage = () => undefined;
+  }
+  Object.assign(globalThis, { BroadcastChannel: Silent, document: Object.assign(page, hear), window: hear, localStorage: store });
+});
+
+afterEach(async () => {
+  page.visibilityState = "visible";
+  await Promise.all(opened.splice(0).map((session) => session.close()));
+  stored.clear();
+});
+
+/** A keeper that says it is the device's, so that the journal is kept too. */
+async function device(): Promise<Keeper> {
+  const keeper: Keeper = { ...memoryKeeper(), kind: "device" };
+  await keeper.putPiece(record, null);
+  return keeper;
+}
+
+function open(keeper: Keeper): Session {
+  const session = openSession(record, keeper, () => SHIPPED_BENCH);
+  opened.push(session);
+  return session;
+}
+
+function lengthOf(key: string, write: TypedField<number>["write"]): TypedField<number> {
+  return {
+    key,
+    read: (text) => {
+      const reading = readLength(text, "mm");
+      return reading.ok ? reading : { ok: false, problem: reading.code };
+    },
+    write,
+  };
+}
+
+const thickness = lengthOf("thickness", (each, value) => void (each.mounts[0]!.wall.thickness = value));
+const height = lengthOf("height", (each, value) => void (each.mounts[0]!.stone.height = value));
+const turnIn = lengthOf("turnIn", (each, value) => void (each.mounts[0]!.stone.turnIn = value));
+const wall = (session: Session) => session.store.getState().piece.mounts[0]!.wall;
+const draft = (session: Session, key: string) => session.store.getState().drafts[key];
+
+test("what is typed is taken as it is typed, and is one step of undo once the field is left", async () => {
+  const session = open(await device());
+  for (const text of ["0", "0.", "0.4"]) session.type(thickness, text);
+  session.commit();
+  session.type(thickness, "26ga");
+  session.commit();
+  expect(draft(session, "thickness")).toEqual({ text: "26ga", problem: null });
+  session.undo();
+  expect(wall(session).thickness).toBe(0.4);
+  session.undo();
+  expect(wall(session).thickness).toBe(0.32);
+  session.redo();
+  expect(wall(session).thickness).toBe(0.4);
+  session.undo();
+  session.undo();
+  expect(session.store.getState().piece).toEqual(piece);
+});
+
+test("undo in the middle of typing first closes the step", async () => {
+  const session = open(await device());
+  session.type(thickness, "0.5");
+  session.undo();
+  expect(wall(session).thickness).toBe(0.32);
+  session.redo();
+  expect(wall(session).thickness).toBe(0.5);
+});
+
+test("leaving a field as it was makes no step", async () => {
+  const session = open(await device());
+  session.type(thickness, "0.4");
+  session.type(thickness, "0.32");
+  session.commit();
+  expect(session.history.getState().pastStates).toHaveLength(0);
+});
+
+test("wrong text is kept and explained, the piece goes on as it was, and it is taken once it fits", async () => {
+  const session = open(await device());
+  session.register(turnIn);
+  session.type(turnIn, "banana");
+  expect(draft(session, "turnIn")).toEqual({ text: "banana", problem: "not-a-number" });
+  session.type(turnIn, "6");
+  expect(draft(session, "turnIn")!.problem).toBe("must be < the stone's height, 5.2, got 6");
+  expect(session.store.getState().piece).toBe(piece);
+  session.type(height, "8");
+  expect(session.store.getState().piece.mounts[0]!.stone).toMatchObject({ height: 8, turnIn: 6 });
+  expect(draft(session, "turnIn")).toEqual({ text: "6", problem: null });
+  expect(session.store.getState().unmeasured).toEqual([]);
+});
+
+test("a change that cannot be is refused with its reason", async () => {
+  const session = open(await device());
+  expect(session.change((each) => void (each.mounts[0]!.wall.metal = "gold" as "copper"))).toMatch(/must be one of fine-silver/);
+  expect(session.change((each) => void (each.name = "Tern, larger"))).toBeNull();
+  expect(session.store.getState().piece.name).toBe("Tern, larger");
+});
+
+test("writes follow one another, each on the revision before it, and tell when they are kept", async () => {
+  const keeper = await device();
+  const session = open(keeper);
+  session.type(thickness, "0.4");
+  expect(session.store.getState().keeping).toEqual({ state: "writing" });
+  const first = session.flush();
+  await Promise.resolve();
+  session.type(thickness, "0.45");
+  await Promise.all([first, session.flush()]);
+  expect(session.store.getState().keeping.state).toBe("kept");
+  expect(await keeper.piece(piece.id)).toMatchObject({ revision: 3, piece: { mounts: [{ wall: { thickness: 0.45 } }] } });
+});
+
+test("a piece changed elsewhere is not overwritten: the newer can be taken", async () => {
+  const keeper = await device();
+  const session = open(keeper);
+  await keeper.putPiece({ ...record, piece: { ...piece, name: "Theirs" } }, 1);
+  session.type(thickness, "0.4");
+  await session.flush();
+  expect(session.store.getState().keeping).toMatchObject({ state: "elsewhere", newer: { revision: 2 } });
+  session.takeNewer();
+  expect(session.store.getState().piece.name).toBe("Theirs");
+  session.type(thickness, "0.5");
+  await session.flush();
+  expect(await keeper.piece(piece.id)).toMatchObject({ revision: 3, piece: { name: "Theirs" } });
+});
+
+test("what cannot be kept is told, and tried again with the next change", async () => {
+  const keeper = await device();
+  let isFull = true;
+  const session = open({
+    ...keeper,
+    putPiece: (...args) => (isFull ? Promise.reject(new KeepError("full", null)) : keeper.putPiece(...args)),
+  });
+  session.type(thickness, "0.4");
+  await session.flush();
+  expect(session.store.getState().keeping).toEqual({ state: "trouble", trouble: "full" });
+  isFull = false;
+  session.type(thickness, "0.41");
+  await session.flush();
+  expect(session.store.getState().keeping.state).toBe("kept");
+});
+
+test("a page that is hidden puts what is unwritten in the journal at once; the next start puts it where it belongs", async () => {
+  const keeper = await device();
+  const never: Keeper = { ...keeper, putPiece: () => new Promise(() => undefined) };
+  const session = openSession(record, never, () => SHIPPED_BENCH);
+  session.type(thickness, "0.6");
+  page.visibilityState = "hidden";
+  heard.get("visibilitychange")!();
+  expect(stored.size).toBe(1);
+  await replayJournal(keeper, freeId);
+  expect(await keeper.piece(piece.id)).toMatchObject({ revision: 2, piece: { mounts: [{ wall: { thickness: 0.6 } }] } });
+  expect(stored.size).toBe(0);
+});
+
+test("a journal made on an older revision is kept beside the newer piece, so that nothing typed is lost", async () => {
+  const keeper = await device();
+  await keeper.putPiece({ ...record, piece: { ...piece, name: "Newer" } }, 1);
+  const { revision: _revision, ...mine } = record;
+  writeJournal({ ...mine, piece: { ...piece, name: "Mine" } }, 1);
+  await replayJournal(keeper, freeId);
+  const names = (await keeper.pieces()).map((each) => [each.id, each.piece.name]);
+  expect(names).toEqual([
+    ["tern-ring", "Newer"],
+    ["tern-ring-2", "Mine (kept)"],
+  ]);
+});

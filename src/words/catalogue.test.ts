@@ -1,0 +1,104 @@
+import { DEMO_PIECES } from "@demo/pieces";
+import { SHIPPED_BENCH } from "@/core/piece/bench";
+import { benchDifferences } from "@/core/piece/bench-differences";
+import { type FaultCode, fault } from "@/core/piece/faults";
+import { finding } from "@/core/measure/finding";
+import { planPiece } from "@/core/piece/plan-piece";
+import { benchName } from "./bench";
+import { faultLine, faultMessage } from "./faults";
+import { FIGURE_NAMES } from "./figures";
+import { findingText, sayFinding } from "./findings";
+import { piecesText } from "./heats";
+import { capital, counted, gradeName, lengthRuleName } from "./names";
+import { METRIC, showFigureValue } from "./show";
+import { stageOf } from "./stages";
+import { sayStep } from "./steps";
+import { termText } from "./terms";
+
+test("every figure that can be looked for is in some plan, and none is named twice", () => {
+  const keys = new Set(DEMO_PIECES.flatMap((piece) => Object.keys(planPiece(piece, SHIPPED_BENCH).figures)));
+  const missing = FIGURE_NAMES.filter(({ key }) => !keys.has(key) && !keys.has(`m1.${key}`));
+  expect(missing).toEqual([]);
+  expect(new Set(FIGURE_NAMES.map(({ name }) => name)).size).toBe(FIGURE_NAMES.length);
+});
+
+test("every default in which benches can differ has a name", () => {
+  const other = {
+    ...SHIPPED_BENCH,
+    losses: { wall: { squaring: 1, mark: 1, foot: 1, top: 1 }, hoop: { squaring: 1, mark: 1, sawPasses: 2, kerf: 1 } },
+    seatOf: { fit: 1, catch: 1 },
+    overshoot: 1,
+    way: "step-down" as const,
+    wideBand: [],
+    mandrel: [{ label: "54", diameter: 17.2 }],
+    strips: [],
+    shelves: [{ id: "mine", grades: [{ id: "hard", rank: 1, gives: 740, runs: 787 }] }],
+  };
+  const keys = benchDifferences(other, SHIPPED_BENCH).map(({ key }) => key);
+  expect(keys).toHaveLength(16);
+  for (const key of keys) expect(benchName(key)).not.toBe(key);
+});
+
+test("a fault names its path, what would be right and what was found, cut short and printable", () => {
+  expect(faultLine(fault("/a", "above", { limit: 0, got: -3 }))).toBe("/a: must be > 0, got -3");
+  expect(faultLine(fault("", "not-json"))).toBe("/: is not JSON");
+  expect(faultLine(fault("/carrier/form", "not-planned", { got: "open" }))).toBe("not planned yet: /carrier/form open");
+  expect(faultMessage(fault("/a", "not-an-id", { got: "x".repeat(100) }))).toMatch(/, got x{60}…$/);
+  expect(faultMessage(fault("/a", "reserved", { got: "\u001b[1mhoop" }))).toBe("must not be hoop, bail or hang, got [1mhoop");
+  const codes: FaultCode[] = ["no-mandrel", "off-mandrel", "no-finger", "duplicate", "too-deep", "whole-number", "gives-above-runs"];
+  for (const code of codes)
+    expect(faultMessage(fault("/a", code, { limit: 1, runs: 2, smallest: 10, largest: 30 }))).not.toMatch(/undefined/);
+});
+
+test("a finding says what is wrong and by how much, then what to do", () => {
+  const say = (code: Parameters<typeof finding>[0], values: Parameters<typeof finding>[3]) =>
+    sayFinding(finding(code, "warning", "m1.wall", values), METRIC);
+  expect(say("wall.third-fails", { third: 1.5333, height: 4.6, turnIn: 1.5, needed: 2.34 }).advice).toBe(
+    "4.60 ÷ 3 = 1.53, hardly past the 1.50 where the side leans in; it takes 2.35 mm to catch.",
+  );
+  expect(say("stone.tape-off", { off: -0.031 }).what).toBe("The tape reads 3.1% less than the measures give.");
+  expect(say("wall.point", { strain: 0.1, points: 1 }).what).toBe("The wall meets a point.");
+  expect(say("wall.point", { strain: 0.25, points: 0 }).what).toBe("The top gathers 25.0% at its tightest.");
+  expect(say("heats.impossible", { clash: "" }).what).toMatch(/without melting one/);
+  expect(findingText(finding("heats.runs", "error", "m1.foot", { joint: "m1.foot", heat: 4, grade: "medium", working: 748 }), METRIC)).toBe(
+    "Wall to plate runs again in heat 4. Medium works at 748°C. Shield that joint, or make the later one with a softer grade.",
+  );
+});
+
+test("small words", () => {
+  expect([counted(1, "piece"), counted(2, "piece"), capital("wall"), gradeName("extra-easy"), gradeName("fuse")]).toEqual([
+    "1 piece",
+    "2 pieces",
+    "Wall",
+    "extra easy",
+    "fused",
+  ]);
+  expect([lengthRuleName("fibre"), lengthRuleName("thickness"), lengthRuleName({ multiplier: 3.15 })]).toEqual([
+    "fibre",
+    "half thickness",
+    "times 3.15",
+  ]);
+  expect(piecesText({ count: 7, size: [1, 1, 0.25], spacing: 6.504, evenGap: 3 }, "inside", METRIC)).toBe(
+    "7 pieces 1.0 × 1.0 mm inside, one every 6.5",
+  );
+  expect([
+    showFigureValue(1.5, "mm2", METRIC),
+    showFigureValue(0.068, "ratio", METRIC),
+    showFigureValue(2, "g", METRIC),
+    showFigureValue(18.5, "deg", METRIC),
+    showFigureValue(7, "count", METRIC),
+  ]).toEqual(["1.5 mm²", "6.8%", "2.00 g", "18.5°", "7"]);
+  expect([
+    stageOf("wall.too-low", "m1.wall", "m1"),
+    stageOf("wall.too-low", "m2.wall", "m1"),
+    stageOf("heats.runs", "m2.foot", "m1"),
+    stageOf("hoop.wide-band", "hoop", "m1"),
+  ]).toEqual(["wall", null, "heats", "hoop"]);
+  expect(termText({ label: "mark", value: 0.1, from: "bench" })).toBe("mark");
+  expect(termText({ label: "formula", value: 1, from: "formula", note: "density" })).toBe("volume times density");
+});
+
+test("a step that aims at a figure that is not there is our own mistake, and says so", () => {
+  const step = planPiece(DEMO_PIECES[0]!, SHIPPED_BENCH).steps.find(({ target }) => target !== null)!;
+  expect(() => sayStep(step, {}, METRIC)).toThrow(/aims at .* which is not there/);
+});
