@@ -37,6 +37,7 @@ test("a first piece from nothing, by keyboard alone, to the card", async ({ page
   await expect(page.getByRole("button", { name: /Making 1 of 32 steps/ })).toBeVisible();
 
   await page.keyboard.press("/");
+  await expect(page.getByPlaceholder("A piece, a stage, a figure, a command")).toBeFocused();
   await page.keyboard.type("cut blank");
   await expect(page.getByRole("option", { name: /Cut blank of the hoop/ })).toContainText("59.15 mm");
   await page.keyboard.press("Escape");

@@ -1,11 +1,10 @@
 "use client";
 
-import { type KeyboardEvent, type PointerEvent } from "react";
 import { type Point } from "@/core/geometry/outline";
 import { type SettingDrawing } from "@/core/mount/drawing";
 import { type Mount } from "@/core/piece/piece";
-import { Millimetres, type Scale, Shape, Word, pointUnder } from "./Drawing";
-import { useLit } from "./lit";
+import { DragHandle } from "./DragHandle";
+import { Millimetres, type Scale, Shape, Word } from "./Drawing";
 import { usePlan } from "./plan";
 import { useSession } from "./session";
 
@@ -132,59 +131,28 @@ const KEY_STEP = 0.05;
 function TurnInHandle({ mount, half }: { readonly mount: Mount; readonly half: number }) {
   const session = useSession();
   const { section } = usePlan().drawing.settings[mount.id]!;
-  const { isLit, handlers } = useLit("turnIn");
   const turnIn = mount.stone.turnIn as number;
   const put = (height: number) =>
     session.change((piece) => {
       piece.mounts.find(({ id }) => id === mount.id)!.stone.turnIn = Math.round(height * 100) / 100;
     }, `${mount.id}.stone.turnIn`);
-  const drag = (event: PointerEvent<SVGGElement>) => {
-    if (event.currentTarget.hasPointerCapture(event.pointerId)) put(pointUnder(event)[1] - section.lift);
-  };
-  const onKeyDown = (event: KeyboardEvent) => {
-    const by = { ArrowUp: KEY_STEP, ArrowDown: -KEY_STEP }[event.key];
-    if (by === undefined) return;
-    event.preventDefault();
-    put(turnIn + by);
-  };
+  const line = { x1: -half, x2: half, y1: section.turnIn, y2: section.turnIn, vectorEffect: "non-scaling-stroke" } as const;
   return (
-    <g
-      role="slider"
-      tabIndex={0}
-      aria-label="Height at which the side leans in"
-      aria-valuenow={turnIn}
-      aria-valuemin={0}
-      aria-valuemax={mount.stone.height}
-      aria-orientation="vertical"
-      className="cursor-ns-resize"
-      {...handlers}
-      onPointerDown={(event) => {
-        event.currentTarget.setPointerCapture(event.pointerId);
-        session.begin();
-      }}
-      onPointerMove={drag}
-      onPointerUp={() => session.commit()}
-      onKeyDown={onKeyDown}
+    <DragHandle
+      label="Height at which the side leans in"
+      now={turnIn}
+      most={mount.stone.height}
+      isUpright
+      lights="turnIn"
+      onDrag={([, y]) => put(y - section.lift)}
+      onStep={(by) => put(turnIn + by * KEY_STEP)}
     >
-      <line
-        x1={-half}
-        x2={half}
-        y1={section.turnIn}
-        y2={section.turnIn}
-        stroke="transparent"
-        strokeWidth={16}
-        vectorEffect="non-scaling-stroke"
-      />
-      <line
-        x1={-half}
-        x2={half}
-        y1={section.turnIn}
-        y2={section.turnIn}
-        stroke="#0b5d66"
-        strokeWidth={isLit ? 2.6 : 1}
-        strokeDasharray="4 3"
-        vectorEffect="non-scaling-stroke"
-      />
-    </g>
+      {(isLit) => (
+        <>
+          <line {...line} stroke="transparent" strokeWidth={16} />
+          <line {...line} stroke="#0b5d66" strokeWidth={isLit ? 2.6 : 1} strokeDasharray="4 3" />
+        </>
+      )}
+    </DragHandle>
   );
 }

@@ -19,14 +19,14 @@ function isStacked({ width }: Size): boolean {
   return width < SIDE_BY_SIDE;
 }
 
-/** The plan's box; `seamReach` is how far the seam's mark runs out past the stone, in mm. */
-export function planBox(size: Size, { plan }: SettingDrawing): Box & { readonly seamReach: number } {
+/** The plan's box; its origin is the middle of the stone. */
+export function planBox(size: Size, { plan }: SettingDrawing): Box {
   const xs = plan.sawLine.map(([x]) => x);
   const ys = plan.sawLine.map(([, y]) => y);
   const [wide, tall] = [Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys)];
   const width = isStacked(size) ? size.width : size.width * PLAN_SHARE;
   const height = isStacked(size) ? size.height * PLAN_SHARE : size.height;
-  return { wide, tall, width: width - 60, height: height - 120, x: width / 2, y: height / 2 - 4, seamReach: 1.3 };
+  return { wide, tall, width: width - 60, height: height - 120, x: width / 2, y: height / 2 - 4 };
 }
 
 /** The section's box, with where its caption stands. Its origin is the middle of the plate's top. */

@@ -8,19 +8,18 @@ import { type Plan } from "@/core/piece/plan";
 import { METALS, type Metal } from "@/core/metal/metals";
 import { ChoiceField } from "@/ui/ChoiceField";
 import { Dimension } from "@/ui/Dimension";
-import { Millimetres, Shape, Sheet, Word, scaleFor, scaleText } from "@/ui/Drawing";
+import { Millimetres, Shape, Word } from "@/ui/Drawing";
 import { FindingNotes } from "@/ui/FindingNotes";
 import { MeasureField } from "@/ui/MeasureField";
+import { PlanAndSection } from "@/ui/PlanAndSection";
 import { Rule } from "@/ui/Rule";
 import { SettingSection } from "@/ui/SectionView";
 import { Answer, Answers, Stage } from "@/ui/Stage";
-import { StoneFill } from "@/ui/StoneFill";
 import { Sum } from "@/ui/Sum";
 import { FigureButton } from "@/ui/Terms";
 import { lengthField } from "@/ui/fields";
 import { usePlan } from "@/ui/plan";
 import { useSession, useSessionState } from "@/ui/session";
-import { planBox, sectionBox } from "@/ui/setting-layout";
 import { useUnits } from "@/ui/tray";
 import { type Size } from "@/ui/useSize";
 import { BLANK_MARKS } from "@/words/marks";
@@ -100,51 +99,45 @@ function boxed(points: readonly Point[]): Point[] {
 }
 
 function PlateDrawing({ size, mount }: { readonly size: Size; readonly mount: Mount }) {
-  const plan = usePlan();
-  const units = useUnits();
-  const view = plateView(plan, mount.id, units);
-  const drawing = plan.drawing.settings[mount.id]!;
-  const top = planBox(size, drawing);
-  const side = sectionBox(size, drawing);
-  const scale = scaleFor(top.wide, top.tall, top.width, top.height);
-  const sectionScale = scaleFor(side.wide, side.tall, side.width, side.height);
-  const corners = boxed(drawing.plan.sawLine).map(([x, y]) => [top.x + x * scale.perMm, top.y - y * scale.perMm] as const);
-  const [low, , high] = [corners[0]!, corners[1]!, corners[2]!];
-  const { plate } = drawing.section;
-  const sk = sectionScale.perMm;
+  const view = plateView(usePlan(), mount.id, useUnits());
   return (
-    <Sheet width={size.width} height={size.height} label="The plate in plan and section">
-      <StoneFill material={mount.stone.material?.name ?? mount.stone.name ?? ""} />
-      <Word x={14} y={24}>
-        Plan, {scaleText(scale)}
-      </Word>
-      <Word x={side.captionX} y={side.captionY}>
-        Section across the width, {scaleText(sectionScale)}
-      </Word>
-      <Millimetres x={top.x} y={top.y} scale={scale}>
-        <Shape points={boxed(drawing.plan.sawLine)} fill="#dfe4e6" fillOpacity={0.45} stroke="#6f7a7e" lights="blank" />
-        <Shape points={drawing.plan.sawLine} fill="none" stroke="#5b6769" strokeDasharray="5 4" lights="saw" />
-        <Shape points={drawing.plan.plateEdge} fill="url(#metal)" stroke="#1b2225" lights="plate" />
-        <Shape points={drawing.plan.wallOutside} fill="none" stroke="#6f7a7e" lights="wall" />
-        <Shape points={drawing.plan.wallInside} fill="none" stroke="#6f7a7e" />
-        <Shape points={drawing.plan.stone} fill="url(#stone)" fillOpacity={0.55} stroke="#00000033" />
-      </Millimetres>
-      <Dimension from={low[0]} to={high[0]} at={low[1] + 24} text={view.blankLength} lights="blank" />
-      <Dimension from={high[1]} to={low[1]} at={high[0] + 26} text={view.blankWidth} lights="blank" isUpright />
-      <Word x={high[0]} y={high[1] - 8} textAnchor="end">
-        blank, dashed: saw line
-      </Word>
-      <Millimetres x={side.x} y={side.y} scale={sectionScale}>
-        <SettingSection section={drawing.section} scale={sectionScale} />
-      </Millimetres>
-      <Dimension
-        from={side.x - plate.half * sk}
-        to={side.x + plate.half * sk}
-        at={side.y + plate.thickness * sk + 24}
-        text={view.width}
-        lights="plate"
-      />
-    </Sheet>
+    <PlanAndSection size={size} mount={mount} label="The plate in plan and section">
+      {({ drawing, plan, section }) => {
+        const corners = boxed(drawing.plan.sawLine).map(
+          ([x, y]) => [plan.x + x * plan.scale.perMm, plan.y - y * plan.scale.perMm] as const,
+        );
+        const [low, high] = [corners[0]!, corners[2]!];
+        const { plate } = drawing.section;
+        const { perMm } = section.scale;
+        return (
+          <>
+            <Millimetres x={plan.x} y={plan.y} scale={plan.scale}>
+              <Shape points={boxed(drawing.plan.sawLine)} fill="#dfe4e6" fillOpacity={0.45} stroke="#6f7a7e" lights="blank" />
+              <Shape points={drawing.plan.sawLine} fill="none" stroke="#5b6769" strokeDasharray="5 4" lights="saw" />
+              <Shape points={drawing.plan.plateEdge} fill="url(#metal)" stroke="#1b2225" lights="plate" />
+              <Shape points={drawing.plan.wallOutside} fill="none" stroke="#6f7a7e" lights="wall" />
+              <Shape points={drawing.plan.wallInside} fill="none" stroke="#6f7a7e" />
+              <Shape points={drawing.plan.stone} fill="url(#stone)" fillOpacity={0.55} stroke="#00000033" />
+            </Millimetres>
+            <Dimension from={low[0]} to={high[0]} at={low[1] + 24} text={view.blankLength} lights="blank" />
+            <Dimension from={high[1]} to={low[1]} at={high[0] + 26} text={view.blankWidth} lights="blank" isUpright />
+            <Word x={high[0]} y={high[1] - 8} textAnchor="end">
+              blank, dashed: saw line
+            </Word>
+            <Millimetres x={section.x} y={section.y} scale={section.scale}>
+              <SettingSection section={drawing.section} scale={section.scale} />
+            </Millimetres>
+            <Dimension
+              from={section.x - plate.half * perMm}
+              to={section.x + plate.half * perMm}
+              at={section.y + plate.thickness * perMm + 24}
+              text={view.width}
+              lights="plate"
+            />
+          </>
+        );
+      }}
+    </PlanAndSection>
   );
 }
 

@@ -4,19 +4,18 @@ import { type Draft as Editable } from "immer";
 import { greatestTurnIn, type Tenderness } from "@/core/stone/stone";
 import { type Mount } from "@/core/piece/piece";
 import { ChoiceField } from "@/ui/ChoiceField";
-import { Millimetres, Shape, Sheet, Word, scaleFor, scaleText } from "@/ui/Drawing";
+import { Millimetres, Shape } from "@/ui/Drawing";
 import { FindingNotes } from "@/ui/FindingNotes";
 import { MeasureField } from "@/ui/MeasureField";
+import { PlanAndSection } from "@/ui/PlanAndSection";
 import { Rule } from "@/ui/Rule";
 import { SectionView } from "@/ui/SectionView";
 import { Answer, Answers, Stage } from "@/ui/Stage";
-import { StoneFill } from "@/ui/StoneFill";
 import { FigureButton } from "@/ui/Terms";
 import { TextField } from "@/ui/TextField";
 import { usePlan } from "@/ui/plan";
 import { useSession, useSessionState } from "@/ui/session";
 import { Dimension } from "@/ui/Dimension";
-import { planBox, sectionBox } from "@/ui/setting-layout";
 import { useUnits } from "@/ui/tray";
 import { type Size } from "@/ui/useSize";
 import { BLANK_MARKS } from "@/words/marks";
@@ -75,43 +74,24 @@ function StoneDrawing({ size, mount }: { readonly size: Size; readonly mount: Mo
   const plan = usePlan();
   const units = useUnits();
   const view = stoneView(plan, mount, units);
-  const drawing = plan.drawing.settings[mount.id]!;
-  const top = planBox(size, drawing);
-  const side = sectionBox(size, drawing);
-  const scale = scaleFor(top.wide, top.tall, top.width, top.height);
-  const sectionScale = scaleFor(side.wide, side.tall, side.width, side.height);
-  const k = scale.perMm;
-  const xs = drawing.plan.stone.map(([x]) => x * k);
-  const ys = drawing.plan.stone.map(([, y]) => y * k);
   return (
-    <Sheet width={size.width} height={size.height} label="The stone in plan and section">
-      <StoneFill material={mount.stone.material?.name ?? mount.stone.name ?? ""} />
-      <Word x={14} y={24}>
-        Plan, {scaleText(scale)}
-      </Word>
-      <Word x={side.captionX} y={side.captionY}>
-        Section across the width, {scaleText(sectionScale)}
-      </Word>
-      <Millimetres x={top.x} y={top.y} scale={scale}>
-        <Shape points={drawing.plan.stone} fill="url(#stone)" stroke="#00000066" lights="stone" />
-      </Millimetres>
-      <Dimension
-        from={top.x + Math.min(...xs)}
-        to={top.x + Math.max(...xs)}
-        at={top.y + Math.max(...ys) + 30}
-        text={view.long}
-        lights="length"
-      />
-      <Dimension
-        from={top.y + Math.min(...ys)}
-        to={top.y + Math.max(...ys)}
-        at={top.x + Math.min(...xs) - 30}
-        text={view.wide}
-        lights="width"
-        isUpright
-      />
-      <SectionView mount={mount} x={side.x} y={side.y} scale={sectionScale} view={wallView(plan, mount, units)} />
-    </Sheet>
+    <PlanAndSection size={size} mount={mount} label="The stone in plan and section">
+      {({ drawing, plan: { x, y, scale }, section }) => {
+        const xs = drawing.plan.stone.map(([px]) => x + px * scale.perMm);
+        const ys = drawing.plan.stone.map(([, py]) => y - py * scale.perMm);
+        const [left, right, top, foot] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
+        return (
+          <>
+            <Millimetres x={x} y={y} scale={scale}>
+              <Shape points={drawing.plan.stone} fill="url(#stone)" stroke="#00000066" lights="stone" />
+            </Millimetres>
+            <Dimension from={left} to={right} at={foot + 30} text={view.long} lights="length" />
+            <Dimension from={top} to={foot} at={left - 30} text={view.wide} lights="width" isUpright />
+            <SectionView mount={mount} x={section.x} y={section.y} scale={section.scale} view={wallView(plan, mount, units)} />
+          </>
+        );
+      }}
+    </PlanAndSection>
   );
 }
 

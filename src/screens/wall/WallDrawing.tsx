@@ -1,122 +1,87 @@
 "use client";
 
-import { type KeyboardEvent, type PointerEvent } from "react";
 import { type Point, nearestStation } from "@/core/geometry/outline";
 import { type Mount } from "@/core/piece/piece";
 import { type SettingDrawing } from "@/core/mount/drawing";
 import { Dimension } from "@/ui/Dimension";
-import { Millimetres, Shape, Sheet, Word, pointUnder, scaleFor, scaleText } from "@/ui/Drawing";
+import { DragHandle } from "@/ui/DragHandle";
+import { Millimetres, Shape, Word } from "@/ui/Drawing";
+import { PlanAndSection } from "@/ui/PlanAndSection";
 import { SectionView } from "@/ui/SectionView";
-import { useLit } from "@/ui/lit";
 import { usePlan } from "@/ui/plan";
 import { useSession } from "@/ui/session";
-import { StoneFill } from "@/ui/StoneFill";
 import { useUnits } from "@/ui/tray";
 import { type Size } from "@/ui/useSize";
-import { planBox, sectionBox } from "@/ui/setting-layout";
 import { wallView } from "./view";
 
 /** The wall from above and cut through, each to its stated scale. */
 export function WallDrawing({ size, mount }: { readonly size: Size; readonly mount: Mount }) {
-  const plan = usePlan();
-  const units = useUnits();
-  const view = wallView(plan, mount, units);
-  const drawing = plan.drawing.settings[mount.id]!;
-  const top = planBox(size, drawing);
-  const side = sectionBox(size, drawing);
-  const scale = scaleFor(top.wide, top.tall, top.width, top.height);
-  const sectionScale = scaleFor(side.wide, side.tall, side.width, side.height);
+  const view = wallView(usePlan(), mount, useUnits());
   return (
-    <Sheet width={size.width} height={size.height} label="The wall in plan and section">
-      <StoneFill material={mount.stone.material?.name ?? mount.stone.name ?? ""} />
-      <Word x={14} y={24}>
-        Plan, {scaleText(scale)}
-      </Word>
-      <Word x={side.captionX} y={side.captionY}>
-        Section across the width, {scaleText(sectionScale)}
-      </Word>
-      <Millimetres x={top.x} y={top.y} scale={scale}>
-        <Shape points={drawing.plan.sawLine} fill="none" stroke="#8a9596" strokeDasharray="5 4" />
-        <Shape points={drawing.plan.wallOutside} fill="url(#metal)" stroke="#6f7a7e" lights="wall" />
-        <Shape points={drawing.plan.wallInside} fill="#fff" stroke="none" lights="fit" />
-        <Shape points={drawing.plan.stone} fill="url(#stone)" stroke="#00000055" />
-        {drawing.plan.face && (
-          <Shape points={drawing.plan.face} fill="none" stroke="#0b5d66" strokeWidth={1.2} strokeDasharray="2 3" lights="catch" />
-        )}
-        {drawing.plan.gathers.map((run, i) => (
-          <Shape key={i} points={run} open fill="none" stroke="#d9822b" strokeWidth={Math.max(4, mount.wall.thickness * scale.perMm)} />
-        ))}
-        <SeamHandle mount={mount.id} drawing={drawing} reach={top.seamReach} />
-      </Millimetres>
-      <PlanWords mount={mount} drawing={drawing} view={view} x={top.x} y={top.y} perMm={scale.perMm} />
-      <SectionView mount={mount} x={side.x} y={side.y} scale={sectionScale} view={view} />
-    </Sheet>
+    <PlanAndSection size={size} mount={mount} label="The wall in plan and section">
+      {({ drawing, plan: { x, y, scale }, section }) => (
+        <>
+          <Millimetres x={x} y={y} scale={scale}>
+            <Shape points={drawing.plan.sawLine} fill="none" stroke="#8a9596" strokeDasharray="5 4" />
+            <Shape points={drawing.plan.wallOutside} fill="url(#metal)" stroke="#6f7a7e" lights="wall" />
+            <Shape points={drawing.plan.wallInside} fill="#fff" stroke="none" lights="fit" />
+            <Shape points={drawing.plan.stone} fill="url(#stone)" stroke="#00000055" />
+            {drawing.plan.face && (
+              <Shape points={drawing.plan.face} fill="none" stroke="#0b5d66" strokeWidth={1.2} strokeDasharray="2 3" lights="catch" />
+            )}
+            {drawing.plan.gathers.map((run, i) => (
+              <Shape key={i} points={run} open fill="none" stroke="#d9822b" strokeWidth={Math.max(4, mount.wall.thickness * scale.perMm)} />
+            ))}
+            <SeamHandle mount={mount.id} drawing={drawing} />
+          </Millimetres>
+          <PlanWords drawing={drawing} view={view} x={x} y={y} perMm={scale.perMm} />
+          <SectionView mount={mount} x={section.x} y={section.y} scale={section.scale} view={view} />
+        </>
+      )}
+    </PlanAndSection>
   );
 }
 
+/** How far the seam's mark reaches out past the stone and into it, and how far one press of a key moves it. */
+const SEAM = { outMm: 1.3, inMm: 0.2, step: 0.01 } as const;
+
 /** The seam, dragged where it lies or moved with the arrow keys. */
-function SeamHandle({ mount, drawing, reach }: { readonly mount: string; readonly drawing: SettingDrawing; readonly reach: number }) {
+function SeamHandle({ mount, drawing }: { readonly mount: string; readonly drawing: SettingDrawing }) {
   const session = useSession();
-  const { isLit, handlers } = useLit("seam");
   const { seam, places } = drawing.plan;
   const put = (at: number) =>
     session.change((piece) => {
       piece.mounts.find(({ id }) => id === mount)!.wall.seamAt = at - Math.floor(at);
     });
-  const drag = (event: PointerEvent<SVGGElement>) => {
-    if (!event.currentTarget.hasPointerCapture(event.pointerId)) return;
-    put(nearestStation(places, pointUnder(event)).at);
-  };
-  const onKeyDown = (event: KeyboardEvent) => {
-    const by = { ArrowLeft: 0.01, ArrowUp: 0.01, ArrowRight: -0.01, ArrowDown: -0.01 }[event.key];
-    if (by === undefined) return;
-    event.preventDefault();
-    put(seam.at + by);
-  };
-  const [x, y] = [seam.x, seam.y];
+  const line = {
+    x1: seam.x - seam.nx * SEAM.inMm,
+    y1: seam.y - seam.ny * SEAM.inMm,
+    x2: seam.x + seam.nx * SEAM.outMm,
+    y2: seam.y + seam.ny * SEAM.outMm,
+    vectorEffect: "non-scaling-stroke",
+  } as const;
+  const hundredths = Math.round(seam.at * 100);
   return (
-    <g
-      role="slider"
-      tabIndex={0}
-      aria-label="Seam"
-      aria-valuenow={Math.round(seam.at * 100)}
-      aria-valuemin={0}
-      aria-valuemax={100}
-      aria-valuetext={`${Math.round(seam.at * 100)} hundredths of the way round`}
-      className="cursor-grab outline-offset-4"
-      {...handlers}
-      onPointerDown={(event) => {
-        event.currentTarget.setPointerCapture(event.pointerId);
-        session.begin();
-      }}
-      onPointerMove={drag}
-      onPointerUp={() => session.commit()}
-      onKeyDown={onKeyDown}
+    <DragHandle
+      label="Seam"
+      now={hundredths}
+      most={100}
+      told={`${hundredths} hundredths of the way round`}
+      lights="seam"
+      onDrag={(to) => put(nearestStation(places, to).at)}
+      onStep={(by) => put(seam.at + by * SEAM.step)}
     >
-      <line
-        x1={x - seam.nx * 0.4}
-        y1={y - seam.ny * 0.4}
-        x2={x + seam.nx * reach}
-        y2={y + seam.ny * reach}
-        stroke="transparent"
-        strokeWidth={22}
-        vectorEffect="non-scaling-stroke"
-      />
-      <line
-        x1={x - seam.nx * 0.2}
-        y1={y - seam.ny * 0.2}
-        x2={x + seam.nx * reach}
-        y2={y + seam.ny * reach}
-        stroke={isLit ? "#0b5d66" : "#1b2225"}
-        strokeWidth={isLit ? 3 : 2}
-        vectorEffect="non-scaling-stroke"
-      />
-    </g>
+      {(isLit) => (
+        <>
+          <line {...line} stroke="transparent" strokeWidth={22} />
+          <line {...line} stroke={isLit ? "#0b5d66" : "#1b2225"} strokeWidth={isLit ? 3 : 2} />
+        </>
+      )}
+    </DragHandle>
   );
 }
 
 interface WordsProps {
-  readonly mount: Mount;
   readonly drawing: SettingDrawing;
   readonly view: ReturnType<typeof wallView>;
   readonly x: number;

@@ -1,0 +1,63 @@
+"use client";
+
+import { type KeyboardEvent, type PointerEvent, type ReactNode } from "react";
+import { type Point } from "@/core/geometry/outline";
+import { pointUnder } from "./Drawing";
+import { useLit } from "./lit";
+import { useSession } from "./session";
+
+interface Props {
+  readonly label: string;
+  readonly now: number;
+  readonly most: number;
+  readonly told?: string;
+  readonly isUpright?: boolean;
+  /** What it lights. */
+  readonly lights: string;
+  /** Takes the point of the drawing, in millimetres, that it is dragged to. */
+  readonly onDrag: (to: Point) => void;
+  /** Takes one press of an arrow key, on (1) or back (-1). */
+  readonly onStep: (by: 1 | -1) => void;
+  readonly children: (isLit: boolean) => ReactNode;
+}
+
+const ON: readonly string[] = ["ArrowLeft", "ArrowUp"];
+const BACK: readonly string[] = ["ArrowRight", "ArrowDown"];
+
+/** Something of a drawing that is dragged where it lies, or moved with the arrow keys; a drag is one step of undo. */
+export function DragHandle({ label, now, most, told, isUpright = false, lights, onDrag, onStep, children }: Props) {
+  const session = useSession();
+  const { isLit, handlers } = useLit(lights);
+  const onPointerMove = (event: PointerEvent<SVGGElement>) => {
+    if (event.currentTarget.hasPointerCapture(event.pointerId)) onDrag(pointUnder(event));
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    const by = ON.includes(event.key) ? 1 : BACK.includes(event.key) ? -1 : null;
+    if (by === null) return;
+    event.preventDefault();
+    onStep(by);
+  };
+  return (
+    <g
+      role="slider"
+      tabIndex={0}
+      aria-label={label}
+      aria-valuenow={now}
+      aria-valuemin={0}
+      aria-valuemax={most}
+      aria-valuetext={told}
+      aria-orientation={isUpright ? "vertical" : "horizontal"}
+      className={`outline-offset-4 ${isUpright ? "cursor-ns-resize" : "cursor-grab"}`}
+      {...handlers}
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId);
+        session.begin();
+      }}
+      onPointerMove={onPointerMove}
+      onPointerUp={() => session.commit()}
+      onKeyDown={onKeyDown}
+    >
+      {children(isLit)}
+    </g>
+  );
+}

@@ -1,0 +1,46 @@
+"use client";
+
+import { type ReactNode } from "react";
+import { type Mount } from "@/core/piece/piece";
+import { type SettingDrawing } from "@/core/mount/drawing";
+import { type Scale, Sheet, Word, scaleFor, scaleText } from "./Drawing";
+import { StoneFill } from "./StoneFill";
+import { usePlan } from "./plan";
+import { type Box, planBox, sectionBox } from "./setting-layout";
+import { type Size } from "./useSize";
+
+/** A part of the sheet: where its origin lies, and its scale. */
+export interface Part extends Box {
+  readonly scale: Scale;
+}
+
+interface Props {
+  readonly size: Size;
+  readonly mount: Mount;
+  readonly label: string;
+  readonly children: (parts: { readonly drawing: SettingDrawing; readonly plan: Part; readonly section: Part }) => ReactNode;
+}
+
+/** The sheet of a setting: its plan and its section, each to a stated scale, side by side or one under the other. */
+export function PlanAndSection({ size, mount, label, children }: Props) {
+  const drawing = usePlan().drawing.settings[mount.id]!;
+  const plan = scaled(planBox(size, drawing));
+  const side = sectionBox(size, drawing);
+  const section = scaled(side);
+  return (
+    <Sheet width={size.width} height={size.height} label={label}>
+      <StoneFill material={mount.stone.material?.name ?? mount.stone.name ?? ""} />
+      <Word x={14} y={24}>
+        Plan, {scaleText(plan.scale)}
+      </Word>
+      <Word x={side.captionX} y={side.captionY}>
+        Section across the width, {scaleText(section.scale)}
+      </Word>
+      {children({ drawing, plan, section })}
+    </Sheet>
+  );
+}
+
+function scaled(box: Box): Part {
+  return { ...box, scale: scaleFor(box.wide, box.tall, box.width, box.height) };
+}
