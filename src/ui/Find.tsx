@@ -72,7 +72,7 @@ export function FindProvider({ children }: { readonly children: ReactNode }) {
             className="fixed top-[14vh] left-1/2 z-50 w-[560px] -translate-x-1/2 overflow-hidden rounded-[8px] border border-line bg-sheet shadow-2xl"
           >
             <Dialog.Title className="sr-only">Find</Dialog.Title>
-            <Command label="Find" loop>
+            <Command label="Find" loop filter={(_, search, keywords) => match(keywords?.[0] ?? "", search)}>
               <Command.Input
                 placeholder="A piece, a stage, a figure, a command"
                 className="w-full border-b border-line bg-transparent px-4 py-3 text-[15px] outline-none"
@@ -102,6 +102,14 @@ export function FindProvider({ children }: { readonly children: ReactNode }) {
       {shown === "keys" && <KeysList onClose={() => show(null)} />}
     </FindContext>
   );
+}
+
+/** How well a name answers what is typed: each word must stand in it, best at its start. cmdk shows what is above 0. */
+function match(name: string, search: string): number {
+  const said = name.toLowerCase();
+  const words = search.toLowerCase().split(/\s+/).filter(Boolean);
+  if (!words.every((word) => said.includes(word))) return 0;
+  return said.startsWith(words[0] ?? "") ? 1 : 0.5;
 }
 
 interface GroupProps {
