@@ -154,6 +154,20 @@ test("writes follow one another, each on the revision before it, and tell when t
   expect(await keeper.piece(piece.id)).toMatchObject({ revision: 3, piece: { mounts: [{ wall: { thickness: 0.45 } }] } });
 });
 
+test("closing a step after it was written leaves the piece kept, not for ever being kept", async () => {
+  const session = open(await device());
+  session.type(thickness, "0.4");
+  await session.flush();
+  expect(session.store.getState().keeping.state).toBe("kept");
+  session.commit();
+  await session.flush();
+  expect(session.store.getState().keeping.state).toBe("kept");
+  session.undo();
+  session.redo();
+  await session.flush();
+  expect(session.store.getState().keeping.state).toBe("kept");
+});
+
 test("a piece changed elsewhere is not overwritten: the newer can be taken", async () => {
   const keeper = await device();
   const session = open(keeper);

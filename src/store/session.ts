@@ -61,6 +61,7 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
   let before: Piece | null = null;
   let revision: number | null = record.revision;
   let written = { piece: record.piece, drafts: record.drafts, unmeasured: record.unmeasured };
+  let keptAt = record.changed;
   let timer: ReturnType<typeof setTimeout> | null = null;
   let writing: Promise<void> = Promise.resolve();
 
@@ -71,18 +72,24 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
     return { id: record.id, piece, drafts, unmeasured, changed: new Date().toISOString(), deleted: null };
   };
 
+  /** Says that everything is kept, if it is: also after a change that was taken back before it was written. */
+  function settle(): void {
+    if (isUnwritten()) return;
+    clearJournal(record.id);
+    store.setState({ keeping: keeper.kind === "memory" ? { state: "memory" } : { state: "kept", at: keptAt } });
+  }
+
   async function write(): Promise<void> {
-    if (!isUnwritten() || get().keeping.state === "elsewhere") return;
+    if (get().keeping.state === "elsewhere") return;
+    if (!isUnwritten()) return settle();
     const next = toKeep();
     try {
       const put = await keeper.putPiece(next, revision);
       if (!put.ok) return store.setState({ keeping: { state: "elsewhere", newer: put.newer } });
       revision = put.record.revision;
       written = { piece: next.piece, drafts: next.drafts, unmeasured: next.unmeasured };
-      if (!isUnwritten()) {
-        clearJournal(record.id);
-        store.setState({ keeping: keeper.kind === "memory" ? { state: "memory" } : { state: "kept", at: next.changed } });
-      }
+      keptAt = next.changed;
+      settle();
       tell({ kind: "piece", id: record.id, revision });
     } catch (error) {
       if (!(error instanceof KeepError)) throw error;
@@ -210,6 +217,7 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
       if (keeping.state !== "elsewhere") return;
       const { newer } = keeping;
       revision = newer.revision;
+      keptAt = newer.changed;
       written = { piece: newer.piece, drafts: newer.drafts, unmeasured: newer.unmeasured };
       clearJournal(record.id);
       store.setState({
