@@ -1,11 +1,11 @@
 import { type Plan, type PlannedHeat } from "@/core/piece/plan";
 import { type Piece } from "@/core/piece/piece";
-import { type Figure, figureOf } from "@/core/measure/figure";
+import { figureOf } from "@/core/measure/figure";
 import { CAUTIONS, CAUTIONS_DEFER, CHECKS, roundingOf, stepText } from "@/words/steps";
 import { findingText } from "@/words/findings";
 import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SYSTEM_NAMES, capital, counted, gradeName, jointName, partName } from "@/words/names";
-import { type Units, degrees, printable, showLength, showPercent, showTemperature, withUnit } from "@/words/show";
-import { TERM_NAMES } from "@/words/terms";
+import { type Units, degrees, lengthUnit, printable, showLength, showPercent, showTemperature, withUnit } from "@/words/show";
+import { sumText } from "@/words/terms";
 
 const WIDTH = 78;
 
@@ -40,7 +40,7 @@ function mountLines(piece: Piece, plan: Plan, id: string, units: Units): string[
       "Cut strip",
       `${length("wall.cutLength")} long, slit to ${length("wall.cutHeight")} tall; ${METAL_NAMES[wall.metal]}, ${withUnit(wall.thickness, "measured", units)}`,
     ),
-    row("", sumText(figure("wall.cutLength"), units)),
+    row("", `${sumText(figure("wall.cutLength"), units)} ${lengthUnit(units)}`),
     row(
       "",
       `lands at ${measured("wall.netLength")} x ${measured("wall.netHeight")}, shows ${showPercent(figure("wall.faceShown").value)} of the face`,
@@ -69,15 +69,8 @@ function hoopLines({ carrier }: Piece, plan: Plan, units: Units): string[] {
       "Cut blank",
       `${withUnit(cut.value, "blank", units)} of ${SECTION_NAMES[stock.section]} ${showLength(stock.width, "measured", units)} x ${withUnit(stock.thickness, "measured", units)}, ${METAL_NAMES[stock.metal]}`,
     ),
-    row("", sumText(cut, units)),
+    row("", `${sumText(cut, units)} ${lengthUnit(units)}`),
   ];
-}
-
-function sumText({ terms, value }: Figure, units: Units): string {
-  const shown = terms
-    .filter((term) => term.value !== 0)
-    .map((term) => `${showLength(term.value, "measured", units)} ${TERM_NAMES[term.label]}`);
-  return `${shown.join(" + ")} = ${withUnit(value, "measured", units)}`;
 }
 
 function heatLines({ heats }: Plan, units: Units): string[] {

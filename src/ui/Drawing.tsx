@@ -2,10 +2,11 @@
 
 import { type PointerEvent, type ReactNode, type SVGProps } from "react";
 import { type Point } from "@/core/geometry/outline";
+import { MM_PER_INCH } from "@/core/measure/reading";
 import { useLit } from "./lit";
 
 /** CSS pixels in a millimetre at life size. */
-const LIFE = 96 / 25.4;
+const LIFE = 96 / MM_PER_INCH;
 const SCALES = [0.5, 1, 1.5, 2, 2.5, 3, 3.5, 4, 4.5, 5, 5.5, 6, 7, 8, 10, 12, 15, 20, 25, 30] as const;
 
 export interface Scale {

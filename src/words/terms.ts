@@ -1,4 +1,5 @@
-import { type FormulaCode, type Source, type Term, type TermCode } from "@/core/measure/figure";
+import { type Figure, type FormulaCode, type Source, type Term, type TermCode } from "@/core/measure/figure";
+import { type Units, showLength } from "./show";
 
 export const TERM_NAMES: Readonly<Record<TermCode, string>> = {
   outline: "outline",
@@ -70,4 +71,12 @@ export const SOURCE_NAMES: Readonly<Record<Source, string>> = {
 export function termText({ label, note }: Term): string {
   if (!note) return TERM_NAMES[label];
   return label === "formula" ? FORMULA_NAMES[note] : `${TERM_NAMES[label]}: ${FORMULA_NAMES[note]}`;
+}
+
+/** A length's sum in one line, its unit left to the reader: "44.21 outline + 1.01 wall = 45.22". */
+export function sumText({ terms, value }: Figure, units: Units): string {
+  const shown = terms
+    .filter((term) => term.value !== 0)
+    .map((term) => `${showLength(term.value, "measured", units)} ${TERM_NAMES[term.label]}`);
+  return `${shown.join(" + ")} = ${showLength(value, "measured", units)}`;
 }

@@ -1,10 +1,10 @@
-import { figureOf, type Figure } from "@/core/measure/figure";
+import { figureOf } from "@/core/measure/figure";
 import { type Piece } from "@/core/piece/piece";
 import { type Plan, type PlannedHeat } from "@/core/piece/plan";
 import { JOINT_ADVICE, piecesText } from "@/words/heats";
 import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SYSTEM_NAMES } from "@/words/names";
 import { type Units, lengthUnit, showLength, showPercent, withUnit } from "@/words/show";
-import { TERM_NAMES } from "@/words/terms";
+import { sumText } from "@/words/terms";
 
 export interface CardRow {
   readonly label: string;
@@ -29,7 +29,7 @@ export function cardRows(piece: Piece, plan: Plan, units: Units): CardRow[] {
           {
             label: "Cut blank",
             text: `${withUnit(value("hoop.cutLength"), "blank", units)} of ${SECTION_NAMES[carrier.stock.section]} ${showLength(carrier.stock.width, "blank", units)} × ${showLength(carrier.stock.thickness, "blank", units)}, ${METAL_NAMES[carrier.stock.metal]}`,
-            sum: sumLine(figure("hoop.cutLength"), units),
+            sum: sumText(figure("hoop.cutLength"), units),
           },
         ]
       : [];
@@ -41,7 +41,7 @@ export function cardRows(piece: Piece, plan: Plan, units: Units): CardRow[] {
     {
       label: "Cut strip",
       text: `${showLength(value(`${id}.wall.cutLength`), "strip", units)} × ${showLength(value(`${id}.wall.cutHeight`), "height", units)} × ${showLength(wall.thickness, "measured", units)} ${unit}, ${METAL_NAMES[wall.metal]}`,
-      sum: sumLine(figure(`${id}.wall.cutLength`), units),
+      sum: sumText(figure(`${id}.wall.cutLength`), units),
     },
     {
       label: "Wall lands at",
@@ -53,13 +53,6 @@ export function cardRows(piece: Piece, plan: Plan, units: Units): CardRow[] {
     },
     ...hoop,
   ];
-}
-
-function sumLine({ terms, value }: Figure, units: Units): string {
-  const shown = terms
-    .filter((term) => term.value !== 0)
-    .map((term) => `${showLength(term.value, "measured", units)} ${TERM_NAMES[term.label]}`);
-  return `${shown.join(" + ")} = ${showLength(value, "measured", units)}`;
 }
 
 /** The solder of a heat, joint by joint. */

@@ -4,7 +4,7 @@ import { Redo2, Undo2 } from "lucide-react";
 import { type Draft as Editable } from "immer";
 import { type Way } from "@/core/heats/problem";
 import { type SizeSystem } from "@/core/hoop/sizes";
-import { readLength, readNumber } from "@/core/measure/reading";
+import { MM_PER_INCH, readLength, readNumber } from "@/core/measure/reading";
 import { type BenchEntry, SHIPPED } from "@/core/piece/bench";
 import { benchText } from "@/store/files";
 import { ChoiceField } from "@/ui/ChoiceField";
@@ -237,7 +237,7 @@ function NumberEntry({ edit, label, hint, unit, value, shipped, write }: NumberP
 
 function LengthEntry({ edit, label, hint, value, shipped, write }: NumberProps) {
   const units = useUnits();
-  const shown = (mm: number) => (units.length === "inch" ? (mm / 25.4).toFixed(4) : mm.toFixed(2));
+  const shown = (mm: number) => (units.length === "inch" ? (mm / MM_PER_INCH).toFixed(4) : mm.toFixed(2));
   return (
     <BenchEntryField
       label={label}

@@ -11,6 +11,7 @@ import { type Trouble } from "@/store/keeper";
 import { type Keeping } from "@/store/session";
 import { FindButton } from "@/ui/Find";
 import { Mark } from "@/ui/NavBar";
+import { RenameInput } from "@/ui/RenameInput";
 import { UnitSwitch } from "@/ui/UnitSwitch";
 import { saveFile } from "@/ui/save-file";
 import { useSession, useSessionState } from "@/ui/session";
@@ -59,38 +60,27 @@ export function TopBar({ shows }: { readonly shows: "length" | "temperature" }) 
 function Name() {
   const session = useSession();
   const name = useSessionState((state) => state.piece.name);
-  const [text, setText] = useState<string | null>(null);
-  const finish = () => {
-    const next = text?.trim();
-    if (next && next !== name) session.change((piece) => void (piece.name = next));
-    setText(null);
-  };
-  if (text === null) {
+  const [isEdited, setEdited] = useState(false);
+  if (isEdited) {
     return (
-      <button
-        type="button"
-        title={`${name}: rename`}
-        onClick={() => setText(name)}
-        className="max-w-[240px] truncate rounded-[3px] font-[620] text-ink hover:bg-hair"
-      >
-        {name}
-      </button>
+      <RenameInput
+        label="Name of the piece"
+        name={name}
+        onRename={(next) => session.change((piece) => void (piece.name = next))}
+        onDone={() => setEdited(false)}
+        className="w-[200px] rounded-[3px] border border-line bg-white px-1 font-[620] text-ink"
+      />
     );
   }
   return (
-    <input
-      aria-label="Name of the piece"
-      value={text}
-      maxLength={120}
-      autoFocus
-      onChange={(event) => setText(event.target.value)}
-      onBlur={finish}
-      onKeyDown={(event) => {
-        if (event.key === "Enter") finish();
-        if (event.key === "Escape") setText(null);
-      }}
-      className="w-[200px] rounded-[3px] border border-line bg-white px-1 font-[620] text-ink"
-    />
+    <button
+      type="button"
+      title={`${name}: rename`}
+      onClick={() => setEdited(true)}
+      className="max-w-[240px] truncate rounded-[3px] font-[620] text-ink hover:bg-hair"
+    >
+      {name}
+    </button>
   );
 }
 

@@ -4,6 +4,7 @@ import { Copy, FileDown, Pencil, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { type BenchEntry } from "@/core/piece/bench";
 import { type PieceRecord } from "@/store/keeper";
+import { RenameInput } from "@/ui/RenameInput";
 import { Note } from "@/ui/Note";
 import { sayFinding } from "@/words/findings";
 import { type Units } from "@/words/show";
@@ -24,38 +25,28 @@ interface Props {
 export function ChosenPiece({ record, bench, units, onOpen, onRename, onDuplicate, onSave, onDelete }: Props) {
   const { piece } = record;
   const { findings } = planOf(piece, bench);
-  const [name, setName] = useState<string | null>(null);
-  const finish = () => {
-    if (name?.trim() && name.trim() !== piece.name) onRename(name.trim().slice(0, 120));
-    setName(null);
-  };
+  const [isEdited, setEdited] = useState(false);
   return (
     <>
-      {name === null ? (
+      {isEdited ? (
+        <RenameInput
+          label="Name"
+          name={piece.name}
+          onRename={onRename}
+          onDone={() => setEdited(false)}
+          className="w-full rounded-[4px] border border-line bg-sheet px-2 py-1 text-[15px] font-[620]"
+        />
+      ) : (
         <h2 className="truncate text-[15px] font-[660]" title={piece.name}>
           {piece.name}
         </h2>
-      ) : (
-        <input
-          aria-label="Name"
-          value={name}
-          maxLength={120}
-          autoFocus
-          onChange={(event) => setName(event.target.value)}
-          onBlur={finish}
-          onKeyDown={(event) => {
-            if (event.key === "Enter") finish();
-            if (event.key === "Escape") setName(null);
-          }}
-          className="w-full rounded-[4px] border border-line bg-sheet px-2 py-1 text-[15px] font-[620]"
-        />
       )}
       {piece.notes && <p className="mt-1 text-[12.5px] text-soft">{piece.notes}</p>}
       <div className="mt-2.5 flex flex-wrap gap-2">
         <button type="button" className="btn btn-main" onClick={onOpen}>
           Open
         </button>
-        <button type="button" className="btn" onClick={() => setName(piece.name)}>
+        <button type="button" className="btn" onClick={() => setEdited(true)}>
           <Pencil size={14} aria-hidden="true" /> Rename
         </button>
         <button type="button" className="btn" onClick={onDuplicate}>
