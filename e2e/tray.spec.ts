@@ -66,6 +66,25 @@ test("a piece with several settings shows each of them, and its many heats are t
   await expect(page.getByText("This order of heats is the best found, not proven the best.")).toBeVisible();
 });
 
+test("heats that take a search come from a worker, the last asked for is the one shown, and sizes never wait for it", async ({ page }) => {
+  const tern = JSON.parse(readFileSync("demo/pieces/tern-ring.json", "utf8")) as { mounts: object[] };
+  const mounts = [1, 2, 3, 4].map((i) => ({ ...tern.mounts[0], id: `m${i}` }));
+  const four = { ...tern, id: "four-ring", name: "Four ring", mounts, heats: { way: "free" } };
+  await page.goto("/");
+  const file = { name: "four.json", mimeType: "application/json", buffer: Buffer.from(JSON.stringify(four)) };
+  await page.locator('input[type="file"]').setInputFiles(file);
+  const started = page.waitForEvent("worker");
+  await page.getByRole("button", { name: "Lay it on the tray" }).click();
+  expect((await started).url()).toContain("/_next/static/");
+  const stem = page.getByRole("navigation", { name: "Stages" });
+  await expect(stem).toContainText("all hold");
+  await page.getByRole("button", { name: /Heats/ }).click();
+  for (const overshoot of ["9", "12", "11", "14"]) await field(page, "heats.overshoot").fill(overshoot);
+  await expect(page.getByText(/14 °C of overshoot takes hard/)).toBeVisible();
+  await expect(stem).not.toContainText("settling");
+  await expect(page.getByRole("heading", { level: 3 }).first()).toContainText("801°");
+});
+
 test("ticks are kept with the making, and the tray says what comes next", async ({ page }) => {
   await page.goto("/pieces/tern-ring/making");
   for (const i of [0, 1, 2]) await page.getByRole("checkbox").nth(i).check();

@@ -51,7 +51,11 @@ test("pins are put, said, replaced and taken away", () => {
 
 test("the stem and the list say each stage's one result, and carry its gravest finding", () => {
   const stem = (piece: Piece) =>
-    stemOf(piece, planPiece(piece, SHIPPED_BENCH), "m1", METRIC, 3).map(({ id, result, level }) => [id, result, level]);
+    stemOf(piece, { plan: planPiece(piece, SHIPPED_BENCH), isSettling: false }, "m1", METRIC, 3).map(({ id, result, level }) => [
+      id,
+      result,
+      level,
+    ]);
   expect(stem(tern)).toEqual([
     ["stone", "16.0 × 12.0, 5.2 tall", null],
     ["wall", "strip 46.05 × 3.20 × 0.32", null],

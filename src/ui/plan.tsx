@@ -2,13 +2,23 @@
 
 import { createContext, useContext } from "react";
 import { type Plan } from "@/core/piece/plan";
+import { type Planned } from "./planned";
 
-const PlanContext = createContext<Plan | null>(null);
+const PlanContext = createContext<Planned | null>(null);
 
 export const PlanProvider = PlanContext;
 
+function usePlannedHere(): Planned {
+  const planned = useContext(PlanContext);
+  if (!planned) throw new Error("no plan around this screen");
+  return planned;
+}
+
 export function usePlan(): Plan {
-  const plan = useContext(PlanContext);
-  if (!plan) throw new Error("no plan around this screen");
-  return plan;
+  return usePlannedHere().plan;
+}
+
+/** Whether better heats are still being searched for. */
+export function useIsSettling(): boolean {
+  return usePlannedHere().isSettling;
 }

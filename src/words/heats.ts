@@ -25,6 +25,9 @@ export const WAY_ADVICE: Readonly<Record<Way, string>> = {
   "seams-hard": "hard for seams, easy for the rest",
 };
 
+/** While a search for better heats goes on. */
+export const SETTLING = "settling: looking for the best order";
+
 /** "7 pieces 1.0 × 1.0 mm inside, one every 6.5". */
 export function piecesText({ count, size, spacing }: Pallions, where: string, units: Units): string {
   const side = showLength(size[0], "blank", units);

@@ -15,7 +15,7 @@ export interface Station {
 
 /** A parallel curve. What it cannot be is a variant, never a strange polygon. */
 export type Parallel =
-  | { readonly kind: "one"; readonly length: number; readonly area: number; readonly extent: Extent; readonly curve: readonly Point[] }
+  | { readonly kind: "one"; readonly length: number; readonly area: number; readonly extent: Extent; curve(): Point[] }
   | { readonly kind: "collapsed"; readonly largestInset: number };
 
 /** The curve's width in mm between two lines that touch it, measured along a direction given in radians from +x. */

@@ -1,5 +1,5 @@
 import { type Assembly } from "./assembly";
-import { type Cost, NEVER } from "./cost";
+import { type Cost, NEVER, pack } from "./cost";
 import { bestFound, lowerBound } from "./large";
 import { type HeatWishes, type Pin, type Task, inBits, tasksOf } from "./problem";
 import { type NextHeat, OutOfTime, Search } from "./search";
@@ -18,6 +18,9 @@ export type BestHeats =
   | { readonly status: "best"; readonly heats: readonly ChosenHeat[]; readonly cost: Cost }
   | { readonly status: "unproven"; readonly heats: readonly ChosenHeat[]; readonly cost: Cost; readonly bound: Cost }
   | { readonly status: "impossible"; readonly conflicts: readonly Conflict[] };
+
+/** How the heats of a piece are come by. */
+export type HeatsOf = (assembly: Assembly, wishes: HeatWishes) => BestHeats;
 
 /** Up to so many joints the plan is proven the best. */
 const MOST_PROVEN = 14;
@@ -82,12 +85,25 @@ interface Solved {
   readonly cost: Cost;
 }
 
+const NOTHING = { runs: 0, softens: 0, atRisk: 0, heats: 0, ranks: 0 } as const;
+
+/** Costs to search up to, one after the other: a search is the quicker the less it may cost, and little moves in most best plans. */
+const LIMITS: readonly Cost[] = [pack({ ...NOTHING, softens: 1 }), ...[1, 2, 4, 8].map((runs) => pack({ ...NOTHING, runs })), NEVER];
+
 /** The task with the least cost; of equals the first. Null if none can be made. */
 function cheapest(tasks: readonly Task[], isOver: () => boolean): Solved | null {
+  for (const limit of LIMITS) {
+    const best = cheapestWithin(limit, tasks, isOver);
+    if (best) return best;
+  }
+  return null;
+}
+
+function cheapestWithin(limit: Cost, tasks: readonly Task[], isOver: () => boolean): Solved | null {
   let best: Solved | null = null;
   for (const task of tasks) {
     if (task.allowed.includes(0)) continue;
-    const search = new Search(inBits(task), isOver);
+    const search: Search = new Search(inBits(task), best?.cost ?? limit, isOver);
     const cost = search.leastCost(search.start());
     if (cost < (best?.cost ?? NEVER)) best = { task, search, cost };
   }
@@ -119,7 +135,7 @@ const MOST_TRIED = 400;
 function smallestConflict(assembly: Assembly, wishes: HeatWishes, isOver: () => boolean): Conflict[] {
   const all = allWishes(wishes);
   let left = MOST_TRIED;
-  const fails = (kept: readonly Conflict[]) => cheapest(tasksOf(assembly, only(wishes, kept)), isOver) === null;
+  const fails = (kept: readonly Conflict[]) => cheapestWithin(NEVER, tasksOf(assembly, only(wishes, kept)), isOver) === null;
   const core = all.reduce((kept, each) => {
     const rest = kept.filter((other) => other !== each);
     return fails(rest) ? rest : kept;

@@ -1,5 +1,6 @@
 import { type Cost, NEVER, pack } from "./cost";
 import { type Problem } from "./problem";
+import { type Temper, Tempers, atLeastAsGood } from "./temper";
 import { danger, disturbance } from "./thermal";
 
 /**
@@ -17,23 +18,31 @@ export class Search {
   private readonly memo = new Map<string, readonly Outcome[]>();
   private readonly later: readonly number[];
   private readonly tied: readonly number[];
-  private readonly runsAt: readonly (readonly number[])[];
-  private readonly softensAt: readonly (readonly number[])[];
   private readonly melts: readonly number[];
   private readonly risks: readonly number[];
 
-  /** @param isOver asked now and again; once it is so, the search throws `OutOfTime`. */
+  private readonly least: readonly Cost[];
+  private readonly tempers: Tempers;
+
+  /**
+   * @param limit the cost of a plan that can be made; what must cost more is not followed.
+   * @param isOver asked now and again; once it is so, the search throws `OutOfTime`.
+   */
   constructor(
     private readonly problem: Problem,
-    private readonly isOver: () => boolean = () => false,
+    private readonly limit: Cost,
+    private readonly isOver: () => boolean,
   ) {
-    const { flames, metals, before, together } = problem;
+    const { flames, metals, before, together, allowed } = problem;
+    this.least = allowed.map((mask) => {
+      const ranks = Math.min(...flames.flatMap(({ rank }, f) => (mask & (1 << f) ? [rank] : [])));
+      return pack({ runs: 0, softens: 0, atRisk: 0, heats: 0, ranks });
+    });
     this.later = before.map((_, i) => maskOf(before.length, (j) => (before[j]! & (1 << i)) !== 0));
     this.tied = before.map((mask, i) => mask | this.later[i]! | together[i]!);
     const table = (what: "runs" | "softens") =>
       flames.map((made) => flames.map((flame) => (disturbance(flame.working, made) === what ? 1 : 0)));
-    this.runsAt = table("runs");
-    this.softensAt = table("softens");
+    this.tempers = new Tempers({ runs: table("runs"), softens: table("softens") });
     const masks = (what: "melts" | "at-risk") =>
       flames.map((flame) => maskOf(metals.length, (part) => danger(flame.working, metals[part]!) === what));
     this.melts = masks("melts");
@@ -42,12 +51,11 @@ export class Search {
 
   /** The state before the first heat. */
   start(): State {
-    const { ties, metals, flames } = this.problem;
-    const zeros = flames.map(() => 0);
+    const { ties, metals } = this.problem;
     const bodies = metals.map((_, part): Body => ({
       parts: 1 << part,
       heated: false,
-      temper: { runs: zeros, softens: zeros, coolest: Infinity },
+      temper: this.tempers.none,
     }));
     return { left: (1 << ties.length) - 1, bodies };
   }
@@ -74,7 +82,7 @@ export class Search {
         if (sets(joints, (i) => links[i]!).length !== 1) continue;
         const open = members(joints).reduce((mask, i) => mask & allowed[i]!, -1);
         const touched = state.bodies.filter((each) => touches(this.problem, joints, each));
-        const merged = touched.reduce(join);
+        const merged = touched.reduce((a, b) => this.join(a, b));
         for (let f = 0; f < flames.length; f++) {
           const made = open & (1 << f) ? this.heat(merged, joints, f) : null;
           if (!made) continue;
@@ -108,12 +116,25 @@ export class Search {
     const open = size(joints & ~shielded);
     return {
       cost,
-      temper: {
-        runs: body.temper.runs.map((n, g) => n + open * this.runsAt[f]![g]!),
-        softens: body.temper.softens.map((n, g) => n + open * this.softensAt[f]![g]!),
-        coolest: stepping ? flame.working : Infinity,
-      },
+      temper: this.tempers.heatedBy(f, open, body.temper, stepping ? flame.working : Infinity),
     };
+  }
+
+  /** What making these joints costs at the very least, whatever the heats. */
+  private leastOf(joints: number): Cost {
+    return members(joints).reduce((all, i) => all + this.least[i]!, 0);
+  }
+
+  private join(a: Body, b: Body): Body {
+    return { parts: a.parts | b.parts, heated: a.heated || b.heated, temper: this.tempers.sum(a.temper, b.temper) };
+  }
+
+  /** Bodies whose joints lie in `reached` as one, since the heat that follows joins them all. */
+  private mergeWithin(reached: number, bodies: Outcome["bodies"]): Outcome["bodies"] {
+    const inside = bodies.filter((body) => body.joints & reached);
+    if (inside.length < 2) return bodies;
+    const one = inside.reduce((a, b) => ({ joints: a.joints | b.joints, ...this.join(a, b) }));
+    return [...bodies.filter((body) => !(body.joints & reached)), one];
   }
 
   /** For each joint of `among`, the others of it that share a body with it. */
@@ -130,7 +151,7 @@ export class Search {
   /** Every temper that making the joints of `set` can end with, at its least cost. */
   private outcomes(state: State, set: number, links: readonly number[]): readonly Outcome[] {
     const touched = state.bodies.filter((body) => touches(this.problem, set, body));
-    const key = `${set}|${touched.map((body) => (body.heated ? `${body.parts}:${temperKey(body.temper)}` : "")).join(";")}`;
+    const key = `${set}|${touched.map((body) => (body.heated ? `${body.parts}:${body.temper.id}` : "")).join(";")}`;
     const known = this.memo.get(key);
     if (known) return known;
     if (this.isOver()) throw new OutOfTime();
@@ -159,29 +180,33 @@ export class Search {
     const open = members(joints).reduce((mask, i) => mask & allowed[i]!, -1);
     if (open === 0) return;
     const rest = set & ~joints;
+    const most = this.limit - this.leastOf(((1 << ties.length) - 1) & ~set);
+    const mostBefore = most - this.leastOf(joints);
     const restParts = members(rest).reduce((mask, i) => mask | ties[i]!, 0);
     const lone = touched.filter((body) => !(body.parts & restParts) && touches(this.problem, joints, body));
     let before: Outcome[] = [{ bodies: lone.map((body) => ({ joints, ...body })), cost: 0 }];
     for (const part of sets(rest, (i) => (links[i]! | this.tied[i]!) & rest)) {
       const outcomes = this.outcomes(state, part, links);
       before = undominated(
-        before.flatMap((a) => outcomes.map((b) => ({ bodies: mergeWithin(reached, [...a.bodies, ...b.bodies]), cost: a.cost + b.cost }))),
+        before
+          .flatMap((a) => outcomes.map((b) => ({ bodies: this.mergeWithin(reached, [...a.bodies, ...b.bodies]), cost: a.cost + b.cost })))
+          .filter(({ cost }) => cost <= mostBefore),
       );
     }
     for (const { bodies, cost } of before) {
       const here = bodies.filter((body) => body.joints & reached);
       const others = bodies.filter((body) => !(body.joints & reached));
-      const body = here.map((each): Body => each).reduce(join);
+      const body = here.map((each): Body => each).reduce((a, b) => this.join(a, b));
       for (let f = 0; f < flames.length; f++) {
         const made = open & (1 << f) ? this.heat(body, joints, f) : null;
-        if (!made) continue;
+        if (!made || cost + made.cost > most) continue;
         const outcome = {
           bodies: [...others, { joints: reached, parts: body.parts, heated: true, temper: made.temper }].sort(
             (a, b) => a.joints - b.joints,
           ),
           cost: cost + made.cost,
         };
-        const key = outcome.bodies.map((each) => `${each.joints}:${temperKey(each.temper)}`).join(";");
+        const key = outcome.bodies.map((each) => `${each.joints}:${each.temper.id}`).join(";");
         const known = found.get(key);
         if (!known || outcome.cost < known.cost) found.set(key, outcome);
       }
@@ -191,13 +216,6 @@ export class Search {
 
 /** Thrown by a search that was told that its time is over. */
 export class OutOfTime extends Error {}
-
-/** What later heats would do to a body: joints run and softened by each flame, and its coolest heat so far. */
-interface Temper {
-  readonly runs: readonly number[];
-  readonly softens: readonly number[];
-  readonly coolest: number;
-}
 
 interface Body {
   readonly parts: number;
@@ -224,36 +242,8 @@ interface Outcome {
   readonly cost: Cost;
 }
 
-function temperKey({ runs, softens, coolest }: Temper): string {
-  return `${runs.join()}/${softens.join()}/${coolest}`;
-}
-
 function touches(problem: Problem, joints: number, body: Body): boolean {
   return members(joints).some((i) => (problem.ties[i]! & body.parts) !== 0);
-}
-
-function join(a: Body, b: Body): Body {
-  return { parts: a.parts | b.parts, heated: a.heated || b.heated, temper: add(a.temper, b.temper) };
-}
-
-function add(a: Temper, b: Temper): Temper {
-  return {
-    runs: a.runs.map((n, i) => n + b.runs[i]!),
-    softens: a.softens.map((n, i) => n + b.softens[i]!),
-    coolest: Math.min(a.coolest, b.coolest),
-  };
-}
-
-/** Bodies whose joints lie in `reached` as one, since the heat that follows joins them all. */
-function mergeWithin(reached: number, bodies: Outcome["bodies"]): Outcome["bodies"] {
-  const inside = bodies.filter((body) => body.joints & reached);
-  if (inside.length < 2) return bodies;
-  const one = inside.reduce((a, b) => ({ joints: a.joints | b.joints, ...join(a, b) }));
-  return [...bodies.filter((body) => !(body.joints & reached)), one];
-}
-
-function atLeastAsGood(a: Temper, b: Temper): boolean {
-  return a.coolest >= b.coolest && a.runs.every((n, i) => n <= b.runs[i]!) && a.softens.every((n, i) => n <= b.softens[i]!);
 }
 
 /** The outcomes that no cheaper or equal one matches in every body. All have the same bodies, in the same order. */

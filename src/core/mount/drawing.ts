@@ -78,7 +78,7 @@ function drawPlan({ outline, wall, wallPlan, platePlan }: Setting, runs: readonl
     stone: at(0),
     wallInside: at(fit),
     wallOutside: at(fit + wall.thickness),
-    face: face.kind === "one" ? face.curve : null,
+    face: face.kind === "one" ? face.curve() : null,
     plateEdge: at(platePlan.edge),
     sawLine: at(platePlan.sawLine),
     seam: outline.stationAt(wallPlan.seamAt),

@@ -1,5 +1,5 @@
 import { type Assembly, type Joint, isSeam } from "../heats/assembly";
-import { type BestHeats, type ChosenHeat, bestHeats } from "../heats/best";
+import { type BestHeats, type ChosenHeat, type HeatsOf } from "../heats/best";
 import { flameShares, thinSide } from "../heats/flame";
 import { type HeatWishes, jointMetals, pinnedJoints, tasksOf } from "../heats/problem";
 import { type Pallions, pallionsFor } from "../heats/solder";
@@ -16,10 +16,10 @@ import { type SizedPiece } from "./size-piece";
 const SAFE_OVERSHOOT = 10;
 
 /** Adds the heats, the steps of the making and what there is to say about both to a sized piece. */
-export function planHeats(sized: SizedPiece, bench: BenchEntry, isOver?: () => boolean): Plan {
+export function planHeats(sized: SizedPiece, bench: BenchEntry, heatsOf: HeatsOf): Plan {
   const { piece, assembly } = sized;
   const { shelfMissing, ...wishes } = settleHeats(piece.heats, bench);
-  const best = bestHeats(assembly, wishes, isOver);
+  const best = heatsOf(assembly, wishes);
   const heats = best.status !== "impossible" ? describeHeats(assembly, wishes, best.heats) : [];
   return {
     format: "hoop-ledger/plan",
@@ -37,7 +37,7 @@ export function planHeats(sized: SizedPiece, bench: BenchEntry, isOver?: () => b
         ? [finding("heats.shelf-missing", "warning", "heats", { asked: piece.heats?.shelf ?? "", used: wishes.shelf.id })]
         : []),
       ...overshootFindings(assembly, wishes),
-      ...pinFindings(assembly, wishes, best),
+      ...pinFindings(assembly, wishes, best, heatsOf),
       ...heatFindings(heats),
     ],
     drawing: sized.drawing,
@@ -144,7 +144,7 @@ function overshootFindings({ parts }: Assembly, { overshoot, shelf }: HeatWishes
   return hottest.map(({ id, working }) => finding("heats.overshoot", "warning", "heats", { overshoot, grade: id, working }));
 }
 
-function pinFindings(assembly: Assembly, wishes: HeatWishes, best: BestHeats): Finding[] {
+function pinFindings(assembly: Assembly, wishes: HeatWishes, best: BestHeats, heatsOf: HeatsOf): Finding[] {
   const known = new Set(assembly.joints.map(({ id }) => id));
   const unknown = wishes.pins.flatMap((pin) => pinnedJoints(pin).filter((id) => !known.has(id)));
   const findings = unknown.map((joint) => finding("heats.pin-unknown", "warning", "heats", { joint }));
@@ -153,13 +153,18 @@ function pinFindings(assembly: Assembly, wishes: HeatWishes, best: BestHeats): F
     return [...findings, finding("heats.impossible", "error", "heats", { clash, way: wishes.way })];
   }
   const unproven = best.status === "unproven" ? [finding("heats.unproven", "note", "heats", {})] : [];
-  return [...findings, ...unproven, ...betterUnpinned(assembly, wishes, best)];
+  return [...findings, ...unproven, ...betterUnpinned(assembly, wishes, best, heatsOf)];
 }
 
 /** What the best plan without pins would make a pinned joint with, where the pins cost something that moves or melts. */
-function betterUnpinned(assembly: Assembly, wishes: HeatWishes, best: Exclude<BestHeats, { status: "impossible" }>): Finding[] {
+function betterUnpinned(
+  assembly: Assembly,
+  wishes: HeatWishes,
+  best: Exclude<BestHeats, { status: "impossible" }>,
+  heatsOf: HeatsOf,
+): Finding[] {
   if (wishes.pins.length === 0) return [];
-  const free = bestHeats(assembly, { ...wishes, pins: wishes.pins.filter((pin) => "shield" in pin) });
+  const free = heatsOf(assembly, { ...wishes, pins: wishes.pins.filter((pin) => "shield" in pin) });
   if (free.status === "impossible" || free.cost >= best.cost) return [];
   const gradeIn = (heats: readonly ChosenHeat[], joint: string) => heats.find(({ joints }) => joints.includes(joint))?.grade ?? "";
   return wishes.pins.flatMap((pin) => {

@@ -1,3 +1,4 @@
+import { type HeatsOf, bestHeats } from "../heats/best";
 import { type BenchEntry } from "./bench";
 import { type Piece } from "./piece";
 import { type Plan } from "./plan";
@@ -5,9 +6,9 @@ import { planHeats } from "./plan-heats";
 import { sizePiece } from "./size-piece";
 
 /**
- * The spine: a piece becomes its plan, the same on every machine, unless `isOver` ends the search for the best heats.
+ * The spine: a piece becomes its plan, the same on every machine. `heatsOf` is the search for the best heats, or a way to do without.
  * @throws for a piece that `faultsOf` or `unplanned` refuse; decoders ask both.
  */
-export function planPiece(piece: Piece, bench: BenchEntry, isOver?: () => boolean): Plan {
-  return planHeats(sizePiece(piece, bench), bench, isOver);
+export function planPiece(piece: Piece, bench: BenchEntry, heatsOf: HeatsOf = bestHeats): Plan {
+  return planHeats(sizePiece(piece, bench), bench, heatsOf);
 }

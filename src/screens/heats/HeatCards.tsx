@@ -2,10 +2,10 @@
 
 import { type Piece } from "@/core/piece/piece";
 import { type Plan, type PlannedHeat } from "@/core/piece/plan";
-import { usePlan } from "@/ui/plan";
+import { useIsSettling, usePlan } from "@/ui/plan";
 import { useSessionState } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
-import { JOINT_ADVICE, piecesText } from "@/words/heats";
+import { JOINT_ADVICE, SETTLING, piecesText } from "@/words/heats";
 import { capital, gradeName, jointName, partName } from "@/words/names";
 import { CAUTIONS, CAUTIONS_DEFER } from "@/words/steps";
 import { type Units, showPercent, showTemperature } from "@/words/show";
@@ -13,11 +13,12 @@ import { type Units, showPercent, showTemperature } from "@/words/show";
 /** A card for each heat: solder, flame, and what to look for; and one for when there is no more heat. */
 export function HeatCards() {
   const plan = usePlan();
+  const isSettling = useIsSettling();
   const units = useUnits();
   const piece = useSessionState((state) => state.piece);
   return (
     <>
-      <ol className="flex h-[164px] gap-2.5 overflow-x-auto">
+      <ol aria-busy={isSettling} className={`flex h-[164px] gap-2.5 overflow-x-auto ${isSettling ? "opacity-60" : ""}`}>
         {plan.heats.map((heat, i) => (
           <HeatCard key={i} number={i + 1} heat={heat} plan={plan} units={units} />
         ))}
@@ -26,6 +27,11 @@ export function HeatCards() {
           <p className="mt-1 leading-[1.36] text-soft">{afterHeats(piece)}</p>
         </li>
       </ol>
+      {isSettling && (
+        <p role="status" className="absolute top-1 right-[18px] rounded-[4px] bg-sheet px-2 text-[12.5px] font-semibold">
+          {capital(SETTLING)}
+        </p>
+      )}
       <p role="note" className="mt-1.5 truncate text-[12px] text-[#6b3500]" title={`${CAUTIONS.torch.text} ${CAUTIONS_DEFER}`}>
         ◆ {capital(CAUTIONS.torch.name)}: {CAUTIONS.torch.text} {CAUTIONS_DEFER}
       </p>

@@ -2,12 +2,12 @@
 
 import Link from "next/link";
 import { usePathname } from "next/navigation";
-import { useCallback, useEffect, useMemo, useState } from "react";
-import { planPiece } from "@/core/piece/plan-piece";
+import { useCallback, useEffect, useState } from "react";
 import { type Session, openSession } from "@/store/session";
 import { type Findable, useFind } from "@/ui/Find";
 import { useKeys } from "@/ui/keys";
 import { PlanProvider } from "@/ui/plan";
+import { usePlanned } from "@/ui/planned";
 import { SessionProvider, useSession, useSessionState } from "@/ui/session";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { FIGURE_NAMES } from "@/words/figures";
@@ -70,7 +70,8 @@ function OpenPiece({ id }: { readonly id: string }) {
   const make = useTrayState((state) => state.makes[id]);
   const units = useUnits();
   const { offer } = useFind();
-  const plan = useMemo(() => planPiece(piece, piece.benchUsed ?? bench), [piece, bench]);
+  const planned = usePlanned(piece, piece.benchUsed ?? bench);
+  const { plan } = planned;
   const pathname = usePathname();
   const stages = stagesOf(piece);
   const asked = pathname.split("/")[3];
@@ -105,14 +106,14 @@ function OpenPiece({ id }: { readonly id: string }) {
     return () => offer([]);
   }, [offer, piece, plan, mount, units, go, session]);
   return (
-    <PlanProvider value={plan}>
+    <PlanProvider value={planned}>
       {asked === "card" ? (
         <CardScreen onBack={() => go("making")} />
       ) : (
         <main className="frame">
           <TopBar shows={stage === "heats" ? "temperature" : "length"} />
           <Stem
-            entries={stemOf(piece, plan, mount, units, done)}
+            entries={stemOf(piece, planned, mount, units, done)}
             current={stage}
             onGo={go}
             settings={settings}

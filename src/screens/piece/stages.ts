@@ -1,9 +1,11 @@
 import { type Piece } from "@/core/piece/piece";
 import { type Plan } from "@/core/piece/plan";
+import { type Planned } from "@/ui/planned";
 import { figureOf } from "@/core/measure/figure";
 import { type Level } from "@/core/measure/finding";
 import { SYSTEM_NAMES, counted } from "@/words/names";
 import { type Units, showLength } from "@/words/show";
+import { SETTLING } from "@/words/heats";
 import { STAGES, type StageId, stageOf } from "@/words/stages";
 
 export interface StemEntry {
@@ -21,10 +23,10 @@ export function stagesOf(piece: Piece): StageId[] {
 }
 
 /** The piece in the order it is made, each stage with its result. `done` counts steps ticked off. */
-export function stemOf(piece: Piece, plan: Plan, mount: string, units: Units, done: number): StemEntry[] {
+export function stemOf(piece: Piece, { plan, isSettling }: Planned, mount: string, units: Units, done: number): StemEntry[] {
   return stagesOf(piece).map((id) => ({
     id,
-    result: resultOf(id, piece, plan, mount, units, done),
+    result: id === "heats" && isSettling ? SETTLING : resultOf(id, piece, plan, mount, units, done),
     level: levelOf(id, plan, mount),
     isDone: id !== "making" || done === plan.steps.length,
   }));

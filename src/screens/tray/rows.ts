@@ -3,8 +3,8 @@ import { type BenchEntry } from "@/core/piece/bench";
 import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
 import { type Plan } from "@/core/piece/plan";
-import { planPiece } from "@/core/piece/plan-piece";
 import { type Point } from "@/core/geometry/outline";
+import { planAtOnce } from "@/ui/at-once";
 import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SHAPE_NAMES, SYSTEM_NAMES } from "@/words/names";
 import { type Units, showLength } from "@/words/show";
 import { sayStep } from "@/words/steps";
@@ -28,7 +28,7 @@ export function planOf(piece: Piece, mine: BenchEntry): Plan {
   const bench = piece.benchUsed ?? mine;
   const known = planned.get(piece);
   if (known?.bench === bench) return known.plan;
-  const plan = planPiece(piece, bench);
+  const plan = planAtOnce(piece, bench);
   planned.set(piece, { bench, plan });
   return plan;
 }

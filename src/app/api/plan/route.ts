@@ -1,3 +1,4 @@
+import { bestHeats } from "@/core/heats/best";
 import { planPiece } from "@/core/piece/plan-piece";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { decodePlanRequest } from "@/formats/plan-request";
@@ -19,7 +20,9 @@ export async function POST(request: Request): Promise<Response> {
   }
   const { piece, bench } = decoded.value;
   const end = performance.now() + TIME_MS;
-  const plan = planPiece(piece, bench ?? piece.benchUsed ?? SHIPPED_BENCH, () => performance.now() > end);
+  const plan = planPiece(piece, bench ?? piece.benchUsed ?? SHIPPED_BENCH, (assembly, wishes) =>
+    bestHeats(assembly, wishes, () => performance.now() > end),
+  );
   return Response.json(planFile(plan));
 }
 

@@ -1,0 +1,93 @@
+import { type Piece } from "@/core/piece/piece";
+import { SHIPPED_BENCH } from "@/core/piece/bench";
+import { settleHeats } from "@/core/piece/settle";
+import { sizePiece } from "@/core/piece/size-piece";
+import { bestHeats } from "@/core/heats/best";
+import { remembering } from "@/core/heats/remember";
+import ternFile from "@/core/piece/reference/tern-ring.piece.json";
+import { answerHeats } from "./heats/handler";
+import { type HeatsAsk, type HeatsReply } from "./heats/protocol";
+import { type Wire, latestWins } from "./latest-wins";
+
+const tern = ternFile as unknown as Piece;
+
+function ask(stones: number): HeatsAsk {
+  const mounts = Array.from({ length: stones }, (_, i) => ({ ...tern.mounts[0]!, id: `m${i + 1}` }));
+  const piece = { ...tern, mounts };
+  return { assembly: sizePiece(piece, SHIPPED_BENCH).assembly, wishes: settleHeats(piece.heats, SHIPPED_BENCH) };
+}
+
+/** A worker that answers when it is told to. */
+function slowWire() {
+  const asked: HeatsAsk[] = [];
+  const wire: Wire & { ended: boolean; reply(best: HeatsReply): void; fail(): void } = {
+    ended: false,
+    onmessage: null,
+    onerror: null,
+    postMessage: (question: HeatsAsk) => void asked.push(question),
+    terminate: () => void (wire.ended = true),
+    reply: (data) => void wire.onmessage?.call(wire as unknown as Worker, { data } as MessageEvent<HeatsReply>),
+    fail: () => void wire.onerror?.call(wire as unknown as Worker, { message: "no memory" } as ErrorEvent),
+  };
+  return wire;
+}
+
+function client() {
+  const wires: ReturnType<typeof slowWire>[] = [];
+  const wins = latestWins<HeatsAsk, HeatsReply>(() => {
+    wires.push(slowWire());
+    return wires.at(-1)!;
+  });
+  return { wires, wins };
+}
+
+const done: HeatsReply = { status: "impossible", conflicts: [] };
+
+test("the worker's answer is the core's, and once its time is over the best found with a bound", () => {
+  const { assembly, wishes } = ask(3);
+  expect(answerHeats({ assembly, wishes }, () => 0)).toEqual(bestHeats(assembly, wishes));
+  let ticks = 0;
+  expect(answerHeats(ask(4), () => (ticks += 6000))).toMatchObject({ bound: expect.any(Number) as number });
+});
+
+test("the latest question wins: an older one is dropped, its worker ended, and an idle worker is asked again", async () => {
+  const { wires, wins } = client();
+  const first = wins.ask(ask(1));
+  const second = wins.ask(ask(2));
+  expect(await first).toBeNull();
+  expect(wires.map(({ ended }) => ended)).toEqual([true, false]);
+  wires[1]!.reply(done);
+  expect(await second).toBe(done);
+  const third = wins.ask(ask(1));
+  expect(wires).toHaveLength(2);
+  wins.cancel();
+  expect(await third).toBeNull();
+  expect(wires[1]!.ended).toBe(true);
+});
+
+test("what goes wrong in the worker is said, and the next question finds a new one", async () => {
+  const { wires, wins } = client();
+  const failing = wins.ask(ask(1));
+  wires[0]!.fail();
+  await expect(failing).rejects.toThrow(/no memory/);
+  const next = wins.ask(ask(1));
+  wires[1]!.reply(done);
+  expect(await next).toBe(done);
+});
+
+test("heats are remembered by their joints, metals and wishes: sizes do not search again", () => {
+  let searches = 0;
+  const heatsOf = remembering((assembly, wishes) => (searches++, bestHeats(assembly, wishes)));
+  const { assembly, wishes } = ask(2);
+  const wider = { ...assembly, joints: assembly.joints.map((joint) => ({ ...joint, length: joint.length + 1 })) };
+  expect(heatsOf(wider, wishes)).toBe(heatsOf(assembly, wishes));
+  expect(searches).toBe(1);
+  for (const change of [
+    { parts: assembly.parts.map((part) => ({ ...part, metal: "copper" as const })) },
+    { joints: assembly.joints.map((joint) => ({ ...joint, after: [] })) },
+  ])
+    expect(heatsOf({ ...assembly, ...change }, wishes)).toEqual(bestHeats({ ...assembly, ...change }, wishes));
+  for (const change of [{ overshoot: 3 }, { way: "one-grade" as const }, { pins: [{ joint: "m1.foot", grade: "easy" }] }])
+    expect(heatsOf(assembly, { ...wishes, ...change })).toEqual(bestHeats(assembly, { ...wishes, ...change }));
+  expect(searches).toBe(6);
+});

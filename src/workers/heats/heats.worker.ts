@@ -1,0 +1,4 @@
+import { answerHeats } from "./handler";
+import { type HeatsAsk } from "./protocol";
+
+self.onmessage = ({ data }: MessageEvent<HeatsAsk>) => self.postMessage(answerHeats(data, () => performance.now()));
