@@ -94,7 +94,7 @@ export function buildApp() {
 export function bundle(entry, name) {
   compileSchemas();
   const product = `.build/${name}.mjs`;
-  const files = [...SOURCES(), ...["cli", "speed"].flatMap(filesIn), "tsconfig.json"];
+  const files = [...SOURCES(), ...["cli", "speed", "e2e"].flatMap(filesIn), "tsconfig.json"];
   unlessMade(name, files, product, () =>
     must("node", [
       bin("esbuild/bin/esbuild"),
@@ -103,6 +103,7 @@ export function bundle(entry, name) {
       "--platform=node",
       "--format=esm",
       "--target=node20",
+      "--external:@playwright/test",
       `--outfile=${product}`,
       "--log-level=error",
     ]),

@@ -1,4 +1,13 @@
-import { bundle, install } from "./prepare.mjs";
+// Medians and ratios for this machine: the core alone, then the app in the browser.
+import { buildApp, bundle, install, installChromium } from "./prepare.mjs";
 
 install();
 await import(bundle("speed/core.ts", "speed"));
+
+installChromium();
+buildApp();
+const { startServer } = await import("./server.mjs");
+const { measureBrowser } = await import(bundle("speed/browser.ts", "speed-browser"));
+const start = performance.now();
+const { address, stop } = await startServer({ from: 4300, demo: true });
+await measureBrowser(address, performance.now() - start).finally(stop);

@@ -7,21 +7,7 @@ import { planPiece } from "@/core/piece/plan-piece";
 import { settleHeats } from "@/core/piece/settle";
 import { sizePiece } from "@/core/piece/size-piece";
 import { decodePiece } from "@/formats/codec";
-
-/** Median time of one run in ms, after a warm-up. */
-function median(work: () => unknown, runs: number): number {
-  for (let i = 0; i < runs / 4; i++) work();
-  const times = Array.from({ length: runs }, () => {
-    const start = process.hrtime.bigint();
-    work();
-    return Number(process.hrtime.bigint() - start) / 1e6;
-  });
-  return times.sort((a, b) => a - b)[Math.floor(runs / 2)]!;
-}
-
-function row(name: string, ms: number, beside: string): void {
-  console.log(`${name.padEnd(44)} ${ms.toFixed(4).padStart(10)} ms   ${beside}`);
-}
+import { median, row } from "./measure";
 
 const decoded = decodePiece(readFileSync("demo/pieces/tern-ring.json", "utf8"));
 if (!decoded.ok) throw new Error("the Tern ring is not a piece");
@@ -46,13 +32,13 @@ const closed = median(() => {
   for (let i = 0; i < 100; i++) ellipsePerimeter(8, 6 + i * 1e-9);
 }, 400);
 const exact = ellipsePerimeter(8, 6);
-row("ellipse perimeter, loop of 4,096 chords", loop, `error ${Math.abs(polyline(SEGMENTS) / exact - 1).toExponential(1)}`);
-row("ellipse perimeter, in closed form", closed / 100, `${(loop / (closed / 100)).toFixed(0)} times faster`);
+row("ellipse perimeter, loop of 4,096 chords", loop, "ms", `error ${Math.abs(polyline(SEGMENTS) / exact - 1).toExponential(1)}`);
+row("ellipse perimeter, in closed form", closed / 100, "ms", `${(loop / (closed / 100)).toFixed(0)} times faster`);
 
 const sizing = median(() => sizePiece(tern, SHIPPED_BENCH), 600);
-row("sizePiece, Tern ring", sizing, `${(sizing / loop).toFixed(1)} loops`);
+row("sizePiece, Tern ring", sizing, "ms", `${(sizing / loop).toFixed(1)} loops`);
 const planning = median(() => planPiece(tern, SHIPPED_BENCH), 600);
-row("planPiece, Tern ring", planning, `${(planning / loop).toFixed(1)} loops, ${(planning / sizing).toFixed(1)} sizings`);
+row("planPiece, Tern ring", planning, "ms", `${(planning / loop).toFixed(1)} loops, ${(planning / sizing).toFixed(1)} sizings`);
 
 /** The Tern ring with so many stones, and a hoop under them or not. */
 function withStones(count: number, onHoop: boolean): Piece {
@@ -68,5 +54,5 @@ for (const [count, onHoop] of [
   const { assembly } = sizePiece(withStones(count, onHoop), SHIPPED_BENCH);
   const wishes = settleHeats(tern.heats, SHIPPED_BENCH);
   const ms = median(() => bestHeats(assembly, wishes), 7);
-  row(`best heats, ${assembly.joints.length} joints`, ms, `${(ms / planning).toFixed(0)} Tern plans`);
+  row(`best heats, ${assembly.joints.length} joints`, ms, "ms", `${(ms / planning).toFixed(0)} Tern plans`);
 }

@@ -4,13 +4,15 @@ import { type BenchEntry } from "@/core/piece/bench";
 import { KeepError, type Keeper, type PieceRecord, comparePut } from "./keeper";
 
 interface Schema extends DBSchema {
-  pieces: { key: string; value: PieceRecord };
+  pieces: { key: string; value: PieceRecord; indexes: { changed: string } };
   makes: { key: string; value: Make; indexes: { piece: string } };
   settings: { key: string; value: BenchEntry };
 }
 
 const NAME = "hoop-ledger";
-const VERSION = 1;
+const VERSION = 2;
+/** Records read at a time, so that the page can paint between two. */
+const CHUNK = 400;
 const BENCH = "bench";
 
 /**
@@ -29,10 +31,13 @@ function openDatabase(): Promise<IDBPDatabase<Schema>> {
   return new Promise((resolve, reject) => {
     let isBlocked = false;
     openDB<Schema>(NAME, VERSION, {
-      upgrade(db) {
-        db.createObjectStore("pieces", { keyPath: "id" });
-        db.createObjectStore("makes", { keyPath: "id" }).createIndex("piece", "piece");
-        db.createObjectStore("settings");
+      upgrade(db, from, _to, change) {
+        if (from < 1) {
+          db.createObjectStore("pieces", { keyPath: "id" });
+          db.createObjectStore("makes", { keyPath: "id" }).createIndex("piece", "piece");
+          db.createObjectStore("settings");
+        }
+        if (from < 2) change.objectStore("pieces").createIndex("changed", "changed");
       },
       blocked() {
         isBlocked = true;
@@ -46,7 +51,15 @@ function openDatabase(): Promise<IDBPDatabase<Schema>> {
 function keeperOn(db: IDBPDatabase<Schema>): Keeper {
   return {
     kind: "device",
-    pieces: () => db.getAll("pieces"),
+    pieces: async () => {
+      const all: PieceRecord[] = [];
+      for (let chunk = await db.getAll("pieces", undefined, CHUNK); chunk.length > 0;) {
+        all.push(...chunk);
+        chunk = await db.getAll("pieces", IDBKeyRange.lowerBound(chunk.at(-1)!.id, true), CHUNK);
+      }
+      return all;
+    },
+    ids: async () => (await db.getAllKeysFromIndex("pieces", "changed")).reverse(),
     piece: async (id) => (await db.get("pieces", id)) ?? null,
     putPiece: (record, madeOn) =>
       told(async () => {

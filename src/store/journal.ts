@@ -30,10 +30,7 @@ export async function replayJournal(keeper: Keeper, copyId: (taken: readonly str
     const { record, madeOn } = JSON.parse(localStorage.getItem(key)!) as Entry;
     const put = await keeper.putPiece(record, madeOn);
     if (!put.ok && JSON.stringify(put.newer.piece) !== JSON.stringify(record.piece)) {
-      const id = copyId(
-        (await keeper.pieces()).map((each) => each.id),
-        record.id,
-      );
+      const id = copyId(await keeper.ids(), record.id);
       await keeper.putPiece({ ...record, id, piece: { ...record.piece, id, name: `${record.piece.name} (kept)`.slice(0, 120) } }, null);
     }
     localStorage.removeItem(key);

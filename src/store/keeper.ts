@@ -33,6 +33,8 @@ export interface Keeper {
   /** "memory" keeps nothing beyond the page. */
   readonly kind: "device" | "memory";
   pieces(): Promise<PieceRecord[]>;
+  /** Ids of all pieces, the last changed first. */
+  ids(): Promise<string[]>;
   piece(id: string): Promise<PieceRecord | null>;
   /** Compares the kept revision with the one the change was made on, and puts it, in one transaction; null for a new piece. */
   putPiece(record: Omit<PieceRecord, "revision">, madeOn: number | null): Promise<Put>;
@@ -55,6 +57,11 @@ export class KeepError extends Error {
   ) {
     super(`not kept: ${trouble}`, { cause });
   }
+}
+
+/** Orders records, the last changed first. */
+export function newestFirst(a: PieceRecord, b: PieceRecord): number {
+  return a.changed < b.changed ? 1 : a.changed > b.changed ? -1 : 0;
 }
 
 /** The outcome of a compare-and-put, whatever it is kept in. */

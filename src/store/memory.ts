@@ -1,6 +1,6 @@
 import { type Make } from "@/core/piece/make";
 import { type BenchEntry } from "@/core/piece/bench";
-import { type Keeper, type PieceRecord, comparePut } from "./keeper";
+import { type Keeper, type PieceRecord, comparePut, newestFirst } from "./keeper";
 
 /** Keeps everything until the page is closed, where the browser keeps nothing itself. */
 export function memoryKeeper(): Keeper {
@@ -11,6 +11,7 @@ export function memoryKeeper(): Keeper {
   return {
     kind: "memory",
     pieces: () => Promise.resolve([...pieces.values()]),
+    ids: () => Promise.resolve([...pieces.values()].sort(newestFirst).map(({ id }) => id)),
     piece: (id) => Promise.resolve(pieces.get(id) ?? null),
     putPiece: (record, madeOn) => {
       const put = comparePut(pieces.get(record.id) ?? null, record, madeOn);

@@ -2,7 +2,9 @@
 const CHANNEL = "hoop-ledger";
 
 export type News =
-  { readonly kind: "piece"; readonly id: string; readonly revision: number } | { readonly kind: "tray" } | { readonly kind: "bench" };
+  | { readonly kind: "piece"; readonly id: string; readonly revision: number }
+  | { readonly kind: "tray"; readonly ids: readonly string[] }
+  | { readonly kind: "bench" };
 
 let channel: BroadcastChannel | null = null;
 

@@ -5,15 +5,19 @@ import { type Piece } from "@/core/piece/piece";
 import { deviceKeeper } from "./device";
 import { freeId } from "./ids";
 import { replayJournal } from "./journal";
-import { KeepError, type Keeper, type PieceRecord, type Trouble } from "./keeper";
+import { KeepError, type Keeper, type PieceRecord, type Trouble, newestFirst } from "./keeper";
 import { memoryKeeper } from "./memory";
-import { listen, tell } from "./news";
+import { type News, listen, tell } from "./news";
 
 export interface TrayState {
   readonly keeper: Keeper;
   readonly bench: BenchEntry;
-  /** All pieces, newest change first, the deleted ones among them. */
+  /** The pieces read so far, newest change first, the deleted ones among them. */
   readonly pieces: readonly PieceRecord[];
+  /** Whether those are all. */
+  readonly isWhole: boolean;
+  /** Ids of all pieces kept. */
+  readonly ids: readonly string[];
   /** The newest making of each piece, by the piece's id. */
   readonly makes: Readonly<Record<string, Make>>;
   readonly trouble: Trouble | null;
@@ -35,26 +39,60 @@ export async function openTray(demo: readonly Piece[]): Promise<Tray> {
     void navigator.storage?.persist?.();
   }
   const tray = trayOn(keeper, trouble);
-  await tray.reload();
-  if (demo.length > 0 && tray.store.getState().pieces.length === 0) await tray.addAll(demo);
+  await tray.readNewest();
+  if (demo.length > 0 && tray.store.getState().ids.length === 0) await tray.addAll(demo);
+  void tray.readAll();
   return tray;
 }
 
 function trayOn(keeper: Keeper, trouble: Trouble | null) {
-  const store = createStore<TrayState>()(() => ({ keeper, bench: SHIPPED_BENCH, pieces: [], makes: {}, trouble }));
+  const store = createStore<TrayState>()(() => ({
+    keeper,
+    bench: SHIPPED_BENCH,
+    pieces: [],
+    isWhole: false,
+    ids: [],
+    makes: {},
+    trouble,
+  }));
 
-  async function reload(): Promise<void> {
-    const [pieces, bench, makes] = await Promise.all([keeper.pieces(), keeper.bench(), keeper.allMakes()]);
-    store.setState({
-      makes: newestMakes(makes),
-      pieces: pieces.sort((a, b) => (a.changed < b.changed ? 1 : -1)),
-      bench: bench ?? SHIPPED_BENCH,
-    });
+  /** As many pieces as a screen first shows. */
+  async function readNewest(): Promise<void> {
+    const [ids, bench] = await Promise.all([keeper.ids(), keeper.bench()]);
+    const first = await Promise.all(ids.slice(0, FIRST_SHOWN).map((id) => keeper.piece(id)));
+    const pieces = first.filter((record) => record !== null);
+    store.setState({ pieces, ids, isWhole: ids.length <= FIRST_SHOWN, bench: bench ?? SHIPPED_BENCH });
   }
-  listen(() => void reload());
 
-  /** Changes what is kept, and tells this and the other windows. */
-  async function changed<T>(work: () => Promise<T>): Promise<T> {
+  async function readAll(): Promise<void> {
+    await readMakes();
+    if (store.getState().isWhole) return;
+    const all = await keeper.pieces();
+    store.setState({ pieces: all.sort(newestFirst), ids: all.map(({ id }) => id), isWhole: true });
+  }
+
+  async function readMakes(): Promise<void> {
+    store.setState({ makes: newestMakes(await keeper.allMakes()) });
+  }
+
+  /** Reads these pieces again, as they are kept now. */
+  async function read(ids: readonly string[]): Promise<void> {
+    const now = (await Promise.all(ids.map((id) => keeper.piece(id)))).filter((record) => record !== null);
+    store.setState(({ pieces, ids: all }) => ({
+      pieces: [...pieces.filter(({ id }) => !ids.includes(id)), ...now].sort(newestFirst),
+      ids: [...all.filter((id) => !ids.includes(id)), ...now.map(({ id }) => id)],
+    }));
+  }
+
+  async function hear(news: News): Promise<void> {
+    if (news.kind === "piece") await read([news.id]);
+    if (news.kind === "tray") await Promise.all([read(news.ids), readMakes()]);
+    if (news.kind === "bench") store.setState({ bench: (await keeper.bench()) ?? SHIPPED_BENCH });
+  }
+  listen((news) => void hear(news));
+
+  /** Changes what is kept of these pieces, and tells this and the other windows. */
+  async function changed<T>(ids: readonly string[], work: () => Promise<T>): Promise<T> {
     try {
       return await work();
     } catch (error) {
@@ -62,8 +100,8 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
       store.setState({ trouble: error.trouble });
       throw error;
     } finally {
-      await reload();
-      tell({ kind: "tray" });
+      await read(ids);
+      tell({ kind: "tray", ids });
     }
   }
 
@@ -76,37 +114,38 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
     changed: now(),
     deleted: null,
   });
-  const idFor = (name: string) =>
-    freeId(
-      store.getState().pieces.map(({ id }) => id),
-      name,
-    );
+  const idFor = (name: string) => freeId(store.getState().ids, name);
 
   return {
     store,
-    reload,
+    readNewest,
+    readAll,
+    read,
     idFor,
 
     /** Adds pieces under their own ids, in the order given. @throws KeepError */
     addAll: (pieces: readonly Piece[]) =>
-      changed(async () => {
-        for (const piece of pieces) await keeper.putPiece(fresh(piece, []), null);
-      }),
+      changed(
+        pieces.map(({ id }) => id),
+        async () => {
+          for (const piece of pieces) await keeper.putPiece(fresh(piece, []), null);
+        },
+      ),
 
     /** Adds one piece; the keys are of fields not measured yet. Returns its id. @throws KeepError */
     add: (piece: Piece, unmeasured: readonly string[] = []) =>
-      changed(async () => (await keeper.putPiece(fresh(piece, unmeasured), null), piece.id)),
+      changed([piece.id], async () => (await keeper.putPiece(fresh(piece, unmeasured), null), piece.id)),
 
     /** Puts a piece in the place of the one that has its id, as a change of it. @throws KeepError */
     replace: (piece: Piece) =>
-      changed(async () => {
+      changed([piece.id], async () => {
         const kept = await keeper.piece(piece.id);
         await keeper.putPiece(fresh(piece, []), kept?.revision ?? null);
       }),
 
     /** Marks pieces deleted, or not; what is deleted can be had back. @throws KeepError */
     setDeleted: (ids: readonly string[], deleted: boolean) =>
-      changed(async () => {
+      changed(ids, async () => {
         for (const id of ids) {
           const kept = await keeper.piece(id);
           if (kept && (kept.deleted !== null) !== deleted)
@@ -116,21 +155,22 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
 
     /** @throws KeepError */
     rename: (id: string, name: string) =>
-      changed(async () => {
+      changed([id], async () => {
         const kept = await keeper.piece(id);
         if (kept) await keeper.putPiece({ ...kept, piece: { ...kept.piece, name }, changed: now() }, kept.revision);
       }),
 
     /** A copy under a name and id of its own. Returns its id. @throws KeepError */
-    duplicate: (piece: Piece) =>
-      changed(async () => {
-        const id = idFor(piece.id);
+    duplicate: (piece: Piece) => {
+      const id = idFor(piece.id);
+      return changed([id], async () => {
         await keeper.putPiece(fresh({ ...piece, id, name: `${piece.name.slice(0, 114)}, copy` }, []), null);
         return id;
-      }),
+      });
+    },
 
     /** Removes pieces for good. @throws KeepError */
-    remove: (ids: readonly string[]) => changed(() => keeper.removePieces(ids)),
+    remove: (ids: readonly string[]) => changed(ids, () => keeper.removePieces(ids)),
 
     /** Ticks a step of a piece's making off, or on again; the first tick starts it. @throws KeepError */
     async tick(piece: Piece, step: string, isDone: boolean): Promise<void> {
@@ -138,13 +178,14 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
       const done = isDone ? [...make.done.filter((each) => each !== step), step] : make.done.filter((each) => each !== step);
       const next = { ...make, done };
       store.setState(({ makes }) => ({ makes: { ...makes, [piece.id]: next } }));
-      await changed(() => keeper.putMake(next));
+      await changed([], () => keeper.putMake(next));
     },
 
     /** Adds makes as they were saved. @throws KeepError */
     addMakes: (makes: readonly Make[]) =>
-      changed(async () => {
+      changed([], async () => {
         for (const make of makes) await keeper.putMake(make);
+        await readMakes();
       }),
 
     /** @throws KeepError */
@@ -158,6 +199,9 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
     },
   };
 }
+
+/** Pieces that stand on the tray before the rest is read. */
+const FIRST_SHOWN = 40;
 
 function newestMakes(makes: readonly Make[]): Record<string, Make> {
   const newest: Record<string, Make> = {};

@@ -75,6 +75,11 @@ export function Millimetres({
   return <g transform={`translate(${x} ${y}) scale(${scale.perMm} ${-scale.perMm})`}>{children}</g>;
 }
 
+/** Finer than any screen shows; long numbers take the browser longer to read. */
+function toMicron(mm: number): number {
+  return Math.round(mm * 1000) / 1000;
+}
+
 /** A line through points, closed unless said otherwise; its stroke's width is in pixels. */
 export function Shape({
   points,
@@ -83,7 +88,7 @@ export function Shape({
   ...rest
 }: { readonly points: readonly Point[]; readonly open?: boolean; readonly lights?: string } & Omit<SVGProps<SVGPathElement>, "points">) {
   const { isLit, handlers } = useLit(lights ?? "");
-  const path = `M${points.map(([x, y]) => `${x} ${y}`).join("L")}${open ? "" : "Z"}`;
+  const path = `M${points.map(([x, y]) => `${toMicron(x)} ${toMicron(y)}`).join("L")}${open ? "" : "Z"}`;
   const lit = lights !== undefined && isLit;
   return (
     <path

@@ -108,28 +108,54 @@ function Ticks({ span, perMm, x, units }: TicksProps) {
   const isInch = units.length === "inch";
   const [step, long, longest] = isInch ? [MM_PER_INCH / 16, 8, 16] : [0.5, 10, 20];
   const isCrowded = perMm * step < 4;
-  const ticks = Array.from({ length: Math.floor(span / step) + 1 }, (_, i) => i).filter((i) => !isCrowded || i % 2 === 0);
+  const count = Math.floor(span / step) + 1;
   const reach = (i: number) => (i % longest === 0 ? 26 : i % long === 0 ? 19 : i % (isInch ? 4 : 2) === 0 ? 13 : 7);
+  const numbered = Array.from({ length: count }, (_, i) => i).filter(
+    (i) => i % long === 0 && (i % longest === 0 || perMm * step * long > 36),
+  );
   return (
-    <g stroke="#39444a">
-      {ticks.map((i) => (
-        <line key={i} x1={x(i * step)} x2={x(i * step)} y1={BASE} y2={BASE + reach(i)} strokeWidth={i % 2 === 0 ? 1 : 0.6} />
-      ))}
-      <g stroke="none" fill="#2a3439">
-        {ticks
-          .filter((i) => i % long === 0 && (i % longest === 0 || perMm * step * long > 36))
-          .map((i) => (
-            <text
-              key={i}
-              x={x(i * step) + 3}
-              y={BASE + (i % longest === 0 ? 44 : 37)}
-              fontSize={i % longest === 0 ? 16 : 12}
-              fontWeight={i % longest === 0 ? 640 : 480}
-            >
-              {i * (isInch ? 1 / 16 : 0.5)}
-            </text>
-          ))}
+    <g>
+      <TickLines from={0} by={2} count={count} reach={reach} x={x(0)} apart={perMm * step} strokeWidth={1} />
+      {!isCrowded && <TickLines from={1} by={2} count={count} reach={reach} x={x(0)} apart={perMm * step} strokeWidth={0.6} />}
+      <g fill="#2a3439">
+        {numbered.map((i) => (
+          <text
+            key={i}
+            x={x(i * step) + 3}
+            y={BASE + (i % longest === 0 ? 44 : 37)}
+            fontSize={i % longest === 0 ? 16 : 12}
+            fontWeight={i % longest === 0 ? 640 : 480}
+          >
+            {i * (isInch ? 1 / 16 : 0.5)}
+          </text>
+        ))}
       </g>
     </g>
+  );
+}
+
+interface TickLinesProps {
+  readonly from: number;
+  readonly by: number;
+  readonly count: number;
+  readonly reach: (i: number) => number;
+  readonly x: number;
+  /** Pixels from one to the next. */
+  readonly apart: number;
+  readonly strokeWidth: number;
+}
+
+/** Lines of one weight as one path, drawn a unit apart and stretched, so that a change of length moves one attribute. */
+function TickLines({ from, by, count, reach, x, apart, strokeWidth }: TickLinesProps) {
+  let path = "";
+  for (let i = from; i < count; i += by) path += `M${i} 0v${reach(i)}`;
+  return (
+    <path
+      d={path}
+      transform={`translate(${x} ${BASE}) scale(${apart} 1)`}
+      vectorEffect="non-scaling-stroke"
+      stroke="#39444a"
+      strokeWidth={strokeWidth}
+    />
   );
 }

@@ -1,33 +1,37 @@
 "use client";
 
-import { ToggleGroup } from "radix-ui";
+import { useId } from "react";
 import { useTray, useTrayState } from "./tray";
 
 /** Switches what lengths are shown in, or temperatures; kept on the bench. */
 export function UnitSwitch({ of = "length" }: { readonly of?: "length" | "temperature" }) {
   const tray = useTray();
+  const name = useId();
   const bench = useTrayState((state) => state.bench);
   const options = of === "length" ? (["mm", "inch"] as const) : (["C", "F"] as const);
   const current = bench.units?.[of] ?? options[0];
   return (
-    <ToggleGroup.Root
-      type="single"
-      value={current}
+    <span
+      role="radiogroup"
       aria-label={of === "length" ? "Lengths in" : "Temperatures in"}
-      onValueChange={(value) => {
-        if (value) void tray.setBench({ ...bench, units: { ...bench.units, [of]: value } });
-      }}
-      className="inline-flex overflow-hidden rounded-[5px] border border-line text-[12.5px]"
+      className="inline-flex rounded-[5px] border border-line text-[12.5px]"
     >
       {options.map((option) => (
-        <ToggleGroup.Item
+        <label
           key={option}
-          value={option}
-          className="bg-sheet px-[9px] py-1 text-soft data-[state=on]:bg-ink data-[state=on]:text-white"
+          className="relative cursor-pointer bg-sheet px-[9px] py-1 text-soft first:rounded-l-[4px] last:rounded-r-[4px] has-[:checked]:bg-ink has-[:checked]:text-white has-[:focus-visible]:outline-2 has-[:focus-visible]:outline-offset-2 has-[:focus-visible]:outline-accent"
         >
+          <input
+            type="radio"
+            name={name}
+            value={option}
+            checked={option === current}
+            onChange={() => void tray.setBench({ ...bench, units: { ...bench.units, [of]: option } })}
+            className="absolute inset-0 cursor-pointer opacity-0"
+          />
           {of === "length" ? option : `°${option}`}
-        </ToggleGroup.Item>
+        </label>
       ))}
-    </ToggleGroup.Root>
+    </span>
   );
 }

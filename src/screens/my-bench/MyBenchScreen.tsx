@@ -6,7 +6,6 @@ import { type Way } from "@/core/heats/problem";
 import { type SizeSystem } from "@/core/hoop/sizes";
 import { MM_PER_INCH, readLength, readNumber } from "@/core/measure/reading";
 import { type BenchEntry, SHIPPED } from "@/core/piece/bench";
-import { benchText } from "@/store/files";
 import { ChoiceField } from "@/ui/ChoiceField";
 import { FindButton } from "@/ui/Find";
 import { NavBar } from "@/ui/NavBar";
@@ -46,7 +45,11 @@ export function MyBenchScreen() {
         <button type="button" className="btn" onClick={pick}>
           Open file
         </button>
-        <button type="button" className="btn btn-main" onClick={() => saveFile("my-bench.json", benchText(edit.bench))}>
+        <button
+          type="button"
+          className="btn btn-main"
+          onClick={() => void import("@/store/files").then(({ benchText }) => saveFile("my-bench.json", benchText(edit.bench)))}
+        >
           Save file
         </button>
       </NavBar>

@@ -2,8 +2,9 @@
 
 import Link from "next/link";
 import { usePathname } from "next/navigation";
-import { useCallback, useEffect, useState } from "react";
-import { type Session, openSession } from "@/store/session";
+import { type ComponentType, Suspense, lazy, useCallback, useEffect, useState } from "react";
+import { type Session } from "@/store/session";
+import { useWhenIdle } from "@/ui/idle";
 import { type Findable, useFind } from "@/ui/Find";
 import { useKeys } from "@/ui/keys";
 import { PlanProvider } from "@/ui/plan";
@@ -13,16 +14,37 @@ import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { FIGURE_NAMES } from "@/words/figures";
 import { showFigure } from "@/words/show";
 import { STAGE_NAMES, type StageId } from "@/words/stages";
-import { CardScreen } from "../card/CardScreen";
-import { HeatsStage } from "../heats/HeatsStage";
-import { HoopStage } from "../hoop/HoopStage";
-import { MakingStage } from "../making/MakingStage";
-import { PlateStage } from "../plate/PlateStage";
-import { StoneStage } from "../stone/StoneStage";
-import { WallStage } from "../wall/WallStage";
 import { Stem } from "./Stem";
 import { ElsewhereBar, TopBar } from "./TopBar";
 import { stagesOf, stemOf } from "./stages";
+
+interface StageScreenProps {
+  readonly mount: string;
+}
+
+/** How each stage's screen is fetched: the one shown at once, the others when the page is idle. */
+const LOADS: Readonly<Record<StageId, () => Promise<{ default: ComponentType<StageScreenProps> }>>> = {
+  stone: () => import("../stone/StoneStage").then(({ StoneStage }) => ({ default: StoneStage })),
+  wall: () => import("../wall/WallStage").then(({ WallStage }) => ({ default: WallStage })),
+  plate: () => import("../plate/PlateStage").then(({ PlateStage }) => ({ default: PlateStage })),
+  hoop: () => import("../hoop/HoopStage").then(({ HoopStage }) => ({ default: HoopStage })),
+  heats: () => import("../heats/HeatsStage").then(({ HeatsStage }) => ({ default: HeatsStage })),
+  making: () => import("../making/MakingStage").then(({ MakingStage }) => ({ default: MakingStage })),
+};
+const STAGE_SCREENS: Readonly<Record<StageId, ComponentType<StageScreenProps>>> = {
+  stone: lazy(LOADS.stone),
+  wall: lazy(LOADS.wall),
+  plate: lazy(LOADS.plate),
+  hoop: lazy(LOADS.hoop),
+  heats: lazy(LOADS.heats),
+  making: lazy(LOADS.making),
+};
+const loadCard = () => import("../card/CardScreen").then(({ CardScreen }) => ({ default: CardScreen }));
+const CardScreen = lazy(loadCard);
+
+async function loadStages(): Promise<void> {
+  for (const load of [...Object.values(LOADS), loadCard]) await load();
+}
 
 /** One piece: opens it, and shows the stage that the address names. */
 export function PieceScreen({ id }: { readonly id: string }) {
@@ -32,14 +54,14 @@ export function PieceScreen({ id }: { readonly id: string }) {
     let session: Session | null = null;
     let gone = false;
     const { keeper } = tray.store.getState();
-    void keeper.piece(id).then((record) => {
+    void Promise.all([keeper.piece(id), import("@/store/session")]).then(([record, { openSession }]) => {
       if (gone) return;
       session = record && !record.deleted ? openSession(record, keeper, () => tray.store.getState().bench) : null;
       setOpened(session ?? "missing");
     });
     return () => {
       gone = true;
-      void session?.close().then(tray.reload);
+      void session?.close().then(() => tray.read([id]));
     };
   }, [id, tray]);
   if (opened === null) return <p className="p-4 text-soft">Opening the piece</p>;
@@ -91,24 +113,27 @@ function OpenPiece({ id }: { readonly id: string }) {
     const next = stages[stages.indexOf(stage) + by];
     if (next) go(next);
   };
+  const StageScreen = STAGE_SCREENS[stage];
+  useWhenIdle(loadStages);
   useKeys({ "[": () => along(-1), "]": () => along(1), "mod+z": session.undo, "mod+shift+z": session.redo, "mod+y": session.redo });
   useEffect(() => {
-    const stageItems = stagesOf(piece).map((each): Findable => ({ group: "Stages", name: STAGE_NAMES[each], go: () => go(each) }));
-    const figureItems = FIGURE_NAMES.flatMap(({ key, name, stage: at }): Findable[] => {
-      const figure = plan.figures[`${mount}.${key}`] ?? plan.figures[key];
-      return figure ? [{ group: "Figures", name, detail: showFigure(figure, units), go: () => go(at) }] : [];
-    });
-    const commands: Findable[] = [
+    offer(() => [
+      ...stagesOf(piece).map((each): Findable => ({ group: "Stages", name: STAGE_NAMES[each], go: () => go(each) })),
+      ...FIGURE_NAMES.flatMap(({ key, name, stage: at }): Findable[] => {
+        const figure = plan.figures[`${mount}.${key}`] ?? plan.figures[key];
+        return figure ? [{ group: "Figures", name, detail: showFigure(figure, units), go: () => go(at) }] : [];
+      }),
       { group: "Commands", name: "Undo", go: session.undo },
       { group: "Commands", name: "Redo", go: session.redo },
-    ];
-    offer([...stageItems, ...figureItems, ...commands]);
-    return () => offer([]);
+    ]);
   }, [offer, piece, plan, mount, units, go, session]);
+  useEffect(() => () => offer(() => []), [offer]);
   return (
     <PlanProvider value={planned}>
       {asked === "card" ? (
-        <CardScreen onBack={() => go("making")} />
+        <Suspense>
+          <CardScreen onBack={() => go("making")} />
+        </Suspense>
       ) : (
         <main className="frame">
           <TopBar shows={stage === "heats" ? "temperature" : "length"} />
@@ -120,12 +145,9 @@ function OpenPiece({ id }: { readonly id: string }) {
             shown={mount}
             onShow={show}
           />
-          {stage === "stone" && <StoneStage mount={mount} />}
-          {stage === "wall" && <WallStage mount={mount} />}
-          {stage === "plate" && <PlateStage mount={mount} />}
-          {stage === "hoop" && <HoopStage mount={mount} />}
-          {stage === "heats" && <HeatsStage mount={mount} />}
-          {stage === "making" && <MakingStage />}
+          <Suspense>
+            <StageScreen mount={mount} />
+          </Suspense>
         </main>
       )}
       <ElsewhereBar />

@@ -1,23 +1,22 @@
 "use client";
 
-import { MoreHorizontal, Redo2, Undo2 } from "lucide-react";
+import { Redo2, Undo2 } from "lucide-react";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
-import { DropdownMenu } from "radix-ui";
-import { useState } from "react";
+import { Suspense, lazy, useState } from "react";
 import { useStore } from "zustand";
-import { pieceText } from "@/store/files";
 import { type Trouble } from "@/store/keeper";
 import { type Keeping } from "@/store/session";
 import { FindButton } from "@/ui/Find";
 import { Mark } from "@/ui/NavBar";
 import { RenameInput } from "@/ui/RenameInput";
 import { UnitSwitch } from "@/ui/UnitSwitch";
-import { saveFile } from "@/ui/save-file";
 import { useSession, useSessionState } from "@/ui/session";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { TROUBLE_WORDS } from "@/words/trouble";
 import { stoneSize } from "./stages";
+
+const PieceMenu = lazy(() => import("./PieceMenu").then(({ PieceMenu }) => ({ default: PieceMenu })));
 
 /** The piece's name, how it is kept, and what can be done to it. */
 export function TopBar({ shows }: { readonly shows: "length" | "temperature" }) {
@@ -44,7 +43,9 @@ export function TopBar({ shows }: { readonly shows: "length" | "temperature" }) 
       <button type="button" className="btn btn-plain" aria-label="Redo" disabled={!canRedo} onClick={session.redo}>
         <Redo2 size={15} aria-hidden="true" />
       </button>
-      <PieceMenu />
+      <Suspense>
+        <PieceMenu />
+      </Suspense>
       <span className="flex-1" />
       <KeepingText keeping={keeping} />
       <UnitSwitch of={shows} />
@@ -81,52 +82,6 @@ function Name() {
     >
       {name}
     </button>
-  );
-}
-
-const ITEM = "cursor-pointer px-3 py-1 text-[13px] outline-none data-[highlighted]:bg-accent-wash";
-
-function PieceMenu() {
-  const session = useSession();
-  const tray = useTray();
-  const router = useRouter();
-  const bench = useTrayState((state) => state.bench);
-  const piece = useSessionState((state) => state.piece);
-  const leave = async (work: () => Promise<unknown>) => {
-    session.commit();
-    await session.flush();
-    await work();
-  };
-  const duplicate = () => leave(async () => router.push(`/pieces/${await tray.duplicate(piece)}/wall`));
-  const remove = () =>
-    leave(async () => {
-      await tray.setDeleted([piece.id], true);
-      router.push("/");
-    });
-  return (
-    <DropdownMenu.Root>
-      <DropdownMenu.Trigger aria-label="More for this piece" className="btn btn-plain">
-        <MoreHorizontal size={16} aria-hidden="true" />
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content align="start" className="z-50 min-w-[190px] rounded-[5px] border border-line bg-sheet py-1 shadow-lg">
-          <DropdownMenu.Item className={ITEM} onSelect={() => void duplicate()}>
-            Duplicate
-          </DropdownMenu.Item>
-          <DropdownMenu.Item className={ITEM} onSelect={() => saveFile(`${piece.id}.json`, pieceText(piece, bench))}>
-            Save file
-          </DropdownMenu.Item>
-          {piece.benchUsed && (
-            <DropdownMenu.Item className={ITEM} onSelect={() => session.change((each) => void delete each.benchUsed)}>
-              Plan it on my bench
-            </DropdownMenu.Item>
-          )}
-          <DropdownMenu.Item className={ITEM} onSelect={() => void remove()}>
-            Delete
-          </DropdownMenu.Item>
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
   );
 }
 

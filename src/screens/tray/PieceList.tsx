@@ -1,5 +1,7 @@
 "use client";
 
+import { useWindowVirtualizer } from "@tanstack/react-virtual";
+import { useEffect, useLayoutEffect, useRef, useState } from "react";
 import { type BenchEntry } from "@/core/piece/bench";
 import { type Make } from "@/core/piece/make";
 import { type PieceRecord } from "@/store/keeper";
@@ -14,14 +16,49 @@ interface Props {
   readonly chosen: string | null;
   readonly onChoose: (id: string) => void;
   readonly onOpen: (id: string) => void;
+  readonly stepped: Stepped | null;
 }
+
+/** A step with the arrow keys: the row it went to is brought into view and takes the focus. */
+export interface Stepped {
+  readonly to: string;
+}
+
+/** Height of a row in px, before it is measured. */
+const ROW = 59;
+/** Rows made beyond those in view, so that the next one stands there for the arrow keys. */
+const BEYOND = 6;
 
 const HEADS = ["Piece", "Strip", "Plate", "Hoop", "Heats", "Next"] as const;
 
 /** The ledger's page: each piece with what is cut for it. */
-export function PieceList({ records, bench, makes, units, chosen, onChoose, onOpen }: Props) {
+export function PieceList({ records, bench, makes, units, chosen, onChoose, onOpen, stepped }: Props) {
+  const table = useRef<HTMLTableElement>(null);
+  const [top, setTop] = useState(0);
+  const rows = useWindowVirtualizer({
+    count: records.length,
+    estimateSize: () => ROW,
+    overscan: BEYOND,
+    scrollMargin: top,
+    getItemKey: (i) => records[i]!.id,
+  });
+  useLayoutEffect(() => setTop(table.current?.offsetTop ?? 0), []);
+  const taken = useRef<Stepped | null>(null);
+  useEffect(() => {
+    if (!stepped || taken.current === stepped) return;
+    const row = table.current?.querySelector<HTMLElement>(`[data-piece="${stepped.to}"]`);
+    if (!row)
+      return rows.scrollToIndex(
+        records.findIndex(({ id }) => id === stepped.to),
+        { align: "center" },
+      );
+    taken.current = stepped;
+    row.focus();
+  });
+  const shown = rows.getVirtualItems();
+  const [before, after] = [(shown[0]?.start ?? top) - top, rows.getTotalSize() - ((shown.at(-1)?.end ?? top) - top)];
   return (
-    <table className="w-full border-collapse text-[13.5px]">
+    <table ref={table} aria-rowcount={records.length + 1} className="w-full border-collapse text-[13.5px]">
       <thead>
         <tr>
           {HEADS.map((head, i) => (
@@ -36,12 +73,17 @@ export function PieceList({ records, bench, makes, units, chosen, onChoose, onOp
         </tr>
       </thead>
       <tbody>
-        {records.map(({ id, piece }) => {
+        {before > 0 && <tr aria-hidden="true" style={{ height: before }} />}
+        {shown.map(({ index, key }) => {
+          const { id, piece } = records[index]!;
           const row = rowOf(piece, planOf(piece, bench), makes[id], units);
           const isChosen = id === chosen;
           return (
             <tr
-              key={id}
+              key={key}
+              data-index={index}
+              ref={rows.measureElement}
+              aria-rowindex={index + 2}
               aria-selected={isChosen}
               onClick={() => onChoose(id)}
               onDoubleClick={() => onOpen(id)}
@@ -84,6 +126,7 @@ export function PieceList({ records, bench, makes, units, chosen, onChoose, onOp
             </tr>
           );
         })}
+        {after > 0 && <tr aria-hidden="true" style={{ height: after }} />}
       </tbody>
     </table>
   );

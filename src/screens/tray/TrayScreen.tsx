@@ -1,10 +1,9 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { useMemo, useState } from "react";
+import { Suspense, lazy, useDeferredValue, useMemo, useState } from "react";
 import { UNMEASURED, UNMEASURED_FIELDS, newPiece } from "@/core/piece/new-piece";
 import { type Piece } from "@/core/piece/piece";
-import { everythingText, pieceText } from "@/store/files";
 import { type PieceRecord } from "@/store/keeper";
 import { FindButton } from "@/ui/Find";
 import { NavBar } from "@/ui/NavBar";
@@ -15,9 +14,14 @@ import { saveFile } from "@/ui/save-file";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { TROUBLE_WORDS } from "@/words/trouble";
 import { ChosenPiece } from "./ChosenPiece";
-import { FirstStone } from "./FirstStone";
-import { PieceList } from "./PieceList";
+import { PieceList, type Stepped } from "./PieceList";
 import { TrayDrawing } from "./TrayDrawing";
+
+const FirstStone = lazy(() => import("./FirstStone").then(({ FirstStone }) => ({ default: FirstStone })));
+/** The list stands first, the drawing a moment later. */
+const NONE: readonly PieceRecord[] = [];
+/** What makes files is fetched when one is asked for. */
+const files = () => import("@/store/files");
 
 /** Home: the stones on the tray, and the ledger's page under them. */
 export function TrayScreen() {
@@ -25,19 +29,21 @@ export function TrayScreen() {
   const router = useRouter();
   const units = useUnits();
   const { pick } = useOpening();
-  const { pieces: all, bench, makes, trouble } = useTrayState((state) => state);
+  const { pieces: all, ids, isWhole, bench, makes, trouble } = useTrayState((state) => state);
   const pieces = useMemo(() => all.filter(({ deleted }) => deleted === null), [all]);
   const deleted = useMemo(() => all.filter((record) => record.deleted !== null), [all]);
+  const drawn = useDeferredValue(pieces, NONE);
   const [asked, choose] = useState<string | null>(null);
   const chosen = pieces.find(({ id }) => id === asked) ?? pieces[0] ?? null;
   const open = (id: string) => router.push(`/pieces/${id}/wall`);
   const add = async (piece: Piece, unmeasured: readonly string[] = []) => router.push(`/pieces/${await tray.add(piece, unmeasured)}/stone`);
   const addNew = () => void add(newPiece(tray.idFor("new-ring"), "New ring", bench, UNMEASURED), UNMEASURED_FIELDS);
+  const [stepped, setStepped] = useState<Stepped | null>(null);
   const step = (by: 1 | -1) => {
     const next = pieces[pieces.findIndex(({ id }) => id === chosen?.id) + by];
     if (!next) return;
     choose(next.id);
-    document.querySelector<HTMLElement>(`[data-piece="${next.id}"]`)?.focus();
+    setStepped({ to: next.id });
   };
   useKeys({
     n: addNew,
@@ -51,7 +57,7 @@ export function TrayScreen() {
       DEMO_PIECES.map(({ id }) => id),
       false,
     );
-    await tray.addAll(DEMO_PIECES.filter(({ id }) => !all.some((record) => record.id === id)));
+    await tray.addAll(DEMO_PIECES.filter(({ id }) => !ids.includes(id)));
   };
   const clearDemo = async () =>
     tray.setDeleted(
@@ -73,9 +79,11 @@ export function TrayScreen() {
         </button>
       </NavBar>
       {pieces.length === 0 ? (
-        <FirstStone onDemo={() => void layDemo()} />
+        <Suspense>
+          <FirstStone onDemo={() => void layDemo()} />
+        </Suspense>
       ) : (
-        <TrayDrawing records={pieces} bench={bench} chosen={chosen?.id ?? null} onChoose={choose} onOpen={open} />
+        <TrayDrawing records={drawn} bench={bench} chosen={chosen?.id ?? null} onChoose={choose} onOpen={open} />
       )}
       <div className="grid flex-1 grid-cols-[1fr_372px]">
         <section aria-label="Pieces" className="min-w-0 overflow-x-auto">
@@ -88,8 +96,10 @@ export function TrayScreen() {
               chosen={chosen?.id ?? null}
               onChoose={choose}
               onOpen={open}
+              stepped={stepped}
             />
           )}
+          {!isWhole && <p className="px-[18px] py-2 text-[12.5px] text-soft">Reading the rest of {ids.length} pieces</p>}
         </section>
         <aside className="border-l border-line px-[18px] py-3.5">
           {chosen && (
@@ -101,7 +111,7 @@ export function TrayScreen() {
               onOpen={() => open(chosen.id)}
               onRename={(name) => void tray.rename(chosen.id, name)}
               onDuplicate={() => void tray.duplicate(chosen.piece)}
-              onSave={() => saveFile(`${chosen.id}.json`, pieceText(chosen.piece, bench))}
+              onSave={() => void files().then(({ pieceText }) => saveFile(`${chosen.id}.json`, pieceText(chosen.piece, bench)))}
               onDelete={() => void tray.setDeleted([chosen.id], true)}
             />
           )}
@@ -115,7 +125,9 @@ export function TrayScreen() {
           <TrayActions
             hasPieces={pieces.length > 0}
             onEverything={() =>
-              void everythingText(tray.store.getState().keeper, bench).then((text) => saveFile("hoop-ledger-everything.json", text))
+              void files()
+                .then(({ everythingText }) => everythingText(tray.store.getState().keeper, bench))
+                .then((text) => saveFile("hoop-ledger-everything.json", text))
             }
             onRestore={pick}
             onDemo={() => void layDemo()}

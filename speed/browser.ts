@@ -1,0 +1,156 @@
+import { gzipSync } from "node:zlib";
+import { type Browser, type Page, chromium } from "@playwright/test";
+import { CHROMIUM } from "../e2e/places";
+import tern from "../demo/pieces/tern-ring.json";
+import { row, share } from "./measure";
+
+const ROUTES = ["/", "/pieces/tern-ring/wall", "/my-bench"];
+const KEYS = 80;
+const MANY = 10_000;
+
+/** What the browser takes, beside what it may; `coldStart` is the server's, in ms. */
+export async function measureBrowser(address: string, coldStart: number): Promise<void> {
+  row("server, from its start to its first answer", coldStart, "ms", "");
+  const browser = await chromium.launch(CHROMIUM);
+  try {
+    await measureIn(browser, address);
+  } finally {
+    await browser.close();
+  }
+}
+
+async function measureIn(browser: Browser, address: string): Promise<void> {
+  for (const route of ROUTES) {
+    row(`first-load script, ${route}`, await named(address + route), "kB", "target under 200, gzipped");
+    row(`script until the screen stands, ${route}`, await loaded(browser, address + route), "kB", "");
+  }
+  await keystrokes(browser, address);
+  await manyPieces(browser, address);
+}
+
+const kilobytes = (scripts: readonly Buffer[]) => scripts.reduce((all, body) => all + gzipSync(body).length, 0) / 1000;
+
+/** Gzipped kB of the script that a page names, which it must have before it answers to anything; what only old browsers load is not counted. */
+async function named(url: string): Promise<number> {
+  const html = await (await fetch(url)).text();
+  const tags = [...html.matchAll(/<script\b[^>]*>/g)].map(([tag]) => tag).filter((tag) => !/nomodule/i.test(tag));
+  const sources = new Set(tags.flatMap((tag) => /src="([^"]+)"/.exec(tag)?.[1] ?? []));
+  return kilobytes(
+    await Promise.all([...sources].map(async (source) => Buffer.from(await (await fetch(new URL(source, url))).arrayBuffer()))),
+  );
+}
+
+/** Gzipped kB of the script that a first visit has loaded when its screen stands. */
+async function loaded(browser: Browser, url: string): Promise<number> {
+  const page = await browser.newPage();
+  const bodies: Promise<Buffer>[] = [];
+  page.on("response", (response) => {
+    if (response.request().resourceType() === "script") bodies.push(response.body());
+  });
+  await page.goto(url);
+  await page.getByRole("main").waitFor();
+  page.removeAllListeners("response");
+  const size = kilobytes(await Promise.all(bodies));
+  await page.close();
+  return size;
+}
+
+/** Waits until what was changed has been painted. */
+const painted = (page: Page) =>
+  page.evaluate(() => new Promise<void>((done) => requestAnimationFrame(() => requestAnimationFrame(() => done()))));
+
+async function keystrokes(browser: Browser, address: string): Promise<void> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(`${address}/pieces/tern-ring/wall`);
+  const thickness = page.locator('[data-field="m1.wall.thickness"]');
+  await thickness.waitFor();
+  const devtools = await page.context().newCDPSession(page);
+  await devtools.send("Performance.enable");
+  const scripting = async () => {
+    const { metrics } = await devtools.send("Performance.getMetrics");
+    return metrics.find(({ name }) => name === "ScriptDuration")!.value * 1000;
+  };
+  await thickness.fill("0.3");
+  const idle: number[] = [];
+  const typed: number[] = [];
+  for (let i = 0; i < KEYS; i++) {
+    const before = await scripting();
+    await painted(page);
+    const between = await scripting();
+    await page.keyboard.press(i % 2 === 0 ? `${i % 10}` : "Backspace");
+    await painted(page);
+    idle.push(between - before);
+    typed.push((await scripting()) - between);
+  }
+  const net = typed.map((ms, i) => ms - idle[i]!);
+  row("keystroke to painted plan, scripting, median", share(net, 0.5), "ms", "");
+  row("keystroke to painted plan, scripting, 95 of 100", share(net, 0.95), "ms", "target under 16");
+  await page.close();
+}
+
+/** Puts so many pieces into the browser's own database, as the app keeps them. */
+async function fill(page: Page, count: number): Promise<void> {
+  await page.evaluate(
+    ({ tern, count }) =>
+      new Promise<void>((done, failed) => {
+        const opening = indexedDB.open("hoop-ledger");
+        opening.onerror = () => failed(new Error("no database"));
+        opening.onsuccess = () => {
+          const db = opening.result;
+          const write = db.transaction("pieces", "readwrite");
+          for (let i = 0; i < count; i++) {
+            const id = `many-${i}`;
+            const changed = new Date(Date.UTC(2026, 0, 1) + i * 60_000).toISOString();
+            write.objectStore("pieces").put({
+              id,
+              piece: { ...tern, id, name: `Ring ${i}` },
+              drafts: {},
+              unmeasured: [],
+              revision: 1,
+              changed,
+              deleted: null,
+            });
+          }
+          write.oncomplete = () => (db.close(), done());
+          write.onerror = () => failed(new Error("not written"));
+        };
+      }),
+    { tern, count },
+  );
+}
+
+async function manyPieces(browser: Browser, address: string): Promise<void> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(address);
+  await page.getByRole("table").waitFor();
+  await fill(page, MANY);
+  await page.addInitScript(() => {
+    new MutationObserver((_, observer) => {
+      if (!document.querySelector("[data-piece]")) return;
+      observer.disconnect();
+      performance.mark("first rows");
+    }).observe(document, { childList: true, subtree: true });
+  });
+  const opened: number[] = [];
+  for (let i = 0; i < 7; i++) {
+    await page.reload();
+    await page.locator("[data-piece]").first().waitFor();
+    opened.push(await page.evaluate(() => performance.getEntriesByName("first rows")[0]!.startTime));
+  }
+  row(`home with ${MANY} pieces, to first rows`, share(opened, 0.5), "ms", "target under 300");
+  await page.getByText("Reading the rest").waitFor({ state: "detached" });
+  const frames = await page.evaluate(async () => {
+    const frames: number[] = [];
+    let last = performance.now();
+    for (let i = 0; i < 120; i++) {
+      window.scrollBy(0, 400);
+      const now = await new Promise<number>((done) => requestAnimationFrame(done));
+      frames.push(now - last);
+      last = now;
+    }
+    return frames;
+  });
+  const rows = await page.locator("[data-piece]").count();
+  row("scrolling them, a frame, 95 of 100", share(frames, 0.95), "ms", `${rows} rows stand in the page`);
+  await page.close();
+}

@@ -1,0 +1,58 @@
+"use client";
+
+import { MoreHorizontal } from "lucide-react";
+import { useRouter } from "next/navigation";
+import { DropdownMenu } from "radix-ui";
+import { saveFile } from "@/ui/save-file";
+import { useSession, useSessionState } from "@/ui/session";
+import { useTray, useTrayState } from "@/ui/tray";
+
+const ITEM = "cursor-pointer px-3 py-1 text-[13px] outline-none data-[highlighted]:bg-accent-wash";
+
+/** What can be done to the whole piece. */
+export function PieceMenu() {
+  const session = useSession();
+  const tray = useTray();
+  const router = useRouter();
+  const bench = useTrayState((state) => state.bench);
+  const piece = useSessionState((state) => state.piece);
+  const leave = async (work: () => Promise<unknown>) => {
+    session.commit();
+    await session.flush();
+    await work();
+  };
+  const duplicate = () => leave(async () => router.push(`/pieces/${await tray.duplicate(piece)}/wall`));
+  const remove = () =>
+    leave(async () => {
+      await tray.setDeleted([piece.id], true);
+      router.push("/");
+    });
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger aria-label="More for this piece" className="btn btn-plain">
+        <MoreHorizontal size={16} aria-hidden="true" />
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content align="start" className="z-50 min-w-[190px] rounded-[5px] border border-line bg-sheet py-1 shadow-lg">
+          <DropdownMenu.Item className={ITEM} onSelect={() => void duplicate()}>
+            Duplicate
+          </DropdownMenu.Item>
+          <DropdownMenu.Item
+            className={ITEM}
+            onSelect={() => void import("@/store/files").then(({ pieceText }) => saveFile(`${piece.id}.json`, pieceText(piece, bench)))}
+          >
+            Save file
+          </DropdownMenu.Item>
+          {piece.benchUsed && (
+            <DropdownMenu.Item className={ITEM} onSelect={() => session.change((each) => void delete each.benchUsed)}>
+              Plan it on my bench
+            </DropdownMenu.Item>
+          )}
+          <DropdownMenu.Item className={ITEM} onSelect={() => void remove()}>
+            Delete
+          </DropdownMenu.Item>
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}

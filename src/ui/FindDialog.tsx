@@ -1,0 +1,101 @@
+"use client";
+
+import { Command } from "cmdk";
+import { Dialog } from "radix-ui";
+import { useRouter } from "next/navigation";
+import { useMemo, useState } from "react";
+import { type Findable } from "./Find";
+import { useTrayState } from "./tray";
+
+/** More than anyone reads; typing narrows them. */
+const MOST_PIECES = 60;
+
+const ITEM = "flex cursor-pointer items-baseline gap-3 rounded-[4px] px-2.5 py-1.5 text-[13.5px] data-[selected=true]:bg-accent-wash";
+
+interface Props {
+  readonly commands: readonly Findable[];
+  readonly onClose: () => void;
+}
+
+/** Pieces, stages, figures and commands by what is typed. */
+export function FindDialog({ commands, onClose }: Props) {
+  const router = useRouter();
+  const pieces = useTrayState((state) => state.pieces);
+  const [search, setSearch] = useState("");
+  const found = useMemo(
+    () => pieces.filter(({ deleted, piece }) => deleted === null && match(piece.name, search) > 0).slice(0, MOST_PIECES),
+    [pieces, search],
+  );
+  const run = (go: () => void) => {
+    onClose();
+    go();
+  };
+  return (
+    <Dialog.Root open onOpenChange={onClose}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-[#1b2225]/30" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed top-[14vh] left-1/2 z-50 w-[560px] -translate-x-1/2 overflow-hidden rounded-[8px] border border-line bg-sheet shadow-2xl"
+        >
+          <Dialog.Title className="sr-only">Find</Dialog.Title>
+          <Command label="Find" loop filter={(_, search, keywords) => match(keywords?.[0] ?? "", search)}>
+            <Command.Input
+              value={search}
+              onValueChange={setSearch}
+              placeholder="A piece, a stage, a figure, a command"
+              className="w-full border-b border-line bg-transparent px-4 py-3 text-[15px] outline-none"
+            />
+            <Command.List className="max-h-[52vh] overflow-y-auto p-2">
+              <Command.Empty className="px-2.5 py-3 text-soft">Nothing by that name.</Command.Empty>
+              {(["Stages", "Figures"] as const).map((group) => (
+                <FindGroup key={group} name={group} items={commands.filter((each) => each.group === group)} onRun={run} />
+              ))}
+              <FindGroup
+                name="Pieces"
+                items={found.map(({ id, piece }) => ({
+                  name: piece.name,
+                  detail: piece.mounts[0]?.stone.material?.name ?? "",
+                  go: () => router.push(`/pieces/${id}/wall`),
+                }))}
+                onRun={run}
+              />
+              <FindGroup name="Commands" items={commands.filter((each) => each.group === "Commands")} onRun={run} />
+            </Command.List>
+          </Command>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
+
+/** How well a name answers what is typed: each word must stand in it, best at its start. cmdk shows what is above 0. */
+function match(name: string, search: string): number {
+  const said = name.toLowerCase();
+  const words = search.toLowerCase().split(/\s+/).filter(Boolean);
+  if (!words.every((word) => said.includes(word))) return 0;
+  return said.startsWith(words[0] ?? "") ? 1 : 0.5;
+}
+
+interface GroupProps {
+  readonly name: string;
+  readonly items: readonly Pick<Findable, "name" | "detail" | "go">[];
+  readonly onRun: (go: () => void) => void;
+}
+
+function FindGroup({ name, items, onRun }: GroupProps) {
+  if (items.length === 0) return null;
+  return (
+    <Command.Group
+      heading={name}
+      className="[&_[cmdk-group-heading]]:px-2.5 [&_[cmdk-group-heading]]:py-1 [&_[cmdk-group-heading]]:text-[12px] [&_[cmdk-group-heading]]:font-[640] [&_[cmdk-group-heading]]:text-soft"
+    >
+      {items.map(({ name: text, detail, go }, i) => (
+        <Command.Item key={`${text}${i}`} value={`${name} ${text} ${i}`} keywords={[text]} onSelect={() => onRun(go)} className={ITEM}>
+          <span className="min-w-0 truncate">{text}</span>
+          {detail && <span className="ml-auto text-[12.5px] whitespace-nowrap text-soft">{detail}</span>}
+        </Command.Item>
+      ))}
+    </Command.Group>
+  );
+}
