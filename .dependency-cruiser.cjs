@@ -31,7 +31,18 @@ module.exports = {
     { name: "no-cycles", severity: "error", from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ["type-only"] } } },
     ...oneWay,
     ...insideCore,
-    { name: "core-is-pure", severity: "error", from: { path: "^src/core/", pathNot: "\\.(test|testing)\\.ts$" }, to: { pathNot: "^src/core/" } },
+    {
+      name: "core-is-pure",
+      severity: "error",
+      from: { path: "^src/core/", pathNot: "(\\.(test|testing)\\.ts|^src/core/geometry/polygon\\.ts)$" },
+      to: { pathNot: "^src/core/" },
+    },
+    {
+      name: "polygons-know-clipping",
+      severity: "error",
+      from: { path: "^src/core/geometry/polygon\\.ts$" },
+      to: { pathNot: "^(src/core/|node_modules/clipper2-ts/)" },
+    },
     { name: "only-the-store-knows-idb", severity: "error", from: { pathNot: "^src/store/" }, to: { path: "node_modules/idb/" } },
     {
       name: "cli-knows-core-words-formats",

@@ -6,5 +6,5 @@ export default {
   testMatch: ["**/*.test.ts"],
   transform: { "^.+\\.(t|j)sx?$": ["@swc/jest", { jsc: { target: "es2023", parser: { syntax: "typescript", tsx: true }, transform: { react: { runtime: "automatic" } } } }] },
   moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1", "^@demo/(.*)$": "<rootDir>/demo/$1" },
-  transformIgnorePatterns: ["/node_modules/(?!(d3[^/]*|internmap|delaunator|robust-predicates|idb)/)"],
+  transformIgnorePatterns: ["/node_modules/(?!(d3[^/]*|internmap|delaunator|robust-predicates|idb|clipper2-ts)/)"],
 };

@@ -4,6 +4,8 @@ import { type BlankMark } from "@/core/measure/blank";
 export const BLANK_MARKS: Readonly<Record<BlankMark, string>> = {
   seam: "seam",
   end: "end",
+  point: "point",
+  notch: "notch",
   farSide: "far side",
   front: "front, opposite the seam",
   stoneEdge: "stone",

@@ -4,7 +4,7 @@ import { type Way } from "@/core/heats/problem";
 import { type SchoolCode } from "@/core/measure/figure";
 import { type Metal } from "@/core/metal/metals";
 import { type SectionShape } from "@/core/metal/section";
-import { type OutlineShape } from "@/core/stone/stone";
+import { type OutlineShape } from "@/core/stone/shapes/shapes";
 
 export const METAL_NAMES: Readonly<Record<Metal, string>> = {
   "fine-silver": "fine silver",

@@ -1,6 +1,8 @@
 import { type Outline, type Parallel, type Point, type Station } from "./outline";
 import { tolerance } from "../measure/tolerances";
+import { polygonLoop } from "./polygon";
 import { smoothIntegral, smoothPanel } from "./quadrature";
+import { movedOut, steinerLoop } from "./steiner";
 
 /**
  * Perimeter of the ellipse with semi-axes `a` and `b`: the complete elliptic integral by the arithmetic-geometric
@@ -48,6 +50,7 @@ export function ellipse(a: number, b: number): Outline {
     area: Math.PI * a * b,
     hullPerimeter: perimeter,
     inscribedRadius: Math.min(a, b),
+    centre: [0, 0],
     corners: [],
     stations,
     extent: (direction) => extentOf(a, b, direction),
@@ -105,16 +108,9 @@ function angleAt(quarter: readonly number[], speed: (t: number) => number, share
 function parallelEllipse(a: number, b: number, perimeter: number, stations: readonly Station[], d: number): Parallel {
   const [long, short] = [Math.max(a, b), Math.min(a, b)];
   if (-d >= short) return { kind: "collapsed", largestInset: short };
-  const extent = (direction: number) => extentOf(a, b, direction) + 2 * d;
-  const shifted = (s: Station): Point => [s.x + s.nx * d, s.y + s.ny * d];
   if (-d <= (short * short) / long) {
-    return {
-      kind: "one",
-      length: perimeter + 2 * Math.PI * d,
-      area: Math.PI * a * b + perimeter * d + Math.PI * d * d,
-      extent,
-      curve: () => stations.map(shifted),
-    };
+    const known = { perimeter, area: Math.PI * a * b, extent: (direction: number) => extentOf(a, b, direction), heading: 0 };
+    return { kind: "one", ...steinerLoop(known, d, () => movedOut({ stations, corners: [] }, d)) };
   }
   return crossedInset(long, short, -d, a >= b);
 }
@@ -142,6 +138,7 @@ function crossedInset(long: number, short: number, inset: number, lengthAlongX: 
     area: 2 * smoothIntegral((t) => (at(t)[1] * rate(t) * (long * Math.sin(t))) / speed(t), start, end, PANELS),
     extent: (direction) => 2 * supportOf(start, tip, lengthAlongX ? direction : direction - Math.PI / 2, long, short, inset),
     curve,
+    lengthTo: (place) => polygonLoop(curve(), -inset, 0, 0).lengthTo(place),
   };
 }
 

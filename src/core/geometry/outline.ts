@@ -13,9 +13,30 @@ export interface Station {
   readonly curvature: number;
 }
 
+/** Where something lies on an outline, and the way out of it there. */
+export type Place = Pick<Station, "at" | "x" | "y" | "nx" | "ny">;
+
+/** A place where the direction jumps. `nx`, `ny` point straight out, between its two sides. */
+export interface Corner extends Place {
+  /** Radians; negative at a notch. */
+  readonly turn: number;
+}
+
+/** A closed curve that lies everywhere as far from an outline. */
+export interface Loop {
+  readonly length: number;
+  readonly area: number;
+  readonly extent: Extent;
+  /** Points for drawing. */
+  curve(): Point[];
+  /** How far along the loop, in mm from where it starts, the place lies that is level with one of the outline. */
+  lengthTo(place: Place): number;
+}
+
 /** A parallel curve. What it cannot be is a variant, never a strange polygon. */
 export type Parallel =
-  | { readonly kind: "one"; readonly length: number; readonly area: number; readonly extent: Extent; curve(): Point[] }
+  | ({ readonly kind: "one" } & Loop)
+  | { readonly kind: "split"; readonly parts: readonly Loop[] }
   | { readonly kind: "collapsed"; readonly largestInset: number };
 
 /** The curve's width in mm between two lines that touch it, measured along a direction given in radians from +x. */
@@ -29,15 +50,28 @@ export interface Outline {
   readonly hullPerimeter: number;
   /** Radius of the largest circle that fits in. */
   readonly inscribedRadius: number;
-  /** Places where the direction jumps. */
-  readonly corners: readonly number[];
-  /** Places in order of `at`, the first at the datum; close enough together to find runs of curvature by. */
+  /** Where its plane's centre of mass lies. */
+  readonly centre: Point;
+  readonly corners: readonly Corner[];
+  /**
+   * Places in order of `at`, the first at the datum; close enough together to find runs of curvature by. Where the
+   * curvature or the direction jumps, two stand at the same place, one of each side.
+   */
   readonly stations: readonly Station[];
   readonly extent: Extent;
   /** The place a share `at` of the length from the datum; `at` is taken modulo 1. */
   stationAt(at: number): Station;
-  /** The parallel curve at distance `d`, outward if positive. Its `curve` is for drawing only. */
+  /**
+   * The parallel curve at distance `d`, outward if positive, with round joins at corners and true intersections at
+   * notches. Outward it is always one: a notch that closes over is not followed.
+   */
   parallel(d: number): Parallel;
+}
+
+/** The curves a parallel falls into: none, one or several. */
+export function loopsOf(parallel: Parallel): readonly Loop[] {
+  if (parallel.kind === "split") return parallel.parts;
+  return parallel.kind === "one" ? [parallel] : [];
 }
 
 /** The parallel curve where it must exist: any distance outward. @throws if it does not. */

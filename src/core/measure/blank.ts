@@ -13,7 +13,7 @@ export interface Span {
   readonly to: number;
 }
 
-export type BlankMark = "seam" | "end" | "farSide" | "front" | "stoneEdge";
+export type BlankMark = "seam" | "end" | "point" | "notch" | "farSide" | "front" | "stoneEdge";
 
 /** A finished length between what its two ends lose: half the squaring at each, all the rest at the far end. */
 export function layBlank(net: number, squaring: number, rest: number, marks: Blank["marks"], gathers: readonly Span[] = []): Blank {

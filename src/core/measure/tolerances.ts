@@ -4,6 +4,12 @@ export const tolerance = {
   sameLength: 1e-6,
   /** Two places on an outline nearer than this are the same place (a ratio of its length). */
   samePlace: 1e-9,
+  /** A stone with less of a face than this is none (mm2). */
+  leastArea: 1e-4,
+  /** A change of direction less than this is none (radians). */
+  sameHeading: 1e-6,
+  /** A change of direction less than this is bent like a curve, not folded like a corner (radians: 15 degrees). */
+  cornerTurn: Math.PI / 12,
   /** The two means of an elliptic integral agree: the next step would change no digit (a ratio). */
   meansAgree: 1e-8,
   /** A place on an outline is found by its length (a ratio of a quarter of it). */

@@ -1,9 +1,9 @@
-import { type Outline, type Point, type Station } from "../geometry/outline";
+import { type Outline, type Place, type Point, type Station, loopsOf, outward } from "../geometry/outline";
 import { type Blank, layBlank } from "../measure/blank";
 import { tolerance } from "../measure/tolerances";
 import { type Dome, domeCurve } from "../stone/dome";
 import { type PlatePlan } from "./plate";
-import { type Run, runsWhere } from "./seam";
+import { type Run, foldedCorners, runsWhere } from "./seam";
 import { GATHERS, type Wall, type WallPlan, strainAt } from "./wall";
 
 /** The setting from above, in mm, y upward. */
@@ -11,8 +11,8 @@ export interface SettingPlan {
   readonly stone: readonly Point[];
   readonly wallInside: readonly Point[];
   readonly wallOutside: readonly Point[];
-  /** Edge of the face left open; null where the catch closes over it. */
-  readonly face: readonly Point[] | null;
+  /** Edges of the face left open; none where the catch closes over it. */
+  readonly face: readonly (readonly Point[])[];
   readonly plateEdge: readonly Point[];
   readonly sawLine: readonly Point[];
   readonly seam: Station;
@@ -72,13 +72,12 @@ export function drawSetting(setting: Setting): SettingDrawing {
 
 function drawPlan({ outline, wall, wallPlan, platePlan }: Setting, runs: readonly Run[]): SettingPlan {
   const fit = wall.fit.value;
-  const at = (d: number) => outline.stations.map((s) => out(s, d));
-  const face = outline.parallel(-wall.catch.value);
+  const at = (d: number) => outward(outline, d).curve();
   return {
-    stone: at(0),
+    stone: outline.stations.map(({ x, y }): Point => [x, y]),
     wallInside: at(fit),
     wallOutside: at(fit + wall.thickness),
-    face: face.kind === "one" ? face.curve() : null,
+    face: loopsOf(outline.parallel(-wall.catch.value)).map((loop) => loop.curve()),
     plateEdge: at(platePlan.edge),
     sawLine: at(platePlan.sawLine),
     seam: outline.stationAt(wallPlan.seamAt),
@@ -145,20 +144,16 @@ function cutOff(line: readonly Point[], length: number): Point[] {
 
 /** Marks and gathering runs along the strip, measured on the wall's middle. */
 function unroll({ outline, wall, wallPlan, netLength }: Setting, runs: readonly Run[]): Blank {
-  const middle = wall.fit.value + wall.thickness / 2;
-  const seam = wallPlan.seamAt;
-  const heading = (at: number) => {
-    const { nx, ny } = outline.stationAt(at);
-    return Math.atan2(ny, nx);
+  const middle = outward(outline, wall.fit.value + wall.thickness / 2);
+  const seam = middle.lengthTo(outline.stationAt(wallPlan.seamAt));
+  const along = (at: Place) => {
+    const past = (((middle.lengthTo(at) - seam) % netLength) + netLength) % netLength;
+    return past < tolerance.sameLength || netLength - past < tolerance.sameLength ? 0 : past;
   };
-  const place = (at: number) => {
-    const share = (((at - seam) % 1) + 1) % 1;
-    const turned = (((heading(at) - heading(seam)) % TURN) + TURN) % TURN;
-    return share < tolerance.samePlace ? 0 : share * outline.perimeter + middle * turned;
-  };
+  const place = (at: number) => along(outline.stationAt(at));
   const marks = [
     { code: "seam" as const, at: 0 },
-    ...peaks(outline).map((at) => ({ code: "end" as const, at: place(at) })),
+    ...ends(outline).map(({ code, place }) => ({ code, at: along(place) })),
     { code: "farSide" as const, at: netLength / 2 },
   ];
   const gathers = runs.flatMap(({ from, to }) => {
@@ -182,8 +177,8 @@ function unroll({ outline, wall, wallPlan, netLength }: Setting, runs: readonly 
 
 /** The tape starts at the datum, which is an end of most outlines. */
 function tapeRound(outline: Outline): Blank {
-  const ends = peaks(outline).map((at) => ({ code: "end" as const, at: at * outline.perimeter }));
-  return layBlank(outline.perimeter, 0, 0, ends.length > 0 ? ends : [{ code: "farSide", at: outline.perimeter / 2 }]);
+  const marks = ends(outline).map(({ code, place }) => ({ code, at: place.at * outline.perimeter }));
+  return layBlank(outline.perimeter, 0, 0, marks.length > 0 ? marks : [{ code: "farSide", at: outline.perimeter / 2 }]);
 }
 
 function layPlate({ outline, platePlan }: Setting): Blank {
@@ -200,15 +195,17 @@ const TURN = 2 * Math.PI;
 /** A place counts as an end where the outline turns this many times faster than a circle of its length. */
 const SHARPER = 1.1;
 
-/** Places where the outline turns fastest. */
-function peaks(outline: Outline): number[] {
-  const { stations, perimeter } = outline;
-  const n = stations.length;
-  const limit = (SHARPER * TURN) / perimeter;
-  return stations
-    .filter(
-      (s, i) =>
-        s.curvature > limit && s.curvature > stations[(i + n - 1) % n]!.curvature && s.curvature >= stations[(i + 1) % n]!.curvature,
-    )
-    .map((s) => s.at);
+interface End {
+  readonly code: "end" | "point" | "notch";
+  readonly place: Place;
+}
+
+/** Points and notches, and the middles of the runs that turn fastest. */
+function ends(outline: Outline): End[] {
+  const limit = (SHARPER * TURN) / outline.perimeter;
+  const tight = runsWhere(outline, (curvature) => curvature - limit).filter(({ from, to }) => to - from < 1);
+  return [
+    ...foldedCorners(outline).map((place): End => ({ code: place.turn > 0 ? "point" : "notch", place })),
+    ...tight.map(({ from, to }): End => ({ code: "end", place: outline.stationAt((from + to) / 2) })),
+  ];
 }

@@ -1,13 +1,15 @@
 import fc from "fast-check";
 import { ellipse } from "../geometry/ellipse";
-import { type Outline, type Station } from "../geometry/outline";
+import { type Corner, type Outline, type Station } from "../geometry/outline";
 import { apart, runsWhere, straightestPlace } from "./seam";
 
 /** An outline that is only what the seam looks at: stations of given curvature, evenly spaced, and corners. */
-function bare(curvatures: readonly number[], corners: readonly number[] = [], perimeter = 40): Outline {
+function bare(curvatures: readonly number[], corners: readonly Corner[] = [], perimeter = 40): Outline {
   const stations = curvatures.map((curvature, i): Station => ({ at: i / curvatures.length, x: 0, y: 0, nx: 1, ny: 0, curvature }));
   return { ...ellipse(1, 1), perimeter, stations, corners };
 }
+
+const cornerAt = (at: number): Corner => ({ at, x: 0, y: 0, nx: 1, ny: 0, turn: 1 });
 
 test("runs are found with their edges between stations, across the datum too", () => {
   const runs = runsWhere(bare([1, 1, 0, 0, 0, 1, 1, 1]), (curvature) => 0.5 - curvature);
@@ -51,7 +53,7 @@ test("the longest run wins, one clear of the shank if there is another, and neve
   expect(straightestPlace(outline, [])).toBeCloseTo(middleOf(0, 5), 1);
   expect(straightestPlace(outline, [middleOf(0, 5)])).toBeCloseTo(middleOf(11, 3), 1);
   expect(straightestPlace(outline, [middleOf(0, 5), middleOf(11, 3)])).toBeCloseTo(middleOf(0, 5), 1);
-  const cornered = { ...outline, corners: [middleOf(0, 5)] };
+  const cornered = { ...outline, corners: [cornerAt(middleOf(0, 5))] };
   expect(straightestPlace(cornered, [])).toBeCloseTo(middleOf(11, 3), 1);
-  expect(straightestPlace({ ...outline, corners: [middleOf(0, 5), middleOf(11, 3)] }, [])).toBeGreaterThan(0.3);
+  expect(straightestPlace({ ...outline, corners: [cornerAt(middleOf(0, 5)), cornerAt(middleOf(11, 3))] }, [])).toBeGreaterThan(0.3);
 });

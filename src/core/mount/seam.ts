@@ -1,4 +1,4 @@
-import { type Outline } from "../geometry/outline";
+import { type Corner, type Outline } from "../geometry/outline";
 import { tolerance } from "../measure/tolerances";
 
 /** A run of an outline, counter-clockwise; `to` may pass 1. */
@@ -9,32 +9,48 @@ export interface Run {
 
 const STRAIGHTNESS = 0.3;
 const FROM_CORNER_MM = 2;
+/** Nearer than this a seam is at the corner (mm). */
+const AT_CORNER_MM = 0.5;
 const FROM_SHANK_MM = 4;
 const CIRCLE_SEAM = 0.25;
 
+/** Where a wall is folded rather than bent: points, and notches. */
+export function foldedCorners({ corners }: Outline): readonly Corner[] {
+  return corners.filter(({ turn }) => Math.abs(turn) >= tolerance.cornerTurn);
+}
+
 /**
- * The runs of the outline where `level`, a function of curvature, is at least 0; edges by interpolation between stations. A run that closes
- * on itself is { from: 0, to: 1 }.
+ * The runs of the outline where `level`, a function of curvature, is at least 0; edges by interpolation between stations. A corner ends a run. A
+ * run that closes on itself is { from: 0, to: 1 }.
  */
 export function runsWhere(outline: Outline, level: (curvature: number) => number): Run[] {
   const { stations } = outline;
+  const corners = foldedCorners(outline);
   const n = stations.length;
   const levels = stations.map((s) => level(s.curvature));
   const isIn = (i: number) => levels[i % n]! >= 0;
-  const first = levels.findIndex((value) => value < 0);
-  if (first < 0) return [{ from: 0, to: 1 }];
+  const isCorner = stations.map(({ at }) => corners.some((corner) => apart(corner.at, at) < tolerance.samePlace));
+  const isBroken = (i: number) => isCorner[i % n]! && isCorner[(i + 1) % n]! && apart(place(i), place(i + 1)) < tolerance.samePlace;
   const place = (i: number) => stations[i % n]!.at + Math.floor(i / n);
+  const first = levels.findIndex((value, i) => value < 0 || isBroken(i));
+  if (first < 0) return [{ from: 0, to: 1 }];
   const edge = (i: number) => {
     const [a, b] = [levels[i % n]!, levels[(i + 1) % n]!];
     return place(i) + ((place(i + 1) - place(i)) * a) / (a - b);
   };
   const runs: Run[] = [];
   let from: number | null = null;
-  for (let i = first; i < first + n; i++) {
-    if (!isIn(i) && isIn(i + 1)) from = edge(i);
-    if (isIn(i) && !isIn(i + 1) && from !== null) {
-      const turns = Math.floor(from);
-      runs.push({ from: from - turns, to: edge(i) - turns });
+  const end = (to: number) => {
+    if (from === null || to - from < tolerance.samePlace) return;
+    const turns = Math.floor(from);
+    runs.push({ from: from - turns, to: to - turns });
+  };
+  for (let i = first; i <= first + n; i++) {
+    if (isIn(i) && isBroken(i)) end(place(i));
+    if (isBroken(i)) from = isIn(i + 1) ? place(i + 1) : null;
+    else if (!isIn(i) && isIn(i + 1)) from = edge(i);
+    else if (isIn(i) && !isIn(i + 1)) {
+      end(edge(i));
       from = null;
     }
   }
@@ -55,7 +71,8 @@ export function apart(a: number, b: number): number {
 export function straightestPlace(outline: Outline, shankPlaces: readonly number[]): number {
   const smallest = Math.min(...outline.stations.map((s) => Math.abs(s.curvature)));
   const limit = smallest + (STRAIGHTNESS * 2 * Math.PI) / outline.perimeter;
-  const clearOfCorners = (at: number) => outline.corners.every((corner) => apart(at, corner) * outline.perimeter >= FROM_CORNER_MM);
+  const clearOfCorners = (at: number) =>
+    foldedCorners(outline).every((corner) => apart(at, corner.at) * outline.perimeter >= FROM_CORNER_MM);
   const runs = runsWhere(outline, (curvature) => limit - Math.abs(curvature))
     .map(({ from, to }) => ({ middle: withinOne((from + to) / 2), length: to - from }))
     .filter(({ middle }) => clearOfCorners(middle));
@@ -63,6 +80,11 @@ export function straightestPlace(outline: Outline, shankPlaces: readonly number[
   if (runs.length === 0) return farthestFromCorners(outline);
   const clearOfShank = runs.filter(({ middle }) => shankPlaces.every((place) => apart(middle, place) * outline.perimeter >= FROM_SHANK_MM));
   return longestThenLowest(clearOfShank.length > 0 ? clearOfShank : runs);
+}
+
+/** Whether a seam there would be folded with a corner. */
+export function isAtCorner(outline: Outline, at: number): boolean {
+  return foldedCorners(outline).some((corner) => apart(at, corner.at) * outline.perimeter < AT_CORNER_MM);
 }
 
 /** A place as a share from 0 up to 1; what rounding left just under 1 is the datum. */
@@ -78,6 +100,6 @@ function longestThenLowest(runs: readonly { middle: number; length: number }[]):
 }
 
 function farthestFromCorners(outline: Outline): number {
-  const clearance = (at: number) => Math.min(...outline.corners.map((corner) => apart(at, corner)));
+  const clearance = (at: number) => Math.min(...foldedCorners(outline).map((corner) => apart(at, corner.at)));
   return outline.stations.reduce((best, s) => (clearance(s.at) > clearance(best) + tolerance.samePlace ? s.at : best), 0);
 }

@@ -1,9 +1,9 @@
-import { type Outline, outward } from "../geometry/outline";
+import { type Outline, loopsOf, outward } from "../geometry/outline";
 import { type Finding, finding } from "../measure/finding";
 import { type Figure, type Figures, type School, type Sourced, single, sum, taken, term } from "../measure/figure";
 import { type Metal, massOf } from "../metal/metals";
 import { type Cover, type Dome, cover } from "../stone/dome";
-import { apart, straightestPlace } from "./seam";
+import { apart, foldedCorners, straightestPlace } from "./seam";
 
 export type WallSource = "strip" | "sheet" | "tube" | "cup" | "notched";
 export type HeightRule = "turn-in" | "third" | "fixed";
@@ -136,7 +136,7 @@ function otherHeights(heights: Record<HeightRule, Figure>, chosen: HeightRule): 
 /** Share of the stone's face that the lip leaves open. Nothing shows once the catch meets itself in the middle. */
 function faceShown(outline: Outline, wall: Wall): Figure {
   const inner = outline.parallel(-wall.catch.value);
-  const shown = inner.kind === "one" ? inner.area / outline.area : 0;
+  const shown = loopsOf(inner).reduce((sum, { area }) => sum + area, 0) / outline.area;
   return sum("ratio", [term("whole", 1, "formula"), term("covered", shown - 1, wall.catch.from)]);
 }
 
@@ -170,7 +170,15 @@ function gathering(outline: Outline, wall: Wall, covered: Cover): Gathering {
       { ...taken("catch", wall.catch), value: reach },
       term("tilt", tilt, "formula"),
     ]),
-    points: mergeNear([...outline.corners, ...pointed], outline.perimeter),
+    points: mergeNear(
+      [
+        ...foldedCorners(outline)
+          .filter(({ turn }) => turn > 0)
+          .map(({ at }) => at),
+        ...pointed,
+      ],
+      outline.perimeter,
+    ),
   };
 }
 

@@ -1,6 +1,9 @@
 import { FINGER, readSize } from "../hoop/sizes";
 import { PLANNED_FORMS } from "../hoop/hoop";
-import { PLANNED_SHAPES, greatestTurnIn, outlineOf } from "../stone/stone";
+import { shapeFaults } from "../stone/shapes/shapes";
+import { type ShapeFault } from "../stone/shapes/shape";
+import { greatestTurnIn, outlineOf } from "../stone/stone";
+import { isAtCorner, straightestPlace } from "../mount/seam";
 import { type BenchEntry, mandrelOf } from "./bench";
 import { type HoopEntry, type Mount, type Piece } from "./piece";
 
@@ -38,6 +41,8 @@ export type FaultCode =
   | "turn-in-above-height"
   | "turn-in-not-flat"
   | "catch-too-wide"
+  | ShapeFault["code"]
+  | "seam-at-corner"
   | "fixed-height-missing"
   | "not-a-size"
   | "no-mandrel"
@@ -96,11 +101,17 @@ function stoneFaults({ stone, wall }: Mount, path: string): Fault[] {
     faults.push(fault(at, "turn-in-above-height", { height: stone.height, got: turnIn }));
   }
   if (wall.heightRule === "fixed" && wall.fixedHeight === undefined) faults.push(fault(`${path}/wall/fixedHeight`, "fixed-height-missing"));
-  if (PLANNED_SHAPES.includes(stone.outline.shape)) {
-    const { inscribedRadius } = outlineOf(stone).outline;
-    if (wall.catch !== undefined && wall.catch >= inscribedRadius) {
-      faults.push(fault(`${path}/wall/catch`, "catch-too-wide", { limit: inscribedRadius, got: wall.catch }));
-    }
+  const ofShape = shapeFaults(stone.outline);
+  if (ofShape.length > 0) {
+    return [...faults, ...ofShape.map(({ field, code, values }) => fault(`${path}/stone/outline/${field}`, code, values))];
+  }
+  const { outline } = outlineOf(stone);
+  if (wall.catch !== undefined && wall.catch >= outline.inscribedRadius) {
+    faults.push(fault(`${path}/wall/catch`, "catch-too-wide", { limit: outline.inscribedRadius, got: wall.catch }));
+  }
+  if (typeof wall.seamAt === "number" && isAtCorner(outline, wall.seamAt)) {
+    const better = straightestPlace(outline, []);
+    faults.push(fault(`${path}/wall/seamAt`, "seam-at-corner", { better: better.toFixed(3), got: wall.seamAt }));
   }
   return faults;
 }
@@ -129,7 +140,6 @@ export function unplanned(piece: Piece): Fault[] {
   return [
     ...refuse(piece.kind !== "ring", "/kind", piece.kind),
     ...piece.mounts.flatMap(({ stone, wall, plate }, i) => [
-      ...refuse(!PLANNED_SHAPES.includes(stone.outline.shape), `/mounts/${i}/stone/outline/shape`, stone.outline.shape),
       ...refuse(typeof stone.turnIn !== "number", `/mounts/${i}/stone/turnIn`, "heights round the outline"),
       ...refuse((wall.source ?? "strip") !== "strip", `/mounts/${i}/wall/source`, wall.source ?? ""),
       ...refuse(plate.style === "open", `/mounts/${i}/plate/style`, plate.style),

@@ -1,6 +1,6 @@
 import { type Draft as Editable } from "immer";
 import { type Piece } from "@/core/piece/piece";
-import { type OutlineShape } from "@/core/stone/stone";
+import { type OutlineShape } from "@/core/stone/shapes/shapes";
 import { lengthField, numberField, optionalLengthField, wordsField } from "@/ui/fields";
 import { type Units } from "@/words/show";
 

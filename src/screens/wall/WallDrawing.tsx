@@ -26,9 +26,9 @@ export function WallDrawing({ size, mount }: { readonly size: Size; readonly mou
             <Shape points={drawing.plan.wallOutside} fill="url(#metal)" stroke="#6f7a7e" lights="wall" />
             <Shape points={drawing.plan.wallInside} fill="#fff" stroke="none" lights="fit" />
             <Shape points={drawing.plan.stone} fill="url(#stone)" stroke="#00000055" />
-            {drawing.plan.face && (
-              <Shape points={drawing.plan.face} fill="none" stroke="#0b5d66" strokeWidth={1.2} strokeDasharray="2 3" lights="catch" />
-            )}
+            {drawing.plan.face.map((face, i) => (
+              <Shape key={i} points={face} fill="none" stroke="#0b5d66" strokeWidth={1.2} strokeDasharray="2 3" lights="catch" />
+            ))}
             {drawing.plan.gathers.map((run, i) => (
               <Shape key={i} points={run} open fill="none" stroke="#d9822b" strokeWidth={Math.max(4, mount.wall.thickness * scale.perMm)} />
             ))}

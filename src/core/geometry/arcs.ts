@@ -1,0 +1,215 @@
+import { tolerance } from "../measure/tolerances";
+import { type Corner, type Extent, type Loop, type Outline, type Parallel, type Point, type Station } from "./outline";
+import {
+  type Piece,
+  arcOf,
+  areaShare,
+  crossings,
+  curvatureOf,
+  lengthOf,
+  momentShares,
+  nearestOn,
+  normalAt,
+  part,
+  pointAt,
+  supportOf,
+} from "./pieces";
+
+/** What a shape of lines and arcs knows of itself in closed form. */
+export interface ArcShape {
+  /** Counter-clockwise from the datum, bending outward or straight; each begins where the one before it ends. */
+  readonly pieces: readonly Piece[];
+  readonly inscribedRadius: number;
+  /** Where the hull is not the curve itself. */
+  readonly hullPerimeter?: number;
+}
+
+/** Steps of an arc for stations and drawing (radians), and of a line (a share). */
+const ARC_STEP = Math.PI / 48;
+const LINE_STEPS = 12;
+
+/** An outline of lines and arcs: every length, area and parallel curve in closed form. */
+export function arcOutline({ pieces: all, inscribedRadius, hullPerimeter }: ArcShape): Outline {
+  const pieces = all.filter((piece) => lengthOf(piece) > tolerance.sameLength);
+  const starts = pieces.reduce<number[]>((sums, piece) => [...sums, sums.at(-1)! + lengthOf(piece)], [0]);
+  const perimeter = starts.at(-1)!;
+  const corners = cornersOf(pieces, starts, perimeter);
+  const station = (i: number, share: number): Station => {
+    const piece = pieces[i]!;
+    const [[x, y], [nx, ny]] = [pointAt(piece, share), normalAt(piece, share)];
+    const at = (starts[i]! + share * (starts[i + 1]! - starts[i]!)) / perimeter;
+    return { at, x, y, nx, ny, curvature: curvatureOf(piece) };
+  };
+  const area = pieces.reduce((sum, piece) => sum + areaShare(piece), 0);
+  return {
+    perimeter,
+    area,
+    hullPerimeter: hullPerimeter ?? perimeter,
+    inscribedRadius,
+    centre: [0, 1].map((i) => pieces.reduce((sum, piece) => sum + momentShares(piece)[i]!, 0) / area) as unknown as Point,
+    corners,
+    stations: pieces.flatMap((piece, i) => sharesOf(piece).map((share) => station(i, share))),
+    extent: extentOf(pieces),
+    stationAt: (at) => {
+      const along = (at - Math.floor(at)) * perimeter;
+      const next = starts.findIndex((start) => start > along);
+      const i = next < 0 ? pieces.length - 1 : next - 1;
+      return station(i, (along - starts[i]!) / (starts[i + 1]! - starts[i]!));
+    },
+    parallel: (d) => parallelOf({ pieces, corners, area, perimeter, inscribedRadius }, d),
+  };
+}
+
+/** Radius of the largest circle that fits in, its centre on the x axis between two places, from the distance to the outline there. */
+export function inscribedOnAxis(pieces: readonly Piece[], from: number, to: number): number {
+  const clear = (x: number) => distanceTo(pieces, [x, 0]);
+  const step = (to - from) / SCAN;
+  let best = from;
+  for (let i = 0; i <= SCAN; i++) if (clear(from + i * step) > clear(best)) best = from + i * step;
+  let [low, high] = [best - step, best + step];
+  for (let i = 0; i < TRISECTIONS; i++) {
+    const [a, b] = [low + (high - low) / 3, high - (high - low) / 3];
+    if (clear(a) < clear(b)) low = a;
+    else high = b;
+  }
+  return clear((low + high) / 2);
+}
+
+const SCAN = 64;
+const TRISECTIONS = 90;
+
+function sharesOf(piece: Piece): number[] {
+  const steps = piece.kind === "line" ? LINE_STEPS : Math.max(2, Math.ceil(Math.abs(piece.sweep) / ARC_STEP));
+  return Array.from({ length: steps + 1 }, (_, i) => i / steps);
+}
+
+function cornersOf(pieces: readonly Piece[], starts: readonly number[], perimeter: number): Corner[] {
+  return pieces.flatMap((piece, i) => {
+    const before = pieces[(i + pieces.length - 1) % pieces.length]!;
+    const [[ax, ay], [bx, by]] = [normalAt(before, 1), normalAt(piece, 0)];
+    const turn = notchTurn(Math.atan2(ax * by - ay * bx, ax * bx + ay * by));
+    if (Math.abs(turn) < tolerance.sameHeading) return [];
+    const [x, y] = pointAt(piece, 0);
+    const middle = Math.atan2(ay, ax) + turn / 2;
+    return [{ at: starts[i]! / perimeter, x, y, nx: Math.cos(middle), ny: Math.sin(middle), turn }];
+  });
+}
+
+/** A cusp that turns right back is a notch: no outline has a spike of no width. */
+function notchTurn(turn: number): number {
+  return Math.PI - Math.abs(turn) < tolerance.samePlace ? -Math.PI : turn;
+}
+
+function extentOf(pieces: readonly Piece[]): Extent {
+  return (direction) => {
+    const [cos, sin] = [Math.cos(direction), Math.sin(direction)];
+    const reach = (way: number) => Math.max(...pieces.map((piece) => supportOf(piece, way * cos, way * sin)));
+    return reach(1) + reach(-1);
+  };
+}
+
+function distanceTo(pieces: readonly Piece[], point: Point): number {
+  return Math.min(...pieces.map((piece) => nearestOn(piece, point).distance));
+}
+
+interface Known {
+  readonly pieces: readonly Piece[];
+  readonly corners: readonly Corner[];
+  readonly area: number;
+  readonly perimeter: number;
+  readonly inscribedRadius: number;
+}
+
+/**
+ * Each piece moved by `d`, with an arc round each corner that opens on that side. Outward of an outline without notches that
+ * is all (Steiner). Else what of it lies nearer than `d` to the outline is cut away where the pieces cross.
+ */
+function parallelOf(known: Known, d: number): Parallel {
+  const { pieces, corners, area, perimeter, inscribedRadius } = known;
+  if (-d > inscribedRadius - tolerance.sameLength) return { kind: "collapsed", largestInset: inscribedRadius };
+  const moved = movedPieces(pieces, corners, d);
+  if (d >= 0 && corners.every(({ turn }) => turn > 0)) {
+    const steiner = { length: perimeter + 2 * Math.PI * d, area: area + perimeter * d + Math.PI * d * d };
+    return { kind: "one", ...loopOf(moved, d), ...steiner };
+  }
+  const loops = chained(moved.flatMap((piece, i) => clearParts(piece, i, moved, pieces, Math.abs(d))))
+    .map((loop) => loopOf(loop, d))
+    .filter((loop) => loop.area > tolerance.sameLength)
+    .sort((a, b) => b.area - a.area);
+  const [first] = loops;
+  if (!first) return { kind: "collapsed", largestInset: inscribedRadius };
+  return d > 0 || loops.length === 1 ? { kind: "one", ...first } : { kind: "split", parts: loops };
+}
+
+function movedPieces(pieces: readonly Piece[], corners: readonly Corner[], d: number): Piece[] {
+  const open = new Map(corners.filter(({ turn }) => turn > 0 === d > 0).map((corner) => [`${corner.x} ${corner.y}`, corner]));
+  return pieces.flatMap((piece): Piece[] => {
+    const [x, y] = pointAt(piece, 0);
+    const corner = open.get(`${x} ${y}`);
+    const joined: Piece[] = corner ? [arcOf(x, y, Math.abs(d), outAngle(corner) + (d > 0 ? 0 : Math.PI), corner.turn)] : [];
+    if (piece.kind === "line") return [...joined, { ...piece, x: piece.x + piece.dy * d, y: piece.y - piece.dx * d }];
+    const radius = piece.radius + d * Math.sign(piece.sweep);
+    return radius > tolerance.sameLength ? [...joined, { ...piece, radius }] : joined;
+  });
+}
+
+/** The direction out of a corner's first side. */
+function outAngle({ nx, ny, turn }: Corner): number {
+  return Math.atan2(ny, nx) - turn / 2;
+}
+
+/** The parts of a moved piece, between its crossings with the others, that are as far from the outline as they should be. */
+function clearParts(piece: Piece, index: number, moved: readonly Piece[], outline: readonly Piece[], distance: number): Piece[] {
+  const cuts = moved.flatMap((other, i) => (i === index ? [] : crossings(piece, other)));
+  const shares = [0, ...cuts.filter((share) => share > 0 && share < 1).sort((a, b) => a - b), 1];
+  return shares.slice(1).flatMap((to, i) => {
+    const run = part(piece, shares[i]!, to);
+    if (lengthOf(run) < tolerance.sameLength) return [];
+    return distanceTo(outline, pointAt(run, 0.5)) > distance - tolerance.sameLength ? [run] : [];
+  });
+}
+
+/** Runs put end to end into closed loops. */
+function chained(runs: readonly Piece[]): Piece[][] {
+  const left = [...runs];
+  const loops: Piece[][] = [];
+  while (left.length > 0) {
+    const loop = [left.shift()!];
+    for (;;) {
+      const end = pointAt(loop.at(-1)!, 1);
+      if (apart(end, pointAt(loop[0]!, 0)) < JOINED) break;
+      const next = left.findIndex((run) => apart(end, pointAt(run, 0)) < JOINED);
+      if (next < 0) break;
+      loop.push(...left.splice(next, 1));
+    }
+    loops.push(loop);
+  }
+  return loops;
+}
+
+/** Ends nearer than this are one: crossings of arcs that nearly touch are found no closer (mm). */
+const JOINED = 1e-5;
+
+function apart([ax, ay]: Point, [bx, by]: Point): number {
+  return Math.hypot(ax - bx, ay - by);
+}
+
+function loopOf(pieces: readonly Piece[], d: number): Loop {
+  return {
+    length: pieces.reduce((sum, piece) => sum + lengthOf(piece), 0),
+    area: pieces.reduce((sum, piece) => sum + areaShare(piece), 0),
+    extent: extentOf(pieces),
+    curve: () =>
+      pieces.flatMap((piece) =>
+        sharesOf(piece)
+          .slice(piece.kind === "line" ? -1 : 1)
+          .map((share) => pointAt(piece, share)),
+      ),
+    lengthTo: ({ x, y, nx, ny }) => {
+      const found = pieces.map((piece) => nearestOn(piece, [x + nx * d, y + ny * d]));
+      const nearest = found.reduce((best, each, i) => (each.distance < found[best]!.distance ? i : best), 0);
+      const before = pieces.slice(0, nearest).reduce((sum, piece) => sum + lengthOf(piece), 0);
+      return before + found[nearest]!.share * lengthOf(pieces[nearest]!);
+    },
+  };
+}

@@ -1,0 +1,223 @@
+import { tolerance } from "../measure/tolerances";
+import { type Corner, type Outline, type Parallel, type Point, type Station } from "./outline";
+import { convexHull, largestCircle, offsetPolygon, polygonArea, polygonExtent, polygonLength, polygonLoop, thinned } from "./polygon";
+import { smoothPanel, visitPanel } from "./quadrature";
+import { movedOut, steinerLoop } from "./steiner";
+
+/** A place on a span: where it is, and how it moves and bends with `u`. */
+export interface Motion {
+  readonly x: number;
+  readonly y: number;
+  readonly dx: number;
+  readonly dy: number;
+  readonly ddx: number;
+  readonly ddy: number;
+}
+
+/** A smooth run of a curve, from u = 0 to 1; its speed is nowhere 0 between. */
+export type Span = (u: number) => Motion;
+
+/** A step of the curve between two places: its span, from where to where, how long, and how far from the datum it begins. */
+interface Step {
+  readonly span: Span;
+  readonly from: number;
+  readonly to: number;
+  readonly length: number;
+  readonly start: number;
+  /** Its shares of the area enclosed, and of that area's moments. */
+  readonly area: number;
+  readonly momentX: number;
+  readonly momentY: number;
+}
+
+/** Chords stay this close to the curve (mm), and turn no more than this from one to the next (radians). */
+const SAGITTA = 1.5e-3;
+const MOST_TURN = Math.PI / 24;
+const LEAST_STEP = 1 / 1024;
+/** The largest circle is found to this (mm). */
+const CIRCLE_WITHIN = 2e-3;
+
+/**
+ * An outline of smooth spans, each beginning where the one before it ends, counter-clockwise from the datum. Lengths
+ * and areas by Gauss-Legendre panels between places close enough for a chord (error far under 1e-4 mm on a stone).
+ * Parallel curves of a convex one in closed form as long as none of it crosses itself; else by polygon clipping on the chords,
+ * whose loss of length is put back (within 0.002 mm on 60 mm).
+ */
+export function sampledOutline(spans: readonly Span[], inscribed?: number): Outline {
+  const steps = stepsOf(spans);
+  const perimeter = steps.at(-1)!.start + steps.at(-1)!.length;
+  const stations = stationsOf(steps, perimeter);
+  const corners = cornersOf(stations);
+  const places = stations.map(({ x, y }): Point => [x, y]);
+  const chords = thinned(places, SAGITTA);
+  const total = (of: "area" | "momentX" | "momentY") => steps.reduce((sum, step) => sum + step[of], 0);
+  const area = total("area");
+  const isConvex = stations.every(({ curvature }) => curvature > -tolerance.sameLength) && corners.every(({ turn }) => turn > 0);
+  const extent = polygonExtent(places);
+  const outline = {
+    perimeter,
+    area,
+    hullPerimeter: isConvex ? perimeter : hullLength(places, perimeter),
+    inscribedRadius: inscribed ?? largestCircle(chords, CIRCLE_WITHIN).radius,
+    centre: [total("momentX") / area, total("momentY") / area] as const,
+    corners,
+    stations,
+    extent,
+  };
+  const known = new Map<number, Parallel>();
+  return {
+    ...outline,
+    stationAt: (at) => stationAt(steps, perimeter, at - Math.floor(at)),
+    parallel: (d) => {
+      const key = Math.round(d / tolerance.sameLength);
+      const parallel = known.get(key) ?? parallelOf(outline, chords, isConvex, d);
+      known.set(key, parallel);
+      return parallel;
+    },
+  };
+}
+
+function speedOf({ dx, dy }: Motion): number {
+  return Math.sqrt(dx * dx + dy * dy);
+}
+
+/** Halves each span until a chord of it lies close. */
+function stepsOf(spans: readonly Span[]): Step[] {
+  const steps: Step[] = [];
+  let start = 0;
+  for (const span of spans) {
+    const go = (from: number, a: Motion, to: number, b: Motion) => {
+      const middle = (from + to) / 2;
+      const m = span(middle);
+      if (to - from > LEAST_STEP && !isStraight(a, m, b)) {
+        go(from, a, middle, m);
+        go(middle, m, to, b);
+        return;
+      }
+      const step = stepOf(span, from, to, start);
+      steps.push(step);
+      start += step.length;
+    };
+    go(0, span(0), 1, span(1));
+  }
+  return steps;
+}
+
+function stepOf(span: Span, from: number, to: number, start: number): Step {
+  let [length, area, momentX, momentY] = [0, 0, 0, 0];
+  visitPanel(from, to, (u, weight) => {
+    const motion = span(u);
+    const { x, y, dx, dy } = motion;
+    length += weight * speedOf(motion);
+    area += (weight * (x * dy - y * dx)) / 2;
+    momentX += (weight * x * x * dy) / 2;
+    momentY -= (weight * y * y * dx) / 2;
+  });
+  return { span, from, to, length, start, area, momentX, momentY };
+}
+
+function isStraight(a: Motion, m: Motion, b: Motion): boolean {
+  const chord = Math.sqrt((b.x - a.x) ** 2 + (b.y - a.y) ** 2);
+  if (chord === 0) return true;
+  const off = Math.abs((m.x - a.x) * (b.y - a.y) - (m.y - a.y) * (b.x - a.x)) / chord;
+  return off < SAGITTA && Math.abs(turnBetween(a.dx, a.dy, b.dx, b.dy)) < MOST_TURN;
+}
+
+function turnBetween(ax: number, ay: number, bx: number, by: number): number {
+  return Math.atan2(ax * by - ay * bx, ax * bx + ay * by);
+}
+
+function stationOf(motion: Motion, at: number): Station {
+  const { x, y, dx, dy, ddx, ddy } = motion;
+  const speed = speedOf(motion);
+  return { at, x, y, nx: dy / speed, ny: -dx / speed, curvature: (dx * ddy - dy * ddx) / speed ** 3 };
+}
+
+/**
+ * A place at the start of each step, and a second one where the step before ends otherwise than it begins. A small change of direction counts
+ * as a bend over half of both steps.
+ */
+function stationsOf(steps: readonly Step[], perimeter: number): Station[] {
+  const stations = steps.flatMap(({ span, from, start }, i) => {
+    const before = steps[(i + steps.length - 1) % steps.length]!;
+    const here = stationOf(span(from), start / perimeter);
+    if (before.span === span && before.to === from) return [here];
+    const ended = stationOf(before.span(before.to), here.at);
+    const isSame =
+      Math.abs(ended.curvature - here.curvature) < tolerance.sameLength && Math.abs(turnAt(ended, here)) < tolerance.sameHeading;
+    if (isSame) return [here];
+    const bend = (2 * turnAt(ended, here)) / (before.length + steps[i]!.length);
+    const isBent = Math.abs(turnAt(ended, here)) > tolerance.sameHeading && Math.abs(turnAt(ended, here)) < tolerance.cornerTurn;
+    const side = { ...ended, x: here.x, y: here.y };
+    return isBent
+      ? [
+          { ...side, curvature: bend },
+          { ...here, curvature: bend },
+        ]
+      : [side, here];
+  });
+  const [first, second] = stations as [Station, Station];
+  const isDouble = first.at === second.at;
+  return isDouble ? [...stations.slice(1), { ...first, at: 1 }] : stations;
+}
+
+function turnAt(a: Station, b: Station): number {
+  return turnBetween(a.nx, a.ny, b.nx, b.ny);
+}
+
+function cornersOf(stations: readonly Station[]): Corner[] {
+  return stations.flatMap((station, i) => {
+    const before = stations[(i + stations.length - 1) % stations.length]!;
+    const isSamePlace = before.x === station.x && before.y === station.y;
+    const turn = isSamePlace ? turnAt(before, station) : 0;
+    if (Math.abs(turn) < tolerance.sameHeading) return [];
+    const middle = Math.atan2(before.ny, before.nx) + turn / 2;
+    return [{ at: station.at, x: station.x, y: station.y, nx: Math.cos(middle), ny: Math.sin(middle), turn }];
+  });
+}
+
+const NEWTON_STEPS = 6;
+
+function stationAt(steps: readonly Step[], perimeter: number, at: number): Station {
+  const along = at * perimeter;
+  let [low, high] = [0, steps.length - 1];
+  while (low < high) {
+    const middle = (low + high + 1) >> 1;
+    if (steps[middle]!.start <= along) low = middle;
+    else high = middle - 1;
+  }
+  const { span, from, to, length, start } = steps[low]!;
+  let u = from + ((to - from) * (along - start)) / length;
+  for (let i = 0; i < NEWTON_STEPS; i++) {
+    const miss = start + smoothPanel((v) => speedOf(span(v)), from, u) - along;
+    if (Math.abs(miss) < tolerance.placeFound * perimeter) break;
+    u -= miss / speedOf(span(u));
+  }
+  return stationOf(span(Math.min(to, Math.max(from, u))), at);
+}
+
+/** The length of the hull, its share of what the chords fall short of the curve put back. */
+function hullLength(chords: readonly Point[], perimeter: number): number {
+  const hull = polygonLength(convexHull(chords));
+  const drawn = polygonLength(chords);
+  return hull + (perimeter - drawn) * Math.min(1, hull / drawn);
+}
+
+type Sampled = Omit<Outline, "stationAt" | "parallel">;
+
+function parallelOf(outline: Sampled, chords: readonly Point[], isConvex: boolean, d: number): Parallel {
+  const { perimeter, area, inscribedRadius, stations, corners } = outline;
+  if (-d >= inscribedRadius) return { kind: "collapsed", largestInset: inscribedRadius };
+  const tightest = 1 / Math.max(...stations.map(({ curvature }) => curvature));
+  if (isConvex && (d >= 0 || (corners.length === 0 && -d < tightest))) {
+    const [{ nx, ny }] = stations as [Station];
+    return { kind: "one", ...steinerLoop({ ...outline, heading: Math.atan2(ny, nx) }, d, () => movedOut(outline, d)) };
+  }
+  if (d === 0) return { kind: "one", ...polygonLoop(chords, 0, perimeter - polygonLength(chords), area - polygonArea(chords)) };
+  const found = offsetPolygon(chords, d);
+  const [first] = found;
+  if (!first) return { kind: "collapsed", largestInset: inscribedRadius };
+  const [longer, larger] = [perimeter - polygonLength(chords), area - polygonArea(chords)];
+  if (d > 0 || found.length === 1) return { kind: "one", ...polygonLoop(first, d, longer, larger) };
+  return { kind: "split", parts: found.map((points) => polygonLoop(points, d, 0, 0)) };
+}

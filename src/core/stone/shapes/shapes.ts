@@ -1,0 +1,41 @@
+import { type Outline } from "../../geometry/outline";
+import { type Cushion, cushion } from "./cushion";
+import { type Free, free } from "./free";
+import { type Heart, heart } from "./heart";
+import { type Marquise, marquise } from "./marquise";
+import { type Oval, oval } from "./oval";
+import { type Pear, pear } from "./pear";
+import { type Rectangle, rectangle } from "./rectangle";
+import { type Round, round } from "./round";
+import { type ShapeFault, type ShapeKind } from "./shape";
+import { type Triangle, triangle } from "./triangle";
+
+export type OutlineShape = Round | Oval | Cushion | Rectangle | Pear | Marquise | Heart | Triangle | Free;
+
+type Kinds = { readonly [S in OutlineShape as S["shape"]]: ShapeKind<S> };
+
+/** Every shape there is. */
+const KINDS: Kinds = { round, oval, cushion, rectangle, pear, marquise, heart, triangle, free };
+
+function kindOf<S extends OutlineShape>(shape: S): ShapeKind<S> {
+  return KINDS[shape.shape] as unknown as ShapeKind<S>;
+}
+
+export function shapeFaults(shape: OutlineShape): readonly ShapeFault[] {
+  return kindOf(shape).faults(shape);
+}
+
+export function scaled<S extends OutlineShape>(shape: S, by: number): S {
+  return kindOf(shape).scaled(shape, by);
+}
+
+const made = new WeakMap<OutlineShape, Outline>();
+
+/** The outline as its dimensions give it, made once for each shape. @throws for dimensions that `shapeFaults` refuses. */
+export function outlineOfShape(shape: OutlineShape): Outline {
+  const known = made.get(shape);
+  if (known) return known;
+  const outline = kindOf(shape).outline(shape);
+  made.set(shape, outline);
+  return outline;
+}
