@@ -1,7 +1,18 @@
 import { type Piece } from "@/core/piece/piece";
+import kelp from "./pieces/kelp-ring.json";
+import limpet from "./pieces/limpet-ring.json";
 import plover from "./pieces/plover-ring.json";
+import slate from "./pieces/slate-ring.json";
+import strand from "./pieces/strand-ring.json";
 import tern from "./pieces/tern-ring.json";
+import thrift from "./pieces/thrift-ring.json";
 import whelk from "./pieces/whelk-ring.json";
 
 /** The Marram Workshop's pieces; a test decodes each as a file. */
-export const DEMO_PIECES: readonly Piece[] = [whelk, plover, tern] as unknown as readonly Piece[];
+export const DEMO_PIECES: readonly Piece[] = [slate, strand, thrift, kelp, limpet, whelk, plover, tern] as unknown as readonly Piece[];
+
+export function demoPiece(id: string): Piece {
+  const found = DEMO_PIECES.find((piece) => piece.id === id);
+  if (!found) throw new Error(`no demo piece ${id}`);
+  return found;
+}

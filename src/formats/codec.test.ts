@@ -54,7 +54,35 @@ test.each([
     altered(`${stone}/outline`, { shape: "blob" }),
     `${stone}/outline/shape: must be one of round, oval, cushion, rectangle, pear, marquise, heart, triangle, free, got "blob"`,
   ],
-  [altered(`${stone}/outline`, { shape: "pear", length: 16, width: 11 }), `not planned yet: ${stone}/outline/shape pear`],
+  [altered(`${stone}/outline`, { shape: "pear", length: 10, width: 11 }), `${stone}/outline/length: must be >= the width, 11, got 10`],
+  [
+    altered(`${stone}/outline`, { shape: "heart", length: 13, width: 14, cleft: 3.6 }),
+    `${stone}/outline/cleft: must be <= a quarter of the width, 3.5, got 3.6`,
+  ],
+  [
+    altered(`${stone}/outline`, {
+      shape: "free",
+      closed: "polyline",
+      points: [
+        [0, 0],
+        [10, 10],
+        [10, 0],
+        [0, 10],
+      ],
+    }),
+    `${stone}/outline/points: must not cross: it does at (5.00, 5.00)`,
+  ],
+  [
+    altered(`${stone}/outline`, {
+      shape: "free",
+      points: [
+        [0, 0],
+        [10, 10],
+        [10, 0],
+      ],
+    }),
+    `${stone}/outline/points: must hold at least 4`,
+  ],
   [oval(16, undefined), `${stone}/outline/width: is missing`],
   [oval(16, 1e999), `${stone}/outline/width: must be a number, got null`],
   [

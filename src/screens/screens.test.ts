@@ -1,4 +1,4 @@
-import { DEMO_PIECES } from "@demo/pieces";
+import { demoPiece } from "@demo/pieces";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { type Piece } from "@/core/piece/piece";
 import { planPiece } from "@/core/piece/plan-piece";
@@ -9,8 +9,7 @@ import { stemOf } from "./piece/stages";
 import { rowOf } from "./tray/rows";
 import { produce } from "immer";
 
-const named = (id: string) => DEMO_PIECES.find((piece) => piece.id === id)!;
-const [tern, whelk, plover] = ["tern-ring", "whelk-ring", "plover-ring"].map(named) as [Piece, Piece, Piece];
+const [tern, whelk, plover] = ["tern-ring", "whelk-ring", "plover-ring"].map(demoPiece) as [Piece, Piece, Piece];
 
 test("on the ladder a joint's band is broken where it lies in another body, and goes on to the end of its own", () => {
   const ladder = ladderOf(planPiece(tern, SHIPPED_BENCH));

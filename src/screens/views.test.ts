@@ -1,17 +1,16 @@
-import { DEMO_PIECES } from "@demo/pieces";
+import { demoPiece } from "@demo/pieces";
 import { type BenchEntry, SHIPPED_BENCH } from "@/core/piece/bench";
 import { type Piece } from "@/core/piece/piece";
 import { planPiece } from "@/core/piece/plan-piece";
 import { METRIC, type Units } from "@/words/show";
 import { cardRows, pallionLine } from "./card/view";
 import { hoopView } from "./hoop/view";
-import { reshaped } from "./stone/fields";
+
 import { stoneView } from "./stone/view";
 import { wallView } from "./wall/view";
 
 const INCH: Units = { length: "inch", temperature: "F" };
-const named = (id: string) => DEMO_PIECES.find((piece) => piece.id === id)!;
-const tern = named("tern-ring");
+const tern = demoPiece("tern-ring");
 const plan = (piece: Piece, bench: BenchEntry = SHIPPED_BENCH) => planPiece(piece, bench);
 
 test("the Wall stage says strip and height as they are cut, and the sum unrounded to a bench", () => {
@@ -50,8 +49,6 @@ test("the Stone stage says what lies round it and how its dome is", () => {
     face: "151 mm²",
     dome: "round, a half ellipse",
   });
-  expect(reshaped({ shape: "oval", length: 16, width: 12 }, "round")).toEqual({ shape: "round", diameter: 12 });
-  expect(reshaped({ shape: "round", diameter: 9 }, "oval")).toEqual({ shape: "oval", length: 9, width: 9 });
 });
 
 test("the Hoop stage converts into every system, and tells what a millimetre costs in the maker's own", () => {
@@ -82,7 +79,7 @@ test("the Hoop stage converts into every system, and tells what a millimetre cos
     "each millimetre lost is 0.32 mm inside",
     "each millimetre lost is 0.39 US size",
   ]);
-  const saddle = hoopView(plan(named("plover-ring")), "us", METRIC);
+  const saddle = hoopView(plan(demoPiece("plover-ring")), "us", METRIC);
   expect(saddle).toMatchObject({ seat: "saddle", seatLeft: "0.30 mm" });
   const padded: Piece = {
     ...tern,

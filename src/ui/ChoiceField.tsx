@@ -40,15 +40,7 @@ export function ChoiceField<T extends string>({ label, hint, value, options, onC
         )}
       </div>
       <Suspense fallback={<div className="entry justify-between text-[13px] font-[540]">{text}</div>}>
-        <ChoiceSelect
-          id={id}
-          name={label}
-          isHinted={hint !== undefined}
-          value={value}
-          text={text}
-          options={options}
-          onChoose={choose}
-        />
+        <ChoiceSelect id={id} name={label} isHinted={hint !== undefined} value={value} text={text} options={options} onChoose={choose} />
       </Suspense>
       {problem && (
         <p role="alert" className="col-span-2 pt-1 text-[12px] leading-snug text-bad">

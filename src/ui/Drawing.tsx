@@ -130,7 +130,7 @@ export function Word({
 }
 
 /** The point of the frame under a pointer: an element inside `Millimetres` gives millimetres. */
-export function pointUnder(event: PointerEvent<SVGGraphicsElement>): Point {
+export function pointUnder(event: Pick<PointerEvent<SVGGraphicsElement>, "currentTarget" | "clientX" | "clientY">): Point {
   const parent = event.currentTarget.parentElement as unknown as SVGGraphicsElement;
   const inverse = parent.getScreenCTM()?.inverse();
   if (!inverse) return [0, 0];

@@ -10,7 +10,7 @@ import { type Box, planBox, sectionBox } from "./setting-layout";
 import { type Size } from "./useSize";
 
 /** A part of the sheet: where its origin lies, and its scale. */
-export interface Part extends Box {
+export interface Part extends Omit<Box, "middle"> {
   readonly scale: Scale;
 }
 
@@ -42,5 +42,6 @@ export function PlanAndSection({ size, mount, label, children }: Props) {
 }
 
 function scaled(box: Box): Part {
-  return { ...box, scale: scaleFor(box.wide, box.tall, box.width, box.height) };
+  const scale = scaleFor(box.wide, box.tall, box.width, box.height);
+  return { ...box, x: box.x - box.middle[0] * scale.perMm, y: box.y + box.middle[1] * scale.perMm, scale };
 }

@@ -1,5 +1,7 @@
 "use client";
 
+import { type ReactNode } from "react";
+import { type Point } from "@/core/geometry/outline";
 import { type Blank, type BlankMark } from "@/core/measure/blank";
 import { MM_PER_INCH } from "@/core/measure/reading";
 import { type Units } from "@/words/show";
@@ -17,6 +19,10 @@ interface Props {
   readonly units: Units;
   /** Metal to be cut, or the height of a stone round its tape. */
   readonly tone?: "metal" | "stone";
+  /** Its top edge where that is not even: points of length and height, in mm from its start. */
+  readonly edge?: readonly Point[] | null;
+  /** Drawn over it, in a frame of mm along and mm up. */
+  readonly over?: ReactNode;
 }
 
 const BASE = 82;
@@ -28,7 +34,7 @@ const ROOM_FOR_A_WORD = 90;
 const PAST = { share: 0.16, least: 4 };
 
 /** A steel rule with what is to be cut lying along it, at true proportion. */
-export function Rule({ blank, height, cut, beyond, names, units, tone = "metal" }: Props) {
+export function Rule({ blank, height, cut, beyond, names, units, tone = "metal", edge = null, over }: Props) {
   const [ref, { width }] = useSize(1050, 142);
   const span = blank.length + Math.max(PAST.least, blank.length * PAST.share);
   const perMm = (width - 2 * LEFT) / span;
@@ -36,6 +42,7 @@ export function Rule({ blank, height, cut, beyond, names, units, tone = "metal" 
   const tall = Math.min(TALLEST, Math.max(20, height * perMm));
   const top = BASE - tall;
   const end = x(blank.length);
+  const at = ([along, up]: Point) => `L${x(along)} ${BASE - (up / height) * tall}`;
   const isLate = (at: number) => end - x(at) < ROOM_FOR_A_WORD;
   return (
     <div ref={ref} className="h-[142px] w-full">
@@ -59,8 +66,18 @@ export function Rule({ blank, height, cut, beyond, names, units, tone = "metal" 
           <rect x={x(0)} y={top} width={end - x(0)} height={tall} fill="url(#rule-metal)" stroke="#6f7a7e" strokeWidth={0.8} />
         ) : (
           <>
-            <rect x={x(0)} y={top} width={end - x(0)} height={tall} fill="#c8d6cb" />
-            <line x1={x(0)} x2={end} y1={top} y2={top} stroke="#0b5d66" strokeWidth={2} />
+            {!edge && <rect x={x(0)} y={top} width={end - x(0)} height={tall} fill="#c8d6cb" />}
+            {!edge && <line x1={x(0)} x2={end} y1={top} y2={top} stroke="#0b5d66" strokeWidth={2} />}
+          </>
+        )}
+        {edge && (
+          <>
+            <path
+              d={`M${x(0)} ${BASE}${edge.map(at).join("")}V${BASE}Z`}
+              fill={tone === "stone" ? "#c8d6cb" : "#0b5d66"}
+              fillOpacity={tone === "stone" ? 1 : 0.14}
+            />
+            <path d={edge.map(at).join("").replace("L", "M")} fill="none" stroke="#0b5d66" strokeWidth={2} />
           </>
         )}
         {blank.losses.map(({ from, to }, i) => (
@@ -83,6 +100,7 @@ export function Rule({ blank, height, cut, beyond, names, units, tone = "metal" 
             </text>
           </g>
         ))}
+        {over && <g transform={`translate(${LEFT} ${BASE}) scale(${perMm} ${-tall / height})`}>{over}</g>}
         <path d={`M${end} ${top - 3} l-5 -8 h10 z`} fill="#1b2225" />
         <line x1={end} x2={end} y1={top - 3} y2={BASE + 26} stroke="#1b2225" strokeWidth={1.5} />
         <text x={end + 9} y={top - 2} fontSize={13} fontWeight={660} fill="#1b2225">

@@ -3,6 +3,7 @@
 import { type Point } from "@/core/geometry/outline";
 import { type SettingDrawing } from "@/core/mount/drawing";
 import { type Mount } from "@/core/piece/piece";
+import { greatestTurnIn, raisedTo } from "@/core/stone/stone";
 import { DragHandle } from "./DragHandle";
 import { Millimetres, type Scale, Shape, Word } from "./Drawing";
 import { usePlan } from "./plan";
@@ -131,10 +132,11 @@ const KEY_STEP = 0.05;
 function TurnInHandle({ mount, half }: { readonly mount: Mount; readonly half: number }) {
   const session = useSession();
   const { section } = usePlan().drawing.settings[mount.id]!;
-  const turnIn = mount.stone.turnIn as number;
+  const turnIn = greatestTurnIn(mount.stone);
   const put = (height: number) =>
     session.change((piece) => {
-      piece.mounts.find(({ id }) => id === mount.id)!.stone.turnIn = Math.round(height * 100) / 100;
+      const { stone } = piece.mounts.find(({ id }) => id === mount.id)!;
+      stone.turnIn = raisedTo(stone, Math.round(height * 100) / 100, KEY_STEP) as typeof stone.turnIn;
     }, `${mount.id}.stone.turnIn`);
   const line = { x1: -half, x2: half, y1: section.turnIn, y2: section.turnIn, vectorEffect: "non-scaling-stroke" } as const;
   return (

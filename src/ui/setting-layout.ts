@@ -1,3 +1,4 @@
+import { type Point } from "@/core/geometry/outline";
 import { type SettingDrawing } from "@/core/mount/drawing";
 import { type Size } from "./useSize";
 
@@ -9,6 +10,8 @@ export interface Box {
   readonly height: number;
   readonly x: number;
   readonly y: number;
+  /** The middle of what is drawn, in mm from the origin of its frame; it comes to lie at (x, y). */
+  readonly middle: Point;
 }
 
 /** Narrower than this, the section goes under the plan. */
@@ -19,14 +22,15 @@ function isStacked({ width }: Size): boolean {
   return width < SIDE_BY_SIDE;
 }
 
-/** The plan's box; its origin is the middle of the stone. */
+/** The plan's box. */
 export function planBox(size: Size, { plan }: SettingDrawing): Box {
   const xs = plan.sawLine.map(([x]) => x);
   const ys = plan.sawLine.map(([, y]) => y);
   const [wide, tall] = [Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys)];
   const width = isStacked(size) ? size.width : size.width * PLAN_SHARE;
   const height = isStacked(size) ? size.height * PLAN_SHARE : size.height;
-  return { wide, tall, width: width - 60, height: height - 120, x: width / 2, y: height / 2 - 4 };
+  const middle = [(Math.max(...xs) + Math.min(...xs)) / 2, (Math.max(...ys) + Math.min(...ys)) / 2] as const;
+  return { wide, tall, width: width - 60, height: height - 120, x: width / 2, y: height / 2 - 4, middle };
 }
 
 /** The section's box, with where its caption stands. Its origin is the middle of the plate's top. */
@@ -42,6 +46,7 @@ export function sectionBox(size: Size, { section }: SettingDrawing): Box & { rea
       height: size.height - top - 130,
       x: size.width / 2,
       y: size.height - 58,
+      middle: [0, 0],
       captionX: 14,
       captionY: top + 14,
     };
@@ -55,6 +60,7 @@ export function sectionBox(size: Size, { section }: SettingDrawing): Box & { rea
     height: size.height - 240,
     x: left + width / 2 + 4,
     y: size.height * 0.68,
+    middle: [0, 0],
     captionX: left + 30,
     captionY: 24,
   };

@@ -1,4 +1,4 @@
-import { DEMO_PIECES } from "@demo/pieces";
+import { DEMO_PIECES, demoPiece } from "@demo/pieces";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { benchDifferences } from "@/core/piece/bench-differences";
 import { type FaultCode, fault } from "@/core/piece/faults";
@@ -99,6 +99,6 @@ test("small words", () => {
 });
 
 test("a step that aims at a figure that is not there is our own mistake, and says so", () => {
-  const step = planPiece(DEMO_PIECES[0]!, SHIPPED_BENCH).steps.find(({ target }) => target !== null)!;
+  const step = planPiece(demoPiece("tern-ring"), SHIPPED_BENCH).steps.find(({ target }) => target !== null)!;
   expect(() => sayStep(step, {}, METRIC)).toThrow(/aims at .* which is not there/);
 });

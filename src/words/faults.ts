@@ -37,6 +37,7 @@ const EXPECTED: Readonly<Record<FaultCode, (v: Fault["values"]) => string>> = {
   "too-large-across": (v) => `must be at most ${v.limit} mm across`,
   "no-area": () => "must go round something",
   "seam-at-corner": (v) => `must not lie at a corner; ${v.better} is straighter`,
+  "notch-missing": () => "is missing, and source is notched",
   "fixed-height-missing": () => "is missing, and heightRule is fixed",
   "not-a-size": (v) => `must be a size in the system ${v.system}, as ${EXAMPLES[String(v.system)] ?? "54"}`,
   "no-mandrel": () => "needs the readings of a mandrel, and the bench has none",

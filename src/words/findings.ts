@@ -57,6 +57,14 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
     what: v.number("points") > 0 ? "The wall meets a point." : `The top gathers ${showPercent(v.number("strain"), 1)} at its tightest.`,
     advice: "Set it there first, and thin or notch the edge so that it does not crimp.",
   }),
+  "wall.wrapped-short": (v) => ({
+    what: `Wrapped over the notch the strip comes out ${v.length("short")} short.`,
+    advice: `${v.bare("wrapped")} goes round tight; pressed into the notch it takes ${v.length("net")}.`,
+  }),
+  "wall.seam-near-corner": (v) => ({
+    what: "The seam lies close to a corner.",
+    advice: `It folds there when the wall is pushed over. Put it at ${v.number("better").toFixed(2)} of the way round, where the side is straighter.`,
+  }),
   "wall.no-strip": (v) => ({
     what: `No strip on the shelf is tall enough: the tallest is ${v.bare("tallest")}.`,
     advice: `Slice ${v.length("needed", "height")} from sheet.`,

@@ -4,6 +4,7 @@ import { type Way } from "@/core/heats/problem";
 import { type SchoolCode } from "@/core/measure/figure";
 import { type Metal } from "@/core/metal/metals";
 import { type SectionShape } from "@/core/metal/section";
+import { type WallSource } from "@/core/mount/wall";
 import { type OutlineShape } from "@/core/stone/shapes/shapes";
 
 export const METAL_NAMES: Readonly<Record<Metal, string>> = {
@@ -12,6 +13,15 @@ export const METAL_NAMES: Readonly<Record<Metal, string>> = {
   "sterling-935": "sterling 935",
   copper: "copper",
   brass: "brass",
+};
+
+/** What a wall is made from, and what that means. */
+export const SOURCE_ADVICE: Readonly<Record<WallSource, string>> = {
+  strip: "sold in fixed heights",
+  sheet: "sliced to the exact height",
+  tube: "the seat is cut with a burr",
+  cup: "ready made",
+  notched: "heavy strip, sawn or filed",
 };
 
 export const SHAPE_NAMES: Readonly<Record<OutlineShape["shape"], string>> = {

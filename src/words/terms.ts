@@ -46,6 +46,8 @@ const FORMULA_NAMES: Readonly<Record<FormulaCode, string>> = {
   "window.high": "net length and 0.05 more: too large beyond",
   "strip.shelf": "lowest strip on the shelf that is tall enough",
   "strip.trim": "what comes off that strip",
+  "notch.count": "net length over the pitch wanted, to the nearest whole number",
+  "notch.pitch": "net length over the number of notches: the pattern closes at the seam",
   "fibre.half": "half the thickness",
   "fibre.segment": "middle of a circular segment, from its flat",
   "fibre.halfEllipse": "middle of a half ellipse, 4/3 of the thickness over pi",

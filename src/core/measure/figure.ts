@@ -57,6 +57,8 @@ export type FormulaCode =
   | "window.high"
   | "strip.shelf"
   | "strip.trim"
+  | "notch.count"
+  | "notch.pitch"
   | "fibre.half"
   | "fibre.segment"
   | "fibre.halfEllipse"

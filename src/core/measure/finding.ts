@@ -6,6 +6,8 @@ export type FindingCode =
   | "wall.hides-stone"
   | "wall.gathers"
   | "wall.point"
+  | "wall.wrapped-short"
+  | "wall.seam-near-corner"
   | "wall.no-strip"
   | "plate.lift-short"
   | "hoop.wide-band"

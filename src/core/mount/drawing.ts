@@ -1,7 +1,9 @@
 import { type Outline, type Place, type Point, type Station, loopsOf, outward } from "../geometry/outline";
 import { type Blank, layBlank } from "../measure/blank";
 import { tolerance } from "../measure/tolerances";
-import { type Dome, domeCurve } from "../stone/dome";
+import { type Dome, cover, domeCurve } from "../stone/dome";
+import { isUneven, turnInProfile } from "../stone/profile";
+import { type Stone } from "../stone/stone";
 import { type PlatePlan } from "./plate";
 import { type Run, foldedCorners, runsWhere } from "./seam";
 import { GATHERS, type Wall, type WallPlan, strainAt } from "./wall";
@@ -41,6 +43,10 @@ export interface SettingDrawing {
   readonly section: SettingSection;
   /** The strip as it is cut, from its end at the seam. */
   readonly strip: Blank;
+  /** The top edge of an uneven stone's wall along that strip, height over length, from the seam; null where it is even. */
+  readonly top: readonly Point[] | null;
+  /** Where the side leans in along the tape, height over length; the heights it is drawn through, by the same. */
+  readonly turnIn: { readonly curve: readonly Point[]; readonly nodes: readonly Point[] };
   /** A tape round the stone, from the datum. */
   readonly tape: Blank;
   /** The plate's blank, lengthwise. */
@@ -49,6 +55,7 @@ export interface SettingDrawing {
 
 interface Setting {
   readonly outline: Outline;
+  readonly stone: Stone;
   readonly dome: Dome;
   readonly wall: Wall;
   readonly wallPlan: WallPlan;
@@ -65,6 +72,8 @@ export function drawSetting(setting: Setting): SettingDrawing {
     plan: drawPlan(setting, runs),
     section: drawSection(setting),
     strip: unroll(setting, runs),
+    top: topEdge(setting),
+    turnIn: turnInAlong(setting),
     tape: tapeRound(outline),
     plate: layPlate(setting),
   };
@@ -173,6 +182,35 @@ function unroll({ outline, wall, wallPlan, netLength }: Setting, runs: readonly 
     marks.sort((a, b) => a.at - b.at),
     gathers,
   );
+}
+
+const PROFILE_STEPS = 96;
+
+/** Lift, turn-in and lip at each place, filed to by the turn-in rule. */
+function topEdge({ outline, stone, dome, wall, wallPlan, netLength }: Setting): Point[] | null {
+  if (!isUneven(stone) || wall.height.rule !== "turn-in") return null;
+  const profile = turnInProfile(stone);
+  const middle = outward(outline, wall.fit.value + wall.thickness / 2);
+  const from = middle.lengthTo(outline.stationAt(wallPlan.seamAt));
+  const edge = Array.from({ length: PROFILE_STEPS }, (_, i): Point => {
+    const at = wallPlan.seamAt + i / PROFILE_STEPS;
+    const covered = cover({ ...dome, turnIn: profile(at) }, wall.catch.value);
+    const lip = covered.arc + (wall.thickness / 2) * covered.lean;
+    const along = i === 0 ? 0 : (((middle.lengthTo(outline.stationAt(at)) - from) % netLength) + netLength) % netLength;
+    return [along, wall.lift.value + profile(at) + lip];
+  });
+  return [...edge, [netLength, edge[0]![1]]];
+}
+
+function turnInAlong({ outline, stone }: Setting): SettingDrawing["turnIn"] {
+  const profile = turnInProfile(stone);
+  const length = outline.perimeter;
+  const nodes = typeof stone.turnIn === "number" ? [{ at: 0, height: stone.turnIn }] : stone.turnIn;
+  const steps = isUneven(stone) ? PROFILE_STEPS : 1;
+  return {
+    curve: Array.from({ length: steps + 1 }, (_, i): Point => [(i / steps) * length, profile(i / steps)]),
+    nodes: nodes.map(({ at, height }): Point => [at * length, height]),
+  };
 }
 
 /** The tape starts at the datum, which is an end of most outlines. */

@@ -71,15 +71,18 @@ export function apart(a: number, b: number): number {
 export function straightestPlace(outline: Outline, shankPlaces: readonly number[]): number {
   const smallest = Math.min(...outline.stations.map((s) => Math.abs(s.curvature)));
   const limit = smallest + (STRAIGHTNESS * 2 * Math.PI) / outline.perimeter;
-  const clearOfCorners = (at: number) =>
-    foldedCorners(outline).every((corner) => apart(at, corner.at) * outline.perimeter >= FROM_CORNER_MM);
   const runs = runsWhere(outline, (curvature) => limit - Math.abs(curvature))
     .map(({ from, to }) => ({ middle: withinOne((from + to) / 2), length: to - from }))
-    .filter(({ middle }) => clearOfCorners(middle));
+    .filter(({ middle }) => isClearOfCorners(outline, middle));
   if (runs.some(({ length }) => length >= 1)) return CIRCLE_SEAM;
   if (runs.length === 0) return farthestFromCorners(outline);
   const clearOfShank = runs.filter(({ middle }) => shankPlaces.every((place) => apart(middle, place) * outline.perimeter >= FROM_SHANK_MM));
   return longestThenLowest(clearOfShank.length > 0 ? clearOfShank : runs);
+}
+
+/** Whether a place lies far enough from every corner for a seam. */
+export function isClearOfCorners(outline: Outline, at: number): boolean {
+  return foldedCorners(outline).every((corner) => apart(at, corner.at) * outline.perimeter >= FROM_CORNER_MM);
 }
 
 /** Whether a seam there would be folded with a corner. */

@@ -3,7 +3,7 @@ import { type Finding, finding } from "../measure/finding";
 import { type Figure, type Figures, type School, type Sourced, single, sum, taken, term } from "../measure/figure";
 import { type Metal, massOf } from "../metal/metals";
 import { type Cover, type Dome, cover } from "../stone/dome";
-import { apart, foldedCorners, straightestPlace } from "./seam";
+import { apart, foldedCorners, isClearOfCorners, straightestPlace } from "./seam";
 
 export type WallSource = "strip" | "sheet" | "tube" | "cup" | "notched";
 export type HeightRule = "turn-in" | "third" | "fixed";
@@ -18,6 +18,9 @@ export interface WallLosses {
 
 /** A wall with every value settled. */
 export interface Wall {
+  readonly source: WallSource;
+  /** The pitch wanted of a notched wall, in mm. */
+  readonly notch: number | null;
   readonly metal: Metal;
   readonly thickness: number;
   readonly fit: Sourced<number>;
@@ -57,7 +60,8 @@ export function planWall(id: string, outline: Outline, dome: Dome, wall: Wall, s
   const cutHeight = sum("mm", [...netHeight.terms, taken("foot", foot), taken("top", top)]);
   const seamAt = wall.seamAt === "auto" ? straightestPlace(outline, shankPlaces) : wall.seamAt;
   const gather = gathering(outline, wall, covered);
-  const strip = stripFor(cutHeight.value, wall.stripHeights);
+  const strip = wall.source === "sheet" ? null : stripFor(cutHeight.value, wall.stripHeights);
+  const wrapped = hullLength(outline, wall);
   const key = (name: string) => `${id}.wall.${name}`;
   return {
     seamAt,
@@ -65,7 +69,8 @@ export function planWall(id: string, outline: Outline, dome: Dome, wall: Wall, s
     figures: {
       [key("netLength")]: net,
       [key("cutLength")]: sum("mm", [...net.terms, taken("squaring", wall.losses.squaring), taken("mark", wall.losses.mark)]),
-      [key("hullLength")]: hullLength(outline, wall),
+      [key("hullLength")]: wrapped,
+      ...notchFigures(key, wall, net.value),
       [key("windowLow")]: single("mm", net.value / STRETCH, "window.low"),
       [key("windowHigh")]: single("mm", net.value + TOO_LARGE_BY, "window.high"),
       [key("lip")]: lip,
@@ -86,7 +91,9 @@ export function planWall(id: string, outline: Outline, dome: Dome, wall: Wall, s
     findings: [
       ...heightFindings(id, dome, wall, netHeight.value, lip.value, heights.third.value),
       ...gatherFindings(id, gather),
-      ...(strip || wall.stripHeights.length === 0
+      ...shortfallFindings(id, net.value, wrapped.value),
+      ...seamFindings(id, outline, seamAt, shankPlaces),
+      ...(strip || wall.source === "sheet" || wall.stripHeights.length === 0
         ? []
         : [finding("wall.no-strip", "note", `${id}.wall`, { needed: cutHeight.value, tallest: Math.max(...wall.stripHeights) })]),
     ],
@@ -138,6 +145,31 @@ function faceShown(outline: Outline, wall: Wall): Figure {
   const inner = outline.parallel(-wall.catch.value);
   const shown = loopsOf(inner).reduce((sum, { area }) => sum + area, 0) / outline.area;
   return sum("ratio", [term("whole", 1, "formula"), term("covered", shown - 1, wall.catch.from)]);
+}
+
+/** How a pattern of notches closes at the seam: as many as come nearest to the pitch wanted, at least one. */
+function notchFigures(key: (name: string) => string, { notch }: Wall, net: number): Figures {
+  if (notch === null) return {};
+  const count = Math.max(1, Math.round(net / notch));
+  return {
+    [key("notches")]: single("count", count, "notch.count"),
+    [key("notchPitch")]: single("mm", net / count, "notch.pitch"),
+  };
+}
+
+/** A strip wrapped over a notch comes out short of what lies in it. */
+function shortfallFindings(id: string, net: number, wrapped: number): Finding[] {
+  const short = net - wrapped;
+  return short > SHOWN ? [finding("wall.wrapped-short", "note", `${id}.wall`, { short, wrapped, net })] : [];
+}
+
+/** Less than this is not seen on any rule (mm). */
+const SHOWN = 0.005;
+
+function seamFindings(id: string, outline: Outline, seamAt: number, shankPlaces: readonly number[]): Finding[] {
+  if (isClearOfCorners(outline, seamAt)) return [];
+  const better = straightestPlace(outline, shankPlaces);
+  return isClearOfCorners(outline, better) ? [finding("wall.seam-near-corner", "warning", `${id}.wall`, { at: seamAt, better })] : [];
 }
 
 interface Gathering {

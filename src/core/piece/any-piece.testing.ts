@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { type BenchEntry, SHIPPED_BENCH } from "./bench";
 import { faultsOf } from "./faults";
+import { type OutlineShape } from "../stone/shapes/shapes";
 import { type HoopEntry, type Mount, type Piece } from "./piece";
 
 /** Random pieces for tests: every one fits the schema and is planned here. */
@@ -13,11 +14,44 @@ function partly<T extends object>(fields: { readonly [K in keyof T]: fc.Arbitrar
   return fc.record(fields, { requiredKeys: [] }) as fc.Arbitrary<Partial<T>>;
 }
 
-function mountCalled(id: string, size: fc.Arbitrary<number>): fc.Arbitrary<Mount> {
-  const outline = fc.oneof(
+const share = fc.double({ min: 0.01, max: 1, noNaN: true });
+
+/** Every shape; the curved ones, which cost more, less often. */
+function anyOutline(size: fc.Arbitrary<number>): fc.Arbitrary<OutlineShape> {
+  const closedForms = fc.oneof<fc.Arbitrary<OutlineShape>[]>(
     fc.record({ shape: fc.constant("round" as const), diameter: size }),
     fc.record({ shape: fc.constant("oval" as const), length: size, width: size }),
+    fc.record({ shape: fc.constantFrom("pear" as const, "marquise" as const), length: size, width: size }),
+    fc.record({ shape: fc.constant("rectangle" as const), length: size, width: size, corner: fc.oneof(size, fc.constant(0)) }),
+    fc
+      .record({ length: size, width: size, deep: share })
+      .map(({ length, width, deep }) => ({ shape: "heart" as const, length, width, cleft: (deep * width) / 4 })),
+    fc
+      .record({ side: size, round: share, out: share })
+      .map(({ side, round, out }) => ({ shape: "triangle" as const, side, corner: round * side * 0.3, bulge: out * side * 0.3 })),
   );
+  const curved = fc.oneof<fc.Arbitrary<OutlineShape>[]>(
+    fc.record({ shape: fc.constant("cushion" as const), length: size, width: size, exponent: fc.double({ min: 1, max: 50, noNaN: true }) }),
+    fc
+      .record({
+        across: size,
+        reaches: fc.array(fc.double({ min: 0.3, max: 1, noNaN: true }), { minLength: 4, maxLength: 12 }),
+        closed: fc.constantFrom("curve" as const, "polyline" as const),
+      })
+      .map(({ across, reaches, closed }) => ({
+        shape: "free" as const,
+        closed,
+        points: reaches.map((reach, i) => {
+          const angle = (2 * Math.PI * i) / reaches.length;
+          return [across * reach * 0.5 * Math.cos(angle), across * reach * 0.5 * Math.sin(angle)] as const;
+        }),
+      })),
+  );
+  return fc.oneof({ weight: 9, arbitrary: closedForms }, { weight: 1, arbitrary: curved });
+}
+
+function mountCalled(id: string, size: fc.Arbitrary<number>): fc.Arbitrary<Mount> {
+  const outline = anyOutline(size);
   const stone = fc
     .record({
       outline,

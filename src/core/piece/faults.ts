@@ -1,5 +1,6 @@
 import { FINGER, readSize } from "../hoop/sizes";
 import { PLANNED_FORMS } from "../hoop/hoop";
+import { isUneven } from "../stone/profile";
 import { shapeFaults } from "../stone/shapes/shapes";
 import { type ShapeFault } from "../stone/shapes/shape";
 import { greatestTurnIn, outlineOf } from "../stone/stone";
@@ -44,6 +45,7 @@ export type FaultCode =
   | ShapeFault["code"]
   | "seam-at-corner"
   | "fixed-height-missing"
+  | "notch-missing"
   | "not-a-size"
   | "no-mandrel"
   | "off-mandrel"
@@ -96,10 +98,11 @@ function stoneFaults({ stone, wall }: Mount, path: string): Fault[] {
   const turnIn = greatestTurnIn(stone);
   const at = `${path}/stone/turnIn`;
   if (stone.dome === "flat") {
-    if (turnIn !== stone.height) faults.push(fault(at, "turn-in-not-flat", { height: stone.height, got: turnIn }));
+    if (turnIn !== stone.height || isUneven(stone)) faults.push(fault(at, "turn-in-not-flat", { height: stone.height, got: turnIn }));
   } else if (turnIn >= stone.height) {
     faults.push(fault(at, "turn-in-above-height", { height: stone.height, got: turnIn }));
   }
+  if (wall.source === "notched" && wall.notch === undefined) faults.push(fault(`${path}/wall/notch`, "notch-missing"));
   if (wall.heightRule === "fixed" && wall.fixedHeight === undefined) faults.push(fault(`${path}/wall/fixedHeight`, "fixed-height-missing"));
   const ofShape = shapeFaults(stone.outline);
   if (ofShape.length > 0) {
@@ -139,9 +142,8 @@ export function unplanned(piece: Piece): Fault[] {
   const { carrier } = piece;
   return [
     ...refuse(piece.kind !== "ring", "/kind", piece.kind),
-    ...piece.mounts.flatMap(({ stone, wall, plate }, i) => [
-      ...refuse(typeof stone.turnIn !== "number", `/mounts/${i}/stone/turnIn`, "heights round the outline"),
-      ...refuse((wall.source ?? "strip") !== "strip", `/mounts/${i}/wall/source`, wall.source ?? ""),
+    ...piece.mounts.flatMap(({ wall, plate }, i) => [
+      ...refuse(wall.source === "tube" || wall.source === "cup", `/mounts/${i}/wall/source`, wall.source ?? ""),
       ...refuse(plate.style === "open", `/mounts/${i}/plate/style`, plate.style),
       ...refuse((plate.ornament?.length ?? 0) > 0, `/mounts/${i}/plate/ornament`, "ornament"),
     ]),

@@ -26,6 +26,8 @@ export function settleWall({ wall, stone }: Mount, outline: Outline, bench: Benc
   const narrow: Sourced<number> = { value: outline.inscribedRadius * CATCH_SHARE, from: "formula" };
   const rule = wall.heightRule ?? "turn-in";
   return {
+    source: wall.source ?? "strip",
+    notch: wall.source === "notched" ? (wall.notch?.pitch ?? null) : null,
     metal: wall.metal,
     thickness: wall.thickness,
     fit: choose(wall.fit, bench.seatOf?.fit, SHIPPED.seatOf.fit),

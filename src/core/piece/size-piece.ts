@@ -95,7 +95,7 @@ function sizeMount(mount: Mount, bench: BenchEntry, onHoop: boolean): SizedMount
       plate: { metal: plate.metal, mass: value("plate.mass"), blankMass: platePlan.blankMass, thickness: plate.thickness },
     },
     base: { mount: id, extent: outline.extent(across) + 2 * platePlan.edge, thickness: plate.thickness },
-    drawing: drawSetting({ outline, dome, wall, wallPlan, platePlan, plateThickness: plate.thickness, netHeight, netLength }),
+    drawing: drawSetting({ outline, stone, dome, wall, wallPlan, platePlan, plateThickness: plate.thickness, netHeight, netLength }),
     settled: { wall, plate },
   };
 }

@@ -41,6 +41,13 @@ export function outlineOf(stone: Stone): MeasuredOutline {
 }
 
 /** The greatest height at which the side leans in. */
-export function greatestTurnIn({ turnIn }: Stone): number {
+export function greatestTurnIn({ turnIn }: Pick<Stone, "turnIn">): number {
   return typeof turnIn === "number" ? turnIn : Math.max(...turnIn.map((each) => each.height));
+}
+
+/** A turn-in whose greatest height is another; heights round the outline all rise or fall with it, none below `least`. */
+export function raisedTo({ turnIn }: Pick<Stone, "turnIn">, greatest: number, least: number): Stone["turnIn"] {
+  if (typeof turnIn === "number") return greatest;
+  const by = greatest - Math.max(...turnIn.map((each) => each.height));
+  return turnIn.map(({ at, height }) => ({ at, height: Math.max(least, Math.round((height + by) * 1000) / 1000) }));
 }

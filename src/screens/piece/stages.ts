@@ -3,7 +3,7 @@ import { type Plan } from "@/core/piece/plan";
 import { type Planned } from "@/ui/planned";
 import { figureOf } from "@/core/measure/figure";
 import { type Level } from "@/core/measure/finding";
-import { SYSTEM_NAMES, counted } from "@/words/names";
+import { SHAPE_NAMES, SYSTEM_NAMES, counted } from "@/words/names";
 import { type Units, showLength } from "@/words/show";
 import { SETTLING } from "@/words/heats";
 import { STAGES, type StageId, stageOf } from "@/words/stages";
@@ -58,10 +58,14 @@ export function stoneSize(outline: Piece["mounts"][number]["stone"]["outline"], 
   switch (outline.shape) {
     case "round":
       return `${showLength(outline.diameter, "blank", units)} round`;
-    case "oval":
-      return `${showLength(outline.length, "blank", units)} × ${showLength(outline.width, "blank", units)}`;
-    default:
-      return outline.shape;
+    case "triangle":
+      return `${SHAPE_NAMES.triangle}, side ${showLength(outline.side, "blank", units)}`;
+    case "free":
+      return `${SHAPE_NAMES.free}, ${counted(outline.points.length, "point")}`;
+    default: {
+      const size = `${showLength(outline.length, "blank", units)} × ${showLength(outline.width, "blank", units)}`;
+      return outline.shape === "oval" ? size : `${size} ${SHAPE_NAMES[outline.shape]}`;
+    }
   }
 }
 

@@ -1,10 +1,15 @@
 "use client";
 
 import { type Draft as Editable } from "immer";
+import { type Point } from "@/core/geometry/outline";
+import { withPointNear } from "@/core/stone/free-edit";
+import { isUneven } from "@/core/stone/profile";
+import { reshaped } from "@/core/stone/reshape";
+import { type OutlineShape } from "@/core/stone/shapes/shapes";
 import { greatestTurnIn, type Tenderness } from "@/core/stone/stone";
 import { type Mount } from "@/core/piece/piece";
 import { ChoiceField } from "@/ui/ChoiceField";
-import { Millimetres, Shape } from "@/ui/Drawing";
+import { Millimetres, Shape, pointUnder } from "@/ui/Drawing";
 import { FindingNotes } from "@/ui/FindingNotes";
 import { MeasureField } from "@/ui/MeasureField";
 import { PlanAndSection } from "@/ui/PlanAndSection";
@@ -19,9 +24,24 @@ import { Dimension } from "@/ui/Dimension";
 import { useUnits } from "@/ui/tray";
 import { type Size } from "@/ui/useSize";
 import { BLANK_MARKS } from "@/words/marks";
+import { SHAPE_NAMES, capital } from "@/words/names";
 import { lengthUnit } from "@/words/show";
 import { wallView } from "../wall/view";
-import { domeField, materialField, mohsField, outlineField, reshaped, stoneField, wrappedField } from "./fields";
+import { FreeMeasures } from "./FreeMeasures";
+import { FreePoints, useFreeForm } from "./FreePoints";
+import { ProfileMeasures } from "./ProfileMeasures";
+import { TurnInCurve } from "./TurnInCurve";
+import {
+  DIMENSIONS,
+  dimensionField,
+  dimensionOf,
+  domeField,
+  heightField,
+  materialField,
+  mohsField,
+  turnInField,
+  wrappedField,
+} from "./fields";
 import { stoneView } from "./view";
 
 /** The stone as it was measured: outline, height, dome, and what it will not bear. */
@@ -63,6 +83,8 @@ export function StoneStage({ mount: id }: { readonly mount: string }) {
             names={BLANK_MARKS}
             units={units}
             tone="stone"
+            edge={isUneven(mount.stone) ? plan.drawing.settings[id]!.turnIn.curve : null}
+            over={<TurnInCurve mount={mount} />}
           />
         </>
       }
@@ -74,6 +96,9 @@ function StoneDrawing({ size, mount }: { readonly size: Size; readonly mount: Mo
   const plan = usePlan();
   const units = useUnits();
   const view = stoneView(plan, mount, units);
+  const shape = mount.stone.outline;
+  const change = useFreeForm(mount.id);
+  const addPoint = (to: Point) => change((each) => withPointNear(each, to));
   return (
     <PlanAndSection size={size} mount={mount} label="The stone in plan and section">
       {({ drawing, plan: { x, y, scale }, section }) => {
@@ -83,7 +108,17 @@ function StoneDrawing({ size, mount }: { readonly size: Size; readonly mount: Mo
         return (
           <>
             <Millimetres x={x} y={y} scale={scale}>
-              <Shape points={drawing.plan.stone} fill="url(#stone)" stroke="#00000066" lights="stone" />
+              {shape.shape === "free" && <MillimetreSquares />}
+              <g onDoubleClick={(event) => addPoint(pointUnder(event))}>
+                <Shape
+                  points={drawing.plan.stone}
+                  fill="url(#stone)"
+                  stroke="#00000066"
+                  strokeWidth={shape.shape === "free" ? 3 : 1}
+                  lights="stone"
+                />
+              </g>
+              {shape.shape === "free" && <FreePoints mount={mount} shape={shape} />}
             </Millimetres>
             <Dimension from={left} to={right} at={foot + 30} text={view.long} lights="length" />
             <Dimension from={top} to={foot} at={left - 30} text={view.wide} lights="width" isUpright />
@@ -94,6 +129,26 @@ function StoneDrawing({ size, mount }: { readonly size: Size; readonly mount: Mo
     </PlanAndSection>
   );
 }
+
+const SQUARES_MM = 14;
+
+/** Squares of a millimetre under a free-form, every fifth line stronger. */
+function MillimetreSquares() {
+  const lines = Array.from({ length: 2 * SQUARES_MM + 1 }, (_, i) => i - SQUARES_MM);
+  const path = (isFifth: boolean) =>
+    lines
+      .filter((i) => (i % 5 === 0) === isFifth)
+      .map((i) => `M${i} ${-SQUARES_MM}V${SQUARES_MM}M${-SQUARES_MM} ${i}H${SQUARES_MM}`)
+      .join("");
+  return (
+    <>
+      <path d={path(false)} vectorEffect="non-scaling-stroke" stroke="#e1e8e5" fill="none" />
+      <path d={path(true)} vectorEffect="non-scaling-stroke" stroke="#b9c8c2" fill="none" />
+    </>
+  );
+}
+
+const SHAPES: readonly OutlineShape["shape"][] = ["oval", "round", "cushion", "rectangle", "pear", "marquise", "heart", "triangle", "free"];
 
 const TENDER: readonly { readonly to: Tenderness; readonly text: string }[] = [
   { to: "heat", text: "heat" },
@@ -112,27 +167,27 @@ function StoneMeasures({ mount }: { readonly mount: Mount }) {
   const change = (recipe: (stone: Editable<Mount["stone"]>) => void) =>
     session.change((piece) => recipe(piece.mounts.find((each) => each.id === id)!.stone));
   const isFlat = stone.dome === "flat";
+  const isList = typeof stone.turnIn !== "number";
   return (
     <>
       <h2 className="section-head">Outline</h2>
       <ChoiceField
         label="Shape"
-        value={outline.shape as "round" | "oval"}
-        options={[
-          { value: "oval", text: "Oval" },
-          { value: "round", text: "Round" },
-        ]}
+        value={outline.shape}
+        options={SHAPES.map((value) => ({ value, text: capital(SHAPE_NAMES[value]) }))}
         onChoose={(shape) => change((each) => void (each.outline = reshaped(outline, shape) as Editable<typeof outline>))}
       />
-      {outline.shape === "oval" && (
-        <MeasureField field={outlineField(id, "length", units)} label="Length" value={outline.length} lights="length" />
-      )}
-      {outline.shape === "oval" && (
-        <MeasureField field={outlineField(id, "width", units)} label="Width" value={outline.width} lights="width" />
-      )}
-      {outline.shape === "round" && (
-        <MeasureField field={outlineField(id, "diameter", units)} label="Across" value={outline.diameter} lights="length" />
-      )}
+      {DIMENSIONS[outline.shape].map(({ name, label, hint, lights }) => (
+        <MeasureField
+          key={`${outline.shape} ${name}`}
+          field={dimensionField(id, name, units)}
+          label={label}
+          hint={hint}
+          value={dimensionOf(outline, name)}
+          lights={lights}
+        />
+      ))}
+      {outline.shape === "free" && <FreeMeasures mount={mount} shape={outline} />}
       <MeasureField
         field={wrappedField(id, units)}
         label="Round it by tape"
@@ -141,16 +196,17 @@ function StoneMeasures({ mount }: { readonly mount: Mount }) {
         lights="stone"
       />
       <h2 className="section-head">Height</h2>
-      <MeasureField field={stoneField(id, "height", units)} label="Whole stone" value={stone.height} lights="stone" />
+      <MeasureField field={heightField(id, units)} label="Whole stone" value={stone.height} lights="stone" />
       {!isFlat && (
         <MeasureField
-          field={stoneField(id, "turnIn", units)}
-          label="Side leans in at"
-          hint="drag the line in the section"
+          field={turnInField(id, units)}
+          label={isList ? "Side leans in at most" : "Side leans in at"}
+          hint={isList ? "drag the heights along the rule" : "drag the line in the section"}
           value={greatestTurnIn(stone)}
           lights="turnIn"
         />
       )}
+      {!isFlat && <ProfileMeasures mount={mount} />}
       <ChoiceField
         label="Face"
         hint={isFlat ? view.dome : "domed"}

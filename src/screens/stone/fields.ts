@@ -1,28 +1,84 @@
 import { type Draft as Editable } from "immer";
 import { type Piece } from "@/core/piece/piece";
 import { type OutlineShape } from "@/core/stone/shapes/shapes";
+import { raisedTo } from "@/core/stone/stone";
 import { lengthField, numberField, optionalLengthField, wordsField } from "@/ui/fields";
 import { type Units } from "@/words/show";
 
 type Stone = Piece["mounts"][number]["stone"];
 
-function stoneOf(piece: Editable<Piece>, mount: string): Editable<Stone> {
+/** The stone of a mount, to be changed. */
+export function stoneOf(piece: Editable<Piece>, mount: string): Editable<Stone> {
   return piece.mounts.find(({ id }) => id === mount)!.stone;
 }
 
-/** A dimension of the outline, by its name in the piece: "length", "diameter". */
-export function outlineField(mount: string, name: "length" | "width" | "diameter", units: Units) {
-  return lengthField(`${mount}.stone.outline.${name}`, units, (piece, value) => {
+/** A dimension of an outline that is typed. */
+interface Dimension {
+  readonly name: "diameter" | "length" | "width" | "exponent" | "corner" | "cleft" | "side" | "bulge";
+  readonly label: string;
+  readonly hint?: string;
+  readonly lights: "length" | "width" | "stone";
+}
+
+const LENGTH: Dimension = { name: "length", label: "Length", lights: "length" };
+const WIDTH: Dimension = { name: "width", label: "Width", lights: "width" };
+const CORNER: Dimension = { name: "corner", label: "Corner", hint: "its radius; 0 is sharp", lights: "stone" };
+
+/** What is measured of each shape, in the order it is measured. */
+export const DIMENSIONS: Readonly<Record<OutlineShape["shape"], readonly Dimension[]>> = {
+  round: [{ name: "diameter", label: "Across", lights: "length" }],
+  oval: [LENGTH, WIDTH],
+  cushion: [LENGTH, WIDTH, { name: "exponent", label: "Squareness", hint: "2 is an oval, 4 nearly square", lights: "stone" }],
+  rectangle: [LENGTH, WIDTH, CORNER],
+  pear: [LENGTH, WIDTH],
+  marquise: [LENGTH, WIDTH],
+  heart: [LENGTH, WIDTH, { name: "cleft", label: "Cleft", hint: "its depth between the lobes", lights: "stone" }],
+  triangle: [
+    { name: "side", label: "Side", hint: "between the corners as if sharp", lights: "width" },
+    CORNER,
+    { name: "bulge", label: "Bulge", hint: "how far a side rises", lights: "stone" },
+  ],
+  free: [],
+};
+
+/** A dimension as the piece has it. */
+export function dimensionOf(outline: OutlineShape, name: Dimension["name"]): number {
+  return (outline as unknown as Readonly<Record<string, number>>)[name]!;
+}
+
+export function dimensionField(mount: string, name: Dimension["name"], units: Units) {
+  const key = `${mount}.stone.outline.${name}`;
+  const write = (piece: Editable<Piece>, value: number) => {
     const stone = stoneOf(piece, mount);
     stone.outline = { ...stone.outline, [name]: value };
+  };
+  return name === "exponent" ? numberField(key, "", 0.1, 1, write) : lengthField(key, units, write);
+}
+
+export function heightField(mount: string, units: Units) {
+  return lengthField(`${mount}.stone.height`, units, (piece, value) => {
+    const stone = stoneOf(piece, mount);
+    stone.height = value;
+    if (stone.dome === "flat") stone.turnIn = value;
   });
 }
 
-export function stoneField(mount: string, name: "height" | "turnIn", units: Units) {
-  return lengthField(`${mount}.stone.${name}`, units, (piece, value) => {
+/** The greatest height at which the side leans in; heights round the outline go with it. */
+export function turnInField(mount: string, units: Units) {
+  return lengthField(`${mount}.stone.turnIn`, units, (piece, value) => {
     const stone = stoneOf(piece, mount);
-    stone[name] = value;
-    if (name === "height" && stone.dome === "flat") stone.turnIn = value;
+    stone.turnIn = raisedTo(stone, value, LEAST_TURN_IN) as Editable<Stone>["turnIn"];
+  });
+}
+
+/** No height round the outline is pushed under this (mm). */
+export const LEAST_TURN_IN = 0.05;
+
+/** One of the heights round the outline. */
+export function profileField(mount: string, index: number, units: Units) {
+  return lengthField(`${mount}.stone.turnIn.${index}`, units, (piece, value) => {
+    const { turnIn } = stoneOf(piece, mount);
+    if (typeof turnIn !== "number" && turnIn[index]) turnIn[index].height = value;
   });
 }
 
@@ -50,10 +106,4 @@ export function materialField(mount: string) {
     const stone = stoneOf(piece, mount);
     stone.material = { ...stone.material, name };
   });
-}
-
-/** The outline as another shape of about the same size. */
-export function reshaped(outline: OutlineShape, shape: "round" | "oval"): OutlineShape {
-  if (shape === "round") return { shape, diameter: "width" in outline ? outline.width : 10 };
-  return outline.shape === "round" ? { shape, length: outline.diameter, width: outline.diameter } : { shape, length: 16, width: 12 };
 }

@@ -55,7 +55,7 @@ export function TrayDrawing({ records, bench, chosen, onChoose, onOpen }: Props)
         <text x={16} y={22} fontSize={12.5} fill="#566264">
           On the tray, all to one scale; a square is 5 mm
         </text>
-        {lying.map(({ record, stone, wall }, i) => {
+        {lying.map(({ record, stone, wall, middle }, i) => {
           const { piece } = record;
           const tint = piece.mounts[0]!.stone.material?.name ?? piece.mounts[0]!.stone.name ?? piece.name;
           const isChosen = record.id === chosen;
@@ -71,7 +71,7 @@ export function TrayDrawing({ records, bench, chosen, onChoose, onOpen }: Props)
               onDoubleClick={() => onOpen(record.id)}
             >
               <StoneFill id={`tint-${record.id}`} material={tint} />
-              <Millimetres x={middles[i]!} y={122} scale={{ perMm, times: 1 }}>
+              <Millimetres x={middles[i]! - middle[0] * perMm} y={122 + middle[1] * perMm} scale={{ perMm, times: 1 }}>
                 <Shape points={wall} fill="#dfe5e7" stroke="#8d989c" />
                 <Shape points={stone} fill={`url(#tint-${record.id})`} stroke="#00000044" />
               </Millimetres>

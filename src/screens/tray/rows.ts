@@ -90,10 +90,13 @@ export interface TrayStone {
   readonly stone: readonly Point[];
   readonly wall: readonly Point[];
   readonly width: number;
+  /** Where its middle lies. */
+  readonly middle: Point;
 }
 
 export function trayStone(plan: Plan, mount: string): TrayStone {
   const { stone, wallOutside } = plan.drawing.settings[mount]!.plan;
-  const xs = wallOutside.map(([x]) => x);
-  return { stone, wall: wallOutside, width: Math.max(...xs) - Math.min(...xs) };
+  const [xs, ys] = [wallOutside.map(([x]) => x), wallOutside.map(([, y]) => y)];
+  const [left, right, low, high] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
+  return { stone, wall: wallOutside, width: right - left, middle: [(left + right) / 2, (low + high) / 2] };
 }

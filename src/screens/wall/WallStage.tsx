@@ -1,8 +1,10 @@
 "use client";
 
 import { type Draft as Editable } from "immer";
+import { type Point } from "@/core/geometry/outline";
 import { METALS, type Metal } from "@/core/metal/metals";
-import { type HeightRule } from "@/core/mount/wall";
+import { type SettingDrawing } from "@/core/mount/drawing";
+import { type HeightRule, type WallSource } from "@/core/mount/wall";
 import { figureOf } from "@/core/measure/figure";
 import { type WallEntry } from "@/core/piece/piece";
 import { ChoiceField } from "@/ui/ChoiceField";
@@ -15,12 +17,12 @@ import { Answer, Answers, Stage } from "@/ui/Stage";
 import { Sum } from "@/ui/Sum";
 import { useSession, useSessionState } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
-import { METAL_NAMES, capital } from "@/words/names";
+import { METAL_NAMES, SOURCE_ADVICE, capital } from "@/words/names";
 import { BLANK_MARKS } from "@/words/marks";
 import { degrees, lengthUnit, showTemperature } from "@/words/show";
 import { SOURCE_NAMES } from "@/words/terms";
 import { WallDrawing } from "./WallDrawing";
-import { wallField, wallLossField } from "./fields";
+import { pitchField, wallField, wallLossField } from "./fields";
 import { wallView } from "./view";
 
 /** How long and tall the strip is cut, and where its seam lies. */
@@ -58,6 +60,7 @@ export function WallStage({ mount: id }: { readonly mount: string }) {
             beyond="coil goes on"
             names={BLANK_MARKS}
             units={units}
+            edge={topEdge(plan.drawing.settings[id]!)}
           />
         </>
       }
@@ -65,7 +68,19 @@ export function WallStage({ mount: id }: { readonly mount: string }) {
   );
 }
 
+/** The edge an uneven stone's wall is filed to, along the strip as it is cut. */
+function topEdge({ top, strip }: SettingDrawing): Point[] | null {
+  const lead = strip.losses[0]!.to;
+  return top && top.map(([along, up]): Point => [along + lead, up]);
+}
+
 const WALL_METALS: readonly Metal[] = ["fine-silver", "sterling", "sterling-935", "copper", "brass"];
+const SOURCES: readonly { readonly value: WallSource; readonly text: string }[] = [
+  { value: "strip", text: "Strip" },
+  { value: "sheet", text: "Sheet" },
+  { value: "notched", text: "Notched" },
+];
+const USUAL_PITCH = 1.5;
 const RULES: readonly { readonly value: HeightRule; readonly text: string }[] = [
   { value: "turn-in", text: "Turn-in" },
   { value: "third", text: "A third" },
@@ -91,6 +106,21 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
   return (
     <>
       <h2 className="section-head">Strip</h2>
+      <ChoiceField
+        label="From"
+        hint={SOURCE_ADVICE[settled.source]}
+        value={settled.source}
+        options={SOURCES}
+        onChoose={(source) =>
+          change((wall) => {
+            wall.source = source;
+            if (source === "notched") wall.notch ??= { pitch: USUAL_PITCH };
+          })
+        }
+      />
+      {settled.notch !== null && (
+        <MeasureField field={pitchField(id, units)} label="Pitch of the notches" hint={view.notches} value={settled.notch} />
+      )}
       <ChoiceField
         label="Metal"
         hint={`melts at ${showTemperature(METALS[mount.wall.metal].solidus, units)} ${degrees(units)}`}

@@ -16,6 +16,13 @@ export function wallField(mount: string, name: WallNumber, units: Units) {
   });
 }
 
+/** The pitch wanted of a notched wall. */
+export function pitchField(mount: string, units: Units) {
+  return lengthField(`${mount}.wall.notch.pitch`, units, (piece, value) => {
+    wallOf(piece, mount).notch = { pitch: value };
+  });
+}
+
 export function wallLossField(mount: string, name: WallLoss, units: Units) {
   return lengthField(`${mount}.wall.losses.${name}`, units, (piece, value) => {
     const wall = wallOf(piece, mount);

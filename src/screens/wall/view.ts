@@ -1,6 +1,7 @@
 import { figureOf } from "@/core/measure/figure";
 import { nearestGauge } from "@/core/measure/gauge";
 import { type Mount } from "@/core/piece/piece";
+import { greatestTurnIn } from "@/core/stone/stone";
 import { type Plan } from "@/core/piece/plan";
 import { type SumPart } from "@/ui/Sum";
 import { type Units, showLength, showPercent, withUnit } from "@/words/show";
@@ -18,6 +19,8 @@ export interface WallView {
   readonly top: string;
   readonly gauge: string;
   readonly shelf: string | null;
+  /** How the pattern of a notched wall closes. */
+  readonly notches: string;
   readonly sawLine: string;
   readonly across: string;
 }
@@ -42,13 +45,19 @@ export function wallView(plan: Plan, mount: Mount, units: Units): WallView {
     ],
     total: measured(cut.value),
     gather: `gathers ${showPercent(figure("gather").value, 1)}`,
-    leansIn: `leans in at ${measured(mount.stone.turnIn as number)}`,
+    leansIn: `leans in at ${measured(greatestTurnIn(mount.stone))}`,
     stands: `wall stands ${measured(figure("netHeight").value)}`,
     third: `a third of the height, ${measured(figure("thirdHeight").value)}`,
     top: showLength(section.top, "blank", units),
     gauge: `${nearestGauge(mount.wall.thickness)} gauge`,
     shelf: strip ? `${withUnit(strip.value, "measured", units)} strip is on the shelf` : null,
+    notches: notchesText(plan, mount, units),
     sawLine: `saw line, ${withUnit(plan.settled.mounts[mount.id]!.plate.sawMargin.value, "blank", units)} outside`,
     across: showLength(figureOf(plan.figures, `${mount.id}.plate.length`).terms[0]!.value, "blank", units),
   };
+}
+
+function notchesText({ figures }: Plan, { id }: Mount, units: Units): string {
+  const [count, pitch] = [figures[`${id}.wall.notches`], figures[`${id}.wall.notchPitch`]];
+  return count && pitch ? `${count.value} at ${withUnit(pitch.value, "measured", units)} close at the seam` : "";
 }

@@ -86,8 +86,8 @@ test("length, area, centre and extent are those of the curve finely drawn, and a
         },
         [0, 0],
       );
-      near(outline.centre[0], third[0]! / outline.area, outline.perimeter * 1e-3);
-      near(outline.centre[1], third[1]! / outline.area, outline.perimeter * 1e-3);
+      near(outline.centre[0], third[0] / outline.area, outline.perimeter * 1e-3);
+      near(outline.centre[1], third[1] / outline.area, outline.perimeter * 1e-3);
       const larger = outlineOfShape(scaled(shape, by));
       expect(larger.perimeter / outline.perimeter).toBeCloseTo(by, 6);
       expect(larger.area / outline.area).toBeCloseTo(by * by, 5);
@@ -187,7 +187,8 @@ test("places are found by length, corners and notches by their turn, and every n
         const step = ((b.at - a.at + 1) % 1) * outline.perimeter;
         return step < outline.perimeter / 2 ? all + (step * (a.curvature + b.curvature)) / 2 : all;
       }, 0);
-      if (shape.shape !== "cushion") expect(Math.abs(turned + bent - 2 * Math.PI)).toBeLessThan(0.1);
+      // The sum over stations is rough where a free-form wavers; one corner left out would still be more than this.
+      if (shape.shape !== "cushion") expect(Math.abs(turned + bent - 2 * Math.PI)).toBeLessThan(shape.shape === "free" ? 0.25 : 0.1);
     }),
     { numRuns: 100 },
   );

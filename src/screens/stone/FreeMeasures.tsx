@@ -1,0 +1,166 @@
+"use client";
+
+import { useDeferredValue, useMemo, useState } from "react";
+import { type Mount } from "@/core/piece/piece";
+import { nearestRegular } from "@/core/stone/fit";
+import { type Reading, fromReadings, mirroredAcross, smoothed } from "@/core/stone/free-edit";
+import { sizeOf } from "@/core/stone/reshape";
+import { type Free } from "@/core/stone/shapes/free";
+import { type OutlineShape, outlineOfShape } from "@/core/stone/shapes/shapes";
+import { readLength } from "@/core/measure/reading";
+import { useSession } from "@/ui/session";
+import { useUnits } from "@/ui/tray";
+import { counted } from "@/words/names";
+import { type Units, showLength, withUnit } from "@/words/show";
+import { stoneSize } from "../piece/stages";
+import { useFreeForm } from "./FreePoints";
+import { stoneOf } from "./fields";
+
+interface Props {
+  readonly mount: Mount;
+  readonly shape: Free;
+}
+
+/** What can be done with a free-form as a whole, and the regular shape it comes nearest to. */
+export function FreeMeasures({ mount, shape }: Props) {
+  const change = useFreeForm(mount.id);
+  const [isRead, setRead] = useState(false);
+  return (
+    <div className="border-t border-hair py-1.5 text-[13px]">
+      <p className="text-soft">
+        {counted(shape.points.length, "point")}. Drag one; double-click the outline to add one; Delete takes one away.
+      </p>
+      <div className="mt-1.5 flex flex-wrap gap-1.5">
+        <button type="button" className="btn" onClick={() => change(smoothed)}>
+          Smooth
+        </button>
+        <button type="button" className="btn" onClick={() => change(mirroredAcross)}>
+          Mirror
+        </button>
+        <button type="button" className="btn" aria-expanded={isRead} onClick={() => setRead(!isRead)}>
+          Caliper readings
+        </button>
+      </div>
+      {isRead && <Readings mount={mount} shape={shape} onDone={() => setRead(false)} />}
+      <NearestShape mount={mount} shape={shape} />
+    </div>
+  );
+}
+
+/** "An oval 17.9 x 13.1, off by at most 0.08": taken if the maker likes. */
+function NearestShape({ mount, shape }: Props) {
+  const session = useSession();
+  const units = useUnits();
+  const settled = useDeferredValue(shape);
+  const fit = useMemo(() => nearestRegular(outlineOfShape(settled)), [settled]);
+  const take = (outline: OutlineShape) =>
+    session.change((piece) => {
+      const stone = stoneOf(piece, mount.id);
+      stone.outline = outline as typeof stone.outline;
+    });
+  const name = fit.shape.shape === "oval" ? `oval ${stoneSize(fit.shape, units)}` : stoneSize(fit.shape, units);
+  return (
+    <div className="mt-2 flex items-center justify-between gap-2 border-t border-hair pt-1.5">
+      <span className="text-soft">
+        Nearest: <b className="font-semibold text-ink">{name}</b>, off by at most {withUnit(fit.off, "measured", units)}
+      </span>
+      <button type="button" className="btn" onClick={() => take(fit.shape)}>
+        Take it
+      </button>
+    </div>
+  );
+}
+
+const SHARES = [0.06, 0.25, 0.5, 0.75, 0.94] as const;
+
+/** How far the stone reaches to either side of its length, as it lies now. */
+function readingsOf(shape: Free): { readonly length: number; readonly readings: readonly Reading[] } {
+  const outline = outlineOfShape(shape);
+  const { length } = sizeOf(outline);
+  const left = Math.min(...outline.stations.map(({ x }) => x));
+  const reach = (along: number, side: 1 | -1) => {
+    const near = outline.stations.filter(({ x, y }) => Math.abs(x - left - along) < length / 30 && y * side > 0);
+    return near.reduce((most, { y }) => Math.max(most, y * side), 0.1);
+  };
+  return {
+    length,
+    readings: SHARES.map((share) => ({ along: share * length, up: reach(share * length, 1), down: reach(share * length, -1) })),
+  };
+}
+
+/** Length, and at five places across it how far the stone reaches to each side of a line laid along it. */
+function Readings({ mount, shape, onDone }: Props & { readonly onDone: () => void }) {
+  const units = useUnits();
+  const session = useSession();
+  const [texts, setTexts] = useState(() => textsOf(shape, units));
+  const [problem, setProblem] = useState<string | null>(null);
+  const put = (key: string, text: string) => setTexts((all) => ({ ...all, [key]: text }));
+  const make = () => {
+    const read = (key: string) => {
+      const reading = readLength(texts[key] ?? "", units.length);
+      return reading.ok && reading.value > 0 ? reading.value : null;
+    };
+    const values = Object.fromEntries(Object.keys(texts).map((key) => [key, read(key)]));
+    const wrong = Object.entries(values).find(([, value]) => value === null);
+    if (wrong) return setProblem(`"${texts[wrong[0]]}" is not a length: type one over 0, as 6.4`);
+    const length = values.length!;
+    const readings = SHARES.map((share, i) => ({ along: share * length, up: values[`up${i}`]!, down: values[`down${i}`]! }));
+    const told = session.change((piece) => {
+      const stone = stoneOf(piece, mount.id);
+      stone.outline = fromReadings(length, readings) as typeof stone.outline;
+    });
+    if (told) setProblem(told);
+    else onDone();
+  };
+  const entry = (key: string, label: string) => (
+    <input
+      aria-label={label}
+      inputMode="decimal"
+      value={texts[key]}
+      onChange={(event) => put(key, event.target.value)}
+      onKeyDown={(event) => event.key === "Enter" && make()}
+      className="w-full rounded-[4px] border border-line bg-sheet px-1.5 py-0.5 text-right"
+    />
+  );
+  return (
+    <fieldset className="mt-2 rounded-[5px] border border-line bg-sheet p-2">
+      <legend className="px-1 text-[12px] text-soft">Lay a line along the stone and read across it</legend>
+      <div className="grid grid-cols-[1fr_64px_64px] items-center gap-x-2 gap-y-1 text-[12.5px]">
+        <span>Length</span>
+        {entry("length", "Length")}
+        <span />
+        <span className="text-soft">along from the left</span>
+        <span className="text-right text-soft">up</span>
+        <span className="text-right text-soft">down</span>
+        {SHARES.map((share, i) => (
+          <div key={share} className="contents">
+            <span>{Math.round(share * 100)}%</span>
+            {entry(`up${i}`, `Up at ${Math.round(share * 100)}%`)}
+            {entry(`down${i}`, `Down at ${Math.round(share * 100)}%`)}
+          </div>
+        ))}
+      </div>
+      {problem && (
+        <p role="alert" className="pt-1 text-[12px] text-bad">
+          ◆ {problem}.
+        </p>
+      )}
+      <button type="button" className="btn mt-2" onClick={make}>
+        Make the outline
+      </button>
+    </fieldset>
+  );
+}
+
+function textsOf(shape: Free, units: Units): Record<string, string> {
+  const { length, readings } = readingsOf(shape);
+  return {
+    length: showLength(length, "measured", units),
+    ...Object.fromEntries(
+      readings.flatMap(({ up, down }, i) => [
+        [`up${i}`, showLength(up, "measured", units)],
+        [`down${i}`, showLength(down, "measured", units)],
+      ]),
+    ),
+  };
+}

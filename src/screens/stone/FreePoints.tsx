@@ -1,0 +1,76 @@
+"use client";
+
+import { type KeyboardEvent, type PointerEvent } from "react";
+import { type Point } from "@/core/geometry/outline";
+import { type Mount } from "@/core/piece/piece";
+import { moved, withPointNear, without } from "@/core/stone/free-edit";
+import { type Free } from "@/core/stone/shapes/free";
+import { pointUnder } from "@/ui/Drawing";
+import { useSession } from "@/ui/session";
+import { stoneOf } from "./fields";
+
+const STEP = 0.1;
+const WAYS: Readonly<Record<string, Point>> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] };
+const FINE = 0.1;
+
+interface Props {
+  readonly mount: Mount;
+  readonly shape: Free;
+}
+
+/** Changes a free-form, if the change is one that can be drawn. */
+export function useFreeForm(mount: string): (change: (shape: Free) => Free) => void {
+  const session = useSession();
+  return (change) =>
+    void session.change((piece) => {
+      const stone = stoneOf(piece, mount);
+      if (stone.outline.shape === "free") stone.outline = change(stone.outline) as typeof stone.outline;
+    });
+}
+
+/**
+ * The points of a free-form over its outline: dragged, or moved with the arrow keys (Alt for a tenth of that); Enter adds one after, Delete
+ * takes one away. The outline itself takes a new point where it is double-clicked.
+ */
+export function FreePoints({ mount, shape }: Props) {
+  const session = useSession();
+  const change = useFreeForm(mount.id);
+  const onKeyDown = (event: KeyboardEvent, i: number) => {
+    const way = WAYS[event.key];
+    const [x, y] = shape.points[i]!;
+    const [nx, ny] = shape.points[(i + 1) % shape.points.length]!;
+    if (way) {
+      const step = event.altKey ? STEP * FINE : STEP;
+      change((each) => moved(each, i, [x + way[0] * step, y + way[1] * step]));
+    } else if (event.key === "Delete" || event.key === "Backspace") change((each) => without(each, i));
+    else if (event.key === "Enter") change((each) => withPointNear(each, [(x + nx) / 2, (y + ny) / 2]));
+    else return;
+    event.preventDefault();
+    event.stopPropagation();
+  };
+  const onPointerMove = (event: PointerEvent<SVGGElement>, i: number) => {
+    if (!event.currentTarget.hasPointerCapture(event.pointerId)) return;
+    const to = pointUnder(event);
+    change((each) => moved(each, i, to));
+  };
+  return shape.points.map(([x, y], i) => (
+    <g
+      key={i}
+      role="button"
+      tabIndex={0}
+      aria-label={`Point ${i + 1} at ${x.toFixed(2)}, ${y.toFixed(2)}`}
+      className="cursor-move outline-offset-4"
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId);
+        session.begin();
+      }}
+      onPointerMove={(event) => onPointerMove(event, i)}
+      onPointerUp={() => session.commit()}
+      onKeyDown={(event) => onKeyDown(event, i)}
+      onBlur={() => session.commit()}
+    >
+      <path d={`M${x} ${y}h0`} vectorEffect="non-scaling-stroke" stroke="#0b5d66" strokeWidth={13} strokeLinecap="round" />
+      <path d={`M${x} ${y}h0`} vectorEffect="non-scaling-stroke" stroke="#fff" strokeWidth={8.5} strokeLinecap="round" />
+    </g>
+  ));
+}

@@ -1,0 +1,72 @@
+"use client";
+
+import { X } from "lucide-react";
+import { type Mount } from "@/core/piece/piece";
+import { turnInProfile } from "@/core/stone/profile";
+import { MeasureField } from "@/ui/MeasureField";
+import { useSession } from "@/ui/session";
+import { useUnits } from "@/ui/tray";
+import { profileField, stoneOf } from "./fields";
+
+/** Whether the side leans in at one height or at several round the stone, and those. */
+export function ProfileMeasures({ mount }: { readonly mount: Mount }) {
+  const session = useSession();
+  const units = useUnits();
+  const { turnIn } = mount.stone;
+  const put = (next: Mount["stone"]["turnIn"]) =>
+    session.change((piece) => {
+      const stone = stoneOf(piece, mount.id);
+      stone.turnIn = next as typeof stone.turnIn;
+    });
+  if (typeof turnIn === "number") {
+    return (
+      <button type="button" className="btn mt-1" onClick={() => put([0, 0.25, 0.5, 0.75].map((at) => ({ at, height: turnIn })))}>
+        It differs round the stone
+      </button>
+    );
+  }
+  const add = () => {
+    const at = widestGap(turnIn.map((each) => each.at));
+    put([...turnIn, { at, height: Math.round(turnInProfile(mount.stone)(at) * 100) / 100 }].sort((a, b) => a.at - b.at));
+  };
+  return (
+    <>
+      {turnIn.map(({ at, height }, i) => (
+        <div key={i} className="grid grid-cols-[1fr_24px] items-center gap-x-1">
+          <MeasureField
+            field={profileField(mount.id, i, units)}
+            label={`at ${Math.round(at * 100)}% of the way round`}
+            value={height}
+            lights={`turnIn.${i}`}
+          />
+          {turnIn.length > 1 && (
+            <button
+              type="button"
+              className="btn btn-plain h-[24px] px-1"
+              aria-label={`Leave out the height at ${Math.round(at * 100)}%`}
+              onClick={() => put(turnIn.filter((_, other) => other !== i))}
+            >
+              <X size={14} aria-hidden="true" />
+            </button>
+          )}
+        </div>
+      ))}
+      <div className="mt-1 mb-2 flex gap-1.5">
+        <button type="button" className="btn" onClick={add}>
+          Add a height
+        </button>
+        <button type="button" className="btn" onClick={() => put(Math.max(...turnIn.map((each) => each.height)))}>
+          Same all round
+        </button>
+      </div>
+    </>
+  );
+}
+
+/** The middle of the widest gap between places round the outline. */
+function widestGap(places: readonly number[]): number {
+  const sorted = [...places].sort((a, b) => a - b);
+  const gaps = sorted.map((at, i) => ({ at, gap: (sorted[i + 1] ?? sorted[0]! + 1) - at }));
+  const { at, gap } = gaps.reduce((best, each) => (each.gap > best.gap ? each : best));
+  return Math.round(((at + gap / 2) % 1) * 1000) / 1000;
+}

@@ -1,0 +1,55 @@
+"use client";
+
+import { type Mount } from "@/core/piece/piece";
+import { DragHandle } from "@/ui/DragHandle";
+import { usePlan } from "@/ui/plan";
+import { useSession } from "@/ui/session";
+import { LEAST_TURN_IN, stoneOf } from "./fields";
+
+const KEY_STEP = 0.05;
+const SIZE = 6;
+
+/** The heights at which the side leans in, along the tape: dragged up, down and along, or moved with the arrow keys. */
+export function TurnInCurve({ mount }: { readonly mount: Mount }) {
+  const session = useSession();
+  const plan = usePlan();
+  const { stone } = mount;
+  const { turnIn, tape } = plan.drawing.settings[mount.id]!;
+  if (typeof stone.turnIn === "number") return null;
+  const most = stone.height - LEAST_TURN_IN;
+  const put = (index: number, at: number, height: number) =>
+    session.change((piece) => {
+      const { turnIn } = stoneOf(piece, mount.id);
+      if (typeof turnIn === "number") return;
+      turnIn[index] = {
+        at: Math.round(Math.min(1, Math.max(0, at)) * 1000) / 1000,
+        height: Math.round(Math.min(most, Math.max(LEAST_TURN_IN, height)) * 100) / 100,
+      };
+    });
+  return stone.turnIn.map(({ at, height }, i) => {
+    const [x, y] = turnIn.nodes[i]!;
+    return (
+      <DragHandle
+        key={i}
+        label={`Height at ${Math.round(at * 100)} hundredths of the way round`}
+        now={height}
+        most={most}
+        isUpright
+        lights={`turnIn.${i}`}
+        onDrag={([along, up]) => put(i, along / tape.length, up)}
+        onStep={(by) => put(i, at, height + by * KEY_STEP)}
+      >
+        {(isLit) => (
+          <path
+            d={`M${x} ${y}h0`}
+            vectorEffect="non-scaling-stroke"
+            stroke={isLit ? "#0b5d66" : "#fff"}
+            strokeWidth={isLit ? SIZE * 2.4 : SIZE * 2}
+            strokeLinecap="round"
+            style={{ filter: "drop-shadow(0 0 1.5px #0b5d66)" }}
+          />
+        )}
+      </DragHandle>
+    );
+  });
+}
