@@ -6,6 +6,7 @@ import { findingText } from "@/words/findings";
 import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SYSTEM_NAMES, capital, counted, gradeName, jointName, partName } from "@/words/names";
 import { type Units, degrees, lengthUnit, printable, showLength, showPercent, showTemperature, withUnit } from "@/words/show";
 import { sumText } from "@/words/terms";
+import { wallStock } from "@/words/wall-stock";
 
 const WIDTH = 78;
 
@@ -32,15 +33,18 @@ function mountLines(piece: Piece, plan: Plan, id: string, units: Units): string[
   const length = (name: string) => withUnit(figure(name).value, roundingOf(name), units);
   const measured = (name: string) => withUnit(figure(name).value, "measured", units);
   const { wall, plate, stone } = mount;
+  const { wall: settled } = plan.settled.mounts[id]!;
+  const stock = wallStock(plan, id, units);
   const name = printable(stone.name ?? stone.material?.name ?? "");
   return [
     ...(piece.mounts.length > 1 ? [`Setting ${id}`] : []),
     row("Stone", `${name ? `${name}, ` : ""}${length("outline.perimeter")} round, ${withUnit(stone.height, "measured", units)} tall`),
     row(
-      "Cut strip",
-      `${length("wall.cutLength")} long, slit to ${length("wall.cutHeight")} tall; ${METAL_NAMES[wall.metal]}, ${withUnit(wall.thickness, "measured", units)}`,
+      stock.name === "strip" ? "Cut strip" : capital(stock.name),
+      `${stock.name === "strip" ? `${length("wall.cutLength")} long, slit to ${length("wall.cutHeight")} tall` : `${stock.size.replace("×", "x")} ${lengthUnit(units)}, ${stock.sense}`}; ${METAL_NAMES[wall.metal]}, ${withUnit(settled.thickness, "measured", units)}`,
     ),
-    row("", `${sumText(figure("wall.cutLength"), units)} ${lengthUnit(units)}`),
+    row("", `${sumText(stock.figure, units)} ${lengthUnit(units)}`),
+    ...sourceLines(plan, id, units),
     row(
       "",
       `lands at ${measured("wall.netLength")} x ${measured("wall.netHeight")}, shows ${showPercent(figure("wall.faceShown").value)} of the face`,
@@ -49,11 +53,35 @@ function mountLines(piece: Piece, plan: Plan, id: string, units: Units): string[
       "Plate",
       `${length("plate.length")} x ${withUnit(figure("plate.width").value, "blank", units)} x ${withUnit(plate.thickness, "measured", units)}, ${METAL_NAMES[plate.metal]}, ${plate.style}`,
     ),
-    row(
-      "",
-      `blank ${length("plate.blankLength")} x ${withUnit(figure("plate.blankWidth").value, "blank", units)}, ${figure("plate.mass").value.toFixed(2)} g when sawn`,
-    ),
+    ...(stock.name === "cup"
+      ? [row("", "the cup's own base")]
+      : [
+          row(
+            "",
+            `blank ${length("plate.blankLength")} x ${withUnit(figure("plate.blankWidth").value, "blank", units)}, ${figure("plate.mass").value.toFixed(2)} g when sawn`,
+          ),
+        ]),
   ];
+}
+
+/** What only a notched wall, a tube or a cup has. */
+function sourceLines({ figures }: Plan, id: string, units: Units): string[] {
+  const value = (name: string) => figures[`${id}.wall.${name}`]?.value;
+  const said = (name: string, say: (length: string) => string) => {
+    const mm = value(name);
+    return mm === undefined ? [] : [say(withUnit(mm, roundingOf(`wall.${name}`), units))];
+  };
+  const text = [
+    ...(value("notches") === undefined ? [] : [`${value("notches")} notches`]),
+    ...said("notchPitch", (length) => `${length} apart`),
+    ...said("seatBore", (length) => `seat cut with a burr ${length} across`),
+    ...said("seatDepth", (length) => `${length} deep`),
+    ...said("wallLeft", (length) => `${length} of wall left`),
+    ...said("shelf", (length) => `a shelf of ${length}`),
+    ...said("gap", (length) => `${length} of room in it`),
+    ...said("thin", (length) => `thin the rim by ${length}`),
+  ].join(", ");
+  return text ? [row("", text)] : [];
 }
 
 function hoopLines({ carrier }: Piece, plan: Plan, units: Units): string[] {

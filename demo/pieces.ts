@@ -1,7 +1,9 @@
 import { type Piece } from "@/core/piece/piece";
 import kelp from "./pieces/kelp-ring.json";
+import knot from "./pieces/knot-ring.json";
 import limpet from "./pieces/limpet-ring.json";
 import plover from "./pieces/plover-ring.json";
+import samphire from "./pieces/samphire-ring.json";
 import slate from "./pieces/slate-ring.json";
 import strand from "./pieces/strand-ring.json";
 import tern from "./pieces/tern-ring.json";
@@ -9,7 +11,18 @@ import thrift from "./pieces/thrift-ring.json";
 import whelk from "./pieces/whelk-ring.json";
 
 /** The Marram Workshop's pieces; a test decodes each as a file. */
-export const DEMO_PIECES: readonly Piece[] = [slate, strand, thrift, kelp, limpet, whelk, plover, tern] as unknown as readonly Piece[];
+export const DEMO_PIECES: readonly Piece[] = [
+  samphire,
+  knot,
+  slate,
+  strand,
+  thrift,
+  kelp,
+  limpet,
+  whelk,
+  plover,
+  tern,
+] as unknown as readonly Piece[];
 
 export function demoPiece(id: string): Piece {
   const found = DEMO_PIECES.find((piece) => piece.id === id);

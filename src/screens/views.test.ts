@@ -16,16 +16,15 @@ const plan = (piece: Piece, bench: BenchEntry = SHIPPED_BENCH) => planPiece(piec
 test("the Wall stage says strip and height as they are cut, and the sum unrounded to a bench", () => {
   const view = wallView(plan(tern), tern.mounts[0]!, METRIC);
   expect(view).toMatchObject({
-    cutLength: "46.05",
-    cutHeight: "3.20",
+    stock: "strip",
     lands: "lands at 45.53 × 2.96, shows 93% of the face",
     total: "46.07",
     gather: "gathers 6.8%",
     leansIn: "leans in at 1.90",
     stands: "wall stands 2.96",
     third: "a third of the height, 1.73",
-    gauge: "28 gauge",
-    shelf: "3.20 mm strip is on the shelf",
+    thickness: "28 gauge",
+    shelf: "3.20 mm on the shelf, 0.04 comes off",
     sawLine: "saw line, 1.0 mm outside",
     across: "16.0",
   });
@@ -36,7 +35,19 @@ test("the Wall stage says strip and height as they are cut, and the sum unrounde
     "0.10 mark",
   ]);
   expect(wallView(plan(tern, { ...SHIPPED_BENCH, strips: [] }), tern.mounts[0]!, METRIC).shelf).toBeNull();
-  expect(wallView(plan(tern), tern.mounts[0]!, INCH)).toMatchObject({ cutLength: "1.813", cutHeight: "0.125" });
+  const answers = (piece: Piece, units: Units = METRIC) => {
+    const { answers, lands } = wallView(plan(piece), piece.mounts[0]!, units);
+    return [...answers.map(({ lead, value, unit }) => `${lead} ${value} ${unit}`), lands].join("; ");
+  };
+  expect(answers(tern)).toBe("Cut strip 46.05 mm long; slit to 3.20 mm tall; lands at 45.53 × 2.96, shows 93% of the face");
+  expect(answers(tern, INCH)).toMatch(/^Cut strip 1\.813 in long; slit to 0\.125 in tall;/);
+  expect(answers(demoPiece("knot-ring"))).toBe(
+    "Tube wanted 6.80 mm across; saw it 3.45 mm long; seat 2.35 mm deep; leaves 0.40 of wall, shows 84% of the face",
+  );
+  expect(answers(demoPiece("samphire-ring"))).toBe(
+    "Cup wanted 10.10 mm inside; by 8.10 mm wide; file it to 2.35 mm tall; yours leaves 0.05 all round, thin it by 0.15, shows 89% of the face",
+  );
+  expect(view.schools.map(({ rule, holds }) => `${rule} ${holds}`)).toEqual(["turn-in true", "third false", "fixed true"]);
 });
 
 test("the Stone stage says what lies round it and how its dome is", () => {

@@ -35,6 +35,8 @@ export interface SessionState {
   readonly drafts: Drafts;
   readonly unmeasured: readonly string[];
   readonly keeping: Keeping;
+  /** Why what is being dragged cannot lie where it was dragged to; null while it can. */
+  readonly refused: string | null;
 }
 
 const WAIT_MS = 300;
@@ -51,6 +53,7 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
         drafts: record.drafts,
         unmeasured: record.unmeasured,
         keeping: keeper.kind === "memory" ? { state: "memory" } : { state: "kept", at: record.changed },
+        refused: null,
       }),
       { partialize: ({ piece }) => ({ piece }), equality: (a, b) => a.piece === b.piece, limit: MOST_UNDO },
     ),
@@ -135,7 +138,7 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
   }
 
   function take(piece: Piece, drafts: Drafts, key: string | null): void {
-    store.setState({ piece, drafts, unmeasured: get().unmeasured.filter((each) => each !== key) });
+    store.setState({ piece, drafts, unmeasured: get().unmeasured.filter((each) => each !== key), refused: null });
   }
 
   /** What was typed and could not be taken may fit now. */
@@ -199,6 +202,11 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
       take(result.value, key === null ? get().drafts : drafts, key);
       retry();
       return null;
+    },
+
+    /** Says why a drag stops short, until it goes on. */
+    refuse(refused: string | null): void {
+      if (get().refused !== refused) store.setState({ refused });
     },
 
     undo: (): void => {

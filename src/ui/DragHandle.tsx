@@ -14,10 +14,10 @@ interface Props {
   readonly isUpright?: boolean;
   /** What it lights. */
   readonly lights: string;
-  /** Takes the point of the drawing, in millimetres, that it is dragged to. */
-  readonly onDrag: (to: Point) => void;
-  /** Takes one press of an arrow key, on (1) or back (-1). */
-  readonly onStep: (by: 1 | -1) => void;
+  /** Takes the point of the drawing, in millimetres, that it is dragged to. Returns why it cannot lie there, or null. */
+  readonly onDrag: (to: Point) => string | null;
+  /** Takes one press of an arrow key, on (1) or back (-1). Returns the same. */
+  readonly onStep: (by: 1 | -1) => string | null;
   readonly children: (isLit: boolean) => ReactNode;
 }
 
@@ -28,14 +28,15 @@ const BACK: readonly string[] = ["ArrowRight", "ArrowDown"];
 export function DragHandle({ label, now, most, told, isUpright = false, lights, onDrag, onStep, children }: Props) {
   const session = useSession();
   const { isLit, handlers } = useLit(lights);
+  const tell = (problem: string | null) => session.refuse(problem && `${label} ${problem}`);
   const onPointerMove = (event: PointerEvent<SVGGElement>) => {
-    if (event.currentTarget.hasPointerCapture(event.pointerId)) onDrag(pointUnder(event));
+    if (event.currentTarget.hasPointerCapture(event.pointerId)) tell(onDrag(pointUnder(event)));
   };
   const onKeyDown = (event: KeyboardEvent) => {
     const by = ON.includes(event.key) ? 1 : BACK.includes(event.key) ? -1 : null;
     if (by === null) return;
     event.preventDefault();
-    onStep(by);
+    tell(onStep(by));
   };
   return (
     <g

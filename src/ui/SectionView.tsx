@@ -21,16 +21,20 @@ function mirrored(points: readonly Point[]): Point[] {
   return points.map(([x, y]): Point => [-x, y]);
 }
 
+/** An upright of metal between two distances from the axis. */
+function standing(side: 1 | -1, inside: number, outside: number, height: number): Point[] {
+  return [
+    [side * inside, 0],
+    [side * outside, 0],
+    [side * outside, height],
+    [side * inside, height],
+  ];
+}
+
 /** The setting cut through, in millimetres, its origin in the middle of the plate's top. */
 export function SettingSection({ section, scale }: { readonly section: SettingDrawing["section"]; readonly scale: Scale }) {
   const { plate, wall } = section;
   const half = plate.half;
-  const upright = (side: 1 | -1): Point[] => [
-    [side * wall.inside, 0],
-    [side * wall.outside, 0],
-    [side * wall.outside, wall.height],
-    [side * wall.inside, wall.height],
-  ];
   return (
     <>
       <Shape
@@ -47,7 +51,26 @@ export function SettingSection({ section, scale }: { readonly section: SettingDr
       <Shape points={[...section.stone, ...mirrored(section.stone).reverse()]} fill="url(#stone)" stroke="#00000055" lights="stone" />
       {([1, -1] as const).map((side) => (
         <g key={side}>
-          <Shape points={upright(side)} fill="#8d989c" fillOpacity={0.35} stroke="#6f7a7e" strokeWidth={0.6} lights="height" />
+          {section.shelf !== null && (
+            <Shape points={standing(side, section.shelf, wall.inside, section.lift)} fill="url(#metal)" stroke="#6f7a7e" />
+          )}
+          {section.rim !== null && section.rim > wall.outside && (
+            <Shape
+              points={standing(side, wall.outside, section.rim, wall.height)}
+              fill="none"
+              stroke="#b06a10"
+              strokeDasharray="3 3"
+              lights="rim"
+            />
+          )}
+          <Shape
+            points={standing(side, wall.inside, wall.outside, wall.height)}
+            fill="#8d989c"
+            fillOpacity={0.35}
+            stroke="#6f7a7e"
+            strokeWidth={0.6}
+            lights="height"
+          />
           <Shape
             points={side === 1 ? section.folded : mirrored(section.folded)}
             open

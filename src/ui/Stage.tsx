@@ -2,6 +2,7 @@
 
 import { type ReactNode } from "react";
 import { LitProvider } from "./lit";
+import { useSessionState } from "./session";
 import { type Size, useSize } from "./useSize";
 
 interface Props {
@@ -17,6 +18,7 @@ export function Stage({ drawing, measures, foot }: Props) {
     <LitProvider>
       <section aria-label="Drawing" ref={ref} className="relative overflow-hidden border-r border-line bg-sheet [grid-area:draw]">
         {drawing(size)}
+        <Refused />
       </section>
       <section aria-label="Measures" className="overflow-y-auto bg-paper px-3.5 pt-2.5 pb-3 [grid-area:meas]">
         {measures}
@@ -25,6 +27,28 @@ export function Stage({ drawing, measures, foot }: Props) {
         {foot}
       </section>
     </LitProvider>
+  );
+}
+
+/** Why what is dragged in the drawing stops short. */
+function Refused() {
+  const refused = useSessionState((state) => state.refused);
+  return (
+    <p
+      role="alert"
+      className={
+        refused
+          ? "absolute bottom-3 left-3 max-w-[420px] rounded-[5px] bg-bad-wash px-[9px] py-[6px] text-[12.5px] text-[#7d1712]"
+          : "sr-only"
+      }
+    >
+      {refused && (
+        <>
+          <span aria-hidden="true">◆ </span>
+          {refused}.
+        </>
+      )}
+    </p>
   );
 }
 

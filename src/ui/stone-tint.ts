@@ -9,6 +9,9 @@ const TINTS: Readonly<Record<string, Tint>> = {
   deep: ["#a9bdf0", "#2e4fb0", "#16265f"],
   amber: ["#fbe3b0", "#d99a3f", "#87501a"],
   grey: ["#f1f2ee", "#b4b8b2", "#6b706d"],
+  slate: ["#cfd6da", "#7d8a93", "#3c464d"],
+  mist: ["#d6e2ea", "#7f9bb0", "#3d5468"],
+  ochre: ["#ecd9c0", "#b07a4a", "#633a1d"],
   violet: ["#e2d3ef", "#9a78b8", "#553a73"],
 };
 
@@ -23,6 +26,9 @@ const KNOWN: Readonly<Record<string, keyof typeof TINTS>> = {
   amber: "amber",
   carnelian: "amber",
   moonstone: "grey",
+  slate: "slate",
+  labradorite: "mist",
+  jasper: "ochre",
   agate: "grey",
   amethyst: "violet",
 };

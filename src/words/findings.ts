@@ -69,6 +69,34 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
     what: `No strip on the shelf is tall enough: the tallest is ${v.bare("tallest")}.`,
     advice: `Slice ${v.length("needed", "height")} from sheet.`,
   }),
+  "wall.tube-loose": (v) => ({
+    what: `The stone has ${v.length("over")} too much room in this tube.`,
+    advice: `It is ${v.bare("inside")} inside. Take one under ${v.length("bore")} and cut a seat in it.`,
+  }),
+  "wall.shelf-narrow": (v) => ({
+    what: `The seat leaves a shelf of only ${v.length("shelf")}.`,
+    advice: `A stone wants ${v.length("needed")} to stand on: take a tube with a smaller inside.`,
+  }),
+  "wall.seat-through": () => ({
+    what: "With no lift the seat goes right through the tube.",
+    advice: "The stone then stands on the plate. Give a lift for a shelf under it.",
+  }),
+  "wall.cup-small": (v) => ({
+    what: `The stone does not go into this cup: ${v.bare("stone")} against ${v.bare("inside")} inside.`,
+    advice: `Take one of ${v.length("wanted")} inside.`,
+  }),
+  "wall.cup-large": (v) => ({
+    what: `The stone has ${v.length("gap")} of room all round in this cup.`,
+    advice: `The rim has to come in that far before it holds. ${v.length("wanted")} inside would be snug.`,
+  }),
+  "wall.left-thin": (v) => ({
+    what: `The wall is left ${v.length("left")} thick, thinner than the ${v.bare("wanted")} wanted.`,
+    advice: "It pushes over easily and wears soon. Take a wider one.",
+  }),
+  "wall.left-thick": (v) => ({
+    what: `The wall is left ${v.length("left")} thick, thicker than the ${v.bare("wanted")} wanted.`,
+    advice: `Thin the rim from outside by ${v.length("thin")} before pushing it over.`,
+  }),
   "plate.lift-short": (v) => ({
     what: `The ledge alone lifts the stone ${v.bare("ledge")}, more than ${v.bare("lift")}.`,
     advice: "Give the lift as the ledge's height or more.",

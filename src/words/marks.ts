@@ -9,4 +9,6 @@ export const BLANK_MARKS: Readonly<Record<BlankMark, string>> = {
   farSide: "far side",
   front: "front, opposite the seam",
   stoneEdge: "stone",
+  foot: "foot",
+  seat: "seat's floor",
 };

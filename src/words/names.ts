@@ -4,7 +4,7 @@ import { type Way } from "@/core/heats/problem";
 import { type SchoolCode } from "@/core/measure/figure";
 import { type Metal } from "@/core/metal/metals";
 import { type SectionShape } from "@/core/metal/section";
-import { type WallSource } from "@/core/mount/wall";
+import { type HeightRule, type WallSource } from "@/core/mount/wall";
 import { type OutlineShape } from "@/core/stone/shapes/shapes";
 
 export const METAL_NAMES: Readonly<Record<Metal, string>> = {
@@ -23,6 +23,9 @@ export const SOURCE_ADVICE: Readonly<Record<WallSource, string>> = {
   cup: "ready made",
   notched: "heavy strip, sawn or filed",
 };
+
+/** The three schools of a wall's height. */
+export const RULE_NAMES: Readonly<Record<HeightRule, string>> = { "turn-in": "Turn-in", third: "A third", fixed: "House" };
 
 export const SHAPE_NAMES: Readonly<Record<OutlineShape["shape"], string>> = {
   round: "round",

@@ -6,6 +6,7 @@ import { type Rounding, type Units, withUnit } from "./show";
 /** How each figure that a step aims at is rounded. */
 const ROUNDING_OF: Readonly<Record<string, Rounding>> = {
   "wall.cutLength": "strip",
+  "wall.seatDepth": "height",
   "wall.netLength": "strip",
   "wall.cutHeight": "height",
   "wall.netHeight": "height",
@@ -34,8 +35,14 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
   "wall.cut": (v) => `Cut the strip ${v.target} long, square at the scribed line`,
   "wall.square": () => "File both ends square",
   "wall.wrap": (v) => `Wrap it round the stone, mark the overlap, trim to ${v.target} and close the seam`,
+  "wall.part": (v) => `Saw the tube off ${v.target} long, square`,
+  "wall.burr": (v) => `Take a burr ${v.target} across: the stone and its fit`,
+  "wall.seat": (v) => `Cut the seat straight down, ${v.target} deep`,
+  "wall.fits": (v) => `Try the stone in the cup: it wants ${v.target} inside along its length`,
+  "wall.thin": (v) => `Thin the cup's rim from outside by ${v.target}, all round alike`,
   "wall.try": () => "Try the stone: right through the wall, from both sides",
-  "wall.foot": () => "Round it up and sand the foot flat, in figures of eight",
+  "wall.foot": (v) =>
+    v.text("madeFrom") === "tube" ? "Sand the foot flat, in figures of eight" : "Round it up and sand the foot flat, in figures of eight",
   "plate.cut": (v) => `Cut the plate's blank, ${v.target} long`,
   "plate.stamp": () => "Stamp your marks while the plate is loose",
   "plate.saw": (v) =>
@@ -73,6 +80,8 @@ const DETAILS: Readonly<Partial<Record<StepCode, string>>> = {
   "wall.cut": "Scribe rather than pen, cut on the waste side. A hair short before a hair long: short stretches, long has to be cut again.",
   "wall.wrap": "Snug: the stone slides with a push. Solder fills no gaps.",
   "wall.try": "That proves it is upright, the right length and the right shape. A little small: anneal and stretch it on a mandrel.",
+  "wall.seat": "Slow, with oil, the tube held upright; look often: what is cut too deep cannot be put back.",
+  "wall.fits": "It drops to the floor and lies flat, with no more room than a hair all round.",
   "plate.cut": "Be generous: sawing off is easier than adding.",
   "plate.stamp": "Stamping later would distort the work.",
   "hoop.round": "Small by up to a size, stretch it. Large: saw the excess out at the seam.",
@@ -95,6 +104,8 @@ export const CHECKS: Readonly<Record<CheckCode, string>> = {
   "wall.upright": "The wall stands upright",
   "wall.passes": "The stone passes with a light push",
   "wall.seamLevel": "The seam is level, top and foot",
+  "seat.level": "The stone lies level, down to its edge, and does not rock",
+  "rim.even": "The rim is as thick on every side",
   "foot.flat": "It lies flat all round, no light under it",
   "plate.room": "There is room all round for the saw",
   "joint.bright": "A bright line along the joint, inside and out",

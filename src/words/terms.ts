@@ -22,6 +22,8 @@ export const TERM_NAMES: Readonly<Record<TermCode, string>> = {
   tilt: "lean of the lip",
   stone: "stone",
   border: "border",
+  tube: "half the outside",
+  inside: "half the inside",
   saw: "saw margin",
   size: "size",
   wideBand: "wide band",

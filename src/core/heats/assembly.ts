@@ -46,9 +46,13 @@ export interface SettingParts {
     readonly thickness: number;
     readonly netLength: number;
     readonly netHeight: number;
-    readonly seamAt: number;
+    /** null for a tube or a cup, which have no seam. */
+    readonly seamAt: number | null;
+    /** mm2 that its foot stands on. */
+    readonly footArea: number;
   };
-  readonly plate: { readonly metal: Metal; readonly mass: number; readonly blankMass: number; readonly thickness: number };
+  /** null where it is one with the wall: a cup. */
+  readonly plate: { readonly metal: Metal; readonly mass: number; readonly blankMass: number; readonly thickness: number } | null;
 }
 
 export interface HoopParts {
@@ -66,40 +70,45 @@ export function assemble(settings: readonly SettingParts[], hoop: HoopParts | nu
   const parts: Part[] = [];
   const joints: Joint[] = [];
   for (const { mount, wall, plate } of settings) {
-    const [wallPart, platePart] = [`${mount}.wall`, `${mount}.plate`];
+    const wallPart = `${mount}.wall`;
     parts.push({ id: wallPart, metal: wall.metal, mass: wall.mass, thickness: wall.thickness });
-    parts.push({ id: platePart, metal: plate.metal, mass: plate.mass, blankMass: plate.blankMass, thickness: plate.thickness });
-    joints.push({
-      id: `${mount}.seam`,
-      kind: "seam",
-      parts: [wallPart],
-      length: wall.netHeight,
-      area: wall.netHeight * wall.thickness,
-      place: String(wall.seamAt),
-      after: [],
-    });
+    if (wall.seamAt !== null) {
+      joints.push({
+        id: `${mount}.seam`,
+        kind: "seam",
+        parts: [wallPart],
+        length: wall.netHeight,
+        area: wall.netHeight * wall.thickness,
+        place: String(wall.seamAt),
+        after: [],
+      });
+    }
+    if (!plate) continue;
+    parts.push({ id: `${mount}.plate`, metal: plate.metal, mass: plate.mass, blankMass: plate.blankMass, thickness: plate.thickness });
     joints.push({
       id: `${mount}.foot`,
       kind: "foot",
-      parts: [wallPart, platePart],
+      parts: [wallPart, `${mount}.plate`],
       length: wall.netLength,
-      area: wall.netLength * wall.thickness,
+      area: wall.footArea,
       place: "round",
-      after: [`${mount}.seam`],
+      after: wall.seamAt === null ? [] : [`${mount}.seam`],
     });
   }
   if (!hoop) return { parts, joints };
   parts.push({ id: "hoop", metal: hoop.metal, mass: hoop.mass, thickness: hoop.thickness });
   joints.push({ id: "hoop.seam", kind: "hoop-seam", parts: ["hoop"], length: hoop.width, area: hoop.face, place: "back", after: [] });
+  const withPlate = new Set(settings.flatMap(({ mount, plate }) => (plate ? [mount] : [])));
   for (const foot of hoop.feet) {
+    const isPlated = withPlate.has(foot.mount);
     joints.push({
       id: `hoop.mount.${foot.mount}`,
       kind: "hoop-mount",
-      parts: [`${foot.mount}.plate`, "hoop"],
+      parts: [isPlated ? `${foot.mount}.plate` : `${foot.mount}.wall`, "hoop"],
       length: foot.length,
       area: foot.area,
       place: "front",
-      after: [`${foot.mount}.foot`, "hoop.seam"],
+      after: isPlated ? [`${foot.mount}.foot`, "hoop.seam"] : ["hoop.seam"],
     });
   }
   return { parts, joints };

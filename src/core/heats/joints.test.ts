@@ -66,7 +66,7 @@ test("a side that takes less than a quarter of the other's heat is the thin one"
 test("settings come first in file order, then the carrier; each foot after its seam, each mount after foot and hoop", () => {
   const setting = (mount: string) => ({
     mount,
-    wall: { metal: "fine-silver" as const, mass: 1, thickness: 0.3, netLength: 40, netHeight: 3, seamAt: 0.25 },
+    wall: { metal: "fine-silver" as const, mass: 1, thickness: 0.3, netLength: 40, netHeight: 3, seamAt: 0.25, footArea: 12 },
     plate: { metal: "sterling" as const, mass: 1, blankMass: 2, thickness: 0.6 },
   });
   const { joints } = assemble([setting("m1"), setting("m2")], {

@@ -29,7 +29,7 @@ export function drawHoop(hoop: Hoop, plan: HoopPlan): HoopDrawing {
     fibre: inside + distance,
     seat: foot ? { half: foot.length / 2, level: Math.sqrt(Math.max(0, outside ** 2 - foot.length ** 2 / 4)) } : null,
     wire: { curve: sectionCurve(hoop.section), fibre: distance, width: hoop.section.width, thickness: hoop.section.thickness },
-    blank: layBlank(net, squaring, cut - net - squaring, [
+    blank: layBlank(net, squaring / 2, cut - net - squaring / 2, [
       { code: "seam", at: 0 },
       { code: "front", at: net / 2 },
     ]),

@@ -8,6 +8,9 @@ const mount = (id: string, more: Partial<MakingMount> = {}): MakingMount => ({
   tender: [],
   mohs: 7,
   wallThickness: 0.32,
+  madeFrom: "strip",
+  isBored: false,
+  isThinned: false,
   style: "flush",
   ...more,
 });

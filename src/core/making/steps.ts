@@ -12,6 +12,11 @@ export type StepCode =
   | "wall.wrap"
   | "wall.try"
   | "wall.foot"
+  | "wall.part"
+  | "wall.burr"
+  | "wall.seat"
+  | "wall.fits"
+  | "wall.thin"
   | "plate.cut"
   | "plate.stamp"
   | "plate.saw"
@@ -43,6 +48,8 @@ export type CheckCode =
   | "wall.upright"
   | "wall.passes"
   | "wall.seamLevel"
+  | "seat.level"
+  | "rim.even"
   | "foot.flat"
   | "plate.room"
   | "joint.bright"
@@ -88,6 +95,10 @@ export interface MakingMount {
   readonly tender: readonly Tenderness[];
   readonly mohs: number | null;
   readonly wallThickness: number;
+  readonly madeFrom: "strip" | "tube" | "cup";
+  /** Whether a burr cuts its seat, or its rim is thinned: of a tube or a cup. */
+  readonly isBored: boolean;
+  readonly isThinned: boolean;
   readonly style: "flush" | "border";
 }
 
@@ -117,6 +128,7 @@ export function makingSteps({ mounts, hoopForm, heats }: Making): Step[] {
     step(mount.id, "stone.look", "stone", { checks: ["stone.sound", "stone.flatBack"], values: { stone: mount.stone } }),
     step(mount.id, "stone.measure", "stone", { target: `${mount.id}.outline.perimeter`, values: { stone: mount.stone } }),
   ]);
+  const readyMade = mounts.flatMap(ofReadyMade);
   const ready = new Set<string>();
   const work = heats.flatMap((heat, index) => [
     ...heat.joints.flatMap((joint) => once(ready, before(joint, hoopForm))),
@@ -124,7 +136,26 @@ export function makingSteps({ mounts, hoopForm, heats }: Making): Step[] {
     pickle(heat, index, index === heats.length - 1),
     ...heat.joints.flatMap((joint) => after(joint, mounts)),
   ]);
-  return [...stones, ...work, ...mounts.flatMap(setting)];
+  return [...stones, ...readyMade, ...work, ...mounts.flatMap(setting)];
+}
+
+/** A tube or a cup is made ready cold, before any heat. */
+function ofReadyMade({ id, madeFrom, stone, isBored, isThinned }: MakingMount): Step[] {
+  const values = { stone };
+  const thin = isThinned ? [step(id, "wall.thin", "wall", { target: `${id}.wall.thin`, checks: ["rim.even"], values })] : [];
+  if (madeFrom === "cup")
+    return [step(id, "wall.fits", "wall", { target: `${id}.wall.cupLength`, checks: ["wall.passes"], values }), ...thin];
+  if (madeFrom !== "tube") return [];
+  return [
+    step(id, "wall.part", "wall", { target: `${id}.wall.cutHeight`, checks: ["ends.square"], cautions: ["saw"] }),
+    ...(isBored
+      ? [
+          step(id, "wall.burr", "wall", { target: `${id}.wall.seatBore`, values }),
+          step(id, "wall.seat", "wall", { target: `${id}.wall.seatDepth`, checks: ["seat.level"], cautions: ["saw"], values }),
+        ]
+      : [step(id, "wall.try", "wall", { checks: ["wall.passes"] })]),
+    step(id, "wall.foot", "wall", { checks: ["foot.flat"], values: { madeFrom } }),
+  ];
 }
 
 type Details = Partial<Pick<Step, "target" | "heat" | "checks" | "cautions" | "values">>;

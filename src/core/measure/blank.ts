@@ -13,12 +13,11 @@ export interface Span {
   readonly to: number;
 }
 
-export type BlankMark = "seam" | "end" | "point" | "notch" | "farSide" | "front" | "stoneEdge";
+export type BlankMark = "seam" | "end" | "point" | "notch" | "farSide" | "front" | "stoneEdge" | "foot" | "seat";
 
-/** A finished length between what its two ends lose: half the squaring at each, all the rest at the far end. */
-export function layBlank(net: number, squaring: number, rest: number, marks: Blank["marks"], gathers: readonly Span[] = []): Blank {
-  const lead = squaring / 2;
-  const length = net + squaring + rest;
+/** A finished length between what it loses before its start and past its end. */
+export function layBlank(net: number, lead: number, trail: number, marks: Blank["marks"], gathers: readonly Span[] = []): Blank {
+  const length = lead + net + trail;
   return {
     length,
     losses: [

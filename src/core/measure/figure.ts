@@ -33,6 +33,8 @@ export type TermCode =
   | "tilt"
   | "stone"
   | "border"
+  | "tube"
+  | "inside"
   | "saw"
   | "size"
   | "wideBand"

@@ -61,7 +61,7 @@ test("a figure is the sum of its terms, and refuses one that is no number", () =
 });
 
 test("along a blank, half the squaring lies at each end and the rest at the far one", () => {
-  const blank = layBlank(40, 0.4, 0.1, [{ code: "farSide", at: 20 }], [{ from: 1, to: 2 }]);
+  const blank = layBlank(40, 0.2, 0.3, [{ code: "farSide", at: 20 }], [{ from: 1, to: 2 }]);
   expect(blank.length).toBeCloseTo(40.5, 12);
   expect(blank.losses).toEqual([
     { from: 0, to: 0.2 },

@@ -5,8 +5,10 @@ import { type Dome, cover, domeCurve } from "../stone/dome";
 import { isUneven, turnInProfile } from "../stone/profile";
 import { type Stone } from "../stone/stone";
 import { type PlatePlan } from "./plate";
+import { lengthOf } from "./ready-wall";
 import { type Run, foldedCorners, runsWhere } from "./seam";
-import { GATHERS, type Wall, type WallPlan, strainAt } from "./wall";
+import { GATHERS, strainAt } from "./gathering";
+import { type Wall, type WallPlan } from "./wall";
 
 /** The setting from above, in mm, y upward. */
 export interface SettingPlan {
@@ -17,7 +19,8 @@ export interface SettingPlan {
   readonly face: readonly (readonly Point[])[];
   readonly plateEdge: readonly Point[];
   readonly sawLine: readonly Point[];
-  readonly seam: Station;
+  /** null where there is none: a tube or a cup. */
+  readonly seam: Station | null;
   /** Places the seam can be put. */
   readonly places: readonly Station[];
   /** Runs along the wall's middle where it gathers enough to be seen. */
@@ -28,6 +31,10 @@ export interface SettingPlan {
 export interface SettingSection {
   readonly stone: readonly Point[];
   readonly wall: { readonly inside: number; readonly outside: number; readonly height: number };
+  /** What is left of a tube under its seat, from this far from the axis to the wall and as high as the lift. */
+  readonly shelf: number | null;
+  /** A tube's or a cup's outside before it is thinned to the wall. */
+  readonly rim: number | null;
   /** The wall's middle as it lies once pushed over. */
   readonly folded: readonly Point[];
   readonly thickness: number;
@@ -41,12 +48,14 @@ export interface SettingSection {
 export interface SettingDrawing {
   readonly plan: SettingPlan;
   readonly section: SettingSection;
-  /** The strip as it is cut, from its end at the seam. */
-  readonly strip: Blank;
-  /** The top edge of an uneven stone's wall along that strip, height over length, from the seam; null where it is even. */
+  /** What the wall is made of as it lies on a rule: a strip from its end at the seam, a tube from its foot, a cup along its length. */
+  readonly stock: { readonly blank: Blank; readonly tall: number };
+  /** The top edge of an uneven stone's wall along its strip, height over length, from the seam; null where it is even. */
   readonly top: readonly Point[] | null;
   /** Where the side leans in along the tape, height over length; the heights it is drawn through, by the same. */
   readonly turnIn: { readonly curve: readonly Point[]; readonly nodes: readonly Point[] };
+  /** The three schools of height, side by side. */
+  readonly schools: WallPlan["schools"];
   /** A tape round the stone, from the datum. */
   readonly tape: Blank;
   /** The plate's blank, lengthwise. */
@@ -62,6 +71,7 @@ interface Setting {
   readonly platePlan: PlatePlan;
   readonly plateThickness: number;
   readonly netHeight: number;
+  readonly cutHeight: number;
   readonly netLength: number;
 }
 
@@ -71,9 +81,10 @@ export function drawSetting(setting: Setting): SettingDrawing {
   return {
     plan: drawPlan(setting, runs),
     section: drawSection(setting),
-    strip: unroll(setting, runs),
+    stock: layStock(setting, runs),
     top: topEdge(setting),
     turnIn: turnInAlong(setting),
+    schools: wallPlan.schools,
     tape: tapeRound(outline),
     plate: layPlate(setting),
   };
@@ -89,7 +100,7 @@ function drawPlan({ outline, wall, wallPlan, platePlan }: Setting, runs: readonl
     face: loopsOf(outline.parallel(-wall.catch.value)).map((loop) => loop.curve()),
     plateEdge: at(platePlan.edge),
     sawLine: at(platePlan.sawLine),
-    seam: outline.stationAt(wallPlan.seamAt),
+    seam: wallPlan.seamAt === null ? null : outline.stationAt(wallPlan.seamAt),
     places: outline.stations,
     gathers: runs.map((run) => along(outline, run).map((s) => out(s, fit + wall.thickness / 2))),
   };
@@ -112,7 +123,7 @@ function along(outline: Outline, { from, to }: Run): Station[] {
 
 const DOME_STEPS = 48;
 
-function drawSection({ dome, wall, platePlan, plateThickness, netHeight }: Setting): SettingSection {
+function drawSection({ dome, wall, wallPlan, platePlan, plateThickness, netHeight }: Setting): SettingSection {
   const lift = wall.lift.value;
   const places = domeCurve(dome, DOME_STEPS);
   const fit = wall.fit.value;
@@ -127,6 +138,8 @@ function drawSection({ dome, wall, platePlan, plateThickness, netHeight }: Setti
   return {
     stone: [[0, lift], [dome.radius, lift], ...places.map(({ x, y }): Point => [x, y + lift])],
     wall: { inside: dome.radius + fit, outside: dome.radius + fit + wall.thickness, height: netHeight },
+    shelf: wallPlan.shelf?.inside ?? null,
+    rim: wall.ready ? dome.radius + fit + Math.max(0, rimOf(wall, dome)) : null,
     folded: cutOff(folded, netHeight),
     thickness: wall.thickness,
     plate: { half: dome.radius + platePlan.edge, thickness: plateThickness },
@@ -135,6 +148,12 @@ function drawSection({ dome, wall, platePlan, plateThickness, netHeight }: Setti
     third: lift + dome.height / 3,
     top: lift + dome.height,
   };
+}
+
+/** A tube's or a cup's own wall before it is thinned; as thick as the wall where none is chosen. */
+function rimOf({ ready, fit, thickness }: Wall, dome: Dome): number {
+  if (!ready?.at) return thickness;
+  return ready.kind === "cup" ? (ready.at.outside - ready.at.inside) / 2 : ready.at.outside / 2 - dome.radius - fit.value;
 }
 
 /** The first `length` mm of a line. */
@@ -151,10 +170,34 @@ function cutOff(line: readonly Point[], length: number): Point[] {
   return kept;
 }
 
+function layStock(setting: Setting, runs: readonly Run[]): SettingDrawing["stock"] {
+  const { outline, wall, wallPlan, cutHeight, netHeight } = setting;
+  if (wallPlan.seamAt !== null) return { blank: unroll(setting, wallPlan.seamAt, runs), tall: cutHeight };
+  const { foot, top } = wall.losses;
+  const across = lengthOf(outline);
+  if (wall.source === "cup") {
+    const { value: gap } = wall.fit;
+    return {
+      blank: layBlank(across + 2 * gap, 0, 0, [
+        { code: "stoneEdge", at: gap },
+        { code: "stoneEdge", at: across + gap },
+      ]),
+      tall: cutHeight,
+    };
+  }
+  return {
+    blank: layBlank(netHeight, foot.value, top.value, [
+      { code: "foot", at: 0 },
+      { code: "seat", at: Math.min(netHeight, wall.lift.value) },
+    ]),
+    tall: wall.ready?.at?.outside ?? across + 2 * (wall.fit.value + wall.thickness),
+  };
+}
+
 /** Marks and gathering runs along the strip, measured on the wall's middle. */
-function unroll({ outline, wall, wallPlan, netLength }: Setting, runs: readonly Run[]): Blank {
+function unroll({ outline, wall, netLength }: Setting, seamAt: number, runs: readonly Run[]): Blank {
   const middle = outward(outline, wall.fit.value + wall.thickness / 2);
-  const seam = middle.lengthTo(outline.stationAt(wallPlan.seamAt));
+  const seam = middle.lengthTo(outline.stationAt(seamAt));
   const along = (at: Place) => {
     const past = (((middle.lengthTo(at) - seam) % netLength) + netLength) % netLength;
     return past < tolerance.sameLength || netLength - past < tolerance.sameLength ? 0 : past;
@@ -177,8 +220,8 @@ function unroll({ outline, wall, wallPlan, netLength }: Setting, runs: readonly 
   const { squaring, mark } = wall.losses;
   return layBlank(
     netLength,
-    squaring.value,
-    mark.value,
+    squaring.value / 2,
+    squaring.value / 2 + mark.value,
     marks.sort((a, b) => a.at - b.at),
     gathers,
   );
@@ -188,12 +231,13 @@ const PROFILE_STEPS = 96;
 
 /** Lift, turn-in and lip at each place, filed to by the turn-in rule. */
 function topEdge({ outline, stone, dome, wall, wallPlan, netLength }: Setting): Point[] | null {
-  if (!isUneven(stone) || wall.height.rule !== "turn-in") return null;
+  const { seamAt } = wallPlan;
+  if (!isUneven(stone) || wall.height.rule !== "turn-in" || seamAt === null) return null;
   const profile = turnInProfile(stone);
   const middle = outward(outline, wall.fit.value + wall.thickness / 2);
-  const from = middle.lengthTo(outline.stationAt(wallPlan.seamAt));
+  const from = middle.lengthTo(outline.stationAt(seamAt));
   const edge = Array.from({ length: PROFILE_STEPS }, (_, i): Point => {
-    const at = wallPlan.seamAt + i / PROFILE_STEPS;
+    const at = seamAt + i / PROFILE_STEPS;
     const covered = cover({ ...dome, turnIn: profile(at) }, wall.catch.value);
     const lip = covered.arc + (wall.thickness / 2) * covered.lean;
     const along = i === 0 ? 0 : (((middle.lengthTo(outline.stationAt(at)) - from) % netLength) + netLength) % netLength;
@@ -223,7 +267,7 @@ function layPlate({ outline, platePlan }: Setting): Blank {
   const margin = platePlan.sawLine - platePlan.edge;
   const half = outline.extent(0) / 2;
   const net = 2 * (half + platePlan.edge);
-  return layBlank(net, 2 * margin, 0, [
+  return layBlank(net, margin, margin, [
     { code: "stoneEdge", at: platePlan.edge },
     { code: "stoneEdge", at: net - platePlan.edge },
   ]);

@@ -3,8 +3,10 @@ import { type Figure, type Figures, type Sourced, type Term, type TermCode, sing
 import { type Metal, massOf } from "../metal/metals";
 import { type Wall } from "./wall";
 
-/** A back plate with every value settled: flush is a border of 0. */
+/** A back plate, or a cup's base, with every value settled: flush is a border of 0. */
 export interface Plate {
+  /** Whether it is the base of a ready-made cup, which is neither cut nor sawn. */
+  readonly isOwn: boolean;
   readonly metal: Metal;
   readonly thickness: number;
   readonly border: Sourced<number>;
@@ -43,15 +45,14 @@ export function planPlate(id: string, outline: Outline, wall: Wall, plate: Plate
   const key = (name: string) => `${id}.plate.${name}`;
   return {
     edge,
-    sawLine: edge + plate.sawMargin.value,
+    sawLine: plate.isOwn ? edge : edge + plate.sawMargin.value,
     blankMass: massOf(plate.metal, blankLength.value * blankWidth.value * plate.thickness),
     figures: {
       [key("length")]: across(outline, bands, LENGTHWISE),
       [key("width")]: across(outline, bands, ACROSS),
       [key("area")]: area,
       [key("mass")]: single("g", massOf(plate.metal, area.value * plate.thickness), "density"),
-      [key("blankLength")]: blankLength,
-      [key("blankWidth")]: blankWidth,
+      ...(!plate.isOwn && { [key("blankLength")]: blankLength, [key("blankWidth")]: blankWidth }),
     },
   };
 }

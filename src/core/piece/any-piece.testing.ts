@@ -65,7 +65,9 @@ function mountCalled(id: string, size: fc.Arbitrary<number>): fc.Arbitrary<Mount
       metal,
       thickness: fc.double({ min: 0.1, max: 3, noNaN: true }),
       rest: partly({
-        source: fc.constant("strip" as const),
+        source: fc.constantFrom("strip" as const, "sheet" as const, "notched" as const, "tube" as const, "cup" as const),
+        tube: fc.record({ outside: fc.double({ min: 0.5, max: 40, noNaN: true }), inside: fc.double({ min: 0.1, max: 40, noNaN: true }) }),
+        notch: fc.record({ pitch: fc.double({ min: 0.3, max: 5, noNaN: true }) }),
         fit: loss,
         heightRule: fc.constantFrom("turn-in" as const, "third" as const, "fixed" as const),
         lift: loss,

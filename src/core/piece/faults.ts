@@ -4,8 +4,9 @@ import { isUneven } from "../stone/profile";
 import { shapeFaults } from "../stone/shapes/shapes";
 import { type ShapeFault } from "../stone/shapes/shape";
 import { greatestTurnIn, outlineOf } from "../stone/stone";
+import { lengthOf } from "../mount/ready-wall";
 import { isAtCorner, straightestPlace } from "../mount/seam";
-import { type BenchEntry, mandrelOf } from "./bench";
+import { type BenchEntry, SHIPPED, mandrelOf } from "./bench";
 import { type HoopEntry, type Mount, type Piece } from "./piece";
 
 /** What is wrong with something that came from outside, and where. The words stand in the catalogue. */
@@ -46,6 +47,10 @@ export type FaultCode =
   | "seam-at-corner"
   | "fixed-height-missing"
   | "notch-missing"
+  | "tube-not-round"
+  | "tube-inside-out"
+  | "tube-cut-through"
+  | "cup-has-base"
   | "not-a-size"
   | "no-mandrel"
   | "off-mandrel"
@@ -65,7 +70,7 @@ const MOST_JOINTS = 40;
 export function faultsOf(piece: Piece, bench: BenchEntry): Fault[] {
   return [
     ...idFaults(piece),
-    ...piece.mounts.flatMap((mount, i) => stoneFaults(mount, `/mounts/${i}`)),
+    ...piece.mounts.flatMap((mount, i) => stoneFaults(mount, `/mounts/${i}`, bench)),
     ...(piece.carrier.type === "hoop" ? hoopFaults(piece.carrier, bench) : []),
     ...(jointCount(piece) > MOST_JOINTS
       ? [fault("/mounts", "too-many", { limit: MOST_JOINTS, what: "joints", got: jointCount(piece) })]
@@ -93,7 +98,8 @@ function idFaults({ mounts }: Piece): Fault[] {
   ];
 }
 
-function stoneFaults({ stone, wall }: Mount, path: string): Fault[] {
+function stoneFaults(mount: Mount, path: string, bench: BenchEntry): Fault[] {
+  const { stone, wall } = mount;
   const faults: Fault[] = [];
   const turnIn = greatestTurnIn(stone);
   const at = `${path}/stone/turnIn`;
@@ -103,12 +109,17 @@ function stoneFaults({ stone, wall }: Mount, path: string): Fault[] {
     faults.push(fault(at, "turn-in-above-height", { height: stone.height, got: turnIn }));
   }
   if (wall.source === "notched" && wall.notch === undefined) faults.push(fault(`${path}/wall/notch`, "notch-missing"));
+  faults.push(...readyFaults(mount, path));
   if (wall.heightRule === "fixed" && wall.fixedHeight === undefined) faults.push(fault(`${path}/wall/fixedHeight`, "fixed-height-missing"));
   const ofShape = shapeFaults(stone.outline);
   if (ofShape.length > 0) {
     return [...faults, ...ofShape.map(({ field, code, values }) => fault(`${path}/stone/outline/${field}`, code, values))];
   }
   const { outline } = outlineOf(stone);
+  const tubeNeeds = lengthOf(outline) + 2 * (wall.fit ?? bench.seatOf?.fit ?? SHIPPED.seatOf.fit);
+  if (wall.source === "tube" && wall.tube && wall.tube.outside <= tubeNeeds) {
+    faults.push(fault(`${path}/wall/tube/outside`, "tube-cut-through", { limit: tubeNeeds, got: wall.tube.outside }));
+  }
   if (wall.catch !== undefined && wall.catch >= outline.inscribedRadius) {
     faults.push(fault(`${path}/wall/catch`, "catch-too-wide", { limit: outline.inscribedRadius, got: wall.catch }));
   }
@@ -117,6 +128,19 @@ function stoneFaults({ stone, wall }: Mount, path: string): Fault[] {
     faults.push(fault(`${path}/wall/seamAt`, "seam-at-corner", { better: better.toFixed(3), got: wall.seamAt }));
   }
   return faults;
+}
+
+/** What a tube or a cup cannot be. */
+function readyFaults({ stone, wall, plate }: Mount, path: string): Fault[] {
+  if (wall.source !== "tube" && wall.source !== "cup") return [];
+  const { shape } = stone.outline;
+  return [
+    ...(wall.source === "tube" && shape !== "round" ? [fault(`${path}/wall/source`, "tube-not-round", { shape, got: wall.source })] : []),
+    ...(wall.source === "cup" && plate.style !== "flush" ? [fault(`${path}/plate/style`, "cup-has-base", { got: plate.style })] : []),
+    ...(wall.tube && wall.tube.inside >= wall.tube.outside
+      ? [fault(`${path}/wall/tube/inside`, "tube-inside-out", { limit: wall.tube.outside, got: wall.tube.inside })]
+      : []),
+  ];
 }
 
 function hoopFaults({ size, stock }: HoopEntry, bench: BenchEntry): Fault[] {
@@ -132,7 +156,8 @@ function hoopFaults({ size, stock }: HoopEntry, bench: BenchEntry): Fault[] {
 
 /** Seam and foot of each wall, seam and joint of each ornament, and the carrier's. */
 function jointCount({ mounts, carrier }: Piece): number {
-  const onMounts = mounts.reduce((all, { plate }) => all + 2 + 2 * (plate.ornament?.length ?? 0), 0);
+  const ofWall = ({ wall }: Mount) => (wall.source === "cup" ? 0 : wall.source === "tube" ? 1 : 2);
+  const onMounts = mounts.reduce((all, mount) => all + ofWall(mount) + 2 * (mount.plate.ornament?.length ?? 0), 0);
   return onMounts + (carrier.type === "none" ? 0 : 1 + mounts.length);
 }
 
@@ -142,8 +167,7 @@ export function unplanned(piece: Piece): Fault[] {
   const { carrier } = piece;
   return [
     ...refuse(piece.kind !== "ring", "/kind", piece.kind),
-    ...piece.mounts.flatMap(({ wall, plate }, i) => [
-      ...refuse(wall.source === "tube" || wall.source === "cup", `/mounts/${i}/wall/source`, wall.source ?? ""),
+    ...piece.mounts.flatMap(({ plate }, i) => [
       ...refuse(plate.style === "open", `/mounts/${i}/plate/style`, plate.style),
       ...refuse((plate.ornament?.length ?? 0) > 0, `/mounts/${i}/plate/ornament`, "ornament"),
     ]),

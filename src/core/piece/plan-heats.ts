@@ -7,7 +7,6 @@ import { FUSE, type Flame, danger, disturbance, fusingFlame, solderFlames } from
 import { type MakingHeat, makingSteps } from "../making/steps";
 import { type Finding, finding } from "../measure/finding";
 import { type BenchEntry } from "./bench";
-import { type Piece } from "./piece";
 import { type HeatPlan, type Plan, type PlannedHeat, type PlannedJoint } from "./plan";
 import { settleHeats } from "./settle";
 import { type SizedPiece } from "./size-piece";
@@ -30,7 +29,7 @@ export function planHeats(sized: SizedPiece, bench: BenchEntry, heatsOf: HeatsOf
     joints: plannedJoints(assembly, wishes),
     heatPlan: heatPlanOf(best),
     heats,
-    steps: stepsOf(piece, assembly, heats),
+    steps: stepsOf(sized, heats),
     findings: [
       ...sized.findings,
       ...(shelfMissing
@@ -185,15 +184,18 @@ function heatFindings(heats: readonly PlannedHeat[]): Finding[] {
   });
 }
 
-function stepsOf(piece: Piece, assembly: Assembly, heats: readonly PlannedHeat[]): Plan["steps"] {
+function stepsOf({ piece, assembly, figures, settled }: SizedPiece, heats: readonly PlannedHeat[]): Plan["steps"] {
   const jointOf = new Map(assembly.joints.map((joint) => [joint.id, joint]));
   return makingSteps({
-    mounts: piece.mounts.map(({ id, stone, wall, plate }) => ({
+    mounts: piece.mounts.map(({ id, stone, plate }) => ({
       id,
       stone: stone.name ?? stone.material?.name ?? "",
       tender: stone.material?.tender ?? [],
       mohs: stone.material?.mohs ?? null,
-      wallThickness: wall.thickness,
+      wallThickness: settled.mounts[id]!.wall.thickness,
+      madeFrom: settled.mounts[id]!.wall.ready?.kind ?? "strip",
+      isBored: `${id}.wall.seatBore` in figures,
+      isThinned: `${id}.wall.thin` in figures,
       style: plate.style === "border" ? "border" : "flush",
     })),
     hoopForm: piece.carrier.type === "hoop" ? (piece.carrier.form === "closed-flat" ? "closed-flat" : "closed") : null,

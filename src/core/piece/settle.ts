@@ -4,11 +4,12 @@ import { readSize } from "../hoop/sizes";
 import { type Outline } from "../geometry/outline";
 import { type Sourced } from "../measure/figure";
 import { type Plate } from "../mount/plate";
-import { type Wall } from "../mount/wall";
+import { lengthOf, standing } from "../mount/ready-wall";
+import { type ReadyMade, type Wall, type WallSource } from "../mount/wall";
 import { type Dome } from "../stone/dome";
 import { type Stone, greatestTurnIn } from "../stone/stone";
 import { type BenchEntry, SHIPPED, choose, chosen, mandrelOf, shelfNamed, stripHeights, wideBandAddition } from "./bench";
-import { type HeatsEntry, type HoopEntry, type Mount } from "./piece";
+import { type HeatsEntry, type HoopEntry, type Mount, type WallEntry } from "./piece";
 
 const ELLIPTIC = 2;
 /** A catch reaches no further over the stone than this share of its largest circle's radius. */
@@ -25,26 +26,41 @@ export function settleWall({ wall, stone }: Mount, outline: Outline, bench: Benc
   const usualCatch = choose(wall.catch, bench.seatOf?.catch, SHIPPED.seatOf.catch);
   const narrow: Sourced<number> = { value: outline.inscribedRadius * CATCH_SHARE, from: "formula" };
   const rule = wall.heightRule ?? "turn-in";
+  const source = wall.source ?? "strip";
+  const fit = choose(wall.fit, bench.seatOf?.fit, SHIPPED.seatOf.fit);
+  const ready = readyMade(source, wall, fit);
+  const stands = ready ? standing(ready, lengthOf(outline)) : { thickness: wall.thickness, fit };
   return {
-    source: wall.source ?? "strip",
+    source,
+    ready,
     notch: wall.source === "notched" ? (wall.notch?.pitch ?? null) : null,
     metal: wall.metal,
-    thickness: wall.thickness,
-    fit: choose(wall.fit, bench.seatOf?.fit, SHIPPED.seatOf.fit),
+    thickness: stands.thickness,
+    fit: stands.fit,
     catch: usualCatch.from === "piece" || usualCatch.value <= narrow.value ? usualCatch : narrow,
     lift: chosen(wall.lift, 0),
     height: rule === "fixed" ? { rule, height: wall.fixedHeight ?? stone.height } : { rule },
     seamAt: wall.seamAt ?? "auto",
-    losses: { squaring: loss("squaring"), mark: loss("mark"), foot: loss("foot"), top: loss("top") },
+    losses: { squaring: loss("squaring"), mark: loss("mark"), foot: source === "cup" ? CLOSED_FOOT : loss("foot"), top: loss("top") },
     stripHeights: stripHeights(bench, wall.metal, wall.thickness),
   };
 }
 
+/** A cup stands on its own base: nothing comes off its foot. */
+const CLOSED_FOOT: Sourced<number> = { value: 0, from: "formula" };
+
+function readyMade(source: WallSource, { tube, thickness }: WallEntry, fit: Sourced<number>): ReadyMade | null {
+  return source === "tube" || source === "cup" ? { kind: source, at: tube ?? null, wanted: { thickness, fit } } : null;
+}
+
 const SAW_MARGIN = 1;
 
-export function settlePlate({ plate }: Mount): Plate {
+/** A cup's base is of the cup's metal. */
+export function settlePlate({ plate, wall }: Mount): Plate {
+  const isOwn = wall.source === "cup";
   return {
-    metal: plate.metal,
+    isOwn,
+    metal: isOwn ? wall.metal : plate.metal,
     thickness: plate.thickness,
     border: plate.style === "border" ? chosen(plate.border, 0) : { value: 0, from: "piece" },
     sawMargin: chosen(plate.sawMargin, SAW_MARGIN),

@@ -8,7 +8,7 @@ import { tolerance } from "../measure/tolerances";
 import { sectionArea } from "../metal/section";
 import { drawSetting, type SettingDrawing } from "../mount/drawing";
 import { planPlate } from "../mount/plate";
-import { planWall } from "../mount/wall";
+import { planWall } from "../mount/plan-wall";
 import { outlineOf } from "../stone/stone";
 import { type BenchEntry } from "./bench";
 import { type Mount, type Piece } from "./piece";
@@ -84,18 +84,43 @@ function sizeMount(mount: Mount, bench: BenchEntry, onHoop: boolean): SizedMount
   const platePlan = planPlate(id, outline, wall, plate);
   const figures = { ...outlineFigures(id, outline, tapeOff), ...wallPlan.figures, ...platePlan.figures };
   const value = (name: string) => figureOf(figures, `${id}.${name}`).value;
-  const [netLength, netHeight] = [value("wall.netLength"), value("wall.netHeight")];
+  const [netLength, netHeight, wallMass, plateMass] = [
+    value("wall.netLength"),
+    value("wall.netHeight"),
+    value("wall.mass"),
+    value("plate.mass"),
+  ];
+  const footArea = netLength * wall.thickness + (wallPlan.shelf?.area ?? 0);
   return {
     id,
     figures,
     findings: [...tapeFindings(id, tapeOff), ...wallPlan.findings],
     parts: {
       mount: id,
-      wall: { metal: wall.metal, mass: value("wall.mass"), thickness: wall.thickness, netLength, netHeight, seamAt: wallPlan.seamAt },
-      plate: { metal: plate.metal, mass: value("plate.mass"), blankMass: platePlan.blankMass, thickness: plate.thickness },
+      wall: {
+        metal: wall.metal,
+        mass: plate.isOwn ? wallMass + plateMass : wallMass,
+        thickness: wall.thickness,
+        netLength,
+        netHeight,
+        seamAt: wallPlan.seamAt,
+        footArea,
+      },
+      plate: plate.isOwn ? null : { metal: plate.metal, mass: plateMass, blankMass: platePlan.blankMass, thickness: plate.thickness },
     },
     base: { mount: id, extent: outline.extent(across) + 2 * platePlan.edge, thickness: plate.thickness },
-    drawing: drawSetting({ outline, stone, dome, wall, wallPlan, platePlan, plateThickness: plate.thickness, netHeight, netLength }),
+    drawing: drawSetting({
+      outline,
+      stone,
+      dome,
+      wall,
+      wallPlan,
+      platePlan,
+      plateThickness: plate.thickness,
+      netHeight,
+      cutHeight: value("wall.cutHeight"),
+      netLength,
+    }),
     settled: { wall, plate },
   };
 }

@@ -144,19 +144,21 @@ function CardDrawing({ piece, plan }: { readonly piece: Piece; readonly plan: Pl
         className="mx-auto"
       >
         <StoneFill material="agate" id="card-stone" />
-        <Millimetres x={width / 2} y={tall / 2 + 2} scale={CARD_SCALE}>
+        <Millimetres x={2 - Math.min(...xs) + (width - 4 - wide) / 2} y={Math.max(...ys) + 2} scale={CARD_SCALE}>
           <Shape points={top.plateEdge} fill="#fff" stroke="#333" strokeWidth={0.8} />
           <Shape points={top.wallOutside} fill="#ddd" stroke="#333" strokeWidth={0.8} />
           <Shape points={top.stone} fill="url(#card-stone)" stroke="#333" strokeWidth={0.8} />
-          <line
-            x1={top.seam.x}
-            y1={top.seam.y}
-            x2={top.seam.x + top.seam.nx * 1.2}
-            y2={top.seam.y + top.seam.ny * 1.2}
-            stroke="#000"
-            strokeWidth={1.6}
-            vectorEffect="non-scaling-stroke"
-          />
+          {top.seam && (
+            <line
+              x1={top.seam.x}
+              y1={top.seam.y}
+              x2={top.seam.x + top.seam.nx * 1.2}
+              y2={top.seam.y + top.seam.ny * 1.2}
+              stroke="#000"
+              strokeWidth={1.6}
+              vectorEffect="non-scaling-stroke"
+            />
+          )}
         </Millimetres>
         <Millimetres x={width / 2} y={height - 2 - section.plate.thickness} scale={CARD_SCALE}>
           <Shape
@@ -189,7 +191,8 @@ function CardDrawing({ piece, plan }: { readonly piece: Piece; readonly plan: Pl
         </Millimetres>
       </svg>
       <figcaption className="text-[7.6pt] text-[#444]">
-        Plan with the seam, and section, {fit === times ? scaleText({ times, perMm: times }) : `${fit.toFixed(2)} times life size`}
+        {top.seam ? "Plan with the seam, and section," : "Plan and section,"}{" "}
+        {fit === times ? scaleText({ times, perMm: times }) : `${fit.toFixed(2)} times life size`}
       </figcaption>
     </figure>
   );

@@ -5,12 +5,15 @@ import { JOINT_ADVICE, piecesText } from "@/words/heats";
 import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SYSTEM_NAMES } from "@/words/names";
 import { type Units, lengthUnit, showLength, showPercent, withUnit } from "@/words/show";
 import { sumText } from "@/words/terms";
+import { type WallStock, wallStock } from "@/words/wall-stock";
 
 export interface CardRow {
   readonly label: string;
   readonly text: string;
   readonly sum?: string;
 }
+
+const STOCK_LABELS: Readonly<Record<WallStock["name"], string>> = { strip: "Cut strip", tube: "Tube", cup: "Cup" };
 
 /** The sizes of the piece, a row each, with the sums of what is cut to length. */
 export function cardRows(piece: Piece, plan: Plan, units: Units): CardRow[] {
@@ -19,6 +22,9 @@ export function cardRows(piece: Piece, plan: Plan, units: Units): CardRow[] {
   const value = (key: string) => figure(key).value;
   const unit = lengthUnit(units);
   const { carrier } = piece;
+  const stock = wallStock(plan, id, units);
+  const { wall: settled } = plan.settled.mounts[id]!;
+  const isCup = settled.source === "cup";
   const hoop: CardRow[] =
     carrier.type === "hoop"
       ? [
@@ -39,17 +45,19 @@ export function cardRows(piece: Piece, plan: Plan, units: Units): CardRow[] {
       text: `${[stone.material?.name, stone.name].filter(Boolean)[0] ?? "stone"}, ${withUnit(value(`${id}.outline.perimeter`), "measured", units)} round, ${withUnit(stone.height, "measured", units)} tall`,
     },
     {
-      label: "Cut strip",
-      text: `${showLength(value(`${id}.wall.cutLength`), "strip", units)} × ${showLength(value(`${id}.wall.cutHeight`), "height", units)} × ${showLength(wall.thickness, "measured", units)} ${unit}, ${METAL_NAMES[wall.metal]}`,
-      sum: sumText(figure(`${id}.wall.cutLength`), units),
+      label: STOCK_LABELS[stock.name],
+      text: `${stock.size} × ${showLength(settled.thickness, "measured", units)} ${unit}, ${METAL_NAMES[wall.metal]}`,
+      sum: sumText(stock.figure, units),
     },
     {
       label: "Wall lands at",
       text: `${showLength(value(`${id}.wall.netLength`), "measured", units)} × ${withUnit(value(`${id}.wall.netHeight`), "measured", units)}, shows ${showPercent(value(`${id}.wall.faceShown`))} of the face`,
     },
     {
-      label: "Plate",
-      text: `blank ${showLength(value(`${id}.plate.blankLength`), "blank", units)} × ${showLength(value(`${id}.plate.blankWidth`), "blank", units)} × ${showLength(plate.thickness, "measured", units)} ${unit}, ${METAL_NAMES[plate.metal]}; sawn to ${showLength(value(`${id}.plate.length`), "blank", units)} × ${withUnit(value(`${id}.plate.width`), "blank", units)}, ${plate.style}`,
+      label: isCup ? "Base" : "Plate",
+      text: isCup
+        ? `${showLength(value(`${id}.plate.length`), "blank", units)} × ${showLength(value(`${id}.plate.width`), "blank", units)} × ${showLength(plate.thickness, "measured", units)} ${unit}, the cup's own`
+        : `blank ${showLength(value(`${id}.plate.blankLength`), "blank", units)} × ${showLength(value(`${id}.plate.blankWidth`), "blank", units)} × ${showLength(plate.thickness, "measured", units)} ${unit}, ${METAL_NAMES[plate.metal]}; sawn to ${showLength(value(`${id}.plate.length`), "blank", units)} × ${withUnit(value(`${id}.plate.width`), "blank", units)}, ${plate.style}`,
     },
     ...hoop,
   ];

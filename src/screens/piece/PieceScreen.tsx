@@ -95,12 +95,12 @@ function OpenPiece({ id }: { readonly id: string }) {
   const planned = usePlanned(piece, piece.benchUsed ?? bench);
   const { plan } = planned;
   const pathname = usePathname();
-  const stages = stagesOf(piece);
-  const asked = pathname.split("/")[3];
-  const stage = stages.find((each) => each === asked) ?? "wall";
   const [setting, show] = useState<string | null>(null);
   const settings = piece.mounts.map((each) => each.id);
   const mount = settings.find((each) => each === setting) ?? settings[0]!;
+  const stages = stagesOf(piece, mount);
+  const asked = pathname.split("/")[3];
+  const stage = stages.find((each) => each === asked) ?? "wall";
   const done = plan.steps.filter((step) => make?.done.includes(step.id)).length;
   const go = useCallback(
     (next: StageId) => {
@@ -118,7 +118,7 @@ function OpenPiece({ id }: { readonly id: string }) {
   useKeys({ "[": () => along(-1), "]": () => along(1), "mod+z": session.undo, "mod+shift+z": session.redo, "mod+y": session.redo });
   useEffect(() => {
     offer(() => [
-      ...stagesOf(piece).map((each): Findable => ({ group: "Stages", name: STAGE_NAMES[each], go: () => go(each) })),
+      ...stagesOf(piece, mount).map((each): Findable => ({ group: "Stages", name: STAGE_NAMES[each], go: () => go(each) })),
       ...FIGURE_NAMES.flatMap(({ key, name, stage: at }): Findable[] => {
         const figure = plan.figures[`${mount}.${key}`] ?? plan.figures[key];
         return figure ? [{ group: "Figures", name, detail: showFigure(figure, units), go: () => go(at) }] : [];

@@ -5,6 +5,7 @@ import { figureOf } from "@/core/measure/figure";
 import { type Level } from "@/core/measure/finding";
 import { SHAPE_NAMES, SYSTEM_NAMES, counted } from "@/words/names";
 import { type Units, showLength } from "@/words/show";
+import { wallStock } from "@/words/wall-stock";
 import { SETTLING } from "@/words/heats";
 import { STAGES, type StageId, stageOf } from "@/words/stages";
 
@@ -17,14 +18,15 @@ export interface StemEntry {
   readonly isDone: boolean;
 }
 
-/** Stages a piece has: without a hoop there is no hoop stage. */
-export function stagesOf(piece: Piece): StageId[] {
-  return STAGES.filter((stage) => stage !== "hoop" || piece.carrier.type === "hoop");
+/** Stages a piece has: without a hoop there is no hoop stage, and a cup has its own base. */
+export function stagesOf(piece: Piece, mount: string): StageId[] {
+  const isCup = piece.mounts.find(({ id }) => id === mount)!.wall.source === "cup";
+  return STAGES.filter((stage) => (stage !== "hoop" || piece.carrier.type === "hoop") && (stage !== "plate" || !isCup));
 }
 
 /** The piece in the order it is made, each stage with its result. `done` counts steps ticked off. */
 export function stemOf(piece: Piece, { plan, isSettling }: Planned, mount: string, units: Units, done: number): StemEntry[] {
-  return stagesOf(piece).map((id) => ({
+  return stagesOf(piece, mount).map((id) => ({
     id,
     result: id === "heats" && isSettling ? SETTLING : resultOf(id, piece, plan, mount, units, done),
     level: levelOf(id, plan, mount),
@@ -35,12 +37,12 @@ export function stemOf(piece: Piece, { plan, isSettling }: Planned, mount: strin
 function resultOf(stage: StageId, piece: Piece, plan: Plan, mountId: string, units: Units, done: number): string {
   const mount = piece.mounts.find(({ id }) => id === mountId)!;
   const value = (key: string) => figureOf(plan.figures, key).value;
-  const { stone, wall, plate } = mount;
+  const { stone, plate } = mount;
   switch (stage) {
     case "stone":
       return `${stoneSize(stone.outline, units)}, ${showLength(stone.height, "blank", units)} tall`;
     case "wall":
-      return `strip ${showLength(value(`${mountId}.wall.cutLength`), "strip", units)} × ${showLength(value(`${mountId}.wall.cutHeight`), "height", units)} × ${showLength(wall.thickness, "measured", units)}`;
+      return wallResult(plan, mountId, units);
     case "plate":
       return `${showLength(value(`${mountId}.plate.length`), "blank", units)} × ${showLength(value(`${mountId}.plate.width`), "blank", units)} × ${showLength(plate.thickness, "blank", units)}, ${plate.style}`;
     case "hoop":
@@ -52,6 +54,12 @@ function resultOf(stage: StageId, piece: Piece, plan: Plan, mountId: string, uni
     case "making":
       return `${done} of ${counted(plan.steps.length, "step")}`;
   }
+}
+
+function wallResult(plan: Plan, id: string, units: Units): string {
+  const { name, size, sense } = wallStock(plan, id, units);
+  const thickness = showLength(plan.settled.mounts[id]!.wall.thickness, "measured", units);
+  return name === "strip" ? `strip ${size} × ${thickness}` : `${name} ${size}, ${sense}`;
 }
 
 export function stoneSize(outline: Piece["mounts"][number]["stone"]["outline"], units: Units): string {

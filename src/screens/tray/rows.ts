@@ -8,6 +8,7 @@ import { planAtOnce } from "@/ui/at-once";
 import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SHAPE_NAMES, SYSTEM_NAMES } from "@/words/names";
 import { type Units, showLength } from "@/words/show";
 import { sayStep } from "@/words/steps";
+import { wallStock } from "@/words/wall-stock";
 
 /** A piece as the list tells it: two lines to a cell. */
 export interface PieceRow {
@@ -36,6 +37,7 @@ export function planOf(piece: Piece, mine: BenchEntry): Plan {
 export function rowOf(piece: Piece, plan: Plan, make: Make | undefined, units: Units): PieceRow {
   const { id, stone, wall, plate } = piece.mounts[0]!;
   const value = (key: string) => figureOf(plan.figures, key).value;
+  const stock = wallStock(plan, id, units);
   const { carrier } = piece;
   const levels = plan.findings.map(({ level }) => level);
   return {
@@ -46,8 +48,12 @@ export function rowOf(piece: Piece, plan: Plan, make: Make | undefined, units: U
         .join(", "),
     ],
     strip: [
-      `${showLength(value(`${id}.wall.cutLength`), "strip", units)} × ${showLength(value(`${id}.wall.cutHeight`), "height", units)}`,
-      `${METAL_NAMES[wall.metal].replace(" silver", "")}, ${showLength(wall.thickness, "measured", units)}`,
+      stock.size,
+      [
+        ...(stock.name === "strip" ? [] : [stock.name]),
+        METAL_NAMES[wall.metal].replace(" silver", ""),
+        showLength(plan.settled.mounts[id]!.wall.thickness, "measured", units),
+      ].join(", "),
     ],
     plate: [
       `${showLength(value(`${id}.plate.length`), "blank", units)} × ${showLength(value(`${id}.plate.width`), "blank", units)}`,

@@ -1,6 +1,6 @@
 "use client";
 
-import { type Point, nearestStation } from "@/core/geometry/outline";
+import { type Point, type Station, nearestStation } from "@/core/geometry/outline";
 import { type Mount } from "@/core/piece/piece";
 import { type SettingDrawing } from "@/core/mount/drawing";
 import { Dimension } from "@/ui/Dimension";
@@ -22,7 +22,7 @@ export function WallDrawing({ size, mount }: { readonly size: Size; readonly mou
       {({ drawing, plan: { x, y, scale }, section }) => (
         <>
           <Millimetres x={x} y={y} scale={scale}>
-            <Shape points={drawing.plan.sawLine} fill="none" stroke="#8a9596" strokeDasharray="5 4" />
+            {view.sawLine !== null && <Shape points={drawing.plan.sawLine} fill="none" stroke="#8a9596" strokeDasharray="5 4" />}
             <Shape points={drawing.plan.wallOutside} fill="url(#metal)" stroke="#6f7a7e" lights="wall" />
             <Shape points={drawing.plan.wallInside} fill="#fff" stroke="none" lights="fit" />
             <Shape points={drawing.plan.stone} fill="url(#stone)" stroke="#00000055" />
@@ -32,7 +32,7 @@ export function WallDrawing({ size, mount }: { readonly size: Size; readonly mou
             {drawing.plan.gathers.map((run, i) => (
               <Shape key={i} points={run} open fill="none" stroke="#d9822b" strokeWidth={Math.max(4, mount.wall.thickness * scale.perMm)} />
             ))}
-            <SeamHandle mount={mount.id} drawing={drawing} />
+            {drawing.plan.seam && <SeamHandle mount={mount.id} seam={drawing.plan.seam} places={drawing.plan.places} />}
           </Millimetres>
           <PlanWords drawing={drawing} view={view} x={x} y={y} perMm={scale.perMm} />
           <SectionView mount={mount} x={section.x} y={section.y} scale={section.scale} view={view} />
@@ -43,16 +43,20 @@ export function WallDrawing({ size, mount }: { readonly size: Size; readonly mou
 }
 
 /** How far the seam's mark reaches out past the stone and into it, and how far one press of a key moves it. */
-const SEAM = { outMm: 1.3, inMm: 0.2, step: 0.01 } as const;
+const SEAM = { outMm: 1.3, inMm: 0.2, step: 0.01, mostSteps: 8 } as const;
 
 /** The seam, dragged where it lies or moved with the arrow keys. */
-function SeamHandle({ mount, drawing }: { readonly mount: string; readonly drawing: SettingDrawing }) {
+function SeamHandle({ mount, seam, places }: { readonly mount: string; readonly seam: Station; readonly places: readonly Station[] }) {
   const session = useSession();
-  const { seam, places } = drawing.plan;
   const put = (at: number) =>
     session.change((piece) => {
       piece.mounts.find(({ id }) => id === mount)!.wall.seamAt = at - Math.floor(at);
     });
+  /** Past a corner, where the seam cannot lie. */
+  const stepped = (by: 1 | -1) => {
+    for (let i = 1; i <= SEAM.mostSteps; i++) if (put(seam.at + i * by * SEAM.step) === null) return null;
+    return put(seam.at + by * SEAM.step);
+  };
   const line = {
     x1: seam.x - seam.nx * SEAM.inMm,
     y1: seam.y - seam.ny * SEAM.inMm,
@@ -69,7 +73,7 @@ function SeamHandle({ mount, drawing }: { readonly mount: string; readonly drawi
       told={`${hundredths} hundredths of the way round`}
       lights="seam"
       onDrag={(to) => put(nearestStation(places, to).at)}
-      onStep={(by) => put(seam.at + by * SEAM.step)}
+      onStep={stepped}
     >
       {(isLit) => (
         <>
@@ -98,18 +102,22 @@ function PlanWords({ drawing, view, x, y, perMm }: WordsProps) {
     .reduce<Point | null>((best, point) => (best === null || point[0] + point[1] > best[0] + best[1] ? point : best), null);
   return (
     <>
-      <Word x={x + seam.x * perMm + 10} y={y - (seam.y + seam.ny * 1.25) * perMm + 4} fill="#1b2225" fontWeight={600} lights="seam">
-        seam
-      </Word>
+      {seam && (
+        <Word x={x + seam.x * perMm + 10} y={y - (seam.y + seam.ny * 1.25) * perMm + 4} fill="#1b2225" fontWeight={600} lights="seam">
+          seam
+        </Word>
+      )}
       {gatherAt && (
         <Word x={x + gatherAt[0] * perMm + 12} y={y - gatherAt[1] * perMm - 34} fill="#8a4600">
           {view.gather}
-          {gathers.length > 1 ? " at both ends" : ""}
+          {gathers.length > 1 ? ` in ${gathers.length} places` : ""}
         </Word>
       )}
-      <Word x={x} y={y - bottom * perMm + 15} textAnchor="middle" fontSize={12}>
-        {view.sawLine}
-      </Word>
+      {view.sawLine !== null && (
+        <Word x={x + ((left + right) / 2) * perMm} y={y - bottom * perMm + 15} textAnchor="middle" fontSize={12}>
+          {view.sawLine}
+        </Word>
+      )}
       <Dimension from={x + left * perMm} to={x + right * perMm} at={y - bottom * perMm + 30} text={view.across} lights="length" />
     </>
   );

@@ -4,8 +4,8 @@ import { type Draft as Editable } from "immer";
 import { type Point } from "@/core/geometry/outline";
 import { METALS, type Metal } from "@/core/metal/metals";
 import { type SettingDrawing } from "@/core/mount/drawing";
-import { type HeightRule, type WallSource } from "@/core/mount/wall";
-import { figureOf } from "@/core/measure/figure";
+import { HOUSE_HEIGHT } from "@/core/mount/plan-wall";
+import { type WallSource } from "@/core/mount/wall";
 import { type WallEntry } from "@/core/piece/piece";
 import { ChoiceField } from "@/ui/ChoiceField";
 import { FigureButton } from "@/ui/Terms";
@@ -19,10 +19,11 @@ import { useSession, useSessionState } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
 import { METAL_NAMES, SOURCE_ADVICE, capital } from "@/words/names";
 import { BLANK_MARKS } from "@/words/marks";
-import { degrees, lengthUnit, showTemperature } from "@/words/show";
+import { degrees, showTemperature } from "@/words/show";
 import { SOURCE_NAMES } from "@/words/terms";
 import { WallDrawing } from "./WallDrawing";
-import { pitchField, wallField, wallLossField } from "./fields";
+import { HeightSchools } from "./HeightSchools";
+import { baseField, pitchField, readyField, wallField, wallLossField } from "./fields";
 import { wallView } from "./view";
 
 /** How long and tall the strip is cut, and where its seam lies. */
@@ -31,7 +32,7 @@ export function WallStage({ mount: id }: { readonly mount: string }) {
   const units = useUnits();
   const mount = useSessionState(({ piece }) => piece.mounts.find((each) => each.id === id)!);
   const view = wallView(plan, mount, units);
-  const unit = lengthUnit(units);
+  const { stock } = plan.drawing.settings[id]!;
   return (
     <Stage
       drawing={(size) => <WallDrawing size={size} mount={mount} />}
@@ -39,25 +40,22 @@ export function WallStage({ mount: id }: { readonly mount: string }) {
       foot={
         <>
           <Answers sum={<Sum parts={view.sum} total={view.total} />}>
-            <FigureButton figure={`${id}.wall.cutLength`} name="Cut strip">
-              <Answer lead="Cut strip" unit={`${unit} long`}>
-                {view.cutLength}
-              </Answer>
-            </FigureButton>
-            <FigureButton figure={`${id}.wall.cutHeight`} name="Slit the strip to">
-              <Answer lead="slit to" unit={`${unit} tall`}>
-                {view.cutHeight}
-              </Answer>
-            </FigureButton>
+            {view.answers.map(({ figure, name, lead, value, unit }) => (
+              <FigureButton key={figure} figure={figure} name={name}>
+                <Answer lead={lead} unit={unit}>
+                  {value}
+                </Answer>
+              </FigureButton>
+            ))}
             <FigureButton figure={`${id}.wall.netLength`} name="Net length of the wall" className="text-[13px] text-soft">
               {view.lands}
             </FigureButton>
           </Answers>
           <Rule
-            blank={plan.drawing.settings[id]!.strip}
-            height={figureOf(plan.figures, `${id}.wall.cutHeight`).value}
-            cut={`cut ${view.cutLength}`}
-            beyond="coil goes on"
+            blank={stock.blank}
+            height={stock.tall}
+            cut={view.cut}
+            beyond={view.beyond}
             names={BLANK_MARKS}
             units={units}
             edge={topEdge(plan.drawing.settings[id]!)}
@@ -69,9 +67,10 @@ export function WallStage({ mount: id }: { readonly mount: string }) {
 }
 
 /** The edge an uneven stone's wall is filed to, along the strip as it is cut. */
-function topEdge({ top, strip }: SettingDrawing): Point[] | null {
-  const lead = strip.losses[0]!.to;
-  return top && top.map(([along, up]): Point => [along + lead, up]);
+function topEdge({ top, stock }: SettingDrawing): Point[] | null {
+  if (!top) return null;
+  const lead = stock.blank.losses[0]!.to;
+  return top.map(([along, up]): Point => [along + lead, up]);
 }
 
 const WALL_METALS: readonly Metal[] = ["fine-silver", "sterling", "sterling-935", "copper", "brass"];
@@ -79,13 +78,11 @@ const SOURCES: readonly { readonly value: WallSource; readonly text: string }[] 
   { value: "strip", text: "Strip" },
   { value: "sheet", text: "Sheet" },
   { value: "notched", text: "Notched" },
+  { value: "tube", text: "Tube" },
+  { value: "cup", text: "Cup" },
 ];
 const USUAL_PITCH = 1.5;
-const RULES: readonly { readonly value: HeightRule; readonly text: string }[] = [
-  { value: "turn-in", text: "Turn-in" },
-  { value: "third", text: "A third" },
-  { value: "fixed", text: "House" },
-];
+const STOCK_HEADS = { strip: "Strip", tube: "Tube", cup: "Cup" } as const;
 
 const LOSSES = [
   { name: "squaring", label: "Squaring" },
@@ -94,21 +91,29 @@ const LOSSES = [
   { name: "top", label: "Top" },
 ] as const;
 
+/** What is lost by what it is made of: a tube has no seam, a cup no open foot. */
+const LOSSES_OF: Readonly<Record<keyof typeof STOCK_HEADS, readonly string[]>> = {
+  strip: ["squaring", "mark", "foot", "top"],
+  tube: ["foot", "top"],
+  cup: ["top"],
+};
+
 function WallMeasures({ mount: id }: { readonly mount: string }) {
   const session = useSession();
   const plan = usePlan();
   const units = useUnits();
   const mount = useSessionState(({ piece }) => piece.mounts.find((each) => each.id === id)!);
   const settled = plan.settled.mounts[id]!.wall;
+  const { seam } = plan.drawing.settings[id]!.plan;
   const view = wallView(plan, mount, units);
   const change = (recipe: (wall: Editable<WallEntry>) => void) =>
     session.change((piece) => recipe(piece.mounts.find((each) => each.id === id)!.wall));
   return (
     <>
-      <h2 className="section-head">Strip</h2>
+      <h2 className="section-head">{STOCK_HEADS[view.stock]}</h2>
       <ChoiceField
         label="From"
-        hint={SOURCE_ADVICE[settled.source]}
+        hint={view.shelf ?? SOURCE_ADVICE[settled.source]}
         value={settled.source}
         options={SOURCES}
         onChoose={(source) =>
@@ -121,6 +126,24 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
       {settled.notch !== null && (
         <MeasureField field={pitchField(id, units)} label="Pitch of the notches" hint={view.notches} value={settled.notch} />
       )}
+      {settled.ready && (
+        <>
+          <MeasureField
+            field={readyField(id, "outside", units)}
+            label="Yours, outside"
+            hint={view.stock === "tube" ? view.wants : "along its length"}
+            value={mount.wall.tube?.outside ?? null}
+            lights="rim"
+          />
+          <MeasureField
+            field={readyField(id, "inside", units)}
+            label="Yours, inside"
+            hint={view.stock === "cup" ? view.wants : "narrower than the stone: a seat is cut"}
+            value={mount.wall.tube?.inside ?? null}
+            lights="fit"
+          />
+        </>
+      )}
       <ChoiceField
         label="Metal"
         hint={`melts at ${showTemperature(METALS[mount.wall.metal].solidus, units)} ${degrees(units)}`}
@@ -130,40 +153,42 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
       />
       <MeasureField
         field={wallField(id, "thickness", units)}
-        label="Thickness"
-        hint={view.gauge}
+        label={settled.ready ? "Wall wanted" : "Thickness"}
+        hint={view.thickness}
         value={mount.wall.thickness}
         lights="wall"
       />
+      {view.stock === "cup" && (
+        <MeasureField field={baseField(id, units)} label="Base" hint="the cup's own" value={mount.plate.thickness} lights="plate" />
+      )}
       <MeasureField
         field={wallField(id, "fit", units)}
         label="Fit around stone"
         hint="snug, slides with a push"
-        value={settled.fit.value}
+        value={(settled.ready?.wanted.fit ?? settled.fit).value}
         lights="fit"
       />
-      <ChoiceField
-        label="Seam"
-        hint={mount.wall.seamAt === undefined || mount.wall.seamAt === "auto" ? "on the straightest run" : "where you put it; drag it"}
-        value={mount.wall.seamAt === undefined || mount.wall.seamAt === "auto" ? "auto" : "chosen"}
-        options={[
-          { value: "auto", text: "Best place" },
-          { value: "chosen", text: "Chosen" },
-        ]}
-        lights="seam"
-        onChoose={(value) => change((wall) => void (wall.seamAt = value === "auto" ? "auto" : plan.drawing.settings[id]!.plan.seam.at))}
-      />
+      {seam && (
+        <ChoiceField
+          label="Seam"
+          hint={mount.wall.seamAt === undefined || mount.wall.seamAt === "auto" ? "on the straightest run" : "where you put it; drag it"}
+          value={mount.wall.seamAt === undefined || mount.wall.seamAt === "auto" ? "auto" : "chosen"}
+          options={[
+            { value: "auto", text: "Best place" },
+            { value: "chosen", text: "Chosen" },
+          ]}
+          lights="seam"
+          onChoose={(value) => change((wall) => void (wall.seamAt = value === "auto" ? "auto" : seam.at))}
+        />
+      )}
       <h2 className="section-head">Height</h2>
-      <ChoiceField
-        label="Set by"
-        hint={view.leansIn.replace("leans", "side leans")}
-        value={settled.height.rule}
-        options={RULES}
-        lights="height"
+      <HeightSchools
+        rows={view.schools}
+        chosen={settled.height.rule}
         onChoose={(rule) =>
           change((wall) => {
             wall.heightRule = rule;
-            if (rule === "fixed") wall.fixedHeight ??= 3;
+            if (rule === "fixed") wall.fixedHeight ??= HOUSE_HEIGHT;
           })
         }
       />
@@ -193,7 +218,7 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
       <FindingNotes stage="wall" mount={id} />
       <h2 className="section-head">Losses on the way</h2>
       <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
-        {LOSSES.map(({ name, label }) => (
+        {LOSSES.filter(({ name }) => LOSSES_OF[view.stock].includes(name)).map(({ name, label }) => (
           <MeasureField
             key={name}
             field={wallLossField(id, name, units)}
@@ -205,7 +230,7 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
         ))}
       </div>
       <p className="narrow pt-1 text-[11.5px] text-soft">
-        {capital(SOURCE_NAMES[settled.losses.squaring.from])}. A scribe marks to 0.10, a pen takes 0.40.
+        {capital(SOURCE_NAMES[settled.losses.top.from])}. {view.stock === "strip" && "A scribe marks to 0.10, a pen takes 0.40."}
       </p>
     </>
   );

@@ -1,27 +1,57 @@
 import { figureOf } from "@/core/measure/figure";
 import { nearestGauge } from "@/core/measure/gauge";
+import { type HeightRule } from "@/core/mount/wall";
 import { type Mount } from "@/core/piece/piece";
 import { greatestTurnIn } from "@/core/stone/stone";
 import { type Plan } from "@/core/piece/plan";
 import { type SumPart } from "@/ui/Sum";
-import { type Units, showLength, showPercent, withUnit } from "@/words/show";
+import { RULE_NAMES } from "@/words/names";
+import { type Units, lengthUnit, showLength, showPercent, withUnit } from "@/words/show";
+import { TERM_NAMES } from "@/words/terms";
+import { type WallStock, wallStock } from "@/words/wall-stock";
+
+/** One of the large answers across the foot. */
+export interface BigAnswer {
+  readonly figure: string;
+  readonly name: string;
+  readonly lead: string;
+  readonly value: string;
+  readonly unit: string;
+}
+
+export interface SchoolRow {
+  readonly rule: HeightRule;
+  readonly name: string;
+  readonly stands: string;
+  readonly reaches: string;
+  readonly holds: boolean;
+}
 
 export interface WallView {
-  readonly cutLength: string;
-  readonly cutHeight: string;
+  readonly stock: WallStock["name"];
+  readonly answers: readonly BigAnswer[];
   readonly lands: string;
   readonly sum: readonly SumPart[];
   readonly total: string;
+  /** What stands at the end of the rule, and past it. */
+  readonly cut: string;
+  readonly beyond: string;
+  readonly schools: readonly SchoolRow[];
   readonly gather: string;
   readonly leansIn: string;
   readonly stands: string;
   readonly third: string;
   readonly top: string;
-  readonly gauge: string;
+  /** What is said of the thickness wanted. */
+  readonly thickness: string;
+  /** What is said of a tube's or a cup's own sizes. */
+  readonly wants: string;
+  /** The strip to take and what comes off it; null where none is on the shelf. */
   readonly shelf: string | null;
   /** How the pattern of a notched wall closes. */
   readonly notches: string;
-  readonly sawLine: string;
+  /** null where nothing is sawn. */
+  readonly sawLine: string | null;
   readonly across: string;
 }
 
@@ -29,32 +59,111 @@ export interface WallView {
 export function wallView(plan: Plan, mount: Mount, units: Units): WallView {
   const figure = (name: string) => figureOf(plan.figures, `${mount.id}.wall.${name}`);
   const measured = (mm: number) => showLength(mm, "measured", units);
-  const cut = figure("cutLength");
-  const term = (label: string) => cut.terms.find((each) => each.label === label)?.value ?? 0;
-  const strip = plan.figures[`${mount.id}.wall.stripHeight`];
-  const { section } = plan.drawing.settings[mount.id]!;
+  const stock = wallStock(plan, mount.id, units);
+  const { section, schools } = plan.drawing.settings[mount.id]!;
   return {
-    cutLength: showLength(cut.value, "strip", units),
-    cutHeight: showLength(figure("cutHeight").value, "height", units),
-    lands: `lands at ${measured(figure("netLength").value)} × ${measured(figure("netHeight").value)}, shows ${showPercent(figure("faceShown").value)} of the face`,
-    sum: [
-      { value: measured(term("outline")), name: "outline" },
-      { value: measured(term("wall") + term("fit")), name: "wall and fit" },
-      { value: measured(term("squaring")), name: "squaring" },
-      { value: measured(term("mark")), name: "mark" },
-    ],
-    total: measured(cut.value),
+    stock: stock.name,
+    ...answersOf(plan, mount, stock, units),
+    sum: sumOf(stock, units),
+    total: measured(stock.figure.value),
+    schools: schools.map(({ rule, height, behind, past, holds }) => ({
+      rule,
+      name: RULE_NAMES[rule],
+      stands: measured(height),
+      reaches: `${past < 0 ? `${measured(-past)} under the turn-in` : `${measured(past)} past the turn-in`}, ${showPercent(behind)} of the side`,
+      holds,
+    })),
     gather: `gathers ${showPercent(figure("gather").value, 1)}`,
     leansIn: `leans in at ${measured(greatestTurnIn(mount.stone))}`,
     stands: `wall stands ${measured(figure("netHeight").value)}`,
     third: `a third of the height, ${measured(figure("thirdHeight").value)}`,
     top: showLength(section.top, "blank", units),
-    gauge: `${nearestGauge(mount.wall.thickness)} gauge`,
-    shelf: strip ? `${withUnit(strip.value, "measured", units)} strip is on the shelf` : null,
+    thickness: plan.figures[`${mount.id}.wall.wallLeft`]
+      ? `${measured(figure("wallLeft").value)} is left`
+      : `${nearestGauge(mount.wall.thickness)} gauge`,
+    wants: stock.name === "strip" ? "" : `${withUnit(stock.figure.value, "measured", units)} would be right`,
+    shelf: shelfText(plan, mount, units),
     notches: notchesText(plan, mount, units),
-    sawLine: `saw line, ${withUnit(plan.settled.mounts[mount.id]!.plate.sawMargin.value, "blank", units)} outside`,
+    sawLine:
+      stock.name === "cup" ? null : `saw line, ${withUnit(plan.settled.mounts[mount.id]!.plate.sawMargin.value, "blank", units)} outside`,
     across: showLength(figureOf(plan.figures, `${mount.id}.plate.length`).terms[0]!.value, "blank", units),
   };
+}
+
+/** Wall and fit of a strip are one addition to a maker; all else is as it is. */
+function sumOf({ name, figure }: WallStock, units: Units): SumPart[] {
+  const part = (value: number, called: string) => ({ value: showLength(value, "measured", units), name: called });
+  const value = (label: string) => figure.terms.find((each) => each.label === label)?.value ?? 0;
+  if (name !== "strip") return figure.terms.map((term) => part(term.value, TERM_NAMES[term.label]));
+  return [
+    part(value("outline"), "outline"),
+    part(value("wall") + value("fit"), "wall and fit"),
+    part(value("squaring"), "squaring"),
+    part(value("mark"), "mark"),
+  ];
+}
+
+function answersOf(plan: Plan, { id }: Mount, stock: WallStock, units: Units): Pick<WallView, "answers" | "lands" | "cut" | "beyond"> {
+  const unit = lengthUnit(units);
+  const figure = (name: string) => figureOf(plan.figures, `${id}.wall.${name}`).value;
+  const has = (name: string) => `${id}.wall.${name}` in plan.figures;
+  const measured = (name: string) => showLength(figure(name), "measured", units);
+  const answer = (name: string, called: string, lead: string, value: string, what: string): BigAnswer => ({
+    figure: `${id}.wall.${name}`,
+    name: called,
+    lead,
+    value,
+    unit: `${unit} ${what}`,
+  });
+  const tall = showLength(figure("cutHeight"), "height", units);
+  const shows = `shows ${showPercent(figure("faceShown"))} of the face`;
+  if (stock.name === "tube") {
+    const at = plan.settled.mounts[id]!.wall.ready?.at;
+    return {
+      answers: [
+        answer("tubeOutside", "Tube that fits", at ? "Tube wanted" : "Tube", measured("tubeOutside"), "across"),
+        answer("cutHeight", "Saw the tube to", "saw it", tall, "long"),
+        ...(has("seatDepth")
+          ? [answer("seatDepth", "Depth of the seat", "seat", showLength(figure("seatDepth"), "height", units), "deep")]
+          : []),
+      ],
+      lands: [...(has("wallLeft") ? [`leaves ${measured("wallLeft")} of wall`] : []), shows].join(", "),
+      cut: `saw ${tall}`,
+      beyond: "tube goes on",
+    };
+  }
+  if (stock.name === "cup") {
+    return {
+      answers: [
+        answer("cupLength", "Cup that fits, inside length", "Cup wanted", measured("cupLength"), "inside"),
+        answer("cupWidth", "Cup that fits, inside width", "by", measured("cupWidth"), "wide"),
+        answer("cutHeight", "File the rim to", "file it to", tall, "tall"),
+      ],
+      lands: [
+        ...(has("gap") ? [`yours leaves ${measured("gap")} all round`] : []),
+        ...(has("thin") ? [`thin it by ${measured("thin")}`] : []),
+        shows,
+      ].join(", "),
+      cut: `${showLength(plan.drawing.settings[id]!.stock.blank.length, "measured", units)} inside`,
+      beyond: "",
+    };
+  }
+  const cut = showLength(figure("cutLength"), "strip", units);
+  return {
+    answers: [
+      answer("cutLength", "Cut strip", "Cut strip", cut, "long"),
+      answer("cutHeight", "Slit the strip to", "slit to", tall, "tall"),
+    ],
+    lands: `lands at ${measured("netLength")} × ${measured("netHeight")}, ${shows}`,
+    cut: `cut ${cut}`,
+    beyond: plan.settled.mounts[id]!.wall.source === "sheet" ? "sheet goes on" : "coil goes on",
+  };
+}
+
+function shelfText({ figures }: Plan, { id }: Mount, units: Units): string | null {
+  const [strip, trim] = [figures[`${id}.wall.stripHeight`], figures[`${id}.wall.trim`]];
+  if (!strip || !trim) return null;
+  return `${withUnit(strip.value, "measured", units)} on the shelf, ${showLength(trim.value, "measured", units)} comes off`;
 }
 
 function notchesText({ figures }: Plan, { id }: Mount, units: Units): string {

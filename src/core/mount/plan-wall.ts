@@ -1,0 +1,132 @@
+import { type Outline, loopsOf, outward } from "../geometry/outline";
+import { type Finding, finding } from "../measure/finding";
+import { type Figure, type School, single, sum, taken, term } from "../measure/figure";
+import { massOf } from "../metal/metals";
+import { type Cover, type Dome, cover } from "../stone/dome";
+import { gatherFindings, gathering } from "./gathering";
+import { planReady } from "./ready-wall";
+import { planStrip } from "./strip-wall";
+import { type HeightBySchool, type HeightRule, type Wall, type WallPlan } from "./wall";
+
+/** A wall that stands this far past the turn-in, as a share of the lip, still holds. */
+const HOLDING_SHARE = 0.6;
+/** A wall taller than this share of the stone hides it. */
+const HIDING_SHARE = 0.65;
+
+/** Figures, findings and seam of a wall round one stone. `id` is the mount's, `shankPlaces` where a hoop's ends meet the outline. */
+export function planWall(id: string, outline: Outline, dome: Dome, wall: Wall, shankPlaces: readonly number[]): WallPlan {
+  const covered = cover(dome, wall.catch.value);
+  const net = netLength(outline, wall);
+  const lip = lipFigure(dome, covered, wall);
+  const heights = netHeights(dome, wall, lip);
+  const netHeight = heights[wall.height.rule];
+  const { foot, top } = wall.losses;
+  const cutHeight = sum("mm", [...netHeight.terms, taken("foot", foot), taken("top", top)]);
+  const gather = gathering(outline, wall, covered);
+  const ofSource = wall.ready
+    ? planReady(id, outline, wall, wall.ready, netHeight)
+    : planStrip(id, outline, wall, net, cutHeight.value, shankPlaces);
+  const volume = net.value * netHeight.value * wall.thickness + (ofSource.shelf?.area ?? 0) * wall.lift.value;
+  const key = (name: string) => `${id}.wall.${name}`;
+  return {
+    seamAt: ofSource.seamAt,
+    shelf: ofSource.shelf,
+    schools: HEIGHT_RULES.map((rule) => bySchool(rule, heights[rule].value, dome, wall, lip.value)),
+    cover: covered,
+    figures: {
+      [key("netLength")]: net,
+      [key("lip")]: lip,
+      [key("netHeight")]: { ...netHeight, schools: otherHeights(heights, wall.height.rule) },
+      [key("cutHeight")]: cutHeight,
+      [key("thirdHeight")]: heights.third,
+      [key("faceShown")]: faceShown(outline, wall),
+      [key("gather")]: gather.figure,
+      [key("mass")]: single("g", massOf(wall.metal, volume), "density"),
+      ...ofSource.figures,
+    },
+    findings: [
+      ...heightFindings(id, dome, wall, netHeight.value, lip.value, heights.third.value),
+      ...gatherFindings(id, gather),
+      ...ofSource.findings,
+    ],
+  };
+}
+
+/** Length round the wall's middle: the outline's parallel curve at fit + half the thickness. */
+function netLength(outline: Outline, wall: Wall): Figure {
+  const fit = wall.fit.value;
+  const middle = fit + wall.thickness / 2;
+  const round = outward(outline, middle).length - outline.perimeter;
+  const fitShare = (round * fit) / middle;
+  return sum("mm", [
+    term("outline", outline.perimeter, "stone", "perimeter"),
+    term("wall", round - fitShare, "formula", "parallel"),
+    { ...taken("fit", wall.fit), value: fitShare },
+  ]);
+}
+
+function lipFigure(dome: Dome, covered: Cover, wall: Wall): Figure {
+  return sum("mm", [
+    dome.exponent === "flat" ? term("catch", covered.arc, wall.catch.from, "lip.flat") : term("arc", covered.arc, "formula"),
+    term("fold", (wall.thickness / 2) * covered.lean, "formula"),
+  ]);
+}
+
+const HEIGHT_RULES: readonly HeightRule[] = ["turn-in", "third", "fixed"];
+/** "3 mm is usually right": the house height where a piece names none. */
+export const HOUSE_HEIGHT = 3;
+
+/** Least height over the lift at which a wall holds. */
+function heightThatHolds(dome: Dome, lip: number): number {
+  return dome.turnIn + HOLDING_SHARE * lip;
+}
+
+function bySchool(rule: HeightRule, height: number, dome: Dome, wall: Wall, lip: number): HeightBySchool {
+  const standing = height - wall.lift.value;
+  return {
+    rule,
+    height,
+    behind: Math.min(1, Math.max(0, standing / dome.height)),
+    past: standing - dome.turnIn,
+    holds: standing >= heightThatHolds(dome, lip),
+  };
+}
+
+/** Net height by each of the three schools. */
+function netHeights(dome: Dome, wall: Wall, lip: Figure): Record<HeightRule, Figure> {
+  const lift = taken("lift", wall.lift);
+  return {
+    "turn-in": sum("mm", [lift, term("turnIn", dome.turnIn, "stone"), term("lip", lip.value, "formula")]),
+    third: sum("mm", [lift, term("third", dome.height / 3, "stone")]),
+    fixed: sum("mm", [wall.height.rule === "fixed" ? term("fixed", wall.height.height, "piece") : term("fixed", HOUSE_HEIGHT, "shipped")]),
+  };
+}
+
+function otherHeights(heights: Record<HeightRule, Figure>, chosen: HeightRule): School[] {
+  return HEIGHT_RULES.filter((rule) => rule !== chosen).map((rule) => ({ rule, value: heights[rule].value }));
+}
+
+/** Share of the stone's face that the lip leaves open. Nothing shows once the catch meets itself in the middle. */
+function faceShown(outline: Outline, wall: Wall): Figure {
+  const inner = outline.parallel(-wall.catch.value);
+  const shown = loopsOf(inner).reduce((sum, { area }) => sum + area, 0) / outline.area;
+  return sum("ratio", [term("whole", 1, "formula"), term("covered", shown - 1, wall.catch.from)]);
+}
+
+function heightFindings(id: string, dome: Dome, wall: Wall, netHeight: number, lip: number, third: number): Finding[] {
+  const at = `${id}.wall`;
+  const standing = netHeight - wall.lift.value;
+  const needed = heightThatHolds(dome, lip);
+  const findings: Finding[] = [];
+  if (standing < needed) {
+    findings.push(finding("wall.too-low", "error", at, { height: standing, needed, turnIn: dome.turnIn, rule: wall.height.rule }));
+  } else if (wall.height.rule !== "third" && third - wall.lift.value < needed) {
+    findings.push(
+      finding("wall.third-fails", "note", at, { third: third - wall.lift.value, needed, turnIn: dome.turnIn, height: dome.height }),
+    );
+  }
+  if (dome.exponent !== "flat" && standing > HIDING_SHARE * dome.height) {
+    findings.push(finding("wall.hides-stone", "warning", at, { height: standing, limit: HIDING_SHARE * dome.height, stone: dome.height }));
+  }
+  return findings;
+}

@@ -1,0 +1,82 @@
+import { type Outline } from "../geometry/outline";
+import { type Finding, finding } from "../measure/finding";
+import { type Figure, type Figures, single, sum, taken } from "../measure/figure";
+import { isClearOfCorners, straightestPlace } from "./seam";
+import { type SourcePlan, type Wall } from "./wall";
+
+const STRETCH = 1.02;
+const TOO_LARGE_BY = 0.05;
+
+/** What a wall bent from strip or sheet has that others have not: a length to cut, a seam, a strip on the shelf, notches that close. */
+export function planStrip(
+  id: string,
+  outline: Outline,
+  wall: Wall,
+  net: Figure,
+  cutHeight: number,
+  shankPlaces: readonly number[],
+): SourcePlan {
+  const seamAt = wall.seamAt === "auto" ? straightestPlace(outline, shankPlaces) : wall.seamAt;
+  const isAuto = wall.seamAt === "auto";
+  const strip = wall.source === "sheet" ? null : stripFor(cutHeight, wall.stripHeights);
+  const wrapped = hullLength(outline, wall);
+  const key = (name: string) => `${id}.wall.${name}`;
+  return {
+    seamAt,
+    shelf: null,
+    figures: {
+      [key("cutLength")]: sum("mm", [...net.terms, taken("squaring", wall.losses.squaring), taken("mark", wall.losses.mark)]),
+      [key("hullLength")]: wrapped,
+      ...notchFigures(key, wall, net.value),
+      [key("windowLow")]: single("mm", net.value / STRETCH, "window.low"),
+      [key("windowHigh")]: single("mm", net.value + TOO_LARGE_BY, "window.high"),
+      [key("seamAt")]: single("ratio", seamAt, isAuto ? "seam.straightest" : "seam.chosen", isAuto ? "formula" : "piece"),
+      ...(strip && { [key("stripHeight")]: strip.height, [key("trim")]: strip.trim }),
+    },
+    findings: [
+      ...shortfallFindings(id, net.value, wrapped.value),
+      ...seamFindings(id, outline, seamAt, shankPlaces),
+      ...(strip || wall.source === "sheet" || wall.stripHeights.length === 0
+        ? []
+        : [finding("wall.no-strip", "note", `${id}.wall`, { needed: cutHeight, tallest: Math.max(...wall.stripHeights) })]),
+    ],
+  };
+}
+
+/** The net length wrapped over the notches: the hull has none, so its parallel curve is longer by a turn of the distance. */
+function hullLength(outline: Outline, wall: Wall): Figure {
+  return single("mm", outline.hullPerimeter + 2 * Math.PI * (wall.fit.value + wall.thickness / 2), "hull");
+}
+
+/** How a pattern of notches closes at the seam: as many as come nearest to the pitch wanted, at least one. */
+function notchFigures(key: (name: string) => string, { notch }: Wall, net: number): Figures {
+  if (notch === null) return {};
+  const count = Math.max(1, Math.round(net / notch));
+  return {
+    [key("notches")]: single("count", count, "notch.count"),
+    [key("notchPitch")]: single("mm", net / count, "notch.pitch"),
+  };
+}
+
+/** A strip wrapped over a notch comes out short of what lies in it. */
+function shortfallFindings(id: string, net: number, wrapped: number): Finding[] {
+  const short = net - wrapped;
+  return short > SHOWN ? [finding("wall.wrapped-short", "note", `${id}.wall`, { short, wrapped, net })] : [];
+}
+
+/** Less than this is not seen on any rule (mm). */
+const SHOWN = 0.005;
+
+function seamFindings(id: string, outline: Outline, seamAt: number, shankPlaces: readonly number[]): Finding[] {
+  if (isClearOfCorners(outline, seamAt)) return [];
+  const better = straightestPlace(outline, shankPlaces);
+  return isClearOfCorners(outline, better) ? [finding("wall.seam-near-corner", "warning", `${id}.wall`, { at: seamAt, better })] : [];
+}
+
+/** The lowest strip on the shelf that is tall enough, and what comes off it; null where there is none. */
+function stripFor(cutHeight: number, heights: readonly number[]): { height: Figure; trim: Figure } | null {
+  const enough = heights.filter((height) => height >= cutHeight);
+  if (enough.length === 0) return null;
+  const height = Math.min(...enough);
+  return { height: single("mm", height, "strip.shelf", "bench"), trim: single("mm", height - cutHeight, "strip.trim") };
+}

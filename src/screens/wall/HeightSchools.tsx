@@ -1,0 +1,47 @@
+"use client";
+
+import { useId } from "react";
+import { type HeightRule } from "@/core/mount/wall";
+import { useLit } from "@/ui/lit";
+import { type SchoolRow } from "./view";
+
+interface Props {
+  readonly rows: readonly SchoolRow[];
+  readonly chosen: HeightRule;
+  readonly onChoose: (rule: HeightRule) => void;
+}
+
+/** The three schools of height side by side: what each stands, how far it reaches, and whether it holds. */
+export function HeightSchools({ rows, chosen, onChoose }: Props) {
+  const name = useId();
+  const { handlers } = useLit("height");
+  return (
+    <div role="radiogroup" aria-label="Height set by" className="grid gap-1 border-t border-hair py-1" {...handlers}>
+      {rows.map(({ rule, name: label, stands, reaches, holds }) => (
+        <label
+          key={rule}
+          className="relative grid cursor-pointer grid-cols-[14px_1fr_auto] items-center gap-x-2 rounded-[5px] px-1.5 py-[3px] has-[:checked]:bg-accent-wash has-[:focus-visible]:outline-2 has-[:focus-visible]:outline-accent"
+        >
+          <input
+            type="radio"
+            name={name}
+            value={rule}
+            checked={rule === chosen}
+            onChange={() => onChoose(rule)}
+            className="accent-accent"
+          />
+          <span className="leading-tight">
+            <span className="block text-[13.5px]">
+              {label}{" "}
+              <span className={`text-[11.5px] ${holds ? "text-soft" : "font-semibold text-bad"}`}>
+                {holds ? "holds" : "◆ does not hold"}
+              </span>
+            </span>
+            <small className="narrow block text-[11.5px] text-soft">{reaches}</small>
+          </span>
+          <span className="text-[15px] font-[620]">{stands}</span>
+        </label>
+      ))}
+    </div>
+  );
+}
