@@ -37,6 +37,8 @@ export interface SessionState {
   readonly keeping: Keeping;
   /** Why what is being dragged cannot lie where it was dragged to; null while it can. */
   readonly refused: string | null;
+  /** Whether something of a drawing is being dragged. */
+  readonly isHeld: boolean;
 }
 
 const WAIT_MS = 300;
@@ -54,6 +56,7 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
         unmeasured: record.unmeasured,
         keeping: keeper.kind === "memory" ? { state: "memory" } : { state: "kept", at: record.changed },
         refused: null,
+        isHeld: false,
       }),
       { partialize: ({ piece }) => ({ piece }), equality: (a, b) => a.piece === b.piece, limit: MOST_UNDO },
     ),
@@ -159,8 +162,15 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
     history.getState().pause();
   }
 
+  /** Opens a step of undo for a drag, in whose time drawings keep their scale. */
+  function hold(): void {
+    begin();
+    store.setState({ isHeld: true });
+  }
+
   /** Closes the step of undo that typing or dragging opened. */
   function commit(): void {
+    if (get().isHeld) store.setState({ isHeld: false });
     if (before === null) return;
     const [first, last] = [before, get().piece];
     before = null;
@@ -174,7 +184,7 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
     store,
     history,
     id: record.id,
-    begin,
+    hold,
     commit,
     flush,
 

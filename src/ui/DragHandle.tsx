@@ -52,10 +52,10 @@ export function DragHandle({ label, now, most, told, isUpright = false, lights, 
       {...handlers}
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
-        session.begin();
+        session.hold();
       }}
       onPointerMove={onPointerMove}
-      onPointerUp={() => session.commit()}
+      onLostPointerCapture={() => session.commit()}
       onKeyDown={onKeyDown}
     >
       {children(isLit)}

@@ -137,3 +137,14 @@ export function pointUnder(event: Pick<PointerEvent<SVGGraphicsElement>, "curren
   const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(inverse);
   return [x, y];
 }
+
+/** The round handle of something that is dragged: a ring of the same size at any scale. */
+export function Knob({ at: [x, y], isLit = false }: { readonly at: Point; readonly isLit?: boolean }) {
+  const dot = { d: `M${x} ${y}h0`, vectorEffect: "non-scaling-stroke", strokeLinecap: "round" } as const;
+  return (
+    <>
+      <path {...dot} stroke="#0b5d66" strokeWidth={isLit ? 16 : 13} />
+      <path {...dot} stroke="#fff" strokeWidth={8.5} />
+    </>
+  );
+}

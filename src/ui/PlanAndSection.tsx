@@ -6,6 +6,7 @@ import { type SettingDrawing } from "@/core/mount/drawing";
 import { type Scale, Sheet, Word, scaleFor, scaleText } from "./Drawing";
 import { StoneFill } from "./StoneFill";
 import { usePlan } from "./plan";
+import { useWhileHeld } from "./session";
 import { type Box, planBox, sectionBox } from "./setting-layout";
 import { type Size } from "./useSize";
 
@@ -24,8 +25,7 @@ interface Props {
 /** The sheet of a setting: its plan and its section, each to a stated scale, side by side or one under the other. */
 export function PlanAndSection({ size, mount, label, children }: Props) {
   const drawing = usePlan().drawing.settings[mount.id]!;
-  const plan = scaled(planBox(size, drawing));
-  const side = sectionBox(size, drawing);
+  const { plan, side } = useWhileHeld({ plan: scaled(planBox(size, drawing)), side: sectionBox(size, drawing) });
   const section = scaled(side);
   return (
     <Sheet width={size.width} height={size.height} label={label}>

@@ -21,6 +21,8 @@ interface Props {
   readonly tone?: "metal" | "stone";
   /** Its top edge where that is not even: points of length and height, in mm from its start. */
   readonly edge?: readonly Point[] | null;
+  /** Where its top edge is notched, in mm from its start. */
+  readonly notches?: readonly number[];
   /** Drawn over it, in a frame of mm along and mm up. */
   readonly over?: ReactNode;
 }
@@ -30,11 +32,13 @@ const TALLEST = 58;
 const LEFT = 12;
 const RULE_HEIGHT = 56;
 const ROOM_FOR_A_WORD = 90;
+/** A notch's half width and depth as drawn, in pixels. */
+const NOTCH = { half: 3, deep: 11 } as const;
 /** Rule shown past the cut, as a share of the length, and at least in mm. */
 const PAST = { share: 0.16, least: 4 };
 
 /** A steel rule with what is to be cut lying along it, at true proportion. */
-export function Rule({ blank, height, cut, beyond, names, units, tone = "metal", edge = null, over }: Props) {
+export function Rule({ blank, height, cut, beyond, names, units, tone = "metal", edge = null, notches = [], over }: Props) {
   const [ref, { width }] = useSize(1050, 142);
   const span = blank.length + Math.max(PAST.least, blank.length * PAST.share);
   const perMm = (width - 2 * LEFT) / span;
@@ -79,6 +83,14 @@ export function Rule({ blank, height, cut, beyond, names, units, tone = "metal",
             />
             <path d={edge.map(at).join("").replace("L", "M")} fill="none" stroke="#0b5d66" strokeWidth={2} />
           </>
+        )}
+        {notches.length > 0 && (
+          <path
+            d={notches.map((at) => `M${x(at) - NOTCH.half} ${top - 1}l${NOTCH.half} ${NOTCH.deep}l${NOTCH.half} ${-NOTCH.deep}`).join("")}
+            fill="#eef0f0"
+            stroke="#6f7a7e"
+            strokeWidth={0.8}
+          />
         )}
         {blank.losses.map(({ from, to }, i) => (
           <rect key={i} x={x(from)} y={top} width={x(to) - x(from)} height={tall} fill="#f2c48d" stroke="#8a6a3c" strokeWidth={0.8} />

@@ -3,9 +3,10 @@
 import { type Point } from "@/core/geometry/outline";
 import { type SettingDrawing } from "@/core/mount/drawing";
 import { type Mount } from "@/core/piece/piece";
-import { greatestTurnIn, raisedTo } from "@/core/stone/stone";
+import { exponentThrough } from "@/core/stone/dome";
+import { ELLIPTIC, greatestTurnIn, raisedTo } from "@/core/stone/stone";
 import { DragHandle } from "./DragHandle";
-import { Millimetres, type Scale, Shape, Word } from "./Drawing";
+import { Knob, Millimetres, type Scale, Shape, Word } from "./Drawing";
 import { usePlan } from "./plan";
 import { useSession } from "./session";
 
@@ -106,6 +107,7 @@ export function SectionView({ mount, x, y, scale, view }: Props) {
           strokeDasharray="1 3"
         />
         <TurnInHandle mount={mount} half={half + 1} />
+        {section.shoulder && <DomeHandle mount={mount} section={section} at={section.shoulder} />}
       </Millimetres>
       <Word x={x - (half + 1) * k} y={y - section.top * k - 34} fill="#0b5d66" lights="turnIn">
         {view.leansIn}
@@ -146,6 +148,34 @@ export function SectionView({ mount, x, y, scale, view }: Props) {
         {view.third}
       </Word>
     </>
+  );
+}
+
+const DOME_STEP = 0.1;
+
+/** The dome's shoulder, dragged out to make it full or in to make it pointed; the arrow keys step its exponent. */
+function DomeHandle({ mount, section, at }: { readonly mount: Mount; readonly section: SettingDrawing["section"]; readonly at: Point }) {
+  const session = useSession();
+  const { radius, lift } = section;
+  const { height, dome = ELLIPTIC } = mount.stone;
+  if (dome === "flat") return null;
+  const put = (exponent: number) =>
+    session.change((piece) => {
+      piece.mounts.find(({ id }) => id === mount.id)!.stone.dome = Math.max(1, Math.round(exponent * 10) / 10);
+    }, `${mount.id}.stone.dome`);
+  const turnIn = greatestTurnIn(mount.stone);
+  return (
+    <DragHandle
+      label="Dome"
+      now={dome}
+      most={6}
+      isUpright
+      lights="dome"
+      onDrag={([px, py]) => put(exponentThrough({ radius, turnIn, height }, Math.abs(px), py - lift))}
+      onStep={(by) => put(dome + by * DOME_STEP)}
+    >
+      {(isLit) => <Knob at={at} isLit={isLit} />}
+    </DragHandle>
   );
 }
 

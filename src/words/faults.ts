@@ -36,7 +36,7 @@ const EXPECTED: Readonly<Record<FaultCode, (v: Fault["values"]) => string>> = {
   "crosses-itself": (v) => `must not cross: it does at (${v.x}, ${v.y})`,
   "too-large-across": (v) => `must be at most ${v.limit} mm across`,
   "no-area": () => "must go round something",
-  "seam-at-corner": (v) => `must not lie at a corner; ${v.better} is straighter`,
+  "seam-at-corner": (v) => `must not lie at a corner; ${v.better} of the way round is straighter`,
   "tube-not-round": (v) => `must not be tube: that holds round stones, and this outline is ${v.shape}`,
   "tube-inside-out": (v) => `must be < the outside, ${v.limit}`,
   "tube-cut-through": (v) => `must be > ${Number(v.limit).toFixed(2)}, or the seat cuts through it`,

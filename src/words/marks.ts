@@ -4,6 +4,7 @@ import { type BlankMark } from "@/core/measure/blank";
 export const BLANK_MARKS: Readonly<Record<BlankMark, string>> = {
   seam: "seam",
   end: "end",
+  corner: "corner",
   point: "point",
   notch: "notch",
   farSide: "far side",

@@ -13,7 +13,7 @@ export interface Span {
   readonly to: number;
 }
 
-export type BlankMark = "seam" | "end" | "point" | "notch" | "farSide" | "front" | "stoneEdge" | "foot" | "seat";
+export type BlankMark = "seam" | "end" | "corner" | "point" | "notch" | "farSide" | "front" | "stoneEdge" | "foot" | "seat";
 
 /** A finished length between what it loses before its start and past its end. */
 export function layBlank(net: number, lead: number, trail: number, marks: Blank["marks"], gathers: readonly Span[] = []): Blank {

@@ -1,7 +1,7 @@
-import { type Outline, type Place, type Point, type Station, loopsOf, outward } from "../geometry/outline";
+import { type Corner, type Outline, type Place, type Point, type Station, loopsOf, outward } from "../geometry/outline";
 import { type Blank, layBlank } from "../measure/blank";
 import { tolerance } from "../measure/tolerances";
-import { type Dome, cover, domeCurve } from "../stone/dome";
+import { type Dome, cover, domeCurve, domeShoulder } from "../stone/dome";
 import { isUneven, turnInProfile } from "../stone/profile";
 import { type Stone } from "../stone/stone";
 import { type PlatePlan } from "./plate";
@@ -25,6 +25,8 @@ export interface SettingPlan {
   readonly places: readonly Station[];
   /** Runs along the wall's middle where it gathers enough to be seen. */
   readonly gathers: readonly (readonly Point[])[];
+  /** Where it is folded. */
+  readonly corners: readonly { readonly code: "point" | "notch"; readonly place: Place }[];
 }
 
 /** The setting cut through its narrow middle, right half: x from the axis, y above the plate. */
@@ -40,6 +42,9 @@ export interface SettingSection {
   readonly thickness: number;
   readonly plate: { readonly half: number; readonly thickness: number };
   readonly lift: number;
+  /** Where the dome is dragged by, above the plate; null on a flat face. */
+  readonly shoulder: Point | null;
+  readonly radius: number;
   readonly turnIn: number;
   readonly third: number;
   readonly top: number;
@@ -49,7 +54,12 @@ export interface SettingDrawing {
   readonly plan: SettingPlan;
   readonly section: SettingSection;
   /** What the wall is made of as it lies on a rule: a strip from its end at the seam, a tube from its foot, a cup along its length. */
-  readonly stock: { readonly blank: Blank; readonly tall: number };
+  readonly stock: {
+    readonly blank: Blank;
+    readonly tall: number;
+    /** Where the notches of a notched strip are sawn, in mm from its end. */
+    readonly notches: readonly number[];
+  };
   /** The top edge of an uneven stone's wall along its strip, height over length, from the seam; null where it is even. */
   readonly top: readonly Point[] | null;
   /** Where the side leans in along the tape, height over length; the heights it is drawn through, by the same. */
@@ -102,23 +112,33 @@ function drawPlan({ outline, wall, wallPlan, platePlan }: Setting, runs: readonl
     sawLine: at(platePlan.sawLine),
     seam: wallPlan.seamAt === null ? null : outline.stationAt(wallPlan.seamAt),
     places: outline.stations,
-    gathers: runs.map((run) => along(outline, run).map((s) => out(s, fit + wall.thickness / 2))),
+    gathers: runs.map((run) => alongMiddle(outline, fit + wall.thickness / 2, run)),
+    corners: foldedCorners(outline).map((place) => ({ code: cornerCode(place), place })),
   };
 }
 
-function out(s: Station, d: number): Point {
-  return [s.x + s.nx * d, s.y + s.ny * d];
+/** The part of the wall's middle that is level with a run of the outline; a notch cuts it short as it does the wall. */
+function alongMiddle(outline: Outline, distance: number, { from, to }: Run): Point[] {
+  const middle = outward(outline, distance);
+  const points = middle.curve();
+  if (to - from >= 1) return [...points, points[0]!];
+  const [start, end] = [from, to].map((at) => middle.lengthTo(outline.stationAt(at))) as [number, number];
+  const isIn = start <= end ? (s: number) => s >= start && s <= end : (s: number) => s >= start || s <= end;
+  const lengths = lengthsAlong(points, middle.length);
+  const inside = points.flatMap((point, i) =>
+    isIn(lengths[i]!) ? [{ point, past: (lengths[i]! - start + middle.length) % middle.length }] : [],
+  );
+  return inside.sort((a, b) => a.past - b.past).map(({ point }) => point);
 }
 
-/** The outline's stations within a run, and its two ends. */
-function along(outline: Outline, { from, to }: Run): Station[] {
-  const { stations } = outline;
-  return [
-    outline.stationAt(from),
-    ...stations.filter(({ at }) => at > from && at < to),
-    ...stations.filter(({ at }) => at + 1 > from && at + 1 < to),
-    outline.stationAt(to),
-  ];
+/** How far along a closed line each of its points lies, its chords stretched to the curve's true length. */
+function lengthsAlong(points: readonly Point[], length: number): number[] {
+  const sums = [0];
+  points.forEach(([x, y], i) => {
+    const [nx, ny] = points[(i + 1) % points.length]!;
+    sums.push(sums[i]! + Math.hypot(nx - x, ny - y));
+  });
+  return sums.slice(0, -1).map((sum) => (sum / sums.at(-1)!) * length);
 }
 
 const DOME_STEPS = 48;
@@ -128,6 +148,7 @@ function drawSection({ dome, wall, wallPlan, platePlan, plateThickness, netHeigh
   const places = domeCurve(dome, DOME_STEPS);
   const fit = wall.fit.value;
   const half = wall.thickness / 2;
+  const shoulder = domeShoulder(dome);
   const covered = places.filter((place) => place.x >= dome.radius - wall.catch.value - half);
   const folded: Point[] = [
     [dome.radius + fit + half, 0],
@@ -144,6 +165,8 @@ function drawSection({ dome, wall, wallPlan, platePlan, plateThickness, netHeigh
     thickness: wall.thickness,
     plate: { half: dome.radius + platePlan.edge, thickness: plateThickness },
     lift,
+    shoulder: shoulder && [shoulder.x, shoulder.y + lift],
+    radius: dome.radius,
     turnIn: lift + dome.turnIn,
     third: lift + dome.height / 3,
     top: lift + dome.height,
@@ -172,7 +195,9 @@ function cutOff(line: readonly Point[], length: number): Point[] {
 
 function layStock(setting: Setting, runs: readonly Run[]): SettingDrawing["stock"] {
   const { outline, wall, wallPlan, cutHeight, netHeight } = setting;
-  if (wallPlan.seamAt !== null) return { blank: unroll(setting, wallPlan.seamAt, runs), tall: cutHeight };
+  if (wallPlan.seamAt !== null) {
+    return { blank: unroll(setting, wallPlan.seamAt, runs), tall: cutHeight, notches: notchesAlong(setting) };
+  }
   const { foot, top } = wall.losses;
   const across = lengthOf(outline);
   if (wall.source === "cup") {
@@ -183,6 +208,7 @@ function layStock(setting: Setting, runs: readonly Run[]): SettingDrawing["stock
         { code: "stoneEdge", at: across + gap },
       ]),
       tall: cutHeight,
+      notches: [],
     };
   }
   return {
@@ -191,8 +217,18 @@ function layStock(setting: Setting, runs: readonly Run[]): SettingDrawing["stock
       { code: "seat", at: Math.min(netHeight, wall.lift.value) },
     ]),
     tall: wall.ready?.at?.outside ?? across + 2 * (wall.fit.value + wall.thickness),
+    notches: [],
   };
 }
+
+/** The seam falls midway between two notches. */
+function notchesAlong({ wall, wallPlan: { notches }, netLength }: Setting): number[] {
+  const lead = wall.losses.squaring.value / 2;
+  return Array.from({ length: Math.min(notches, MOST_NOTCHES) }, (_, i) => lead + ((i + 0.5) * netLength) / notches);
+}
+
+/** More than this are not told apart in any drawing. */
+const MOST_NOTCHES = 400;
 
 /** Marks and gathering runs along the strip, measured on the wall's middle. */
 function unroll({ outline, wall, netLength }: Setting, seamAt: number, runs: readonly Run[]): Blank {
@@ -274,20 +310,40 @@ function layPlate({ outline, platePlan }: Setting): Blank {
 }
 
 const TURN = 2 * Math.PI;
-/** A place counts as an end where the outline turns this many times faster than a circle of its length. */
+/** A run counts as an end or a rounded corner where the outline turns this many times faster than a circle of its length, and so far in all. */
 const SHARPER = 1.1;
+const LEAST_CORNER = TURN / 8;
+const LEAST_END = 0.29 * TURN;
 
 interface End {
-  readonly code: "end" | "point" | "notch";
+  readonly code: "end" | "corner" | "point" | "notch";
   readonly place: Place;
 }
 
 /** Points and notches, and the middles of the runs that turn fastest. */
 function ends(outline: Outline): End[] {
   const limit = (SHARPER * TURN) / outline.perimeter;
-  const tight = runsWhere(outline, (curvature) => curvature - limit).filter(({ from, to }) => to - from < 1);
+  const tight = runsWhere(outline, (curvature) => curvature - limit).filter(
+    (run) => run.to - run.from < 1 && turnAlong(outline, run) >= LEAST_CORNER,
+  );
   return [
-    ...foldedCorners(outline).map((place): End => ({ code: place.turn > 0 ? "point" : "notch", place })),
-    ...tight.map(({ from, to }): End => ({ code: "end", place: outline.stationAt((from + to) / 2) })),
+    ...foldedCorners(outline).map((place): End => ({ code: cornerCode(place), place })),
+    ...tight.map((run): End => ({
+      code: turnAlong(outline, run) < LEAST_END ? "corner" : "end",
+      place: outline.stationAt((run.from + run.to) / 2),
+    })),
   ];
 }
+
+function cornerCode({ turn }: Corner): "point" | "notch" {
+  return turn > 0 ? "point" : "notch";
+}
+
+/** How far the outline turns along a run, in radians, by its curvature at even places. */
+function turnAlong(outline: Outline, { from, to }: Run): number {
+  const step = (to - from) / TURN_PLACES;
+  const places = Array.from({ length: TURN_PLACES }, (_, i) => outline.stationAt(from + (i + 0.5) * step));
+  return places.reduce((all, { curvature }) => all + curvature * step * outline.perimeter, 0);
+}
+
+const TURN_PLACES = 16;

@@ -31,6 +31,7 @@ export function planWall(id: string, outline: Outline, dome: Dome, wall: Wall, s
   return {
     seamAt: ofSource.seamAt,
     shelf: ofSource.shelf,
+    notches: ofSource.figures[key("notches")]?.value ?? 0,
     schools: HEIGHT_RULES.map((rule) => bySchool(rule, heights[rule].value, dome, wall, lip.value)),
     cover: covered,
     figures: {

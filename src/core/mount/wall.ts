@@ -66,6 +66,8 @@ export interface HeightBySchool {
 }
 
 export interface WallPlan extends SourcePlan {
+  /** How many notches close at the seam; 0 where there are none. */
+  readonly notches: number;
   readonly schools: readonly HeightBySchool[];
   readonly cover: Cover;
 }

@@ -125,7 +125,7 @@ function stoneFaults(mount: Mount, path: string, bench: BenchEntry): Fault[] {
   }
   if (typeof wall.seamAt === "number" && isAtCorner(outline, wall.seamAt)) {
     const better = straightestPlace(outline, []);
-    faults.push(fault(`${path}/wall/seamAt`, "seam-at-corner", { better: better.toFixed(3), got: wall.seamAt }));
+    faults.push(fault(`${path}/wall/seamAt`, "seam-at-corner", { better: better.toFixed(2), got: Number(wall.seamAt.toFixed(3)) }));
   }
   return faults;
 }

@@ -7,11 +7,10 @@ import { type Plate } from "../mount/plate";
 import { lengthOf, standing } from "../mount/ready-wall";
 import { type ReadyMade, type Wall, type WallSource } from "../mount/wall";
 import { type Dome } from "../stone/dome";
-import { type Stone, greatestTurnIn } from "../stone/stone";
+import { ELLIPTIC, type Stone, greatestTurnIn } from "../stone/stone";
 import { type BenchEntry, SHIPPED, choose, chosen, mandrelOf, shelfNamed, stripHeights, wideBandAddition } from "./bench";
 import { type HeatsEntry, type HoopEntry, type Mount, type WallEntry } from "./piece";
 
-const ELLIPTIC = 2;
 /** A catch reaches no further over the stone than this share of its largest circle's radius. */
 const CATCH_SHARE = 1 / 16;
 

@@ -42,6 +42,22 @@ export interface DomePlace {
   readonly lean: number;
 }
 
+const EXPONENT = { least: 1, most: 6 } as const;
+
+/** The place of the dome on the diagonal of its rise, where its exponent shows most; null on a flat face. */
+export function domeShoulder({ radius, turnIn, height, exponent: m }: Dome): Pick<DomePlace, "x" | "y"> | null {
+  if (m === "flat") return null;
+  const share = 0.5 ** (1 / m);
+  return { x: radius * share, y: turnIn + (height - turnIn) * share };
+}
+
+/** The exponent of the dome whose shoulder lies nearest to a place, from 1 to 6. */
+export function exponentThrough({ radius, turnIn, height }: Omit<Dome, "exponent">, x: number, y: number): number {
+  const share = (x / radius + (y - turnIn) / (height - turnIn)) / 2;
+  const m = share <= 0.5 ? EXPONENT.least : share >= 1 ? EXPONENT.most : Math.log(0.5) / Math.log(share);
+  return Math.min(EXPONENT.most, Math.max(EXPONENT.least, m));
+}
+
 /** Places along the dome from its edge to its top, evenly turned, for drawing. */
 export function domeCurve(dome: Dome, steps: number): DomePlace[] {
   const { radius, turnIn, height, exponent: m } = dome;

@@ -25,6 +25,9 @@ export interface Stone {
   readonly material?: Material;
 }
 
+/** Exponent of a dome that is not named: half an ellipse. */
+export const ELLIPTIC = 2;
+
 export interface MeasuredOutline {
   readonly outline: Outline;
   /** How far the tape is from the calculated hull, as a share of it; null where the stone was not wrapped. */

@@ -5,7 +5,7 @@ import { type Point } from "@/core/geometry/outline";
 import { type Mount } from "@/core/piece/piece";
 import { moved, withPointNear, without } from "@/core/stone/free-edit";
 import { type Free } from "@/core/stone/shapes/free";
-import { pointUnder } from "@/ui/Drawing";
+import { Knob, pointUnder } from "@/ui/Drawing";
 import { useSession } from "@/ui/session";
 import { stoneOf } from "./fields";
 
@@ -21,11 +21,13 @@ interface Props {
 /** Changes a free-form, if the change is one that can be drawn. */
 export function useFreeForm(mount: string): (change: (shape: Free) => Free) => void {
   const session = useSession();
-  return (change) =>
-    void session.change((piece) => {
+  return (change) => {
+    const problem = session.change((piece) => {
       const stone = stoneOf(piece, mount);
       if (stone.outline.shape === "free") stone.outline = change(stone.outline) as typeof stone.outline;
     });
+    session.refuse(problem && `The outline ${problem}`);
+  };
 }
 
 /**
@@ -42,8 +44,10 @@ export function FreePoints({ mount, shape }: Props) {
     if (way) {
       const step = event.altKey ? STEP * FINE : STEP;
       change((each) => moved(each, i, [x + way[0] * step, y + way[1] * step]));
-    } else if (event.key === "Delete" || event.key === "Backspace") change((each) => without(each, i));
-    else if (event.key === "Enter") change((each) => withPointNear(each, [(x + nx) / 2, (y + ny) / 2]));
+    } else if (event.key === "Delete" || event.key === "Backspace") {
+      if (without(shape, i) === shape) session.refuse(`The outline needs ${shape.points.length} points at least`);
+      else change((each) => without(each, i));
+    } else if (event.key === "Enter") change((each) => withPointNear(each, [(x + nx) / 2, (y + ny) / 2]));
     else return;
     event.preventDefault();
     event.stopPropagation();
@@ -62,15 +66,14 @@ export function FreePoints({ mount, shape }: Props) {
       className="cursor-move outline-offset-4"
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
-        session.begin();
+        session.hold();
       }}
       onPointerMove={(event) => onPointerMove(event, i)}
-      onPointerUp={() => session.commit()}
+      onLostPointerCapture={() => session.commit()}
       onKeyDown={(event) => onKeyDown(event, i)}
       onBlur={() => session.commit()}
     >
-      <path d={`M${x} ${y}h0`} vectorEffect="non-scaling-stroke" stroke="#0b5d66" strokeWidth={13} strokeLinecap="round" />
-      <path d={`M${x} ${y}h0`} vectorEffect="non-scaling-stroke" stroke="#fff" strokeWidth={8.5} strokeLinecap="round" />
+      <Knob at={[x, y]} />
     </g>
   ));
 }

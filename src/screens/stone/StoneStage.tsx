@@ -6,7 +6,7 @@ import { withPointNear } from "@/core/stone/free-edit";
 import { isUneven } from "@/core/stone/profile";
 import { reshaped } from "@/core/stone/reshape";
 import { type OutlineShape } from "@/core/stone/shapes/shapes";
-import { greatestTurnIn, type Tenderness } from "@/core/stone/stone";
+import { ELLIPTIC, greatestTurnIn, type Tenderness } from "@/core/stone/stone";
 import { type Mount } from "@/core/piece/piece";
 import { ChoiceField } from "@/ui/ChoiceField";
 import { Millimetres, Shape, pointUnder } from "@/ui/Drawing";
@@ -19,7 +19,7 @@ import { Answer, Answers, Stage } from "@/ui/Stage";
 import { FigureButton } from "@/ui/Terms";
 import { TextField } from "@/ui/TextField";
 import { usePlan } from "@/ui/plan";
-import { useSession, useSessionState } from "@/ui/session";
+import { useSession, useSessionState, useWhileHeld } from "@/ui/session";
 import { Dimension } from "@/ui/Dimension";
 import { useUnits } from "@/ui/tray";
 import { type Size } from "@/ui/useSize";
@@ -51,6 +51,7 @@ export function StoneStage({ mount: id }: { readonly mount: string }) {
   const mount = useSessionState(({ piece }) => piece.mounts.find((each) => each.id === id)!);
   const view = stoneView(plan, mount, units);
   const unit = lengthUnit(units);
+  const tall = useWhileHeld(greatestTurnIn(mount.stone));
   return (
     <Stage
       drawing={(size) => <StoneDrawing size={size} mount={mount} />}
@@ -77,7 +78,7 @@ export function StoneStage({ mount: id }: { readonly mount: string }) {
           </Answers>
           <Rule
             blank={plan.drawing.settings[id]!.tape}
-            height={greatestTurnIn(mount.stone)}
+            height={tall}
             cut={`round ${view.round}`}
             beyond=""
             names={BLANK_MARKS}
@@ -108,7 +109,7 @@ function StoneDrawing({ size, mount }: { readonly size: Size; readonly mount: Mo
         return (
           <>
             <Millimetres x={x} y={y} scale={scale}>
-              {shape.shape === "free" && <MillimetreSquares />}
+              {shape.shape === "free" && <MillimetreSquares points={drawing.plan.stone} />}
               <g onDoubleClick={(event) => addPoint(pointUnder(event))}>
                 <Shape
                   points={drawing.plan.stone}
@@ -130,16 +131,23 @@ function StoneDrawing({ size, mount }: { readonly size: Size; readonly mount: Mo
   );
 }
 
-const SQUARES_MM = 14;
+/** How far past the stone the squares go, and when they would be too many to draw. */
+const SQUARES = { past: 2, most: 120 } as const;
 
-/** Squares of a millimetre under a free-form, every fifth line stronger. */
-function MillimetreSquares() {
-  const lines = Array.from({ length: 2 * SQUARES_MM + 1 }, (_, i) => i - SQUARES_MM);
-  const path = (isFifth: boolean) =>
-    lines
-      .filter((i) => (i % 5 === 0) === isFifth)
-      .map((i) => `M${i} ${-SQUARES_MM}V${SQUARES_MM}M${-SQUARES_MM} ${i}H${SQUARES_MM}`)
-      .join("");
+/** Squares of a millimetre under a free-form, every fifth line stronger; on a large one only the fifth lines. */
+function MillimetreSquares({ points }: { readonly points: readonly Point[] }) {
+  const span = (all: readonly number[]) =>
+    [Math.floor(Math.min(...all)) - SQUARES.past, Math.ceil(Math.max(...all)) + SQUARES.past] as const;
+  const [left, right] = span(points.map(([x]) => x));
+  const [low, high] = span(points.map(([, y]) => y));
+  const whole = (from: number, to: number) => Array.from({ length: to - from + 1 }, (_, i) => from + i);
+  const path = (isFifth: boolean) => {
+    if (!isFifth && Math.max(right - left, high - low) > SQUARES.most) return "";
+    const isWanted = (i: number) => (i % 5 === 0) === isFifth;
+    const upright = whole(left, right).filter(isWanted);
+    const level = whole(low, high).filter(isWanted);
+    return [...upright.map((i) => `M${i} ${low}V${high}`), ...level.map((i) => `M${left} ${i}H${right}`)].join("");
+  };
   return (
     <>
       <path d={path(false)} vectorEffect="non-scaling-stroke" stroke="#e1e8e5" fill="none" />
@@ -217,13 +225,13 @@ function StoneMeasures({ mount }: { readonly mount: Mount }) {
         ]}
         onChoose={(face) =>
           change((each) => {
-            each.dome = face === "flat" ? "flat" : 2;
+            each.dome = face === "flat" ? "flat" : ELLIPTIC;
             each.turnIn = face === "flat" ? each.height : Math.round(each.height * 40) / 100;
           })
         }
       />
       {typeof stone.dome !== "string" && (
-        <MeasureField field={domeField(id)} label="Dome" hint={view.dome} value={stone.dome ?? 2} lights="stone" />
+        <MeasureField field={domeField(id)} label="Dome" hint={view.dome} value={stone.dome ?? ELLIPTIC} lights="dome" />
       )}
       <h2 className="section-head">Material</h2>
       <TextField field={materialField(id)} label="Name" value={stone.material?.name ?? ""} shape="wide" />

@@ -2,12 +2,12 @@
 
 import { type Mount } from "@/core/piece/piece";
 import { DragHandle } from "@/ui/DragHandle";
+import { Knob } from "@/ui/Drawing";
 import { usePlan } from "@/ui/plan";
 import { useSession } from "@/ui/session";
 import { LEAST_TURN_IN, stoneOf } from "./fields";
 
 const KEY_STEP = 0.05;
-const SIZE = 6;
 
 /** The heights at which the side leans in, along the tape: dragged up, down and along, or moved with the arrow keys. */
 export function TurnInCurve({ mount }: { readonly mount: Mount }) {
@@ -27,7 +27,6 @@ export function TurnInCurve({ mount }: { readonly mount: Mount }) {
       };
     });
   return stone.turnIn.map(({ at, height }, i) => {
-    const [x, y] = turnIn.nodes[i]!;
     return (
       <DragHandle
         key={i}
@@ -39,16 +38,7 @@ export function TurnInCurve({ mount }: { readonly mount: Mount }) {
         onDrag={([along, up]) => put(i, along / tape.length, up)}
         onStep={(by) => put(i, at, height + by * KEY_STEP)}
       >
-        {(isLit) => (
-          <path
-            d={`M${x} ${y}h0`}
-            vectorEffect="non-scaling-stroke"
-            stroke={isLit ? "#0b5d66" : "#fff"}
-            strokeWidth={isLit ? SIZE * 2.4 : SIZE * 2}
-            strokeLinecap="round"
-            style={{ filter: "drop-shadow(0 0 1.5px #0b5d66)" }}
-          />
-        )}
+        {(isLit) => <Knob at={turnIn.nodes[i]!} isLit={isLit} />}
       </DragHandle>
     );
   });

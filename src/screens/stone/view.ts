@@ -1,7 +1,7 @@
 import { figureOf } from "@/core/measure/figure";
 import { type Mount } from "@/core/piece/piece";
 import { type Plan } from "@/core/piece/plan";
-import { greatestTurnIn } from "@/core/stone/stone";
+import { ELLIPTIC, greatestTurnIn } from "@/core/stone/stone";
 import { type Units, showLength, withUnit } from "@/words/show";
 
 export interface StoneView {
@@ -28,7 +28,7 @@ export function stoneView(plan: Plan, mount: Mount, units: Units): StoneView {
     long: showLength(stoneTerm("length"), "blank", units),
     wide: showLength(stoneTerm("width"), "blank", units),
     face: `${value("outline.area").toFixed(0)} mm²`,
-    dome: domeName(mount.stone.dome ?? 2),
+    dome: domeName(mount.stone.dome ?? ELLIPTIC),
   };
 }
 

@@ -70,6 +70,7 @@ export function TrayDrawing({ records, bench, chosen, onChoose, onOpen }: Props)
               onClick={() => onChoose(record.id)}
               onDoubleClick={() => onOpen(record.id)}
             >
+              <rect x={middles[i]! - slots[i]! / 2} y={40} width={slots[i]} height={HEIGHT - 48} fill="transparent" />
               <StoneFill id={`tint-${record.id}`} material={tint} />
               <Millimetres x={middles[i]! - middle[0] * perMm} y={122 + middle[1] * perMm} scale={{ perMm, times: 1 }}>
                 <Shape points={wall} fill="#dfe5e7" stroke="#8d989c" />

@@ -24,13 +24,15 @@ export function HeightSchools({ rows, chosen, onChoose }: Props) {
         >
           <input
             type="radio"
+            aria-label={label}
+            aria-describedby={`${name}${rule}`}
             name={name}
             value={rule}
             checked={rule === chosen}
             onChange={() => onChoose(rule)}
             className="accent-accent"
           />
-          <span className="leading-tight">
+          <span id={`${name}${rule}`} className="leading-tight">
             <span className="block text-[13.5px]">
               {label}{" "}
               <span className={`text-[11.5px] ${holds ? "text-soft" : "font-semibold text-bad"}`}>

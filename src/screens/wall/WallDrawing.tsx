@@ -12,6 +12,7 @@ import { usePlan } from "@/ui/plan";
 import { useSession } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
 import { type Size } from "@/ui/useSize";
+import { BLANK_MARKS } from "@/words/marks";
 import { wallView } from "./view";
 
 /** The wall from above and cut through, each to its stated scale. */
@@ -30,7 +31,14 @@ export function WallDrawing({ size, mount }: { readonly size: Size; readonly mou
               <Shape key={i} points={face} fill="none" stroke="#0b5d66" strokeWidth={1.2} strokeDasharray="2 3" lights="catch" />
             ))}
             {drawing.plan.gathers.map((run, i) => (
-              <Shape key={i} points={run} open fill="none" stroke="#d9822b" strokeWidth={Math.max(4, mount.wall.thickness * scale.perMm)} />
+              <Shape
+                key={i}
+                points={run}
+                open
+                fill="none"
+                stroke="#d9822b"
+                strokeWidth={Math.min(GATHER_PX, Math.max(4, drawing.section.thickness * scale.perMm))}
+              />
             ))}
             {drawing.plan.seam && <SeamHandle mount={mount.id} seam={drawing.plan.seam} places={drawing.plan.places} />}
           </Millimetres>
@@ -41,6 +49,11 @@ export function WallDrawing({ size, mount }: { readonly size: Size; readonly mou
     </PlanAndSection>
   );
 }
+
+/** A thick wall's gathering is a line along its middle. */
+const GATHER_PX = 9;
+/** How far outside the wall a point's name stands, or inside the stone a notch's, in pixels. */
+const NAME_PX = 16;
 
 /** How far the seam's mark reaches out past the stone and into it, and how far one press of a key moves it. */
 const SEAM = { outMm: 1.3, inMm: 0.2, step: 0.01, mostSteps: 8 } as const;
@@ -94,7 +107,7 @@ interface WordsProps {
 }
 
 function PlanWords({ drawing, view, x, y, perMm }: WordsProps) {
-  const { seam, sawLine, gathers, stone } = drawing.plan;
+  const { seam, sawLine, gathers, stone, corners } = drawing.plan;
   const bottom = Math.min(...sawLine.map(([, py]) => py));
   const [left, right] = [Math.min(...stone.map(([px]) => px)), Math.max(...stone.map(([px]) => px))];
   const gatherAt = gathers
@@ -107,6 +120,22 @@ function PlanWords({ drawing, view, x, y, perMm }: WordsProps) {
           seam
         </Word>
       )}
+      {corners.map(({ code, place }, i) => {
+        const off = code === "point" ? NAME_PX + drawing.section.thickness * perMm : -NAME_PX;
+        const way = place.nx * Math.sign(off);
+        return (
+          <Word
+            key={i}
+            x={x + place.x * perMm + place.nx * off}
+            y={y - place.y * perMm - place.ny * off + 4}
+            textAnchor={way > 0.5 ? "start" : way < -0.5 ? "end" : "middle"}
+            fontSize={12}
+            {...(code === "notch" && { fill: "#fff", strokeWidth: 0 })}
+          >
+            {BLANK_MARKS[code]}
+          </Word>
+        );
+      })}
       {gatherAt && (
         <Word x={x + gatherAt[0] * perMm + 12} y={y - gatherAt[1] * perMm - 34} fill="#8a4600">
           {view.gather}

@@ -58,6 +58,7 @@ export function WallStage({ mount: id }: { readonly mount: string }) {
             beyond={view.beyond}
             names={BLANK_MARKS}
             units={units}
+            notches={stock.notches}
             edge={topEdge(plan.drawing.settings[id]!)}
           />
         </>

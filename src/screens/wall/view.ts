@@ -127,7 +127,7 @@ function answersOf(plan: Plan, { id }: Mount, stock: WallStock, units: Units): P
           ? [answer("seatDepth", "Depth of the seat", "seat", showLength(figure("seatDepth"), "height", units), "deep")]
           : []),
       ],
-      lands: [...(has("wallLeft") ? [`leaves ${measured("wallLeft")} of wall`] : []), shows].join(", "),
+      lands: has("wallLeft") ? `leaves ${measured("wallLeft")} of wall` : shows,
       cut: `saw ${tall}`,
       beyond: "tube goes on",
     };
@@ -139,11 +139,9 @@ function answersOf(plan: Plan, { id }: Mount, stock: WallStock, units: Units): P
         answer("cupWidth", "Cup that fits, inside width", "by", measured("cupWidth"), "wide"),
         answer("cutHeight", "File the rim to", "file it to", tall, "tall"),
       ],
-      lands: [
-        ...(has("gap") ? [`yours leaves ${measured("gap")} all round`] : []),
-        ...(has("thin") ? [`thin it by ${measured("thin")}`] : []),
-        shows,
-      ].join(", "),
+      lands: has("gap")
+        ? [`leaves ${measured("gap")} round it`, ...(has("thin") ? [`thin by ${measured("thin")}`] : [])].join(", ")
+        : shows,
       cut: `${showLength(plan.drawing.settings[id]!.stock.blank.length, "measured", units)} inside`,
       beyond: "",
     };

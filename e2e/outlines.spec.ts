@@ -1,0 +1,169 @@
+import { type Locator, type Page, expect, test } from "@playwright/test";
+import { field, figure, kept, quiet } from "./places";
+
+const round = (page: Page) => figure(page, "m1.outline.perimeter");
+
+async function choose(page: Page, label: string, option: string): Promise<void> {
+  await page.getByRole("combobox", { name: label, exact: true }).click();
+  await page.getByRole("option", { name: option, exact: true }).click();
+}
+
+/** Drags from the middle of something by so many pixels, in steps as a hand does. */
+async function drag(page: Page, from: Locator, by: readonly [number, number]): Promise<void> {
+  const { x, y, width, height } = (await from.boundingBox())!;
+  await page.mouse.move(x + width / 2, y + height / 2);
+  await page.mouse.down();
+  await page.mouse.move(x + width / 2 + by[0], y + height / 2 + by[1], { steps: 8 });
+  await page.mouse.up();
+}
+
+test("another shape keeps the stone's size; a dimension it cannot have is explained and kept as typed, over a reload too", async ({
+  page,
+}) => {
+  const heard = quiet(page);
+  await page.goto("/pieces/tern-ring/stone");
+  await choose(page, "Shape", "Pear");
+  await expect(round(page)).toContainText("43.35");
+  await field(page, "m1.stone.outline.length").fill("11");
+  await expect(
+    page
+      .getByRole("alert")
+      .filter({ hasText: "length" })
+      .or(page.getByText(/must be >= the width, 12/)),
+  ).toBeVisible();
+  await expect(round(page)).toContainText("43.35");
+  await kept(page);
+  await page.reload();
+  await expect(field(page, "m1.stone.outline.length")).toHaveValue("11");
+  await field(page, "m1.stone.outline.length").fill("18");
+  await expect(round(page)).toContainText("46.67");
+  await choose(page, "Shape", "Heart");
+  await expect(page.getByRole("button", { name: /Wall strip/ })).toBeVisible();
+  await page.getByRole("button", { name: /Wall strip/ }).click();
+  await expect(page.getByText(/Wrapped over the notch the strip comes out/)).toBeVisible();
+  expect(heard).toEqual([]);
+});
+
+test("a free-form's points are dragged, stepped, added and taken away; what would cross itself stops short and says where", async ({
+  page,
+}) => {
+  await page.goto("/pieces/strand-ring/stone");
+  await expect(round(page)).toContainText("46.89");
+  const point = (i: number) => page.getByRole("button", { name: new RegExp(`^Point ${i} at`) });
+  await drag(page, point(1), [20, 0]);
+  await expect(round(page)).toContainText("48.");
+  await page.keyboard.press("ControlOrMeta+z");
+  await expect(round(page)).toContainText("46.89");
+  await point(1).focus();
+  await page.keyboard.press("ArrowRight");
+  await expect(round(page)).toContainText(/47\.0|46\.9[5-9]/);
+  await page.keyboard.press("Enter");
+  await expect(page.getByText(/^14 points/)).toBeVisible();
+  await page.keyboard.press("Delete");
+  await expect(page.getByText(/^13 points/)).toBeVisible();
+  const box = (await point(6).boundingBox())!;
+  const next = (await point(7).boundingBox())!;
+  await page.mouse.dblclick((box.x + next.x + box.width) / 2, (box.y + next.y + box.height) / 2 + 3);
+  await expect(page.getByText(/^14 points/)).toBeVisible();
+  await drag(page, point(3), [0, 260]);
+  await expect(page.getByRole("alert").filter({ hasText: "The outline must not cross: it does at" })).toBeVisible();
+  await kept(page);
+  await page.reload();
+  await expect(page.getByText(/^14 points/)).toBeVisible();
+});
+
+test("a free-form is smoothed, mirrored, read with a caliper, or taken for the regular shape it comes nearest to", async ({ page }) => {
+  await page.goto("/pieces/strand-ring/stone");
+  await page.getByRole("button", { name: "Smooth" }).click();
+  await expect(round(page)).not.toContainText("46.89");
+  await page.getByRole("button", { name: "Mirror" }).click();
+  await page.getByRole("button", { name: "Caliper readings" }).click();
+  for (const [label, text] of [
+    ["Length", "18"],
+    ...[6, 25, 50, 75, 94].flatMap((share) =>
+      ["Up", "Down"].map((side) => [`${side} at ${share}%`, String(6.5 * Math.sqrt(1 - (share / 50 - 1) ** 2))]),
+    ),
+  ] as [string, string][])
+    await page.getByRole("textbox", { name: label, exact: true }).fill(text);
+  await page.getByRole("textbox", { name: "Up at 25%" }).fill("wide");
+  await page.getByRole("button", { name: "Make the outline" }).click();
+  await expect(page.getByText('"wide" is not a length')).toBeVisible();
+  await page.getByRole("textbox", { name: "Up at 25%" }).fill("5.63");
+  await page.getByRole("button", { name: "Make the outline" }).click();
+  await expect(page.getByText(/Nearest: oval 18\.0 × 13\.0, off by at most 0\.[01]/)).toBeVisible();
+  await page.getByRole("button", { name: "Take it" }).click();
+  await expect(page.getByLabel("Shape", { exact: true })).toContainText("Oval");
+  await expect(field(page, "m1.stone.outline.width")).toHaveValue(/^1[23]\./);
+});
+
+test("heights round the stone are dragged along the rule, and the wall's top edge follows them", async ({ page }) => {
+  await page.goto("/pieces/strand-ring/stone");
+  const height = page.getByRole("slider", { name: "Height at 35 hundredths of the way round" });
+  await drag(page, height, [0, -14]);
+  await expect(field(page, "m1.stone.turnIn.1")).toHaveValue(/^2\.[3-9]/);
+  await height.focus();
+  await page.keyboard.press("ArrowDown");
+  await field(page, "m1.stone.turnIn.1").fill("2.40");
+  await expect(page.getByLabel("Answer")).toContainText("2.40mm");
+  await page.getByRole("button", { name: /Wall strip/ }).click();
+  await expect(page.getByRole("radio", { name: "Turn-in", exact: true })).toBeChecked();
+  await expect(page.getByLabel("Height set by")).toContainText("3.3");
+  await page.getByRole("button", { name: /^Stone / }).click();
+  await page.getByRole("button", { name: "Same all round" }).click();
+  await expect(page.getByRole("button", { name: "It differs round the stone" })).toBeVisible();
+  const dome = page.getByRole("slider", { name: "Dome" });
+  await drag(page, dome, [6, -6]);
+  await expect(field(page, "m1.stone.dome")).toHaveValue(/^(2\.[2-9]|[3-6])/);
+  await dome.focus();
+  await page.keyboard.press("ArrowDown");
+  await page.keyboard.press("ControlOrMeta+z");
+});
+
+test("the seam cannot be dragged to a point: it stops short and the better place is named; the keys step over", async ({ page }) => {
+  await page.goto("/pieces/limpet-ring/wall");
+  const seam = page.getByRole("slider", { name: "Seam" });
+  const point = page.getByLabel("Drawing").getByText("point", { exact: true });
+  const [from, to] = [(await seam.boundingBox())!, (await point.boundingBox())!];
+  await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(to.x - 6, to.y + to.height / 2, { steps: 12 });
+  const told = page.getByRole("alert").filter({ hasText: /Seam must not lie at a corner; 0\.\d\d of the way round is straighter/ });
+  await expect(told).toBeVisible();
+  await page.mouse.up();
+  await expect(page.getByRole("note").filter({ hasText: "close to a corner" })).toBeVisible();
+  const now = async () => Number(await seam.getAttribute("aria-valuenow"));
+  await seam.focus();
+  const start = await now();
+  for (let i = 0; i < 4; i++) await page.keyboard.press(start > 50 ? "ArrowLeft" : "ArrowRight");
+  await expect.poll(async () => Math.abs((await now()) - start)).toBeGreaterThan(50);
+  await choose(page, "Seam", "Best place");
+  await expect(page.getByRole("note").filter({ hasText: "close to a corner" })).toHaveCount(0);
+});
+
+test("every source of wall has its own sizes: sheet, notches that close, a tube with its seat, a cup against the stone", async ({
+  page,
+}) => {
+  await page.goto("/pieces/tern-ring/wall");
+  await choose(page, "From", "Tube");
+  await expect(page.getByText(/must not be tube: that holds round stones, and this outline is oval/)).toBeVisible();
+  await choose(page, "From", "Notched");
+  await field(page, "m1.wall.notch.pitch").fill("2");
+  await expect(page.getByText("23 at 1.98 mm close at the seam")).toBeVisible();
+  await choose(page, "From", "Cup");
+  await expect(figure(page, "m1.wall.cupLength")).toContainText("16.10");
+  await expect(page.getByRole("button", { name: /^Plate / })).toHaveCount(0);
+  await field(page, "m1.wall.tube.inside").fill("15.9");
+  await expect(page.getByRole("note", { name: "Wrong" })).toContainText("The stone does not go into this cup");
+  await field(page, "m1.wall.tube.inside").fill("16.1");
+  await field(page, "m1.wall.tube.outside").fill("17.0");
+  await expect(page.getByText("leaves 0.05 round it, thin by 0.13")).toBeVisible();
+  await page.goto("/pieces/knot-ring/wall");
+  await expect(figure(page, "m1.wall.seatDepth")).toContainText("2.35");
+  await field(page, "m1.wall.tube.outside").fill("6");
+  await expect(page.getByText(/must be > 6\.10, or the seat cuts through it/)).toBeVisible();
+  await field(page, "m1.wall.tube.outside").fill("");
+  await expect(page.getByText("shows 84% of the face")).toBeVisible();
+  await kept(page);
+  await page.reload();
+  await expect(field(page, "m1.wall.tube.outside")).toHaveValue("");
+});
