@@ -107,8 +107,8 @@ test("heights round the stone are dragged along the rule, and the wall's top edg
   await expect(page.getByLabel("Answer")).toContainText("2.40mm");
   await page.getByRole("button", { name: /Wall strip/ }).click();
   await expect(page.getByRole("radio", { name: "Turn-in", exact: true })).toBeChecked();
-  await expect(page.getByLabel("Height set by")).toContainText("3.3");
-  await page.getByRole("button", { name: /^Stone / }).click();
+  await expect(page.getByLabel("Height set by")).toContainText("3.28");
+  await page.getByRole("button", { name: /Stone free-form/ }).click();
   await page.getByRole("button", { name: "Same all round" }).click();
   await expect(page.getByRole("button", { name: "It differs round the stone" })).toBeVisible();
   const dome = page.getByRole("slider", { name: "Dome" });

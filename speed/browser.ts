@@ -25,6 +25,7 @@ async function measureIn(browser: Browser, address: string): Promise<void> {
     row(`script until the screen stands, ${route}`, await loaded(browser, address + route), "kB", "");
   }
   await keystrokes(browser, address);
+  await draggedPoint(browser, address);
   await manyPieces(browser, address);
 }
 
@@ -85,6 +86,41 @@ async function keystrokes(browser: Browser, address: string): Promise<void> {
   const net = typed.map((ms, i) => ms - idle[i]!);
   row("keystroke to painted plan, scripting, median", share(net, 0.5), "ms", "");
   row("keystroke to painted plan, scripting, 95 of 100", share(net, 0.95), "ms", "target under 16");
+  await page.close();
+}
+
+const MOVES = 120;
+
+/** A point of the free-form dragged round a small circle: how long each frame takes, beside frames in which nothing is done. */
+async function draggedPoint(browser: Browser, address: string): Promise<void> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(`${address}/pieces/strand-ring/stone`);
+  const point = page.getByRole("button", { name: /^Point 1 at/ });
+  const { x, y, width, height } = (await point.boundingBox())!;
+  await page.mouse.move(x + width / 2, y + height / 2);
+  await page.mouse.down();
+  const frames: number[] = [];
+  for (let i = 0; i < MOVES; i++) {
+    const angle = (2 * Math.PI * i) / 24;
+    const frame = page.evaluate(
+      () =>
+        new Promise<number>((done) =>
+          addEventListener(
+            "pointermove",
+            () => {
+              const start = performance.now();
+              requestAnimationFrame(() => setTimeout(() => done(performance.now() - start)));
+            },
+            { once: true, capture: true },
+          ),
+        ),
+    );
+    await page.mouse.move(x + width / 2 + 12 * Math.cos(angle), y + height / 2 + 12 * Math.sin(angle));
+    frames.push(await frame);
+  }
+  await page.mouse.up();
+  row("dragging a point, event to painted, median", share(frames, 0.5), "ms", "");
+  row("dragging a point, event to painted, 95 of 100", share(frames, 0.95), "ms", "target under 20");
   await page.close();
 }
 

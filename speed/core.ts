@@ -1,4 +1,3 @@
-import { readFileSync } from "node:fs";
 import { ellipsePerimeter } from "@/core/geometry/ellipse";
 import { bestHeats } from "@/core/heats/best";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
@@ -6,12 +5,13 @@ import { type Piece } from "@/core/piece/piece";
 import { planPiece } from "@/core/piece/plan-piece";
 import { settleHeats } from "@/core/piece/settle";
 import { sizePiece } from "@/core/piece/size-piece";
-import { decodePiece } from "@/formats/codec";
+import { demoPiece } from "@demo/pieces";
+import { type Point, outward } from "@/core/geometry/outline";
+import { offsetPolygon, polygonLength, thinned } from "@/core/geometry/polygon";
+import { type OutlineShape, outlineOfShape } from "@/core/stone/shapes/shapes";
 import { median, row } from "./measure";
 
-const decoded = decodePiece(readFileSync("demo/pieces/tern-ring.json", "utf8"));
-if (!decoded.ok) throw new Error("the Tern ring is not a piece");
-const tern = decoded.value;
+const tern = demoPiece("tern-ring");
 
 /** The perimeter of the Tern stone by a plain loop over chords. */
 function polyline(segments: number): number {
@@ -44,6 +44,46 @@ row("planPiece, Tern ring", planning, "ms", `${(planning / loop).toFixed(1)} loo
 function withStones(count: number, onHoop: boolean): Piece {
   const mounts = Array.from({ length: count }, (_, i) => ({ ...tern.mounts[0]!, id: `m${i + 1}` }));
   return { ...tern, mounts, carrier: onHoop ? tern.carrier : { type: "none" } };
+}
+
+/** A distance that was not asked for before: parallel curves are kept. */
+let asked = 0;
+const distance = () => 0.21 + 1e-5 * asked++;
+
+/** A parallel curve of an outline beside the polygon package alone on chords that stay as close to it. */
+function offsets(name: string, shape: OutlineShape): void {
+  const outline = outlineOfShape(shape);
+  const chords = thinned(
+    Array.from({ length: 4000 }, (_, i) => outline.stationAt(i / 4000)).map(({ x, y }): Point => [x, y]),
+    CHORD_WITHIN,
+  );
+  const alone = median(() => offsetPolygon(chords, distance()), 400);
+  const own = median(() => outward(outline, distance()).length, 400);
+  const error = Math.abs(polygonLength(offsetPolygon(chords, 0.21)[0]!) - outward(outline, 0.21).length);
+  row(`${name} offset, polygon package alone`, alone, "ms", `${chords.length} chords, length off by ${error.toExponential(1)} mm`);
+  row(`${name} offset`, own, "ms", `${(alone / own).toFixed(1)} times faster`);
+}
+
+/** Chords of the package's polygon stay this close (mm). */
+const CHORD_WITHIN = 1.5e-3;
+const strand = demoPiece("strand-ring");
+const pebble = outlineOfShape(strand.mounts[0]!.stone.outline);
+const dense = (count: number): OutlineShape => ({
+  shape: "free",
+  points: Array.from({ length: count }, (_, i) => pebble.stationAt(i / count)).map(({ x, y }): Point => [x, y]),
+});
+
+offsets("heart", demoPiece("thrift-ring").mounts[0]!.stone.outline);
+offsets("free-form of 400 points", dense(400));
+for (const [name, shape] of [
+  ["free-form of 13 points", strand.mounts[0]!.stone.outline],
+  ["free-form of 400 points", dense(400)],
+] as const) {
+  const ms = median(() => {
+    const mount = strand.mounts[0]!;
+    planPiece({ ...strand, mounts: [{ ...mount, stone: { ...mount.stone, outline: { ...shape } } }] }, SHIPPED_BENCH);
+  }, 120);
+  row(`planPiece, ${name}`, ms, "ms", `${(ms / planning).toFixed(1)} Tern plans; target under 8`);
 }
 
 for (const [count, onHoop] of [

@@ -2,7 +2,7 @@ import { type Outline, type Parallel, type Point, type Station } from "./outline
 import { tolerance } from "../measure/tolerances";
 import { polygonLoop } from "./polygon";
 import { smoothIntegral, smoothPanel } from "./quadrature";
-import { movedOut, steinerLoop } from "./steiner";
+import { movedOut, steinerLoop, turnedFrom } from "./steiner";
 
 /**
  * Perimeter of the ellipse with semi-axes `a` and `b`: the complete elliptic integral by the arithmetic-geometric
@@ -109,7 +109,7 @@ function parallelEllipse(a: number, b: number, perimeter: number, stations: read
   const [long, short] = [Math.max(a, b), Math.min(a, b)];
   if (-d >= short) return { kind: "collapsed", largestInset: short };
   if (-d <= (short * short) / long) {
-    const known = { perimeter, area: Math.PI * a * b, extent: (direction: number) => extentOf(a, b, direction), heading: 0 };
+    const known = { perimeter, area: Math.PI * a * b, extent: (direction: number) => extentOf(a, b, direction), turnedTo: turnedFrom(0) };
     return { kind: "one", ...steinerLoop(known, d, () => movedOut({ stations, corners: [] }, d)) };
   }
   return crossedInset(long, short, -d, a >= b);

@@ -149,48 +149,71 @@ interface Cell {
 }
 
 /**
- * The radius of the largest circle that fits in a polygon, to `within`, and its middle: squares are quartered until none can hold a larger one. A square hands on only the sides that lie near enough to matter in it.
+ * The radius of the largest circle that fits in a polygon, to `within`, and its middle: squares are quartered until none can hold a larger one.
+ * A square hands on only the sides that lie near enough to matter in it.
  */
 export function largestCircle(points: readonly Point[], within: number): { readonly radius: number; readonly middle: Point } {
   const xs = points.map(([x]) => x);
   const ys = points.map(([, y]) => y);
   const [left, right, low, high] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
   const size = Math.min(right - left, high - low);
-  const all = points.map((_, i) => i);
+  const squaredTo = squaredDistances(points);
+  const far = new Float64Array(points.length);
   const cell = (x: number, y: number, half: number, sides: readonly number[], isInside: boolean): Cell => {
-    const far = sides.map((i) => distanceToSide(points, i, x, y));
-    const nearest = far.reduce((a, b) => (b < a ? b : a), Infinity);
-    const clear = isInside || isIn(points, x, y) ? nearest : -nearest;
-    const reach = nearest + 2 * half * Math.SQRT2;
-    return { x, y, half, clear, sides: sides.filter((_, k) => far[k]! <= reach) };
+    let least = Infinity;
+    for (let k = 0; k < sides.length; k++) {
+      const squared = squaredTo(sides[k]!, x, y);
+      far[k] = squared;
+      if (squared < least) least = squared;
+    }
+    const nearest = Math.sqrt(least);
+    const reach = (nearest + 2 * half * Math.SQRT2) ** 2;
+    const near: number[] = [];
+    for (let k = 0; k < sides.length; k++) if (far[k]! <= reach) near.push(sides[k]!);
+    return { x, y, half, clear: isInside || isIn(points, x, y) ? nearest : -nearest, sides: near };
   };
   const most = ({ clear, half }: Cell) => clear + half * Math.SQRT2;
+  const all = points.map((_, i) => i);
   const half = size / 2;
   let best = cell((left + right) / 2, (low + high) / 2, 0, all, false);
   let waiting: Cell[] = [];
   for (let x = left; x < right; x += size) for (let y = low; y < high; y += size) waiting.push(cell(x + half, y + half, half, all, false));
   while (waiting.length > 0) {
     for (const each of waiting) if (each.clear > best.clear) best = each;
-    const promising = waiting.filter((each) => most(each) - best.clear > within);
-    waiting = promising.flatMap(({ x, y, half, clear, sides }) => {
+    const next: Cell[] = [];
+    for (const each of waiting) {
+      if (most(each) - best.clear <= within) continue;
+      const { x, y, half, clear, sides } = each;
       const isInside = clear > half * Math.SQRT2;
       const quarter = half / 2;
-      return [-quarter, quarter].flatMap((dx) => [-quarter, quarter].map((dy) => cell(x + dx, y + dy, quarter, sides, isInside)));
-    });
+      for (const dx of [-quarter, quarter]) for (const dy of [-quarter, quarter]) next.push(cell(x + dx, y + dy, quarter, sides, isInside));
+    }
+    waiting = next;
   }
   return { radius: best.clear, middle: [best.x, best.y] };
 }
 
-function distanceToSide(points: readonly Point[], i: number, x: number, y: number): number {
-  const p = points[i]!;
-  const q = points[i + 1 === points.length ? 0 : i + 1]!;
-  const dx = q[0] - p[0];
-  const dy = q[1] - p[1];
-  const squared = dx * dx + dy * dy;
-  const share = squared > 0 ? within01(((x - p[0]) * dx + (y - p[1]) * dy) / squared) : 0;
-  const ox = x - p[0] - share * dx;
-  const oy = y - p[1] - share * dy;
-  return Math.sqrt(ox * ox + oy * oy);
+/** The square of the distance from each side of a polygon to a place; flat arrays, as it is asked for most often of all. */
+function squaredDistances(points: readonly Point[]): (side: number, x: number, y: number) => number {
+  const n = points.length;
+  const [px, py, dx, dy, per] = Array.from({ length: 5 }, () => new Float64Array(n)) as [
+    Float64Array,
+    Float64Array,
+    Float64Array,
+    Float64Array,
+    Float64Array,
+  ];
+  points.forEach(([x, y], i) => {
+    const [qx, qy] = points[(i + 1) % n]!;
+    const squared = (qx - x) ** 2 + (qy - y) ** 2;
+    [px[i], py[i], dx[i], dy[i], per[i]] = [x, y, qx - x, qy - y, squared > 0 ? 1 / squared : 0];
+  });
+  return (i, x, y) => {
+    const [ox, oy] = [x - px[i]!, y - py[i]!];
+    const share = within01((ox * dx[i]! + oy * dy[i]!) * per[i]!);
+    const [mx, my] = [ox - share * dx[i]!, oy - share * dy[i]!];
+    return mx * mx + my * my;
+  };
 }
 
 function isIn(points: readonly Point[], x: number, y: number): boolean {

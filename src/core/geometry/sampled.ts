@@ -1,8 +1,18 @@
 import { tolerance } from "../measure/tolerances";
-import { type Corner, type Outline, type Parallel, type Point, type Station } from "./outline";
-import { convexHull, largestCircle, offsetPolygon, polygonArea, polygonExtent, polygonLength, polygonLoop, thinned } from "./polygon";
+import { type Corner, type Outline, type Parallel, type Place, type Point, type Station } from "./outline";
+import {
+  convexHull,
+  largestCircle,
+  offsetPolygon,
+  polygonArea,
+  polygonExtent,
+  polygonLength,
+  polygonLoop,
+  selfCrossing,
+  thinned,
+} from "./polygon";
 import { smoothPanel, visitPanel } from "./quadrature";
-import { movedOut, steinerLoop } from "./steiner";
+import { movedOut, steinerLoop, turnedFrom } from "./steiner";
 
 /** A place on a span: where it is, and how it moves and bends with `u`. */
 export interface Motion {
@@ -40,8 +50,8 @@ const CIRCLE_WITHIN = 2e-3;
 /**
  * An outline of smooth spans, each beginning where the one before it ends, counter-clockwise from the datum. Lengths
  * and areas by Gauss-Legendre panels between places close enough for a chord (error far under 1e-4 mm on a stone).
- * Parallel curves of a convex one in closed form as long as none of it crosses itself; else by polygon clipping on the chords,
- * whose loss of length is put back (within 0.002 mm on 60 mm).
+ * Parallel curves in closed form (Steiner) as long as none of it crosses itself; else by polygon clipping on the chords, whose loss of length
+ * is put back (within 0.002 mm on 60 mm).
  */
 export function sampledOutline(spans: readonly Span[], inscribed?: number): Outline {
   const steps = stepsOf(spans);
@@ -143,8 +153,7 @@ function stationsOf(steps: readonly Step[], perimeter: number): Station[] {
     const here = stationOf(span(from), start / perimeter);
     if (before.span === span && before.to === from) return [here];
     const ended = stationOf(before.span(before.to), here.at);
-    const isSame =
-      Math.abs(ended.curvature - here.curvature) < tolerance.sameLength && Math.abs(turnAt(ended, here)) < tolerance.sameHeading;
+    const isSame = Math.abs(ended.curvature - here.curvature) < tolerance.sameBend && Math.abs(turnAt(ended, here)) < tolerance.sameHeading;
     if (isSame) return [here];
     const bend = (2 * turnAt(ended, here)) / (before.length + steps[i]!.length);
     const isBent = Math.abs(turnAt(ended, here)) > tolerance.sameHeading && Math.abs(turnAt(ended, here)) < tolerance.cornerTurn;
@@ -161,9 +170,11 @@ function stationsOf(steps: readonly Step[], perimeter: number): Station[] {
   return isDouble ? [...stations.slice(1), { ...first, at: 1 }] : stations;
 }
 
-function turnAt(a: Station, b: Station): number {
+function turnAt(a: Heading, b: Heading): number {
   return turnBetween(a.nx, a.ny, b.nx, b.ny);
 }
+
+type Heading = Pick<Station, "nx" | "ny">;
 
 function cornersOf(stations: readonly Station[]): Corner[] {
   return stations.flatMap((station, i) => {
@@ -203,15 +214,48 @@ function hullLength(chords: readonly Point[], perimeter: number): number {
   return hull + (perimeter - drawn) * Math.min(1, hull / drawn);
 }
 
+/** A radius this much over the distance leaves the parallel curve room to turn. */
+const CLEAR = 1.02;
+
+/** Whether no bend or corner is so tight, on the side moved to, that the parallel curve would double back on itself there. */
+function bendsClear(stations: readonly Station[], corners: readonly Corner[], d: number): boolean {
+  if (corners.some(({ turn }) => turn * d < 0)) return false;
+  return stations.every(({ curvature }) => 1 + CLEAR * d * curvature > 0);
+}
+
+/** Without points that stand where the one before them does. */
+function distinct(points: readonly Point[]): Point[] {
+  return points.filter(([x, y], i) => {
+    const [px, py] = points[(i + points.length - 1) % points.length]!;
+    return Math.abs(x - px) + Math.abs(y - py) > tolerance.sameLength;
+  });
+}
+
+/** How far the outline has turned from its datum to a place, back and forth. */
+function turnedAlong(stations: readonly Station[]): (place: Place) => number {
+  let sum = 0;
+  const turned = stations.map((station, i) => (sum += i === 0 ? 0 : turnAt(stations[i - 1]!, station)));
+  return (place) => {
+    let [low, high] = [0, stations.length - 1];
+    while (low < high) {
+      const middle = (low + high + 1) >> 1;
+      if (stations[middle]!.at <= place.at) low = middle;
+      else high = middle - 1;
+    }
+    return turned[low]! + turnAt(stations[low]!, place);
+  };
+}
+
 type Sampled = Omit<Outline, "stationAt" | "parallel">;
 
 function parallelOf(outline: Sampled, chords: readonly Point[], isConvex: boolean, d: number): Parallel {
   const { perimeter, area, inscribedRadius, stations, corners } = outline;
   if (-d >= inscribedRadius) return { kind: "collapsed", largestInset: inscribedRadius };
-  const tightest = 1 / Math.max(...stations.map(({ curvature }) => curvature));
-  if (isConvex && (d >= 0 || (corners.length === 0 && -d < tightest))) {
+  if (bendsClear(stations, corners, d)) {
+    const moved = distinct(movedOut(outline, d));
     const [{ nx, ny }] = stations as [Station];
-    return { kind: "one", ...steinerLoop({ ...outline, heading: Math.atan2(ny, nx) }, d, () => movedOut(outline, d)) };
+    const turnedTo = isConvex ? turnedFrom(Math.atan2(ny, nx)) : turnedAlong(stations);
+    if (isConvex || !selfCrossing(moved)) return { kind: "one", ...steinerLoop({ ...outline, turnedTo }, d, () => [...moved]) };
   }
   if (d === 0) return { kind: "one", ...polygonLoop(chords, 0, perimeter - polygonLength(chords), area - polygonArea(chords)) };
   const found = offsetPolygon(chords, d);

@@ -1,25 +1,29 @@
-import { type Extent, type Loop, type Outline, type Point } from "./outline";
+import { type Extent, type Loop, type Outline, type Place, type Point } from "./outline";
 
 const TURN = 2 * Math.PI;
 
-type Convex = Pick<Outline, "perimeter" | "area" | "extent"> & { readonly heading: number };
+interface Uncrossed extends Pick<Outline, "perimeter" | "area" | "extent"> {
+  /** How far the outline has turned from its datum to a place (radians). */
+  readonly turnedTo: (place: Place) => number;
+}
 
-/**
- * The parallel curve of a convex outline where none of it crosses itself: length + 2 pi d, area + length d + pi d^2 (Steiner). `heading` is
- * the direction out of the outline at its datum (radians).
- */
-export function steinerLoop({ perimeter, area, extent, heading }: Convex, d: number, curve: () => Point[]): Loop {
+/** The parallel curve of an outline where none of it crosses itself: length + 2 pi d, area + length d + pi d^2 (Steiner). */
+export function steinerLoop({ perimeter, area, extent, turnedTo }: Uncrossed, d: number, curve: () => Point[]): Loop {
   const widened: Extent = (direction) => extent(direction) + 2 * d;
   return {
     length: perimeter + TURN * d,
     area: area + perimeter * d + Math.PI * d * d,
     extent: widened,
     curve,
-    lengthTo: ({ at, nx, ny }) => {
-      const turned = (((Math.atan2(ny, nx) - heading) % TURN) + TURN) % TURN;
-      const whole = TURN - turned < SAME_HEADING ? 0 : turned;
-      return at * perimeter + d * whole;
-    },
+    lengthTo: (place) => place.at * perimeter + d * turnedTo(place),
+  };
+}
+
+/** How far a convex outline turns from the way it heads at its datum: less than once round. */
+export function turnedFrom(heading: number): Uncrossed["turnedTo"] {
+  return ({ nx, ny }) => {
+    const turned = (((Math.atan2(ny, nx) - heading) % TURN) + TURN) % TURN;
+    return TURN - turned < SAME_HEADING ? 0 : turned;
   };
 }
 

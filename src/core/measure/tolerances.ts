@@ -8,6 +8,8 @@ export const tolerance = {
   leastArea: 1e-4,
   /** A change of direction less than this is none (radians). */
   sameHeading: 1e-6,
+  /** Curvatures that differ by less where two spans meet are one (1/mm): a radius of 5 mm to a hundredth of it. */
+  sameBend: 2e-3,
   /** A change of direction less than this is bent like a curve, not folded like a corner (radians: 15 degrees). */
   cornerTurn: Math.PI / 12,
   /** The two means of an elliptic integral agree: the next step would change no digit (a ratio). */

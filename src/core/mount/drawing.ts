@@ -88,14 +88,15 @@ interface Setting {
 export function drawSetting(setting: Setting): SettingDrawing {
   const { outline, wall, wallPlan } = setting;
   const runs = runsWhere(outline, (curvature) => strainAt(curvature, wall, wallPlan.cover) - GATHERS.drawn);
+  const marks = ends(outline);
   return {
     plan: drawPlan(setting, runs),
     section: drawSection(setting),
-    stock: layStock(setting, runs),
+    stock: layStock(setting, marks, runs),
     top: topEdge(setting),
     turnIn: turnInAlong(setting),
     schools: wallPlan.schools,
-    tape: tapeRound(outline),
+    tape: tapeRound(outline, marks),
     plate: layPlate(setting),
   };
 }
@@ -112,23 +113,29 @@ function drawPlan({ outline, wall, wallPlan, platePlan }: Setting, runs: readonl
     sawLine: at(platePlan.sawLine),
     seam: wallPlan.seamAt === null ? null : outline.stationAt(wallPlan.seamAt),
     places: outline.stations,
-    gathers: runs.map((run) => alongMiddle(outline, fit + wall.thickness / 2, run)),
+    gathers: alongMiddle(outline, fit + wall.thickness / 2, runs),
     corners: foldedCorners(outline).map((place) => ({ code: cornerCode(place), place })),
   };
 }
 
-/** The part of the wall's middle that is level with a run of the outline; a notch cuts it short as it does the wall. */
-function alongMiddle(outline: Outline, distance: number, { from, to }: Run): Point[] {
+/** The parts of the wall's middle that are level with runs of the outline; a notch cuts them short as it does the wall. */
+function alongMiddle(outline: Outline, distance: number, runs: readonly Run[]): Point[][] {
   const middle = outward(outline, distance);
   const points = middle.curve();
-  if (to - from >= 1) return [...points, points[0]!];
-  const [start, end] = [from, to].map((at) => middle.lengthTo(outline.stationAt(at))) as [number, number];
-  const isIn = start <= end ? (s: number) => s >= start && s <= end : (s: number) => s >= start || s <= end;
   const lengths = lengthsAlong(points, middle.length);
-  const inside = points.flatMap((point, i) =>
-    isIn(lengths[i]!) ? [{ point, past: (lengths[i]! - start + middle.length) % middle.length }] : [],
-  );
-  return inside.sort((a, b) => a.past - b.past).map(({ point }) => point);
+  return runs.map(({ from, to }) => {
+    if (to - from >= 1) return [...points, points[0]!];
+    const [start, end] = [from, to].map((at) => middle.lengthTo(outline.stationAt(at))) as [number, number];
+    const past = (s: number) => (s - start + middle.length) % middle.length;
+    const first = lengths.findIndex((s) => s >= start);
+    const inside: Point[] = [];
+    for (let i = 0; i < points.length; i++) {
+      const k = (Math.max(0, first) + i) % points.length;
+      if (past(lengths[k]!) > past(end)) break;
+      inside.push(points[k]!);
+    }
+    return inside;
+  });
 }
 
 /** How far along a closed line each of its points lies, its chords stretched to the curve's true length. */
@@ -193,10 +200,10 @@ function cutOff(line: readonly Point[], length: number): Point[] {
   return kept;
 }
 
-function layStock(setting: Setting, runs: readonly Run[]): SettingDrawing["stock"] {
+function layStock(setting: Setting, marks: readonly End[], runs: readonly Run[]): SettingDrawing["stock"] {
   const { outline, wall, wallPlan, cutHeight, netHeight } = setting;
   if (wallPlan.seamAt !== null) {
-    return { blank: unroll(setting, wallPlan.seamAt, runs), tall: cutHeight, notches: notchesAlong(setting) };
+    return { blank: unroll(setting, wallPlan.seamAt, marks, runs), tall: cutHeight, notches: notchesAlong(setting) };
   }
   const { foot, top } = wall.losses;
   const across = lengthOf(outline);
@@ -231,7 +238,7 @@ function notchesAlong({ wall, wallPlan: { notches }, netLength }: Setting): numb
 const MOST_NOTCHES = 400;
 
 /** Marks and gathering runs along the strip, measured on the wall's middle. */
-function unroll({ outline, wall, netLength }: Setting, seamAt: number, runs: readonly Run[]): Blank {
+function unroll({ outline, wall, netLength }: Setting, seamAt: number, places: readonly End[], runs: readonly Run[]): Blank {
   const middle = outward(outline, wall.fit.value + wall.thickness / 2);
   const seam = middle.lengthTo(outline.stationAt(seamAt));
   const along = (at: Place) => {
@@ -241,7 +248,7 @@ function unroll({ outline, wall, netLength }: Setting, seamAt: number, runs: rea
   const place = (at: number) => along(outline.stationAt(at));
   const marks = [
     { code: "seam" as const, at: 0 },
-    ...ends(outline).map(({ code, place }) => ({ code, at: along(place) })),
+    ...places.map(({ code, place }) => ({ code, at: along(place) })),
     { code: "farSide" as const, at: netLength / 2 },
   ];
   const gathers = runs.flatMap(({ from, to }) => {
@@ -263,23 +270,41 @@ function unroll({ outline, wall, netLength }: Setting, seamAt: number, runs: rea
   );
 }
 
-const PROFILE_STEPS = 96;
+const PROFILE_STEPS = 64;
+/** Lips worked out between the least and the greatest turn-in; those between them lie on chords. */
+const LIP_STEPS = 12;
 
 /** Lift, turn-in and lip at each place, filed to by the turn-in rule. */
-function topEdge({ outline, stone, dome, wall, wallPlan, netLength }: Setting): Point[] | null {
+function topEdge(setting: Setting): Point[] | null {
+  const { outline, stone, wall, wallPlan, netLength } = setting;
   const { seamAt } = wallPlan;
   if (!isUneven(stone) || wall.height.rule !== "turn-in" || seamAt === null) return null;
   const profile = turnInProfile(stone);
+  const lipAt = lipsBetween(setting);
   const middle = outward(outline, wall.fit.value + wall.thickness / 2);
   const from = middle.lengthTo(outline.stationAt(seamAt));
   const edge = Array.from({ length: PROFILE_STEPS }, (_, i): Point => {
     const at = seamAt + i / PROFILE_STEPS;
-    const covered = cover({ ...dome, turnIn: profile(at) }, wall.catch.value);
-    const lip = covered.arc + (wall.thickness / 2) * covered.lean;
     const along = i === 0 ? 0 : (((middle.lengthTo(outline.stationAt(at)) - from) % netLength) + netLength) % netLength;
-    return [along, wall.lift.value + profile(at) + lip];
+    return [along, wall.lift.value + profile(at) + lipAt(profile(at))];
   });
   return [...edge, [netLength, edge[0]![1]]];
+}
+
+/** The lip over each height at which the side leans in. */
+function lipsBetween({ stone, dome, wall }: Setting): (turnIn: number) => number {
+  const heights = typeof stone.turnIn === "number" ? [stone.turnIn] : stone.turnIn.map(({ height }) => height);
+  const [least, most] = [Math.min(...heights), Math.max(...heights)];
+  const step = (most - least) / LIP_STEPS;
+  const lips = Array.from({ length: LIP_STEPS + 1 }, (_, i) => {
+    const covered = cover({ ...dome, turnIn: least + i * step }, wall.catch.value);
+    return covered.arc + (wall.thickness / 2) * covered.lean;
+  });
+  return (turnIn) => {
+    const steps = step > 0 ? Math.min(LIP_STEPS, Math.max(0, (turnIn - least) / step)) : 0;
+    const i = Math.min(LIP_STEPS - 1, Math.floor(steps));
+    return lips[i]! + (lips[i + 1]! - lips[i]!) * (steps - i);
+  };
 }
 
 function turnInAlong({ outline, stone }: Setting): SettingDrawing["turnIn"] {
@@ -294,8 +319,8 @@ function turnInAlong({ outline, stone }: Setting): SettingDrawing["turnIn"] {
 }
 
 /** The tape starts at the datum, which is an end of most outlines. */
-function tapeRound(outline: Outline): Blank {
-  const marks = ends(outline).map(({ code, place }) => ({ code, at: place.at * outline.perimeter }));
+function tapeRound(outline: Outline, places: readonly End[]): Blank {
+  const marks = places.map(({ code, place }) => ({ code, at: place.at * outline.perimeter }));
   return layBlank(outline.perimeter, 0, 0, marks.length > 0 ? marks : [{ code: "farSide", at: outline.perimeter / 2 }]);
 }
 
@@ -339,11 +364,13 @@ function cornerCode({ turn }: Corner): "point" | "notch" {
   return turn > 0 ? "point" : "notch";
 }
 
-/** How far the outline turns along a run, in radians, by its curvature at even places. */
-function turnAlong(outline: Outline, { from, to }: Run): number {
-  const step = (to - from) / TURN_PLACES;
-  const places = Array.from({ length: TURN_PLACES }, (_, i) => outline.stationAt(from + (i + 0.5) * step));
-  return places.reduce((all, { curvature }) => all + curvature * step * outline.perimeter, 0);
+/** How far the outline turns along a run, in radians: its mean curvature over the stations there, times its length. */
+function turnAlong({ stations, perimeter }: Outline, { from, to }: Run): number {
+  let [sum, count] = [0, 0];
+  for (const { at, curvature } of stations) {
+    if ((at < from || at > to) && (at + 1 < from || at + 1 > to)) continue;
+    sum += curvature;
+    count += 1;
+  }
+  return count > 0 ? (sum / count) * (to - from) * perimeter : 0;
 }
-
-const TURN_PLACES = 16;

@@ -8,7 +8,7 @@ import { sizeOf } from "@/core/stone/reshape";
 import { type Free } from "@/core/stone/shapes/free";
 import { type OutlineShape, outlineOfShape } from "@/core/stone/shapes/shapes";
 import { readLength } from "@/core/measure/reading";
-import { useSession } from "@/ui/session";
+import { useSession, useWhileHeld } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
 import { counted } from "@/words/names";
 import { type Units, showLength, withUnit } from "@/words/show";
@@ -51,7 +51,7 @@ export function FreeMeasures({ mount, shape }: Props) {
 function NearestShape({ mount, shape }: Props) {
   const session = useSession();
   const units = useUnits();
-  const settled = useDeferredValue(shape);
+  const settled = useDeferredValue(useWhileHeld(shape));
   const fit = useMemo(() => nearestRegular(outlineOfShape(settled)), [settled]);
   const take = (outline: OutlineShape) =>
     session.change((piece) => {

@@ -28,10 +28,12 @@ export const free: ShapeKind<Free> = {
   scaled: (shape, by) => ({ ...shape, points: shape.points.map(([x, y]): Point => [x * by, y * by]) }),
 };
 
-const CROSSING_STEPS = 8;
+/** Places between two points at which a crossing is looked for; fewer where the points lie close. */
+const CROSSING_STEPS = { most: 8, least: 3, inAll: 600 } as const;
 
 function crossingFaults(shape: Free): ShapeFault[] {
-  const steps = shape.closed === "polyline" ? 1 : CROSSING_STEPS;
+  const { most, least, inAll } = CROSSING_STEPS;
+  const steps = shape.closed === "polyline" ? 1 : Math.min(most, Math.max(least, Math.round(inAll / shape.points.length)));
   const drawn = spansOf(shape).flatMap((span) =>
     Array.from({ length: steps }, (_, i): Point => {
       const { x, y } = span(i / steps);
