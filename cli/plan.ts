@@ -1,9 +1,10 @@
 import { readFileSync } from "node:fs";
 import { resolve } from "node:path";
 import { SHIPPED, SHIPPED_BENCH } from "@/core/piece/bench";
-import { type Fault, fault } from "@/core/piece/faults";
+import { type Fault, fault } from "@/core/piece/fault";
 import { planPiece } from "@/core/piece/plan-piece";
-import { decodeBench, decodePiece } from "@/formats/codec";
+import { decodeBench } from "@/formats/bench-codec";
+import { decodePiece } from "@/formats/piece-codec";
 import { planFile } from "@/formats/plan-file";
 import { MOST_BYTES } from "@/formats/read-json";
 import { faultLine } from "@/words/faults";

@@ -2,6 +2,7 @@ import type { Metadata } from "next";
 import { headers } from "next/headers";
 import { connection } from "next/server";
 import { type ReactNode } from "react";
+import { Ahead } from "@/screens/ahead";
 import { FindProvider } from "@/ui/Find";
 import { Nonce } from "@/ui/Nonce";
 import { OpeningProvider } from "@/ui/opening";
@@ -17,6 +18,7 @@ export default async function RootLayout({ children }: { readonly children: Reac
     <html lang="en">
       <body>
         <Nonce value={nonce}>
+          <Ahead />
           <TrayProvider withDemo={process.env.HOOP_LEDGER_DEMO === "1"}>
             <OpeningProvider>
               <FindProvider>{children}</FindProvider>

@@ -1,7 +1,9 @@
 import { type BenchEntry } from "@/core/piece/bench";
-import { type Fault, fault } from "@/core/piece/faults";
+import { type Fault, fault } from "@/core/piece/fault";
 import { type Piece } from "@/core/piece/piece";
-import { type Decoded, benchFromJson, pieceFromJson } from "./codec";
+import { benchFromJson } from "./bench-codec";
+import { type Decoded } from "./decode";
+import { pieceFromJson } from "./piece-codec";
 import { type Json, type JsonObject } from "./read-json";
 
 /** What a program asks to have planned. */

@@ -1,4 +1,4 @@
-import { type Fault, fault } from "@/core/piece/faults";
+import { type Fault, fault } from "@/core/piece/fault";
 
 export type Json = null | boolean | number | string | readonly Json[] | JsonObject;
 export interface JsonObject {

@@ -1,4 +1,4 @@
-import { type Fault, fault } from "@/core/piece/faults";
+import { type Fault, fault } from "@/core/piece/fault";
 
 /** What Ajv's compiled validators report, as much of it as is read here. */
 export interface SchemaError {

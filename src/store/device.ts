@@ -59,6 +59,12 @@ function keeperOn(db: IDBPDatabase<Schema>): Keeper {
       }
       return all;
     },
+    newest: async (count) => {
+      const records: PieceRecord[] = [];
+      let cursor = await db.transaction("pieces").store.index("changed").openCursor(null, "prev");
+      for (; cursor && records.length < count; cursor = await cursor.continue()) records.push(cursor.value);
+      return records;
+    },
     ids: async () => (await db.getAllKeysFromIndex("pieces", "changed")).reverse(),
     piece: async (id) => (await db.get("pieces", id)) ?? null,
     putPiece: (record, madeOn) =>

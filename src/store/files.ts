@@ -1,8 +1,10 @@
 import { type BenchEntry } from "@/core/piece/bench";
 import { type BenchDifference, benchDifferences } from "@/core/piece/bench-differences";
-import { type Fault } from "@/core/piece/faults";
+import { type Fault } from "@/core/piece/fault";
 import { type Piece } from "@/core/piece/piece";
-import { type Backup, decodeBackup, decodeBench, decodePiece, encode, kindOfFile } from "@/formats/codec";
+import { type Backup, decodeBackup, encode, kindOfFile } from "@/formats/backup-codec";
+import { decodeBench } from "@/formats/bench-codec";
+import { decodePiece } from "@/formats/piece-codec";
 import { type Keeper } from "./keeper";
 
 /** What an opened file turned out to be, and what there is to ask before it is taken. */

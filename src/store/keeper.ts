@@ -33,6 +33,8 @@ export interface Keeper {
   /** "memory" keeps nothing beyond the page. */
   readonly kind: "device" | "memory";
   pieces(): Promise<PieceRecord[]>;
+  /** As many as asked for, the last changed first. */
+  newest(count: number): Promise<PieceRecord[]>;
   /** Ids of all pieces, the last changed first. */
   ids(): Promise<string[]>;
   piece(id: string): Promise<PieceRecord | null>;

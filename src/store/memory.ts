@@ -11,6 +11,7 @@ export function memoryKeeper(): Keeper {
   return {
     kind: "memory",
     pieces: () => Promise.resolve([...pieces.values()]),
+    newest: (count) => Promise.resolve([...pieces.values()].sort(newestFirst).slice(0, count)),
     ids: () => Promise.resolve([...pieces.values()].sort(newestFirst).map(({ id }) => id)),
     piece: (id) => Promise.resolve(pieces.get(id) ?? null),
     putPiece: (record, madeOn) => {

@@ -3,7 +3,7 @@ import { temporal } from "zundo";
 import { createStore } from "zustand/vanilla";
 import { type Piece } from "@/core/piece/piece";
 import { type BenchEntry } from "@/core/piece/bench";
-import { pieceFromJson } from "@/formats/codec";
+import { pieceFromJson } from "@/formats/piece-codec";
 import { type Json } from "@/formats/read-json";
 import { faultMessage } from "@/words/faults";
 import { clearJournal, writeJournal } from "./journal";

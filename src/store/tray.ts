@@ -16,7 +16,7 @@ export interface TrayState {
   readonly pieces: readonly PieceRecord[];
   /** Whether those are all. */
   readonly isWhole: boolean;
-  /** Ids of all pieces kept. */
+  /** Ids of all pieces kept, as far as they are known. */
   readonly ids: readonly string[];
   /** The newest making of each piece, by the piece's id. */
   readonly makes: Readonly<Record<string, Make>>;
@@ -26,8 +26,8 @@ export interface TrayState {
 /** The pieces, the bench, and where they are kept: one for the page. */
 export type Tray = ReturnType<typeof trayOn>;
 
-/** Opens what this browser keeps, or memory where it keeps nothing; `demo` fills a tray that has never held a piece. */
-export async function openTray(demo: readonly Piece[]): Promise<Tray> {
+/** Opens what this browser keeps, or memory where it keeps nothing; `demo` gives what a tray that has never held a piece is filled with. */
+export async function openTray(demo: (() => Promise<readonly Piece[]>) | null): Promise<Tray> {
   let trouble: Trouble | null = null;
   const keeper = await deviceKeeper().catch((error: unknown) => {
     if (!(error instanceof KeepError)) throw error;
@@ -40,8 +40,8 @@ export async function openTray(demo: readonly Piece[]): Promise<Tray> {
   }
   const tray = trayOn(keeper, trouble);
   await tray.readNewest();
-  if (demo.length > 0 && tray.store.getState().ids.length === 0) await tray.addAll(demo);
-  void tray.readAll();
+  if (demo && tray.store.getState().pieces.length === 0) await tray.addAll(await demo());
+  void tray.readMakes();
   return tray;
 }
 
@@ -58,14 +58,30 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
 
   /** As many pieces as a screen first shows. */
   async function readNewest(): Promise<void> {
-    const [ids, bench] = await Promise.all([keeper.ids(), keeper.bench()]);
-    const first = await Promise.all(ids.slice(0, FIRST_SHOWN).map((id) => keeper.piece(id)));
-    const pieces = first.filter((record) => record !== null);
-    store.setState({ pieces, ids, isWhole: ids.length <= FIRST_SHOWN, bench: bench ?? SHIPPED_BENCH });
+    const [pieces, bench] = await Promise.all([keeper.newest(FIRST_SHOWN), keeper.bench()]);
+    store.setState({
+      pieces,
+      ids: pieces.map(({ id }) => id),
+      isWhole: pieces.length < FIRST_SHOWN,
+      bench: bench ?? SHIPPED_BENCH,
+    });
   }
 
+  /** Ids of all pieces kept by now, in whatever window. */
+  async function allIds(): Promise<readonly string[]> {
+    const ids = await keeper.ids();
+    store.setState({ ids });
+    return ids;
+  }
+
+  /** An id like this one that no kept piece has. */
+  async function idLike(id: string): Promise<string> {
+    return (await keeper.piece(id)) === null ? id : freeId(await allIds(), id);
+  }
+
+  /** The rest, which a page that stands already can wait for. */
   async function readAll(): Promise<void> {
-    await readMakes();
+    await allIds();
     if (store.getState().isWhole) return;
     const all = await keeper.pieces();
     store.setState({ pieces: all.sort(newestFirst), ids: all.map(({ id }) => id), isWhole: true });
@@ -120,8 +136,10 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
     store,
     readNewest,
     readAll,
+    readMakes,
     read,
     idFor,
+    allIds,
 
     /** Adds pieces under their own ids, in the order given. @throws KeepError */
     addAll: (pieces: readonly Piece[]) =>
@@ -132,15 +150,18 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
         },
       ),
 
-    /** Adds one piece; the keys are of fields not measured yet. Returns its id. @throws KeepError */
-    add: (piece: Piece, unmeasured: readonly string[] = []) =>
-      changed([piece.id], async () => (await keeper.putPiece(fresh(piece, unmeasured), null), piece.id)),
+    /** Adds one piece, under another id where its own is taken; the keys are of fields not measured yet. Returns its id. @throws KeepError */
+    async add(piece: Piece, unmeasured: readonly string[] = []): Promise<string> {
+      const id = await idLike(piece.id);
+      return changed([id], async () => (await keeper.putPiece(fresh({ ...piece, id }, unmeasured), null), id));
+    },
 
-    /** Puts a piece in the place of the one that has its id, as a change of it. @throws KeepError */
+    /** Puts a piece in the place of the one that has its id, as a change of it. Returns the id. @throws KeepError */
     replace: (piece: Piece) =>
       changed([piece.id], async () => {
         const kept = await keeper.piece(piece.id);
         await keeper.putPiece(fresh(piece, []), kept?.revision ?? null);
+        return piece.id;
       }),
 
     /** Marks pieces deleted, or not; what is deleted can be had back. @throws KeepError */
@@ -161,8 +182,8 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
       }),
 
     /** A copy under a name and id of its own. Returns its id. @throws KeepError */
-    duplicate: (piece: Piece) => {
-      const id = idFor(piece.id);
+    async duplicate(piece: Piece): Promise<string> {
+      const id = await idLike(piece.id);
       return changed([id], async () => {
         await keeper.putPiece(fresh({ ...piece, id, name: `${piece.name.slice(0, 114)}, copy` }, []), null);
         return id;

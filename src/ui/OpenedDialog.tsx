@@ -2,7 +2,7 @@
 
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import { type Fault } from "@/core/piece/faults";
+import { type Fault } from "@/core/piece/fault";
 import { type Piece } from "@/core/piece/piece";
 import { type Opened, onMyBench } from "@/store/files";
 import { benchName } from "@/words/bench";
@@ -64,9 +64,7 @@ function PieceDialog({ opened, onClose }: Asked<"piece">) {
   const [piece, setPiece] = useState<Piece | null>(opened.differences.length === 0 ? onMyBench(opened.piece) : null);
   const finish = async (how: "add" | "replace" | "both") => {
     if (!piece) return;
-    const id = how === "both" ? tray.idFor(piece.id) : piece.id;
-    if (how === "replace") await tray.replace(piece);
-    else await tray.add({ ...piece, id });
+    const id = how === "replace" ? await tray.replace(piece) : await tray.add(piece);
     onClose();
     if (how === "replace") window.location.assign(`/pieces/${id}/wall`);
     else router.push(`/pieces/${id}/wall`);
@@ -165,9 +163,8 @@ function BackupDialog({ opened, onClose }: Asked<"backup">) {
   const taken = backup.pieces.filter(({ id }) => tray.store.getState().ids.includes(id));
   const restore = async (how: "replace" | "both") => {
     for (const piece of backup.pieces) {
-      if (!taken.includes(piece)) await tray.add(piece);
-      else if (how === "replace") await tray.replace(piece);
-      else await tray.add({ ...piece, id: tray.idFor(piece.id) });
+      if (how === "replace" && taken.includes(piece)) await tray.replace(piece);
+      else await tray.add(piece);
     }
     await tray.addMakes(backup.makes);
     await tray.setBench(backup.bench);

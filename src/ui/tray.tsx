@@ -5,6 +5,7 @@ import { useStore } from "zustand";
 import { SHIPPED } from "@/core/piece/bench";
 import { type Tray, type TrayState, openTray } from "@/store/tray";
 import { type Units } from "@/words/show";
+import { useWhenIdle } from "./idle";
 
 const TrayContext = createContext<Tray | null>(null);
 
@@ -13,21 +14,30 @@ export function TrayProvider({ withDemo, children }: { readonly withDemo: boolea
   const [tray, setTray] = useState<Tray | null>(null);
   useEffect(() => {
     let gone = false;
-    void demoPieces(withDemo)
-      .then(openTray)
-      .then((opened) => {
-        if (!gone) setTray(opened);
-      });
+    void openTray(withDemo ? demoPieces : null).then((opened) => {
+      if (!gone) setTray(opened);
+    });
     return () => {
       gone = true;
     };
   }, [withDemo]);
   if (!tray) return <p className="p-4 text-soft">Laying out the tray</p>;
-  return <TrayContext value={tray}>{children}</TrayContext>;
+  return (
+    <TrayContext value={tray}>
+      {children}
+      <TheRest tray={tray} />
+    </TrayContext>
+  );
 }
 
-async function demoPieces(withDemo: boolean) {
-  return withDemo ? (await import("@demo/pieces")).DEMO_PIECES : [];
+/** Reads what no screen shows at first. */
+function TheRest({ tray }: { readonly tray: Tray }) {
+  useWhenIdle(tray.readAll);
+  return null;
+}
+
+async function demoPieces() {
+  return (await import("@demo/pieces")).DEMO_PIECES;
 }
 
 export function useTray(): Tray {

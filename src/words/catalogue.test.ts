@@ -1,7 +1,7 @@
 import { DEMO_PIECES, demoPiece } from "@demo/pieces";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { benchDifferences } from "@/core/piece/bench-differences";
-import { type FaultCode, fault } from "@/core/piece/faults";
+import { type FaultCode, fault } from "@/core/piece/fault";
 import { finding } from "@/core/measure/finding";
 import { planPiece } from "@/core/piece/plan-piece";
 import { benchName } from "./bench";

@@ -1,4 +1,4 @@
-import { type Fault, type FaultCode } from "@/core/piece/faults";
+import { type Fault, type FaultCode } from "@/core/piece/fault";
 import { printable } from "./show";
 
 const EXPECTED: Readonly<Record<FaultCode, (v: Fault["values"]) => string>> = {

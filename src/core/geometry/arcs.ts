@@ -4,7 +4,6 @@ import {
   type Piece,
   arcOf,
   areaShare,
-  crossings,
   curvatureOf,
   lengthOf,
   momentShares,
@@ -13,6 +12,7 @@ import {
   part,
   pointAt,
   supportOf,
+  visitCrossings,
 } from "./pieces";
 
 /** What a shape of lines and arcs knows of itself in closed form. */
@@ -132,7 +132,8 @@ function parallelOf(known: Known, d: number): Parallel {
     const steiner = { length: perimeter + 2 * Math.PI * d, area: area + perimeter * d + Math.PI * d * d };
     return { kind: "one", ...loopOf(moved, d), ...steiner };
   }
-  const loops = chained(moved.flatMap((piece, i) => clearParts(piece, i, moved, pieces, Math.abs(d))))
+  const cuts = cutsOf(moved);
+  const loops = chained(moved.flatMap((piece, i) => clearParts(piece, cuts[i]!, pieces, Math.abs(d))))
     .map((loop) => loopOf(loop, d))
     .filter((loop) => loop.area > tolerance.sameLength)
     .sort((a, b) => b.area - a.area);
@@ -158,14 +159,28 @@ function outAngle({ nx, ny, turn }: Corner): number {
   return Math.atan2(ny, nx) - turn / 2;
 }
 
-/** The parts of a moved piece, between its crossings with the others, that are as far from the outline as they should be. */
-function clearParts(piece: Piece, index: number, moved: readonly Piece[], outline: readonly Piece[], distance: number): Piece[] {
-  const cuts = moved.flatMap((other, i) => (i === index ? [] : crossings(piece, other)));
+/** Shares of each piece at which another crosses it. */
+function cutsOf(pieces: readonly Piece[]): number[][] {
+  const cuts = pieces.map((): number[] => []);
+  pieces.forEach((a, i) => {
+    for (let j = i + 1; j < pieces.length; j++) {
+      visitCrossings(a, pieces[j]!, (onA, onB) => {
+        cuts[i]!.push(onA);
+        cuts[j]!.push(onB);
+      });
+    }
+  });
+  return cuts;
+}
+
+/** The parts of a moved piece, between where others cross it, that are as far from the outline as they should be. */
+function clearParts(piece: Piece, cuts: readonly number[], outline: readonly Piece[], distance: number): Piece[] {
   const shares = [0, ...cuts.filter((share) => share > 0 && share < 1).sort((a, b) => a - b), 1];
   return shares.slice(1).flatMap((to, i) => {
     const run = part(piece, shares[i]!, to);
     if (lengthOf(run) < tolerance.sameLength) return [];
-    return distanceTo(outline, pointAt(run, 0.5)) > distance - tolerance.sameLength ? [run] : [];
+    const middle = pointAt(run, 0.5);
+    return outline.every((each) => nearestOn(each, middle).distance > distance - tolerance.sameLength) ? [run] : [];
   });
 }
 

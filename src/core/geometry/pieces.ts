@@ -120,22 +120,21 @@ export function nearestOn(piece: Piece, [x, y]: Point): { readonly share: number
     const [px, py] = pointAt(piece, share);
     return { share, distance: Math.hypot(x - px, y - py) };
   }
-  const far = Math.hypot(x - piece.x, y - piece.y);
+  const far = Math.sqrt((x - piece.x) ** 2 + (y - piece.y) ** 2);
   const share = shareOfAngle(piece, Math.atan2(y - piece.y, x - piece.x));
   if (share !== null) return { share, distance: Math.abs(far - piece.radius) };
-  const [toStart, toEnd] = [0, 1].map((end) => {
-    const [px, py] = pointAt(piece, end);
-    return Math.hypot(x - px, y - py);
-  }) as [number, number];
+  const [[sx, sy], [ex, ey]] = [pointAt(piece, 0), pointAt(piece, 1)];
+  const [toStart, toEnd] = [Math.sqrt((x - sx) ** 2 + (y - sy) ** 2), Math.sqrt((x - ex) ** 2 + (y - ey) ** 2)];
   return toStart <= toEnd ? { share: 0, distance: toStart } : { share: 1, distance: toEnd };
 }
 
-/** Shares of `a` at which `b` crosses it. */
-export function crossings(a: Piece, b: Piece): number[] {
-  return meetings(a, b).flatMap(([x, y]) => {
-    const [onA, onB] = [shareOn(a, x, y), shareOn(b, x, y)];
-    return onA === null || onB === null ? [] : [onA];
-  });
+/** Visits where two pieces cross, by the share of each. */
+export function visitCrossings(a: Piece, b: Piece, visit: (onA: number, onB: number) => void): void {
+  for (const [x, y] of meetings(a, b)) {
+    const onA = shareOn(a, x, y);
+    const onB = onA === null ? null : shareOn(b, x, y);
+    if (onA !== null && onB !== null) visit(onA, onB);
+  }
 }
 
 function shareOn(piece: Piece, x: number, y: number): number | null {

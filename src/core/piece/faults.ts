@@ -2,66 +2,12 @@ import { FINGER, readSize } from "../hoop/sizes";
 import { PLANNED_FORMS } from "../hoop/hoop";
 import { isUneven } from "../stone/profile";
 import { shapeFaults } from "../stone/shapes/shapes";
-import { type ShapeFault } from "../stone/shapes/shape";
 import { greatestTurnIn, outlineOf } from "../stone/stone";
 import { lengthOf } from "../mount/ready-wall";
 import { isAtCorner, straightestPlace } from "../mount/seam";
 import { type BenchEntry, SHIPPED, mandrelOf } from "./bench";
+import { type Fault, fault } from "./fault";
 import { type HoopEntry, type Mount, type Piece } from "./piece";
-
-/** What is wrong with something that came from outside, and where. The words stand in the catalogue. */
-export interface Fault {
-  /** JSON pointer into the file; empty for the file as a whole. */
-  readonly path: string;
-  readonly code: FaultCode;
-  readonly values: Readonly<Record<string, string | number>>;
-}
-
-export type FaultCode =
-  | "not-json"
-  | "wrong-format"
-  | "too-new"
-  | "too-large"
-  | "too-deep"
-  | "forbidden-key"
-  | "unknown-field"
-  | "missing"
-  | "wrong-type"
-  | "above"
-  | "at-least"
-  | "at-most"
-  | "one-of"
-  | "not-an-id"
-  | "not-a-name"
-  | "not-a-word"
-  | "too-few"
-  | "too-many"
-  | "whole-number"
-  | "pin-shape"
-  | "duplicate"
-  | "reserved"
-  | "turn-in-above-height"
-  | "turn-in-not-flat"
-  | "catch-too-wide"
-  | ShapeFault["code"]
-  | "seam-at-corner"
-  | "fixed-height-missing"
-  | "notch-missing"
-  | "tube-not-round"
-  | "tube-inside-out"
-  | "tube-cut-through"
-  | "cup-has-base"
-  | "not-a-size"
-  | "no-mandrel"
-  | "off-mandrel"
-  | "no-finger"
-  | "unequal-stock"
-  | "gives-above-runs"
-  | "not-planned";
-
-export function fault(path: string, code: FaultCode, values: Fault["values"] = {}): Fault {
-  return { path, code, values };
-}
 
 const RESERVED = ["hoop", "bail", "hang"];
 const MOST_JOINTS = 40;

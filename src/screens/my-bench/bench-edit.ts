@@ -6,7 +6,7 @@ import { temporal } from "zundo";
 import { useStore } from "zustand";
 import { createStore } from "zustand/vanilla";
 import { type BenchEntry } from "@/core/piece/bench";
-import { benchFromJson } from "@/formats/codec";
+import { benchFromJson } from "@/formats/bench-codec";
 import { type Json } from "@/formats/read-json";
 import { type Tray } from "@/store/tray";
 import { faultMessage } from "@/words/faults";

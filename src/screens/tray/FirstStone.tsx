@@ -8,7 +8,7 @@ import { type FirstMeasures, newPiece } from "@/core/piece/new-piece";
 import { type Piece } from "@/core/piece/piece";
 import { type Plan } from "@/core/piece/plan";
 import { planPiece } from "@/core/piece/plan-piece";
-import { pieceFromJson } from "@/formats/codec";
+import { pieceFromJson } from "@/formats/piece-codec";
 import { type Json } from "@/formats/read-json";
 import { Millimetres, Shape } from "@/ui/Drawing";
 import { StoneFill } from "@/ui/StoneFill";

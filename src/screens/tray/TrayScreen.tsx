@@ -13,10 +13,13 @@ import { useOpening } from "@/ui/opening";
 import { saveFile } from "@/ui/save-file";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { TROUBLE_WORDS } from "@/words/trouble";
-import { ChosenPiece } from "./ChosenPiece";
-import { PieceList, type Stepped } from "./PieceList";
-import { TrayDrawing } from "./TrayDrawing";
+import { type Stepped } from "./PieceList";
 
+/** What plans pieces is fetched beside the first read of the database, not before the page stands. */
+const ledger = import("./ledger");
+const PieceList = lazy(() => ledger.then(({ PieceList }) => ({ default: PieceList })));
+const ChosenPiece = lazy(() => ledger.then(({ ChosenPiece }) => ({ default: ChosenPiece })));
+const TrayDrawing = lazy(() => ledger.then(({ TrayDrawing }) => ({ default: TrayDrawing })));
 const FirstStone = lazy(() => import("./FirstStone").then(({ FirstStone }) => ({ default: FirstStone })));
 /** The list stands first, the drawing a moment later. */
 const NONE: readonly PieceRecord[] = [];
@@ -57,7 +60,8 @@ export function TrayScreen() {
       DEMO_PIECES.map(({ id }) => id),
       false,
     );
-    await tray.addAll(DEMO_PIECES.filter(({ id }) => !ids.includes(id)));
+    const kept = await tray.allIds();
+    await tray.addAll(DEMO_PIECES.filter(({ id }) => !kept.includes(id)));
   };
   const clearDemo = async () =>
     tray.setDeleted(
@@ -83,37 +87,43 @@ export function TrayScreen() {
           <FirstStone onDemo={() => void layDemo()} />
         </Suspense>
       ) : (
-        <TrayDrawing records={drawn} bench={bench} chosen={chosen?.id ?? null} onChoose={choose} onOpen={open} />
+        <Suspense fallback={<div className="h-[268px] border-b border-line bg-sheet" />}>
+          <TrayDrawing records={drawn} bench={bench} chosen={chosen?.id ?? null} onChoose={choose} onOpen={open} />
+        </Suspense>
       )}
       <div className="grid flex-1 grid-cols-[1fr_372px]">
         <section aria-label="Pieces" className="min-w-0 overflow-x-auto">
           {pieces.length > 0 && (
-            <PieceList
-              records={pieces}
-              bench={bench}
-              makes={makes}
-              units={units}
-              chosen={chosen?.id ?? null}
-              onChoose={choose}
-              onOpen={open}
-              stepped={stepped}
-            />
+            <Suspense>
+              <PieceList
+                records={pieces}
+                bench={bench}
+                makes={makes}
+                units={units}
+                chosen={chosen?.id ?? null}
+                onChoose={choose}
+                onOpen={open}
+                stepped={stepped}
+              />
+            </Suspense>
           )}
           {!isWhole && <p className="px-[18px] py-2 text-[12.5px] text-soft">Reading the rest of {ids.length} pieces</p>}
         </section>
         <aside className="border-l border-line px-[18px] py-3.5">
           {chosen && (
-            <ChosenPiece
-              key={chosen.id}
-              record={chosen}
-              bench={bench}
-              units={units}
-              onOpen={() => open(chosen.id)}
-              onRename={(name) => void tray.rename(chosen.id, name)}
-              onDuplicate={() => void tray.duplicate(chosen.piece)}
-              onSave={() => void files().then(({ pieceText }) => saveFile(`${chosen.id}.json`, pieceText(chosen.piece, bench)))}
-              onDelete={() => void tray.setDeleted([chosen.id], true)}
-            />
+            <Suspense>
+              <ChosenPiece
+                key={chosen.id}
+                record={chosen}
+                bench={bench}
+                units={units}
+                onOpen={() => open(chosen.id)}
+                onRename={(name) => void tray.rename(chosen.id, name)}
+                onDuplicate={() => void tray.duplicate(chosen.piece)}
+                onSave={() => void files().then(({ pieceText }) => saveFile(`${chosen.id}.json`, pieceText(chosen.piece, bench)))}
+                onDelete={() => void tray.setDeleted([chosen.id], true)}
+              />
+            </Suspense>
           )}
           {deleted.length > 0 && (
             <Deleted

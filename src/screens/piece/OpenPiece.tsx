@@ -1,0 +1,116 @@
+"use client";
+
+import { usePathname } from "next/navigation";
+import { type ComponentType, Suspense, lazy, useCallback, useEffect, useState } from "react";
+import { useWhenIdle } from "@/ui/idle";
+import { type Findable, useFind } from "@/ui/Find";
+import { useKeys } from "@/ui/keys";
+import { PlanProvider } from "@/ui/plan";
+import { usePlanned } from "@/ui/planned";
+import { useSession, useSessionState } from "@/ui/session";
+import { useTrayState, useUnits } from "@/ui/tray";
+import { FIGURE_NAMES } from "@/words/figures";
+import { showFigure } from "@/words/show";
+import { STAGE_NAMES, type StageId } from "@/words/stages";
+import { Stem } from "./Stem";
+import { ElsewhereBar, TopBar } from "./TopBar";
+import { stagesOf, stemOf } from "./stages";
+
+interface StageScreenProps {
+  readonly mount: string;
+}
+
+/** How each stage's screen is fetched: the one shown at once, the others when the page is idle. */
+const LOADS: Readonly<Record<StageId, () => Promise<{ default: ComponentType<StageScreenProps> }>>> = {
+  stone: () => import("../stone/StoneStage").then(({ StoneStage }) => ({ default: StoneStage })),
+  wall: () => import("../wall/WallStage").then(({ WallStage }) => ({ default: WallStage })),
+  plate: () => import("../plate/PlateStage").then(({ PlateStage }) => ({ default: PlateStage })),
+  hoop: () => import("../hoop/HoopStage").then(({ HoopStage }) => ({ default: HoopStage })),
+  heats: () => import("../heats/HeatsStage").then(({ HeatsStage }) => ({ default: HeatsStage })),
+  making: () => import("../making/MakingStage").then(({ MakingStage }) => ({ default: MakingStage })),
+};
+const STAGE_SCREENS: Readonly<Record<StageId, ComponentType<StageScreenProps>>> = {
+  stone: lazy(LOADS.stone),
+  wall: lazy(LOADS.wall),
+  plate: lazy(LOADS.plate),
+  hoop: lazy(LOADS.hoop),
+  heats: lazy(LOADS.heats),
+  making: lazy(LOADS.making),
+};
+const loadCard = () => import("../card/CardScreen").then(({ CardScreen }) => ({ default: CardScreen }));
+const CardScreen = lazy(loadCard);
+
+async function loadStages(): Promise<void> {
+  for (const load of [...Object.values(LOADS), loadCard]) await load();
+}
+
+/** A piece that is open: its stem, and the stage that the address names. */
+export function OpenPiece({ id }: { readonly id: string }) {
+  const session = useSession();
+  const piece = useSessionState((state) => state.piece);
+  const bench = useTrayState((state) => state.bench);
+  const make = useTrayState((state) => state.makes[id]);
+  const units = useUnits();
+  const { offer } = useFind();
+  const planned = usePlanned(piece, piece.benchUsed ?? bench);
+  const { plan } = planned;
+  const pathname = usePathname();
+  const [setting, show] = useState<string | null>(null);
+  const settings = piece.mounts.map((each) => each.id);
+  const mount = settings.find((each) => each === setting) ?? settings[0]!;
+  const stages = stagesOf(piece, mount);
+  const asked = pathname.split("/")[3];
+  const stage = stages.find((each) => each === asked) ?? "wall";
+  const done = plan.steps.filter((step) => make?.done.includes(step.id)).length;
+  const go = useCallback(
+    (next: StageId) => {
+      session.commit();
+      window.history.pushState(null, "", `/pieces/${id}/${next}`);
+    },
+    [id, session],
+  );
+  const along = (by: 1 | -1) => {
+    const next = stages[stages.indexOf(stage) + by];
+    if (next) go(next);
+  };
+  const StageScreen = STAGE_SCREENS[stage];
+  useWhenIdle(loadStages);
+  useKeys({ "[": () => along(-1), "]": () => along(1), "mod+z": session.undo, "mod+shift+z": session.redo, "mod+y": session.redo });
+  useEffect(() => {
+    offer(() => [
+      ...stagesOf(piece, mount).map((each): Findable => ({ group: "Stages", name: STAGE_NAMES[each], go: () => go(each) })),
+      ...FIGURE_NAMES.flatMap(({ key, name, stage: at }): Findable[] => {
+        const figure = plan.figures[`${mount}.${key}`] ?? plan.figures[key];
+        return figure ? [{ group: "Figures", name, detail: showFigure(figure, units), go: () => go(at) }] : [];
+      }),
+      { group: "Commands", name: "Undo", go: session.undo },
+      { group: "Commands", name: "Redo", go: session.redo },
+    ]);
+  }, [offer, piece, plan, mount, units, go, session]);
+  useEffect(() => () => offer(() => []), [offer]);
+  return (
+    <PlanProvider value={planned}>
+      {asked === "card" ? (
+        <Suspense>
+          <CardScreen onBack={() => go("making")} />
+        </Suspense>
+      ) : (
+        <main className="frame">
+          <TopBar shows={stage === "heats" ? "temperature" : "length"} />
+          <Stem
+            entries={stemOf(piece, planned, mount, units, done)}
+            current={stage}
+            onGo={go}
+            settings={settings}
+            shown={mount}
+            onShow={show}
+          />
+          <Suspense>
+            <StageScreen mount={mount} />
+          </Suspense>
+        </main>
+      )}
+      <ElsewhereBar />
+    </PlanProvider>
+  );
+}
