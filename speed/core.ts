@@ -57,8 +57,8 @@ function offsets(name: string, shape: OutlineShape): void {
     Array.from({ length: 4000 }, (_, i) => outline.stationAt(i / 4000)).map(({ x, y }): Point => [x, y]),
     CHORD_WITHIN,
   );
-  const alone = median(() => offsetPolygon(chords, distance()), 400);
-  const own = median(() => outward(outline, distance()).length, 400);
+  const alone = median(() => offsetPolygon(chords, distance()), 2000);
+  const own = median(() => outward(outline, distance()).length, 2000);
   const error = Math.abs(polygonLength(offsetPolygon(chords, 0.21)[0]!) - outward(outline, 0.21).length);
   row(`${name} offset, polygon package alone`, alone, "ms", `${chords.length} chords, length off by ${error.toExponential(1)} mm`);
   row(`${name} offset`, own, "ms", `${(alone / own).toFixed(1)} times faster`);

@@ -143,10 +143,10 @@ function parallelOf(known: Known, d: number): Parallel {
 }
 
 function movedPieces(pieces: readonly Piece[], corners: readonly Corner[], d: number): Piece[] {
-  const open = new Map(corners.filter(({ turn }) => turn > 0 === d > 0).map((corner) => [`${corner.x} ${corner.y}`, corner]));
+  const open = corners.filter(({ turn }) => turn > 0 === d > 0);
   return pieces.flatMap((piece): Piece[] => {
     const [x, y] = pointAt(piece, 0);
-    const corner = open.get(`${x} ${y}`);
+    const corner = open.find((each) => each.x === x && each.y === y);
     const joined: Piece[] = corner ? [arcOf(x, y, Math.abs(d), outAngle(corner) + (d > 0 ? 0 : Math.PI), corner.turn)] : [];
     if (piece.kind === "line") return [...joined, { ...piece, x: piece.x + piece.dy * d, y: piece.y - piece.dx * d }];
     const radius = piece.radius + d * Math.sign(piece.sweep);
