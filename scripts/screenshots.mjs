@@ -16,6 +16,10 @@ const stages = ["stone", "wall", "plate", "hoop", "heats", "making"];
 const pictures = [
   { name: "home", path: "/" },
   ...stages.map((stage) => ({ name: stage, path: `/pieces/tern-ring/${stage}` })),
+  { name: "stone-free", path: "/pieces/strand-ring/stone" },
+  { name: "wall-heart", path: "/pieces/thrift-ring/wall" },
+  { name: "wall-tube", path: "/pieces/knot-ring/wall" },
+  { name: "wall-notched", path: "/pieces/kelp-ring/wall" },
   { name: "heats-softening", path: "/pieces/whelk-ring/heats" },
   { name: "wall-too-low", path: "/pieces/plover-ring/wall" },
   { name: "terms", path: "/pieces/tern-ring/wall", act: (page) => page.locator('[data-figure="m1.wall.cutLength"]').click() },

@@ -146,7 +146,11 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
       changed(
         pieces.map(({ id }) => id),
         async () => {
-          for (const piece of pieces) await keeper.putPiece(fresh(piece, []), null);
+          const start = Date.now();
+          for (const [i, piece] of pieces.entries()) {
+            // Two added within a millisecond would lie in no order.
+            await keeper.putPiece({ ...fresh(piece, []), changed: new Date(start + i).toISOString() }, null);
+          }
         },
       ),
 
