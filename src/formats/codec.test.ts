@@ -93,7 +93,10 @@ test.each([
   ],
   [altered("/mounts/0/wall/catch", 6), "/mounts/0/wall/catch: must be < the radius of the largest circle in the outline, 6.00, got 6"],
   [altered("/mounts/0/wall/heightRule", "fixed"), "/mounts/0/wall/fixedHeight: is missing, and heightRule is fixed"],
-  [altered("/mounts/0/wall/source", "tube"), "/mounts/0/wall/source: must not be tube: that holds round stones, and this outline is oval, got tube"],
+  [
+    altered("/mounts/0/wall/source", "tube"),
+    "/mounts/0/wall/source: must not be tube: that holds round stones, and this outline is oval, got tube",
+  ],
   [altered("/mounts/0/plate/style", "open"), "not planned yet: /mounts/0/plate/style open"],
   [altered("/mounts", []), "/mounts: must hold at least 1"],
   [

@@ -335,10 +335,10 @@ function layPlate({ outline, platePlan }: Setting): Blank {
 }
 
 const TURN = 2 * Math.PI;
-/** A run counts as an end or a rounded corner where the outline turns this many times faster than a circle of its length, and so far in all. */
+/** A run counts where the outline turns this many times faster than a circle of its length, and so far in all; more than two are corners. */
 const SHARPER = 1.1;
 const LEAST_CORNER = TURN / 8;
-const LEAST_END = 0.29 * TURN;
+const MOST_ENDS = 2;
 
 interface End {
   readonly code: "end" | "corner" | "point" | "notch";
@@ -354,7 +354,7 @@ function ends(outline: Outline): End[] {
   return [
     ...foldedCorners(outline).map((place): End => ({ code: cornerCode(place), place })),
     ...tight.map((run): End => ({
-      code: turnAlong(outline, run) < LEAST_END ? "corner" : "end",
+      code: tight.length > MOST_ENDS ? "corner" : "end",
       place: outline.stationAt((run.from + run.to) / 2),
     })),
   ];

@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { type Dome, cover, domeCurve } from "./dome";
+import { type Dome, cover, domeCurve, domeShoulder, exponentThrough } from "./dome";
 
 const round: Dome = { radius: 5, turnIn: 1, height: 6, exponent: 2 };
 
@@ -33,4 +33,17 @@ test("a pointed dome leans further in at once than a round one, and a flat face 
   expect(lean(1.3)).toBeGreaterThan(lean(2));
   expect(cover({ ...round, turnIn: 6, exponent: "flat" }, 0.3)).toEqual({ arc: 0.3, lean: Math.PI / 2 });
   expect(() => cover(round, 5)).toThrow(/between 0 and 5/);
+});
+
+test("the shoulder lies on the dome, and the exponent through it is the dome's own", () => {
+  fc.assert(
+    fc.property(fc.double({ min: 1, max: 6, noNaN: true }), fc.double({ min: 0.1, max: 5, noNaN: true }), (exponent, turnIn) => {
+      const dome: Dome = { radius: 4, turnIn, height: 6, exponent };
+      const { x, y } = domeShoulder(dome)!;
+      expect((x / 4) ** exponent + ((y - turnIn) / (6 - turnIn)) ** exponent).toBeCloseTo(1, 9);
+      expect(exponentThrough(dome, x, y)).toBeCloseTo(exponent, 6);
+    }),
+  );
+  expect(domeShoulder({ ...round, turnIn: 6, exponent: "flat" })).toBeNull();
+  expect([exponentThrough(round, 0, 1), exponentThrough(round, 9, 9)]).toEqual([1, 6]);
 });

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { type Outline, type Point, outward } from "../../geometry/outline";
-import { polygonArea, polygonLength } from "../../geometry/polygon";
+import { offsetPolygon, polygonArea, polygonLength } from "../../geometry/polygon";
 import { type OutlineShape, outlineOfShape, scaled, shapeFaults } from "./shapes";
 
 const size = fc.double({ min: 4, max: 40, noNaN: true });
@@ -170,6 +170,22 @@ test("a heart's parallel curve ends its lobes where their circles meet, in close
       expect(outward(outlineOf(shape), d).length).toBeCloseTo(2 * ((rho + d) * alpha + lobe) + d * (Math.PI - 2 * alpha), 9);
     }),
     { numRuns: 200 },
+  );
+});
+
+test("a gently hollow free-form's parallel curve is as long as the package's on fine chords, and level places lie in order along it", () => {
+  fc.assert(
+    fc.property(free, share(0.02, 0.4), (shape, d) => {
+      const outline = outlineOf(shape);
+      const curve = outward(outline, d);
+      const [first] = offsetPolygon(dense(outline), d);
+      expect(Math.abs(curve.length - polygonLength(first!))).toBeLessThan(2e-4 * curve.length);
+      expect(Math.abs(curve.area - polygonArea(first!))).toBeLessThan(2e-3 * curve.area);
+      const along = Array.from({ length: 40 }, (_, i) => curve.lengthTo(outline.stationAt(i / 40)));
+      along.slice(1).forEach((s, i) => expect(s).toBeGreaterThan(along[i]! - 2 * d));
+      expect(Math.abs(along[0]!) < 1e-6 || Math.abs(along[0]! - curve.length) < 1e-6).toBe(true);
+    }),
+    { numRuns: 60 },
   );
 });
 

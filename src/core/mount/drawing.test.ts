@@ -1,0 +1,120 @@
+import { demoPiece } from "@demo/pieces";
+import { outward } from "../geometry/outline";
+import { SHIPPED_BENCH } from "../piece/bench";
+import { type Mount, type Piece } from "../piece/piece";
+import { planPiece } from "../piece/plan-piece";
+import { cover } from "../stone/dome";
+import { outlineOf } from "../stone/stone";
+
+const tern = demoPiece("tern-ring");
+
+function drawn(piece: Piece, more: Partial<Mount["stone"]> = {}, wall: Partial<Mount["wall"]> = {}) {
+  const mount = piece.mounts[0]!;
+  const plan = planPiece(
+    { ...piece, mounts: [{ ...mount, stone: { ...mount.stone, ...more }, wall: { ...mount.wall, ...wall } }] },
+    SHIPPED_BENCH,
+  );
+  return { drawing: plan.drawing.settings[mount.id]!, figure: (name: string) => plan.figures[`${mount.id}.${name}`]!.value };
+}
+const shaped = (outline: Mount["stone"]["outline"]) => drawn(tern, { outline }, { seamAt: "auto" });
+const marks = (outline: Mount["stone"]["outline"]) => shaped(outline).drawing.tape.marks.map(({ code }) => code);
+
+test("along the tape stand ends, rounded corners, points and notches, each by what it is", () => {
+  expect(marks({ shape: "oval", length: 16, width: 12 })).toEqual(["end", "end"]);
+  expect(marks({ shape: "rectangle", length: 14, width: 10, corner: 1.2 })).toEqual(["corner", "corner", "corner", "corner"]);
+  expect(marks({ shape: "triangle", side: 14, corner: 1, bulge: 0 })).toEqual(["corner", "corner", "corner"]);
+  expect(marks({ shape: "marquise", length: 20, width: 9 })).toEqual(["point", "point"]);
+  expect(marks({ shape: "pear", length: 16, width: 11 }).sort()).toEqual(["end", "point"]);
+  expect(marks({ shape: "heart", length: 13, width: 14, cleft: 2.4 }).sort()).toEqual(["end", "end", "notch", "point"]);
+  expect(marks({ shape: "round", diameter: 12 })).toEqual(["farSide"]);
+});
+
+test("on the strip a heart's notch lies half way round from its point, whatever the seam", () => {
+  for (const seamAt of ["auto", 0.2, 0.3, 0.8] as const) {
+    const { drawing, figure } = drawn(demoPiece("thrift-ring"), {}, { seamAt });
+    const { marks, losses } = drawing.stock.blank;
+    const at = (code: string) => marks.find((mark) => mark.code === code)!.at - losses[0]!.to;
+    const net = figure("wall.netLength");
+    expect((((at("notch") - at("point")) % net) + net) % net).toBeCloseTo(net / 2, 4);
+    expect(at("seam")).toBe(0);
+  }
+});
+
+test("gathering is drawn along the wall's own middle and ends in a cleft where the wall does", () => {
+  const { drawing } = drawn(demoPiece("thrift-ring"), {}, {});
+  const { wall, stone } = demoPiece("thrift-ring").mounts[0]!;
+  const middle = (wall.fit ?? 0.05) + wall.thickness / 2;
+  const { outline } = outlineOf(stone);
+  expect(drawing.plan.gathers).toHaveLength(2);
+  for (const run of drawing.plan.gathers) {
+    for (const [x, y] of run) {
+      const near = Math.min(...outline.stations.map((s) => Math.hypot(s.x - x, s.y - y)));
+      expect(Math.abs(near - middle)).toBeLessThan(0.02);
+    }
+  }
+  const around = drawn(tern, { outline: { shape: "round", diameter: 8 } }, {}).drawing.plan.gathers[0]!;
+  expect(around[0]).toEqual(around.at(-1));
+});
+
+test("an uneven stone's top edge is lift, turn-in and lip at every place, and closes at the seam", () => {
+  const turnIn = [
+    { at: 0, height: 1.4 },
+    { at: 0.5, height: 2.2 },
+  ];
+  const { drawing, figure } = drawn(tern, { turnIn }, { lift: 0.5, seamAt: 0.25 });
+  const edge = drawing.top!;
+  const dome = { radius: 6, height: 5.2, exponent: 2 };
+  const lipOver = (height: number) => {
+    const { arc, lean } = cover({ ...dome, turnIn: height }, 0.25);
+    return 0.5 + height + arc + 0.16 * lean;
+  };
+  expect(edge[0]![1]).toBeCloseTo(edge.at(-1)![1], 12);
+  expect(edge.at(-1)![0]).toBeCloseTo(figure("wall.netLength"), 9);
+  expect(Math.max(...edge.map(([, up]) => up))).toBeCloseTo(lipOver(2.2), 3);
+  expect(Math.min(...edge.map(([, up]) => up))).toBeCloseTo(lipOver(1.4), 3);
+  expect(Math.max(...edge.map(([, up]) => up))).toBeCloseTo(figure("wall.netHeight"), 3);
+  edge.slice(1).forEach(([along], i) => expect(along).toBeGreaterThan(edge[i]![0]));
+  expect(drawn(tern, { turnIn }, { heightRule: "third" }).drawing.top).toBeNull();
+  expect(drawn(tern).drawing.top).toBeNull();
+});
+
+test("notches lie evenly with the seam between two, and what has no seam lies on the rule as what it is", () => {
+  const { drawing, figure } = drawn(demoPiece("kelp-ring"));
+  const { notches, blank } = drawing.stock;
+  expect(notches).toHaveLength(figure("wall.notches"));
+  expect(notches[1]! - notches[0]!).toBeCloseTo(figure("wall.notchPitch"), 9);
+  expect(notches[0]! - blank.losses[0]!.to).toBeCloseTo(figure("wall.notchPitch") / 2, 9);
+  const tube = drawn(demoPiece("knot-ring"));
+  expect(tube.drawing.stock).toMatchObject({ tall: 6.9, notches: [] });
+  expect(tube.drawing.stock.blank.length).toBeCloseTo(tube.figure("wall.cutHeight"), 9);
+  expect(tube.drawing.plan.seam).toBeNull();
+  expect(tube.drawing.section).toMatchObject({ shelf: 2.5, rim: expect.closeTo(3.45, 9) as number });
+  const cup = drawn(demoPiece("samphire-ring"));
+  expect(cup.drawing.stock.blank.length).toBeCloseTo(10.1, 9);
+  expect(cup.drawing.section.rim! - cup.drawing.section.wall.outside).toBeCloseTo(cup.figure("wall.thin"), 9);
+  expect(cup.drawing.plan.sawLine).toEqual(cup.drawing.plan.plateEdge);
+});
+
+test("the three schools stand side by side, each with how far it reaches and whether it holds", () => {
+  const { drawing, figure } = drawn(tern, {}, { lift: 0.4 });
+  const needed = 1.9 + 0.6 * figure("wall.lip");
+  for (const { rule, height, past, behind, holds } of drawing.schools) {
+    const standing = height - 0.4;
+    expect(past).toBeCloseTo(standing - 1.9, 9);
+    expect(behind).toBeCloseTo(standing / 5.2, 9);
+    expect(holds).toBe(standing >= needed);
+    expect(["turn-in", "third", "fixed"]).toContain(rule);
+  }
+  expect(drawing.schools.map(({ height }) => height)).toEqual([
+    expect.closeTo(figure("wall.netHeight"), 9),
+    expect.closeTo(0.4 + 5.2 / 3, 9),
+    3,
+  ]);
+});
+
+test("a hollow free-form's wall and plate have the parallel curve's length, not the hull's", () => {
+  const { figure } = drawn(demoPiece("strand-ring"));
+  const { outline } = outlineOf(demoPiece("strand-ring").mounts[0]!.stone);
+  expect(figure("wall.netLength")).toBeCloseTo(outward(outline, 0.21).length, 9);
+  expect(figure("wall.netLength")).toBeGreaterThan(figure("wall.hullLength"));
+});
