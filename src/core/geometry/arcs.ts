@@ -127,6 +127,7 @@ interface Known {
 function parallelOf(known: Known, d: number): Parallel {
   const { pieces, corners, area, perimeter, inscribedRadius } = known;
   if (-d > inscribedRadius - tolerance.sameLength) return { kind: "collapsed", largestInset: inscribedRadius };
+  if (Math.abs(d) < tolerance.sameLength) return { kind: "one", ...loopOf(pieces, 0), length: perimeter, area };
   const moved = movedPieces(pieces, corners, d);
   if (d >= 0 && corners.every(({ turn }) => turn > 0)) {
     const steiner = { length: perimeter + 2 * Math.PI * d, area: area + perimeter * d + Math.PI * d * d };

@@ -57,9 +57,14 @@ function mountCalled(id: string, size: fc.Arbitrary<number>): fc.Arbitrary<Mount
       outline,
       height: size,
       share: fc.double({ min: 0.05, max: 0.95, noNaN: true }),
+      round: fc.option(fc.array(fc.record({ at: share, height: share }), { minLength: 1, maxLength: 5 }), { freq: 3 }),
       dome: fc.oneof(fc.double({ min: 1, max: 6, noNaN: true }), fc.constant("flat" as const)),
     })
-    .map(({ outline, height, share, dome }) => ({ outline, height, turnIn: dome === "flat" ? height : height * share, dome }));
+    .map(({ outline, height, share, round, dome }) => {
+      if (dome === "flat") return { outline, height, turnIn: height, dome };
+      const turnIn = round ? round.map((each) => ({ at: each.at, height: each.height * height * share })) : height * share;
+      return { outline, height, turnIn, dome };
+    });
   const wall = fc
     .record({
       metal,

@@ -90,6 +90,38 @@ test("a wall is too low exactly under the turn-in and six tenths of the lip, and
   expect(codes(withWall({}))).toContain("wall.third-fails");
 });
 
+test("whatever the piece, each finding stands exactly where its figure is past its threshold", () => {
+  fc.assert(
+    fc.property(anyPiece(), (piece) => {
+      const plan = planPiece(piece, SHIPPED_BENCH);
+      const figure = (key: string) => plan.figures[key]?.value ?? NaN;
+      const has = (code: string, at: string) => plan.findings.some((each) => each.code === code && each.at.startsWith(at));
+      for (const { id, stone } of piece.mounts) {
+        const { wall } = plan.settled.mounts[id]!;
+        const drawing = plan.drawing.settings[id]!;
+        const value = (name: string) => figure(`${id}.wall.${name}`);
+        const chosen = drawing.schools.find(({ rule }) => rule === wall.height.rule)!;
+        const third = drawing.schools.find(({ rule }) => rule === "third")!;
+        expect(has("wall.too-low", id)).toBe(!chosen.holds);
+        expect(has("wall.third-fails", id)).toBe(chosen.holds && wall.height.rule !== "third" && !third.holds);
+        expect(has("wall.hides-stone", id)).toBe(stone.dome !== "flat" && value("netHeight") - wall.lift.value > 0.65 * stone.height);
+        const pointed = plan.findings.find(({ code, at }) => code === "wall.point" && at.startsWith(id));
+        const hasPoints = Number(pointed?.values.points ?? 0) > 0;
+        expect(pointed !== undefined).toBe(hasPoints || value("gather") > 0.2);
+        expect(has("wall.gathers", id)).toBe(!hasPoints && value("gather") > 0.1 && value("gather") <= 0.2);
+        expect(has("wall.wrapped-short", id)).toBe(value("netLength") - value("hullLength") > 0.005);
+        if (wall.stripHeights.length > 0 && !wall.ready && wall.source !== "sheet")
+          expect(has("wall.no-strip", id)).toBe(value("cutHeight") > Math.max(...wall.stripHeights));
+      }
+      const { hoop } = plan.settled;
+      if (!hoop) return;
+      expect(has("hoop.wide-band", "hoop")).toBe(hoop.section.width > 6);
+      expect(has("hoop.flat-too-deep", "hoop")).toBe(figure("hoop.flatLeft") < 0.6 * hoop.section.thickness - tolerance.sameLength);
+    }),
+    { numRuns: 400 },
+  );
+});
+
 test("gathering warns past a tenth, and a radius within the catch is a point, never an infinite figure", () => {
   expect(codes(withWall({}, { outline: { shape: "oval", length: 20, width: 12 } }))).not.toContain("wall.gathers");
   expect(codes(withWall({}, { outline: { shape: "oval", length: 22, width: 11 } }))).toContain("wall.gathers");

@@ -157,6 +157,18 @@ test("the largest circle touches the outline and no wider one fits anywhere", ()
   );
 });
 
+test("at no distance, or hardly any, the parallel curve is the outline itself", () => {
+  fc.assert(
+    fc.property(any, fc.constantFrom(0, 1e-9, 5e-7), (shape, d) => {
+      const outline = outlineOf(shape);
+      const same = outward(outline, d);
+      expect(same.length).toBeCloseTo(outline.perimeter, 4);
+      expect(same.area).toBeCloseTo(outline.area, 3);
+    }),
+    { numRuns: 100 },
+  );
+});
+
 test("a heart's parallel curve ends its lobes where their circles meet, in closed form", () => {
   fc.assert(
     fc.property(heart, share(0.01, 2), (shape, d) => {
