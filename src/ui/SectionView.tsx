@@ -8,6 +8,7 @@ import { ELLIPTIC, greatestTurnIn, raisedTo } from "@/core/stone/stone";
 import { DragHandle } from "./DragHandle";
 import { Knob, Millimetres, type Scale, Shape, Word } from "./Drawing";
 import { usePlan } from "./plan";
+import { SECTION_MARGIN_MM } from "./setting-layout";
 import { useSession } from "./session";
 
 interface Props {
@@ -86,65 +87,56 @@ export function SettingSection({ section, scale }: { readonly section: SettingDr
   );
 }
 
+/** Narrower than this the two words over the section stand one above the other, in pixels. */
+const ROOM_FOR_BOTH = 225;
+
 /** The same with its words, and the line at which the side leans in to be dragged. */
 export function SectionView({ mount, x, y, scale, view }: Props) {
   const { section } = usePlan().drawing.settings[mount.id]!;
   const { plate, wall } = section;
   const k = scale.perMm;
-  const half = plate.half;
+  const reach = plate.half + SECTION_MARGIN_MM;
+  const leansInAt = y - section.top * k - (2 * reach * k < ROOM_FOR_BOTH ? 54 : 34);
   return (
     <>
       <Millimetres x={x} y={y} scale={scale}>
         <SettingSection section={section} scale={scale} />
         <Shape
           points={[
-            [-half - 1, section.third],
-            [half + 1, section.third],
+            [-reach, section.third],
+            [reach, section.third],
           ]}
           open
           fill="none"
           stroke="#b06a10"
           strokeDasharray="1 3"
         />
-        <TurnInHandle mount={mount} half={half + 1} />
+        <TurnInHandle mount={mount} half={reach} />
         {section.shoulder && <DomeHandle mount={mount} section={section} at={section.shoulder} />}
       </Millimetres>
-      <Word x={x - (half + 1) * k} y={y - section.top * k - 34} fill="#0b5d66" lights="turnIn">
+      <Word x={x - reach * k} y={leansInAt} fill="#0b5d66" lights="turnIn">
         {view.leansIn}
       </Word>
-      <path
-        d={`M${x - (half + 1) * k} ${y - section.turnIn * k} V${y - section.top * k - 30}`}
-        stroke="#0b5d66"
-        strokeWidth={0.8}
-        fill="none"
-      />
+      <path d={`M${x - reach * k} ${y - section.turnIn * k} V${leansInAt + 4}`} stroke="#0b5d66" strokeWidth={0.8} fill="none" />
       <Word x={x} y={y - section.top * k - 9} textAnchor="middle" fontSize={13} fontWeight={620} fill="#1b2225">
         {view.top}
       </Word>
       <path
-        d={`M${x + wall.outside * k} ${y - wall.height * k} L${x + (half + 0.6) * k} ${y - section.top * k - 22}`}
+        d={`M${x + wall.outside * k} ${y - wall.height * k} L${x + (reach - 0.4) * k} ${y - section.top * k - 22}`}
         stroke="#1b2225"
         strokeWidth={0.8}
         fill="none"
       />
-      <Word
-        x={x + (half + 1) * k}
-        y={y - section.top * k - 28}
-        textAnchor="end"
-        fontSize={13}
-        fontWeight={640}
-        fill="#1b2225"
-        lights="height"
-      >
+      <Word x={x + reach * k} y={y - section.top * k - 28} textAnchor="end" fontSize={13} fontWeight={640} fill="#1b2225" lights="height">
         {view.stands}
       </Word>
       <path
-        d={`M${x + (half + 1) * k} ${y - section.third * k} V${y + plate.thickness * k + 18}`}
+        d={`M${x + reach * k} ${y - section.third * k} V${y + plate.thickness * k + 18}`}
         stroke="#b06a10"
         strokeWidth={0.8}
         fill="none"
       />
-      <Word x={x + (half + 1) * k} y={y + plate.thickness * k + 32} textAnchor="end" fill="#8a4600">
+      <Word x={x + reach * k} y={y + plate.thickness * k + 32} textAnchor="end" fill="#8a4600">
         {view.third}
       </Word>
     </>

@@ -57,7 +57,7 @@ export function Answers({ children, sum }: { readonly children: ReactNode; reado
   return (
     <div className="flex items-baseline gap-x-5 overflow-hidden whitespace-nowrap">
       {children}
-      {sum && <div className="ml-auto min-w-0 truncate text-[13px] text-soft">{sum}</div>}
+      {sum && <div className="ml-auto hidden min-w-0 truncate text-[13px] text-soft min-[1120px]:block">{sum}</div>}
     </div>
   );
 }

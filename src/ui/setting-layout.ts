@@ -17,6 +17,8 @@ export interface Box {
 /** Narrower than this, the section goes under the plan. */
 const SIDE_BY_SIDE = 640;
 const PLAN_SHARE = 0.6;
+/** The section's lines reach this far past the plate. */
+export const SECTION_MARGIN_MM = 1;
 
 function isStacked({ width }: Size): boolean {
   return width < SIDE_BY_SIDE;
@@ -35,14 +37,14 @@ export function planBox(size: Size, { plan }: SettingDrawing): Box {
 
 /** The section's box, with where its caption stands. Its origin is the middle of the plate's top. */
 export function sectionBox(size: Size, { section }: SettingDrawing): Box & { readonly captionX: number; readonly captionY: number } {
-  const wide = 2 * section.plate.half;
+  const wide = 2 * (section.plate.half + SECTION_MARGIN_MM);
   const tall = section.top + section.plate.thickness;
   if (isStacked(size)) {
     const top = size.height * PLAN_SHARE;
     return {
       wide,
       tall,
-      width: size.width - 200,
+      width: size.width - 160,
       height: size.height - top - 130,
       x: size.width / 2,
       y: size.height - 58,
@@ -56,7 +58,7 @@ export function sectionBox(size: Size, { section }: SettingDrawing): Box & { rea
   return {
     wide,
     tall,
-    width: width - 56,
+    width: width - 18,
     height: size.height - 240,
     x: left + width / 2 + 4,
     y: size.height * 0.68,
