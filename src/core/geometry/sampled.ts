@@ -74,13 +74,14 @@ export function sampledOutline(spans: readonly Span[], inscribed?: number): Outl
     stations,
     extent,
   };
+  const bends = bendsOf(outline, isConvex);
   const known = new Map<number, Parallel>();
   return {
     ...outline,
     stationAt: (at) => stationAt(steps, perimeter, at - Math.floor(at)),
     parallel: (d) => {
       const key = Math.round(d / tolerance.sameLength);
-      const parallel = known.get(key) ?? parallelOf(outline, chords, isConvex, d);
+      const parallel = known.get(key) ?? parallelOf(outline, chords, bends, d);
       known.set(key, parallel);
       return parallel;
     },
@@ -214,6 +215,35 @@ function hullLength(chords: readonly Point[], perimeter: number): number {
   return hull + (perimeter - drawn) * Math.min(1, hull / drawn);
 }
 
+interface Bends {
+  /** Whether the curve moved out by `d` crosses itself nowhere. */
+  readonly isUncrossed: (d: number) => boolean;
+  readonly turnedTo: () => (place: Place) => number;
+}
+
+/** A wall, a border and a saw line seldom reach further (mm): what is clear there is clear nearer by. */
+const USUAL_REACH = 2;
+
+function bendsOf(outline: Pick<Outline, "stations" | "corners">, isConvex: boolean): Bends {
+  const { stations, corners } = outline;
+  const [{ nx, ny }] = stations as [Station];
+  const clear = { out: 0, in: 0 };
+  let turned: ((place: Place) => number) | null = null;
+  return {
+    isUncrossed: (d) => {
+      const way = d < 0 ? "in" : "out";
+      if (Math.abs(d) <= clear[way]) return true;
+      const reach = [...(d > 0 ? [Math.max(d, USUAL_REACH)] : []), d].find(
+        (each) => bendsClear(stations, corners, each) && (isConvex || !selfCrossing(distinct(movedOut(outline, each)))),
+      );
+      if (reach === undefined) return false;
+      clear[way] = Math.abs(reach);
+      return true;
+    },
+    turnedTo: () => (turned ??= isConvex ? turnedFrom(Math.atan2(ny, nx)) : turnedAlong(stations)),
+  };
+}
+
 /** A radius this much over the distance leaves the parallel curve room to turn. */
 const CLEAR = 1.02;
 
@@ -248,15 +278,10 @@ function turnedAlong(stations: readonly Station[]): (place: Place) => number {
 
 type Sampled = Omit<Outline, "stationAt" | "parallel">;
 
-function parallelOf(outline: Sampled, chords: readonly Point[], isConvex: boolean, d: number): Parallel {
-  const { perimeter, area, inscribedRadius, stations, corners } = outline;
+function parallelOf(outline: Sampled, chords: readonly Point[], { isUncrossed, turnedTo }: Bends, d: number): Parallel {
+  const { perimeter, area, inscribedRadius } = outline;
   if (-d >= inscribedRadius) return { kind: "collapsed", largestInset: inscribedRadius };
-  if (bendsClear(stations, corners, d)) {
-    const moved = distinct(movedOut(outline, d));
-    const [{ nx, ny }] = stations as [Station];
-    const turnedTo = isConvex ? turnedFrom(Math.atan2(ny, nx)) : turnedAlong(stations);
-    if (isConvex || !selfCrossing(moved)) return { kind: "one", ...steinerLoop({ ...outline, turnedTo }, d, () => [...moved]) };
-  }
+  if (isUncrossed(d)) return { kind: "one", ...steinerLoop({ ...outline, turnedTo: turnedTo() }, d, () => movedOut(outline, d)) };
   if (d === 0) return { kind: "one", ...polygonLoop(chords, 0, perimeter - polygonLength(chords), area - polygonArea(chords)) };
   const found = offsetPolygon(chords, d);
   const [first] = found;
