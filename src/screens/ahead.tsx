@@ -2,13 +2,15 @@
 
 import { usePathname } from "next/navigation";
 import { useEffect } from "react";
+import { fetchModule } from "@/ui/module";
+import { loadLedger, loadOpenPiece } from "./loads";
 
 /** Fetches what the address will need while the database is still being opened. */
 export function Ahead() {
   const pathname = usePathname();
   useEffect(() => {
-    if (pathname === "/") void import("./tray/ledger");
-    else if (pathname.startsWith("/pieces/")) void import("./piece/OpenPiece");
+    if (pathname === "/") void fetchModule(loadLedger);
+    else if (pathname.startsWith("/pieces/")) void fetchModule(loadOpenPiece);
   }, [pathname]);
   return null;
 }

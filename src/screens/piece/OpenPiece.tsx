@@ -5,6 +5,7 @@ import { type ComponentType, Suspense, lazy, useCallback, useEffect, useState } 
 import { useWhenIdle } from "@/ui/idle";
 import { type Findable, useFind } from "@/ui/Find";
 import { useKeys } from "@/ui/keys";
+import { fetchModule, useModule } from "@/ui/module";
 import { PlanProvider } from "@/ui/plan";
 import { usePlanned } from "@/ui/planned";
 import { useSession, useSessionState } from "@/ui/session";
@@ -29,19 +30,12 @@ const LOADS: Readonly<Record<StageId, () => Promise<{ default: ComponentType<Sta
   heats: () => import("../heats/HeatsStage").then(({ HeatsStage }) => ({ default: HeatsStage })),
   making: () => import("../making/MakingStage").then(({ MakingStage }) => ({ default: MakingStage })),
 };
-const STAGE_SCREENS: Readonly<Record<StageId, ComponentType<StageScreenProps>>> = {
-  stone: lazy(LOADS.stone),
-  wall: lazy(LOADS.wall),
-  plate: lazy(LOADS.plate),
-  hoop: lazy(LOADS.hoop),
-  heats: lazy(LOADS.heats),
-  making: lazy(LOADS.making),
-};
 const loadCard = () => import("../card/CardScreen").then(({ CardScreen }) => ({ default: CardScreen }));
 const CardScreen = lazy(loadCard);
 
 async function loadStages(): Promise<void> {
-  for (const load of [...Object.values(LOADS), loadCard]) await load();
+  for (const load of Object.values(LOADS)) await fetchModule(load);
+  await loadCard();
 }
 
 /** A piece that is open: its stem, and the stage that the address names. */
@@ -73,7 +67,7 @@ export function OpenPiece({ id }: { readonly id: string }) {
     const next = stages[stages.indexOf(stage) + by];
     if (next) go(next);
   };
-  const StageScreen = STAGE_SCREENS[stage];
+  const StageScreen = useModule(LOADS[stage])?.default;
   useWhenIdle(loadStages);
   useKeys({ "[": () => along(-1), "]": () => along(1), "mod+z": session.undo, "mod+shift+z": session.redo, "mod+y": session.redo });
   useEffect(() => {
@@ -105,9 +99,7 @@ export function OpenPiece({ id }: { readonly id: string }) {
             shown={mount}
             onShow={show}
           />
-          <Suspense>
-            <StageScreen mount={mount} />
-          </Suspense>
+          {StageScreen && <StageScreen mount={mount} />}
         </main>
       )}
       <ElsewhereBar />

@@ -1,18 +1,17 @@
 "use client";
 
 import Link from "next/link";
-import { Suspense, lazy, useEffect, useState } from "react";
+import { useEffect, useState } from "react";
 import { type Session } from "@/store/session";
+import { useModule } from "@/ui/module";
 import { SessionProvider } from "@/ui/session";
 import { useTray } from "@/ui/tray";
-
-/** What plans the piece is fetched beside the piece itself, not before the page stands. */
-const planner = import("./OpenPiece");
-const OpenPiece = lazy(() => planner.then(({ OpenPiece }) => ({ default: OpenPiece })));
+import { loadOpenPiece } from "../loads";
 
 /** One piece: opens it, and shows the stage that the address names. */
 export function PieceScreen({ id }: { readonly id: string }) {
   const tray = useTray();
+  const planner = useModule(loadOpenPiece);
   const [opened, setOpened] = useState<Session | "missing" | null>(null);
   useEffect(() => {
     let session: Session | null = null;
@@ -28,13 +27,11 @@ export function PieceScreen({ id }: { readonly id: string }) {
       void session?.close().then(() => tray.read([id]));
     };
   }, [id, tray]);
-  if (opened === null) return <p className="p-4 text-soft">Opening the piece</p>;
   if (opened === "missing") return <MissingPiece />;
+  if (opened === null || !planner) return <p className="p-4 text-soft">Opening the piece</p>;
   return (
     <SessionProvider value={opened}>
-      <Suspense>
-        <OpenPiece id={id} />
-      </Suspense>
+      <planner.OpenPiece id={id} />
     </SessionProvider>
   );
 }

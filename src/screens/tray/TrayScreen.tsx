@@ -10,16 +10,13 @@ import { NavBar } from "@/ui/NavBar";
 import { UnitSwitch } from "@/ui/UnitSwitch";
 import { useKeys } from "@/ui/keys";
 import { useOpening } from "@/ui/opening";
+import { useModule } from "@/ui/module";
 import { saveFile } from "@/ui/save-file";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { TROUBLE_WORDS } from "@/words/trouble";
+import { loadLedger } from "../loads";
 import { type Stepped } from "./PieceList";
 
-/** What plans pieces is fetched beside the first read of the database, not before the page stands. */
-const ledger = import("./ledger");
-const PieceList = lazy(() => ledger.then(({ PieceList }) => ({ default: PieceList })));
-const ChosenPiece = lazy(() => ledger.then(({ ChosenPiece }) => ({ default: ChosenPiece })));
-const TrayDrawing = lazy(() => ledger.then(({ TrayDrawing }) => ({ default: TrayDrawing })));
 const FirstStone = lazy(() => import("./FirstStone").then(({ FirstStone }) => ({ default: FirstStone })));
 /** The list stands first, the drawing a moment later. */
 const NONE: readonly PieceRecord[] = [];
@@ -29,10 +26,11 @@ const files = () => import("@/store/files");
 /** Home: the stones on the tray, and the ledger's page under them. */
 export function TrayScreen() {
   const tray = useTray();
+  const ledger = useModule(loadLedger);
   const router = useRouter();
   const units = useUnits();
   const { pick } = useOpening();
-  const { pieces: all, ids, isWhole, bench, makes, trouble } = useTrayState((state) => state);
+  const { pieces: all, isWhole, bench, makes, trouble } = useTrayState((state) => state);
   const pieces = useMemo(() => all.filter(({ deleted }) => deleted === null), [all]);
   const deleted = useMemo(() => all.filter((record) => record.deleted !== null), [all]);
   const drawn = useDeferredValue(pieces, NONE);
@@ -86,44 +84,40 @@ export function TrayScreen() {
         <Suspense>
           <FirstStone onDemo={() => void layDemo()} />
         </Suspense>
+      ) : ledger ? (
+        <ledger.TrayDrawing records={drawn} bench={bench} chosen={chosen?.id ?? null} onChoose={choose} onOpen={open} />
       ) : (
-        <Suspense fallback={<div className="h-[268px] border-b border-line bg-sheet" />}>
-          <TrayDrawing records={drawn} bench={bench} chosen={chosen?.id ?? null} onChoose={choose} onOpen={open} />
-        </Suspense>
+        <div className="h-[268px] border-b border-line bg-sheet" />
       )}
       <div className="grid flex-1 grid-cols-[1fr_372px]">
         <section aria-label="Pieces" className="min-w-0 overflow-x-auto">
-          {pieces.length > 0 && (
-            <Suspense>
-              <PieceList
-                records={pieces}
-                bench={bench}
-                makes={makes}
-                units={units}
-                chosen={chosen?.id ?? null}
-                onChoose={choose}
-                onOpen={open}
-                stepped={stepped}
-              />
-            </Suspense>
+          {ledger && pieces.length > 0 && (
+            <ledger.PieceList
+              records={pieces}
+              bench={bench}
+              makes={makes}
+              units={units}
+              chosen={chosen?.id ?? null}
+              onChoose={choose}
+              onOpen={open}
+              stepped={stepped}
+            />
           )}
-          {!isWhole && <p className="px-[18px] py-2 text-[12.5px] text-soft">Reading the rest of {ids.length} pieces</p>}
+          {!isWhole && <p className="px-[18px] py-2 text-[12.5px] text-soft">Reading the rest of your pieces</p>}
         </section>
         <aside className="border-l border-line px-[18px] py-3.5">
-          {chosen && (
-            <Suspense>
-              <ChosenPiece
-                key={chosen.id}
-                record={chosen}
-                bench={bench}
-                units={units}
-                onOpen={() => open(chosen.id)}
-                onRename={(name) => void tray.rename(chosen.id, name)}
-                onDuplicate={() => void tray.duplicate(chosen.piece)}
-                onSave={() => void files().then(({ pieceText }) => saveFile(`${chosen.id}.json`, pieceText(chosen.piece, bench)))}
-                onDelete={() => void tray.setDeleted([chosen.id], true)}
-              />
-            </Suspense>
+          {ledger && chosen && (
+            <ledger.ChosenPiece
+              key={chosen.id}
+              record={chosen}
+              bench={bench}
+              units={units}
+              onOpen={() => open(chosen.id)}
+              onRename={(name) => void tray.rename(chosen.id, name)}
+              onDuplicate={() => void tray.duplicate(chosen.piece)}
+              onSave={() => void files().then(({ pieceText }) => saveFile(`${chosen.id}.json`, pieceText(chosen.piece, bench)))}
+              onDelete={() => void tray.setDeleted([chosen.id], true)}
+            />
           )}
           {deleted.length > 0 && (
             <Deleted
