@@ -88,6 +88,7 @@ test("a piece is saved, deleted, put back, deleted again and opened from its fil
   await page.getByRole("table").getByRole("button", { name: "Tern ring" }).focus();
   await page.keyboard.press("Delete");
   await page.getByRole("button", { name: "Remove it for good" }).click();
+  await expect(page.getByRole("region", { name: "Deleted" })).toBeHidden();
   await expect(page.getByRole("table").getByRole("button", { name: "Tern ring" })).toBeHidden();
 
   const picker = page.locator('input[type="file"]');

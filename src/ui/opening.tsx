@@ -26,8 +26,8 @@ export function OpeningProvider({ children }: { readonly children: ReactNode }) 
     async (file: File | undefined) => {
       if (!file) return;
       const { openText } = await import("@/store/files");
-      const { bench, ids } = tray.store.getState();
-      setOpened(openText(file.name, await file.text(), bench, ids));
+      const [text, ids] = await Promise.all([file.text(), tray.allIds()]);
+      setOpened(openText(file.name, text, tray.store.getState().bench, ids));
     },
     [tray],
   );
