@@ -1,5 +1,5 @@
 import { type Locator, type Page, expect, test } from "@playwright/test";
-import { field, figure, kept, quiet } from "./places";
+import { EMPTY, field, figure, kept, quiet } from "./places";
 
 const round = (page: Page) => figure(page, "m1.outline.perimeter");
 
@@ -166,4 +166,30 @@ test("every source of wall has its own sizes: sheet, notches that close, a tube 
   await kept(page);
   await page.reload();
   await expect(field(page, "m1.wall.tube.outside")).toHaveValue("");
+});
+
+test("from an empty tray a first stone becomes another shape, with a wrong corner explained, and gets a cup, over a reload", async ({
+  page,
+}) => {
+  const heard = quiet(page);
+  await page.goto(EMPTY);
+  await page.getByRole("heading", { name: "Start with your stone" }).click();
+  await page.keyboard.press("n");
+  await expect(page).toHaveURL(/new-ring\/stone/);
+  await choose(page, "Shape", "Rectangle");
+  await field(page, "m1.stone.outline.corner").fill("9");
+  await expect(page.getByText(/must be <= 5\.00, or the corners meet/)).toBeVisible();
+  await field(page, "m1.stone.outline.corner").fill("2");
+  await choose(page, "Face", "Flat");
+  await page.getByRole("button", { name: /Wall strip/ }).click();
+  await choose(page, "From", "Cup");
+  await field(page, "m1.wall.tube.outside").fill("15");
+  await expect(field(page, "m1.wall.tube.inside")).toHaveValue("14.36");
+  await kept(page);
+  await page.reload();
+  await expect(field(page, "m1.wall.tube.outside")).toHaveValue("15");
+  await expect(page.getByRole("button", { name: /Wall cup 14\.10 × 10\.10/ })).toBeVisible();
+  await page.getByRole("button", { name: /Making/ }).click();
+  await expect(page.getByText(/Try the stone in the cup/).first()).toBeVisible();
+  expect(heard).toEqual([]);
 });

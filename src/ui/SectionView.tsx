@@ -56,7 +56,7 @@ export function SettingSection({ section, scale }: { readonly section: SettingDr
           {section.shelf !== null && (
             <Shape points={standing(side, section.shelf, wall.inside, section.lift)} fill="url(#metal)" stroke="#6f7a7e" />
           )}
-          {section.rim !== null && section.rim > wall.outside && (
+          {section.rim !== null && (
             <Shape
               points={standing(side, wall.outside, section.rim, wall.height)}
               fill="none"

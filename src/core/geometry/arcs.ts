@@ -1,4 +1,5 @@
 import { tolerance } from "../measure/tolerances";
+import { leastBetween } from "./extremum";
 import { type Corner, type Extent, type Loop, type Outline, type Parallel, type Point, type Station } from "./outline";
 import {
   type Piece,
@@ -66,17 +67,10 @@ export function inscribedOnAxis(pieces: readonly Piece[], from: number, to: numb
   const step = (to - from) / SCAN;
   let best = from;
   for (let i = 0; i <= SCAN; i++) if (clear(from + i * step) > clear(best)) best = from + i * step;
-  let [low, high] = [best - step, best + step];
-  for (let i = 0; i < TRISECTIONS; i++) {
-    const [a, b] = [low + (high - low) / 3, high - (high - low) / 3];
-    if (clear(a) < clear(b)) low = a;
-    else high = b;
-  }
-  return clear((low + high) / 2);
+  return clear(leastBetween((x) => -clear(x), best - step, best + step));
 }
 
 const SCAN = 64;
-const TRISECTIONS = 90;
 
 function sharesOf(piece: Piece): number[] {
   const steps = piece.kind === "line" ? LINE_STEPS : Math.max(2, Math.ceil(Math.abs(piece.sweep) / ARC_STEP));

@@ -188,17 +188,22 @@ function cornersOf(stations: readonly Station[]): Corner[] {
   });
 }
 
+/** Index of the last of a rising list that is not past a value; 0 if all are. */
+function lastUpTo<T>(list: readonly T[], valueOf: (each: T) => number, value: number): number {
+  let [low, high] = [0, list.length - 1];
+  while (low < high) {
+    const middle = (low + high + 1) >> 1;
+    if (valueOf(list[middle]!) <= value) low = middle;
+    else high = middle - 1;
+  }
+  return low;
+}
+
 const NEWTON_STEPS = 6;
 
 function stationAt(steps: readonly Step[], perimeter: number, at: number): Station {
   const along = at * perimeter;
-  let [low, high] = [0, steps.length - 1];
-  while (low < high) {
-    const middle = (low + high + 1) >> 1;
-    if (steps[middle]!.start <= along) low = middle;
-    else high = middle - 1;
-  }
-  const { span, from, to, length, start } = steps[low]!;
+  const { span, from, to, length, start } = steps[lastUpTo(steps, (step) => step.start, along)]!;
   let u = from + ((to - from) * (along - start)) / length;
   for (let i = 0; i < NEWTON_STEPS; i++) {
     const miss = start + smoothPanel((v) => speedOf(span(v)), from, u) - along;
@@ -266,13 +271,8 @@ function turnedAlong(stations: readonly Station[]): (place: Place) => number {
   let sum = 0;
   const turned = stations.map((station, i) => (sum += i === 0 ? 0 : turnAt(stations[i - 1]!, station)));
   return (place) => {
-    let [low, high] = [0, stations.length - 1];
-    while (low < high) {
-      const middle = (low + high + 1) >> 1;
-      if (stations[middle]!.at <= place.at) low = middle;
-      else high = middle - 1;
-    }
-    return turned[low]! + turnAt(stations[low]!, place);
+    const i = lastUpTo(stations, ({ at }) => at, place.at);
+    return turned[i]! + turnAt(stations[i]!, place);
   };
 }
 

@@ -31,6 +31,7 @@ export function planWall(id: string, outline: Outline, dome: Dome, wall: Wall, s
   return {
     seamAt: ofSource.seamAt,
     shelf: ofSource.shelf,
+    thin: ofSource.thin,
     notches: ofSource.figures[key("notches")]?.value ?? 0,
     schools: HEIGHT_RULES.map((rule) => bySchool(rule, heights[rule].value, dome, wall, lip.value)),
     cover: covered,
@@ -66,7 +67,8 @@ function netLength(outline: Outline, wall: Wall): Figure {
   ]);
 }
 
-function lipFigure(dome: Dome, covered: Cover, wall: Wall): Figure {
+/** The lip that a catch takes: along the dome, or over a flat face, and the fold of the metal. */
+export function lipFigure(dome: Dome, covered: Cover, wall: Wall): Figure {
   return sum("mm", [
     dome.exponent === "flat" ? term("catch", covered.arc, wall.catch.from, "lip.flat") : term("arc", covered.arc, "formula"),
     term("fold", (wall.thickness / 2) * covered.lean, "formula"),

@@ -5,6 +5,7 @@ import { SHIPPED_BENCH } from "../piece/bench";
 import { faultsOf } from "../piece/faults";
 import { type Mount, type Piece, type WallEntry } from "../piece/piece";
 import { planPiece } from "../piece/plan-piece";
+import { usualDiameters } from "./ready-wall";
 
 const [knot, samphire] = [demoPiece("knot-ring"), demoPiece("samphire-ring")];
 
@@ -100,4 +101,23 @@ test("what a tube or a cup cannot be is refused where it is wrong", () => {
   expect(faults(withWall(knot, { tube: { outside: 7, inside: 7 } }))).toEqual(["/mounts/0/wall/tube/inside tube-inside-out"]);
   const border = { ...samphire.mounts[0]!.plate, style: "border" as const };
   expect(faults(withWall(samphire, {}, { plate: border }))).toEqual(["/mounts/0/plate/style cup-has-base"]);
+});
+
+test("of a tube or a cup the diameter not yet known is guessed from the wall wanted, a tube's with a shelf, and is never none", () => {
+  expect(usualDiameters("cup", "inside", 10, 0.3)).toEqual({ outside: 10.6, inside: 10 });
+  expect(usualDiameters("tube", "outside", 7, 0.35)).toEqual({ outside: 7, inside: expect.closeTo(5.3, 9) as number });
+  fc.assert(
+    fc.property(
+      fc.constantFrom("tube" as const, "cup" as const),
+      fc.constantFrom("outside" as const, "inside" as const),
+      mm(0.1, 40),
+      mm(0.05, 3),
+      (kind, known, value, wall) => {
+        const { outside, inside } = usualDiameters(kind, known, value, wall);
+        expect(inside).toBeGreaterThan(0);
+        expect(outside).toBeGreaterThan(inside);
+        expect({ outside, inside }[known]).toBe(value);
+      },
+    ),
+  );
 });

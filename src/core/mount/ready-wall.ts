@@ -18,10 +18,19 @@ export function lengthOf(outline: Outline): number {
 export function standing({ kind, at, wanted }: ReadyMade, across: number): { readonly thickness: number; readonly fit: Sourced<number> } {
   if (!at) return wanted;
   const gap = (at.inside - across) / 2;
-  const own = (at.outside - at.inside) / 2;
+  const own = ownWall(at);
   if (kind === "cup") return { thickness: Math.min(wanted.thickness, own), fit: { value: Math.max(0, gap), from: "piece" } };
   if (isBored({ at, wanted }, across)) return { thickness: (at.outside - across) / 2 - wanted.fit.value, fit: wanted.fit };
   return { thickness: own, fit: { value: gap, from: "piece" } };
+}
+
+/** What a tube keeps of itself under a stone that stands on a shelf (mm). */
+const USUAL_SHELF = 0.5;
+
+/** Both diameters of a tube or a cup of which one is known: the wall wanted apart, and in a tube a shelf as well. */
+export function usualDiameters(kind: ReadyMade["kind"], known: "outside" | "inside", value: number, thickness: number) {
+  const apart = 2 * (thickness + (kind === "tube" ? USUAL_SHELF : 0));
+  return known === "inside" ? { outside: value + apart, inside: value } : { outside: value, inside: Math.max(value / 2, value - apart) };
 }
 
 /** Whether the stone is larger than the tube's inside, so that a seat has to be cut for it. */
@@ -57,6 +66,7 @@ function planTube(id: string, outline: Outline, wall: Wall, ready: ReadyMade, ne
   return {
     seamAt: null,
     shelf: at && shelf && isShelved ? { inside: at.inside / 2, area: (Math.PI / 4) * (bore ** 2 - at.inside ** 2) } : null,
+    thin: 0,
     figures: {
       [key("tubeOutside")]: sum("mm", [stone, room, term("wall", 2 * wanted.thickness, "piece")]),
       ...((bored || !at) && { [key("seatBore")]: sum("mm", [stone, room]), [key("seatDepth")]: seatDepth }),
@@ -84,6 +94,7 @@ function planCup(id: string, outline: Outline, { at, wanted }: ReadyMade): Sourc
   return {
     seamAt: null,
     shelf: null,
+    thin: at ? Math.max(0, ownWall(at) - wanted.thickness) : 0,
     figures: {
       [key("cupLength")]: inside(0),
       [key("cupWidth")]: inside(Math.PI / 2),

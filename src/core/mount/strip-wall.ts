@@ -24,6 +24,7 @@ export function planStrip(
   return {
     seamAt,
     shelf: null,
+    thin: 0,
     figures: {
       [key("cutLength")]: sum("mm", [...net.terms, taken("squaring", wall.losses.squaring), taken("mark", wall.losses.mark)]),
       [key("hullLength")]: wrapped,

@@ -51,6 +51,8 @@ export interface SourcePlan {
   readonly seamAt: number | null;
   /** What is left of a tube under its seat: a ring the stone stands on, its radius inside in mm and its area in mm2. */
   readonly shelf: { readonly inside: number; readonly area: number } | null;
+  /** mm that come off a cup's rim; 0 where none do. */
+  readonly thin: number;
 }
 
 /** What one of the three schools of height makes of a wall. */

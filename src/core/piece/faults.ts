@@ -5,7 +5,7 @@ import { shapeFaults } from "../stone/shapes/shapes";
 import { greatestTurnIn, outlineOf } from "../stone/stone";
 import { lengthOf } from "../mount/ready-wall";
 import { isAtCorner, straightestPlace } from "../mount/seam";
-import { type BenchEntry, SHIPPED, mandrelOf } from "./bench";
+import { type BenchEntry, SHIPPED, choose, mandrelOf } from "./bench";
 import { type Fault, fault } from "./fault";
 import { type HoopEntry, type Mount, type Piece } from "./piece";
 
@@ -62,7 +62,7 @@ function stoneFaults(mount: Mount, path: string, bench: BenchEntry): Fault[] {
     return [...faults, ...ofShape.map(({ field, code, values }) => fault(`${path}/stone/outline/${field}`, code, values))];
   }
   const { outline } = outlineOf(stone);
-  const tubeNeeds = lengthOf(outline) + 2 * (wall.fit ?? bench.seatOf?.fit ?? SHIPPED.seatOf.fit);
+  const tubeNeeds = lengthOf(outline) + 2 * choose(wall.fit, bench.seatOf?.fit, SHIPPED.seatOf.fit).value;
   if (wall.source === "tube" && wall.tube && wall.tube.outside <= tubeNeeds) {
     faults.push(fault(`${path}/wall/tube/outside`, "tube-cut-through", { limit: tubeNeeds, got: wall.tube.outside }));
   }

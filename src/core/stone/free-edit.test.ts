@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { type Point } from "../geometry/outline";
 import { nearestRegular } from "./fit";
-import { fromReadings, mirroredAcross, moved, smoothed, withPointNear, without } from "./free-edit";
+import { fromReadings, mirroredAcross, moved, readingsOf, smoothed, withPointNear, without } from "./free-edit";
 import { ofSize, reshaped, sizeOf } from "./reshape";
 import { type Free } from "./shapes/free";
 import { type OutlineShape, outlineOfShape, shapeFaults } from "./shapes/shapes";
@@ -94,4 +94,17 @@ test("a free-form that is a regular shape is found to be it, and how far off it 
   const fit = nearestRegular(outlineOfShape(pushed));
   expect(fit.off).toBeGreaterThan(0.15);
   expect(fit.off).toBeLessThan(0.7);
+});
+
+test("what a caliper reads of a free-form is how far it reaches there, and makes much the same stone again", () => {
+  const shares = [0.06, 0.25, 0.5, 0.75, 0.94];
+  const { length, readings } = readingsOf(pebble, shares);
+  const outline = outlineOfShape(pebble);
+  expect(length).toBeCloseTo(outline.extent(0), 9);
+  expect(readings.map(({ along }) => along / length)).toEqual(shares.map((share) => expect.closeTo(share, 9) as number));
+  expect(readings[2]!.up).toBeCloseTo(5.5, 0);
+  expect(readings[2]!.down).toBeCloseTo(5, 0);
+  const again = outlineOfShape(fromReadings(length, readings));
+  expect(Math.abs(again.area / outline.area - 1)).toBeLessThan(0.08);
+  for (const { up, down } of readings) expect(Math.min(up, down)).toBeGreaterThanOrEqual(0.1);
 });

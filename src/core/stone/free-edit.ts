@@ -78,6 +78,25 @@ export function fromReadings(length: number, readings: readonly Reading[]): Free
   };
 }
 
+/** What a caliper would read at shares of the length, the first from the left; each side at least 0.1, so that a point can stand there. */
+export function readingsOf(shape: Free, shares: readonly number[]): { readonly length: number; readonly readings: readonly Reading[] } {
+  const outline = outlineOfShape(shape);
+  const length = outline.extent(0);
+  const left = Math.min(...outline.stations.map(({ x }) => x));
+  const reach = (along: number, side: 1 | -1) => {
+    const near = outline.stations.filter(({ x, y }) => Math.abs(x - left - along) < length * NEAR && y * side > 0);
+    return near.reduce((most, { y }) => Math.max(most, y * side), LEAST_REACH);
+  };
+  return {
+    length,
+    readings: shares.map((share) => ({ along: share * length, up: reach(share * length, 1), down: reach(share * length, -1) })),
+  };
+}
+
+/** A place is read from what lies this near it, as a share of the length. */
+const NEAR = 1 / 30;
+const LEAST_REACH = 0.1;
+
 function micron([x, y]: Point): Point {
   return [Math.round(x * 1000) / 1000, Math.round(y * 1000) / 1000];
 }

@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { isUneven, turnInProfile } from "./profile";
+import { isUneven, turnInProfile, widestGap } from "./profile";
 import { type Stone } from "./stone";
 
 const stone = (turnIn: Stone["turnIn"]): Stone => ({ outline: { shape: "round", diameter: 10 }, height: 9, turnIn });
@@ -56,4 +56,20 @@ test("one height is the same everywhere, and equal ones are not uneven", () => {
       ]),
     ),
   ).toBe(true);
+});
+
+test("a height is added in the widest gap, as far from both its neighbours, round the datum too", () => {
+  expect(widestGap([0, 0.25, 0.5])).toBe(0.75);
+  expect(widestGap([0.2, 0.9])).toBe(0.55);
+  expect(widestGap([0.4, 0.6])).toBe(0);
+  expect(widestGap([0.3])).toBe(0.8);
+  fc.assert(
+    fc.property(fc.uniqueArray(fc.nat(999), { minLength: 1, maxLength: 8 }), (thousandths) => {
+      const places = thousandths.map((i) => i / 1000);
+      const apart = (a: number, b: number) => Math.min(Math.abs(a - b), 1 - Math.abs(a - b));
+      const clearance = (at: number) => Math.min(...places.map((place) => apart(place, at)));
+      const found = clearance(widestGap(places));
+      for (let i = 0; i < 200; i++) expect(clearance(i / 200)).toBeLessThanOrEqual(found + 2e-3);
+    }),
+  );
 });

@@ -56,3 +56,11 @@ function hermite(from: number, to: number, slopeFrom: number, slopeTo: number, g
 export function isUneven({ turnIn }: Stone): boolean {
   return typeof turnIn !== "number" && turnIn.some(({ height }) => height !== turnIn[0]!.height);
 }
+
+/** The middle of the widest gap between places round the outline. */
+export function widestGap(places: readonly number[]): number {
+  const sorted = [...places].sort((a, b) => a - b);
+  const gaps = sorted.map((at, i) => ({ at, gap: (sorted[i + 1] ?? sorted[0]! + 1) - at }));
+  const { at, gap } = gaps.reduce((best, each) => (each.gap > best.gap ? each : best));
+  return Math.round(((at + gap / 2) % 1) * 1000) / 1000;
+}

@@ -3,8 +3,7 @@
 import { useDeferredValue, useMemo, useState } from "react";
 import { type Mount } from "@/core/piece/piece";
 import { nearestRegular } from "@/core/stone/fit";
-import { type Reading, fromReadings, mirroredAcross, smoothed } from "@/core/stone/free-edit";
-import { sizeOf } from "@/core/stone/reshape";
+import { fromReadings, mirroredAcross, readingsOf, smoothed } from "@/core/stone/free-edit";
 import { type Free } from "@/core/stone/shapes/free";
 import { type OutlineShape, outlineOfShape } from "@/core/stone/shapes/shapes";
 import { readLength } from "@/core/measure/reading";
@@ -71,22 +70,8 @@ function NearestShape({ mount, shape }: Props) {
   );
 }
 
+/** Where across the stone it is read, as shares of its length. */
 const SHARES = [0.06, 0.25, 0.5, 0.75, 0.94] as const;
-
-/** How far the stone reaches to either side of its length, as it lies now. */
-function readingsOf(shape: Free): { readonly length: number; readonly readings: readonly Reading[] } {
-  const outline = outlineOfShape(shape);
-  const { length } = sizeOf(outline);
-  const left = Math.min(...outline.stations.map(({ x }) => x));
-  const reach = (along: number, side: 1 | -1) => {
-    const near = outline.stations.filter(({ x, y }) => Math.abs(x - left - along) < length / 30 && y * side > 0);
-    return near.reduce((most, { y }) => Math.max(most, y * side), 0.1);
-  };
-  return {
-    length,
-    readings: SHARES.map((share) => ({ along: share * length, up: reach(share * length, 1), down: reach(share * length, -1) })),
-  };
-}
 
 /** Length, and at five places across it how far the stone reaches to each side of a line laid along it. */
 function Readings({ mount, shape, onDone }: Props & { readonly onDone: () => void }) {
@@ -153,7 +138,7 @@ function Readings({ mount, shape, onDone }: Props & { readonly onDone: () => voi
 }
 
 function textsOf(shape: Free, units: Units): Record<string, string> {
-  const { length, readings } = readingsOf(shape);
+  const { length, readings } = readingsOf(shape, SHARES);
   return {
     length: showLength(length, "measured", units),
     ...Object.fromEntries(

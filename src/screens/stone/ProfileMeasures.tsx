@@ -2,7 +2,7 @@
 
 import { X } from "lucide-react";
 import { type Mount } from "@/core/piece/piece";
-import { turnInProfile } from "@/core/stone/profile";
+import { turnInProfile, widestGap } from "@/core/stone/profile";
 import { MeasureField } from "@/ui/MeasureField";
 import { useSession } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
@@ -61,12 +61,4 @@ export function ProfileMeasures({ mount }: { readonly mount: Mount }) {
       </div>
     </>
   );
-}
-
-/** The middle of the widest gap between places round the outline. */
-function widestGap(places: readonly number[]): number {
-  const sorted = [...places].sort((a, b) => a - b);
-  const gaps = sorted.map((at, i) => ({ at, gap: (sorted[i + 1] ?? sorted[0]! + 1) - at }));
-  const { at, gap } = gaps.reduce((best, each) => (each.gap > best.gap ? each : best));
-  return Math.round(((at + gap / 2) % 1) * 1000) / 1000;
 }

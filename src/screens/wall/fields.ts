@@ -1,4 +1,5 @@
 import { type Draft as Editable } from "immer";
+import { usualDiameters } from "@/core/mount/ready-wall";
 import { type Piece, type WallEntry } from "@/core/piece/piece";
 import { lengthField, optionalLengthField } from "@/ui/fields";
 import { type Units } from "@/words/show";
@@ -23,9 +24,6 @@ export function pitchField(mount: string, units: Units) {
   });
 }
 
-/** What a tube keeps of itself under a stone that stands on a shelf (mm). */
-const USUAL_SHELF = 0.5;
-
 /** A tube's or a cup's own size across; without it the piece asks which would fit. The other size is guessed from it where there is none yet. */
 export function readyField(mount: string, name: "outside" | "inside", units: Units) {
   return optionalLengthField(`${mount}.wall.tube.${name}`, units, (piece, value) => {
@@ -34,9 +32,8 @@ export function readyField(mount: string, name: "outside" | "inside", units: Uni
       delete wall.tube;
       return;
     }
-    const walls = 2 * (wall.thickness + (wall.source === "tube" ? USUAL_SHELF : 0));
-    const { outside, inside } = wall.tube ?? { outside: value + walls, inside: Math.max(value / 2, value - walls) };
-    wall.tube = name === "outside" ? { outside: value, inside } : { outside, inside: value };
+    const known = wall.tube ?? usualDiameters(wall.source === "cup" ? "cup" : "tube", name, value, wall.thickness);
+    wall.tube = { ...known, [name]: value };
   });
 }
 

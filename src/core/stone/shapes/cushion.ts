@@ -1,3 +1,4 @@
+import { leastBetween } from "../../geometry/extremum";
 import { type Motion, type Span, sampledOutline } from "../../geometry/sampled";
 import { type ShapeKind } from "./shape";
 
@@ -90,13 +91,5 @@ function polar(cos: number, sin: number, r: number, r1: number, r2: number): Mot
 function inscribed(a: number, b: number, n: number): number {
   if (n >= 2) return Math.min(a, b);
   const radius = (angle: number) => ((Math.cos(angle) / a) ** n + (Math.sin(angle) / b) ** n) ** (-1 / n);
-  let [low, high] = [0, Math.PI / 2];
-  for (let i = 0; i < TRISECTIONS; i++) {
-    const [left, right] = [low + (high - low) / 3, high - (high - low) / 3];
-    if (radius(left) < radius(right)) high = right;
-    else low = left;
-  }
-  return radius((low + high) / 2);
+  return radius(leastBetween(radius, 0, Math.PI / 2));
 }
-
-const TRISECTIONS = 90;

@@ -1,0 +1,232 @@
+import { type Corner, type Outline, type Place, type Point, outward } from "../geometry/outline";
+import { type Blank, layBlank } from "../measure/blank";
+import { tolerance } from "../measure/tolerances";
+import { type Dome, cover } from "../stone/dome";
+import { isUneven, turnInProfile } from "../stone/profile";
+import { type Stone } from "../stone/stone";
+import { lipFigure } from "./plan-wall";
+import { type PlatePlan } from "./plate";
+import { lengthOf } from "./ready-wall";
+import { type Run, foldedCorners, runsWhere } from "./seam";
+import { type Wall, type WallPlan } from "./wall";
+
+/** What of a setting lies along a rule. */
+export interface LaidOut {
+  /** What the wall is made of as it lies on a rule: a strip from its end at the seam, a tube from its foot, a cup along its length. */
+  readonly stock: {
+    readonly blank: Blank;
+    readonly tall: number;
+    /** Where the notches of a notched strip are sawn, in mm from its end. */
+    readonly notches: readonly number[];
+  };
+  /** The top edge of an uneven stone's wall along its strip, height over length, from the seam; null where it is even. */
+  readonly top: readonly Point[] | null;
+  /** Where the side leans in along the tape, height over length; the heights it is drawn through, by the same. */
+  readonly turnIn: { readonly curve: readonly Point[]; readonly nodes: readonly Point[] };
+  /** A tape round the stone, from the datum. */
+  readonly tape: Blank;
+  /** The plate's blank, lengthwise. */
+  readonly plate: Blank;
+}
+
+/** A setting with all that was worked out for it. */
+export interface Setting {
+  readonly outline: Outline;
+  readonly stone: Stone;
+  readonly dome: Dome;
+  readonly wall: Wall;
+  readonly wallPlan: WallPlan;
+  readonly platePlan: PlatePlan;
+  readonly plateThickness: number;
+  readonly netHeight: number;
+  readonly cutHeight: number;
+  readonly netLength: number;
+}
+
+/** `runs` are where the wall gathers enough to be seen. */
+export function layOut(setting: Setting, runs: readonly Run[]): LaidOut {
+  const { outline } = setting;
+  const marks = ends(outline);
+  return {
+    stock: layStock(setting, marks, runs),
+    top: topEdge(setting),
+    turnIn: turnInAlong(setting),
+    tape: tapeRound(outline, marks),
+    plate: layPlate(setting),
+  };
+}
+
+function layStock(setting: Setting, marks: readonly End[], runs: readonly Run[]): LaidOut["stock"] {
+  const { outline, wall, wallPlan, cutHeight, netHeight } = setting;
+  if (wallPlan.seamAt !== null) {
+    return { blank: unroll(setting, wallPlan.seamAt, marks, runs), tall: cutHeight, notches: notchesAlong(setting) };
+  }
+  const { foot, top } = wall.losses;
+  const across = lengthOf(outline);
+  if (wall.source === "cup") {
+    const { value: gap } = wall.fit;
+    return {
+      blank: layBlank(across + 2 * gap, 0, 0, [
+        { code: "stoneEdge", at: gap },
+        { code: "stoneEdge", at: across + gap },
+      ]),
+      tall: cutHeight,
+      notches: [],
+    };
+  }
+  return {
+    blank: layBlank(netHeight, foot.value, top.value, [
+      { code: "foot", at: 0 },
+      { code: "seat", at: Math.min(netHeight, wall.lift.value) },
+    ]),
+    tall: wall.ready?.at?.outside ?? across + 2 * (wall.fit.value + wall.thickness),
+    notches: [],
+  };
+}
+
+/** The seam falls midway between two notches. */
+function notchesAlong({ wall, wallPlan: { notches }, netLength }: Setting): number[] {
+  const lead = wall.losses.squaring.value / 2;
+  return Array.from({ length: Math.min(notches, MOST_NOTCHES) }, (_, i) => lead + ((i + 0.5) * netLength) / notches);
+}
+
+/** More than this are not told apart in any drawing. */
+const MOST_NOTCHES = 400;
+
+/** Marks and gathering runs along the strip, measured on the wall's middle. */
+function unroll({ outline, wall, netLength }: Setting, seamAt: number, places: readonly End[], runs: readonly Run[]): Blank {
+  const middle = outward(outline, wall.fit.value + wall.thickness / 2);
+  const seam = middle.lengthTo(outline.stationAt(seamAt));
+  const along = (at: Place) => {
+    const past = (((middle.lengthTo(at) - seam) % netLength) + netLength) % netLength;
+    return past < tolerance.sameLength || netLength - past < tolerance.sameLength ? 0 : past;
+  };
+  const place = (at: number) => along(outline.stationAt(at));
+  const marks = [
+    { code: "seam" as const, at: 0 },
+    ...places.map(({ code, place }) => ({ code, at: along(place) })),
+    { code: "farSide" as const, at: netLength / 2 },
+  ];
+  const gathers = runs.flatMap(({ from, to }) => {
+    if (to - from >= 1) return [{ from: 0, to: netLength }];
+    const [start, end] = [place(from), place(to)];
+    if (start <= end) return [{ from: start, to: end }];
+    return [
+      { from: start, to: netLength },
+      { from: 0, to: end },
+    ];
+  });
+  const { squaring, mark } = wall.losses;
+  return layBlank(
+    netLength,
+    squaring.value / 2,
+    squaring.value / 2 + mark.value,
+    marks.sort((a, b) => a.at - b.at),
+    gathers,
+  );
+}
+
+const PROFILE_STEPS = 64;
+/** Lips worked out between the least and the greatest turn-in; those between them lie on chords. */
+const LIP_STEPS = 12;
+
+/** Lift, turn-in and lip at each place, filed to by the turn-in rule. */
+function topEdge(setting: Setting): Point[] | null {
+  const { outline, stone, wall, wallPlan, netLength } = setting;
+  const { seamAt } = wallPlan;
+  if (!isUneven(stone) || wall.height.rule !== "turn-in" || seamAt === null) return null;
+  const profile = turnInProfile(stone);
+  const lipAt = lipsBetween(setting);
+  const middle = outward(outline, wall.fit.value + wall.thickness / 2);
+  const from = middle.lengthTo(outline.stationAt(seamAt));
+  const edge = Array.from({ length: PROFILE_STEPS }, (_, i): Point => {
+    const at = seamAt + i / PROFILE_STEPS;
+    const along = i === 0 ? 0 : (((middle.lengthTo(outline.stationAt(at)) - from) % netLength) + netLength) % netLength;
+    return [along, wall.lift.value + profile(at) + lipAt(profile(at))];
+  });
+  return [...edge, [netLength, edge[0]![1]]];
+}
+
+/** The lip over each height at which the side leans in. */
+function lipsBetween({ stone, dome, wall }: Setting): (turnIn: number) => number {
+  const heights = typeof stone.turnIn === "number" ? [stone.turnIn] : stone.turnIn.map(({ height }) => height);
+  const [least, most] = [Math.min(...heights), Math.max(...heights)];
+  const step = (most - least) / LIP_STEPS;
+  const lips = Array.from({ length: LIP_STEPS + 1 }, (_, i) => {
+    const leaning = { ...dome, turnIn: least + i * step };
+    return lipFigure(leaning, cover(leaning, wall.catch.value), wall).value;
+  });
+  return (turnIn) => {
+    const steps = step > 0 ? Math.min(LIP_STEPS, Math.max(0, (turnIn - least) / step)) : 0;
+    const i = Math.min(LIP_STEPS - 1, Math.floor(steps));
+    return lips[i]! + (lips[i + 1]! - lips[i]!) * (steps - i);
+  };
+}
+
+function turnInAlong({ outline, stone }: Setting): LaidOut["turnIn"] {
+  const profile = turnInProfile(stone);
+  const length = outline.perimeter;
+  const nodes = typeof stone.turnIn === "number" ? [{ at: 0, height: stone.turnIn }] : stone.turnIn;
+  const steps = isUneven(stone) ? PROFILE_STEPS : 1;
+  return {
+    curve: Array.from({ length: steps + 1 }, (_, i): Point => [(i / steps) * length, profile(i / steps)]),
+    nodes: nodes.map(({ at, height }): Point => [at * length, height]),
+  };
+}
+
+/** The tape starts at the datum, which is an end of most outlines. */
+function tapeRound(outline: Outline, places: readonly End[]): Blank {
+  const marks = places.map(({ code, place }) => ({ code, at: place.at * outline.perimeter }));
+  return layBlank(outline.perimeter, 0, 0, marks.length > 0 ? marks : [{ code: "farSide", at: outline.perimeter / 2 }]);
+}
+
+function layPlate({ outline, platePlan }: Setting): Blank {
+  const margin = platePlan.sawLine - platePlan.edge;
+  const half = outline.extent(0) / 2;
+  const net = 2 * (half + platePlan.edge);
+  return layBlank(net, margin, margin, [
+    { code: "stoneEdge", at: platePlan.edge },
+    { code: "stoneEdge", at: net - platePlan.edge },
+  ]);
+}
+
+const TURN = 2 * Math.PI;
+/** A run counts where the outline turns this many times faster than a circle of its length, and so far in all; more than two are corners. */
+const SHARPER = 1.1;
+const LEAST_CORNER = TURN / 8;
+const MOST_ENDS = 2;
+
+interface End {
+  readonly code: "end" | "corner" | "point" | "notch";
+  readonly place: Place;
+}
+
+/** Points and notches, and the middles of the runs that turn fastest. */
+function ends(outline: Outline): End[] {
+  const limit = (SHARPER * TURN) / outline.perimeter;
+  const tight = runsWhere(outline, (curvature) => curvature - limit).filter(
+    (run) => run.to - run.from < 1 && turnAlong(outline, run) >= LEAST_CORNER,
+  );
+  return [
+    ...foldedCorners(outline).map((place): End => ({ code: cornerCode(place), place })),
+    ...tight.map((run): End => ({
+      code: tight.length > MOST_ENDS ? "corner" : "end",
+      place: outline.stationAt((run.from + run.to) / 2),
+    })),
+  ];
+}
+
+export function cornerCode({ turn }: Corner): "point" | "notch" {
+  return turn > 0 ? "point" : "notch";
+}
+
+/** How far the outline turns along a run, in radians: its mean curvature over the stations there, times its length. */
+function turnAlong({ stations, perimeter }: Outline, { from, to }: Run): number {
+  let [sum, count] = [0, 0];
+  for (const { at, curvature } of stations) {
+    if ((at < from || at > to) && (at + 1 < from || at + 1 > to)) continue;
+    sum += curvature;
+    count += 1;
+  }
+  return count > 0 ? (sum / count) * (to - from) * perimeter : 0;
+}
