@@ -49,7 +49,7 @@ async function take(address, { name, path, size = { width: 1280, height: 800 }, 
   await page.getByRole("main").waitFor();
   await page.evaluate(() => document.fonts.ready);
   await act?.(page);
-  await page.waitForTimeout(300);
+  await page.waitForTimeout(800);
   await page.screenshot({ path: join(folder, `${name}.png`) });
   await page.close();
   console.log(`docs/screenshots/${name}.png`);
