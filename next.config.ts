@@ -1,16 +1,12 @@
 import type { NextConfig } from "next";
 
 /** Workers do not inherit the page's policy, so their files carry one of their own. */
-const WORKER_POLICY = "default-src 'none'; script-src 'self'; connect-src 'self'; worker-src 'self'";
+const WORKER_POLICY = "default-src 'none'; script-src 'self'; connect-src 'self'; worker-src 'self'; frame-ancestors 'none'";
 
 const config: NextConfig = {
   turbopack: { root: import.meta.dirname },
   poweredByHeader: false,
-  headers: () =>
-    Promise.resolve([
-      { source: "/_next/static/:path*", headers: [{ key: "Content-Security-Policy", value: WORKER_POLICY }] },
-      { source: "/api/:path*", headers: [{ key: "X-Content-Type-Options", value: "nosniff" }] },
-    ]),
+  headers: () => Promise.resolve([{ source: "/_next/static/:path*", headers: [{ key: "Content-Security-Policy", value: WORKER_POLICY }] }]),
 };
 
 export default config;

@@ -4,7 +4,7 @@ import { mkdtemp } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { type Page, chromium, expect, test } from "@playwright/test";
-import { CHROMIUM, DEMO_PORT, field, figure, kept, quiet } from "./places";
+import { CHROMIUM, DEMO, field, figure, kept, quiet } from "./places";
 
 const WALL = "/pieces/tern-ring/wall";
 const thickness = (page: Page) => field(page, "m1.wall.thickness");
@@ -175,7 +175,7 @@ async function browserOn(profile: string): Promise<{ page: Page; kill: () => Pro
 
 test("a browser killed in the middle of edits loses at most the last half second", async () => {
   const profile = await mkdtemp(join(tmpdir(), "profile-"));
-  const address = `http://127.0.0.1:${DEMO_PORT}${WALL}`;
+  const address = `${DEMO}${WALL}`;
   const first = await browserOn(profile);
   await first.page.goto(address);
   await thickness(first.page).fill("0.45");

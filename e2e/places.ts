@@ -1,12 +1,12 @@
 import { type Page, expect } from "@playwright/test";
+import { findChromium } from "../scripts/chromium.mjs";
 
-/** The server that starts with the demo, and the one that starts with nothing. */
-export const DEMO_PORT = 4390;
-export const EMPTY_PORT = 4391;
-export const EMPTY = `http://127.0.0.1:${EMPTY_PORT}/`;
+/** The server that starts with the demo, and the one that starts with nothing; known once both have started. */
+export const DEMO = process.env.DEMO_ADDRESS ?? "";
+export const EMPTY = `${process.env.EMPTY_ADDRESS ?? ""}/`;
 
 export const CHROMIUM = {
-  executablePath: "/usr/bin/chromium",
+  executablePath: findChromium() ?? "",
   args: ["--no-sandbox", "--disable-dev-shm-usage", "--disable-background-networking", "--disable-component-update"],
 };
 

@@ -3,14 +3,14 @@ import { expect, test } from "@playwright/test";
 import { EMPTY, field, figure, kept, quiet } from "./places";
 
 const PLACES = [
-  "/",
-  "/my-bench",
-  ...["stone", "wall", "plate", "hoop", "heats", "making", "card"].map((stage) => `/pieces/whelk-ring/${stage}`),
-  EMPTY,
-];
+  ["home", "/"],
+  ["my bench", "/my-bench"],
+  ...["stone", "wall", "plate", "hoop", "heats", "making", "card"].map((stage) => [stage, `/pieces/whelk-ring/${stage}`] as const),
+  ["an empty tray", EMPTY],
+] as const;
 
-for (const place of PLACES) {
-  test(`${place} has nothing serious against it, at any width`, async ({ page }) => {
+for (const [name, place] of PLACES) {
+  test(`${name} has nothing serious against it, at any width`, async ({ page }) => {
     const heard = quiet(page);
     await page.goto(place);
     await expect(page.getByRole("main")).toBeVisible();

@@ -1,8 +1,8 @@
 import { readFileSync } from "node:fs";
 import { expect, test } from "@playwright/test";
-import { DEMO_PORT } from "./places";
+import { DEMO } from "./places";
 
-const ADDRESS = `http://127.0.0.1:${DEMO_PORT}/api/plan`;
+const ADDRESS = `${DEMO}/api/plan`;
 const tern = JSON.parse(readFileSync("demo/pieces/tern-ring.json", "utf8")) as { mounts: object[] };
 
 function post(body: BodyInit, type = "application/json"): Promise<Response> {

@@ -1,12 +1,12 @@
 import { readFileSync, readdirSync } from "node:fs";
 import { join } from "node:path";
-import { buildApp, install, root } from "./prepare.mjs";
+import { root } from "./children.mjs";
+import { buildApp, install } from "./prepare.mjs";
 
-install();
-buildApp();
-const { startServer, stopOnSignal } = await import("./server.mjs");
-const { address, stop, ended } = await startServer({ demo: true });
-stopOnSignal(stop);
+await install();
+await buildApp();
+const { startServer } = await import("./server.mjs");
+const { address, ended } = await startServer({ demo: true });
 
 const folder = join(root, "demo/pieces");
 const names = readdirSync(folder).map((file) => JSON.parse(readFileSync(join(folder, file), "utf8")).name);

@@ -1,8 +1,9 @@
-import { compileSchemas, install } from "./prepare.mjs";
+import { bundle, compileSchemas, install } from "./prepare.mjs";
 
-install();
-compileSchemas();
-const { startServer, stopOnSignal } = await import("./server.mjs");
-const { stop, ended } = await startServer({ demo: true, dev: true });
-stopOnSignal(stop);
+await install();
+await compileSchemas();
+await bundle("src/workers/plan/plan.thread.ts", "plan-thread");
+const { startServer } = await import("./server.mjs");
+const { address, ended } = await startServer({ demo: true, dev: true });
+console.log(`Hoop Ledger is at ${address}`);
 await ended;

@@ -1,4 +1,4 @@
 import { bundle, install } from "./prepare.mjs";
 
-install();
-await import(bundle("cli/plan.ts", "plan"));
+await install();
+await import(await bundle("cli/plan.ts", "plan"));

@@ -1,36 +1,31 @@
 // What every command needs done before it runs: each step is skipped when nothing it depends on has changed.
-import { spawnSync } from "node:child_process";
 import { createHash } from "node:crypto";
-import { existsSync, mkdirSync, readFileSync, readdirSync, writeFileSync } from "node:fs";
+import { existsSync, mkdirSync, readFileSync, readdirSync, rmSync, statSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
-import { fileURLToPath } from "node:url";
+import { bin, must, root } from "./children.mjs";
+import { findChromium } from "./chromium.mjs";
 
-export const root = fileURLToPath(new URL("..", import.meta.url));
 const made = join(root, ".build");
-const env = { ...process.env, NEXT_TELEMETRY_DISABLED: "1" };
+const lockFolder = join(made, "lock");
 
-/** Runs a program to its end, its output shown unless quiet. Returns whether it succeeded. */
-export function run(command, args, { quiet = false, extra = {} } = {}) {
-  const { status, stdout, stderr } = spawnSync(command, args, {
-    cwd: root,
-    env: { ...env, ...extra },
-    stdio: quiet ? "pipe" : "inherit",
-    encoding: "utf8",
-  });
-  if (status !== 0 && quiet) process.stderr.write(`${stdout ?? ""}${stderr ?? ""}`);
-  return status === 0;
-}
-
-export function must(command, args, options) {
-  if (!run(command, args, options)) {
-    console.error(`failed: ${command} ${args.join(" ")}`);
+/**
+ * Ends the command with a sentence where a folder cannot be written, never with a stack.
+ * @template T
+ * @param {() => T} work
+ * @returns {T}
+ */
+function orSay(work) {
+  try {
+    return work();
+  } catch (error) {
+    const { code, path } = /** @type {NodeJS.ErrnoException} */ (error);
+    if (!code) throw error;
+    console.error(`cannot write ${path ?? made}: ${code}`);
     process.exit(1);
   }
 }
 
-/** A program from node_modules, by the path of its script. */
-export const bin = (path) => join(root, "node_modules", path);
-
+/** @param {string} path @returns {string[]} */
 function filesIn(path) {
   const full = join(root, path);
   if (!existsSync(full)) return [];
@@ -42,9 +37,13 @@ function filesIn(path) {
   });
 }
 
+/** What every product depends on besides its own files. */
+const CONFIG = ["package-lock.json", "package.json", "tsconfig.json", "next.config.ts", "postcss.config.mjs", "scripts/prepare.mjs"];
+
+/** @param {readonly string[]} files */
 function hashOf(files) {
-  const hash = createHash("sha256");
-  for (const file of files)
+  const hash = createHash("sha256").update(process.version);
+  for (const file of [...files, ...CONFIG])
     hash
       .update(file)
       .update("\0")
@@ -53,49 +52,133 @@ function hashOf(files) {
   return hash.digest("hex");
 }
 
-/** Does `work` unless it was done for the same files and its `product` is still there. Returns whether it had to. */
-function unlessMade(name, files, product, work) {
-  const stamp = join(made, `${name}.stamp`);
-  const hash = hashOf(files);
-  if (existsSync(join(root, product)) && existsSync(stamp) && readFileSync(stamp, "utf8") === hash) return false;
-  work();
-  mkdirSync(made, { recursive: true });
-  writeFileSync(stamp, hash);
-  return true;
+/** @param {number} ms */
+const wait = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
+
+/**
+ * Does something while no other command on this checkout does. One that died holding the lock has lost it.
+ * @template T
+ * @param {() => Promise<T>} work
+ * @returns {Promise<T>}
+ */
+async function alone(work) {
+  orSay(() => mkdirSync(made, { recursive: true }));
+  const holder = join(lockFolder, "pid");
+  for (let isSaid = false; ;) {
+    try {
+      mkdirSync(lockFolder);
+      writeFileSync(holder, String(process.pid));
+      break;
+    } catch (error) {
+      const { code } = /** @type {NodeJS.ErrnoException} */ (error);
+      if (code !== "EEXIST")
+        orSay(() => {
+          throw error;
+        });
+    }
+    if (!isHeld(holder)) rmSync(lockFolder, { recursive: true, force: true });
+    else {
+      if (!isSaid) console.error("Waiting for another command to get ready");
+      isSaid = true;
+      await wait(250);
+    }
+  }
+  const free = () => rmSync(lockFolder, { recursive: true, force: true });
+  process.once("exit", free);
+  try {
+    return await work();
+  } finally {
+    free();
+    process.off("exit", free);
+  }
 }
 
-export function install() {
-  unlessMade("install", ["package-lock.json"], "node_modules", () => {
+/** A lock without a number yet is being taken: it is given a moment. @param {string} holder */
+function isHeld(holder) {
+  try {
+    const pid = Number(readFileSync(holder, "utf8"));
+    if (pid > 0) process.kill(pid, 0);
+    return true;
+  } catch (error) {
+    const { code } = /** @type {NodeJS.ErrnoException} */ (error);
+    if (code === "EPERM") return true;
+    return code === "ENOENT" && existsSync(lockFolder) && Date.now() - statSync(lockFolder).mtimeMs < 2000;
+  }
+}
+
+/**
+ * Does `work` unless it was done for the same files and its `product` is still there.
+ * @param {string} name
+ * @param {readonly string[]} files
+ * @param {string} product
+ * @param {() => Promise<void>} work
+ */
+async function unlessMade(name, files, product, work) {
+  const stamp = join(made, `${name}.stamp`);
+  const hash = hashOf(files);
+  const isMade = () => existsSync(join(root, product)) && existsSync(stamp) && readFileSync(stamp, "utf8") === hash;
+  if (isMade()) return;
+  await alone(async () => {
+    if (isMade()) return;
+    await work();
+    orSay(() => writeFileSync(stamp, hash));
+  });
+}
+
+/** Whether node_modules holds what the lock file names, whoever put it there. */
+function isInstalled() {
+  const installed = join(root, "node_modules/.package-lock.json");
+  if (!existsSync(installed)) return false;
+  /** @param {string} file @returns {Record<string, { version?: string, optional?: boolean }>} */
+  const packagesOf = (file) => JSON.parse(readFileSync(file, "utf8")).packages;
+  const [wanted, there] = [packagesOf(join(root, "package-lock.json")), packagesOf(installed)];
+  return Object.entries(wanted).every(([path, { version, optional }]) => {
+    if (path === "") return true;
+    const isThere = there[path]?.version === version && existsSync(join(root, path, "package.json"));
+    return isThere || (optional === true && !there[path]);
+  });
+}
+
+export async function install() {
+  if (isInstalled()) return;
+  await alone(async () => {
+    if (isInstalled()) return;
     console.error("Installing packages");
-    must("npm", ["ci", "--no-audit", "--no-fund", "--loglevel=error"], { quiet: true });
+    await must("npm", ["ci", "--no-audit", "--no-fund", "--loglevel=error"], { quiet: true });
   });
 }
 
 const SCHEMA_FILES = () => [...filesIn("src/formats/schema"), "src/formats/compile-schemas.mjs"];
 
 /** The validators and the schemas the app serves. */
-export function compileSchemas() {
-  unlessMade("schemas", SCHEMA_FILES(), "src/formats/generated/validators.js", () => must("node", ["src/formats/compile-schemas.mjs"]));
+export async function compileSchemas() {
+  await unlessMade("schemas", SCHEMA_FILES(), "src/formats/generated/validators.js", () =>
+    must("node", ["src/formats/compile-schemas.mjs"]),
+  );
 }
 
 const SOURCES = () => ["src", "demo"].flatMap(filesIn).filter((file) => !/\.test\.tsx?$/.test(file));
 
-/** The production build of the app. */
-export function buildApp() {
-  compileSchemas();
-  const files = [...SOURCES(), "package-lock.json", "next.config.ts", "postcss.config.mjs", "tsconfig.json"];
-  unlessMade("app", files, ".next/BUILD_ID", () => {
+/** The production build of the app, and the thread its server plans in. */
+export async function buildApp() {
+  await compileSchemas();
+  await bundle("src/workers/plan/plan.thread.ts", "plan-thread");
+  await unlessMade("app", SOURCES(), ".next/BUILD_ID", async () => {
     console.error("Building");
-    must("node", [bin("next/dist/bin/next"), "build"], { quiet: true });
+    await must("node", [bin("next/dist/bin/next"), "build"], { quiet: true });
   });
 }
 
-/** A program in TypeScript as one file that node can run. Returns its path. */
-export function bundle(entry, name) {
-  compileSchemas();
+/**
+ * A program in TypeScript as one file that node can run. Returns its path.
+ * @param {string} entry
+ * @param {string} name
+ */
+export async function bundle(entry, name) {
+  await compileSchemas();
   const product = `.build/${name}.mjs`;
-  const files = [...SOURCES(), ...["cli", "speed", "e2e"].flatMap(filesIn), "tsconfig.json"];
-  unlessMade(name, files, product, () =>
+  const files = [...SOURCES(), ...["cli", "speed", "e2e", "attack"].flatMap(filesIn)];
+  await unlessMade(name, files, product, () =>
     must("node", [
       bin("esbuild/bin/esbuild"),
       entry,
@@ -111,14 +194,12 @@ export function bundle(entry, name) {
   return join(root, product);
 }
 
-export const CHROMIUM = "/usr/bin/chromium";
-
-/** Chromium from Debian's packages. */
-export function installChromium() {
-  if (existsSync(CHROMIUM)) return;
+/** Chromium from Debian's packages, where there is none yet. */
+export async function installChromium() {
+  if (findChromium()) return;
   console.error("Installing Chromium");
-  must("apt-get", ["update", "-qq"], { quiet: true });
-  must("apt-get", ["install", "-y", "-qq", "--no-install-recommends", "chromium"], {
+  await must("apt-get", ["update", "-qq"], { quiet: true });
+  await must("apt-get", ["install", "-y", "-qq", "--no-install-recommends", "chromium"], {
     quiet: true,
     extra: { DEBIAN_FRONTEND: "noninteractive" },
   });

@@ -1,11 +1,13 @@
 // Makes the pictures of docs/screenshots from the demo, at 1280 x 800.
 import { mkdirSync } from "node:fs";
 import { join } from "node:path";
-import { CHROMIUM, buildApp, install, installChromium, root } from "./prepare.mjs";
+import { root } from "./children.mjs";
+import { findChromium } from "./chromium.mjs";
+import { buildApp, install, installChromium } from "./prepare.mjs";
 
-install();
-installChromium();
-buildApp();
+await install();
+await installChromium();
+await buildApp();
 const { chromium } = await import("@playwright/test");
 const { startServer } = await import("./server.mjs");
 
@@ -39,7 +41,7 @@ const start = {
 };
 
 const browser = await chromium.launch({
-  executablePath: CHROMIUM,
+  executablePath: findChromium() ?? "",
   args: ["--no-sandbox", "--disable-dev-shm-usage", "--disable-background-networking"],
 });
 

@@ -1,52 +1,41 @@
-// Starts the production server on this machine only, on the asked port or the next free one.
-import { spawn } from "node:child_process";
-import { createServer } from "node:net";
-import { bin, root } from "./prepare.mjs";
+// Starts the app's server as a process of its own, on the asked port or the next free one; 0 takes any that is free.
+import { start } from "./children.mjs";
 
-const HOST = "127.0.0.1";
-const TRIES = 50;
+/** A server that has not answered by then will not (ms). */
+const LONGEST_START = 60_000;
 
-function isFree(port) {
-  return new Promise((resolve) => {
-    const probe = createServer();
-    probe.once("error", () => resolve(false));
-    probe.listen(port, HOST, () => probe.close(() => resolve(true)));
+/**
+ * Resolves with the address once it answers; `stop` ends the server.
+ * @param {{ from?: number, demo?: boolean, dev?: boolean }} [how]
+ * @returns {Promise<{ address: string, stop: () => Promise<void>, ended: Promise<void> }>}
+ */
+export function startServer({ from = 4173, demo = false, dev = false } = {}) {
+  const child = start("node", ["scripts/serve.mjs", String(from), ...(dev ? ["dev"] : [])], {
+    extra: { HOOP_LEDGER_DEMO: demo ? "1" : "", NODE_ENV: dev ? "development" : "production" },
+    stdio: ["ignore", "pipe", "inherit"],
   });
-}
-
-async function freePort(from) {
-  for (let port = from; port < from + TRIES; port++) if (await isFree(port)) return port;
-  throw new Error(`no free port from ${from} to ${from + TRIES - 1}`);
-}
-
-/** Resolves with the address once it answers; `stop` ends the server. */
-export async function startServer({ from = 4173, demo = false, dev = false } = {}) {
-  const port = await freePort(from);
-  const child = spawn("node", [bin("next/dist/bin/next"), dev ? "dev" : "start", "-H", HOST, "-p", String(port)], {
-    cwd: root,
-    env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1", HOOP_LEDGER_DEMO: demo ? "1" : "" },
-    stdio: ["ignore", dev ? "inherit" : "pipe", "inherit"],
-  });
-  const ended = new Promise((resolve) => child.once("exit", resolve));
-  const address = `http://${HOST}:${port}`;
+  /** @type {Promise<void>} */
+  const ended = new Promise((resolve) => child.once("exit", () => resolve()));
   const stop = () => {
     child.kill("SIGTERM");
     return ended;
   };
-  for (let i = 0; i < 300; i++) {
-    if (child.exitCode !== null) throw new Error(`the server ended with code ${child.exitCode}`);
-    const answers = await fetch(address).then(
-      (response) => response.ok,
-      () => false,
-    );
-    if (answers) return { address, stop, ended };
-    await new Promise((resolve) => setTimeout(resolve, 100));
-  }
-  await stop();
-  throw new Error("the server did not answer within 30 s");
-}
-
-/** Ends the server when the program is told to end. */
-export function stopOnSignal(stop) {
-  for (const signal of ["SIGINT", "SIGTERM"]) process.once(signal, () => void stop().then(() => process.exit(0)));
+  return new Promise((resolve, reject) => {
+    const late = setTimeout(() => {
+      void stop();
+      reject(new Error(`the server did not answer within ${LONGEST_START / 1000} s`));
+    }, LONGEST_START);
+    child.once("exit", (code) => {
+      clearTimeout(late);
+      reject(new Error(`the server ended with code ${code}`));
+    });
+    let said = "";
+    child.stdout?.on("data", (chunk) => {
+      said += String(chunk);
+      const found = /listening at (\S+)\n/.exec(said);
+      if (!found?.[1]) return;
+      clearTimeout(late);
+      resolve({ address: found[1], stop, ended });
+    });
+  });
 }

@@ -1,13 +1,13 @@
 // Medians and ratios for this machine: the core alone, then the app in the browser.
 import { buildApp, bundle, install, installChromium } from "./prepare.mjs";
 
-install();
-await import(bundle("speed/core.ts", "speed"));
+await install();
+await import(await bundle("speed/core.ts", "speed"));
 
-installChromium();
-buildApp();
+await installChromium();
+await buildApp();
 const { startServer } = await import("./server.mjs");
-const { measureBrowser } = await import(bundle("speed/browser.ts", "speed-browser"));
+const { measureBrowser } = await import(await bundle("speed/browser.ts", "speed-browser"));
 const start = performance.now();
 const { address, stop } = await startServer({ from: 4300, demo: true });
 await measureBrowser(address, performance.now() - start).finally(stop);

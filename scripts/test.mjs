@@ -1,11 +1,12 @@
 // Everything that must hold, in order; the last line counts what passed and what failed.
 import { readFileSync, rmSync } from "node:fs";
 import { join } from "node:path";
-import { bin, buildApp, compileSchemas, install, installChromium, root, run } from "./prepare.mjs";
+import { bin, root, run } from "./children.mjs";
+import { buildApp, compileSchemas, install, installChromium } from "./prepare.mjs";
 
-install();
-installChromium();
-compileSchemas();
+await install();
+await installChromium();
+await compileSchemas();
 
 const results = { jest: join(root, ".build/jest.json"), browser: join(root, ".build/browser.json") };
 for (const file of Object.values(results)) rmSync(file, { force: true });
@@ -26,21 +27,27 @@ const read = (file) => {
   }
 };
 
-step("types", run("node", [bin("next/dist/bin/next"), "typegen"], { quiet: true }) && run("node", [bin("typescript/bin/tsc"), "--noEmit"]));
-step("lint", run("node", [bin("eslint/bin/eslint.js"), ".", "--max-warnings=0"]));
+console.log(`random tests start from SEED=${process.env.SEED ?? "20261125"}`);
+step("format", await run("node", [bin("prettier/bin/prettier.cjs"), "--check", "--log-level=warn", "."]));
+step(
+  "types",
+  (await run("node", [bin("next/dist/bin/next"), "typegen"], { quiet: true })) &&
+    (await run("node", [bin("typescript/bin/tsc"), "--noEmit"])),
+);
+step("lint", await run("node", [bin("eslint/bin/eslint.js"), ".", "--max-warnings=0"]));
 step(
   "import rules",
-  run("node", [bin("dependency-cruiser/bin/dependency-cruise.mjs"), "--config", ".dependency-cruiser.cjs", "src", "cli", "demo"]),
+  await run("node", [bin("dependency-cruiser/bin/dependency-cruise.mjs"), "--config", ".dependency-cruiser.cjs", "src", "cli", "demo"]),
 );
-step("nothing unused", run("node", [bin("knip/bin/knip.js")]));
+step("nothing unused", await run("node", [bin("knip/bin/knip.js")]));
 
-run("node", [bin("jest/bin/jest.js"), "--json", `--outputFile=${results.jest}`]);
+await run("node", [bin("jest/bin/jest.js"), "--json", `--outputFile=${results.jest}`]);
 const jest = read(results.jest);
 passed += jest?.numPassedTests ?? 0;
 failed += jest ? jest.numFailedTests + jest.numRuntimeErrorTestSuites : 1;
 
-buildApp();
-run("node", [bin("@playwright/test/cli.js"), "test"], { extra: { PLAYWRIGHT_JSON_OUTPUT_NAME: results.browser } });
+await buildApp();
+await run("node", [bin("@playwright/test/cli.js"), "test"], { extra: { PLAYWRIGHT_JSON_OUTPUT_NAME: results.browser } });
 const browser = read(results.browser);
 passed += browser?.stats.expected ?? 0;
 failed += browser ? browser.stats.unexpected + browser.stats.flaky + browser.errors.length : 1;

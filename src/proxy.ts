@@ -1,6 +1,6 @@
 import { type NextRequest, NextResponse } from "next/server";
 
-/** The strict policy of every page, with a nonce of its own, and the headers that go with it. */
+/** The strict policy of every page, with a nonce of its own; the server sets the headers that every answer has. */
 export function proxy(request: NextRequest): NextResponse {
   const nonce = Buffer.from(crypto.randomUUID()).toString("base64");
   const policy = [
@@ -23,10 +23,6 @@ export function proxy(request: NextRequest): NextResponse {
   headers.set("Content-Security-Policy", policy);
   const response = NextResponse.next({ request: { headers } });
   response.headers.set("Content-Security-Policy", policy);
-  response.headers.set("X-Content-Type-Options", "nosniff");
-  response.headers.set("Referrer-Policy", "no-referrer");
-  response.headers.set("Cross-Origin-Opener-Policy", "same-origin");
-  response.headers.set("Permissions-Policy", "camera=(), microphone=(), geolocation=()");
   return response;
 }
 

@@ -5,6 +5,7 @@ import { type ReactNode } from "react";
 import { Ahead } from "@/screens/ahead";
 import { FindProvider } from "@/ui/Find";
 import { Nonce } from "@/ui/Nonce";
+import { NoticesProvider } from "@/ui/notices";
 import { OpeningProvider } from "@/ui/opening";
 import { TrayProvider } from "@/ui/tray";
 import "./globals.css";
@@ -19,11 +20,13 @@ export default async function RootLayout({ children }: { readonly children: Reac
       <body>
         <Nonce value={nonce}>
           <Ahead />
-          <TrayProvider withDemo={process.env.HOOP_LEDGER_DEMO === "1"}>
-            <OpeningProvider>
-              <FindProvider>{children}</FindProvider>
-            </OpeningProvider>
-          </TrayProvider>
+          <NoticesProvider>
+            <TrayProvider withDemo={process.env.HOOP_LEDGER_DEMO === "1"}>
+              <OpeningProvider>
+                <FindProvider>{children}</FindProvider>
+              </OpeningProvider>
+            </TrayProvider>
+          </NoticesProvider>
         </Nonce>
       </body>
     </html>

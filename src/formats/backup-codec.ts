@@ -1,15 +1,13 @@
-import { type BenchEntry } from "@/core/piece/bench";
+import { type BenchEntry, SHIPPED_BENCH } from "@/core/piece/bench";
 import { type Fault, fault } from "@/core/piece/fault";
 import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
-import { BENCH, benchFromJson } from "./bench-codec";
-import { type Decoded, type Kind, decode } from "./decode";
-import { validateMake } from "./generated/validators";
-import { makeMigrations } from "./migrations";
-import { pieceFromJson } from "./piece-codec";
-import { type Json, MOST_BACKUP_BYTES, asObject, readJson } from "./read-json";
-
-const MAKE: Kind = { format: "hoop-ledger/make", newest: 1, migrations: makeMigrations, validate: validateMake };
+import { benchFromJson } from "./bench-codec";
+import { type Decoded } from "./decode";
+import { BENCH } from "./kinds";
+import { makeFromJson } from "./make-codec";
+import { pieceOnBench } from "./piece-codec";
+import { type Json, type JsonObject, MOST_FAULTS, parsed, pointer } from "./read-json";
 
 /** Everything saved at once. */
 export interface Backup {
@@ -20,47 +18,104 @@ export interface Backup {
   readonly makes: readonly Make[];
 }
 
+/** Something of a backup that cannot be read: where it stands, what it calls itself, and what is wrong with it. */
+export interface Unread {
+  readonly path: string;
+  readonly name: string;
+  readonly faults: readonly Fault[];
+}
+
+/** What of a backup is good, each brought up to the newest version, and what is not. */
+export interface ReadBackup {
+  /** null where its bench cannot be read. */
+  readonly bench: BenchEntry | null;
+  readonly pieces: readonly Piece[];
+  readonly makes: readonly Make[];
+  readonly unread: readonly Unread[];
+}
+
 const BACKUP_FORMAT = "hoop-ledger/backup";
 
-/** Everything saved at once, or all that is wrong with any part of it. */
-export function decodeBackup(text: string): Decoded<Backup> {
-  const read = readJson(text, BACKUP_FORMAT, MOST_BACKUP_BYTES);
-  if (!read.ok) return read;
-  const { version, bench, pieces, makes, ...others } = read.value;
-  if (version !== 1) return { ok: false, faults: [fault("/version", "too-new", { newest: 1, got: JSON.stringify(version) ?? "nothing" })] };
-  const strange = Object.keys(others)
-    .filter((key) => key !== "format")
-    .map((key) => fault(`/${key}`, "unknown-field"));
+/**
+ * Reads everything saved at once: each piece with the bench it came with, else with the backup's own. What is wrong in one part keeps no
+ * other from being read; only what is no backup at all is refused. `onRead` hears how many of all parts have been read.
+ */
+export function readBackup(file: JsonObject, onRead: (done: number, of: number) => void = () => undefined): Decoded<ReadBackup> {
+  const { format, version, bench, pieces, makes, ...others } = file;
   const faults = [
-    ...strange,
-    ...faultsUnder("/bench", benchFromJson(bench ?? null)),
-    ...faultsOfList("/pieces", pieces, (each) => pieceFromJson(each)),
-    ...faultsOfList("/makes", makes, (each) => decode<Make>(MAKE, asObject(each, MAKE.format))),
+    ...(format === BACKUP_FORMAT ? [] : [fault("/format", "wrong-format", { expected: `"${BACKUP_FORMAT}"` })]),
+    ...(version === 1 ? [] : [fault("/version", "too-new", { newest: 1, got: JSON.stringify(version) ?? "nothing" })]),
+    ...Object.keys(others)
+      .slice(0, MOST_FAULTS)
+      .map((key) => fault(`/${pointer(key)}`, "unknown-field")),
+    ...listFaults("/pieces", pieces),
+    ...listFaults("/makes", makes),
   ];
-  return faults.length > 0 ? { ok: false, faults } : { ok: true, value: read.value as unknown as Backup, migratedFrom: null };
+  if (faults.length > 0) return { ok: false, faults };
+  const mine = benchFromJson(bench ?? null);
+  const of = (pieces as readonly Json[]).length + (makes as readonly Json[]).length;
+  let done = 0;
+  const unread: Unread[] = mine.ok ? [] : [{ path: "/bench", name: "", faults: mine.faults }];
+  const readList = <T extends { readonly id: string }>(path: string, list: readonly Json[], each: (value: Json) => Decoded<T>): T[] => {
+    const ids = new Set<string>();
+    return list.flatMap((value, i) => {
+      const decoded = each(value);
+      onRead(++done, of);
+      if (decoded.ok && !ids.has(decoded.value.id)) return (ids.add(decoded.value.id), [decoded.value]);
+      const why = decoded.ok ? [fault("/id", "duplicate", { got: decoded.value.id })] : decoded.faults;
+      unread.push({ path: `${path}/${i}`, name: nameOf(value), faults: why });
+      return [];
+    });
+  };
+  const lain = mine.ok ? mine.value : SHIPPED_BENCH;
+  return {
+    ok: true,
+    migratedFrom: null,
+    value: {
+      bench: mine.ok ? mine.value : null,
+      pieces: readList("/pieces", pieces as readonly Json[], (value) => pieceOnBench(value, lain)),
+      makes: readList("/makes", makes as readonly Json[], (value) => makeFromJson(value, lain)),
+      unread,
+    },
+  };
 }
 
-function faultsUnder(path: string, decoded: Decoded<unknown>): Fault[] {
-  return decoded.ok ? [] : decoded.faults.map((each) => ({ ...each, path: path + each.path }));
+function listFaults(path: string, list: Json | undefined): Fault[] {
+  return Array.isArray(list) ? [] : [fault(path, list === undefined ? "missing" : "wrong-type", { expected: "a list" })];
 }
 
-function faultsOfList(path: string, list: Json | undefined, each: (value: Json) => Decoded<unknown>): Fault[] {
-  if (!Array.isArray(list)) return [fault(path, list === undefined ? "missing" : "wrong-type", { expected: "a list" })];
-  return (list as readonly Json[]).flatMap((value, i) => faultsUnder(`${path}/${i}`, each(value)));
+/** What a value calls itself, so that a maker knows which it is. */
+function nameOf(value: Json): string {
+  const named = value as JsonObject | null;
+  const name = typeof value === "object" && value !== null ? (named?.name ?? named?.id) : null;
+  return typeof name === "string" ? name.slice(0, 120) : "";
 }
 
-/** What kind of file a text is, by the format it names; what names none is taken for a piece, whose decoder says what is wrong. */
-export function kindOfFile(text: string): "bench" | "backup" | "piece" {
-  try {
-    const { format } = (JSON.parse(text) ?? {}) as { readonly format?: unknown };
-    return format === BENCH.format ? "bench" : format === BACKUP_FORMAT ? "backup" : "piece";
-  } catch (error) {
-    if (!(error instanceof SyntaxError)) throw error;
-    return "piece";
-  }
+/** What kind of file a parsed text is, by the format it names; what names none is taken for a piece, whose decoder says what is wrong. */
+export function kindOf(value: Json): "bench" | "backup" | "piece" {
+  const format = typeof value === "object" && value !== null ? (value as JsonObject).format : null;
+  return format === BENCH.format ? "bench" : format === BACKUP_FORMAT ? "backup" : "piece";
+}
+
+/** Everything saved at once, from a file's text. */
+export function decodeBackup(text: string): Decoded<ReadBackup> {
+  const json = parsed(text)?.value;
+  if (json === undefined) return { ok: false, faults: [fault("", "not-json")] };
+  if (typeof json !== "object" || json === null || Array.isArray(json))
+    return { ok: false, faults: [fault("", "wrong-type", { expected: "an object" })] };
+  return readBackup(json as JsonObject);
 }
 
 /** A piece, bench or backup as its file's text; reading and writing it again changes nothing but white space. */
 export function encode(file: Piece | BenchEntry | Backup): string {
   return `${JSON.stringify(file, null, 2)}\n`;
+}
+
+/** Everything as its file's text, a part at a time, so that a page that writes much of it can do something else between two. */
+export function* encodeParts({ format, version, bench, pieces, makes }: Backup): Generator<string> {
+  yield `{\n"format": ${JSON.stringify(format)},\n"version": ${version},\n"bench": ${JSON.stringify(bench)},\n"pieces": [`;
+  for (const [i, piece] of pieces.entries()) yield `${i ? "," : ""}\n${JSON.stringify(piece)}`;
+  yield '\n],\n"makes": [';
+  for (const [i, make] of makes.entries()) yield `${i ? "," : ""}\n${JSON.stringify(make)}`;
+  yield "\n]\n}\n";
 }

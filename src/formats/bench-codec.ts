@@ -1,18 +1,15 @@
 import { type BenchEntry } from "@/core/piece/bench";
 import { type Fault, fault } from "@/core/piece/fault";
-import { type Decoded, type Kind, decode } from "./decode";
-import { validateBench } from "./generated/validators";
-import { benchMigrations } from "./migrations";
+import { type Decoded, decode } from "./decode";
+import { BENCH } from "./kinds";
 import { type Json, asObject, readJson } from "./read-json";
 
-export const BENCH: Kind = { format: "hoop-ledger/bench", newest: 1, migrations: benchMigrations, validate: validateBench };
-
 export function decodeBench(text: string): Decoded<BenchEntry> {
-  return checkedBench(decode<BenchEntry>(BENCH, readJson(text, BENCH.format)));
+  return checkedBench(decode<BenchEntry>(BENCH, readJson(text, BENCH.format, BENCH.lists)));
 }
 
 export function benchFromJson(value: Json): Decoded<BenchEntry> {
-  return checkedBench(decode<BenchEntry>(BENCH, asObject(value, BENCH.format)));
+  return checkedBench(decode<BenchEntry>(BENCH, asObject(value, BENCH.format, BENCH.lists)));
 }
 
 function checkedBench(decoded: Decoded<BenchEntry>): Decoded<BenchEntry> {

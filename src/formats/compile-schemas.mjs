@@ -5,9 +5,11 @@ import standalone from "ajv/dist/standalone/index.js";
 import { build } from "esbuild";
 
 const here = new URL(".", import.meta.url);
+/** @param {string} name */
 const schema = async (name) => JSON.parse(await readFile(new URL(`schema/${name}.json`, here), "utf8"));
-const names = ["piece", "bench", "make", "plan"];
-const [piece, bench, make] = await Promise.all(names.map(schema));
+const served = ["piece", "bench", "make", "plan"];
+const [piece, bench, make] = await Promise.all(served.map(schema));
+const kept = await schema("kept");
 
 const ajv = new Ajv2020({
   allErrors: true,
@@ -17,8 +19,48 @@ const ajv = new Ajv2020({
   strictRequired: false,
   code: { source: true, esm: true },
 });
-ajv.addSchema([piece, bench, make]);
-const source = standalone.default(ajv, { validatePiece: piece.$id, validateBench: bench.$id, validateMake: make.$id });
+ajv.addSchema([piece, bench, make, kept]);
+/** @type {Record<string, string>} */
+const validators = { validatePiece: piece.$id, validateBench: bench.$id, validateMake: make.$id };
+for (const name of Object.keys(kept.$defs).filter((each) => /^[A-Z]/.test(each)))
+  validators[`validate${name}`] = `${kept.$id}#/$defs/${name}`;
+const source = standalone.default(ajv, validators);
+
+/**
+ * What lists a value of a schema may hold and how long each may be, as a tree: `most` of a list, what stands `in` it, and by key.
+ * @param {any} node
+ * @param {any} root
+ * @returns {{ most?: number, in?: object, at?: Record<string, object> } | null}
+ */
+function listsOf(node, root) {
+  if (node.$ref) {
+    const [file, path] = node.$ref.split("#");
+    const base = file ? [piece, bench, make].find(({ $id }) => $id === file) : root;
+    /** @type {string[]} */
+    const steps = (path ?? "").split("/").slice(1);
+    return listsOf(
+      steps.reduce((at, step) => at[step], base),
+      base,
+    );
+  }
+  const found = [node, ...(node.oneOf ?? [])];
+  /** @type {Record<string, object>} */
+  const at = {};
+  for (const each of found) {
+    for (const [key, inner] of Object.entries(each.properties ?? {})) {
+      const lists = listsOf(inner, root);
+      if (lists) at[key] = lists;
+    }
+  }
+  const inner = node.items ? listsOf(node.items, root) : null;
+  const tree = {
+    ...(node.maxItems !== undefined && { most: node.maxItems }),
+    ...(inner && { in: inner }),
+    ...(Object.keys(at).length > 0 && { at }),
+  };
+  return Object.keys(tree).length > 0 ? tree : null;
+}
+const lists = { pieceLists: listsOf(piece, piece), benchLists: listsOf(bench, bench), makeLists: listsOf(make, make) };
 
 await mkdir(new URL("generated/", here), { recursive: true });
 const bundled = await build({
@@ -29,13 +71,20 @@ const bundled = await build({
   write: false,
   logLevel: "error",
 });
-await writeFile(new URL("generated/validators.js", here), bundled.outputFiles[0].text);
+const constants = Object.entries(lists).map(([name, tree]) => `export const ${name} = ${JSON.stringify(tree)};\n`);
+await writeFile(new URL("generated/validators.js", here), (bundled.outputFiles[0]?.text ?? "") + constants.join(""));
 await writeFile(
   new URL("generated/validators.d.ts", here),
-  'import { type Validator } from "../validate";\nexport declare const validatePiece: Validator;\nexport declare const validateBench: Validator;\nexport declare const validateMake: Validator;\n',
+  [
+    'import { type Lists } from "../read-json";\nimport { type Validator } from "../validate";\n',
+    ...Object.keys(validators).map((name) => `export declare const ${name}: Validator;\n`),
+    ...Object.keys(lists).map((name) => `export declare const ${name}: Lists;\n`),
+  ].join(""),
 );
 
-// The app serves the schemas as they are.
-const served = new URL("../../public/schema/", here);
-await mkdir(served, { recursive: true });
-await Promise.all(names.map((name) => copyFile(new URL(`schema/${name}.json`, here), new URL(`${name}.json`, served))));
+// The app serves the schemas as they are, and the licence of the font it ships with.
+const site = new URL("../../public/", here);
+await mkdir(new URL("schema/", site), { recursive: true });
+await Promise.all(served.map((name) => copyFile(new URL(`schema/${name}.json`, here), new URL(`schema/${name}.json`, site))));
+await mkdir(new URL("licences/", site), { recursive: true });
+await copyFile(new URL("../../node_modules/@fontsource-variable/archivo/LICENSE", here), new URL("licences/archivo.txt", site));

@@ -1,6 +1,6 @@
 import { type Fault, fault } from "@/core/piece/fault";
 import { type Migrations, migrate } from "./migrations";
-import { type Read } from "./read-json";
+import { type Lists, type Read } from "./read-json";
 import { type Validator, schemaFaults } from "./validate";
 
 export type Decoded<T> =
@@ -13,6 +13,8 @@ export interface Kind {
   readonly newest: number;
   readonly migrations: Migrations;
   readonly validate: Validator;
+  /** How long its lists may be. */
+  readonly lists: Lists;
 }
 
 /** A file of a kind from what was read, or all that its schema has against it. */
@@ -24,7 +26,12 @@ export function decode<T>(kind: Kind, read: Read): Decoded<T> {
   }
   if (version > kind.newest) return { ok: false, faults: [fault("/version", "too-new", { newest: kind.newest, got: version })] };
   const file = migrate(read.value, version, kind.newest, kind.migrations);
-  const faults = schemaFaults(kind.validate, file);
+  const faults = schemaFaults(kind.validate, file, kind.lists);
   if (faults.length > 0) return { ok: false, faults };
   return { ok: true, value: file as T, migratedFrom: version === kind.newest ? null : version };
+}
+
+/** The faults of a part of a file, by the path of the part. */
+export function faultsUnder(path: string, decoded: Decoded<unknown>): Fault[] {
+  return decoded.ok ? [] : decoded.faults.map((each) => ({ ...each, path: path + each.path }));
 }

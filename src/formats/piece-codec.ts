@@ -1,28 +1,48 @@
 import { type BenchEntry, SHIPPED_BENCH } from "@/core/piece/bench";
+import { type Fault } from "@/core/piece/fault";
 import { faultsOf, unplanned } from "@/core/piece/faults";
 import { type Piece } from "@/core/piece/piece";
 import { benchFaults } from "./bench-codec";
-import { type Decoded, type Kind, decode } from "./decode";
-import { validatePiece } from "./generated/validators";
-import { pieceMigrations } from "./migrations";
+import { type Decoded, decode } from "./decode";
+import { PIECE } from "./kinds";
 import { type Json, asObject, readJson } from "./read-json";
+import { schemaFaults } from "./validate";
 
-const PIECE: Kind = { format: "hoop-ledger/piece", newest: 1, migrations: pieceMigrations, validate: validatePiece };
-
-/** A piece from a file's text, with all that is wrong with it. `bench` is the one it would be planned with. */
+/** A piece from a file's text, with all that is wrong with it. `bench` is the one it is planned with, whatever it came with. */
 export function decodePiece(text: string, bench?: BenchEntry): Decoded<Piece> {
-  return checked(decode<Piece>(PIECE, readJson(text, PIECE.format)), bench);
+  return checked(decode<Piece>(PIECE, readJson(text, PIECE.format, PIECE.lists)), bench);
 }
 
 /** The same from a value parsed already. */
 export function pieceFromJson(value: Json, bench?: BenchEntry): Decoded<Piece> {
-  return checked(decode<Piece>(PIECE, asObject(value, PIECE.format)), bench);
+  return checked(decode<Piece>(PIECE, asObject(value, PIECE.format, PIECE.lists)), bench);
+}
+
+/** The same for a piece that lay on a bench: one that came with its own is planned with that. */
+export function pieceOnBench(value: Json, mine: BenchEntry): Decoded<Piece> {
+  const decoded = decode<Piece>(PIECE, asObject(value, PIECE.format, PIECE.lists));
+  return decoded.ok ? checked(decoded, decoded.value.benchUsed ?? mine) : decoded;
 }
 
 function checked(decoded: Decoded<Piece>, bench: BenchEntry | undefined): Decoded<Piece> {
   if (!decoded.ok) return decoded;
-  const piece = decoded.value;
-  const own = piece.benchUsed ? benchFaults(piece.benchUsed, "/benchUsed") : [];
-  const faults = [...unplanned(piece), ...own, ...faultsOf(piece, bench ?? piece.benchUsed ?? SHIPPED_BENCH)];
+  const faults = meaningFaults(decoded.value, bench ?? decoded.value.benchUsed ?? SHIPPED_BENCH);
   return faults.length > 0 ? { ok: false, faults } : decoded;
+}
+
+/** What a piece that fits its schema cannot mean on a bench. */
+function meaningFaults(piece: Piece, bench: BenchEntry): Fault[] {
+  const own = piece.benchUsed ? benchFaults(piece.benchUsed, "/benchUsed") : [];
+  return [...unplanned(piece), ...own, ...faultsOf(piece, bench)];
+}
+
+/** Whether a piece has the shape and sizes of one, whatever it can mean. */
+export function fitsSchema(piece: Piece): boolean {
+  return schemaFaults(PIECE.validate, piece, PIECE.lists).length === 0;
+}
+
+/** All that stands against planning a piece on a bench: what its schema has against it, else what it cannot mean. */
+export function pieceFaults(piece: Piece, bench: BenchEntry): Fault[] {
+  const ofSchema = schemaFaults(PIECE.validate, piece, PIECE.lists);
+  return ofSchema.length > 0 ? ofSchema : meaningFaults(piece, bench);
 }

@@ -1,4 +1,5 @@
 import { type Fault, fault } from "@/core/piece/fault";
+import { type Lists, MOST_FAULTS, lengthFaults, pointer } from "./read-json";
 
 /** What Ajv's compiled validators report, as much of it as is read here. */
 export interface SchemaError {
@@ -13,15 +14,29 @@ export interface Validator {
   errors?: readonly SchemaError[] | null;
 }
 
-/** The faults of a value against a compiled schema; none if it fits. */
-export function schemaFaults(validate: Validator, value: unknown): Fault[] {
+/** The faults of a value against a compiled schema; none if it fits. Lengths of lists are looked at first: what is too long is not gone into. */
+export function schemaFaults(validate: Validator, value: unknown, lists: Lists = {}): Fault[] {
+  const long = lengthFaults(lists, value, "");
+  if (long.length > 0) return long;
   if (validate(value)) return [];
   const errors = validate.errors ?? [];
-  const shapes = errors.filter(({ keyword }) => keyword === "oneOf").map(({ instancePath }) => instancePath);
+  const shapes = new Set(errors.filter(({ keyword }) => keyword === "oneOf").map(({ instancePath }) => instancePath));
   const belongsToShape = ({ instancePath, keyword, schemaPath }: SchemaError) =>
-    keyword !== "oneOf" && schemaPath.includes("/oneOf/") && shapes.includes(instancePath);
-  const faults = errors.filter((error) => !belongsToShape(error)).map((error) => toFault(error, valueAt(value, error.instancePath)));
-  return faults.filter((each, i) => faults.findIndex((other) => other.path === each.path && other.code === each.code) === i);
+    keyword !== "oneOf" && shapes.has(instancePath) && schemaPath.includes("/oneOf/");
+  const nought = new Set(errors.filter(({ keyword }) => keyword === "exclusiveMinimum").map(({ instancePath }) => instancePath));
+  const isSaid = ({ instancePath, keyword }: SchemaError) => keyword === "minimum" && nought.has(instancePath);
+  const told = new Map<string, Fault>();
+  let more = 0;
+  for (const error of errors) {
+    if (belongsToShape(error) || isSaid(error)) continue;
+    if (told.size >= MOST_FAULTS) more++;
+    else {
+      const each = toFault(error, valueAt(value, error.instancePath));
+      const key = `${each.path} ${each.code}`;
+      if (!told.has(key)) told.set(key, each);
+    }
+  }
+  return [...told.values(), ...(more > 0 ? [fault("", "and-more", { more })] : [])];
 }
 
 function valueAt(value: unknown, path: string): unknown {
@@ -33,7 +48,7 @@ function valueAt(value: unknown, path: string): unknown {
 }
 
 function toFault({ instancePath: path, keyword, params }: SchemaError, data: unknown): Fault {
-  const got = typeof data === "object" && data !== null ? {} : { got: typeof data === "string" ? JSON.stringify(data) : String(data) };
+  const got = typeof data === "object" && data !== null ? {} : { got: typeof data === "string" ? quoted(data) : String(data) };
   switch (keyword) {
     case "required":
       return fault(`${path}/${pointer(params.missingProperty)}`, "missing");
@@ -66,7 +81,7 @@ function toFault({ instancePath: path, keyword, params }: SchemaError, data: unk
     case "discriminator":
       return fault(`${path}/${pointer(params.tag)}`, params.tagValue === undefined ? "missing" : "one-of", {
         expected: DISCRIMINATED[String(params.tag)] ?? "",
-        got: JSON.stringify(params.tagValue) ?? "",
+        got: (JSON.stringify(params.tagValue) ?? "").slice(0, LONGEST_QUOTED),
       });
     case "uniqueItems":
       return fault(path, "duplicate");
@@ -78,6 +93,13 @@ function toFault({ instancePath: path, keyword, params }: SchemaError, data: unk
       throw new RangeError(`no words for the schema keyword ${keyword}`);
   }
 }
+
+/** No more of a text than a message shows. */
+function quoted(text: string): string {
+  return JSON.stringify(text.slice(0, LONGEST_QUOTED));
+}
+
+const LONGEST_QUOTED = 200;
 
 /** Tags of the outlines and carriers of the contract. */
 const DISCRIMINATED: Readonly<Record<string, string>> = {
@@ -119,9 +141,4 @@ function typesNamed(type: unknown): string {
 
 function listed(values: unknown): string {
   return Array.isArray(values) ? values.join(", ") : "";
-}
-
-/** A name as a step of a JSON pointer. */
-function pointer(name: unknown): string {
-  return String(name).replaceAll("~", "~0").replaceAll("/", "~1");
 }

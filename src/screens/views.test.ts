@@ -19,7 +19,7 @@ test("the Wall stage says strip and height as they are cut, and the sum unrounde
     stock: "strip",
     lands: "lands at 45.53 × 2.96, shows 93% of the face",
     total: "46.07",
-    gather: "gathers 6.8%",
+    gather: "gathers 6.7%",
     leansIn: "leans in at 1.90",
     stands: "wall stands 2.96",
     third: "a third of the height, 1.73",

@@ -1,96 +1,213 @@
-import { type DBSchema, type IDBPDatabase, openDB } from "idb";
-import { type Make } from "@/core/piece/make";
-import { type BenchEntry } from "@/core/piece/bench";
-import { KeepError, type Keeper, type PieceRecord, comparePut } from "./keeper";
+import { type DBSchema, type IDBPDatabase, type IDBPTransaction, openDB } from "idb";
+import {
+  type Change,
+  KeepError,
+  type Keeper,
+  type Outcome,
+  type ReadStore,
+  type StoreName,
+  type Stores,
+  type Unreadable,
+  settled,
+} from "./keeper";
+import { readRecord } from "./read-kept";
 
 interface Schema extends DBSchema {
-  pieces: { key: string; value: PieceRecord; indexes: { changed: string } };
-  makes: { key: string; value: Make; indexes: { piece: string } };
-  settings: { key: string; value: BenchEntry };
+  pieces: { key: string; value: Stores["pieces"]; indexes: { changed: string } };
+  makes: { key: string; value: Stores["makes"]; indexes: { piece: string } };
+  settings: { key: string; value: Stores["settings"] };
 }
 
+type Database = IDBPDatabase<Schema>;
+
 const NAME = "hoop-ledger";
-const VERSION = 2;
+const VERSION = 3;
 /** Records read at a time, so that the page can paint between two. */
 const CHUNK = 400;
 const BENCH = "bench";
+/** A database that has not opened by then is held by another window (ms). */
+const LONGEST_OPENING = 8000;
 
 /**
  * Keeps everything in the browser's own database. @throws KeepError, "blocked" where another window holds an older one
- * open, "unavailable" where the browser has none to give.
+ * open, "newer" where a newer program was here, "unavailable" where the browser has none to give.
  */
 export async function deviceKeeper(): Promise<Keeper> {
   try {
     return keeperOn(await openDatabase());
   } catch (cause) {
-    throw cause instanceof KeepError ? cause : new KeepError("unavailable", cause);
+    if (cause instanceof KeepError) throw cause;
+    const isNewer = cause instanceof DOMException && cause.name === "VersionError";
+    throw new KeepError(isNewer ? "newer" : "unavailable", cause);
   }
 }
 
-function openDatabase(): Promise<IDBPDatabase<Schema>> {
+function openDatabase(): Promise<Database> {
   return new Promise((resolve, reject) => {
-    let isBlocked = false;
+    let isGivenUp = false;
+    const giveUp = () => {
+      isGivenUp = true;
+      reject(new KeepError("blocked", null));
+    };
+    const late = setTimeout(giveUp, LONGEST_OPENING);
     openDB<Schema>(NAME, VERSION, {
-      upgrade(db, from, _to, change) {
-        if (from < 1) {
-          db.createObjectStore("pieces", { keyPath: "id" });
-          db.createObjectStore("makes", { keyPath: "id" }).createIndex("piece", "piece");
-          db.createObjectStore("settings");
-        }
-        if (from < 2) change.objectStore("pieces").createIndex("changed", "changed");
-      },
-      blocked() {
-        isBlocked = true;
-        reject(new KeepError("blocked", null));
-      },
+      upgrade: (db, from, _to, change) => void upgrade(db, from, change).catch(() => change.abort()),
+      blocked: giveUp,
       blocking: (_current, _wanted, event) => (event.target as IDBDatabase).close(),
-    }).then((db) => (isBlocked ? db.close() : resolve(db)), reject);
+    })
+      .then((db) => (isGivenUp ? db.close() : resolve(db)), reject)
+      .finally(() => clearTimeout(late));
   });
 }
 
-function keeperOn(db: IDBPDatabase<Schema>): Keeper {
+type Upgrade = IDBPTransaction<Schema, StoreName[], "versionchange">;
+
+/** A row for each version, never edited once shipped. */
+async function upgrade(db: Database, from: number, change: Upgrade): Promise<void> {
+  if (from < 1) {
+    db.createObjectStore("pieces", { keyPath: "id" });
+    db.createObjectStore("makes", { keyPath: "id" }).createIndex("piece", "piece");
+    db.createObjectStore("settings");
+  }
+  if (from < 2) change.objectStore("pieces").createIndex("changed", "changed");
+  if (from < 3) await countRevisions(change);
+}
+
+/** From version 3 a making and the bench are records with a revision, as a piece is. */
+async function countRevisions(change: Upgrade): Promise<void> {
+  const makes = change.objectStore("makes");
+  for (const make of (await makes.getAll()) as unknown[]) {
+    const { id, piece, started } = make as Record<string, unknown>;
+    await makes.put({ id, piece, make, revision: 1, changed: started } as Stores["makes"]);
+  }
+  const settings = change.objectStore("settings");
+  const bench: unknown = await settings.get(BENCH);
+  if (bench !== undefined) await settings.put({ id: BENCH, bench, revision: 1, changed: "2026" } as Stores["settings"], BENCH);
+}
+
+function keeperOn(db: Database): Keeper {
   return {
     kind: "device",
-    pieces: async () => {
-      const all: PieceRecord[] = [];
-      for (let chunk = await db.getAll("pieces", undefined, CHUNK); chunk.length > 0;) {
-        all.push(...chunk);
-        chunk = await db.getAll("pieces", IDBKeyRange.lowerBound(chunk.at(-1)!.id, true), CHUNK);
-      }
-      return all;
-    },
+    pieces: () => all(db, "pieces"),
     newest: async (count) => {
-      const records: PieceRecord[] = [];
+      const of = await db.count("pieces");
+      const raw: unknown[] = [];
       let cursor = await db.transaction("pieces").store.index("changed").openCursor(null, "prev");
-      for (; cursor && records.length < count; cursor = await cursor.continue()) records.push(cursor.value);
-      return records;
+      for (; cursor && raw.length < count; cursor = await cursor.continue()) raw.push(cursor.value);
+      const read = sorted(
+        "pieces",
+        raw.map((value) => [(value as Stores["pieces"]).id, value]),
+      );
+      return { ...read, of };
     },
-    ids: async () => (await db.getAllKeysFromIndex("pieces", "changed")).reverse(),
-    piece: async (id) => (await db.get("pieces", id)) ?? null,
-    putPiece: (record, madeOn) =>
-      told(async () => {
-        const write = db.transaction("pieces", "readwrite");
-        const put = comparePut((await write.store.get(record.id)) ?? null, record, madeOn);
-        await Promise.all([put.ok ? write.store.put(put.record) : null, write.done]);
-        return put;
-      }),
-    removePieces: (ids) =>
-      told(async () => {
-        const write = db.transaction("pieces", "readwrite");
-        await Promise.all([...ids.map((id) => write.store.delete(id)), write.done]);
-      }),
-    bench: async () => (await db.get("settings", BENCH)) ?? null,
-    putBench: (bench) => told(async () => void (await db.put("settings", bench, BENCH))),
-    makes: (piece) => db.getAllFromIndex("makes", "piece", piece),
-    allMakes: () => db.getAll("makes"),
-    putMake: (make) => told(async () => void (await db.put("makes", make))),
+    ids: async () => {
+      const [newest, every] = await Promise.all([db.getAllKeysFromIndex("pieces", "changed"), db.getAllKeys("pieces")]);
+      const dated = new Set(newest);
+      return [...newest.reverse(), ...every.filter((id) => !dated.has(id))].map(String);
+    },
+    piece: async (id) => {
+      const raw: unknown = await db.get("pieces", id);
+      const read = raw === undefined ? null : readRecord("pieces", raw);
+      return read?.ok ? read.value : null;
+    },
+    makes: () => all(db, "makes"),
+    bench: async () => {
+      const raw: unknown = await db.get("settings", BENCH);
+      return sorted("settings", raw === undefined ? [] : [[BENCH, raw]]);
+    },
+    write: (changes, how = {}) => told(how.signal, () => write(db, changes, how)),
   };
 }
 
-async function told<T>(write: () => Promise<T>): Promise<T> {
+/** Everything of a store, read chunk by chunk. */
+async function all<S extends "pieces" | "makes">(db: Database, store: S): Promise<ReadStore<Stores[S]>> {
+  const records: Stores[S][] = [];
+  const unreadable: Unreadable[] = [];
+  let after: IDBKeyRange | undefined;
+  for (;;) {
+    const [keys, values] = await Promise.all([db.getAllKeys(store, after, CHUNK), db.getAll(store, after, CHUNK)]);
+    const read = sorted(
+      store,
+      values.map((value, i) => [keys[i]!, value]),
+    );
+    records.push(...read.records);
+    unreadable.push(...read.unreadable);
+    if (keys.length < CHUNK) return { records, unreadable };
+    after = IDBKeyRange.lowerBound(keys.at(-1)!, true);
+  }
+}
+
+function sorted<S extends StoreName>(store: S, kept: readonly (readonly [string | number, unknown])[]): ReadStore<Stores[S]> {
+  const records: Stores[S][] = [];
+  const unreadable: Unreadable[] = [];
+  for (const [key, raw] of kept) {
+    const read = readRecord(store, raw);
+    if (read.ok) records.push(read.value);
+    else unreadable.push({ store, key, raw, faults: read.faults });
+  }
+  return { records, unreadable };
+}
+
+async function write(db: Database, changes: readonly Change[], how: Parameters<Keeper["write"]>[1] = {}): Promise<Outcome[]> {
+  const work = db.transaction([...new Set(changes.map(({ store }) => store))], "readwrite");
+  const abort = () => work.abort();
+  const done = work.done;
+  done.catch(() => undefined);
+  how.signal?.addEventListener("abort", abort);
   try {
-    return await write();
+    const outcomes: Outcome[] = [];
+    for (const [i, change] of changes.entries()) {
+      outcomes.push(await make(work, change));
+      how.onDone?.(i + 1);
+    }
+    await done;
+    return outcomes;
+  } catch (error) {
+    if (!how.signal?.aborted) abortQuietly(work);
+    throw error;
+  } finally {
+    how.signal?.removeEventListener("abort", abort);
+  }
+}
+
+/** A transaction that has ended by itself cannot be aborted again. */
+function abortQuietly(work: { abort(): void }): void {
+  try {
+    work.abort();
+  } catch (error) {
+    if (!(error instanceof DOMException && error.name === "InvalidStateError")) throw error;
+  }
+}
+
+type Write = IDBPTransaction<Schema, StoreName[], "readwrite">;
+
+async function make(work: Write, change: Change): Promise<Outcome> {
+  const store = work.objectStore(change.store);
+  if ("remove" in change) {
+    await store.delete(change.remove as string);
+    return { ok: true, record: null };
+  }
+  const raw = await keptFor(work, change);
+  const outcome = settled(change, sorted(change.store, raw).records, raw.length > 0);
+  if (outcome.ok && outcome.record) await (change.store === "settings" ? store.put(outcome.record, BENCH) : store.put(outcome.record));
+  return outcome;
+}
+
+async function keptFor(work: Write, change: Exclude<Change, { remove: unknown }>): Promise<[string | number, unknown][]> {
+  if ("piece" in change) {
+    const makes: unknown[] = await work.objectStore("makes").index("piece").getAll(change.piece);
+    return makes.map((value) => [(value as Stores["makes"]).id, value]);
+  }
+  const id = "id" in change ? change.id : change.put.id;
+  const value: unknown = await work.objectStore(change.store).get(id);
+  return value === undefined ? [] : [[id, value]];
+}
+
+async function told<T>(signal: AbortSignal | undefined, work: () => Promise<T>): Promise<T> {
+  try {
+    return await work();
   } catch (cause) {
+    if (signal?.aborted) throw new KeepError("stopped", cause);
     const full = cause instanceof DOMException && cause.name === "QuotaExceededError";
     throw new KeepError(full ? "full" : "failed", cause);
   }

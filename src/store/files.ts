@@ -1,50 +1,7 @@
 import { type BenchEntry } from "@/core/piece/bench";
-import { type BenchDifference, benchDifferences } from "@/core/piece/bench-differences";
-import { type Fault } from "@/core/piece/fault";
 import { type Piece } from "@/core/piece/piece";
-import { type Backup, decodeBackup, encode, kindOfFile } from "@/formats/backup-codec";
-import { decodeBench } from "@/formats/bench-codec";
-import { decodePiece } from "@/formats/piece-codec";
-import { type Keeper } from "./keeper";
-
-/** What an opened file turned out to be, and what there is to ask before it is taken. */
-export type Opened =
-  | { readonly kind: "refused"; readonly file: string; readonly faults: readonly Fault[] }
-  | {
-      readonly kind: "piece";
-      readonly file: string;
-      readonly piece: Piece;
-      readonly isTaken: boolean;
-      readonly differences: readonly BenchDifference[];
-    }
-  | { readonly kind: "bench"; readonly file: string; readonly bench: BenchEntry }
-  | { readonly kind: "backup"; readonly file: string; readonly backup: Backup };
-
-/** Reads a file's text; changes nothing. */
-export function openText(file: string, text: string, bench: BenchEntry, taken: readonly string[]): Opened {
-  switch (kindOfFile(text)) {
-    case "bench": {
-      const decoded = decodeBench(text);
-      return decoded.ok ? { kind: "bench", file, bench: decoded.value } : { kind: "refused", file, faults: decoded.faults };
-    }
-    case "backup": {
-      const decoded = decodeBackup(text);
-      return decoded.ok ? { kind: "backup", file, backup: decoded.value } : { kind: "refused", file, faults: decoded.faults };
-    }
-    case "piece": {
-      const decoded = decodePiece(text);
-      if (!decoded.ok) return { kind: "refused", file, faults: decoded.faults };
-      const piece = decoded.value;
-      return {
-        kind: "piece",
-        file,
-        piece,
-        isTaken: taken.includes(piece.id),
-        differences: piece.benchUsed ? benchDifferences(piece.benchUsed, bench) : [],
-      };
-    }
-  }
-}
+import { encode, encodeParts } from "@/formats/backup-codec";
+import { type Keeper, newestFirst } from "./keeper";
 
 /** A piece without the bench it came with: planned with the maker's own from now on. */
 export function onMyBench(piece: Piece): Piece {
@@ -61,14 +18,33 @@ export function benchText(bench: BenchEntry): string {
   return encode(bench);
 }
 
-/** Everything kept, but what is deleted. */
-export async function everythingText(keeper: Keeper, bench: BenchEntry): Promise<string> {
-  const [pieces, makes] = await Promise.all([keeper.pieces(), keeper.allMakes()]);
-  return encode({
+/** Characters written before the page gets a turn. */
+const TURN = 500_000;
+
+/** Everything kept, in the order of the tray, but what is deleted; in parts. */
+export async function everythingText(keeper: Keeper, bench: BenchEntry): Promise<string[]> {
+  const [pieces, makes] = await Promise.all([keeper.pieces(), keeper.makes()]);
+  const lying = [...pieces.records].sort(newestFirst).filter(({ deleted }) => deleted === null);
+  const parts: string[] = [];
+  let length = 0;
+  for (const part of encodeParts({
     format: "hoop-ledger/backup",
     version: 1,
     bench,
-    pieces: pieces.filter(({ deleted }) => deleted === null).map(({ piece }) => piece),
-    makes,
-  });
+    pieces: lying.map(({ piece }) => piece),
+    makes: makes.records.map(({ make }) => make),
+  })) {
+    parts.push(part);
+    length += part.length;
+    if (length < TURN) continue;
+    length = 0;
+    await new Promise((resolve) => setTimeout(resolve));
+  }
+  return parts;
+}
+
+/** "hoop-ledger-everything-2026-11-25.json": files saved on several days lie side by side. */
+export function everythingName(day: Date): string {
+  const two = (n: number) => String(n).padStart(2, "0");
+  return `hoop-ledger-everything-${day.getFullYear()}-${two(day.getMonth() + 1)}-${two(day.getDate())}.json`;
 }

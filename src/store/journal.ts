@@ -1,47 +1,62 @@
-import { type Keeper, type PieceRecord } from "./keeper";
+import { fault } from "@/core/piece/fault";
+import { type Unreadable } from "./keeper";
+import { type JournalEntry, readJournalEntry } from "./read-kept";
+import { parsed } from "@/formats/read-json";
 
 const PREFIX = "hoop-ledger/journal/";
+/** What cannot be read is put here, so that it neither comes again nor is written over. */
+const ASIDE = "hoop-ledger/set-aside/";
 
-interface Entry {
-  readonly record: Omit<PieceRecord, "revision">;
-  readonly madeOn: number | null;
+/** Keeps something that the database has not taken yet, at once. A second entry of the same name takes the first one's place. */
+export function writeJournal(name: string, entry: JournalEntry): void {
+  tried("written", () => localStorage.setItem(PREFIX + name, JSON.stringify(entry)));
 }
 
-/** Keeps a change that the database has not taken yet, at once, while the page is being hidden. */
-export function writeJournal(record: Entry["record"], madeOn: number | null): void {
-  try {
-    localStorage.setItem(PREFIX + record.id, JSON.stringify({ record, madeOn } satisfies Entry));
-  } catch (error) {
-    console.error("journal not written", error);
-  }
+export function clearJournal(name: string): void {
+  tried("cleared", () => localStorage.removeItem(PREFIX + name));
 }
 
-export function clearJournal(id: string): void {
-  try {
-    localStorage.removeItem(PREFIX + id);
-  } catch (error) {
-    console.error("journal not cleared", error);
-  }
-}
-
-/** Puts what the journal holds, where the kept piece has not moved on since; else as a copy, so that nothing typed is lost. */
-export async function replayJournal(keeper: Keeper, copyId: (taken: readonly string[], id: string) => string): Promise<void> {
-  for (const key of journalKeys()) {
-    const { record, madeOn } = JSON.parse(localStorage.getItem(key)!) as Entry;
-    const put = await keeper.putPiece(record, madeOn);
-    if (!put.ok && JSON.stringify(put.newer.piece) !== JSON.stringify(record.piece)) {
-      const id = copyId(await keeper.ids(), record.id);
-      await keeper.putPiece({ ...record, id, piece: { ...record.piece, id, name: `${record.piece.name} (kept)`.slice(0, 120) } }, null);
-    }
-    localStorage.removeItem(key);
-  }
-}
-
-function journalKeys(): string[] {
-  try {
-    return Object.keys(localStorage).filter((key) => key.startsWith(PREFIX));
-  } catch (error) {
-    console.error("journal not read", error);
+/** What waits in the journal. Entries that cannot be read are set aside. */
+export function readJournal(): { readonly name: string; readonly entry: JournalEntry }[] {
+  return keysFrom(PREFIX).flatMap((key) => {
+    const name = key.slice(PREFIX.length);
+    const read = entryAt(key);
+    if (read.ok) return [{ name, entry: read.value }];
+    tried("set aside", () => {
+      localStorage.setItem(ASIDE + name, localStorage.getItem(key) ?? "");
+      localStorage.removeItem(key);
+    });
     return [];
+  });
+}
+
+/** Entries of the journal that were set aside. */
+export function setAside(): Unreadable[] {
+  return keysFrom(ASIDE).map((key) => {
+    const read = entryAt(key);
+    return { store: "journal", key: key.slice(ASIDE.length), raw: localStorage.getItem(key), faults: read.ok ? [] : read.faults };
+  });
+}
+
+export function dropAside(name: string): void {
+  tried("dropped", () => localStorage.removeItem(ASIDE + name));
+}
+
+function entryAt(key: string): ReturnType<typeof readJournalEntry> {
+  const json = parsed(localStorage.getItem(key) ?? "");
+  return json ? readJournalEntry(json.value) : { ok: false, faults: [fault("", "not-json")] };
+}
+
+function keysFrom(prefix: string): string[] {
+  return tried("read", () => Object.keys(localStorage).filter((key) => key.startsWith(prefix))) ?? [];
+}
+
+/** A browser may refuse its storage, or be full: the database is then the only keeper. */
+function tried<T>(what: string, work: () => T): T | null {
+  try {
+    return work();
+  } catch (error) {
+    console.error(`journal not ${what}`, error);
+    return null;
   }
 }

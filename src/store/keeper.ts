@@ -1,3 +1,4 @@
+import { type Fault } from "@/core/piece/fault";
 import { type BenchEntry } from "@/core/piece/bench";
 import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
@@ -11,46 +12,106 @@ export interface Draft {
   readonly problem: string | null;
 }
 
-/** A piece as it is kept: with what was typed beside it. */
-export interface PieceRecord {
+/** What every record has. */
+interface Kept {
   readonly id: string;
-  readonly piece: Piece;
-  readonly drafts: Drafts;
-  /** Keys of fields whose value the maker has not given yet. */
-  readonly unmeasured: readonly string[];
   /** Counts the writes; a write names the revision it was made on. */
   readonly revision: number;
   /** ISO time of the last change. */
   readonly changed: string;
+}
+
+/** A piece as it is kept: with what was typed beside it. */
+export interface PieceRecord extends Kept {
+  readonly piece: Piece;
+  readonly drafts: Drafts;
+  /** Keys of fields whose value the maker has not given yet. */
+  readonly unmeasured: readonly string[];
   /** ISO time it was deleted, or null. A deleted piece can be had back. */
   readonly deleted: string | null;
 }
 
-export type Put = { readonly ok: true; readonly record: PieceRecord } | { readonly ok: false; readonly newer: PieceRecord };
+export interface MakeRecord extends Kept {
+  /** The id of the piece it makes. */
+  readonly piece: string;
+  readonly make: Make;
+}
 
-/** Where pieces, makes and the bench are kept. A call that fails rejects with the reason. */
+export interface BenchRecord extends Kept {
+  readonly id: "bench";
+  readonly bench: BenchEntry;
+}
+
+/** What is kept where. */
+export interface Stores {
+  readonly pieces: PieceRecord;
+  readonly makes: MakeRecord;
+  readonly settings: BenchRecord;
+}
+
+export type StoreName = keyof Stores;
+
+/** A record as it is handed over; the keeper counts its revision. */
+export type Unrevised<R extends Kept> = Omit<R, "revision">;
+
+/** Something that is kept and cannot be read: it stays where it is, as it is. */
+export interface Unreadable {
+  readonly store: StoreName | "journal";
+  readonly key: string | number;
+  readonly raw: unknown;
+  readonly faults: readonly Fault[];
+}
+
+/** What could be read of a store, and what could not. */
+export interface ReadStore<R> {
+  readonly records: readonly R[];
+  readonly unreadable: readonly Unreadable[];
+}
+
+/**
+ * A change of what is kept. `madeOn` is the revision it was made on: null for something new, "any" for what takes the place of whatever is
+ * there. A `change` is made to what is kept at that moment, so that two windows' changes both count; null leaves it as it is.
+ */
+export type Change =
+  | { readonly store: "pieces"; readonly put: Unrevised<PieceRecord>; readonly madeOn: number | null | "any" }
+  | { readonly store: "makes"; readonly put: Unrevised<MakeRecord>; readonly madeOn: number | null | "any" }
+  | { readonly store: "settings"; readonly put: Unrevised<BenchRecord>; readonly madeOn: number | null | "any" }
+  | { readonly store: "pieces"; readonly id: string; readonly change: (kept: PieceRecord | null) => Unrevised<PieceRecord> | null }
+  | { readonly store: "settings"; readonly id: "bench"; readonly change: (kept: BenchRecord | null) => Unrevised<BenchRecord> | null }
+  /** To the makes of one piece. */
+  | { readonly store: "makes"; readonly piece: string; readonly change: (kept: readonly MakeRecord[]) => Unrevised<MakeRecord> | null }
+  /** For good. */
+  | { readonly store: StoreName; readonly remove: string | number };
+
+/** What became of a change: put, or refused with what is there instead; null where nothing is, or nothing that can be read. */
+export type Outcome =
+  { readonly ok: true; readonly record: Stores[StoreName] | null } | { readonly ok: false; readonly newer: Stores[StoreName] | null };
+
+export interface Writing {
+  readonly onDone?: (done: number) => void;
+  /** Once aborted, nothing of the write stands. */
+  readonly signal?: AbortSignal;
+}
+
+/** Where pieces, makes and the bench are kept. A call that fails rejects with a KeepError. */
 export interface Keeper {
   /** "memory" keeps nothing beyond the page. */
   readonly kind: "device" | "memory";
-  pieces(): Promise<PieceRecord[]>;
-  /** As many as asked for, the last changed first. */
-  newest(count: number): Promise<PieceRecord[]>;
-  /** Ids of all pieces, the last changed first. */
+  pieces(): Promise<ReadStore<PieceRecord>>;
+  /** As many as asked for, the last changed first; `of` counts all there are. */
+  newest(count: number): Promise<ReadStore<PieceRecord> & { readonly of: number }>;
+  /** Ids of all pieces, the last changed first; those that cannot be read among them. */
   ids(): Promise<string[]>;
+  /** null where there is none, or none that can be read. */
   piece(id: string): Promise<PieceRecord | null>;
-  /** Compares the kept revision with the one the change was made on, and puts it, in one transaction; null for a new piece. */
-  putPiece(record: Omit<PieceRecord, "revision">, madeOn: number | null): Promise<Put>;
-  /** For good. */
-  removePieces(ids: readonly string[]): Promise<void>;
-  bench(): Promise<BenchEntry | null>;
-  putBench(bench: BenchEntry): Promise<void>;
-  makes(piece: string): Promise<Make[]>;
-  allMakes(): Promise<Make[]>;
-  putMake(make: Make): Promise<void>;
+  makes(): Promise<ReadStore<MakeRecord>>;
+  bench(): Promise<ReadStore<BenchRecord>>;
+  /** All changes at once: together they are made, or none is. Each that was made on an older revision is left out and told. */
+  write(changes: readonly Change[], how?: Writing): Promise<Outcome[]>;
 }
 
 /** Why a change could not be kept. */
-export type Trouble = "full" | "blocked" | "unavailable" | "failed";
+export type Trouble = "full" | "blocked" | "newer" | "unavailable" | "failed" | "stopped";
 
 export class KeepError extends Error {
   constructor(
@@ -62,12 +123,27 @@ export class KeepError extends Error {
 }
 
 /** Orders records, the last changed first. */
-export function newestFirst(a: PieceRecord, b: PieceRecord): number {
+export function newestFirst(a: Kept, b: Kept): number {
   return a.changed < b.changed ? 1 : a.changed > b.changed ? -1 : 0;
 }
 
-/** The outcome of a compare-and-put, whatever it is kept in. */
-export function comparePut(kept: PieceRecord | null, record: Omit<PieceRecord, "revision">, madeOn: number | null): Put {
-  if (kept && kept.revision !== madeOn) return { ok: false, newer: kept };
-  return { ok: true, record: { ...record, revision: (kept?.revision ?? 0) + 1 } };
+/** What is put for a change, given what is kept where it goes (`isThere` also where that cannot be read), and what became of it. */
+export function settled(change: Change, kept: readonly Stores[StoreName][], isThere: boolean): Outcome {
+  if ("remove" in change) return { ok: true, record: null };
+  if ("change" in change) {
+    if (isThere && kept.length === 0 && change.store !== "makes") return { ok: false, newer: null };
+    const next =
+      change.store === "makes"
+        ? change.change(kept as readonly MakeRecord[])
+        : (change.change as (kept: Stores[StoreName] | null) => Unrevised<Stores[StoreName]> | null)(kept[0] ?? null);
+    if (!next) return { ok: false, newer: kept[0] ?? null };
+    return { ok: true, record: revised(next, kept.find(({ id }) => id === next.id) ?? null) };
+  }
+  const [now] = kept;
+  const isFree = change.madeOn === "any" || (now ? now.revision === change.madeOn : change.madeOn === null && !isThere);
+  return isFree ? { ok: true, record: revised(change.put, now ?? null) } : { ok: false, newer: now ?? null };
+}
+
+function revised(record: Unrevised<Stores[StoreName]>, now: Kept | null): Stores[StoreName] {
+  return { ...record, revision: (now?.revision ?? 0) + 1 } as Stores[StoreName];
 }

@@ -1,38 +1,43 @@
-import { type Make } from "@/core/piece/make";
-import { type BenchEntry } from "@/core/piece/bench";
-import { type Keeper, type PieceRecord, comparePut, newestFirst } from "./keeper";
+import { type Change, KeepError, type Keeper, type Outcome, type StoreName, type Stores, newestFirst, settled } from "./keeper";
 
 /** Keeps everything until the page is closed, where the browser keeps nothing itself. */
 export function memoryKeeper(): Keeper {
-  const pieces = new Map<string, PieceRecord>();
-  const makes = new Map<string, Make>();
-  let bench: BenchEntry | null = null;
-  const done = () => Promise.resolve();
+  let kept = {
+    pieces: new Map<string, Stores["pieces"]>(),
+    makes: new Map<string, Stores["makes"]>(),
+    settings: new Map<string, Stores["settings"]>(),
+  };
+  const read = <S extends StoreName>(store: S) => [...(kept[store] as Map<string, Stores[S]>).values()];
+  const newest = () => read("pieces").sort(newestFirst);
+  const found = <R>(records: readonly R[]) => Promise.resolve({ records, unreadable: [] });
   return {
     kind: "memory",
-    pieces: () => Promise.resolve([...pieces.values()]),
-    newest: (count) => Promise.resolve([...pieces.values()].sort(newestFirst).slice(0, count)),
-    ids: () => Promise.resolve([...pieces.values()].sort(newestFirst).map(({ id }) => id)),
-    piece: (id) => Promise.resolve(pieces.get(id) ?? null),
-    putPiece: (record, madeOn) => {
-      const put = comparePut(pieces.get(record.id) ?? null, record, madeOn);
-      if (put.ok) pieces.set(record.id, put.record);
-      return Promise.resolve(put);
-    },
-    removePieces: (ids) => {
-      ids.forEach((id) => pieces.delete(id));
-      return done();
-    },
-    bench: () => Promise.resolve(bench),
-    putBench: (entry) => {
-      bench = entry;
-      return done();
-    },
-    makes: (piece) => Promise.resolve([...makes.values()].filter((make) => make.piece === piece)),
-    allMakes: () => Promise.resolve([...makes.values()]),
-    putMake: (make) => {
-      makes.set(make.id, make);
-      return done();
+    pieces: () => found(read("pieces")),
+    newest: (count) => Promise.resolve({ records: newest().slice(0, count), unreadable: [], of: kept.pieces.size }),
+    ids: () => Promise.resolve(newest().map(({ id }) => id)),
+    piece: (id) => Promise.resolve(kept.pieces.get(id) ?? null),
+    makes: () => found(read("makes")),
+    bench: () => found(read("settings")),
+    write: async (changes, { onDone, signal } = {}) => {
+      const next = { pieces: new Map(kept.pieces), makes: new Map(kept.makes), settings: new Map(kept.settings) };
+      const outcomes = changes.map((change, i): Outcome => {
+        if (signal?.aborted) throw new KeepError("stopped", null);
+        const store = next[change.store] as Map<string, Stores[StoreName]>;
+        const outcome = settled(change, keptFor(change, next), keptFor(change, next).length > 0);
+        if ("remove" in change) store.delete(String(change.remove));
+        else if (outcome.ok && outcome.record) store.set(outcome.record.id, outcome.record);
+        onDone?.(i + 1);
+        return outcome;
+      });
+      kept = next;
+      return Promise.resolve(outcomes);
     },
   };
+}
+
+function keptFor(change: Change, kept: { readonly [S in StoreName]: Map<string, Stores[S]> }): Stores[StoreName][] {
+  if ("remove" in change) return [];
+  if ("piece" in change) return [...kept.makes.values()].filter(({ piece }) => piece === change.piece);
+  const now = kept[change.store].get("id" in change ? change.id : change.put.id);
+  return now ? [now] : [];
 }

@@ -1,10 +1,7 @@
+import { type News, readNews } from "./read-kept";
+
 /** Tells the other windows of this browser what was written. */
 const CHANNEL = "hoop-ledger";
-
-export type News =
-  | { readonly kind: "piece"; readonly id: string; readonly revision: number }
-  | { readonly kind: "tray"; readonly ids: readonly string[] }
-  | { readonly kind: "bench" };
 
 let channel: BroadcastChannel | null = null;
 
@@ -17,9 +14,13 @@ export function tell(news: News): void {
   open().postMessage(news);
 }
 
-/** Calls `heard` for what other windows tell. Returns how to stop. */
+/** Calls `heard` for what other windows tell; what cannot be read is not for this program. Returns how to stop. */
 export function listen(heard: (news: News) => void): () => void {
-  const on = (event: MessageEvent<News>) => heard(event.data);
+  const on = (event: MessageEvent<unknown>) => {
+    const news = readNews(event.data);
+    if (news.ok) heard(news.value);
+    else console.warn("unreadable news of another window", news.faults);
+  };
   open().addEventListener("message", on);
   return () => open().removeEventListener("message", on);
 }

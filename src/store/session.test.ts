@@ -2,8 +2,8 @@ import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { type Piece } from "@/core/piece/piece";
 import tern from "@/core/piece/reference/tern-ring.piece.json";
 import { readLength } from "@/core/measure/reading";
-import { replayJournal, writeJournal } from "./journal";
-import { freeId } from "./ids";
+import { heard, layOutPage, page, stored } from "./a-page.testing";
+import { readJournal } from "./journal";
 import { KeepError, type Keeper, type PieceRecord } from "./keeper";
 import { memoryKeeper } from "./memory";
 import { type Session, type TypedField, openSession } from "./session";
@@ -19,35 +19,9 @@ const record: PieceRecord = {
   deleted: null,
 };
 
-/** As much of a page as a session hears of. */
-const heard = new Map<string, () => void>();
-const stored = new Map<string, string>();
-const page = { visibilityState: "visible" };
 const opened: Session[] = [];
 
-beforeAll(() => {
-  const hear = {
-    addEventListener: (name: string, act: () => void) => heard.set(name, act),
-    removeEventListener: (name: string) => heard.delete(name),
-  };
-  const store = {
-    getItem: (key: string) => stored.get(key) ?? null,
-    setItem: (key: string, value: string) => {
-      stored.set(key, value);
-      Object.assign(store, { [key]: value });
-    },
-    removeItem: (key: string) => {
-      stored.delete(key);
-      delete (store as Record<string, unknown>)[key];
-    },
-  };
-  class Silent {
-    addEventListener = () => undefined;
-    removeEventListener = () => undefined;
-    postMessage = () => undefined;
-  }
-  Object.assign(globalThis, { BroadcastChannel: Silent, document: Object.assign(page, hear), window: hear, localStorage: store });
-});
+beforeAll(layOutPage);
 
 afterEach(async () => {
   page.visibilityState = "visible";
@@ -58,7 +32,7 @@ afterEach(async () => {
 /** A keeper that says it is the device's, so that the journal is kept too. */
 async function device(): Promise<Keeper> {
   const keeper: Keeper = { ...memoryKeeper(), kind: "device" };
-  await keeper.putPiece(record, null);
+  await keeper.write([{ store: "pieces", put: record, madeOn: null }]);
   return keeper;
 }
 
@@ -171,7 +145,7 @@ test("closing a step after it was written leaves the piece kept, not for ever be
 test("a piece changed elsewhere is not overwritten: the newer can be taken", async () => {
   const keeper = await device();
   const session = open(keeper);
-  await keeper.putPiece({ ...record, piece: { ...piece, name: "Theirs" } }, 1);
+  await keeper.write([{ store: "pieces", put: { ...record, piece: { ...piece, name: "Theirs" } }, madeOn: 1 }]);
   session.type(thickness, "0.4");
   await session.flush();
   expect(session.store.getState().keeping).toMatchObject({ state: "elsewhere", newer: { revision: 2 } });
@@ -187,7 +161,7 @@ test("what cannot be kept is told, and tried again with the next change", async 
   let isFull = true;
   const session = open({
     ...keeper,
-    putPiece: (...args) => (isFull ? Promise.reject(new KeepError("full", null)) : keeper.putPiece(...args)),
+    write: (...args) => (isFull ? Promise.reject(new KeepError("full", null)) : keeper.write(...args)),
   });
   session.type(thickness, "0.4");
   await session.flush();
@@ -198,28 +172,47 @@ test("what cannot be kept is told, and tried again with the next change", async 
   expect(session.store.getState().keeping.state).toBe("kept");
 });
 
-test("a page that is hidden puts what is unwritten in the journal at once; the next start puts it where it belongs", async () => {
+test("a page that is hidden puts what is unwritten in the journal at once", async () => {
   const keeper = await device();
-  const never: Keeper = { ...keeper, putPiece: () => new Promise(() => undefined) };
+  const never: Keeper = { ...keeper, write: () => new Promise(() => undefined) };
   const session = openSession(record, never, () => SHIPPED_BENCH);
   session.type(thickness, "0.6");
   page.visibilityState = "hidden";
   heard.get("visibilitychange")!();
-  expect(stored.size).toBe(1);
-  await replayJournal(keeper, freeId);
-  expect(await keeper.piece(piece.id)).toMatchObject({ revision: 2, piece: { mounts: [{ wall: { thickness: 0.6 } }] } });
-  expect(stored.size).toBe(0);
+  expect(readJournal()).toMatchObject([
+    { name: piece.id, entry: { kind: "piece", madeOn: 1, record: { piece: { mounts: [{ wall: { thickness: 0.6 } }] } } } },
+  ]);
 });
 
-test("a journal made on an older revision is kept beside the newer piece, so that nothing typed is lost", async () => {
+test("a piece deleted elsewhere is told as deleted, marked or for good, and can be put back as it is here", async () => {
+  for (const gone of [true, false]) {
+    const keeper = await device();
+    const session = open(keeper);
+    session.type(thickness, "0.4");
+    await keeper.write([
+      gone
+        ? { store: "pieces", remove: piece.id }
+        : { store: "pieces", id: piece.id, change: (kept) => kept && { ...kept, deleted: "2026" } },
+    ]);
+    await session.flush();
+    expect(session.store.getState().keeping).toMatchObject({ state: "deleted" });
+    await session.flush();
+    expect((await keeper.piece(piece.id))?.deleted ?? null).toBe(gone ? null : "2026");
+    await session.putBack();
+    expect(await keeper.piece(piece.id)).toMatchObject({ deleted: null, piece: { mounts: [{ wall: { thickness: 0.4 } }] } });
+    expect(session.store.getState().keeping.state).toBe("kept");
+  }
+});
+
+test("a piece at fault on the bench it is planned with takes one mend after another, and nothing that adds a fault", async () => {
   const keeper = await device();
-  await keeper.putPiece({ ...record, piece: { ...piece, name: "Newer" } }, 1);
-  const { revision: _revision, ...mine } = record;
-  writeJournal({ ...mine, piece: { ...piece, name: "Mine" } }, 1);
-  await replayJournal(keeper, freeId);
-  const names = (await keeper.pieces()).map((each) => [each.id, each.piece.name]);
-  expect(names).toEqual([
-    ["tern-ring", "Newer"],
-    ["tern-ring-2", "Mine (kept)"],
-  ]);
+  const broken = structuredClone(piece) as unknown as { carrier: { size: { system: string }; stock: { thickness: number } } };
+  broken.carrier.size.system = "mandrel";
+  broken.carrier.stock.thickness = 5.5e-11;
+  const session = openSession({ ...record, piece: broken as unknown as Piece }, keeper, () => SHIPPED_BENCH);
+  opened.push(session);
+  expect(session.change((each) => void (each.mounts[0]!.stone.height = -1))).toMatch(/must be > 0/);
+  expect(session.change((each) => each.carrier.type === "hoop" && void (each.carrier.stock.thickness = 1.6))).toBeNull();
+  expect(session.change((each) => each.carrier.type === "hoop" && void (each.carrier.size.system = "eu"))).toBeNull();
+  expect(session.store.getState().piece).toEqual(piece);
 });

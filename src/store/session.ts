@@ -3,11 +3,11 @@ import { temporal } from "zundo";
 import { createStore } from "zustand/vanilla";
 import { type Piece } from "@/core/piece/piece";
 import { type BenchEntry } from "@/core/piece/bench";
-import { pieceFromJson } from "@/formats/piece-codec";
-import { type Json } from "@/formats/read-json";
+import { fitsSchema, pieceFaults } from "@/formats/piece-codec";
 import { faultMessage } from "@/words/faults";
+import { type Fault } from "@/core/piece/fault";
 import { clearJournal, writeJournal } from "./journal";
-import { type Drafts, KeepError, type Keeper, type PieceRecord, type Trouble } from "./keeper";
+import { type Drafts, KeepError, type Keeper, type PieceRecord, type Trouble, type Unrevised } from "./keeper";
 import { listen, tell } from "./news";
 
 export type Recipe = (piece: Editable<Piece>) => void;
@@ -28,7 +28,9 @@ export type Keeping =
   | { readonly state: "writing" }
   | { readonly state: "memory" }
   | { readonly state: "trouble"; readonly trouble: Trouble }
-  | { readonly state: "elsewhere"; readonly newer: PieceRecord };
+  | { readonly state: "elsewhere"; readonly newer: PieceRecord }
+  /** Another window deleted it; `newer` is how it is kept, null once it is gone for good. */
+  | { readonly state: "deleted"; readonly newer: PieceRecord | null };
 
 export interface SessionState {
   readonly piece: Piece;
@@ -42,6 +44,8 @@ export interface SessionState {
 }
 
 const WAIT_MS = 300;
+/** While it is not kept, it is tried again so often. */
+const AGAIN_MS = 3000;
 const MOST_UNDO = 200;
 
 /** One piece being worked on: its edits, its undo, and its keeping. */
@@ -73,7 +77,7 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
 
   const get = store.getState;
   const isUnwritten = () => get().piece !== written.piece || get().drafts !== written.drafts || get().unmeasured !== written.unmeasured;
-  const toKeep = (): Omit<PieceRecord, "revision"> => {
+  const toKeep = (): Unrevised<PieceRecord> => {
     const { piece, drafts, unmeasured } = get();
     return { id: record.id, piece, drafts, unmeasured, changed: new Date().toISOString(), deleted: null };
   };
@@ -85,21 +89,36 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
     store.setState({ keeping: keeper.kind === "memory" ? { state: "memory" } : { state: "kept", at: keptAt } });
   }
 
+  /** Whether another window has the last word, and the maker has not answered yet. */
+  const isOvertaken = () => get().keeping.state === "elsewhere" || get().keeping.state === "deleted";
+
+  /** Tells that what is kept is no longer what this was made on. */
+  function overtaken(newer: PieceRecord | null): void {
+    const isGone = newer === null || newer.deleted !== null;
+    store.setState({ keeping: isGone ? { state: "deleted", newer } : { state: "elsewhere", newer } });
+  }
+
   async function write(): Promise<void> {
-    if (get().keeping.state === "elsewhere") return;
+    if (isOvertaken()) return;
     if (!isUnwritten()) return settle();
-    const next = toKeep();
+    await put(toKeep());
+  }
+
+  async function put(next: Unrevised<PieceRecord>): Promise<void> {
     try {
-      const put = await keeper.putPiece(next, revision);
-      if (!put.ok) return store.setState({ keeping: { state: "elsewhere", newer: put.newer } });
-      revision = put.record.revision;
+      const [put] = await keeper.write([{ store: "pieces", put: next, madeOn: revision }]);
+      if (!put) throw new RangeError("a keeper answered nothing");
+      const record = (put.ok ? put.record : put.newer) as PieceRecord | null;
+      if (!put.ok && (!record || !isSame(record, next))) return overtaken(record);
+      revision = record!.revision;
       written = { piece: next.piece, drafts: next.drafts, unmeasured: next.unmeasured };
       keptAt = next.changed;
       settle();
-      tell({ kind: "piece", id: record.id, revision });
+      tell({ kind: "pieces", ids: [record!.id] });
     } catch (error) {
       if (!(error instanceof KeepError)) throw error;
       store.setState({ keeping: { state: "trouble", trouble: error.trouble } });
+      timer ??= setTimeout(() => void flush(), AGAIN_MS);
     }
   }
 
@@ -113,31 +132,39 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
 
   const stopWatching = store.subscribe((now, then) => {
     if (now.piece === then.piece && now.drafts === then.drafts && now.unmeasured === then.unmeasured) return;
-    if (now.keeping.state === "elsewhere") return;
+    if (isOvertaken()) return;
     if (now.keeping.state === "kept") store.setState({ keeping: { state: "writing" } });
     timer ??= setTimeout(() => void flush(), WAIT_MS);
   });
 
   const onHide = () => {
     if (document.visibilityState !== "hidden" || !isUnwritten() || keeper.kind === "memory") return;
-    if (get().keeping.state !== "elsewhere") writeJournal(toKeep(), revision);
+    if (!isOvertaken()) writeJournal(record.id, { kind: "piece", record: toKeep(), madeOn: revision });
     void flush();
   };
   document.addEventListener("visibilitychange", onHide);
   window.addEventListener("pagehide", onHide);
 
   const stopListening = listen((news) => {
-    if (news.kind !== "piece" || news.id !== record.id || revision === null || news.revision <= revision) return;
+    if (news.kind !== "pieces" || !news.ids.includes(record.id)) return;
     void keeper.piece(record.id).then((newer) => {
-      if (newer && newer.revision > (revision ?? 0)) store.setState({ keeping: { state: "elsewhere", newer } });
+      if (!newer || newer.revision > (revision ?? 0)) overtaken(newer);
     });
   });
 
-  /** The piece with a change made, or why it cannot be. */
+  const faultsNow = (piece: Piece): Fault[] => pieceFaults(piece, piece.benchUsed ?? bench());
+
+  /** The piece with a change made, or why it cannot be. One that is at fault already takes what leaves fewer faults and no new one. */
   function tried(recipe: Recipe): FieldReading<Piece> {
     const piece = produce(get().piece, recipe);
-    const decoded = pieceFromJson(piece as unknown as Json, piece.benchUsed ?? bench());
-    return decoded.ok ? { ok: true, value: piece } : { ok: false, problem: faultMessage(decoded.faults[0]!) };
+    const faults = faultsNow(piece);
+    if (faults.length === 0) return { ok: true, value: piece };
+    const known = faultsNow(get().piece);
+    const isNew = (fault: Fault) => !known.some(({ path, code }) => path === fault.path && code === fault.code);
+    const added = faults.find(isNew);
+    const isBetter = !added && faults.length < known.length;
+    if (isBetter || (!fitsSchema(get().piece) && fitsSchema(piece))) return { ok: true, value: piece };
+    return { ok: false, problem: faultMessage(added ?? faults[0]!) };
   }
 
   function take(piece: Piece, drafts: Drafts, key: string | null): void {
@@ -238,12 +265,16 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
       keptAt = newer.changed;
       written = { piece: newer.piece, drafts: newer.drafts, unmeasured: newer.unmeasured };
       clearJournal(record.id);
-      store.setState({
-        piece: newer.piece,
-        drafts: newer.drafts,
-        unmeasured: newer.unmeasured,
-        keeping: { state: "kept", at: newer.changed },
-      });
+      store.setState({ ...written, keeping: { state: "kept", at: newer.changed } });
+    },
+
+    /** Puts a piece that another window deleted back, as it is here. */
+    async putBack(): Promise<void> {
+      const { keeping } = get();
+      if (keeping.state !== "deleted") return;
+      revision = keeping.newer?.revision ?? null;
+      store.setState({ keeping: { state: "writing" } });
+      await put(toKeep());
     },
 
     async close(): Promise<void> {
@@ -252,7 +283,15 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
       document.removeEventListener("visibilitychange", onHide);
       window.removeEventListener("pagehide", onHide);
       await flush();
+      if (timer !== null) clearTimeout(timer);
+      timer = null;
       stopWatching();
     },
   };
+}
+
+/** Whether what is kept is what was to be kept, written by another window or an earlier start. */
+function isSame(kept: PieceRecord, next: Unrevised<PieceRecord>): boolean {
+  const told = ({ piece, drafts, unmeasured, deleted }: Unrevised<PieceRecord>) => JSON.stringify([piece, drafts, unmeasured, deleted]);
+  return told(kept) === told(next);
 }

@@ -11,7 +11,7 @@ interface Props<T extends string> {
   readonly value: T;
   readonly options: readonly { readonly value: T; readonly text: string }[];
   /** Makes the choice; returns why it cannot be made, or null. */
-  readonly onChoose: (value: T) => string | null;
+  readonly onChoose: (value: T) => string | null | Promise<string | null>;
   readonly lights?: string;
   readonly width?: keyof typeof COLUMNS;
 }
@@ -26,7 +26,7 @@ export function ChoiceField<T extends string>({ label, hint, value, options, onC
   useEffect(() => {
     chosen.current = onChoose;
   });
-  const choose = useCallback((next: string) => setProblem(chosen.current(next as T)), []);
+  const choose = useCallback((next: string) => void Promise.resolve(chosen.current(next as T)).then(setProblem), []);
   const text = options.find((option) => option.value === value)?.text ?? value;
   const id = useId();
   return (

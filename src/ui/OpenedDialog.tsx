@@ -4,11 +4,15 @@ import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { type Fault } from "@/core/piece/fault";
 import { type Piece } from "@/core/piece/piece";
-import { type Opened, onMyBench } from "@/store/files";
+import { onMyBench } from "@/store/files";
+import { KeepError } from "@/store/keeper";
+import { type Opened } from "@/workers/files/protocol";
 import { benchName } from "@/words/bench";
-import { faultLine } from "@/words/faults";
 import { counted } from "@/words/names";
+import { TROUBLE_WORDS } from "@/words/trouble";
 import { Dialog, DialogActions } from "./Dialog";
+import { FaultList } from "./FaultList";
+import { RestoreDialog } from "./RestoreDialog";
 import { useTray } from "./tray";
 
 /** What an opened file turned out to be, and what is asked before it is taken. */
@@ -21,11 +25,9 @@ export function OpenedDialog({ opened, onClose }: { readonly opened: Opened; rea
     case "bench":
       return <BenchDialog opened={opened} onClose={onClose} />;
     case "backup":
-      return <BackupDialog opened={opened} onClose={onClose} />;
+      return <RestoreDialog opened={opened} onClose={onClose} />;
   }
 }
-
-const MOST_FAULTS = 40;
 
 function RefusedDialog({
   file,
@@ -39,13 +41,7 @@ function RefusedDialog({
   return (
     <Dialog title={`${file} is not opened`} onClose={onClose} width={620}>
       <p className="mb-2 text-soft">Nothing on the tray has changed. {counted(faults.length, "thing")} to put right in the file:</p>
-      <ul className="text-[13px]">
-        {faults.slice(0, MOST_FAULTS).map((fault, i) => (
-          <li key={i} className="border-t border-hair py-1">
-            {faultLine(fault)}
-          </li>
-        ))}
-      </ul>
+      <FaultList faults={faults} />
       <DialogActions>
         <button type="button" className="btn btn-main" onClick={onClose}>
           Close
@@ -55,16 +51,25 @@ function RefusedDialog({
   );
 }
 
-type Asked<K extends Opened["kind"]> = { readonly opened: Extract<Opened, { kind: K }>; readonly onClose: () => void };
+export type Asked<K extends Opened["kind"]> = { readonly opened: Extract<Opened, { kind: K }>; readonly onClose: () => void };
 
 /** Asks first whose bench it is planned with, then what becomes of the piece that has its id. */
 function PieceDialog({ opened, onClose }: Asked<"piece">) {
   const tray = useTray();
   const router = useRouter();
   const [piece, setPiece] = useState<Piece | null>(opened.differences.length === 0 ? onMyBench(opened.piece) : null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [isBusy, setBusy] = useState(false);
   const finish = async (how: "add" | "replace" | "both") => {
-    if (!piece) return;
-    const id = how === "replace" ? await tray.replace(piece) : await tray.add(piece);
+    if (!piece || isBusy) return;
+    setBusy(true);
+    const id = await (how === "replace" ? tray.replace(piece) : tray.add(piece)).catch((error: unknown) => {
+      if (!(error instanceof KeepError)) throw error;
+      setProblem(TROUBLE_WORDS[error.trouble]);
+      return null;
+    });
+    setBusy(false);
+    if (id === null) return;
     onClose();
     if (how === "replace") window.location.assign(`/pieces/${id}/wall`);
     else router.push(`/pieces/${id}/wall`);
@@ -110,6 +115,7 @@ function PieceDialog({ opened, onClose }: Asked<"piece">) {
       <p className="text-soft">
         {opened.isTaken ? `A piece with the id ${piece.id} is there. What becomes of it?` : `From ${opened.file}.`}
       </p>
+      <Problem text={problem} />
       <DialogActions>
         <button type="button" className="btn" onClick={onClose}>
           Cancel
@@ -136,14 +142,18 @@ function PieceDialog({ opened, onClose }: Asked<"piece">) {
 function BenchDialog({ opened, onClose }: Asked<"bench">) {
   const tray = useTray();
   const router = useRouter();
+  const [problem, setProblem] = useState<string | null>(null);
   const take = async () => {
-    await tray.setBench(opened.bench);
+    const refused = await tray.takeBench(opened.bench);
+    setProblem(refused);
+    if (refused !== null) return;
     onClose();
     router.push("/my-bench");
   };
   return (
     <Dialog title={`Take ${opened.bench.name ?? opened.file} as my bench`} onClose={onClose}>
-      <p className="text-soft">It takes the place of all your defaults. Save yours first if you want them back.</p>
+      <p className="text-soft">It takes the place of all your defaults; it can be undone on My bench.</p>
+      <Problem text={problem} />
       <DialogActions>
         <button type="button" className="btn" onClick={onClose}>
           Cancel
@@ -156,43 +166,13 @@ function BenchDialog({ opened, onClose }: Asked<"bench">) {
   );
 }
 
-/** Pieces whose id is taken are replaced or kept beside it; the others are laid down. */
-function BackupDialog({ opened, onClose }: Asked<"backup">) {
-  const tray = useTray();
-  const { backup } = opened;
-  const taken = backup.pieces.filter(({ id }) => tray.store.getState().ids.includes(id));
-  const restore = async (how: "replace" | "both") => {
-    for (const piece of backup.pieces) {
-      if (how === "replace" && taken.includes(piece)) await tray.replace(piece);
-      else await tray.add(piece);
-    }
-    await tray.addMakes(backup.makes);
-    await tray.setBench(backup.bench);
-    onClose();
-  };
+/** Why nothing was changed. */
+export function Problem({ text }: { readonly text: string | null }) {
+  if (text === null) return null;
   return (
-    <Dialog title={`Restore ${counted(backup.pieces.length, "piece")}`} onClose={onClose}>
-      <p className="text-soft">
-        From {opened.file}, with its bench and {counted(backup.makes.length, "making")}.{" "}
-        {taken.length > 0 &&
-          `${counted(taken.length, "piece")} of the same id ${taken.length === 1 ? "is" : "are"} on the tray: ${taken
-            .map(({ name }) => name)
-            .slice(0, 6)
-            .join(", ")}.`}
-      </p>
-      <DialogActions>
-        <button type="button" className="btn" onClick={onClose}>
-          Cancel
-        </button>
-        {taken.length > 0 && (
-          <button type="button" className="btn" onClick={() => void restore("both")}>
-            Keep both
-          </button>
-        )}
-        <button type="button" className="btn btn-main" onClick={() => void restore("replace")}>
-          {taken.length > 0 ? "Replace them" : "Restore"}
-        </button>
-      </DialogActions>
-    </Dialog>
+    <p role="alert" className="mt-2 text-[13px] text-bad">
+      <span aria-hidden="true">◆ </span>
+      {text}.
+    </p>
   );
 }

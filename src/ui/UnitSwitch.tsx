@@ -26,7 +26,7 @@ export function UnitSwitch({ of = "length" }: { readonly of?: "length" | "temper
             name={name}
             value={option}
             checked={option === current}
-            onChange={() => void tray.setBench({ ...bench, units: { ...bench.units, [of]: option } })}
+            onChange={() => void tray.changeBench((each) => void (each.units = { ...each.units, [of]: option }))}
             className="absolute inset-0 cursor-pointer opacity-0"
           />
           {of === "length" ? option : `°${option}`}

@@ -2,8 +2,7 @@ import { type HeatsOf, bestHeats } from "@/core/heats/best";
 import { RememberedHeats } from "@/core/heats/remember";
 import { type BenchEntry } from "@/core/piece/bench";
 import { type Piece } from "@/core/piece/piece";
-import { type Plan } from "@/core/piece/plan";
-import { planPiece } from "@/core/piece/plan-piece";
+import { type Attempt, attemptPlan } from "@/formats/attempt";
 
 /** Up to so many joints the best heats are found within a frame. */
 const MOST_AT_ONCE = 7;
@@ -25,6 +24,6 @@ export function atOnce(forMany: HeatsOf): HeatsOf {
 export const quickHeats: HeatsOf = (assembly, wishes) => bestHeats(assembly, wishes, () => true);
 
 /** A plan at once, where a search would take too long with the best heats that are found without one. */
-export function planAtOnce(piece: Piece, bench: BenchEntry): Plan {
-  return planPiece(piece, bench, atOnce(quickHeats));
+export function planAtOnce(piece: Piece, bench: BenchEntry): Attempt {
+  return attemptPlan(piece, bench, atOnce(quickHeats));
 }

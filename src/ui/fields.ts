@@ -1,5 +1,6 @@
 import { type Draft as Editable } from "immer";
 import { type Piece } from "@/core/piece/piece";
+import { GAUGES } from "@/core/measure/gauge";
 import { type LengthUnit, MM_PER_INCH, readLength, readNumber } from "@/core/measure/reading";
 import { type FieldReading, type TypedField } from "@/store/session";
 import { type Units, lengthUnit } from "@/words/show";
@@ -18,6 +19,7 @@ const PROBLEMS = {
   empty: "empty",
   "not-a-number": "is not a number",
   "divided-by-zero": "is divided by nothing",
+  "no-such-gauge": `is no gauge: they go from ${GAUGES.thickest} to ${GAUGES.thinnest}`,
 } as const;
 
 function problem(text: string, code: keyof typeof PROBLEMS, example: string): FieldReading<number> {

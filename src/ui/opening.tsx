@@ -1,10 +1,12 @@
 "use client";
 
 import { type DragEvent, type ReactNode, Suspense, createContext, lazy, useCallback, useContext, useMemo, useRef, useState } from "react";
-import { type Opened } from "@/store/files";
+import { fault } from "@/core/piece/fault";
+import { type Opened } from "@/workers/files/protocol";
 import { useTray } from "./tray";
 
 const OpenedDialog = lazy(() => import("./OpenedDialog").then(({ OpenedDialog }) => ({ default: OpenedDialog })));
+const ProgressDialog = lazy(() => import("./ProgressDialog").then(({ ProgressDialog }) => ({ default: ProgressDialog })));
 
 interface Opening {
   /** Lets the maker pick a file. */
@@ -17,17 +19,37 @@ export function useOpening(): Opening {
   return useContext(OpeningContext);
 }
 
+/** Files larger than this take long enough to be watched (bytes). */
+const WATCHED = 1_000_000;
+
+interface Reading {
+  readonly file: string;
+  readonly share: number;
+  readonly stop: () => void;
+}
+
 /** Takes files that are picked, or dropped anywhere, and asks what must be asked before anything is changed. */
 export function OpeningProvider({ children }: { readonly children: ReactNode }) {
   const tray = useTray();
   const input = useRef<HTMLInputElement>(null);
   const [opened, setOpened] = useState<Opened | null>(null);
+  const [reading, setReading] = useState<Reading | null>(null);
   const take = useCallback(
     async (file: File | undefined) => {
       if (!file) return;
-      const { openText } = await import("@/store/files");
-      const [text, ids] = await Promise.all([file.text(), tray.allIds()]);
-      setOpened(openText(file.name, text, tray.store.getState().bench, ids));
+      const stopping = new AbortController();
+      const show = (share: number) => file.size > WATCHED && setReading({ file: file.name, share, stop: () => stopping.abort() });
+      show(0);
+      try {
+        const { readFile } = await import("@/workers/files/client");
+        const [bytes, taken] = await Promise.all([file.arrayBuffer(), tray.allIds()]);
+        const ask = { file: file.name, bytes: new Uint8Array(bytes), bench: tray.store.getState().bench, taken };
+        setOpened(await readFile(ask, { onProgress: (done, of) => show(done / of), signal: stopping.signal }));
+      } catch (error) {
+        setOpened({ kind: "refused", file: file.name, faults: [fault("", "not-worked-out", { why: String(error) })] });
+      } finally {
+        setReading(null);
+      }
     },
     [tray],
   );
@@ -52,11 +74,10 @@ export function OpeningProvider({ children }: { readonly children: ReactNode }) 
         />
         {children}
       </div>
-      {opened && (
-        <Suspense>
-          <OpenedDialog key={opened.file} opened={opened} onClose={() => setOpened(null)} />
-        </Suspense>
-      )}
+      <Suspense>
+        {reading && <ProgressDialog title={`Reading ${reading.file}`} share={reading.share} onStop={reading.stop} />}
+        {opened && <OpenedDialog key={opened.file} opened={opened} onClose={() => setOpened(null)} />}
+      </Suspense>
     </OpeningContext>
   );
 }

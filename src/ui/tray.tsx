@@ -12,21 +12,46 @@ const TrayContext = createContext<Tray | null>(null);
 /** Opens the tray once for the page; until then its children say so. */
 export function TrayProvider({ withDemo, children }: { readonly withDemo: boolean; readonly children: ReactNode }) {
   const [tray, setTray] = useState<Tray | null>(null);
+  const [failure, setFailure] = useState<string | null>(null);
   useEffect(() => {
     let gone = false;
-    void openTray(withDemo ? demoPieces : null).then((opened) => {
-      if (!gone) setTray(opened);
-    });
+    let opened: Tray | null = null;
+    openTray(withDemo ? demoPieces : null).then(
+      (tray) => {
+        opened = tray;
+        if (gone) tray.close();
+        else setTray(tray);
+      },
+      (error: unknown) => {
+        console.error(error);
+        if (!gone) setFailure(String(error));
+      },
+    );
     return () => {
       gone = true;
+      opened?.close();
     };
   }, [withDemo]);
+  if (failure !== null) return <NotOpened why={failure} />;
   if (!tray) return <p className="p-4 text-soft">Laying out the tray</p>;
   return (
     <TrayContext value={tray}>
       {children}
       <TheRest tray={tray} />
     </TrayContext>
+  );
+}
+
+function NotOpened({ why }: { readonly why: string }) {
+  return (
+    <main className="p-6">
+      <h1 className="mb-2 text-lg font-bold">The tray could not be laid out.</h1>
+      <p className="mb-1 text-soft">What this device keeps is untouched.</p>
+      <p className="mb-4 text-soft">{why}</p>
+      <button type="button" className="btn btn-main" onClick={() => window.location.reload()}>
+        Try again
+      </button>
+    </main>
   );
 }
 

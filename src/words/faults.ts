@@ -3,6 +3,12 @@ import { printable } from "./show";
 
 const EXPECTED: Readonly<Record<FaultCode, (v: Fault["values"]) => string>> = {
   "not-json": () => "is not JSON",
+  "not-utf8": (v) => `is not UTF-8: the byte at ${v.byte} belongs to no character`,
+  "not-finite": () => "must be a number that is finite",
+  "and-more": (v) => `has ${v.more} more things to put right`,
+  "too-slow": (v) => `took longer than ${v.limit} seconds to plan`,
+  "too-busy": () => "cannot be planned now: too much is waiting. Ask again",
+  "not-worked-out": (v) => `could not be worked out: ${v.why}`,
   "wrong-format": (v) => `must be ${v.expected}`,
   "too-new": (v) => `was written by a newer Hoop Ledger; this one reads up to version ${v.newest}`,
   "too-large": (v) => `must be at most ${v.limit} bytes`,
@@ -35,6 +41,7 @@ const EXPECTED: Readonly<Record<FaultCode, (v: Fault["values"]) => string>> = {
   "points-coincide": (v) => `must not lie where point ${v.other} does`,
   "crosses-itself": (v) => `must not cross: it does at (${v.x}, ${v.y})`,
   "too-large-across": (v) => `must be at most ${v.limit} mm across`,
+  "too-small-across": (v) => `must be at least ${v.limit} mm across`,
   "no-area": () => "must go round something",
   "seam-at-corner": (v) => `must not lie at a corner; ${v.better} of the way round is straighter`,
   "tube-not-round": (v) => `must not be tube: that holds round stones, and this outline is ${v.shape}`,
@@ -64,20 +71,22 @@ const EXAMPLES: Readonly<Record<string, string>> = {
 
 /** What would be right, and what was found: "must be > 0, got -3". */
 export function faultMessage({ code, values }: Fault): string {
-  const got = values.got === undefined ? "" : `, got ${shortened(String(values.got))}`;
-  return printable(EXPECTED[code](values) + got);
+  const got = values.got === undefined ? "" : `, got ${shortened(printable(String(values.got)))}`;
+  return shortened(printable(EXPECTED[code](values)), LONGEST_SAID) + got;
 }
 
 /** The message with its path before it; what is not planned yet is refused by name. */
 export function faultLine(fault: Fault): string {
-  const path = printable(fault.path) || "/";
+  const path = shortened(printable(fault.path), LONGEST_PATH) || "/";
   return fault.code === "not-planned"
-    ? `not planned yet: ${path} ${printable(String(fault.values.got))}`
+    ? `not planned yet: ${path} ${shortened(printable(String(fault.values.got)))}`
     : `${path}: ${faultMessage(fault)}`;
 }
 
 const LONGEST = 60;
+const LONGEST_PATH = 160;
+const LONGEST_SAID = 240;
 
-function shortened(text: string): string {
-  return text.length > LONGEST ? `${text.slice(0, LONGEST)}…` : text;
+function shortened(text: string, most = LONGEST): string {
+  return text.length > most ? `${text.slice(0, most)}…` : text;
 }

@@ -72,7 +72,10 @@ export function showFigure({ value, unit }: Figure, units: Units): string {
   return showFigureValue(value, unit, units);
 }
 
-/** Text from a file as it may be printed: without control characters or marks that turn the line round. */
+/** Control characters, marks that turn the line round, and what takes no room. */
+const UNPRINTABLE = /[\p{Cc}\p{Cf}\p{Co}\p{Cs}\u2028\u2029\u115f\u1160\u3164\uffa0]/gu;
+
+/** Text from a file as it may be printed: without what is not seen, or turns the line round. */
 export function printable(text: string): string {
-  return text.replace(/[\u0000-\u001f\u007f-\u009f\u200e\u200f\u2028-\u202e\u2066-\u2069]/g, "");
+  return text.replace(UNPRINTABLE, "");
 }

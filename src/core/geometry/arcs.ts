@@ -49,6 +49,7 @@ export function arcOutline({ pieces: all, inscribedRadius, hullPerimeter }: ArcS
     inscribedRadius,
     centre: [0, 1].map((i) => pieces.reduce((sum, piece) => sum + momentShares(piece)[i]!, 0) / area) as unknown as Point,
     corners,
+    isTraced: false,
     stations: pieces.flatMap((piece, i) => sharesOf(piece).map((share) => station(i, share))),
     extent: extentOf(pieces),
     stationAt: (at) => {
@@ -127,8 +128,7 @@ function parallelOf(known: Known, d: number): Parallel {
     const steiner = { length: perimeter + 2 * Math.PI * d, area: area + perimeter * d + Math.PI * d * d };
     return { kind: "one", ...loopOf(moved, d), ...steiner };
   }
-  const cuts = cutsOf(moved);
-  const loops = chained(moved.flatMap((piece, i) => clearParts(piece, cuts[i]!, pieces, Math.abs(d))))
+  const loops = chained(clearRuns(moved, pieces, Math.abs(d)))
     .map((loop) => loopOf(loop, d))
     .filter((loop) => loop.area > tolerance.sameLength)
     .sort((a, b) => b.area - a.area);
@@ -154,50 +154,89 @@ function outAngle({ nx, ny, turn }: Corner): number {
   return Math.atan2(ny, nx) - turn / 2;
 }
 
-/** Shares of each piece at which another crosses it. */
-function cutsOf(pieces: readonly Piece[]): number[][] {
-  const cuts = pieces.map((): number[] => []);
-  pieces.forEach((a, i) => {
-    for (let j = i + 1; j < pieces.length; j++) {
-      visitCrossings(a, pieces[j]!, (onA, onB) => {
-        cuts[i]!.push(onA);
-        cuts[j]!.push(onB);
+/** Where two moved pieces cross: one number for both. */
+interface Cut {
+  readonly share: number;
+  readonly crossing: number;
+}
+
+/** A part of a moved piece; its ends are the piece's own (null) or crossings. */
+interface ClearRun {
+  readonly run: Piece;
+  readonly piece: number;
+  readonly from: number | null;
+  readonly to: number | null;
+}
+
+/** The parts of moved pieces, between where others cross them, that are as far from the outline as they should be. */
+function clearRuns(moved: readonly Piece[], outline: readonly Piece[], distance: number): ClearRun[] {
+  const cuts = moved.map((): Cut[] => []);
+  let crossing = 0;
+  moved.forEach((a, i) => {
+    for (let j = i + 1; j < moved.length; j++) {
+      const joint = jointOf(moved, i, j);
+      visitCrossings(a, moved[j]!, (onA, onB) => {
+        if (joint && apart(pointAt(a, onA), joint) < JOINED) return;
+        cuts[i]!.push({ share: onA, crossing });
+        cuts[j]!.push({ share: onB, crossing });
+        crossing++;
       });
     }
   });
-  return cuts;
+  return moved.flatMap((piece, i) => clearParts(piece, i, cuts[i]!, outline, distance));
 }
 
-/** The parts of a moved piece, between where others cross it, that are as far from the outline as they should be. */
-function clearParts(piece: Piece, cuts: readonly number[], outline: readonly Piece[], distance: number): Piece[] {
-  const shares = [0, ...cuts.filter((share) => share > 0 && share < 1).sort((a, b) => a - b), 1];
-  return shares.slice(1).flatMap((to, i) => {
-    const run = part(piece, shares[i]!, to);
-    if (lengthOf(run) < tolerance.sameLength) return [];
+/** Where one of two pieces goes on as the other; null where neither does. Neighbours that touch there do not cross there. */
+function jointOf(moved: readonly Piece[], i: number, j: number): Point | null {
+  const [before, after] = j === i + 1 ? [i, j] : i === 0 && j === moved.length - 1 ? [j, i] : [0, 0];
+  if (before === after) return null;
+  const end = pointAt(moved[before]!, 1);
+  return apart(end, pointAt(moved[after]!, 0)) < JOINED ? end : null;
+}
+
+function clearParts(piece: Piece, i: number, cuts: readonly Cut[], outline: readonly Piece[], distance: number): ClearRun[] {
+  const within = cuts.filter(({ share }) => share > 0 && share < 1).sort((a, b) => a.share - b.share);
+  const ends = [{ share: 0, crossing: null }, ...within, { share: 1, crossing: null }];
+  return ends.slice(1).flatMap((to, k) => {
+    const from = ends[k]!;
+    const run = part(piece, from.share, to.share);
+    if (lengthOf(run) < tolerance.placeFound) return [];
     const middle = pointAt(run, 0.5);
-    return outline.every((each) => nearestOn(each, middle).distance > distance - tolerance.sameLength) ? [run] : [];
+    const isClear = outline.every((each) => nearestOn(each, middle).distance > distance - tolerance.sameLength);
+    return isClear ? [{ run, piece: i, from: from.crossing, to: to.crossing }] : [];
   });
 }
 
-/** Runs put end to end into closed loops. */
-function chained(runs: readonly Piece[]): Piece[][] {
-  const left = [...runs];
+/**
+ * Runs put end to end into closed loops by what they are: past its own end a piece goes on as the next one; at a crossing the loop goes over
+ * to the other piece that crosses there.
+ */
+function chained(runs: readonly ClearRun[]): Piece[][] {
+  const left = new Set(runs);
+  const follows = (last: ClearRun, each: ClearRun) =>
+    last.to === null
+      ? each.from === null && apart(pointAt(last.run, 1), pointAt(each.run, 0)) < JOINED
+      : each.from === last.to && each.piece !== last.piece;
   const loops: Piece[][] = [];
-  while (left.length > 0) {
-    const loop = [left.shift()!];
+  for (const first of runs) {
+    if (!left.delete(first)) continue;
+    const loop = [first];
     for (;;) {
-      const end = pointAt(loop.at(-1)!, 1);
-      if (apart(end, pointAt(loop[0]!, 0)) < JOINED) break;
-      const next = left.findIndex((run) => apart(end, pointAt(run, 0)) < JOINED);
-      if (next < 0) break;
-      loop.push(...left.splice(next, 1));
+      const last = loop.at(-1)!;
+      if (follows(last, first)) {
+        loops.push(loop.map(({ run }) => run));
+        break;
+      }
+      const next = [...left].find((each) => follows(last, each));
+      if (!next) break;
+      left.delete(next);
+      loop.push(next);
     }
-    loops.push(loop);
   }
   return loops;
 }
 
-/** Ends nearer than this are one: crossings of arcs that nearly touch are found no closer (mm). */
+/** Ends of neighbours nearer than this are one: what moving them both has rounded (mm). */
 const JOINED = 1e-5;
 
 function apart([ax, ay]: Point, [bx, by]: Point): number {

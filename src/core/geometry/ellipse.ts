@@ -52,6 +52,7 @@ export function ellipse(a: number, b: number): Outline {
     inscribedRadius: Math.min(a, b),
     centre: [0, 0],
     corners: [],
+    isTraced: false,
     stations,
     extent: (direction) => extentOf(a, b, direction),
     stationAt: (at) => {

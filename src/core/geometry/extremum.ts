@@ -2,9 +2,9 @@
 const TRISECTIONS = 90;
 
 /** Where a function that falls and then rises between two places is least. */
-export function leastBetween(f: (x: number) => number, from: number, to: number): number {
+export function leastBetween(f: (x: number) => number, from: number, to: number, steps = TRISECTIONS): number {
   let [low, high] = [from, to];
-  for (let i = 0; i < TRISECTIONS; i++) {
+  for (let i = 0; i < steps; i++) {
     const [left, right] = [low + (high - low) / 3, high - (high - low) / 3];
     if (f(left) < f(right)) high = right;
     else low = left;

@@ -53,6 +53,8 @@ export interface Outline {
   /** Where its plane's centre of mass lies. */
   readonly centre: Point;
   readonly corners: readonly Corner[];
+  /** Whether it is given by many points that do not lie quite on a smooth line: read off a picture, or with a hand that shakes. */
+  readonly isTraced: boolean;
   /**
    * Places in order of `at`, the first at the datum; close enough together to find runs of curvature by. Where the
    * curvature or the direction jumps, two stand at the same place, one of each side.

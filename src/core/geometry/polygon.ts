@@ -113,6 +113,31 @@ function within01(share: number): number {
   return share < 0 ? 0 : share > 1 ? 1 : share;
 }
 
+/** A closed polygon begun at the place of it nearest to a point. */
+export function startedAt(points: readonly Point[], [x, y]: Point): Point[] {
+  let [best, side, share] = [Infinity, 0, 0];
+  points.forEach(([px, py], i) => {
+    const [qx, qy] = points[(i + 1) % points.length]!;
+    const [dx, dy] = [qx - px, qy - py];
+    const squared = dx * dx + dy * dy;
+    const along = squared > 0 ? within01(((x - px) * dx + (y - py) * dy) / squared) : 0;
+    const far = (x - px - along * dx) ** 2 + (y - py - along * dy) ** 2;
+    if (far < best) [best, side, share] = [far, i, along];
+  });
+  const [[px, py], [qx, qy]] = [points[side]!, points[(side + 1) % points.length]!];
+  const start: Point = [px + share * (qx - px), py + share * (qy - py)];
+  const rest = [...points.slice(side + 1), ...points.slice(0, side + 1)];
+  return [start, ...rest.filter(([ex, ey]) => ex !== start[0] || ey !== start[1])];
+}
+
+/** How far a point lies from the nearest side of a closed polygon. */
+export function distanceToPolygon(points: readonly Point[], [x, y]: Point): number {
+  const squaredTo = squaredDistances(points);
+  let least = Infinity;
+  for (let i = 0; i < points.length; i++) least = Math.min(least, squaredTo(i, x, y));
+  return Math.sqrt(least);
+}
+
 /** Fewer points, of a closed polygon's, with none of those left out further than `within` from the chord that passes it by. */
 export function thinned(points: readonly Point[], within: number): Point[] {
   const kept: Point[] = [points[0]!];

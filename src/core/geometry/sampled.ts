@@ -9,9 +9,11 @@ import {
   polygonLength,
   polygonLoop,
   selfCrossing,
+  startedAt,
   thinned,
 } from "./polygon";
 import { smoothPanel, visitPanel } from "./quadrature";
+import { rolledRound } from "./rolled";
 import { movedOut, steinerLoop, turnedFrom } from "./steiner";
 
 /** A place on a span: where it is, and how it moves and bends with `u`. */
@@ -71,21 +73,42 @@ export function sampledOutline(spans: readonly Span[], inscribed?: number): Outl
     inscribedRadius: inscribed ?? largestCircle(chords, CIRCLE_WITHIN).radius,
     centre: [total("momentX") / area, total("momentY") / area] as const,
     corners,
+    isTraced: isTraced(spans),
     stations,
     extent,
   };
   const bends = bendsOf(outline, isConvex);
+  const pushed = pushedFrom(chords);
   const known = new Map<number, Parallel>();
   return {
     ...outline,
     stationAt: (at) => stationAt(steps, perimeter, at - Math.floor(at)),
     parallel: (d) => {
       const key = Math.round(d / tolerance.sameLength);
-      const parallel = known.get(key) ?? parallelOf(outline, chords, bends, d);
+      const parallel = known.get(key) ?? parallelOf(outline, pushed, bends, d);
       known.set(key, parallel);
       return parallel;
     },
   };
+}
+
+/** An outline of so many points is traced if half of them lie further from a smooth line through their neighbours than this (mm). */
+const TRACED = { points: 48, off: 5e-4 } as const;
+/** The fourth difference of points that are each off by some spread is so many times as large (root of 70). */
+const FOURTH = 8.4;
+
+function isTraced(spans: readonly Span[]): boolean {
+  const n = spans.length;
+  if (n < TRACED.points) return false;
+  const points = spans.map((span): Point => {
+    const { x, y } = span(0);
+    return [x, y];
+  });
+  const off = points.map((_, i) => {
+    const fourth = (axis: 0 | 1) => [1, -4, 6, -4, 1].reduce((sum, weight, k) => sum + weight * points[(i + k - 2 + n) % n]![axis], 0);
+    return Math.hypot(fourth(0), fourth(1)) / FOURTH;
+  });
+  return off.sort((a, b) => a - b)[n >> 1]! > TRACED.off;
 }
 
 function speedOf({ dx, dy }: Motion): number {
@@ -278,15 +301,51 @@ function turnedAlong(stations: readonly Station[]): (place: Place) => number {
 
 type Sampled = Omit<Outline, "stationAt" | "parallel">;
 
-function parallelOf(outline: Sampled, chords: readonly Point[], { isUncrossed, turnedTo }: Bends, d: number): Parallel {
+function parallelOf(outline: Sampled, pushed: Pushed, { isUncrossed, turnedTo }: Bends, d: number): Parallel {
   const { perimeter, area, inscribedRadius } = outline;
+  const { chords, drawn } = pushed;
   if (-d >= inscribedRadius) return { kind: "collapsed", largestInset: inscribedRadius };
   if (isUncrossed(d)) return { kind: "one", ...steinerLoop({ ...outline, turnedTo: turnedTo() }, d, () => movedOut(outline, d)) };
-  if (d === 0) return { kind: "one", ...polygonLoop(chords, 0, perimeter - polygonLength(chords), area - polygonArea(chords)) };
-  const found = offsetPolygon(chords, d);
+  if (d === 0) return { kind: "one", ...polygonLoop(chords, 0, perimeter - drawn, area - polygonArea(chords)) };
+  const found = pushed.by(d);
   const [first] = found;
   if (!first) return { kind: "collapsed", largestInset: inscribedRadius };
-  const [longer, larger] = [perimeter - polygonLength(chords), area - polygonArea(chords)];
-  if (d > 0 || found.length === 1) return { kind: "one", ...polygonLoop(first, d, longer, larger) };
-  return { kind: "split", parts: found.map((points) => polygonLoop(points, d, 0, 0)) };
+  if (d < 0 && found.length > 1) return { kind: "split", parts: found.map((points) => polygonLoop(points, d, 0, 0)) };
+  const loop = startedAt(first, levelWithDatum(outline, d));
+  const kept = Math.min(1, Math.max(0, (polygonLength(loop) - 2 * Math.PI * d) / drawn));
+  return { kind: "one", ...polygonLoop(loop, d, kept * (perimeter - drawn), kept * (area - polygonArea(chords))) };
+}
+
+/** The outline's chords pushed out or in. */
+interface Pushed {
+  readonly chords: readonly Point[];
+  /** The chords' length. */
+  readonly drawn: number;
+  /** The polygons at a distance, the largest first. */
+  readonly by: (d: number) => readonly (readonly Point[])[];
+}
+
+/** A curve of more chords than this wavers: the way of a disc rolled round it stands for it. */
+const WAVERING = 400;
+/** How far the points that are left of such a way may lie from it (mm). */
+const LEFT_OUT = 1.5e-4;
+/** So little outward loosens loops from each other (mm). */
+const LOOSENED = 1e-5;
+
+function pushedFrom(chords: readonly Point[]): Pushed {
+  const rolled = (d: number) => {
+    const way = d > 0 ? rolledRound(chords, d) : rolledRound([...chords].reverse(), -d).reverse();
+    const points = thinned(way, LEFT_OUT);
+    return polygonArea(points) > 0 && !selfCrossing(points) ? [points] : offsetPolygon(points, LOOSENED);
+  };
+  const isWavering = chords.length > WAVERING;
+  return { chords, drawn: polygonLength(chords), by: (d) => (isWavering ? rolled(d) : offsetPolygon(chords, d)) };
+}
+
+/** The place of a parallel curve that is level with the outline's datum: between the ways out of both its sides, where it is a corner. */
+function levelWithDatum({ stations, corners }: Sampled, d: number): Point {
+  const [datum] = stations as [Station];
+  const corner = corners.find(({ at }) => at === 0);
+  const { x, y, nx, ny } = corner ?? datum;
+  return [x + nx * d, y + ny * d];
 }

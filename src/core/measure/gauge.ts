@@ -1,3 +1,6 @@
+/** Gauges that metal is rolled and drawn to. */
+export const GAUGES = { thickest: 1, thinnest: 36 } as const;
+
 /** Thickness in mm of Brown & Sharpe gauge `n`: 0.127 * 92 ^ ((36 - n) / 39). */
 export function gaugeThickness(n: number): number {
   return 0.127 * 92 ** ((36 - n) / 39);

@@ -1,9 +1,9 @@
-import { gaugeThickness } from "./gauge";
+import { GAUGES, gaugeThickness } from "./gauge";
 
 export type LengthUnit = "mm" | "inch";
 export const MM_PER_INCH = 25.4;
 
-export type Reading = { ok: true; value: number } | { ok: false; code: "empty" | "not-a-number" | "divided-by-zero" };
+export type Reading = { ok: true; value: number } | { ok: false; code: "empty" | "not-a-number" | "divided-by-zero" | "no-such-gauge" };
 
 const FRACTIONS: Readonly<Record<string, string>> = {
   "¼": "1/4",
@@ -37,12 +37,15 @@ export function readNumber(text: string): Reading {
   return { ok: true, value: fraction[1] === "-" ? -size : size };
 }
 
-/** A length in mm: "3.2", "3,2 mm", "1/8in", "0.125\"", "22ga", "22 gauge". A bare number is in `shown`, the unit on screen. */
+/** A length in mm: "3.2", "3,2 mm", "1/8in", "0.125\"", "22ga", "22 gauge". A bare number is in `shown`, the unit on screen. Gauges go from 1 to 36. */
 export function readLength(text: string, shown: LengthUnit): Reading {
   const match = /^(.*?)\s*(mm|in|inch|inches|"|″|ga|gauge|g)?$/i.exec(text.trim());
   const number = readNumber(match?.[1] ?? "");
   if (!number.ok) return number;
   const unit = match?.[2]?.toLowerCase() ?? (shown === "inch" ? "in" : "mm");
-  if (unit.startsWith("g")) return { ok: true, value: gaugeThickness(number.value) };
+  if (unit.startsWith("g")) {
+    const isGauge = number.value >= GAUGES.thickest && number.value <= GAUGES.thinnest;
+    return isGauge ? { ok: true, value: gaugeThickness(number.value) } : { ok: false, code: "no-such-gauge" };
+  }
   return { ok: true, value: unit === "mm" ? number.value : number.value * MM_PER_INCH };
 }

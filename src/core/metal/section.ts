@@ -33,21 +33,31 @@ function isArch({ shape }: Section): boolean {
 export function fibre(section: Section): Fibre {
   if (!isArch(section)) return { distance: section.thickness / 2, note: "fibre.half" };
   if (!isSegment(section)) return { distance: (4 * section.thickness) / (3 * Math.PI), note: "fibre.halfEllipse" };
-  const radius = segmentRadius(section);
-  const half = Math.acos(1 - section.thickness / radius);
-  const distance = (4 * radius * Math.sin(half) ** 3) / (3 * (2 * half - Math.sin(2 * half))) - radius * Math.cos(half);
-  return { distance, note: "fibre.segment" };
+  const { area, moment } = segmentMoments(section);
+  return { distance: moment / area, note: "fibre.segment" };
 }
 
 /** Area in mm2. */
 export function sectionArea(section: Section): number {
   const { shape, width, thickness } = section;
   if (shape === "square" || shape === "rectangle") return width * thickness;
-  if (!isArch(section)) return (Math.PI * width * thickness) / 4;
-  if (!isSegment(section)) return (Math.PI * width * thickness) / 4;
+  return isArch(section) && isSegment(section) ? segmentMoments(section).area : (Math.PI * width * thickness) / 4;
+}
+
+const SEGMENT_PANELS = 3;
+
+/**
+ * Area of a circular segment and its first moment about the flat: the integrals of its chord, with the height as t (1 - u^2), so that every
+ * term is positive. The closed forms take one large angle from another and lose all digits of a thin, wide segment.
+ */
+function segmentMoments(section: Section): { readonly area: number; readonly moment: number } {
+  const { thickness: t } = section;
   const radius = segmentRadius(section);
-  const half = Math.acos(1 - thickness / radius);
-  return (radius * radius * (2 * half - Math.sin(2 * half))) / 2;
+  const chord = (u: number) => 4 * t * Math.sqrt(t) * u * u * Math.sqrt(2 * radius - t * u * u);
+  return {
+    area: smoothIntegral(chord, 0, 1, SEGMENT_PANELS),
+    moment: smoothIntegral((u) => chord(u) * t * (1 - u * u), 0, 1, SEGMENT_PANELS),
+  };
 }
 
 /** The section's width at a height above its inside face; 0 outside the section. */

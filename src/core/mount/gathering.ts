@@ -1,3 +1,4 @@
+import { felt } from "../geometry/felt";
 import { type Outline } from "../geometry/outline";
 import { type Finding, finding } from "../measure/finding";
 import { type Figure, sum, taken, term } from "../measure/figure";
@@ -30,9 +31,11 @@ export function strainAt(curvature: number, wall: Wall, covered: Cover): number 
 /** Where the wall gathers as it is pushed over, and how much. */
 export function gathering(outline: Outline, wall: Wall, covered: Cover): Gathering {
   const isPoint = (curvature: number) => curvature * wall.catch.value >= 1;
-  const smooth = outline.stations.filter((s) => !isPoint(s.curvature)).map((s) => s.curvature);
-  const [fit, reach, tilt] = strainTerms(Math.max(0, ...smooth), wall, covered);
-  const pointed = outline.stations.filter((s) => isPoint(s.curvature)).map((s) => s.at);
+  const { places, greatest } = felt(outline);
+  const smooth = places.filter(({ curvature, isCorner }) => !isCorner && !isPoint(curvature));
+  const most = isPoint(greatest) ? Math.max(0, ...smooth.map(({ curvature }) => curvature)) : greatest;
+  const [fit, reach, tilt] = strainTerms(most, wall, covered);
+  const pointed = places.filter(({ curvature, isCorner }) => !isCorner && isPoint(curvature)).map(({ at }) => at);
   return {
     figure: sum("ratio", [
       { ...taken("fit", wall.fit), value: fit },

@@ -1,3 +1,4 @@
+import { felt } from "../geometry/felt";
 import { type Corner, type Outline, type Place, type Point, outward } from "../geometry/outline";
 import { type Blank, layBlank } from "../measure/blank";
 import { tolerance } from "../measure/tolerances";
@@ -220,13 +221,13 @@ export function cornerCode({ turn }: Corner): "point" | "notch" {
   return turn > 0 ? "point" : "notch";
 }
 
-/** How far the outline turns along a run, in radians: its mean curvature over the stations there, times its length. */
-function turnAlong({ stations, perimeter }: Outline, { from, to }: Run): number {
+/** How far the outline turns along a run, in radians: the mean curvature of the places there, times its length. */
+function turnAlong(outline: Outline, { from, to }: Run): number {
   let [sum, count] = [0, 0];
-  for (const { at, curvature } of stations) {
+  for (const { at, curvature } of felt(outline).places) {
     if ((at < from || at > to) && (at + 1 < from || at + 1 > to)) continue;
     sum += curvature;
     count += 1;
   }
-  return count > 0 ? (sum / count) * (to - from) * perimeter : 0;
+  return count > 0 ? (sum / count) * (to - from) * outline.perimeter : 0;
 }

@@ -1,23 +1,30 @@
 import fc from "fast-check";
 import { ellipse } from "../geometry/ellipse";
-import { type Corner, type Outline, type Station } from "../geometry/outline";
+import { type Point } from "../geometry/outline";
+import { type OutlineShape, outlineOfShape } from "../stone/shapes/shapes";
 import { apart, runsWhere, straightestPlace } from "./seam";
 
-/** An outline that is only what the seam looks at: stations of given curvature, evenly spaced, and corners. */
-function bare(curvatures: readonly number[], corners: readonly Corner[] = [], perimeter = 40): Outline {
-  const stations = curvatures.map((curvature, i): Station => ({ at: i / curvatures.length, x: 0, y: 0, nx: 1, ny: 0, curvature }));
-  return { ...ellipse(1, 1), perimeter, stations, corners };
-}
+const shaped = (shape: OutlineShape) => outlineOfShape(shape);
+const polygon = (sides: number, across: number): OutlineShape => ({
+  shape: "free",
+  closed: "polyline",
+  points: Array.from({ length: sides }, (_, i): Point => {
+    const angle = (2 * Math.PI * i) / sides;
+    return [(across / 2) * Math.cos(angle), (across / 2) * Math.sin(angle)];
+  }),
+});
 
-const cornerAt = (at: number): Corner => ({ at, x: 0, y: 0, nx: 1, ny: 0, turn: 1 });
-
-test("runs are found with their edges between stations, across the datum too", () => {
-  const runs = runsWhere(bare([1, 1, 0, 0, 0, 1, 1, 1]), (curvature) => 0.5 - curvature);
-  expect(runs).toEqual([{ from: 1.5 / 8, to: 4.5 / 8 }]);
-  const across = runsWhere(bare([0, 1, 1, 1, 1, 1, 0, 0]), (curvature) => 0.5 - curvature);
-  expect(across).toEqual([{ from: 5.5 / 8, to: 8.5 / 8 }]);
-  expect(runsWhere(bare([0, 0, 0, 0]), () => 1)).toEqual([{ from: 0, to: 1 }]);
-  expect(runsWhere(bare([0, 0, 0, 0]), () => -1)).toEqual([]);
+test("runs are found with their edges between places, across the datum too, and corners end them", () => {
+  const oval = shaped({ shape: "oval", length: 16, width: 12 });
+  const flat = runsWhere(oval, (curvature) => 0.1 - curvature);
+  expect(flat.map(({ from, to }) => (from + to) / 2)).toEqual([expect.closeTo(0.25, 9), expect.closeTo(0.75, 9)]);
+  const [tight] = runsWhere(oval, (curvature) => curvature - 0.18).filter(({ to }) => to > 1);
+  expect([tight!.from < 1, (tight!.from + tight!.to) / 2]).toEqual([true, expect.closeTo(1, 9)]);
+  expect(runsWhere(oval, () => 1)).toEqual([{ from: 0, to: 1 }]);
+  expect(runsWhere(oval, () => -1)).toEqual([]);
+  const sides = runsWhere(shaped(polygon(8, 12)), () => 1);
+  expect(sides).toHaveLength(8);
+  sides.forEach(({ from, to }) => expect(to - from).toBeCloseTo(1 / 8, 9));
 });
 
 test("places lie apart the short way round", () => {
@@ -45,15 +52,24 @@ test("a circle has its seam at a quarter, and so has what is nearly one", () => 
 });
 
 test("the longest run wins, one clear of the shank if there is another, and never one at a corner", () => {
-  const sharp = 2;
-  const long = [0, 0, 0, 0, 0];
-  const short = [0, 0, 0];
-  const outline = bare([...long, ...Array<number>(6).fill(sharp), ...short, ...Array<number>(6).fill(sharp)]);
-  const middleOf = (from: number, count: number) => (from + (count - 1) / 2) / 20;
-  expect(straightestPlace(outline, [])).toBeCloseTo(middleOf(0, 5), 1);
-  expect(straightestPlace(outline, [middleOf(0, 5)])).toBeCloseTo(middleOf(11, 3), 1);
-  expect(straightestPlace(outline, [middleOf(0, 5), middleOf(11, 3)])).toBeCloseTo(middleOf(0, 5), 1);
-  const cornered = { ...outline, corners: [cornerAt(middleOf(0, 5))] };
-  expect(straightestPlace(cornered, [])).toBeCloseTo(middleOf(11, 3), 1);
-  expect(straightestPlace({ ...outline, corners: [cornerAt(middleOf(0, 5)), cornerAt(middleOf(11, 3))] }, [])).toBeGreaterThan(0.3);
+  const bar = shaped({ shape: "rectangle", length: 14, width: 10, corner: 2 });
+  const [side, end] = [0.25, 0];
+  expect(straightestPlace(bar, [])).toBeCloseTo(side, 9);
+  expect(straightestPlace(bar, [0.25, 0.75])).toBeCloseTo(end, 9);
+  expect(straightestPlace(bar, [0, 0.25, 0.5, 0.75])).toBeCloseTo(side, 9);
+});
+
+test("on a figure of straight sides the seam is never at a corner: in the middle of a side, or as far from corners as can be", () => {
+  for (const sides of [4, 5, 6, 8, 12]) {
+    const shape = polygon(sides, 12);
+    expect((straightestPlace(shaped(shape), []) * sides) % 1).toBeCloseTo(0.5, 6);
+  }
+  const seam = straightestPlace(shaped({ shape: "cushion", length: 16, width: 12, exponent: 1 }), []);
+  expect((seam * 4) % 1).toBeCloseTo(0.5, 6);
+});
+
+test("a cushion's seam lies on its long side, whatever its exponent: a place that is flat only at a point is not the straightest", () => {
+  for (const exponent of [1.8, 1.95, 2, 2.1, 2.3, 3, 6])
+    expect(straightestPlace(shaped({ shape: "cushion", length: 16, width: 12, exponent }), [])).toBeCloseTo(0.25, 4);
+  expect(straightestPlace(shaped({ shape: "cushion", length: 14, width: 14, exponent: 1.8 }), [])).toBeGreaterThan(0.05);
 });

@@ -1,3 +1,4 @@
+import { felt } from "../geometry/felt";
 import { type Corner, type Outline } from "../geometry/outline";
 import { tolerance } from "../measure/tolerances";
 
@@ -9,29 +10,28 @@ export interface Run {
 
 const STRAIGHTNESS = 0.3;
 const FROM_CORNER_MM = 2;
+const LEAST_RUN_MM = 2;
 /** Nearer than this a seam is at the corner (mm). */
 const AT_CORNER_MM = 0.5;
 const FROM_SHANK_MM = 4;
 const CIRCLE_SEAM = 0.25;
 
 /** Where a wall is folded rather than bent: points, and notches. */
-export function foldedCorners({ corners }: Outline): readonly Corner[] {
-  return corners.filter(({ turn }) => Math.abs(turn) >= tolerance.cornerTurn);
+export function foldedCorners(outline: Outline): readonly Corner[] {
+  return felt(outline).corners;
 }
 
 /**
- * The runs of the outline where `level`, a function of curvature, is at least 0; edges by interpolation between stations. A corner ends a run. A
- * run that closes on itself is { from: 0, to: 1 }.
+ * The runs of the outline where `level`, a function of the curvature that a wall feels, is at least 0; edges by interpolation between places.
+ * A corner ends a run. A run that closes on itself is { from: 0, to: 1 }.
  */
 export function runsWhere(outline: Outline, level: (curvature: number) => number): Run[] {
-  const { stations } = outline;
-  const corners = foldedCorners(outline);
-  const n = stations.length;
-  const levels = stations.map((s) => level(s.curvature));
+  const { places } = felt(outline);
+  const n = places.length;
+  const levels = places.map(({ curvature }) => level(curvature));
   const isIn = (i: number) => levels[i % n]! >= 0;
-  const isCorner = stations.map(({ at }) => corners.some((corner) => apart(corner.at, at) < tolerance.samePlace));
-  const isBroken = (i: number) => isCorner[i % n]! && isCorner[(i + 1) % n]! && apart(place(i), place(i + 1)) < tolerance.samePlace;
-  const place = (i: number) => stations[i % n]!.at + Math.floor(i / n);
+  const isBroken = (i: number) => places[i % n]!.isCorner && places[(i + 1) % n]!.isCorner;
+  const place = (i: number) => places[i % n]!.at + Math.floor(i / n);
   const first = levels.findIndex((value, i) => value < 0 || isBroken(i));
   if (first < 0) return [{ from: 0, to: 1 }];
   const edge = (i: number) => {
@@ -64,16 +64,17 @@ export function apart(a: number, b: number): number {
 }
 
 /**
- * Where the seam lies best: the middle of the longest run whose curvature is within 0.3 of a turn per length of the
+ * Where the seam lies best: the middle of the longest run, 2 mm or more, whose curvature is within 0.3 of a turn per length of the
  * smallest, clear of corners and, where another run serves as well, of the places the shank meets. Ties go to the
  * lowest place; a circle has its seam at 0.25.
  */
 export function straightestPlace(outline: Outline, shankPlaces: readonly number[]): number {
-  const smallest = Math.min(...outline.stations.map((s) => Math.abs(s.curvature)));
+  const smooth = felt(outline).places.filter(({ isCorner }) => !isCorner);
+  const smallest = Math.min(...smooth.map(({ curvature }) => Math.abs(curvature)));
   const limit = smallest + (STRAIGHTNESS * 2 * Math.PI) / outline.perimeter;
   const runs = runsWhere(outline, (curvature) => limit - Math.abs(curvature))
     .map(({ from, to }) => ({ middle: withinOne((from + to) / 2), length: to - from }))
-    .filter(({ middle }) => isClearOfCorners(outline, middle));
+    .filter(({ middle, length }) => length * outline.perimeter >= LEAST_RUN_MM && isClearOfCorners(outline, middle));
   if (runs.some(({ length }) => length >= 1)) return CIRCLE_SEAM;
   if (runs.length === 0) return farthestFromCorners(outline);
   const clearOfShank = runs.filter(({ middle }) => shankPlaces.every((place) => apart(middle, place) * outline.perimeter >= FROM_SHANK_MM));
@@ -104,5 +105,5 @@ function longestThenLowest(runs: readonly { middle: number; length: number }[]):
 
 function farthestFromCorners(outline: Outline): number {
   const clearance = (at: number) => Math.min(...foldedCorners(outline).map((corner) => apart(at, corner.at)));
-  return outline.stations.reduce((best, s) => (clearance(s.at) > clearance(best) + tolerance.samePlace ? s.at : best), 0);
+  return felt(outline).places.reduce((best, { at }) => (clearance(at) > clearance(best) + tolerance.samePlace ? at : best), 0);
 }

@@ -62,7 +62,9 @@ function mountCalled(id: string, size: fc.Arbitrary<number>): fc.Arbitrary<Mount
     })
     .map(({ outline, height, share, round, dome }) => {
       if (dome === "flat") return { outline, height, turnIn: height, dome };
-      const turnIn = round ? round.map((each) => ({ at: each.at, height: each.height * height * share })) : height * share;
+      const turnIn = round
+        ? round.map((each) => ({ at: each.at, height: Math.max(0.01, each.height * height * share) }))
+        : Math.max(0.01, height * share);
       return { outline, height, turnIn, dome };
     });
   const wall = fc
@@ -136,7 +138,7 @@ function anyHoop(): fc.Arbitrary<HoopEntry> {
 
 /** Stones from a grain to the largest the schema takes, on one to three mounts. */
 export function anyPiece(): fc.Arbitrary<Piece> {
-  const size = fc.oneof(fc.double({ min: 2, max: 40, noNaN: true }), fc.double({ min: 0.01, max: 200, noNaN: true }));
+  const size = fc.oneof(fc.double({ min: 2, max: 40, noNaN: true }), fc.double({ min: 0.05, max: 200, noNaN: true }));
   const heats = partly({
     shelf: fc.constantFrom("typical", "narrow", "unknown"),
     way: fc.constantFrom("free" as const, "step-down" as const, "one-grade" as const, "fuse-first" as const, "seams-hard" as const),

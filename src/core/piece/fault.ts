@@ -10,6 +10,12 @@ export interface Fault {
 
 export type FaultCode =
   | "not-json"
+  | "not-utf8"
+  | "not-finite"
+  | "and-more"
+  | "not-worked-out"
+  | "too-slow"
+  | "too-busy"
   | "wrong-format"
   | "too-new"
   | "too-large"

@@ -130,12 +130,19 @@ function acrossFinger({ place }: Mount): number {
   return Math.PI / 2 - ((place?.turn ?? 0) * Math.PI) / 180;
 }
 
-/** The two places of the outline that face along a direction. */
+/** The two places of the outline that face along a direction: of a flat side its middle. */
 function placesFacing(outline: Outline, direction: number): number[] {
   const [dx, dy] = [Math.cos(direction), Math.sin(direction)];
-  return [1, -1].map(
-    (way) => outline.stations.reduce((best, s) => (way * (s.x * dx + s.y * dy) > way * (best.x * dx + best.y * dy) ? s : best)).at,
-  );
+  const { stations } = outline;
+  const reach = stations.map(({ x, y }) => x * dx + y * dy);
+  return [1, -1].map((way) => {
+    const most = Math.max(...reach.map((each) => way * each));
+    const facing = stations.flatMap(({ at }, i) => (most - way * reach[i]! < tolerance.sameLength ? [at] : []));
+    const first = facing[0]!;
+    const across = facing.map((at) => (at - first > 0.5 ? at - 1 : at));
+    const middle = (Math.min(...across) + Math.max(...across)) / 2;
+    return middle - Math.floor(middle);
+  });
 }
 
 function outlineFigures(id: string, outline: Outline, tapeOff: number | null): Figures {

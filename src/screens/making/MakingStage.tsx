@@ -3,6 +3,7 @@
 import { useRef, useState } from "react";
 import { type Step, type StepStage } from "@/core/making/steps";
 import { type Plan } from "@/core/piece/plan";
+import { useNotices } from "@/ui/notices";
 import { usePlan } from "@/ui/plan";
 import { useSessionState } from "@/ui/session";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
@@ -31,7 +32,10 @@ export function MakingStage() {
   const [chosen, choose] = useState<string | null>(null);
   const list = useRef<HTMLOListElement>(null);
   const shown = plan.steps.find(({ id }) => id === chosen) ?? next ?? plan.steps.at(-1);
-  const tick = (step: Step) => void tray.tick(piece, step.id, !done.has(step.id));
+  const { warn } = useNotices();
+  const tick = async (step: Step) => {
+    if (!(await tray.tick(piece, step.id, !done.has(step.id)))) warn("That tick is not kept.");
+  };
   return (
     <>
       <section aria-label="Steps" className="overflow-y-auto border-r border-line bg-sheet px-4 py-3 [grid-area:draw]">
@@ -47,7 +51,7 @@ export function MakingStage() {
               isNext={step.id === next?.id}
               isShown={step.id === shown?.id}
               onShow={() => choose(step.id)}
-              onTick={() => tick(step)}
+              onTick={() => void tick(step)}
             />
           ))}
         </ol>

@@ -11,7 +11,7 @@ interface Props {
   readonly shipped?: string;
   readonly unit?: string;
   /** Takes what was typed; returns what is wrong with it, or null. Empty text takes the default back. */
-  readonly onTake: (text: string) => string | null;
+  readonly onTake: (text: string) => string | null | Promise<string | null>;
   readonly isText?: boolean;
   readonly hidesLabel?: boolean;
   /** Room for a list of numbers. */
@@ -22,9 +22,9 @@ interface Props {
 export function BenchEntryField({ label, hint, value, shipped, unit, onTake, isText = false, hidesLabel = false, isWide = false }: Props) {
   const [typed, setTyped] = useState<{ readonly text: string; readonly problem: string | null } | null>(null);
   const id = useId();
-  const take = (text: string) => {
-    const problem = onTake(text);
-    setTyped(problem === null ? null : { text, problem });
+  const take = async (text: string) => {
+    const problem = await onTake(text);
+    setTyped((now) => (now && now.text !== text ? now : problem === null ? null : { text, problem }));
   };
   return (
     <div
@@ -49,8 +49,8 @@ export function BenchEntryField({ label, hint, value, shipped, unit, onTake, isT
           aria-describedby={typed?.problem ? `${id}-problem` : undefined}
           className={isText ? "!text-left text-[13.5px] font-[540]" : ""}
           onChange={(event) => setTyped({ text: event.target.value, problem: null })}
-          onBlur={(event) => typed && take(event.target.value)}
-          onKeyDown={(event) => event.key === "Enter" && take(event.currentTarget.value)}
+          onBlur={(event) => typed && void take(event.target.value)}
+          onKeyDown={(event) => event.key === "Enter" && void take(event.currentTarget.value)}
         />
         {unit && <span className="text-[12px] font-[440] text-soft">{unit}</span>}
       </span>

@@ -15,10 +15,10 @@ export function MandrelEditor({ edit }: { readonly edit: BenchEdit }) {
   const [label, setLabel] = useState("");
   const [across, setAcross] = useState("");
   const [problem, setProblem] = useState<string | null>(null);
-  const add = () => {
+  const add = async () => {
     const reading = readNumber(across);
     if (!label.trim() || !reading.ok) return setProblem("Type what is engraved, as 54, and the reading across, as 17.22");
-    const refused = edit.change((bench) => {
+    const refused = await edit.change((bench) => {
       bench.mandrel = [...mandrel.filter((mark) => mark.label !== label.trim()), { label: label.trim(), diameter: reading.value }].sort(
         (a, b) => a.diameter - b.diameter,
       );
@@ -41,7 +41,7 @@ export function MandrelEditor({ edit }: { readonly edit: BenchEdit }) {
               type="button"
               className="btn btn-plain"
               aria-label={`Remove reading ${mark.label}`}
-              onClick={() => edit.change((bench) => void bench.mandrel?.splice(i, 1))}
+              onClick={() => void edit.change((bench) => void bench.mandrel?.splice(i, 1)).then(setProblem)}
             >
               <Trash2 size={14} aria-hidden="true" />
             </button>
@@ -61,10 +61,10 @@ export function MandrelEditor({ edit }: { readonly edit: BenchEdit }) {
           placeholder="mm across"
           value={across}
           onChange={(event) => setAcross(event.target.value)}
-          onKeyDown={(event) => event.key === "Enter" && add()}
+          onKeyDown={(event) => event.key === "Enter" && void add()}
           className="entry"
         />
-        <button type="button" className="btn" onClick={add}>
+        <button type="button" className="btn" onClick={() => void add()}>
           <Plus size={14} aria-hidden="true" /> Reading
         </button>
       </div>
@@ -90,10 +90,10 @@ export function StripEditor({ edit }: { readonly edit: BenchEdit }) {
   const [problem, setProblem] = useState<string | null>(null);
   const put = (next: readonly Strip[]) =>
     edit.change((bench) => void (bench.strips = structuredClone(next) as { metal: Metal; thickness: number; heights: number[] }[]));
-  const add = () => {
+  const add = async () => {
     const reading = readLength(thickness, "mm");
     if (!reading.ok) return setProblem("Type the strip's thickness, as 0.32 or 28ga");
-    const refused = put([...strips, { metal, thickness: Math.round(reading.value * 1000) / 1000, heights: [] }]);
+    const refused = await put([...strips, { metal, thickness: Math.round(reading.value * 1000) / 1000, heights: [] }]);
     setProblem(refused);
     if (refused === null) setThickness("");
   };
@@ -125,7 +125,7 @@ export function StripEditor({ edit }: { readonly edit: BenchEdit }) {
             type="button"
             className="btn btn-plain"
             aria-label={`Remove ${METAL_NAMES[strip.metal]} ${strip.thickness}`}
-            onClick={() => put(strips.filter((_, j) => j !== i))}
+            onClick={() => void put(strips.filter((_, j) => j !== i)).then(setProblem)}
           >
             <Trash2 size={14} aria-hidden="true" />
           </button>
@@ -149,10 +149,10 @@ export function StripEditor({ edit }: { readonly edit: BenchEdit }) {
           placeholder="thick, mm or ga"
           value={thickness}
           onChange={(event) => setThickness(event.target.value)}
-          onKeyDown={(event) => event.key === "Enter" && add()}
+          onKeyDown={(event) => event.key === "Enter" && void add()}
           className="entry"
         />
-        <button type="button" className="btn" onClick={add}>
+        <button type="button" className="btn" onClick={() => void add()}>
           <Plus size={14} aria-hidden="true" /> Strip
         </button>
       </div>

@@ -13,7 +13,8 @@ import { UnitSwitch } from "@/ui/UnitSwitch";
 import { useKeys } from "@/ui/keys";
 import { useOpening } from "@/ui/opening";
 import { saveFile } from "@/ui/save-file";
-import { useTray, useUnits } from "@/ui/tray";
+import { useTrayState, useUnits } from "@/ui/tray";
+import { TROUBLE_WORDS } from "@/words/trouble";
 import { benchName } from "@/words/bench";
 import { WAY_ADVICE } from "@/words/heats";
 import { SYSTEM_NAMES, WAY_NAMES, capital } from "@/words/names";
@@ -28,13 +29,14 @@ const WAYS: readonly Way[] = ["free", "step-down", "one-grade", "fuse-first", "s
 
 /** The maker's defaults: what a piece leaves out is taken from here. */
 export function MyBenchScreen() {
-  const tray = useTray();
-  const edit = useBenchEdit(tray);
+  const edit = useBenchEdit();
+  const trouble = useTrayState((state) => state.trouble);
   const { pick } = useOpening();
   useKeys({ "mod+z": edit.undo, "mod+shift+z": edit.redo, "mod+y": edit.redo });
   return (
     <main className="min-h-dvh min-w-[1024px]">
       <NavBar>
+        {trouble && <span className="text-[12.5px] font-semibold text-bad">{TROUBLE_WORDS[trouble]}</span>}
         <button type="button" className="btn btn-plain" aria-label="Undo" disabled={!edit.canUndo} onClick={edit.undo}>
           <Undo2 size={15} aria-hidden="true" />
         </button>

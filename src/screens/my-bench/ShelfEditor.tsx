@@ -34,11 +34,15 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
             </h3>
             <span className="flex gap-1">
               {s > 0 && (
-                <button type="button" className="btn" onClick={() => change((all) => void all.unshift(...all.splice(s, 1)))}>
+                <button type="button" className="btn" onClick={() => void change((all) => void all.unshift(...all.splice(s, 1)))}>
                   Take this one
                 </button>
               )}
-              <button type="button" className="btn" onClick={() => change((all) => void all[s]!.grades.push(newGrade(all[s]!.grades)))}>
+              <button
+                type="button"
+                className="btn"
+                onClick={() => void change((all) => void all[s]!.grades.push(newGrade(all[s]!.grades)))}
+              >
                 <Plus size={14} aria-hidden="true" /> Grade
               </button>
             </span>
@@ -81,7 +85,7 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
                       className="btn btn-plain"
                       disabled={shelf.grades.length === 1}
                       aria-label={`Remove ${gradeName(grade.id)} of ${shelf.id}`}
-                      onClick={() => change((all) => void all[s]!.grades.splice(g, 1))}
+                      onClick={() => void change((all) => void all[s]!.grades.splice(g, 1))}
                     >
                       <Trash2 size={14} aria-hidden="true" />
                     </button>

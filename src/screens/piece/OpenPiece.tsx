@@ -7,14 +7,17 @@ import { type Findable, useFind } from "@/ui/Find";
 import { useKeys } from "@/ui/keys";
 import { fetchModule, useModule } from "@/ui/module";
 import { PlanProvider } from "@/ui/plan";
-import { usePlanned } from "@/ui/planned";
+import { type Planned, usePlanned } from "@/ui/planned";
 import { useSession, useSessionState } from "@/ui/session";
 import { useTrayState, useUnits } from "@/ui/tray";
 import { FIGURE_NAMES } from "@/words/figures";
 import { showFigure } from "@/words/show";
 import { STAGE_NAMES, type StageId } from "@/words/stages";
 import { Stem } from "./Stem";
-import { ElsewhereBar, TopBar } from "./TopBar";
+import { MendPiece } from "./MendPiece";
+import { OvertakenBar } from "./OvertakenBar";
+import { TopBar } from "./TopBar";
+import { useUndo } from "./undo";
 import { stagesOf, stemOf } from "./stages";
 
 interface StageScreenProps {
@@ -38,15 +41,27 @@ async function loadStages(): Promise<void> {
   await loadCard();
 }
 
-/** A piece that is open: its stem, and the stage that the address names. */
+/** A piece that is open: planned, or with what stands against a plan on the bench as it now is. */
 export function OpenPiece({ id }: { readonly id: string }) {
-  const session = useSession();
   const piece = useSessionState((state) => state.piece);
   const bench = useTrayState((state) => state.bench);
+  const planned = usePlanned(piece, piece.benchUsed ?? bench);
+  return (
+    <>
+      {!planned && <p className="p-4 text-soft">Working out the plan</p>}
+      {planned && (planned.ok ? <PlannedPiece id={id} planned={planned} /> : <MendPiece faults={planned.faults} />)}
+      <OvertakenBar />
+    </>
+  );
+}
+
+/** Its stem, and the stage that the address names. */
+function PlannedPiece({ id, planned }: { readonly id: string; readonly planned: Planned }) {
+  const session = useSession();
+  const piece = useSessionState((state) => state.piece);
   const make = useTrayState((state) => state.makes[id]);
   const units = useUnits();
   const { offer } = useFind();
-  const planned = usePlanned(piece, piece.benchUsed ?? bench);
   const { plan } = planned;
   const pathname = usePathname();
   const [setting, show] = useState<string | null>(null);
@@ -69,7 +84,8 @@ export function OpenPiece({ id }: { readonly id: string }) {
   };
   const StageScreen = useModule(LOADS[stage])?.default;
   useWhenIdle(loadStages);
-  useKeys({ "[": () => along(-1), "]": () => along(1), "mod+z": session.undo, "mod+shift+z": session.redo, "mod+y": session.redo });
+  const undoing = useUndo(stage, go);
+  useKeys({ "[": () => along(-1), "]": () => along(1), "mod+z": undoing.undo, "mod+shift+z": undoing.redo, "mod+y": undoing.redo });
   useEffect(() => {
     offer(() => [
       ...stagesOf(piece, mount).map((each): Findable => ({ group: "Stages", name: STAGE_NAMES[each], go: () => go(each) })),
@@ -77,10 +93,10 @@ export function OpenPiece({ id }: { readonly id: string }) {
         const figure = plan.figures[`${mount}.${key}`] ?? plan.figures[key];
         return figure ? [{ group: "Figures", name, detail: showFigure(figure, units), go: () => go(at) }] : [];
       }),
-      { group: "Commands", name: "Undo", go: session.undo },
-      { group: "Commands", name: "Redo", go: session.redo },
+      { group: "Commands", name: "Undo", go: undoing.undo },
+      { group: "Commands", name: "Redo", go: undoing.redo },
     ]);
-  }, [offer, piece, plan, mount, units, go, session]);
+  }, [offer, piece, plan, mount, units, go, undoing]);
   useEffect(() => () => offer(() => []), [offer]);
   return (
     <PlanProvider value={planned}>
@@ -90,7 +106,7 @@ export function OpenPiece({ id }: { readonly id: string }) {
         </Suspense>
       ) : (
         <main className="frame">
-          <TopBar shows={stage === "heats" ? "temperature" : "length"} />
+          <TopBar shows={stage === "heats" ? "temperature" : "length"} undoing={undoing} />
           <Stem
             entries={stemOf(piece, planned, mount, units, done)}
             current={stage}
@@ -102,7 +118,6 @@ export function OpenPiece({ id }: { readonly id: string }) {
           {StageScreen && <StageScreen mount={mount} />}
         </main>
       )}
-      <ElsewhereBar />
     </PlanProvider>
   );
 }

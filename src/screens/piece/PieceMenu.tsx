@@ -5,7 +5,10 @@ import { useRouter } from "next/navigation";
 import { DropdownMenu } from "radix-ui";
 import { saveFile } from "@/ui/save-file";
 import { useSession, useSessionState } from "@/ui/session";
+import { useNotices } from "@/ui/notices";
 import { useTray, useTrayState } from "@/ui/tray";
+import { KeepError } from "@/store/keeper";
+import { TROUBLE_WORDS } from "@/words/trouble";
 
 const ITEM = "cursor-pointer px-3 py-1 text-[13px] outline-none data-[highlighted]:bg-accent-wash";
 
@@ -14,14 +17,18 @@ export function PieceMenu() {
   const session = useSession();
   const tray = useTray();
   const router = useRouter();
+  const { warn } = useNotices();
   const bench = useTrayState((state) => state.bench);
   const piece = useSessionState((state) => state.piece);
   const leave = async (work: () => Promise<unknown>) => {
     session.commit();
     await session.flush();
-    await work();
+    await work().catch((error: unknown) => {
+      if (!(error instanceof KeepError)) throw error;
+      warn(`${TROUBLE_WORDS[error.trouble]}.`);
+    });
   };
-  const duplicate = () => leave(async () => router.push(`/pieces/${await tray.duplicate(piece)}/wall`));
+  const duplicate = () => leave(async () => router.push(`/pieces/${await tray.duplicate(session.store.getState())}/wall`));
   const remove = () =>
     leave(async () => {
       await tray.setDeleted([piece.id], true);

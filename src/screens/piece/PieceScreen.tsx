@@ -5,29 +5,38 @@ import { useEffect, useState } from "react";
 import { type Session } from "@/store/session";
 import { useModule } from "@/ui/module";
 import { SessionProvider } from "@/ui/session";
-import { useTray } from "@/ui/tray";
+import { useTray, useTrayState } from "@/ui/tray";
 import { loadOpenPiece } from "../loads";
 
-/** One piece: opens it, and shows the stage that the address names. */
+/** One piece: opens it, and shows the stage that the address names. One that is not there opens itself once it is. */
 export function PieceScreen({ id }: { readonly id: string }) {
   const tray = useTray();
   const planner = useModule(loadOpenPiece);
   const [opened, setOpened] = useState<Session | "missing" | null>(null);
+  const isLying = useTrayState(({ pieces }) => pieces.some((record) => record.id === id && record.deleted === null));
+  const isUnreadable = useTrayState(({ unreadable }) => unreadable.some(({ store, key }) => store === "pieces" && key === id));
+  const isMissing = opened === "missing";
+  const waits = isMissing && !isLying;
   useEffect(() => {
+    if (waits) return;
     let session: Session | null = null;
     let gone = false;
     const { keeper } = tray.store.getState();
     void Promise.all([keeper.piece(id), import("@/store/session")]).then(([record, { openSession }]) => {
       if (gone) return;
       session = record && !record.deleted ? openSession(record, keeper, () => tray.store.getState().bench) : null;
+      if (session) tray.isOpenHere(id, true);
       setOpened(session ?? "missing");
     });
     return () => {
       gone = true;
-      void session?.close().then(() => tray.read([id]));
+      void session?.close().then(() => {
+        tray.isOpenHere(id, false);
+        return tray.read([id]);
+      });
     };
-  }, [id, tray]);
-  if (opened === "missing") return <MissingPiece />;
+  }, [id, tray, waits]);
+  if (isMissing) return <MissingPiece isUnreadable={isUnreadable} />;
   if (opened === null || !planner) return <p className="p-4 text-soft">Opening the piece</p>;
   return (
     <SessionProvider value={opened}>
@@ -36,11 +45,15 @@ export function PieceScreen({ id }: { readonly id: string }) {
   );
 }
 
-function MissingPiece() {
+function MissingPiece({ isUnreadable }: { readonly isUnreadable: boolean }) {
   return (
     <main className="p-6">
-      <h1 className="mb-2 text-lg font-bold">This piece is not on the tray.</h1>
-      <p className="mb-4 text-soft">It was deleted, or it is kept in another browser.</p>
+      <h1 className="mb-2 text-lg font-bold">{isUnreadable ? "This piece could not be read." : "This piece is not on the tray."}</h1>
+      <p className="mb-4 text-soft">
+        {isUnreadable
+          ? "It is kept as it is; the tray says what is wrong with it and saves it as a file."
+          : "It was deleted, or it is kept in another browser. It opens here as soon as it is laid on the tray."}
+      </p>
       <Link href="/" className="btn">
         Back to the tray
       </Link>

@@ -2,9 +2,7 @@
 
 import { Redo2, Undo2 } from "lucide-react";
 import Link from "next/link";
-import { useRouter } from "next/navigation";
 import { Suspense, lazy, useState } from "react";
-import { useStore } from "zustand";
 import { type Trouble } from "@/store/keeper";
 import { type Keeping } from "@/store/session";
 import { FindButton } from "@/ui/Find";
@@ -12,20 +10,23 @@ import { Mark } from "@/ui/NavBar";
 import { RenameInput } from "@/ui/RenameInput";
 import { UnitSwitch } from "@/ui/UnitSwitch";
 import { useSession, useSessionState } from "@/ui/session";
-import { useTray, useTrayState, useUnits } from "@/ui/tray";
+import { useTrayState, useUnits } from "@/ui/tray";
 import { TROUBLE_WORDS } from "@/words/trouble";
 import { stoneSize } from "./stages";
+import { type Undoing } from "./undo";
 
 const PieceMenu = lazy(() => import("./PieceMenu").then(({ PieceMenu }) => ({ default: PieceMenu })));
 
+interface Props {
+  readonly shows: "length" | "temperature";
+  readonly undoing: Undoing;
+}
+
 /** The piece's name, how it is kept, and what can be done to it. */
-export function TopBar({ shows }: { readonly shows: "length" | "temperature" }) {
-  const session = useSession();
+export function TopBar({ shows, undoing }: Props) {
   const piece = useSessionState((state) => state.piece);
   const keeping = useSessionState((state) => state.keeping);
   const units = useUnits();
-  const canUndo = useStore(session.history, ({ pastStates }) => pastStates.length > 0);
-  const canRedo = useStore(session.history, ({ futureStates }) => futureStates.length > 0);
   const { stone } = piece.mounts[0]!;
   return (
     <header className="flex items-center gap-3 border-b border-line bg-sheet px-4 [grid-area:top]">
@@ -37,10 +38,10 @@ export function TopBar({ shows }: { readonly shows: "length" | "temperature" }) 
         <span aria-hidden="true">/</span> <Name />
         <span className="min-w-0 truncate">— {[stone.material?.name, stoneSize(stone.outline, units)].filter(Boolean).join(", ")}</span>
       </p>
-      <button type="button" className="btn btn-plain" aria-label="Undo" disabled={!canUndo} onClick={session.undo}>
+      <button type="button" className="btn btn-plain" aria-label="Undo" disabled={!undoing.canUndo} onClick={undoing.undo}>
         <Undo2 size={15} aria-hidden="true" />
       </button>
-      <button type="button" className="btn btn-plain" aria-label="Redo" disabled={!canRedo} onClick={session.redo}>
+      <button type="button" className="btn btn-plain" aria-label="Redo" disabled={!undoing.canRedo} onClick={undoing.redo}>
         <Redo2 size={15} aria-hidden="true" />
       </button>
       <Suspense>
@@ -87,7 +88,7 @@ function Name() {
 
 function KeepingText({ keeping }: { readonly keeping: Keeping }) {
   const trouble = useTrayState((state) => state.trouble) ?? "unavailable";
-  const isBad = keeping.state === "trouble" || keeping.state === "memory" || keeping.state === "elsewhere";
+  const isBad = keeping.state !== "kept" && keeping.state !== "writing";
   return (
     <span role="status" className={`min-w-0 truncate text-[12.5px] ${isBad ? "font-semibold text-bad" : "text-soft"}`}>
       {keepingText(keeping, trouble)}
@@ -106,38 +107,9 @@ function keepingText(keeping: Keeping, trouble: Trouble): string {
       return TROUBLE_WORDS[trouble];
     case "elsewhere":
       return "Changed in another window";
+    case "deleted":
+      return "Deleted in another window";
     case "trouble":
       return TROUBLE_WORDS[keeping.trouble];
   }
-}
-
-/** Told where the piece was changed in another window meanwhile: the maker takes that, or keeps this as a copy. */
-export function ElsewhereBar() {
-  const session = useSession();
-  const tray = useTray();
-  const router = useRouter();
-  const keeping = useSessionState((state) => state.keeping);
-  const piece = useSessionState((state) => state.piece);
-  if (keeping.state !== "elsewhere") return null;
-  const keepCopy = async () => {
-    const id = await tray.duplicate(piece);
-    session.takeNewer();
-    router.push(`/pieces/${id}/wall`);
-  };
-  return (
-    <div
-      role="alert"
-      className="fixed top-[54px] left-1/2 z-30 flex -translate-x-1/2 items-center gap-3 rounded-[6px] border border-warn bg-warn-wash px-3 py-2 text-[13px] text-[#6b3500] shadow-lg"
-    >
-      <span>
-        <b className="font-[680]">◆ This piece was changed in another window.</b> What you type here is not kept until you choose.
-      </span>
-      <button type="button" className="btn" onClick={() => session.takeNewer()}>
-        Take the newer
-      </button>
-      <button type="button" className="btn" onClick={() => void keepCopy()}>
-        Keep mine as a copy
-      </button>
-    </div>
-  );
 }

@@ -4,8 +4,11 @@ import { Copy, FileDown, Pencil, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { type BenchEntry } from "@/core/piece/bench";
 import { type PieceRecord } from "@/store/keeper";
+import { useBeside } from "@/ui/beside";
 import { RenameInput } from "@/ui/RenameInput";
 import { Note } from "@/ui/Note";
+import { type Finding } from "@/core/measure/finding";
+import { faultSentence } from "@/words/fields";
 import { sayFinding } from "@/words/findings";
 import { type Units } from "@/words/show";
 import { planOf } from "./rows";
@@ -24,7 +27,8 @@ interface Props {
 /** The chosen piece: what there is to say about it, and what can be done with it. */
 export function ChosenPiece({ record, bench, units, onOpen, onRename, onDuplicate, onSave, onDelete }: Props) {
   const { piece } = record;
-  const { findings } = planOf(piece, bench);
+  useBeside();
+  const attempt = planOf(piece, bench);
   const [isEdited, setEdited] = useState(false);
   return (
     <>
@@ -60,11 +64,25 @@ export function ChosenPiece({ record, bench, units, onOpen, onRename, onDuplicat
         </button>
       </div>
       <div className="mt-1">
-        {findings.length === 0 && <p className="mt-2 text-[12.5px] text-soft">Nothing stands against it.</p>}
-        {findings.slice(0, 5).map((finding, i) => (
-          <Note key={i} level={finding.level} said={sayFinding(finding, units)} />
-        ))}
+        {!attempt ? (
+          <p className="mt-2 text-[12.5px] text-soft">Working it out</p>
+        ) : attempt.ok ? (
+          <Findings findings={attempt.plan.findings} units={units} />
+        ) : (
+          attempt.faults
+            .slice(0, MOST_SHOWN)
+            .map((fault, i) => (
+              <Note key={i} level="error" said={{ what: `${faultSentence(fault)}.`, advice: "Open it to put that right." }} />
+            ))
+        )}
       </div>
     </>
   );
+}
+
+const MOST_SHOWN = 5;
+
+function Findings({ findings, units }: { readonly findings: readonly Finding[]; readonly units: Units }) {
+  if (findings.length === 0) return <p className="mt-2 text-[12.5px] text-soft">Nothing stands against it.</p>;
+  return findings.slice(0, MOST_SHOWN).map((finding, i) => <Note key={i} level={finding.level} said={sayFinding(finding, units)} />);
 }

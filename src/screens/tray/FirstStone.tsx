@@ -4,12 +4,13 @@ import { useRouter } from "next/navigation";
 import { type KeyboardEvent, useState } from "react";
 import { figureOf } from "@/core/measure/figure";
 import { readLength } from "@/core/measure/reading";
+import { type BenchEntry } from "@/core/piece/bench";
 import { type FirstMeasures, newPiece } from "@/core/piece/new-piece";
 import { type Piece } from "@/core/piece/piece";
 import { type Plan } from "@/core/piece/plan";
-import { planPiece } from "@/core/piece/plan-piece";
 import { pieceFromJson } from "@/formats/piece-codec";
 import { type Json } from "@/formats/read-json";
+import { planAtOnce } from "@/ui/at-once";
 import { Millimetres, Shape } from "@/ui/Drawing";
 import { StoneFill } from "@/ui/StoneFill";
 import { useOpening } from "@/ui/opening";
@@ -35,8 +36,9 @@ export function FirstStone({ onDemo }: { readonly onDemo: () => void }) {
   const { pick } = useOpening();
   const [texts, setTexts] = useState<Texts>({ length: "", width: "", height: "", turnIn: "" });
   const readings = FIELDS.map(({ name }) => readLength(texts[name], units.length));
-  const first = firstPiece(texts, units, (measures) => newPiece(tray.idFor("first-ring"), "First ring", bench, measures));
-  const plan = first.piece ? planPiece(first.piece, bench) : null;
+  const first = firstPiece(texts, units, bench, (measures) => newPiece(tray.idFor("first-ring"), "First ring", bench, measures));
+  const attempt = first.piece ? planAtOnce(first.piece, bench) : null;
+  const plan = attempt?.ok ? attempt.plan : null;
   const keep = async () => {
     if (!first.piece) return;
     const id = await tray.add(first.piece, ["hoop.size.value"]);
@@ -158,6 +160,7 @@ function FirstPlan({ plan, units, onKeep }: { readonly plan: Plan; readonly unit
 function firstPiece(
   texts: Texts,
   units: Units,
+  bench: BenchEntry,
   make: (measures: FirstMeasures) => Piece,
 ): { readonly piece: Piece | null; readonly problem: string | null } {
   const read = (name: keyof FirstMeasures) => {
@@ -167,7 +170,7 @@ function firstPiece(
   const [length, width, height, turnIn] = [read("length"), read("width"), read("height"), read("turnIn")];
   if (length === null || width === null || height === null || turnIn === null) return { piece: null, problem: null };
   const piece = make({ length, width, height, turnIn });
-  const decoded = pieceFromJson(piece as unknown as Json);
+  const decoded = pieceFromJson(piece as unknown as Json, bench);
   if (decoded.ok) return { piece, problem: null };
   const [fault] = decoded.faults;
   const named = FIELDS.find(({ name }) => fault!.path.endsWith(`/${name}`));

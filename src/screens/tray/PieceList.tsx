@@ -6,7 +6,9 @@ import { type BenchEntry } from "@/core/piece/bench";
 import { type Make } from "@/core/piece/make";
 import { type PieceRecord } from "@/store/keeper";
 import { type Units } from "@/words/show";
-import { planOf, rowOf } from "./rows";
+import { useBeside } from "@/ui/beside";
+import { faultSentence } from "@/words/fields";
+import { type PieceRow, planOf, rowOf } from "./rows";
 
 interface Props {
   readonly records: readonly PieceRecord[];
@@ -33,6 +35,7 @@ const HEADS = ["Piece", "Strip", "Plate", "Hoop", "Heats", "Next"] as const;
 
 /** The ledger's page: each piece with what is cut for it. */
 export function PieceList({ records, bench, makes, units, chosen, onChoose, onOpen, stepped }: Props) {
+  useBeside();
   const table = useRef<HTMLTableElement>(null);
   const [top, setTop] = useState(0);
   const rows = useWindowVirtualizer({
@@ -76,7 +79,8 @@ export function PieceList({ records, bench, makes, units, chosen, onChoose, onOp
         {before > 0 && <tr aria-hidden="true" style={{ height: before }} />}
         {shown.map(({ index, key }) => {
           const { id, piece } = records[index]!;
-          const row = rowOf(piece, planOf(piece, bench), makes[id], units);
+          const attempt = planOf(piece, bench);
+          const row = attempt?.ok ? rowOf(piece, attempt.plan, makes[id], units) : null;
           const isChosen = id === chosen;
           return (
             <tr
@@ -98,36 +102,48 @@ export function PieceList({ records, bench, makes, units, chosen, onChoose, onOp
                   className="block max-w-[260px] truncate text-left font-[640]"
                   title={piece.name}
                 >
-                  {row.level && (
-                    <span
-                      className={row.level === "error" ? "text-bad" : "text-warn"}
-                      title={row.level === "error" ? "something is wrong" : "take care"}
-                    >
-                      ◆{" "}
-                    </span>
-                  )}
-                  {row.piece[0]}
+                  <Level level={row ? row.level : attempt ? "error" : null} />
+                  {piece.name}
                 </button>
-                <small className="block text-[12px] text-soft">{row.piece[1]}</small>
+                <small className="block text-[12px] text-soft">{row ? row.piece : attempt ? "cannot be planned" : "working it out"}</small>
               </td>
-              {[row.strip, row.plate, row.carrier, row.heats].map(([first, second], i) => (
-                <td key={i} className="px-2 py-2.5 text-right whitespace-nowrap">
-                  {first}
-                  <small
-                    className={`block text-[12px] ${second.includes("runs") || second.includes("no order") ? "text-bad" : second.includes("softens") ? "text-warn" : "text-soft"}`}
-                  >
-                    {second}
-                  </small>
+              {!attempt && <td colSpan={HEADS.length - 1} />}
+              {attempt && !attempt.ok && (
+                <td colSpan={HEADS.length - 1} className="px-2 py-2.5 pr-[18px] text-[13px] text-bad">
+                  {attempt.faults.slice(0, 2).map(faultSentence).join(". ")}.
                 </td>
-              ))}
-              <td className={`px-2 py-2.5 pr-[18px] text-right ${row.next.startsWith("Step") ? "font-semibold text-accent" : ""}`}>
-                {row.next}
-              </td>
+              )}
+              {row &&
+                [row.strip, row.plate, row.carrier, row.heats].map(([first, second], i) => (
+                  <td key={i} className="px-2 py-2.5 text-right whitespace-nowrap">
+                    {first}
+                    <small
+                      className={`block text-[12px] ${second.includes("runs") || second.includes("no order") ? "text-bad" : second.includes("softens") ? "text-warn" : "text-soft"}`}
+                    >
+                      {second}
+                    </small>
+                  </td>
+                ))}
+              {row && (
+                <td className={`px-2 py-2.5 pr-[18px] text-right ${row.next.startsWith("Step") ? "font-semibold text-accent" : ""}`}>
+                  {row.next}
+                </td>
+              )}
             </tr>
           );
         })}
         {after > 0 && <tr aria-hidden="true" style={{ height: after }} />}
       </tbody>
     </table>
+  );
+}
+
+/** A mark and a word for what is gravest about a piece. */
+function Level({ level }: { readonly level: PieceRow["level"] }) {
+  if (!level) return null;
+  return (
+    <span className={level === "error" ? "text-bad" : "text-warn"} title={level === "error" ? "something is wrong" : "take care"}>
+      ◆{" "}
+    </span>
   );
 }

@@ -3,9 +3,11 @@
 import { type BenchEntry } from "@/core/piece/bench";
 import { type PieceRecord } from "@/store/keeper";
 import { Millimetres, Shape } from "@/ui/Drawing";
+import { useBeside } from "@/ui/beside";
 import { StoneFill } from "@/ui/StoneFill";
 import { useSize } from "@/ui/useSize";
-import { planOf, trayStone } from "./rows";
+import { type Attempt } from "@/formats/attempt";
+import { type TrayStone, planOf, trayStone } from "./rows";
 
 interface Props {
   readonly records: readonly PieceRecord[];
@@ -24,10 +26,11 @@ const LEAST_SCALE = 2.5;
 
 /** The stones themselves, all to one scale, as they lie on the bench. */
 export function TrayDrawing({ records, bench, chosen, onChoose, onOpen }: Props) {
+  useBeside();
   const [ref, { width }] = useSize(1280, HEIGHT);
   const lying = records
     .slice(0, MOST_STONES)
-    .map((record) => ({ record, ...trayStone(planOf(record.piece, bench), record.piece.mounts[0]!.id) }));
+    .map((record) => ({ record, ...lyingOn(planOf(record.piece, bench), record.piece.mounts[0]!.id) }));
   const all = lying.reduce((sum, each) => sum + Math.max(each.width, 12), 0);
   const tallest = Math.max(1, ...lying.flatMap((each) => each.wall.map(([, y]) => Math.abs(y) * 2)));
   const fits = Math.min((width - MARGIN * (lying.length + 1)) / all, 150 / tallest, LARGEST_SCALE);
@@ -73,9 +76,10 @@ export function TrayDrawing({ records, bench, chosen, onChoose, onOpen }: Props)
               <rect x={middles[i]! - slots[i]! / 2} y={40} width={slots[i]} height={HEIGHT - 48} fill="transparent" />
               <StoneFill id={`tint-${record.id}`} material={tint} />
               <Millimetres x={middles[i]! - middle[0] * perMm} y={122 + middle[1] * perMm} scale={{ perMm, times: 1 }}>
-                <Shape points={wall} fill="#dfe5e7" stroke="#8d989c" />
-                <Shape points={stone} fill={`url(#tint-${record.id})`} stroke="#00000044" />
+                {wall.length > 0 && <Shape points={wall} fill="#dfe5e7" stroke="#8d989c" />}
+                {stone.length > 0 && <Shape points={stone} fill={`url(#tint-${record.id})`} stroke="#00000044" />}
               </Millimetres>
+              {wall.length === 0 && <EmptyPlace x={middles[i]!} />}
               <text x={middles[i]} y={226} textAnchor="middle" fontSize={14} fontWeight={640} fill="#1b2225">
                 {shortName(piece.name)}
               </text>
@@ -88,6 +92,22 @@ export function TrayDrawing({ records, bench, chosen, onChoose, onOpen }: Props)
         })}
       </svg>
     </section>
+  );
+}
+
+/** A piece that is not planned, or not yet, lies as an empty place. */
+function lyingOn(attempt: Attempt | null, mount: string): TrayStone {
+  return attempt?.ok ? trayStone(attempt.plan, mount) : { stone: [], wall: [], width: 0, middle: [0, 0] };
+}
+
+function EmptyPlace({ x }: { readonly x: number }) {
+  return (
+    <>
+      <ellipse cx={x} cy={122} rx={34} ry={26} fill="none" stroke="#b3261e" strokeDasharray="5 4" strokeWidth={1.5} />
+      <text x={x} y={126} textAnchor="middle" fontSize={12} fill="#b3261e">
+        no plan
+      </text>
+    </>
   );
 }
 

@@ -15,6 +15,11 @@ import { saveFile } from "@/ui/save-file";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { TROUBLE_WORDS } from "@/words/trouble";
 import { loadLedger } from "../loads";
+import { useNotices } from "@/ui/notices";
+import { KeepError } from "@/store/keeper";
+import { counted } from "@/words/names";
+import { CouldNotBeRead } from "./CouldNotBeRead";
+import { Deleted } from "./Deleted";
 import { type Stepped } from "./PieceList";
 
 const FirstStone = lazy(() => import("./FirstStone").then(({ FirstStone }) => ({ default: FirstStone })));
@@ -30,14 +35,30 @@ export function TrayScreen() {
   const router = useRouter();
   const units = useUnits();
   const { pick } = useOpening();
-  const { pieces: all, isWhole, bench, makes, trouble } = useTrayState((state) => state);
+  const { pieces: all, isWhole, bench, makes, trouble, unreadable } = useTrayState((state) => state);
+  const { warn, say } = useNotices();
   const pieces = useMemo(() => all.filter(({ deleted }) => deleted === null), [all]);
   const deleted = useMemo(() => all.filter((record) => record.deleted !== null), [all]);
   const drawn = useDeferredValue(pieces, NONE);
   const [asked, choose] = useState<string | null>(null);
   const chosen = pieces.find(({ id }) => id === asked) ?? pieces[0] ?? null;
   const open = (id: string) => router.push(`/pieces/${id}/wall`);
-  const add = async (piece: Piece, unmeasured: readonly string[] = []) => router.push(`/pieces/${await tray.add(piece, unmeasured)}/stone`);
+  /** Does something to what is kept; what could not be kept is said. */
+  const act = async (work: () => Promise<unknown>) => {
+    try {
+      await work();
+    } catch (error) {
+      if (!(error instanceof KeepError)) throw error;
+      warn(`${TROUBLE_WORDS[error.trouble]}.`);
+    }
+  };
+  const add = (piece: Piece, unmeasured: readonly string[] = []) =>
+    act(async () => router.push(`/pieces/${await tray.add(piece, unmeasured)}/stone`));
+  const remove = (id: string, name: string) =>
+    act(async () => {
+      await tray.setDeleted([id], true);
+      say(`Deleted: ${name}`, { name: "Put back", run: () => void act(() => tray.setDeleted([id], false)) });
+    });
   const addNew = () => void add(newPiece(tray.idFor("new-ring"), "New ring", bench, UNMEASURED), UNMEASURED_FIELDS);
   const [stepped, setStepped] = useState<Stepped | null>(null);
   const step = (by: 1 | -1) => {
@@ -50,21 +71,23 @@ export function TrayScreen() {
     n: addNew,
     ArrowDown: () => step(1),
     ArrowUp: () => step(-1),
-    Delete: () => chosen && void tray.setDeleted([chosen.id], true),
+    Delete: () => chosen && void remove(chosen.id, chosen.piece.name),
   });
-  const layDemo = async () => {
-    const { DEMO_PIECES } = await import("@demo/pieces");
-    await tray.setDeleted(
-      DEMO_PIECES.map(({ id }) => id),
-      false,
-    );
-    const kept = await tray.allIds();
-    await tray.addAll(DEMO_PIECES.filter(({ id }) => !kept.includes(id)));
-  };
-  const clearDemo = async () =>
-    tray.setDeleted(
-      (await import("@demo/pieces")).DEMO_PIECES.map(({ id }) => id),
-      true,
+  const layDemo = () =>
+    act(async () => {
+      const { DEMO_PIECES } = await import("@demo/pieces");
+      await tray.setDeleted(
+        DEMO_PIECES.map(({ id }) => id),
+        false,
+      );
+      await tray.addAll(DEMO_PIECES);
+    });
+  const clearDemo = () =>
+    act(async () =>
+      tray.setDeleted(
+        (await import("@demo/pieces")).DEMO_PIECES.map(({ id }) => id),
+        true,
+      ),
     );
   return (
     <main className="flex min-h-dvh min-w-[1024px] flex-col">
@@ -113,25 +136,31 @@ export function TrayScreen() {
               bench={bench}
               units={units}
               onOpen={() => open(chosen.id)}
-              onRename={(name) => void tray.rename(chosen.id, name)}
-              onDuplicate={() => void tray.duplicate(chosen.piece)}
+              onRename={(name) => void act(() => tray.rename(chosen.id, name))}
+              onDuplicate={() => void act(() => tray.duplicate(chosen))}
               onSave={() => void files().then(({ pieceText }) => saveFile(`${chosen.id}.json`, pieceText(chosen.piece, bench)))}
-              onDelete={() => void tray.setDeleted([chosen.id], true)}
+              onDelete={() => void remove(chosen.id, chosen.piece.name)}
             />
           )}
+          {unreadable.length > 0 && <CouldNotBeRead found={unreadable} onDrop={(each) => void act(() => tray.drop(each))} />}
           {deleted.length > 0 && (
             <Deleted
               records={deleted}
-              onPutBack={(id) => void tray.setDeleted([id], false)}
-              onEmpty={() => void tray.remove(deleted.map(({ id }) => id))}
+              onPutBack={(id) => void act(() => tray.setDeleted([id], false))}
+              onEmpty={() =>
+                void act(async () => {
+                  const haveBack = await tray.remove(deleted.map(({ id }) => id));
+                  say(`Removed for good: ${counted(deleted.length, "piece")}`, { name: "Undo", run: () => void act(haveBack) });
+                })
+              }
             />
           )}
           <TrayActions
-            hasPieces={pieces.length > 0}
+            hasPieces={all.length > 0}
             onEverything={() =>
-              void files()
-                .then(({ everythingText }) => everythingText(tray.store.getState().keeper, bench))
-                .then((text) => saveFile("hoop-ledger-everything.json", text))
+              void files().then(async ({ everythingText, everythingName }) =>
+                saveFile(everythingName(new Date()), await everythingText(tray.store.getState().keeper, bench)),
+              )
             }
             onRestore={pick}
             onDemo={() => void layDemo()}
@@ -140,35 +169,6 @@ export function TrayScreen() {
         </aside>
       </div>
     </main>
-  );
-}
-
-interface DeletedProps {
-  readonly records: readonly PieceRecord[];
-  readonly onPutBack: (id: string) => void;
-  readonly onEmpty: () => void;
-}
-
-const MOST_SHOWN = 6;
-
-function Deleted({ records, onPutBack, onEmpty }: DeletedProps) {
-  return (
-    <section aria-label="Deleted" className="mt-5">
-      <h2 className="section-head">Deleted, can be had back</h2>
-      <ul className="text-[13px]">
-        {records.slice(0, MOST_SHOWN).map(({ id, piece }) => (
-          <li key={id} className="flex items-center justify-between gap-2 border-t border-hair py-1">
-            <span className="min-w-0 truncate">{piece.name}</span>
-            <button type="button" className="btn" onClick={() => onPutBack(id)}>
-              Put back
-            </button>
-          </li>
-        ))}
-      </ul>
-      <button type="button" className="btn btn-plain mt-1 text-soft" onClick={onEmpty}>
-        Remove {records.length === 1 ? "it" : `all ${records.length}`} for good
-      </button>
-    </section>
   );
 }
 

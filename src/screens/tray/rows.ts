@@ -3,8 +3,10 @@ import { type BenchEntry } from "@/core/piece/bench";
 import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
 import { type Plan } from "@/core/piece/plan";
+import { type Attempt } from "@/formats/attempt";
 import { type Point } from "@/core/geometry/outline";
 import { planAtOnce } from "@/ui/at-once";
+import { isHeavy, planBeside } from "@/ui/beside";
 import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SHAPE_NAMES, SYSTEM_NAMES } from "@/words/names";
 import { type Units, showLength } from "@/words/show";
 import { sayStep } from "@/words/steps";
@@ -12,7 +14,8 @@ import { wallStock } from "@/words/wall-stock";
 
 /** A piece as the list tells it: two lines to a cell. */
 export interface PieceRow {
-  readonly piece: readonly [string, string];
+  /** Stone and size, under the name. */
+  readonly piece: string;
   readonly strip: readonly [string, string];
   readonly plate: readonly [string, string];
   readonly carrier: readonly [string, string];
@@ -22,16 +25,17 @@ export interface PieceRow {
   readonly level: "error" | "warning" | null;
 }
 
-const planned = new WeakMap<Piece, { readonly bench: BenchEntry; readonly plan: Plan }>();
+const planned = new WeakMap<Piece, { readonly bench: BenchEntry; readonly attempt: Attempt }>();
 
-/** The plan of a kept piece, worked out once for as long as neither it nor the bench changes. */
-export function planOf(piece: Piece, mine: BenchEntry): Plan {
+/** The plan of a kept piece, or what stands against one, worked out once for as long as neither it nor the bench changes; null while a heavy one is. */
+export function planOf(piece: Piece, mine: BenchEntry): Attempt | null {
   const bench = piece.benchUsed ?? mine;
+  if (isHeavy(piece)) return planBeside(piece, bench);
   const known = planned.get(piece);
-  if (known?.bench === bench) return known.plan;
-  const plan = planAtOnce(piece, bench);
-  planned.set(piece, { bench, plan });
-  return plan;
+  if (known?.bench === bench) return known.attempt;
+  const attempt = planAtOnce(piece, bench);
+  planned.set(piece, { bench, attempt });
+  return attempt;
 }
 
 export function rowOf(piece: Piece, plan: Plan, make: Make | undefined, units: Units): PieceRow {
@@ -41,12 +45,9 @@ export function rowOf(piece: Piece, plan: Plan, make: Make | undefined, units: U
   const { carrier } = piece;
   const levels = plan.findings.map(({ level }) => level);
   return {
-    piece: [
-      piece.name,
-      [stoneName(piece), carrier.type === "hoop" ? `${SYSTEM_NAMES[carrier.size.system]} ${carrier.size.value}` : ""]
-        .filter(Boolean)
-        .join(", "),
-    ],
+    piece: [stoneName(piece), carrier.type === "hoop" ? `${SYSTEM_NAMES[carrier.size.system]} ${carrier.size.value}` : ""]
+      .filter(Boolean)
+      .join(", "),
     strip: [
       stock.size,
       [

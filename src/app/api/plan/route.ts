@@ -1,49 +1,56 @@
-import { bestHeats } from "@/core/heats/best";
-import { planPiece } from "@/core/piece/plan-piece";
-import { SHIPPED_BENCH } from "@/core/piece/bench";
-import { decodePlanRequest } from "@/formats/plan-request";
-import { planFile } from "@/formats/plan-file";
+import { join } from "node:path";
+import { Worker } from "node:worker_threads";
 import { MOST_BYTES } from "@/formats/read-json";
-import { faultMessage } from "@/words/faults";
+import { planPool } from "@/workers/plan/pool";
 
-const TIME_MS = 2000;
+/** One plan takes no longer than this (ms). */
+const LONGEST = 2000;
+const THREADS = 2;
+/** A body that has not come in by then is given up (ms). */
+const SLOWEST = 10_000;
 
-/** Plans `{ piece, bench? }`: the plan, or 422 with all that is wrong; 413 past 2 MB, 415 for what is not JSON. */
+const plan = planPool(() => new Worker(join(/*turbopackIgnore: true*/ process.cwd(), ".build/plan-thread.mjs")), THREADS, LONGEST);
+
+/** Plans `{ piece, bench? }`: the plan, or 422 with all that is wrong; 413 past 2 MB, 415 for what is not JSON, 408 for what does not come. */
 export async function POST(request: Request): Promise<Response> {
-  if (!/^application\/json\b/i.test(request.headers.get("content-type") ?? "")) return refused(415, "send application/json");
-  const text = await readLimited(request);
-  if (text === null) return refused(413, `send at most ${MOST_BYTES} bytes`);
-  const decoded = decodePlanRequest(text);
-  if (!decoded.ok) {
-    const faults = decoded.faults.map((fault) => ({ path: fault.path, code: fault.code, expected: faultMessage(fault) }));
-    return Response.json({ faults }, { status: 422 });
+  try {
+    if (!/^application\/json\b/i.test(request.headers.get("content-type") ?? "")) return refused(415, "send application/json");
+    const bytes = await readLimited(request);
+    if (bytes === "large") return refused(413, `send at most ${MOST_BYTES} bytes`);
+    if (bytes === "slow") return refused(408, `send it within ${SLOWEST / 1000} seconds`);
+    const { status, body } = await plan(bytes);
+    return status === 500 ? refused(500, "something went wrong here") : json(body, status);
+  } catch (error) {
+    console.error(error);
+    return refused(500, "something went wrong here");
   }
-  const { piece, bench } = decoded.value;
-  const end = performance.now() + TIME_MS;
-  const plan = planPiece(piece, bench ?? piece.benchUsed ?? SHIPPED_BENCH, (assembly, wishes) =>
-    bestHeats(assembly, wishes, () => performance.now() > end),
-  );
-  return Response.json(planFile(plan));
+}
+
+function json(body: string, status: number): Response {
+  return new Response(body, { status, headers: { "Content-Type": "application/json" } });
 }
 
 function refused(status: number, expected: string): Response {
-  return Response.json({ faults: [{ path: "", code: "refused", expected }] }, { status });
+  return json(JSON.stringify({ faults: [{ path: "", code: "refused", expected }] }), status);
 }
 
-/** The body's text, or null as soon as it passes the limit. */
-async function readLimited(request: Request): Promise<string | null> {
-  if (!request.body) return "";
-  const decoder = new TextDecoder();
+/** The body; "large" as soon as it passes the limit, "slow" once its time is over. */
+async function readLimited(request: Request): Promise<Uint8Array | "large" | "slow"> {
+  if (!request.body) return new Uint8Array();
   const reader = request.body.getReader();
-  let [text, size] = ["", 0];
+  const late = new Promise<"slow">((resolve) => setTimeout(resolve, SLOWEST, "slow").unref());
+  const parts: Uint8Array[] = [];
+  let size = 0;
   for (;;) {
-    const { done, value } = await reader.read();
-    if (done) return text + decoder.decode();
-    size += value.byteLength;
-    if (size > MOST_BYTES) {
+    const read = await Promise.race([reader.read(), late]);
+    const given = read === "slow" ? read : !read.done && size + read.value.byteLength > MOST_BYTES ? "large" : null;
+    if (given !== null) {
       await reader.cancel();
-      return null;
+      return given;
     }
-    text += decoder.decode(value, { stream: true });
+    const { done, value } = read as Exclude<typeof read, "slow">;
+    if (done) return Buffer.concat(parts);
+    size += value.byteLength;
+    parts.push(value);
   }
 }

@@ -11,8 +11,9 @@ export interface Free {
   readonly closed?: "curve" | "polyline";
 }
 
-/** No stone is larger across (mm). */
+/** No stone is larger across, or smaller (mm). */
 const LARGEST = 200;
+const SMALLEST = 0.05;
 
 export const free: ShapeKind<Free> = {
   faults: (shape) => {
@@ -21,6 +22,7 @@ export const free: ShapeKind<Free> = {
     if (apart >= 0) return [{ field: `points/${(apart + 1) % points.length}`, code: "points-coincide", values: { other: apart } }];
     const wide = [0, 1].map((axis) => Math.max(...points.map((p) => p[axis]!)) - Math.min(...points.map((p) => p[axis]!)));
     const across = Math.max(...wide);
+    if (across < SMALLEST) return [{ field: "points", code: "too-small-across", values: { limit: SMALLEST, got: across.toPrecision(3) } }];
     if (across > LARGEST) return [{ field: "points", code: "too-large-across", values: { limit: LARGEST, got: across.toFixed(1) } }];
     return [...crossingFaults(shape), ...areaFaults(shape)].slice(0, 1);
   },

@@ -12,6 +12,7 @@ export interface ShapeFault {
     | "points-coincide"
     | "crosses-itself"
     | "too-large-across"
+    | "too-small-across"
     | "no-area";
   readonly values: Readonly<Record<string, string | number>>;
 }

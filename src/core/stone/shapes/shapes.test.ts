@@ -310,3 +310,16 @@ test("a free-form given clockwise is the same outline", () => {
     { numRuns: 20 },
   );
 });
+
+test("a heart with hardly a cleft keeps both its lobes, however it is pushed out or in", () => {
+  for (const cleft of [1e-9, 1e-7, 1e-5, 1e-3, 0.05]) {
+    const outline = outlineOf({ shape: "heart", length: 15, width: 14, cleft });
+    const whole = outlineOf({ shape: "heart", length: 15, width: 14, cleft: 1e-12 });
+    for (const d of [0.05, 0.21, 1.4, -0.3, -2]) {
+      const [curve, like] = [outline.parallel(d), whole.parallel(d)];
+      if (curve.kind !== "one" || like.kind !== "one") throw new Error(`${cleft} ${d} ${curve.kind}`);
+      expect(Math.abs(curve.length - like.length)).toBeLessThan(0.05 + 10 * Math.sqrt(cleft));
+      expect(curve.area).toBeGreaterThan(0.9 * like.area);
+    }
+  }
+});

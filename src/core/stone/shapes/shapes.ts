@@ -21,8 +21,15 @@ function kindOf<S extends OutlineShape>(shape: S): ShapeKind<S> {
   return KINDS[shape.shape] as unknown as ShapeKind<S>;
 }
 
+const judged = new WeakMap<OutlineShape, readonly ShapeFault[]>();
+
+/** Looked for once for each shape. */
 export function shapeFaults(shape: OutlineShape): readonly ShapeFault[] {
-  return kindOf(shape).faults(shape);
+  const known = judged.get(shape);
+  if (known) return known;
+  const faults = kindOf(shape).faults(shape);
+  judged.set(shape, faults);
+  return faults;
 }
 
 export function scaled<S extends OutlineShape>(shape: S, by: number): S {

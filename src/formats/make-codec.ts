@@ -1,0 +1,24 @@
+import { type BenchEntry } from "@/core/piece/bench";
+import { fault } from "@/core/piece/fault";
+import { type Make } from "@/core/piece/make";
+import { type Decoded, decode, faultsUnder } from "./decode";
+import { MAKE } from "./kinds";
+import { pieceOnBench } from "./piece-codec";
+import { type Json, asObject } from "./read-json";
+
+/** A making, its own copy of the piece read by the piece's decoder. `mine` is the bench that a copy without one was planned with. */
+export function makeFromJson(value: Json, mine: BenchEntry): Decoded<Make> {
+  const read = asObject(value, MAKE.format, MAKE.lists);
+  if (!read.ok) return read;
+  const { pieceFile = null, ...rest } = read.value;
+  const piece = pieceOnBench(pieceFile, mine);
+  const decoded = decode<Make>(MAKE, { ok: true, value: piece.ok ? { ...rest, pieceFile: piece.value as unknown as Json } : rest });
+  const faults = [
+    ...(decoded.ok ? [] : decoded.faults.filter(({ path }) => piece.ok || path !== "/pieceFile")),
+    ...faultsUnder("/pieceFile", piece),
+  ];
+  if (faults.length > 0) return { ok: false, faults };
+  if (!decoded.ok || !piece.ok) throw new RangeError("a decoder refused without a fault");
+  const twice = decoded.value.done.find((step, i) => decoded.value.done.indexOf(step) < i);
+  return twice === undefined ? decoded : { ok: false, faults: [fault("/done", "duplicate", { got: twice })] };
+}

@@ -1,0 +1,127 @@
+"use client";
+
+import { type Draft as Editable } from "immer";
+import { useMemo } from "react";
+import { type Fault } from "@/core/piece/fault";
+import { type Piece } from "@/core/piece/piece";
+import { type SizeSystem } from "@/core/hoop/sizes";
+import { readLength, readNumber } from "@/core/measure/reading";
+import { type TypedField } from "@/store/session";
+import { ChoiceField } from "@/ui/ChoiceField";
+import { TypedEntry } from "@/ui/TypedEntry";
+import { useSession, useSessionState } from "@/ui/session";
+import { fieldName, faultSentence } from "@/words/fields";
+import { SYSTEM_NAMES, capital } from "@/words/names";
+import { useKeys } from "@/ui/keys";
+import { TopBar } from "./TopBar";
+import { useUndo } from "./undo";
+
+/** There is one screen until it can be planned. */
+const stay = () => undefined;
+
+type Leaf = string | number;
+
+const SYSTEMS: readonly SizeSystem[] = ["us", "uk", "eu", "continental", "jp", "diameter", "mandrel"];
+const NAMES_ITSELF = ["format", "version", "id", "benchUsed"];
+
+/** A piece that cannot be planned on this bench: what stands against it, and all its fields to put that right. */
+export function MendPiece({ faults }: { readonly faults: readonly Fault[] }) {
+  const session = useSession();
+  const undoing = useUndo(null, stay);
+  useKeys({ "mod+z": undoing.undo, "mod+shift+z": undoing.redo, "mod+y": undoing.redo });
+  const piece = useSessionState((state) => state.piece);
+  const fields = useMemo(() => leavesOf(piece), [piece]);
+  const isAtFault = (path: string) => faults.some((fault) => fault.path === path);
+  const first = [...fields.filter(({ path }) => isAtFault(path)), ...fields.filter(({ path }) => !isAtFault(path))];
+  return (
+    <main className="frame">
+      <TopBar shows="length" undoing={undoing} />
+      <section aria-label="What is wrong" className="col-span-full row-[2/-1] overflow-y-auto bg-sheet px-6 py-5">
+        <h1 className="text-[22px] font-bold [font-stretch:92%]">This piece cannot be planned</h1>
+        <p className="mb-3 text-[13px] text-soft">
+          {piece.benchUsed ? "On the bench it came with:" : "On your bench as it is:"} nothing of it is lost, and all else works.
+        </p>
+        <ul className="mb-4 max-w-[760px]">
+          {faults.map((fault, i) => (
+            <li
+              key={i}
+              role="note"
+              aria-label="Wrong"
+              className="mt-1.5 rounded-[5px] bg-bad-wash px-[9px] py-[7px] text-[13px] text-[#7d1712]"
+            >
+              <span aria-hidden="true">◆ </span>
+              {faultSentence(fault)}.
+            </li>
+          ))}
+        </ul>
+        {piece.benchUsed && (
+          <button type="button" className="btn mb-4" onClick={() => session.change((each) => void delete each.benchUsed)}>
+            Plan it on my bench
+          </button>
+        )}
+        <div className="grid max-w-[980px] grid-cols-1 gap-x-10 min-[900px]:grid-cols-2">
+          {first.map(({ path, value }) =>
+            path === "/carrier/size/system" ? (
+              <ChoiceField
+                key={path}
+                label={fieldName(path)}
+                value={value as SizeSystem}
+                options={SYSTEMS.map((system) => ({ value: system, text: capital(SYSTEM_NAMES[system]) }))}
+                onChoose={(system) => session.change((each) => void put(each, path, system))}
+                width="wide"
+              />
+            ) : (
+              <MendField key={path} path={path} value={value} />
+            ),
+          )}
+        </div>
+      </section>
+    </main>
+  );
+}
+
+function MendField({ path, value }: { readonly path: string; readonly value: Leaf }) {
+  const isText = typeof value === "string";
+  const field = useMemo(
+    (): TypedField<Leaf> => ({
+      key: `mend${path}`,
+      read: (text) => {
+        if (isText) return { ok: true, value: text.trim() };
+        const reading = /[a-z"]/i.test(text) ? readLength(text, "mm") : readNumber(text);
+        return reading.ok ? reading : { ok: false, problem: `"${text.slice(0, 40)}" is not a number` };
+      },
+      write: (piece, next) => put(piece, path, next),
+    }),
+    [path, isText],
+  );
+  return (
+    <TypedEntry
+      field={field}
+      label={fieldName(path)}
+      own={String(value)}
+      isSame={(text) => text === String(value)}
+      lights={path}
+      shape="wide"
+      isText={isText}
+    />
+  );
+}
+
+/** The fields that hold one number or word, in the order of the file; what names the piece itself is left out. */
+function leavesOf(piece: Piece): { readonly path: string; readonly value: Leaf }[] {
+  const found: { path: string; value: Leaf }[] = [];
+  const visit = (value: unknown, path: string) => {
+    if (typeof value === "string" || typeof value === "number") found.push({ path, value });
+    else if (typeof value === "object" && value !== null && !/\/(points|pins|ornament|tender)$/.test(path))
+      for (const [key, inner] of Object.entries(value)) visit(inner, `${path}/${key}`);
+  };
+  for (const [key, value] of Object.entries(piece)) if (!NAMES_ITSELF.includes(key)) visit(value, `/${key}`);
+  return found.filter(({ path }) => !/\/id$/.test(path));
+}
+
+function put(piece: Editable<Piece>, path: string, value: Leaf): void {
+  const steps = path.split("/").slice(1);
+  const last = steps.pop()!;
+  const within = steps.reduce((at: unknown, step) => (at as Record<string, unknown>)[step], piece);
+  (within as Record<string, Leaf>)[last] = value;
+}

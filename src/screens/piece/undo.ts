@@ -1,0 +1,76 @@
+"use client";
+
+import { useMemo } from "react";
+import { useStore } from "zustand";
+import { type Piece } from "@/core/piece/piece";
+import { useNotices } from "@/ui/notices";
+import { useSession } from "@/ui/session";
+import { useTray, useTrayState } from "@/ui/tray";
+import { STAGE_NAMES, type StageId } from "@/words/stages";
+
+/** Undo and redo of what is seen, for the keys and the buttons. */
+export interface Undoing {
+  readonly undo: () => void;
+  readonly redo: () => void;
+  readonly canUndo: boolean;
+  readonly canRedo: boolean;
+}
+
+/** Undoes what the stage shown is about: in the making its ticks, elsewhere fields and drags, going to the stage that changes. */
+export function useUndo(onStage: StageId | null, go: (stage: StageId) => void): Undoing {
+  const fields = useUndoFields(onStage, go);
+  const ticks = useUndoTicks();
+  return onStage === "making" ? ticks : fields;
+}
+
+/** Undoes ticks of the making. */
+function useUndoTicks(): Undoing {
+  const session = useSession();
+  const tray = useTray();
+  const { say, warn } = useNotices();
+  const steps = useTrayState(({ ticks }) => ticks[session.id]);
+  return useMemo(() => {
+    const step = (way: "past" | "future", word: string) => () => {
+      if (!steps?.[way].length) return;
+      const { piece } = session.store.getState();
+      void tray.stepTick(piece, way).then((isKept) => (isKept ? say(`${word}: a tick`) : warn("That is not kept.")));
+    };
+    return {
+      undo: step("past", "Undone"),
+      redo: step("future", "Done again"),
+      canUndo: (steps?.past.length ?? 0) > 0,
+      canRedo: (steps?.future.length ?? 0) > 0,
+    };
+  }, [session, tray, steps, say, warn]);
+}
+
+function useUndoFields(onStage: StageId | null, go: (stage: StageId) => void): Undoing {
+  const session = useSession();
+  const { say } = useNotices();
+  const canUndo = useStore(session.history, ({ pastStates }) => pastStates.length > 0);
+  const canRedo = useStore(session.history, ({ futureStates }) => futureStates.length > 0);
+  return useMemo(() => {
+    const step = (word: string, act: () => void) => () => {
+      const before = session.store.getState().piece;
+      act();
+      const after = session.store.getState().piece;
+      if (before === after) return;
+      const stage = stageOfChange(before, after);
+      say(`${word}: ${stage ? STAGE_NAMES[stage] : "the piece"}`);
+      if (stage && stage !== onStage) go(stage);
+    };
+    return { undo: step("Undone", session.undo), redo: step("Done again", session.redo), canUndo, canRedo };
+  }, [session, onStage, go, say, canUndo, canRedo]);
+}
+
+/** The first stage at which two states of a piece differ; null where none does: a name, a note. */
+export function stageOfChange(before: Piece, after: Piece): StageId | null {
+  for (const [i, mount] of after.mounts.entries()) {
+    const was = before.mounts[i];
+    if (was?.stone !== mount.stone) return "stone";
+    if (was.wall !== mount.wall) return "wall";
+    if (was.plate !== mount.plate) return "plate";
+  }
+  if (before.carrier !== after.carrier) return "hoop";
+  return before.heats !== after.heats ? "heats" : null;
+}

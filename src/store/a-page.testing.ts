@@ -1,0 +1,48 @@
+import "fake-indexeddb/auto";
+import { IDBFactory } from "fake-indexeddb";
+
+/** As much of a page as the store hears of, for tests: events, a local storage, windows that tell each other nothing. */
+export const heard = new Map<string, () => void>();
+export const stored = new Map<string, string>();
+export const page = { visibilityState: "visible" };
+
+export function layOutPage(): void {
+  const hear = {
+    addEventListener: (name: string, act: () => void) => heard.set(name, act),
+    removeEventListener: (name: string) => heard.delete(name),
+  };
+  const store = {
+    getItem: (key: string) => stored.get(key) ?? null,
+    setItem: (key: string, value: string) => {
+      stored.set(key, value);
+      Object.defineProperty(store, key, { value, enumerable: true, configurable: true });
+    },
+    removeItem: (key: string) => {
+      stored.delete(key);
+      delete (store as Record<string, unknown>)[key];
+    },
+  };
+  for (const key of ["getItem", "setItem", "removeItem"]) Object.defineProperty(store, key, { enumerable: false });
+  class Silent {
+    addEventListener = () => undefined;
+    removeEventListener = () => undefined;
+    postMessage = () => undefined;
+  }
+  Object.assign(globalThis, {
+    BroadcastChannel: Silent,
+    document: Object.assign(page, hear),
+    window: hear,
+    localStorage: store,
+    navigator: {},
+  });
+}
+
+/** A browser that has kept nothing yet. */
+export function newDevice(): void {
+  globalThis.indexedDB = new IDBFactory();
+}
+
+/** Waits for what a store does of itself. */
+export function turn(ms = 0): Promise<void> {
+  return new Promise((resolve) => setTimeout(resolve, ms));
+}

@@ -1,0 +1,99 @@
+import { type Fault, fault } from "@/core/piece/fault";
+import { benchFromJson } from "@/formats/bench-codec";
+import { decode, faultsUnder } from "@/formats/decode";
+import {
+  validateBenchRecord,
+  validateJournalEntry,
+  validateMakeRecord,
+  validateNews,
+  validatePieceRecord,
+} from "@/formats/generated/validators";
+import { MAKE, PIECE } from "@/formats/kinds";
+import { type Json, asObject } from "@/formats/read-json";
+import { type Validator, schemaFaults } from "@/formats/validate";
+import { type Piece } from "@/core/piece/piece";
+import { type Patch } from "immer";
+import { type BenchRecord, type MakeRecord, type PieceRecord, type Stores, type StoreName, type Unrevised } from "./keeper";
+import { type Make } from "@/core/piece/make";
+
+export type Readable<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly faults: readonly Fault[] };
+
+/** Everything that comes out of the browser passes here: records, the journal, what other windows tell. */
+const READERS: { readonly [S in StoreName]: (raw: unknown) => Readable<Stores[S]> } = {
+  pieces: readPieceRecord,
+  makes: readMakeRecord,
+  settings: readBenchRecord,
+};
+
+export function readRecord<S extends StoreName>(store: S, raw: unknown): Readable<Stores[S]> {
+  return READERS[store](raw);
+}
+
+/** Faults of a value's size alone: an older program took it, so it is shown with what is wrong, not set aside. */
+const OF_SIZE: ReadonlySet<Fault["code"]> = new Set(["above", "at-least", "at-most"]);
+
+/** A piece that has the shape of one, whatever it can mean: that depends on the bench it is planned with. */
+export function readPiece(raw: unknown): Readable<Piece> {
+  const decoded = decode<Piece>(PIECE, asObject(raw as Json, PIECE.format, PIECE.lists));
+  if (decoded.ok) return decoded;
+  return decoded.faults.every(({ code }) => OF_SIZE.has(code)) ? { ok: true, value: raw as Piece } : decoded;
+}
+
+function readMake(raw: unknown): Readable<Make> {
+  return decode<Make>(MAKE, asObject(raw as Json, MAKE.format, MAKE.lists));
+}
+
+function readPieceRecord(raw: unknown): Readable<PieceRecord> {
+  return shaped<PieceRecord>(validatePieceRecord, raw, (record) => {
+    const piece = readPiece(record.piece);
+    if (!piece.ok) return { ok: false, faults: faultsUnder("/piece", piece) };
+    if (piece.value.id !== record.id) return { ok: false, faults: [fault("/piece/id", "duplicate", { got: piece.value.id })] };
+    return { ok: true, value: piece.value === record.piece ? record : { ...record, piece: piece.value } };
+  });
+}
+
+function readMakeRecord(raw: unknown): Readable<MakeRecord> {
+  return shaped<MakeRecord>(validateMakeRecord, raw, (record) => {
+    const make = readMake(record.make);
+    return make.ok ? { ok: true, value: { ...record, make: make.value } } : { ok: false, faults: faultsUnder("/make", make) };
+  });
+}
+
+function readBenchRecord(raw: unknown): Readable<BenchRecord> {
+  return shaped<BenchRecord>(validateBenchRecord, raw, (record) => {
+    const bench = benchFromJson(record.bench as unknown as Json);
+    return bench.ok ? { ok: true, value: { ...record, bench: bench.value } } : { ok: false, faults: faultsUnder("/bench", bench) };
+  });
+}
+
+/** What the journal holds: a piece as it was, or what was to be done to a making or the bench. */
+export type JournalEntry =
+  | { readonly kind: "piece"; readonly record: Unrevised<PieceRecord>; readonly madeOn: number | null }
+  | { readonly kind: "tick"; readonly piece: string; readonly make: Make; readonly step: string; readonly isDone: boolean }
+  | { readonly kind: "bench"; readonly patches: readonly Patch[] };
+
+export function readJournalEntry(raw: unknown): Readable<JournalEntry> {
+  return shaped<JournalEntry>(validateJournalEntry, raw, (entry) => {
+    if (entry.kind === "bench") return { ok: true, value: entry };
+    if (entry.kind === "tick") {
+      const make = readMake(entry.make);
+      return make.ok ? { ok: true, value: { ...entry, make: make.value } } : make;
+    }
+    const record = readPieceRecord({ ...(entry.record as object), revision: 0 });
+    if (!record.ok) return record;
+    const { revision: _none, ...unrevised } = record.value;
+    return { ok: true, value: { ...entry, record: unrevised } };
+  });
+}
+
+export type News = { readonly kind: "pieces" | "makes"; readonly ids: readonly string[] } | { readonly kind: "bench" };
+
+export function readNews(raw: unknown): Readable<News> {
+  return shaped<News>(validateNews, raw, (value) => ({ ok: true, value }));
+}
+
+/** What fits its shape, as `read` finds it. */
+function shaped<T>(validate: Validator, raw: unknown, read: (value: T) => Readable<T>): Readable<T> {
+  const faults = schemaFaults(validate, raw);
+  return faults.length > 0 ? { ok: false, faults } : read(raw as T);
+}

@@ -1,0 +1,257 @@
+import { openDB } from "idb";
+import { SHIPPED_BENCH } from "@/core/piece/bench";
+import { type Piece } from "@/core/piece/piece";
+import tern from "@/core/piece/reference/tern-ring.piece.json";
+import { readBackup } from "@/formats/backup-codec";
+import { type Json, type JsonObject } from "@/formats/read-json";
+import { layOutPage, newDevice, stored } from "./a-page.testing";
+import { everythingName, everythingText } from "./files";
+import { readJournal, writeJournal } from "./journal";
+import { KeepError } from "./keeper";
+import { pieceRecord } from "./restoring";
+import { type Tray, openTray as opening } from "./tray";
+
+const opened: Tray[] = [];
+async function openTray(demo: Parameters<typeof opening>[0]): Promise<Tray> {
+  const tray = await opening(demo);
+  opened.push(tray);
+  return tray;
+}
+
+const piece = tern as unknown as Piece;
+const called = (id: string, name = id): Piece => ({ ...piece, id, name });
+const demo = () => Promise.resolve([called("first"), called("second")]);
+const lying = (tray: Tray) => tray.store.getState().pieces.filter(({ deleted }) => deleted === null);
+const ids = (tray: Tray) => lying(tray).map(({ id }) => id);
+
+beforeAll(layOutPage);
+beforeEach(() => {
+  newDevice();
+  for (const key of [...stored.keys()]) localStorage.removeItem(key);
+  jest.spyOn(console, "error").mockImplementation(() => undefined);
+  jest.spyOn(console, "warn").mockImplementation(() => undefined);
+});
+
+afterEach(() => opened.splice(0).forEach((tray) => tray.close()));
+
+/** Runs with a device that has no room. */
+async function full<T>(work: () => Promise<T>): Promise<T> {
+  const put = jest.spyOn(IDBObjectStore.prototype, "put").mockImplementation(() => {
+    throw new DOMException("full", "QuotaExceededError");
+  });
+  return work().finally(() => put.mockRestore());
+}
+
+test("a tray that has never held a piece gets the demo, the last given first; once it has, it does not", async () => {
+  const tray = await openTray(demo);
+  expect(ids(tray)).toEqual(["second", "first"]);
+  await tray.setDeleted(["first", "second"], true);
+  expect(ids(await openTray(demo))).toEqual([]);
+  expect(ids(await openTray(null))).toEqual([]);
+});
+
+test("two windows that lay out the demo at once lay it out once", async () => {
+  const [one, other] = await Promise.all([openTray(demo), openTray(demo)]);
+  await one.readNewest();
+  expect(ids(one)).toEqual(["second", "first"]);
+  expect(ids(other).length).toBeLessThanOrEqual(2);
+});
+
+test.each([
+  ["no JSON", "{"],
+  ["no entry", "null"],
+  ["an entry of no kind", '{"kind":"other"}'],
+  ["a piece that is none", JSON.stringify({ kind: "piece", record: { id: "x" }, madeOn: null })],
+  ["a tick without a make", JSON.stringify({ kind: "tick", piece: "a", make: {}, step: "s", isDone: true })],
+])("a journal with %s still ends with a tray, and stands among what could not be read", async (_name, text) => {
+  localStorage.setItem("hoop-ledger/journal/broken", text);
+  const tray = await openTray(demo);
+  expect(ids(tray)).toHaveLength(2);
+  expect(tray.store.getState().unreadable).toMatchObject([{ store: "journal", key: "broken", raw: text }]);
+  expect(readJournal()).toEqual([]);
+  await tray.drop(tray.store.getState().unreadable[0]!);
+  expect((await openTray(demo)).store.getState().unreadable).toEqual([]);
+});
+
+test("with no room the tray stands all the same: the demo is not laid out, an unwritten change waits and is written once there is", async () => {
+  const tray = await full(() => openTray(demo));
+  expect([ids(tray), tray.store.getState().trouble]).toEqual([[], "full"]);
+  writeJournal("waits", { kind: "piece", record: pieceRecord(called("waits"), "2026"), madeOn: null });
+  const later = await full(() => openTray(null));
+  expect(later.store.getState().trouble).toBe("full");
+  expect(readJournal()).toHaveLength(1);
+  await later.replay();
+  expect(later.store.getState().trouble).toBeNull();
+  await later.readNewest();
+  expect(ids(later)).toEqual(["waits"]);
+  expect(readJournal()).toEqual([]);
+});
+
+test("a newer program's database is left alone, and no demo is shown in its place", async () => {
+  (await openDB("hoop-ledger", 99)).close();
+  const tray = await openTray(demo);
+  expect([tray.store.getState().trouble, ids(tray)]).toEqual(["newer", []]);
+});
+
+test("what the journal holds is put where it belongs, or beside what has moved on since", async () => {
+  const tray = await openTray(null);
+  await tray.add(called("tern"));
+  const record = tray.store.getState().pieces[0]!;
+  await tray.rename("tern", "Newer");
+  const { revision: _revision, ...mine } = record;
+  writeJournal("tern", { kind: "piece", record: { ...mine, piece: called("tern", "Mine") }, madeOn: 1 });
+  await tray.tick(called("tern"), "one", true);
+  const make = tray.store.getState().makes.tern!;
+  writeJournal("t", { kind: "tick", piece: "tern", make, step: "two", isDone: true });
+  writeJournal("b", { kind: "bench", patches: [{ op: "add", path: ["overshoot"], value: 3 }] });
+  const again = await openTray(null);
+  expect(lying(again).map((each) => [each.id, each.piece.name])).toEqual([
+    ["tern", "Newer"],
+    ["tern-2", "Mine (kept)"],
+  ]);
+  await again.readMakes();
+  expect(again.store.getState().makes.tern!.done).toEqual(["one", "two"]);
+  expect(again.store.getState().bench.overshoot).toBe(3);
+});
+
+test("ticks made in two windows are all kept, one that is not kept does not show, and the last can be taken back", async () => {
+  const [here, there] = [await openTray(null), await openTray(null)];
+  const steps = Array.from({ length: 20 }, (_, i) => `step-${i}`);
+  const kept = await Promise.all(steps.map((step, i) => (i % 2 ? here : there).tick(piece, step, true)));
+  expect(kept).toEqual(steps.map(() => true));
+  await here.readMakes();
+  expect([...here.store.getState().makes[piece.id]!.done].sort()).toEqual([...steps].sort());
+  expect(await full(() => here.tick(piece, "late", true))).toBe(false);
+  expect(here.store.getState().makes[piece.id]!.done).not.toContain("late");
+  expect(await here.stepTick(piece, "past")).toBe(true);
+  expect(here.store.getState().makes[piece.id]!.done).not.toContain("step-19");
+  await here.stepTick(piece, "future");
+  expect(here.store.getState().makes[piece.id]!.done).toContain("step-19");
+});
+
+test("changes of the bench in two windows both count; each is undone by itself, and not over the other's", async () => {
+  const [here, there] = [await openTray(null), await openTray(null)];
+  expect(await here.changeBench((bench) => void (bench.overshoot = 4))).toBeNull();
+  expect(await there.changeBench((bench) => void (bench.name = "There"))).toBeNull();
+  expect(there.store.getState().bench).toMatchObject({ overshoot: 4, name: "There" });
+  expect(await here.changeBench((bench) => void (bench.overshoot = 99))).toMatch(/must be <= 14/);
+  expect(await here.undoBench()).toBeNull();
+  expect(here.store.getState().bench).toEqual({ ...SHIPPED_BENCH, name: "There" });
+  expect(await here.redoBench()).toBeNull();
+  expect(here.store.getState().bench.overshoot).toBe(4);
+  await there.changeBench((bench) => void (bench.overshoot = 5));
+  expect(await here.undoBench()).toMatch(/another window/);
+  expect(here.store.getState().bench.overshoot).toBe(5);
+  expect(await full(() => here.changeBench((bench) => void (bench.overshoot = 6)))).toMatch(/not kept/);
+  expect(here.store.getState()).toMatchObject({ bench: { overshoot: 5 }, trouble: "full" });
+});
+
+test("pieces added at once under one name get ids of their own, whatever the window", async () => {
+  const [here, there] = [await openTray(null), await openTray(null)];
+  const given = await Promise.all([here.add(piece), there.add(piece), here.add(piece)]);
+  expect(new Set(given).size).toBe(3);
+  const copy = await here.duplicate({ piece, unmeasured: ["height"], drafts: { height: { text: "5,", problem: "unfinished" } } });
+  expect(here.store.getState().pieces.find(({ id }) => id === copy)).toMatchObject({
+    piece: { name: "Tern ring, copy" },
+    unmeasured: ["height"],
+    drafts: { height: { text: "5," } },
+  });
+});
+
+test("what is removed for good goes with its makings, and can be had back as it was", async () => {
+  const tray = await openTray(null);
+  await tray.addAll([called("a"), called("b")]);
+  await tray.tick(called("a"), "one", true);
+  const before = tray.store.getState().pieces;
+  const haveBack = await tray.remove(["a", "b"]);
+  expect([ids(tray), Object.keys(tray.store.getState().makes)]).toEqual([[], []]);
+  await haveBack();
+  expect(ids(tray)).toEqual(["b", "a"]);
+  expect(tray.store.getState().pieces.map(({ piece }) => piece)).toEqual(before.map(({ piece }) => piece));
+  expect(tray.store.getState().makes.a!.done).toEqual(["one"]);
+});
+
+const onMandrel = { ...piece, carrier: { ...piece.carrier, size: { system: "mandrel", value: "54" } } } as Piece;
+const mandrel = { ...SHIPPED_BENCH, mandrel: [{ label: "54", diameter: 17.2 }] };
+
+async function saved(tray: Tray) {
+  const { keeper, bench } = tray.store.getState();
+  const read = readBackup(JSON.parse((await everythingText(keeper, bench)).join("")) as JsonObject);
+  if (!read.ok) throw new Error(read.faults[0]!.code);
+  return read.value;
+}
+
+test("everything saved is restored as it lay, also on another device: pieces in order, ticks, a size by the maker's own mandrel", async () => {
+  const tray = await openTray(null);
+  await tray.takeBench(mandrel);
+  await tray.addAll([called("a"), { ...onMandrel, id: "b" }, called("c")]);
+  await tray.setDeleted(["c"], true);
+  await tray.tick(called("a"), "one", true);
+  const backup = await saved(tray);
+  expect([backup.unread, backup.pieces.map(({ id }) => id)]).toEqual([[], ["b", "a"]]);
+  newDevice();
+  const other = await openTray(null);
+  const told: number[] = [];
+  await other.restore(backup, { how: "replace", bench: "theirs" }, { onDone: (done) => told.push(done) });
+  expect([ids(other), told]).toEqual([
+    ["b", "a"],
+    [1, 2, 3, 4],
+  ]);
+  expect(other.store.getState()).toMatchObject({ bench: mandrel, makes: { a: { done: ["one"] } } });
+  expect(await saved(other)).toEqual(backup);
+});
+
+test("kept beside what is there, pieces and makes get ids of their own, and on my bench they go on with theirs", async () => {
+  const tray = await openTray(null);
+  await tray.addAll([called("a")]);
+  for (const step of ["one", "two"]) await tray.tick(called("a"), step, true);
+  const backup = { ...(await saved(tray)), bench: mandrel };
+  await tray.tick(called("a"), "three", true);
+  await tray.restore(backup, { how: "both", bench: "mine" }, {});
+  expect(ids(tray).sort()).toEqual(["a", "a-2"]);
+  const { makes, pieces, bench } = tray.store.getState();
+  expect([makes.a!.done, makes["a-2"]!.done]).toEqual([
+    ["one", "two", "three"],
+    ["one", "two"],
+  ]);
+  expect(makes["a-2"]!.pieceFile.id).toBe("a-2");
+  expect(pieces.find(({ id }) => id === "a-2")!.piece.benchUsed).toEqual(mandrel);
+  expect(bench).toEqual(SHIPPED_BENCH);
+});
+
+test("a restore that finds no room, or is stopped, changes nothing", async () => {
+  const tray = await openTray(null);
+  await tray.addAll([called("a"), called("b")]);
+  const backup = await saved(tray);
+  await tray.rename("a", "Mine");
+  const answers = { how: "replace", bench: "theirs" } as const;
+  await expect(full(() => tray.restore(backup, answers, {}))).rejects.toBeInstanceOf(KeepError);
+  const stop = new AbortController();
+  const stopped = tray.restore(backup, answers, { signal: stop.signal, onDone: () => stop.abort() });
+  await expect(stopped).rejects.toMatchObject({ trouble: "stopped" });
+  expect(lying(tray).find(({ id }) => id === "a")!.piece.name).toBe("Mine");
+});
+
+test("of a backup with bad parts the good is read, each bad part named with what is wrong; ids used twice are bad", () => {
+  const file = {
+    format: "hoop-ledger/backup",
+    version: 1,
+    bench: { format: "hoop-ledger/bench", version: 1, overshoot: 40 },
+    pieces: [piece, { ...piece, id: "b", kind: "spoon" }, piece] as unknown as Json[],
+    makes: [{ format: "hoop-ledger/make", version: 1, id: "m", pieceFile: { ...piece, name: 5 } }] as unknown as Json[],
+  };
+  const read = readBackup(file);
+  if (!read.ok) throw new Error("refused");
+  expect(read.value).toMatchObject({ bench: null, pieces: [{ id: piece.id }], makes: [] });
+  expect(read.value.unread.map(({ path, name, faults }) => [path, name, faults[0]!.path])).toEqual([
+    ["/bench", "", "/overshoot"],
+    ["/pieces/1", "Tern ring", "/kind"],
+    ["/pieces/2", "Tern ring", "/id"],
+    ["/makes/0", "m", "/piece"],
+  ]);
+  expect(readBackup({ ...file, format: "other", more: 1 })).toMatchObject({ ok: false });
+});
+
+test("the file of everything carries its day", () => {
+  expect(everythingName(new Date(2026, 10, 5))).toBe("hoop-ledger-everything-2026-11-05.json");
+});

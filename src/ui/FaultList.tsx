@@ -1,0 +1,18 @@
+import { type Fault } from "@/core/piece/fault";
+import { faultLine } from "@/words/faults";
+
+const MOST_SHOWN = 40;
+
+/** What is wrong with a file, a line each. */
+export function FaultList({ faults }: { readonly faults: readonly Fault[] }) {
+  return (
+    <ul className="text-[13px] break-words">
+      {faults.slice(0, MOST_SHOWN).map((fault, i) => (
+        <li key={i} className="border-t border-hair py-1">
+          {faultLine(fault)}
+        </li>
+      ))}
+      {faults.length > MOST_SHOWN && <li className="border-t border-hair py-1 text-soft">and {faults.length - MOST_SHOWN} more</li>}
+    </ul>
+  );
+}

@@ -1,0 +1,36 @@
+"use client";
+
+import { Toast } from "radix-ui";
+import { type Notice } from "./notices";
+
+/** How long a notice stands (ms), and one that can be acted on. */
+const STANDS = 5000;
+const STANDS_TO_ACT = 30_000;
+
+export function NoticeList({ notices, onDrop }: { readonly notices: readonly Notice[]; readonly onDrop: (id: number) => void }) {
+  return (
+    <Toast.Provider duration={STANDS}>
+      {notices.map(({ id, text, isBad, action }) => (
+        <Toast.Root
+          key={id}
+          duration={action ? STANDS_TO_ACT : STANDS}
+          onOpenChange={(open) => !open && onDrop(id)}
+          className={`mt-2 flex items-center gap-3 rounded-[6px] border px-3 py-2 text-[13px] shadow-lg ${isBad ? "border-bad bg-bad-wash text-[#7d1712]" : "border-line bg-ink text-white"}`}
+        >
+          <Toast.Description>
+            {isBad && <span aria-hidden="true">◆ </span>}
+            {text}
+          </Toast.Description>
+          {action && (
+            <Toast.Action altText={action.name} asChild>
+              <button type="button" className="btn" onClick={action.run}>
+                {action.name}
+              </button>
+            </Toast.Action>
+          )}
+        </Toast.Root>
+      ))}
+      <Toast.Viewport className="fixed bottom-3 left-1/2 z-50 -translate-x-1/2 outline-none print:hidden" />
+    </Toast.Provider>
+  );
+}

@@ -1,0 +1,140 @@
+"use client";
+
+import { useState } from "react";
+import { type RestoreAnswers } from "@/store/restoring";
+import { KeepError } from "@/store/keeper";
+import { faultLine } from "@/words/faults";
+import { counted } from "@/words/names";
+import { TROUBLE_WORDS } from "@/words/trouble";
+import { Dialog, DialogActions } from "./Dialog";
+import { type Asked, Problem } from "./OpenedDialog";
+import { ProgressBar } from "./ProgressDialog";
+import { useNotices } from "./notices";
+import { useTray } from "./tray";
+
+/** Everything saved at once: what of it is good, what becomes of what is there, and whose bench goes on; then all of it, or none. */
+export function RestoreDialog({ opened, onClose }: Asked<"backup">) {
+  const tray = useTray();
+  const { say } = useNotices();
+  const { backup, taken, isOtherBench } = opened;
+  const [how, setHow] = useState<RestoreAnswers["how"]>("replace");
+  const [bench, setBench] = useState<RestoreAnswers["bench"]>(backup.bench ? "theirs" : "mine");
+  const [share, setShare] = useState<number | null>(null);
+  const [stopping, setStopping] = useState<AbortController | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const of = backup.pieces.length + backup.makes.length;
+  const names = backup.pieces.filter(({ id }) => taken.includes(id)).map(({ name }) => name);
+  const restore = async () => {
+    const stop = new AbortController();
+    setStopping(stop);
+    setProblem(null);
+    setShare(0);
+    try {
+      const onDone = (done: number) => done % 50 === 0 && setShare(done / of);
+      await tray.restore(backup, { how, bench }, { signal: stop.signal, onDone });
+      say(`Restored: ${counted(backup.pieces.length, "piece")} and ${counted(backup.makes.length, "making")}`);
+      onClose();
+    } catch (error) {
+      if (!(error instanceof KeepError)) throw error;
+      setProblem(`${TROUBLE_WORDS[error.trouble]}. Nothing was changed`);
+    } finally {
+      setShare(null);
+      setStopping(null);
+    }
+  };
+  return (
+    <Dialog
+      title={`Restore ${counted(backup.pieces.length, "piece")}`}
+      onClose={() => (stopping ? stopping.abort() : onClose())}
+      width={560}
+    >
+      <p className="text-soft">
+        From {opened.file}, with {counted(backup.makes.length, "making")}.
+      </p>
+      {backup.unread.length > 0 && (
+        <section aria-label="Cannot be read" className="mt-2 rounded-[5px] bg-bad-wash px-[9px] py-[7px] text-[13px] text-[#7d1712]">
+          <b>◆ {counted(backup.unread.length, "part")} of it cannot be read and will be left out:</b>
+          <ul className="break-words">
+            {backup.unread.slice(0, MOST_SHOWN).map(({ path, name, faults }) => (
+              <li key={path}>
+                {name || path}: {faultLine(faults[0]!)}
+              </li>
+            ))}
+            {backup.unread.length > MOST_SHOWN && <li>and {backup.unread.length - MOST_SHOWN} more</li>}
+          </ul>
+        </section>
+      )}
+      {names.length > 0 && (
+        <Question
+          legend={`${counted(names.length, "piece")} of the same id ${names.length === 1 ? "is" : "are"} on the tray: ${names.slice(0, 6).join(", ")}`}
+          value={how}
+          onChoose={setHow}
+          options={[
+            { value: "replace", text: "Put these in their place" },
+            { value: "both", text: "Keep both" },
+          ]}
+        />
+      )}
+      {isOtherBench && (
+        <Question
+          legend="The bench it was saved with has other defaults than yours"
+          value={bench}
+          onChoose={setBench}
+          options={[
+            { value: "theirs", text: "Take that bench as mine" },
+            { value: "mine", text: "Keep my bench; these pieces go on with theirs" },
+          ]}
+        />
+      )}
+      {share !== null && (
+        <div className="mt-3">
+          <ProgressBar label="Restoring" share={share} />
+        </div>
+      )}
+      <Problem text={problem} />
+      <DialogActions>
+        {stopping ? (
+          <button type="button" className="btn" onClick={() => stopping.abort()}>
+            Stop, change nothing
+          </button>
+        ) : (
+          <button type="button" className="btn" onClick={onClose}>
+            Cancel
+          </button>
+        )}
+        <button type="button" className="btn btn-main" disabled={stopping !== null} onClick={() => void restore()}>
+          Restore
+        </button>
+      </DialogActions>
+    </Dialog>
+  );
+}
+
+const MOST_SHOWN = 8;
+
+interface QuestionProps<T extends string> {
+  readonly legend: string;
+  readonly value: T;
+  readonly onChoose: (value: T) => void;
+  readonly options: readonly { readonly value: T; readonly text: string }[];
+}
+
+function Question<T extends string>({ legend, value, onChoose, options }: QuestionProps<T>) {
+  return (
+    <fieldset className="mt-3 text-[13.5px]">
+      <legend className="mb-1 text-soft">{legend}.</legend>
+      {options.map((option) => (
+        <label key={option.value} className="flex items-center gap-2 border-t border-hair py-1">
+          <input
+            type="radio"
+            name={legend}
+            checked={option.value === value}
+            onChange={() => onChoose(option.value)}
+            className="accent-[#0b5d66]"
+          />
+          {option.text}
+        </label>
+      ))}
+    </fieldset>
+  );
+}

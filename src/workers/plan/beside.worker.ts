@@ -1,0 +1,4 @@
+import { answerBeside } from "./handler";
+import { type BesideAsk } from "./protocol";
+
+self.onmessage = ({ data }: MessageEvent<BesideAsk>) => self.postMessage(answerBeside(data, () => performance.now()));

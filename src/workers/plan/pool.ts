@@ -1,0 +1,70 @@
+import { fault } from "@/core/piece/fault";
+import { refused } from "./handler";
+import { type PlanReply } from "./protocol";
+
+/** The part of a thread that the pool uses. */
+export interface Thread {
+  postMessage(bytes: Uint8Array): void;
+  on(event: "message", heard: (reply: PlanReply) => void): unknown;
+  on(event: "error", heard: (error: Error) => void): unknown;
+  terminate(): unknown;
+}
+
+interface Job {
+  readonly bytes: Uint8Array;
+  readonly end: (reply: PlanReply) => void;
+}
+
+/** Plans still waiting past so many are refused at once, so that those before them are answered. */
+const MOST_WAITING = 200;
+
+/**
+ * Plans beside the server, a few at a time. One that is not done after `most` ms is stopped with its thread, whatever it does; those beside
+ * it go on, and those waiting get the thread that takes its place.
+ */
+export function planPool(start: () => Thread, count: number, most: number): (bytes: Uint8Array) => Promise<PlanReply> {
+  const idle: Thread[] = [];
+  const waiting: Job[] = [];
+  let running = 0;
+
+  function next(): void {
+    const job = running < count ? waiting.shift() : undefined;
+    if (job) work(idle.pop() ?? start(), job);
+  }
+
+  function work(thread: Thread, { bytes, end }: Job): void {
+    running++;
+    let isOver = false;
+    const over = (reply: PlanReply, isWell: boolean) => {
+      if (isOver) return;
+      isOver = true;
+      clearTimeout(stop);
+      running--;
+      if (isWell) idle.push(thread);
+      else void thread.terminate();
+      end(reply);
+      next();
+    };
+    const stop = setTimeout(() => over(refused([fault("", "too-slow", { limit: most / 1000 })]), false), most);
+    current.set(thread, over);
+    if (!known.has(thread)) {
+      known.add(thread);
+      thread.on("message", (reply) => current.get(thread)!(reply, true));
+      thread.on("error", (error) => {
+        console.error(error);
+        current.get(thread)!({ status: 500, body: "{}" }, false);
+      });
+    }
+    thread.postMessage(bytes);
+  }
+
+  const known = new WeakSet<Thread>();
+  const current = new WeakMap<Thread, (reply: PlanReply, isWell: boolean) => void>();
+
+  return (bytes) =>
+    new Promise((end) => {
+      if (waiting.length >= MOST_WAITING) return end(refused([fault("", "too-busy")]));
+      waiting.push({ bytes, end });
+      next();
+    });
+}
