@@ -17,6 +17,11 @@ export default ts.config(
     },
   },
   {
+    files: ["**/*.{mjs,cjs}"],
+    extends: [ts.configs.recommended],
+    rules: { eqeqeq: "error", "@typescript-eslint/no-require-imports": "off" },
+  },
+  {
     files: ["src/**/*.{ts,tsx}"],
     plugins: { "react-hooks": hooks, "@next/next": next },
     rules: { ...hooks.configs["recommended-latest"].rules, ...next.configs["core-web-vitals"].rules },

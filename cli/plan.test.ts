@@ -56,3 +56,28 @@ test("what cannot be planned is refused line by line with exit code 2, and misus
     expect(misused.stderr).not.toMatch(/\n\s+at /);
   }
 });
+
+test("what cannot be read in whole, or written to, is told in a line, and no more is read than a file may hold", () => {
+  expect(plan(["/dev/zero"])).toEqual({ status: 2, stdout: "", stderr: "/: must be at most 2097152 bytes\n" });
+  const folder = mkdtempSync(join(tmpdir(), "bytes-"));
+  writeFileSync(join(folder, "latin.json"), Buffer.concat([Buffer.from('{"name":"'), Buffer.from([0xe9]), Buffer.from('"}')]));
+  expect(plan([join(folder, "latin.json")]).stderr).toBe("/: is not UTF-8: the byte at 10 belongs to no character\n");
+  const full = spawnSync("sh", ["-c", `node ${join(process.cwd(), "scripts/plan.mjs")} ${TERN} > /dev/full`], { encoding: "utf8" });
+  expect([full.status, full.stderr]).toEqual([1, "cannot write the plan: ENOSPC\n"]);
+  const closed = spawnSync("sh", ["-c", `node ${join(process.cwd(), "scripts/plan.mjs")} ${TERN} | head -c 1`], { encoding: "utf8" });
+  expect(closed.stderr).toBe("");
+});
+
+test("names and values that turn the line round, take no room or have no end are printed short and plain", () => {
+  const tern = readFileSync(TERN, "utf8");
+  const strange = tern
+    .replace('"name":', `"a\u202eb\u200bc${"x".repeat(500)}": 1, "name":`)
+    .replace('"fine-silver"', `"${"y".repeat(500)}\u2066"`);
+  const { stderr } = plan(["-"], strange);
+  for (const line of stderr.split("\n")) expect(line.length).toBeLessThan(420);
+  expect(stderr).toMatch(/^\/abcx+… *: is not a field/m);
+  expect(stderr).not.toMatch(/[\u200b\u202e\u2066]/);
+  expect(plan(["-"], tern.replace('"height": 5.2', '"height": 1e999')).stderr).toBe(
+    "/mounts/0/stone/height: must be a number that is finite, got Infinity\n",
+  );
+});

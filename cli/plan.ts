@@ -1,13 +1,15 @@
-import { readFileSync } from "node:fs";
+import { closeSync, openSync, readSync } from "node:fs";
 import { resolve } from "node:path";
 import { SHIPPED, SHIPPED_BENCH } from "@/core/piece/bench";
-import { type Fault, fault } from "@/core/piece/fault";
-import { planPiece } from "@/core/piece/plan-piece";
+import { bestHeats } from "@/core/heats/best";
+import { type Fault } from "@/core/piece/fault";
+import { attemptPlan } from "@/formats/attempt";
 import { decodeBench } from "@/formats/bench-codec";
 import { decodePiece } from "@/formats/piece-codec";
 import { planFile } from "@/formats/plan-file";
-import { MOST_BYTES } from "@/formats/read-json";
+import { MOST_BYTES, textOf } from "@/formats/read-json";
 import { faultLine } from "@/words/faults";
+import { printable } from "@/words/show";
 import { benchCard } from "./card";
 
 const USAGE = "usage: npm run --silent plan -- FILE [--json] [--bench FILE]   (FILE may be -, standard input)";
@@ -38,35 +40,65 @@ function commandOf(args: readonly string[]): Command {
     const arg = args[i]!;
     if (arg === "--json") json = true;
     else if (arg === "--bench") bench = args[++i] ?? null;
-    else if (arg.startsWith("--")) throw new Misused(`unknown option ${arg}\n${USAGE}`);
+    else if (arg.startsWith("--")) throw new Misused(`unknown option ${printable(arg).slice(0, 60)}\n${USAGE}`);
     else files.push(arg);
   }
   if (files.length !== 1 || (args.includes("--bench") && bench === null)) throw new Misused(USAGE);
   return { file: files[0]!, json, bench };
 }
 
-/** A file's text; a path is taken from where the command was given. */
-function textOf(file: string): string {
-  const bytes = readBytes(file);
-  if (bytes.length > MOST_BYTES) throw new Refused([fault("", "too-large", { limit: MOST_BYTES })], file);
-  return bytes.toString("utf8");
+/** A file's text; a path is taken from where the command was given. No more of it is read than a file may hold. */
+function fileText(file: string): string {
+  const read = textOf(readBytes(file));
+  if (!read.ok) throw new Refused(read.faults, file);
+  return read.text;
 }
 
 function readBytes(file: string): Buffer {
+  let open: number | null = null;
   try {
-    return file === "-" ? readFileSync(0) : readFileSync(resolve(process.env.INIT_CWD ?? process.cwd(), file));
+    open = file === "-" ? 0 : openSync(resolve(process.env.INIT_CWD ?? process.cwd(), file), "r");
+    const bytes = Buffer.alloc(MOST_BYTES + 1);
+    let length = 0;
+    while (length < bytes.length) {
+      const more = readSome(open, bytes, length);
+      if (more === 0) break;
+      length += more;
+    }
+    return bytes.subarray(0, length);
   } catch (error) {
-    if (error instanceof Error && "code" in error) throw new Misused(`cannot read ${file}: ${String(error.code)}`);
+    if (error instanceof Error && "code" in error) throw new Misused(`cannot read ${printable(file).slice(0, 200)}: ${String(error.code)}`);
     throw error;
+  } finally {
+    if (open !== null && open !== 0) closeSync(open);
   }
 }
 
+/** Standard input may have nothing to give yet. */
+function readSome(open: number, bytes: Buffer, at: number): number {
+  for (;;) {
+    try {
+      return readSync(open, bytes, at, bytes.length - at, null);
+    } catch (error) {
+      if ((error as NodeJS.ErrnoException).code === "EOF") return 0;
+      if ((error as NodeJS.ErrnoException).code !== "EAGAIN") throw error;
+      Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, 20);
+    }
+  }
+}
+
+/** A search for better heats that is not over by then gives the best found (ms). */
+const SEARCHES = 10_000;
+
 function run(args: readonly string[]): string {
   const { file, json, bench: benchFile } = commandOf(args);
-  const bench = benchFile === null ? undefined : decoded(decodeBench(textOf(benchFile)), benchFile);
-  const piece = decoded(decodePiece(textOf(file), bench), file);
+  const bench = benchFile === null ? undefined : decoded(decodeBench(fileText(benchFile)), benchFile);
+  const piece = decoded(decodePiece(fileText(file), bench), file);
   const used = bench ?? piece.benchUsed ?? SHIPPED_BENCH;
-  const plan = planPiece(piece, used);
+  const end = performance.now() + SEARCHES;
+  const attempt = attemptPlan(piece, used, (assembly, wishes) => bestHeats(assembly, wishes, () => performance.now() > end));
+  if (!attempt.ok) throw new Refused(attempt.faults, file);
+  const { plan } = attempt;
   return json ? `${JSON.stringify(planFile(plan), null, 2)}\n` : benchCard(piece, plan, { ...SHIPPED.units, ...used.units });
 }
 
@@ -75,6 +107,12 @@ function decoded<T>(result: { ok: true; value: T } | { ok: false; faults: readon
   return result.value;
 }
 
+/** Whoever reads the plan may stop reading; a place that cannot be written to is told. */
+process.stdout.on("error", (error: NodeJS.ErrnoException) => {
+  if (error.code !== "EPIPE") process.stderr.write(`cannot write the plan: ${error.code ?? error.message}\n`);
+  process.exit(1);
+});
+
 try {
   process.stdout.write(run(process.argv.slice(2)));
 } catch (error) {
@@ -82,7 +120,7 @@ try {
     process.stderr.write(error.faults.map((each) => `${faultLine(each)}\n`).join(""));
     process.exitCode = 2;
   } else {
-    process.stderr.write(`${error instanceof Misused ? error.message : `plan failed: ${String(error)}`}\n`);
+    process.stderr.write(`${error instanceof Misused ? error.message : `plan failed: ${printable(String(error))}`}\n`);
     process.exitCode = 1;
   }
 }

@@ -88,6 +88,8 @@ test("a piece is saved, deleted, put back, deleted again and opened from its fil
   await page.getByRole("table").getByRole("button", { name: "Tern ring" }).focus();
   await page.keyboard.press("Delete");
   await page.getByRole("button", { name: "Remove it for good" }).click();
+  await expect(page.getByRole("dialog")).toContainText("Tern ring");
+  await page.getByRole("button", { name: "Remove for good", exact: true }).click();
   await expect(page.getByRole("region", { name: "Deleted" })).toBeHidden();
   await expect(page.getByRole("table").getByRole("button", { name: "Tern ring" })).toBeHidden();
 
@@ -103,7 +105,7 @@ test("a piece is saved, deleted, put back, deleted again and opened from its fil
   await expect(page).toHaveURL(/tern-ring-2\/wall/);
   await page.goto("/");
   await picker.setInputFiles({ name: "everything.json", mimeType: "application/json", buffer: Buffer.from(everything) });
-  await page.getByRole("button", { name: "Replace them" }).click();
+  await page.getByRole("button", { name: "Restore", exact: true }).last().click();
   await expect(page.getByRole("table").getByRole("row")).toHaveCount(12);
 });
 

@@ -44,16 +44,16 @@ test("the tray is walked with the arrow keys, and a stone on it chosen and opene
 test("a piece with several settings shows each of them, and its many heats are the best found", async ({ page }) => {
   const tern = JSON.parse(readFileSync("demo/pieces/tern-ring.json", "utf8")) as { mounts: { id: string; stone: object }[] };
   const small = { ...tern.mounts[0]!.stone, outline: { shape: "round", diameter: 6 } };
-  const mounts = Array.from({ length: 5 }, (_, i) => ({
+  const mounts = Array.from({ length: 7 }, (_, i) => ({
     ...tern.mounts[0]!,
     id: `m${i + 1}`,
     stone: i === 0 ? tern.mounts[0]!.stone : small,
   }));
   await page.goto("/");
   const file = {
-    name: "five.json",
+    name: "seven.json",
     mimeType: "application/json",
-    buffer: Buffer.from(JSON.stringify({ ...tern, id: "five-ring", name: "Five ring", mounts })),
+    buffer: Buffer.from(JSON.stringify({ ...tern, id: "seven-ring", name: "Seven ring", mounts })),
   };
   await page.locator('input[type="file"]').setInputFiles(file);
   await page.getByRole("button", { name: "Lay it on the tray" }).click();

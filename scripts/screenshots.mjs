@@ -14,7 +14,13 @@ const { startServer } = await import("./server.mjs");
 const folder = join(root, "docs/screenshots");
 mkdirSync(folder, { recursive: true });
 
+/**
+ * @typedef {import("@playwright/test").Page} Page
+ * @typedef {{ name: string, path: string, size?: { width: number, height: number }, act?: (page: Page) => Promise<unknown> }} Picture
+ */
+
 const stages = ["stone", "wall", "plate", "hoop", "heats", "making"];
+/** @type {Picture[]} */
 const pictures = [
   { name: "home", path: "/" },
   ...stages.map((stage) => ({ name: stage, path: `/pieces/tern-ring/${stage}` })),
@@ -29,6 +35,7 @@ const pictures = [
   { name: "my-bench", path: "/my-bench" },
   { name: "card", path: "/pieces/tern-ring/card", size: { width: 900, height: 1200 } },
 ];
+/** @type {Picture} */
 const start = {
   name: "first-stone",
   path: "/",
@@ -45,6 +52,7 @@ const browser = await chromium.launch({
   args: ["--no-sandbox", "--disable-dev-shm-usage", "--disable-background-networking"],
 });
 
+/** @param {string} address @param {Picture} picture */
 async function take(address, { name, path, size = { width: 1280, height: 800 }, act }) {
   const page = await browser.newPage({ viewport: size });
   await page.goto(address + path);
@@ -57,12 +65,18 @@ async function take(address, { name, path, size = { width: 1280, height: 800 }, 
   console.log(`docs/screenshots/${name}.png`);
 }
 
-for (const [demo, list] of [
-  [true, pictures],
-  [false, [start]],
-]) {
-  const { address, stop } = await startServer({ from: 4250, demo });
-  for (const picture of list) await take(address, picture);
-  await stop();
+try {
+  for (const { demo, list } of [
+    { demo: true, list: pictures },
+    { demo: false, list: [start] },
+  ]) {
+    const { address, stop } = await startServer({ from: 4250, demo });
+    try {
+      for (const picture of list) await take(address, picture);
+    } finally {
+      await stop();
+    }
+  }
+} finally {
+  await browser.close();
 }
-await browser.close();

@@ -13,16 +13,18 @@ for (const file of Object.values(results)) rmSync(file, { force: true });
 
 let passed = 0;
 let failed = 0;
+/** @param {string} name @param {boolean} ok */
 const step = (name, ok) => {
   console.log(`${ok ? "ok" : "FAILED"}: ${name}`);
   if (ok) passed++;
   else failed++;
 };
+/** @param {string} file */
 const read = (file) => {
   try {
     return JSON.parse(readFileSync(file, "utf8"));
   } catch (error) {
-    console.error(`no results in ${file}: ${error.message}`);
+    console.error(`no results in ${file}: ${String(error)}`);
     return null;
   }
 };

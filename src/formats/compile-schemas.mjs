@@ -1,7 +1,7 @@
 // Compiles the schemas to plain code ahead of time: the page's policy forbids making functions from text.
 import { copyFile, mkdir, readFile, writeFile } from "node:fs/promises";
 import { Ajv2020 } from "ajv/dist/2020.js";
-import standalone from "ajv/dist/standalone/index.js";
+import standaloneModule from "ajv/dist/standalone/index.js";
 import { build } from "esbuild";
 
 const here = new URL(".", import.meta.url);
@@ -24,7 +24,9 @@ ajv.addSchema([piece, bench, make, kept]);
 const validators = { validatePiece: piece.$id, validateBench: bench.$id, validateMake: make.$id };
 for (const name of Object.keys(kept.$defs).filter((each) => /^[A-Z]/.test(each)))
   validators[`validate${name}`] = `${kept.$id}#/$defs/${name}`;
-const source = standalone.default(ajv, validators);
+/** A CommonJS module: its function is what the types call the default of the default. */
+const standalone = /** @type {typeof import("ajv/dist/standalone/index.js").default} */ (/** @type {unknown} */ (standaloneModule));
+const source = standalone(ajv, validators);
 
 /**
  * What lists a value of a schema may hold and how long each may be, as a tree: `most` of a list, what stands `in` it, and by key.

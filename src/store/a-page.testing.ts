@@ -41,8 +41,3 @@ export function layOutPage(): void {
 export function newDevice(): void {
   globalThis.indexedDB = new IDBFactory();
 }
-
-/** Waits for what a store does of itself. */
-export function turn(ms = 0): Promise<void> {
-  return new Promise((resolve) => setTimeout(resolve, ms));
-}

@@ -33,7 +33,7 @@ export function readRecord<S extends StoreName>(store: S, raw: unknown): Readabl
 const OF_SIZE: ReadonlySet<Fault["code"]> = new Set(["above", "at-least", "at-most"]);
 
 /** A piece that has the shape of one, whatever it can mean: that depends on the bench it is planned with. */
-export function readPiece(raw: unknown): Readable<Piece> {
+function readPiece(raw: unknown): Readable<Piece> {
   const decoded = decode<Piece>(PIECE, asObject(raw as Json, PIECE.format, PIECE.lists));
   if (decoded.ok) return decoded;
   return decoded.faults.every(({ code }) => OF_SIZE.has(code)) ? { ok: true, value: raw as Piece } : decoded;

@@ -154,15 +154,19 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
 
   const faultsNow = (piece: Piece): Fault[] => pieceFaults(piece, piece.benchUsed ?? bench());
 
-  /** The piece with a change made, or why it cannot be. One that is at fault already takes what leaves fewer faults and no new one. */
-  function tried(recipe: Recipe): FieldReading<Piece> {
+  /**
+   * The piece with a change made, or why it cannot be. One that is at fault already takes what leaves fewer faults and no new one; of a choice
+   * also what leaves the fields at fault that were.
+   */
+  function tried(recipe: Recipe, isChoice = false): FieldReading<Piece> {
     const piece = produce(get().piece, recipe);
     const faults = faultsNow(piece);
     if (faults.length === 0) return { ok: true, value: piece };
     const known = faultsNow(get().piece);
     const isNew = (fault: Fault) => !known.some(({ path, code }) => path === fault.path && code === fault.code);
     const added = faults.find(isNew);
-    const isBetter = !added && faults.length < known.length;
+    const isNoWorse = isChoice && known.length > 0 && faults.every(({ path }) => known.some((each) => each.path === path));
+    const isBetter = (!added && faults.length < known.length) || isNoWorse;
     if (isBetter || (!fitsSchema(get().piece) && fitsSchema(piece))) return { ok: true, value: piece };
     return { ok: false, problem: faultMessage(added ?? faults[0]!) };
   }
@@ -233,7 +237,7 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
 
     /** Makes a change that is not typed: a choice, or one move of a drag. Returns why it could not be, or null. */
     change(recipe: Recipe, key: string | null = null): string | null {
-      const result = tried(recipe);
+      const result = tried(recipe, true);
       if (!result.ok) return result.problem;
       const { [key ?? ""]: _dropped, ...drafts } = get().drafts;
       take(result.value, key === null ? get().drafts : drafts, key);

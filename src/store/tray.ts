@@ -114,6 +114,8 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
   }));
   const get = store.getState;
   let again: ReturnType<typeof setTimeout> | null = null;
+  let kept: Readonly<Record<string, Make>> = {};
+  const underWay = new Set<Tick & { readonly make: Make }>();
   const undone: { past: BenchChange[]; future: BenchChange[] } = { past: [], future: [] };
 
   /** What of a store cannot be read takes the place of what was known of it. */
@@ -166,7 +168,15 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
   async function readMakes(): Promise<void> {
     const { records, unreadable } = await keeper.makes();
     noteUnreadable("makes", unreadable);
-    store.setState({ makes: newestMakes(records) });
+    kept = newestMakes(records);
+    showMakes();
+  }
+
+  /** What is kept, with the ticks that are being kept now. */
+  function showMakes(): void {
+    const makes = { ...kept };
+    for (const { make, step, isDone } of underWay) makes[make.piece] = ticked(makes[make.piece] ?? make, step, isDone);
+    store.setState({ makes });
   }
 
   /** Reads these pieces again, as they are kept now. */
@@ -301,15 +311,23 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
     const make = get().makes[piece.id] ?? startMake(piece, now());
     const name = `tick-${make.id}-${step}`;
     if (keeper.kind === "device") writeJournal(name, { kind: "tick", piece: piece.id, make, step, isDone });
+    const tick = { make, step, isDone };
+    const before = get().ticks[piece.id] ?? NO_TICKS;
+    const setSteps = (of: TickSteps) => store.setState(({ ticks }) => ({ ticks: { ...ticks, [piece.id]: of } }));
+    underWay.add(tick);
+    showMakes();
+    setSteps(steps);
     try {
-      const [put] = await write([tickChange(make, step, isDone, now())]);
-      if (put?.ok) store.setState(({ ticks }) => ({ ticks: { ...ticks, [piece.id]: steps } }));
-      return put?.ok ?? false;
+      await write([tickChange(make, step, isDone, now())]);
+      return true;
     } catch (error) {
       isTold(error);
+      setSteps(before);
       return false;
     } finally {
       clearJournal(name);
+      underWay.delete(tick);
+      await readMakes();
     }
   }
 
@@ -477,10 +495,14 @@ function tickChange(make: Make, step: string, isDone: boolean, changed: string):
     piece: make.piece,
     change: (kept) => {
       const now = newestMakes(kept)[make.piece] ?? make;
-      const others = now.done.filter((each) => each !== step);
-      return makeRecord({ ...now, done: isDone ? [...others, step] : others }, changed);
+      return makeRecord(ticked(now, step, isDone), changed);
     },
   };
+}
+
+function ticked(make: Make, step: string, isDone: boolean): Make {
+  const others = make.done.filter((each) => each !== step);
+  return { ...make, done: isDone ? [...others, step] : others };
 }
 
 function newestMakes(records: readonly MakeRecord[]): Record<string, Make> {

@@ -145,6 +145,10 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
     what: "This order of heats is the best found, not proven the best.",
     advice: "It holds as shown; a better one may exist.",
   }),
+  "heats.not-found": () => ({
+    what: "No order of heats was found that keeps all you asked for.",
+    advice: "One may exist all the same: this piece has too many joints to try them all. Let a wish go, or make some joints together.",
+  }),
   "heats.shelf-missing": (v) => ({
     what: `The shelf ${v.text("asked")} is not on this bench.`,
     advice: `Planned with ${v.text("used")}. Check the temperatures against your maker's sheet.`,

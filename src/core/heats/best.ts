@@ -23,48 +23,80 @@ export type BestHeats =
 export type HeatsOf = (assembly: Assembly, wishes: HeatWishes) => BestHeats;
 
 /** Up to so many joints the plan is proven the best. */
-const MOST_PROVEN = 14;
+const MOST_PROVEN = 20;
 
 /**
- * The best order of heats, up to 14 joints: least in runs, softenings, parts at risk, heats and ranks, in that order; among equals heat
- * by heat the harder grade, then the lower joints. Beyond, or once `isOver` says so, the best
- * found, with a cost that no plan can beat. Or the smallest set of wishes that cannot be kept together.
+ * The best order of heats, up to 20 joints: least in weight of runs and softenings, parts at risk, heats and ranks, in that order; among equals
+ * heat by heat the harder grade, then the lower joints. Beyond, or once `isOver` says so, the best
+ * found, with a cost that no plan can beat; it may be none. Or the smallest set of wishes that are proven to clash.
  */
 export function bestHeats(assembly: Assembly, wishes: HeatWishes, isOver: () => boolean = () => false): BestHeats {
   const tasks = tasksOf(assembly, wishes);
-  if (assembly.joints.length > MOST_PROVEN) return foundForMany(assembly, wishes, tasks);
+  if (assembly.joints.length > MOST_PROVEN) return foundForMany(assembly, wishes, tasks, isOver);
   try {
     const found = cheapest(tasks, isOver);
     if (!found) return { status: "impossible", conflicts: smallestConflict(assembly, wishes, isOver) };
     return { status: "best", heats: named(assembly, found.task, firstInOrder(found.search)), cost: found.cost };
   } catch (error) {
     if (!(error instanceof OutOfTime)) throw error;
-    return foundForMany(assembly, wishes, tasks);
+    return foundForMany(assembly, wishes, tasks, isOver);
   }
 }
 
 /** The best found of each task's; proven all the same where it costs no more than the bound. */
-function foundForMany(assembly: Assembly, wishes: HeatWishes, tasks: readonly Task[]): BestHeats {
+function foundForMany(assembly: Assembly, wishes: HeatWishes, tasks: readonly Task[], isOver: () => boolean): BestHeats {
   const solved = tasks.flatMap((task) => {
-    const found = bestFound(task);
+    const found = bestFound(task, isOver);
     return found ? [{ task, found }] : [];
   });
   const least = solved.reduce<(typeof solved)[number] | null>(
     (best, each) => (best && best.found.cost <= each.found.cost ? best : each),
     null,
   );
-  if (!least) return { status: "impossible", conflicts: blockingPins(assembly, wishes) };
+  if (!least && tasks.every(cannotBe)) return { status: "impossible", conflicts: plainConflict(assembly, wishes) };
+  const open = tasks.filter((task) => !cannotBe(task));
+  const bound = Math.min(...open.map(lowerBound));
+  if (!least) return { status: "unproven", heats: [], cost: NEVER, bound };
   const heats = named(assembly, least.task, least.found.heats);
   const { cost } = least.found;
-  const bound = Math.min(...tasks.map(lowerBound));
   return cost === bound ? { status: "best", heats, cost } : { status: "unproven", heats, cost, bound };
 }
 
-/** One wish that by itself leaves no plan to be found, or else all of them. */
-function blockingPins(assembly: Assembly, wishes: HeatWishes): Conflict[] {
-  const all = allWishes(wishes);
-  const alone = all.find((each) => tasksOf(assembly, only(wishes, [each])).every((task) => bestFound(task) === null));
-  return alone ? [alone] : all;
+/** Whether a task is proven impossible at sight: a joint that nothing may make, or an order that runs in a circle. */
+function cannotBe({ allowed, before, together }: Task): boolean {
+  return (
+    allowed.includes(0) || together.some((group) => group.reduce((mask, i) => mask & allowed[i]!, -1) === 0) || hasCircle(before, together)
+  );
+}
+
+/** Joints that share a heat count as one; what must come before any of them must come before all. */
+function hasCircle(before: Task["before"], together: Task["together"]): boolean {
+  const group = together.map((members) => Math.min(...members));
+  const left = new Set(group);
+  const waits = (g: number) => before.some((earlier, i) => group[i] === g && earlier.some((j) => left.has(group[j]!)));
+  for (let isSmaller = true; isSmaller;) {
+    const ready = [...left].filter((g) => !waits(g));
+    ready.forEach((g) => left.delete(g));
+    isSmaller = ready.length > 0;
+  }
+  return left.size > 0;
+}
+
+/** A set of wishes that clash at sight, from which none can be taken. */
+function plainConflict(assembly: Assembly, wishes: HeatWishes): Conflict[] {
+  const clash = (kept: readonly Conflict[]) => tasksOf(assembly, only(wishes, kept)).every(cannotBe);
+  return withoutNeedless(allWishes(wishes), clash);
+}
+
+/** A list with everything taken out that it still holds without. */
+function withoutNeedless<T>(all: readonly T[], holds: (kept: readonly T[]) => boolean): T[] {
+  return all.reduce<T[]>(
+    (kept, each) => {
+      const rest = kept.filter((other) => other !== each);
+      return holds(rest) ? rest : kept;
+    },
+    [...all],
+  );
 }
 
 function named(
@@ -135,14 +167,18 @@ const MOST_TRIED = 400;
 function smallestConflict(assembly: Assembly, wishes: HeatWishes, isOver: () => boolean): Conflict[] {
   const all = allWishes(wishes);
   let left = MOST_TRIED;
-  const fails = (kept: readonly Conflict[]) => cheapestWithin(NEVER, tasksOf(assembly, only(wishes, kept)), isOver) === null;
-  const core = all.reduce((kept, each) => {
-    const rest = kept.filter((other) => other !== each);
-    return fails(rest) ? rest : kept;
-  }, all);
+  const fails = (kept: readonly Conflict[]) => {
+    try {
+      return cheapestWithin(NEVER, tasksOf(assembly, only(wishes, kept)), isOver) === null;
+    } catch (error) {
+      if (!(error instanceof OutOfTime)) throw error;
+      return false;
+    }
+  };
+  const core = withoutNeedless(all, fails);
   for (let count = 0; count < core.length; count++) {
     for (const kept of choices(all, count)) {
-      if (left-- <= 0) return core;
+      if (left-- <= 0 || isOver()) return core;
       if (fails(kept)) return kept;
     }
   }

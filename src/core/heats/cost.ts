@@ -1,6 +1,6 @@
 /**
- * What a plan costs, least first: joints that run, joints that soften, parts at risk, heats, sum of ranks. Packed into
- * one whole number, so that costs add and compare as numbers: 10, 10, 11, 6 and 10 bits, which 40 joints cannot fill.
+ * What a plan costs, least first: weight of joints that run, weight of joints that soften, parts at risk, heats, sum of ranks. Packed into
+ * one whole number, so that costs add and compare as numbers: 12, 12, 11, 6 and 10 bits, which 40 joints cannot fill.
  */
 export type Cost = number;
 
@@ -15,7 +15,7 @@ export interface CostParts {
 const RANKS = 1024;
 const HEATS = 64;
 const RISKS = 2048;
-const SOFTENS = 1024;
+const SOFTENS = 4096;
 
 export const NEVER: Cost = Infinity;
 

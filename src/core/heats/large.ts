@@ -11,9 +11,9 @@ export interface Found {
 /**
  * The best plan found for many joints. Joints that are alike are made alike: one flame for each kind, improved kind by
  * kind until nothing better is found, from each flame as a start; the order is hottest first, as much in a heat as
- * joins one body. Null if no such plan can be made.
+ * joins one body. Null if no such plan is found, which proves nothing; once time is over, the best until then.
  */
-export function bestFound(task: Task): Found | null {
+export function bestFound(task: Task, isOver: () => boolean = () => false): Found | null {
   const kinds = kindsOf(task);
   let best: Found | null = null;
   for (let start = 0; start < task.flames.length; start++) {
@@ -21,7 +21,8 @@ export function bestFound(task: Task): Found | null {
       open.reduce((nearest, f) => (Math.abs(f - start) < Math.abs(nearest - start) ? f : nearest), open[0] ?? -1),
     );
     if (choice.includes(-1)) return null;
-    best = better(best, improved(task, kinds, choice));
+    best = better(best, improved(task, kinds, choice, isOver));
+    if (isOver()) return best;
   }
   return best;
 }
@@ -61,13 +62,14 @@ function better(a: Found | null, b: Found | null): Found | null {
   return b && b.cost < (a?.cost ?? NEVER) ? b : a;
 }
 
-function improved(task: Task, kinds: readonly Kind[], start: readonly number[]): Found | null {
+function improved(task: Task, kinds: readonly Kind[], start: readonly number[], isOver: () => boolean): Found | null {
   const choice = [...start];
   let best = scheduled(task, kinds, choice);
   for (let isBetter = true; isBetter;) {
     isBetter = false;
     kinds.forEach(({ open }, k) => {
       for (const f of open) {
+        if (isOver()) return;
         const kept = choice[k]!;
         choice[k] = f;
         const tried = scheduled(task, kinds, choice);
@@ -146,14 +148,15 @@ function costOf(
   const exempt = new Set(fuses ? joints.flatMap((i) => task.ties[i]!) : []);
   const dangers = body.flatMap((root, part) => (roots.has(root) && !exempt.has(part) ? [danger(working, task.metals[part]!)] : []));
   if (dangers.includes("melts")) return null;
-  const moved = made.flatMap((isMade, i) =>
-    isMade && !task.shielded.includes(i) && roots.has(body[task.ties[i]![0]!]!) ? [disturbance(working, task.flames[flameOf[i]!]!)] : [],
-  );
-  const count = (list: readonly unknown[], what: string) => list.filter((each) => each === what).length;
+  const moved = { runs: 0, softens: 0 };
+  made.forEach((isMade, i) => {
+    if (!isMade || task.shielded.includes(i) || !roots.has(body[task.ties[i]![0]!]!)) return;
+    const what = disturbance(working, task.flames[flameOf[i]!]!);
+    if (what) moved[what] += task.weights[i]!;
+  });
   return pack({
-    runs: count(moved, "runs"),
-    softens: count(moved, "softens"),
-    atRisk: count(dangers, "at-risk"),
+    ...moved,
+    atRisk: dangers.filter((each) => each === "at-risk").length,
     heats: 1,
     ranks: rank * joints.length,
   });

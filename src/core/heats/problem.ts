@@ -36,6 +36,8 @@ export interface Task {
   /** Joints that must be made in the same heat, itself among them. */
   readonly together: readonly (readonly number[])[];
   readonly shielded: readonly number[];
+  /** How much each joint counts when it moves. */
+  readonly weights: readonly number[];
   /** No heat hotter than an earlier one on the same body. */
   readonly stepping: boolean;
 }
@@ -49,8 +51,12 @@ export interface Problem {
   readonly before: readonly number[];
   readonly together: readonly number[];
   readonly shielded: number;
+  readonly weights: readonly number[];
   readonly stepping: boolean;
 }
+
+/** A seam that moves is small, early and easily propped; any other joint has the piece built up round it. */
+const MOVED = { seam: 1, other: 2 } as const;
 
 const MOST_BITS = 30;
 
@@ -112,7 +118,8 @@ export function tasksOf(assembly: Assembly, wishes: HeatWishes): Task[] {
   }
   const ties = joints.map((joint) => joint.parts.map((id) => partNumber.get(id)!));
   const stepping = wishes.way === "step-down" || wishes.way === "fuse-first";
-  const task: Task = { flames, metals: parts.map((part) => part.metal), ties, allowed, before, together, shielded, stepping };
+  const weights = joints.map((joint) => (isSeam(joint) ? MOVED.seam : MOVED.other));
+  const task: Task = { flames, metals: parts.map((part) => part.metal), ties, allowed, before, together, shielded, weights, stepping };
   if (wishes.way !== "one-grade") return [task];
   const fused = flames.reduce((mask, flame, f) => (flame.fuses ? mask | (1 << f) : mask), 0);
   return flames.flatMap((flame, f) => (flame.fuses ? [] : [{ ...task, allowed: allowed.map((mask) => mask & (fused | (1 << f))) }]));

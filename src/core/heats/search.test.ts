@@ -59,9 +59,12 @@ function exhaustive(problem: Problem): { cost: Cost; heats: { joints: number[]; 
         body & (1 << i) && !(exempt & (1 << i)) ? [METALS[metal].solidus - flame.working] : [],
       );
       if (margins.some((margin) => margin <= 0)) continue;
-      const open = held.filter(([j]) => !(problem.shielded & (1 << j))).map(([, f]) => problem.flames[f]!);
-      const runs = open.filter((made) => flame.working >= made.runs).length;
-      const softens = open.filter((made) => flame.working < made.runs && flame.working > made.gives + 40).length;
+      const open = held
+        .filter(([j]) => !(problem.shielded & (1 << j)))
+        .map(([j, f]) => ({ made: problem.flames[f]!, weight: isPower(problem.ties[j]!) ? 1 : 2 }));
+      const weigh = (moved: typeof open) => moved.reduce((all, { weight }) => all + weight, 0);
+      const runs = weigh(open.filter(({ made }) => flame.working >= made.runs));
+      const softens = weigh(open.filter(({ made }) => flame.working < made.runs && flame.working > made.gives + 40));
       const step = pack({
         runs,
         softens,
@@ -78,6 +81,11 @@ function exhaustive(problem: Problem): { cost: Cost; heats: { joints: number[]; 
   };
   if (!problem.allowed.includes(0)) go(new Map(), 0, [], new Map());
   return best;
+}
+
+/** A joint that ties one part is a seam. */
+function isPower(ties: number): boolean {
+  return (ties & (ties - 1)) === 0;
 }
 
 function compareLists(a: readonly number[], b: readonly number[]): number {

@@ -99,7 +99,7 @@ export class Search {
 
   /** Cost and resulting temper of making `joints` on a body with one flame; null where a part would melt or the heat would step up. */
   private heat(body: Body, joints: number, f: number): { cost: Cost; temper: Temper } | null {
-    const { flames, ties, shielded, stepping } = this.problem;
+    const { flames, ties, shielded, weights, stepping } = this.problem;
     const flame = flames[f]!;
     if (stepping && flame.working > body.temper.coolest) return null;
     const exempt = flame.fuses ? members(joints).reduce((mask, i) => mask | ties[i]!, 0) : 0;
@@ -113,7 +113,7 @@ export class Search {
       heats: 1,
       ranks: flame.rank * count,
     });
-    const open = size(joints & ~shielded);
+    const open = members(joints & ~shielded).reduce((all, i) => all + weights[i]!, 0);
     return {
       cost,
       temper: this.tempers.heatedBy(f, open, body.temper, stepping ? flame.working : Infinity),

@@ -1,4 +1,4 @@
-/** What later heats would do to a body: joints run and softened by each flame, and its coolest heat so far. */
+/** What later heats would do to a body: the weight of joints run and softened by each flame, and its coolest heat so far. */
 export interface Temper {
   /** Equal tempers of one table have one number. */
   readonly id: number;
@@ -10,8 +10,8 @@ export interface Temper {
 /** Far more tempers than a search meets; two numbers below it make one that a double holds. */
 const MOST_TEMPERS = 2 ** 24;
 
-/** More joints than a search takes. */
-const MOST_JOINTS = 32;
+/** More than all the joints of a search weigh. */
+const MOST_WEIGHT = 64;
 
 /** The tempers of one search, each made once, so that they are compared and looked up by number. */
 export class Tempers {
@@ -27,12 +27,12 @@ export class Tempers {
     this.none = this.of(zeros, zeros, Infinity);
   }
 
-  /** The temper once so many joints more, none shielded, are made with a flame; `coolest` follows from both. */
-  heatedBy(flame: number, joints: number, before: Temper, coolest: number): Temper {
-    const key = (before.id * this.moves.runs.length + flame) * MOST_JOINTS + joints;
+  /** The temper once joints of so much weight more, none shielded, are made with a flame; `coolest` follows from both. */
+  heatedBy(flame: number, weight: number, before: Temper, coolest: number): Temper {
+    const key = (before.id * this.moves.runs.length + flame) * MOST_WEIGHT + weight;
     const known = this.heated.get(key);
     if (known) return known;
-    const more = (counts: readonly number[], moved: readonly number[]) => counts.map((n, g) => n + joints * moved[g]!);
+    const more = (counts: readonly number[], moved: readonly number[]) => counts.map((n, g) => n + weight * moved[g]!);
     const temper = this.of(more(before.runs, this.moves.runs[flame]!), more(before.softens, this.moves.softens[flame]!), coolest);
     this.heated.set(key, temper);
     return temper;

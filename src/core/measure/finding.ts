@@ -27,6 +27,7 @@ export type FindingCode =
   | "heats.overshoot"
   | "heats.impossible"
   | "heats.unproven"
+  | "heats.not-found"
   | "heats.shelf-missing"
   | "heats.pin-unknown"
   | "heats.better-unpinned";

@@ -151,6 +151,7 @@ function pinFindings(assembly: Assembly, wishes: HeatWishes, best: BestHeats, he
     const clash = best.conflicts.map((each) => ("pin" in each ? `/heats/pins/${each.pin}` : "/heats/way")).join(", ");
     return [...findings, finding("heats.impossible", "error", "heats", { clash, way: wishes.way })];
   }
+  if (best.heats.length === 0 && assembly.joints.length > 0) return [...findings, finding("heats.not-found", "error", "heats", {})];
   const unproven = best.status === "unproven" ? [finding("heats.unproven", "note", "heats", {})] : [];
   return [...findings, ...unproven, ...betterUnpinned(assembly, wishes, best, heatsOf)];
 }

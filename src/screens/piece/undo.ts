@@ -64,7 +64,7 @@ function useUndoFields(onStage: StageId | null, go: (stage: StageId) => void): U
 }
 
 /** The first stage at which two states of a piece differ; null where none does: a name, a note. */
-export function stageOfChange(before: Piece, after: Piece): StageId | null {
+function stageOfChange(before: Piece, after: Piece): StageId | null {
   for (const [i, mount] of after.mounts.entries()) {
     const was = before.mounts[i];
     if (was?.stone !== mount.stone) return "stone";

@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import { fault } from "@/core/piece/fault";
 import { answerPlan, refused } from "./handler";
-import { type Thread, planPool } from "./pool";
+import { planPool } from "./pool";
 import { type PlanReply } from "./protocol";
 
 const tern = JSON.parse(readFileSync("demo/pieces/tern-ring.json", "utf8")) as Record<string, unknown>;
@@ -41,15 +41,12 @@ test.each([
     "/piece/mounts/0/stone/outline/points/0 too-many",
   ],
   ["a text without end", { ...tern, name: "x".repeat(2_000_000) }, "/piece/name too-many"],
-])(
-  "two megabytes of %s are refused by place, with at most a hundred faults",
-  (_name, piece, line) => {
-      const answer = told(ask({ piece }));
-    expect(answer[0]).toBe(422);
-    expect(answer).toContain(line);
-    expect(answer.length).toBeLessThanOrEqual(102);
-    },
-);
+])("two megabytes of %s are refused by place, with at most a hundred faults", (_name, piece, line) => {
+  const answer = told(ask({ piece }));
+  expect(answer[0]).toBe(422);
+  expect(answer).toContain(line);
+  expect(answer.length).toBeLessThanOrEqual(102);
+});
 
 test("brackets without end are refused without being read in", () => {
   expect(told(ask(`{"piece":${"[".repeat(900_000)}`))[1]).toMatch(/too-deep$/);

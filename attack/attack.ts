@@ -1,0 +1,18 @@
+import { attackByKilling, attackFirstDemo, attackRecords, attackRestore, attackWindows } from "./browser";
+import { attackCore } from "./core";
+import { randomFrom } from "./random";
+import { conclude } from "./report";
+import { attackServer } from "./server";
+
+/** All attacks, seeded and bounded in time; resolves with whether any of them did harm. */
+export async function attack(address: string, seed: number, kills: number): Promise<boolean> {
+  const random = randomFrom(seed);
+  attackCore(random, 45);
+  await attackServer(address, random);
+  await attackRecords(address, random, 40);
+  await attackWindows(address, random);
+  await attackFirstDemo(address, random, Math.ceil(kills / 5));
+  await attackRestore(address, random, Math.ceil(kills / 5));
+  await attackByKilling(address, random, kills);
+  return conclude(seed);
+}

@@ -1,0 +1,13 @@
+// Attacks the core, the server and the browser's store: npm run attack -- [SEED] [KILLS]. Not part of npm test.
+import { buildApp, bundle, install, installChromium } from "./prepare.mjs";
+
+await install();
+await installChromium();
+await buildApp();
+await bundle("cli/plan.ts", "plan");
+const { startServer } = await import("./server.mjs");
+const { attack } = await import(await bundle("attack/attack.ts", "attack"));
+const { address, stop } = await startServer({ from: 0, demo: true });
+const [seed = 20261125, kills = 100] = process.argv.slice(2).map(Number);
+const isHarmed = await attack(address, seed, kills).finally(stop);
+process.exit(isHarmed ? 1 : 0);
