@@ -78,13 +78,13 @@ test("a free-form is smoothed, mirrored, read with a caliper, or taken for the r
   await expect(round(page)).not.toContainText("46.89");
   await page.getByRole("button", { name: "Mirror" }).click();
   await page.getByRole("button", { name: "Caliper readings" }).click();
-  for (const [label, text] of [
-    ["Length", "18"],
-    ...[6, 25, 50, 75, 94].flatMap((share) =>
-      ["Up", "Down"].map((side) => [`${side} at ${share}%`, String(6.5 * Math.sqrt(1 - (share / 50 - 1) ** 2))]),
-    ),
-  ] as [string, string][])
-    await page.getByRole("textbox", { name: label, exact: true }).fill(text);
+  await page.getByRole("textbox", { name: "Length", exact: true }).focus();
+  const halves = [6, 25, 50, 75, 94].map((share) => String(6.5 * Math.sqrt(1 - (share / 50 - 1) ** 2)));
+  await page.keyboard.type("18");
+  for (const reading of halves.flatMap((half) => [half, half])) {
+    await page.keyboard.press("Enter");
+    await page.keyboard.type(reading);
+  }
   await page.getByRole("textbox", { name: "Up at 25%" }).fill("wide");
   await page.getByRole("button", { name: "Make the outline" }).click();
   await expect(page.getByText('"wide" is not a length')).toBeVisible();
@@ -138,6 +138,19 @@ test("the seam cannot be dragged to a point: it stops short and the better place
   await expect.poll(async () => Math.abs((await now()) - start)).toBeGreaterThan(50);
   await choose(page, "Seam", "Best place");
   await expect(page.getByRole("note").filter({ hasText: "close to a corner" })).toHaveCount(0);
+});
+
+test("a caliper that types a reading and Enter goes from measure to measure, past lists, and the tape comes last", async ({ page }) => {
+  await page.goto("/pieces/tern-ring/stone");
+  await field(page, "m1.stone.outline.length").focus();
+  for (const reading of ["16.1", "12.1", "5.3", "2"]) {
+    await page.keyboard.type(reading);
+    await page.keyboard.press("Enter");
+  }
+  await expect(field(page, "m1.stone.height")).toHaveValue("5.3");
+  await expect(field(page, "m1.stone.turnIn")).toHaveValue("2");
+  await expect(field(page, "m1.stone.measuredPerimeter")).toBeFocused();
+  await expect(page.getByRole("listbox")).toHaveCount(0);
 });
 
 test("every source of wall has its own sizes: sheet, notches that close, a tube with its seat, a cup against the stone", async ({

@@ -222,11 +222,11 @@ test("a traced outline of two thousand points is planned beside the page, which 
     .setInputFiles({ name: "t.json", mimeType: "application/json", buffer: Buffer.from(JSON.stringify(traced)) });
   await page.getByRole("button", { name: "Lay it on the tray" }).click();
   await expect(figure(page, "m1.wall.cutLength")).toBeVisible();
-  await field(page, "m1.wall.thickness").fill("0.5");
-  await expect(field(page, "m1.wall.thickness")).toHaveValue("0.5");
-  await expect(page.getByText(/gathers 5\.\d%/)).toBeVisible();
+  await field(page, "m1.wall.thickness").fill("0.6");
+  await expect(field(page, "m1.wall.thickness")).toHaveValue("0.6");
+  await expect(page.getByText(/gathers 5\.1%/)).toBeVisible();
   await page.goto("/");
-  await expect(page.getByRole("row", { name: /Traced ring/ })).toContainText("fine, 0.50");
+  await expect(page.getByRole("row", { name: /Traced ring/ })).toContainText("fine, 0.60");
 });
 
 test("every answer carries every header; what is misshapen, misaddressed or misused is refused in JSON without detail", async () => {

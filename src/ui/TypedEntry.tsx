@@ -3,6 +3,7 @@
 import { type KeyboardEvent, type ReactNode, useEffect, useId } from "react";
 import { type TypedField } from "@/store/session";
 import { useLit } from "./lit";
+import { focusNextMeasure } from "./next-measure";
 import { useSession, useSessionState } from "./session";
 
 interface Props<T> {
@@ -67,8 +68,9 @@ export function TypedEntry<T>({
       session.type(field, stepped(by, event.altKey));
     }
     if (event.key === "Enter") {
+      event.preventDefault();
       session.commit();
-      if (!problem) focusNext(event.currentTarget);
+      if (!problem) focusNextMeasure(event.currentTarget);
     }
   };
 
@@ -110,10 +112,4 @@ export function TypedEntry<T>({
       )}
     </div>
   );
-}
-
-/** A caliper that types its reading and Enter goes on to the next field. */
-function focusNext(input: HTMLInputElement): void {
-  const all = [...document.querySelectorAll<HTMLElement>("[data-field]")];
-  all[all.indexOf(input) + 1]?.focus();
 }

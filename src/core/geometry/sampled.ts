@@ -73,7 +73,7 @@ export function sampledOutline(spans: readonly Span[], inscribed?: number): Outl
     inscribedRadius: inscribed ?? largestCircle(chords, CIRCLE_WITHIN).radius,
     centre: [total("momentX") / area, total("momentY") / area] as const,
     corners,
-    isTraced: isTraced(spans),
+    isTraced: isTraced(spans, perimeter),
     stations,
     extent,
   };
@@ -92,23 +92,31 @@ export function sampledOutline(spans: readonly Span[], inscribed?: number): Outl
   };
 }
 
-/** An outline of so many points is traced if half of them lie further from a smooth line through their neighbours than this (mm). */
-const TRACED = { points: 48, off: 5e-4 } as const;
+/**
+ * An outline of so many points is traced if half of them lie further from a smooth line through their neighbours than this (mm). Of a fine
+ * trace points side by side are off together: their second, fourth and further neighbours are looked at too, as far as `apart` (mm).
+ */
+const TRACED = { points: 48, off: 5e-4, apart: 0.25 } as const;
 /** The fourth difference of points that are each off by some spread is so many times as large (root of 70). */
 const FOURTH = 8.4;
 
-function isTraced(spans: readonly Span[]): boolean {
+function isTraced(spans: readonly Span[], perimeter: number): boolean {
   const n = spans.length;
   if (n < TRACED.points) return false;
   const points = spans.map((span): Point => {
     const { x, y } = span(0);
     return [x, y];
   });
-  const off = points.map((_, i) => {
-    const fourth = (axis: 0 | 1) => [1, -4, 6, -4, 1].reduce((sum, weight, k) => sum + weight * points[(i + k - 2 + n) % n]![axis], 0);
-    return Math.hypot(fourth(0), fourth(1)) / FOURTH;
-  });
-  return off.sort((a, b) => a - b)[n >> 1]! > TRACED.off;
+  const middleOff = (stride: number) => {
+    const off = points.map((_, i) => {
+      const fourth = (axis: 0 | 1) =>
+        [1, -4, 6, -4, 1].reduce((sum, weight, k) => sum + weight * points[(i + (k - 2) * stride + 2 * n) % n]![axis], 0);
+      return Math.hypot(fourth(0), fourth(1)) / FOURTH;
+    });
+    return off.sort((a, b) => a - b)[n >> 1]!;
+  };
+  for (let stride = 1; stride === 1 || (stride * perimeter) / n <= TRACED.apart; stride *= 2) if (middleOff(stride) > TRACED.off) return true;
+  return false;
 }
 
 function speedOf({ dx, dy }: Motion): number {

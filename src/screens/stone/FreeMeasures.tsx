@@ -7,6 +7,7 @@ import { fromReadings, mirroredAcross, readingsOf, smoothed } from "@/core/stone
 import { type Free } from "@/core/stone/shapes/free";
 import { type OutlineShape, outlineOfShape } from "@/core/stone/shapes/shapes";
 import { readLength } from "@/core/measure/reading";
+import { focusNextMeasure } from "@/ui/next-measure";
 import { useSession, useWhileHeld } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
 import { counted } from "@/words/names";
@@ -103,7 +104,10 @@ function Readings({ mount, shape, onDone }: Props & { readonly onDone: () => voi
       inputMode="decimal"
       value={texts[key]}
       onChange={(event) => put(key, event.target.value)}
-      onKeyDown={(event) => event.key === "Enter" && make()}
+      onKeyDown={({ key, currentTarget }) => {
+        if (key === "Enter" && !focusNextMeasure(currentTarget, currentTarget.closest("fieldset")!)) make();
+      }}
+      onFocus={(event) => event.target.select()}
       className="w-full rounded-[4px] border border-line bg-sheet px-1.5 py-0.5 text-right"
     />
   );

@@ -196,13 +196,6 @@ function StoneMeasures({ mount }: { readonly mount: Mount }) {
         />
       ))}
       {outline.shape === "free" && <FreeMeasures mount={mount} shape={outline} />}
-      <MeasureField
-        field={wrappedField(id, units)}
-        label="Round it by tape"
-        hint="leave empty if not wrapped"
-        value={stone.measuredPerimeter ?? null}
-        lights="stone"
-      />
       <h2 className="section-head">Height</h2>
       <MeasureField field={heightField(id, units)} label="Whole stone" value={stone.height} lights="stone" />
       {!isFlat && (
@@ -215,6 +208,13 @@ function StoneMeasures({ mount }: { readonly mount: Mount }) {
         />
       )}
       {!isFlat && <ProfileMeasures mount={mount} />}
+      <MeasureField
+        field={wrappedField(id, units)}
+        label="Round it by tape"
+        hint="leave empty if not wrapped"
+        value={stone.measuredPerimeter ?? null}
+        lights="stone"
+      />
       <ChoiceField
         label="Face"
         hint={isFlat ? view.dome : "domed"}
