@@ -1,42 +1,17 @@
-import { spawn } from "node:child_process";
 import { mkdtemp, rm } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { type Browser, type Page, chromium } from "@playwright/test";
+import { type Page, chromium } from "@playwright/test";
 import { DEMO_PIECES } from "@demo/pieces";
+import { browserOn } from "../e2e/a-browser";
 import { CHROMIUM } from "../e2e/places";
+import { tamper } from "../scripts/tamper.mjs";
 import { type Random, mutated } from "./random";
 import { report } from "./report";
 
 const [samphire] = DEMO_PIECES;
 const wait = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 const thickness = (page: Page) => page.locator('[data-field="m1.wall.thickness"]');
-
-/** Chromium as a process of its own, on a profile that outlives it. */
-async function browserOn(profile: string): Promise<{ browser: Browser; kill: () => Promise<void> }> {
-  const args = ["--headless", "--remote-debugging-port=0", `--user-data-dir=${profile}`, ...CHROMIUM.args];
-  const child = spawn(CHROMIUM.executablePath, args, { stdio: ["ignore", "ignore", "pipe"] });
-  const ended = new Promise<void>((resolve) => child.once("exit", () => resolve()));
-  const address = await new Promise<string>((resolve) => {
-    let said = "";
-    child.stderr.on("data", (chunk) => {
-      said += String(chunk);
-      const found = /ws:\/\/\S+/.exec(said);
-      if (found) resolve(found[0]);
-    });
-  });
-  const kill = async () => {
-    child.kill("SIGKILL");
-    await ended;
-  };
-  return { browser: await chromium.connectOverCDP(address), kill };
-}
-
-async function pageOf(browser: Browser): Promise<Page> {
-  const page = await browser.contexts()[0]!.newPage();
-  page.setDefaultTimeout(15_000);
-  return page;
-}
 
 /** Whether home stands with at least so many pieces, nothing broken. */
 async function standsWith(page: Page, address: string, least: number): Promise<boolean> {
@@ -55,8 +30,7 @@ export async function attackByKilling(address: string, random: Random, kills: nu
   const profile = await mkdtemp(join(tmpdir(), "attack-"));
   let [lost, broken, most] = [0, 0, 0];
   for (let i = 0; i < kills; i++) {
-    const { browser, kill } = await browserOn(profile);
-    const page = await pageOf(browser);
+    const { page, kill } = await browserOn(profile);
     try {
       await page.goto(`${address}/pieces/tern-ring/wall`);
       await thickness(page).waitFor();
@@ -71,7 +45,7 @@ export async function attackByKilling(address: string, random: Random, kills: nu
       const killed = performance.now();
       await kill();
       const again = await browserOn(profile);
-      const found = await pageOf(again.browser);
+      const found = again.page;
       await found.goto(`${address}/pieces/tern-ring/wall`);
       await thickness(found).waitFor();
       const now = Number(await thickness(found).inputValue());
@@ -86,9 +60,9 @@ export async function attackByKilling(address: string, random: Random, kills: nu
       await kill();
     }
   }
-  const { browser, kill } = await browserOn(profile);
-  if (!(await standsWith(await pageOf(browser), address, 10))) broken++;
-  await kill();
+  const last = await browserOn(profile);
+  if (!(await standsWith(last.page, address, 10))) broken++;
+  await last.kill();
   await rm(profile, { recursive: true, force: true });
   report({
     what: "browser killed while typing",
@@ -103,13 +77,12 @@ export async function attackFirstDemo(address: string, random: Random, kills: nu
   let bad = 0;
   for (let i = 0; i < kills; i++) {
     const profile = await mkdtemp(join(tmpdir(), "attack-"));
-    const { browser, kill } = await browserOn(profile);
-    const page = await pageOf(browser);
+    const { page, kill } = await browserOn(profile);
     void page.goto(address).catch(() => undefined);
     await wait(random.below(900));
     await kill();
     const again = await browserOn(profile);
-    if (!(await standsWith(await pageOf(again.browser), address, 10))) bad++;
+    if (!(await standsWith(again.page, address, 10))) bad++;
     await again.kill();
     await rm(profile, { recursive: true, force: true });
   }
@@ -124,15 +97,14 @@ export async function attackRestore(address: string, random: Random, kills: numb
   let [bad, whole] = [0, 0];
   for (let i = 0; i < kills; i++) {
     const profile = await mkdtemp(join(tmpdir(), "attack-"));
-    const { browser, kill } = await browserOn(profile);
-    const page = await pageOf(browser);
+    const { page, kill } = await browserOn(profile);
     await page.goto(address);
     await page.locator('input[type="file"]').setInputFiles(file);
     await page.getByRole("dialog").getByRole("button", { name: "Restore", exact: true }).click();
     await wait(random.below(120));
     await kill();
     const again = await browserOn(profile);
-    const found = await pageOf(again.browser);
+    const found = again.page;
     await standsWith(found, address, 10);
     const count = await found.evaluate(
       () =>
@@ -162,7 +134,11 @@ export async function attackWindows(address: string, random: Random): Promise<vo
     await page.goto(`${address}/pieces/tern-ring/making`);
     await page.getByRole("checkbox").nth(20).waitFor();
   }
-  await Promise.all(Array.from({ length: 21 }, (_, i) => windows[i % 3]!.getByRole("checkbox").nth(i).check()));
+  await Promise.all(
+    windows.map(async (page, at) => {
+      for (let i = at; i < 21; i += 3) await page.getByRole("checkbox").nth(i).check();
+    }),
+  );
   await wait(800);
   const [first] = windows as [Page, Page, Page];
   await first.reload();
@@ -248,18 +224,8 @@ export async function attackRecords(address: string, random: Random, tries: numb
       },
     }[store];
     const value = { ...mutated(whole as object, random), id };
-    await page.evaluate(
-      ([store, value, key]) =>
-        new Promise<void>((resolve) => {
-          const open = indexedDB.open("hoop-ledger");
-          open.onsuccess = () => {
-            const write = open.result.transaction(store, "readwrite");
-            write.objectStore(store).put(value, key ?? undefined);
-            write.oncomplete = () => (open.result.close(), resolve());
-          };
-        }),
-      [store, JSON.parse(JSON.stringify(value)) as object, store === "settings" ? "bench" : null] as const,
-    );
+    const put = JSON.parse(JSON.stringify(value)) as object;
+    await tamper(page, store, store === "settings" ? { put, key: "bench" } : { put });
     await page.reload();
     await page
       .getByRole("table")
@@ -274,18 +240,7 @@ export async function attackRecords(address: string, random: Random, tries: numb
     }
     if (await page.getByRole("region", { name: "Could not be read" }).count()) aside++;
     else shown++;
-    await page.evaluate(
-      ([store, key]) =>
-        new Promise<void>((resolve) => {
-          const open = indexedDB.open("hoop-ledger");
-          open.onsuccess = () => {
-            const write = open.result.transaction(store, "readwrite");
-            write.objectStore(store).delete(key);
-            write.oncomplete = () => (open.result.close(), resolve());
-          };
-        }),
-      [store, id] as const,
-    );
+    await tamper(page, store, { remove: id });
   }
   await browser.close();
   report({ what: "tampered records", tries, bad, found: `home stands each time; ${aside} set aside, ${shown} shown` });

@@ -65,7 +65,7 @@ function mutateOnce(root: Node, random: Random): void {
   const now = record[key];
   switch (random.below(6)) {
     case 0:
-      record[key] = random.of(STRANGE);
+      record[key] = structuredClone<unknown>(random.of(STRANGE));
       break;
     case 1:
       if (Array.isArray(node)) node.splice(Number(key), 1);

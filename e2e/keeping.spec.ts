@@ -1,10 +1,10 @@
-import { spawn } from "node:child_process";
 import { readFileSync } from "node:fs";
 import { mkdtemp } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { type Page, chromium, expect, test } from "@playwright/test";
-import { CHROMIUM, DEMO, field, figure, kept, quiet } from "./places";
+import { type Page, expect, test } from "@playwright/test";
+import { browserOn } from "./a-browser";
+import { DEMO, field, figure, kept, quiet } from "./places";
 
 const WALL = "/pieces/tern-ring/wall";
 const thickness = (page: Page) => field(page, "m1.wall.thickness");
@@ -147,33 +147,6 @@ test("of two windows on one piece, the older is told, and takes the newer or kee
   await expect(older).toHaveURL(/tern-ring-2\/wall/);
   await expect(strip(older)).toContainText("46.30");
 });
-
-/** Chromium as a process of its own, on a profile that outlives it. */
-async function browserOn(profile: string): Promise<{ page: Page; kill: () => Promise<void> }> {
-  const child = spawn(
-    CHROMIUM.executablePath,
-    ["--headless", "--remote-debugging-port=0", `--user-data-dir=${profile}`, ...CHROMIUM.args],
-    {
-      stdio: ["ignore", "ignore", "pipe"],
-    },
-  );
-  const ended = new Promise<void>((resolve) => child.once("exit", () => resolve()));
-  const address = await new Promise<string>((resolve) => {
-    let said = "";
-    child.stderr.on("data", (chunk) => {
-      said += String(chunk);
-      const found = /ws:\/\/\S+/.exec(said);
-      if (found) resolve(found[0]);
-    });
-  });
-  const browser = await chromium.connectOverCDP(address);
-  const page = await browser.contexts()[0]!.newPage();
-  const kill = async () => {
-    child.kill("SIGKILL");
-    await ended;
-  };
-  return { page, kill };
-}
 
 test("a browser killed in the middle of edits loses at most the last half second", async () => {
   const profile = await mkdtemp(join(tmpdir(), "profile-"));

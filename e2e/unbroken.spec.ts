@@ -1,26 +1,10 @@
 import { readFileSync } from "node:fs";
 import { type Page, expect, test } from "@playwright/test";
+import { tamper } from "../scripts/tamper.mjs";
 import { DEMO, EMPTY, field, figure, kept, quiet } from "./places";
 
 const tern = JSON.parse(readFileSync("demo/pieces/tern-ring.json", "utf8")) as { carrier: object; mounts: object[] };
 const rows = (page: Page) => page.getByRole("table").getByRole("row");
-
-/** Writes straight into the page's database, as no program of ours would. */
-function tamper(page: Page, store: "pieces" | "makes" | "settings", value: unknown, key?: string): Promise<void> {
-  return page.evaluate(
-    ([store, value, key]) =>
-      new Promise<void>((resolve, reject) => {
-        const open = indexedDB.open("hoop-ledger");
-        open.onsuccess = () => {
-          const write = open.result.transaction(store, "readwrite");
-          write.objectStore(store).put(value, key ?? undefined);
-          write.oncomplete = () => (open.result.close(), resolve());
-          write.onabort = () => reject(new Error("aborted"));
-        };
-      }),
-    [store, value, key ?? null] as const,
-  );
-}
 
 const record = (id: string, piece: object, more: object = {}) => ({
   id,
@@ -41,8 +25,10 @@ test("a piece that cannot be planned says why in its row, hides no other, opens 
   const heard = quiet(page);
   await page.goto("/");
   await expect(rows(page)).toHaveCount(11);
-  await tamper(page, "pieces", record("thin", thin));
-  await tamper(page, "pieces", record("theirs", { ...tern, carrier: { ...tern.carrier, size: { system: "mandrel", value: "K" } } }));
+  await tamper(page, "pieces", { put: record("thin", thin) });
+  await tamper(page, "pieces", {
+    put: record("theirs", { ...tern, carrier: { ...tern.carrier, size: { system: "mandrel", value: "K" } } }),
+  });
   await page.reload();
   await expect(rows(page)).toHaveCount(13);
   await expect(page.getByRole("row", { name: /thin ring/ })).toContainText("Thickness of the wire must be >= 0.05");
@@ -89,9 +75,12 @@ test("taking the readings of my mandrel away leaves home whole, and the piece si
 test("what cannot be read is set aside with its count, can be saved as it is, and given up", async ({ page }) => {
   await page.goto("/");
   await expect(rows(page)).toHaveCount(11);
-  await tamper(page, "pieces", record("undated", tern, { changed: undefined }));
-  await tamper(page, "pieces", { id: "hollow", piece: null });
-  await tamper(page, "settings", { id: "bench", bench: { shelves: [], units: 5 }, revision: 1, changed: "1" }, "bench");
+  await tamper(page, "pieces", { put: record("undated", tern, { changed: undefined }) });
+  await tamper(page, "pieces", { put: { id: "hollow", piece: null } });
+  await tamper(page, "settings", {
+    put: { id: "bench", bench: { shelves: [], units: 5 }, revision: 1, changed: "1" },
+    key: "bench",
+  });
   await page.evaluate(() => localStorage.setItem("hoop-ledger/journal/tern-ring", '{"kind":'));
   await page.reload();
   const aside = page.getByRole("region", { name: "Could not be read" });

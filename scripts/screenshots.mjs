@@ -1,9 +1,10 @@
 // Makes the pictures of docs/screenshots from the demo, at 1280 x 800.
-import { mkdirSync } from "node:fs";
+import { mkdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import { root } from "./children.mjs";
 import { findChromium } from "./chromium.mjs";
 import { buildApp, install, installChromium } from "./prepare.mjs";
+import { tamper } from "./tamper.mjs";
 
 await install();
 await installChromium();
@@ -20,6 +21,18 @@ mkdirSync(folder, { recursive: true });
  */
 
 const stages = ["stone", "wall", "plate", "hoop", "heats", "making"];
+/** A piece that cannot be planned, and a record that cannot be read. @param {Page} page */
+async function breakSome(page) {
+  await page.getByRole("table").getByRole("row").nth(9).waitFor();
+  const piece = JSON.parse(readFileSync(join(root, "demo/pieces/samphire-ring.json"), "utf8"));
+  piece.carrier.size = { system: "mandrel", value: "K" };
+  const put = { id: piece.id, piece, drafts: {}, unmeasured: [], changed: "2026-11-20", deleted: null, revision: 9 };
+  await tamper(page, "pieces", { put });
+  await tamper(page, "pieces", { put: { id: "hollow", piece: null } });
+  await page.reload();
+  await page.getByRole("region", { name: "Could not be read" }).waitFor();
+}
+
 /** @type {Picture[]} */
 const pictures = [
   { name: "home", path: "/" },
@@ -32,6 +45,12 @@ const pictures = [
   { name: "wall-too-low", path: "/pieces/plover-ring/wall" },
   { name: "terms", path: "/pieces/tern-ring/wall", act: (page) => page.locator('[data-figure="m1.wall.cutLength"]').click() },
   { name: "find", path: "/pieces/tern-ring/wall", act: (page) => page.keyboard.press("/") },
+  { name: "home-broken", path: "/", act: breakSome },
+  {
+    name: "mend",
+    path: "/",
+    act: async (page) => (await breakSome(page), page.goto(new URL("/pieces/samphire-ring/hoop", page.url()).href)),
+  },
   { name: "my-bench", path: "/my-bench" },
   { name: "card", path: "/pieces/tern-ring/card", size: { width: 900, height: 1200 } },
 ];

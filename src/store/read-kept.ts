@@ -12,7 +12,7 @@ import { MAKE, PIECE } from "@/formats/kinds";
 import { type Json, asObject } from "@/formats/read-json";
 import { type Validator, schemaFaults } from "@/formats/validate";
 import { type Piece } from "@/core/piece/piece";
-import { type Patch } from "immer";
+import { type BenchChange } from "./bench-changes";
 import { type BenchRecord, type MakeRecord, type PieceRecord, type Stores, type StoreName, type Unrevised } from "./keeper";
 import { type Make } from "@/core/piece/make";
 
@@ -70,7 +70,7 @@ function readBenchRecord(raw: unknown): Readable<BenchRecord> {
 export type JournalEntry =
   | { readonly kind: "piece"; readonly record: Unrevised<PieceRecord>; readonly madeOn: number | null }
   | { readonly kind: "tick"; readonly piece: string; readonly make: Make; readonly step: string; readonly isDone: boolean }
-  | { readonly kind: "bench"; readonly patches: readonly Patch[] };
+  | { readonly kind: "bench"; readonly edits: BenchChange };
 
 export function readJournalEntry(raw: unknown): Readable<JournalEntry> {
   return shaped<JournalEntry>(validateJournalEntry, raw, (entry) => {

@@ -103,7 +103,7 @@ test("what the journal holds is put where it belongs, or beside what has moved o
   await tray.tick(called("tern"), "one", true);
   const make = tray.store.getState().makes.tern!;
   writeJournal("t", { kind: "tick", piece: "tern", make, step: "two", isDone: true });
-  writeJournal("b", { kind: "bench", patches: [{ op: "add", path: ["overshoot"], value: 3 }] });
+  writeJournal("b", { kind: "bench", edits: [{ path: ["overshoot"], after: 3 }] });
   const again = await openTray(null);
   expect(lying(again).map((each) => [each.id, each.piece.name])).toEqual([
     ["tern", "Newer"],
@@ -117,10 +117,23 @@ test("what the journal holds is put where it belongs, or beside what has moved o
 test("ticks made in two windows are all kept, one that is not kept does not show, and the last can be taken back", async () => {
   const [here, there] = [await openTray(null), await openTray(null)];
   const steps = Array.from({ length: 20 }, (_, i) => `step-${i}`);
-  const kept = await Promise.all(steps.map((step, i) => (i % 2 ? here : there).tick(piece, step, true)));
+  const shown = new Set<string>();
+  const vanished: string[] = [];
+  here.store.subscribe(({ makes }) => {
+    const done = new Set(makes[piece.id]?.done);
+    for (const step of shown) if (!done.has(step)) vanished.push(step);
+    for (const step of done) shown.add(step);
+  });
+  const kept = await Promise.all(
+    steps.map(async (step, i) => {
+      for (let turn = 0; turn < i; turn++) await new Promise(setImmediate);
+      return (i % 2 ? here : there).tick(piece, step, true);
+    }),
+  );
   expect(kept).toEqual(steps.map(() => true));
   await here.readMakes();
   expect([...here.store.getState().makes[piece.id]!.done].sort()).toEqual([...steps].sort());
+  expect(vanished).toEqual([]);
   expect(await full(() => here.tick(piece, "late", true))).toBe(false);
   expect(here.store.getState().makes[piece.id]!.done).not.toContain("late");
   expect(await here.stepTick(piece, "past")).toBe(true);
@@ -134,6 +147,22 @@ test("changes of the bench in two windows both count; each is undone by itself, 
   expect(await here.changeBench((bench) => void (bench.overshoot = 4))).toBeNull();
   expect(await there.changeBench((bench) => void (bench.name = "There"))).toBeNull();
   expect(there.store.getState().bench).toMatchObject({ overshoot: 4, name: "There" });
+  const marks = [0.2, 0.3].map((mark, i) =>
+    [here, there][i]!.changeBench((bench) => {
+      bench.losses = { ...bench.losses, [i === 0 ? "wall" : "hoop"]: { mark } };
+    }),
+  );
+  expect(await Promise.all(marks)).toEqual([null, null]);
+  await here.readAll();
+  expect(here.store.getState().bench.losses).toEqual({ wall: { mark: 0.2 }, hoop: { mark: 0.3 } });
+  expect(await there.undoBench()).toBeNull();
+  expect(await here.undoBench()).toBeNull();
+  const marked = await Promise.all(
+    [here, there].map((tray, i) => tray.changeBench((bench) => void (bench.mandrel = [{ label: `at ${i}`, diameter: 17 + i }]))),
+  );
+  expect(marked.filter((told) => told === null)).toHaveLength(1);
+  expect(marked.find((told) => told !== null)).toMatch(/another window/);
+  await Promise.all([here.undoBench(), there.undoBench()]);
   expect(await here.changeBench((bench) => void (bench.overshoot = 99))).toMatch(/must be <= 14/);
   expect(await here.undoBench()).toBeNull();
   expect(here.store.getState().bench).toEqual({ ...SHIPPED_BENCH, name: "There" });

@@ -247,8 +247,8 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
   async function settleEntry(entry: JournalEntry): Promise<void> {
     if (entry.kind === "piece") return settlePiece(entry.record, entry.madeOn);
     if (entry.kind === "tick") return void (await keeper.write([tickChange(entry.make, entry.step, entry.isDone, now())]));
-    const { patched } = await import("./bench-changes");
-    await keeper.write([benchChange((kept) => patched(kept, entry.patches))]);
+    const { changed } = await import("./bench-changes");
+    await keeper.write([benchChange((kept) => changed(kept, entry.edits))]);
   }
 
   /** Where the kept piece has not moved on since; else as a copy, so that nothing typed is lost. */
@@ -278,10 +278,9 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
   async function stepBench(way: "past" | "future"): Promise<string | null> {
     const change = undone[way].at(-1);
     if (!change) return null;
-    const { patched, isAsLeft } = await import("./bench-changes");
-    const patches = way === "past" ? change.inverse : change.patches;
-    const left = way === "past" ? change.after : change.before;
-    const problem = await keepBench(patches, (bench) => (isAsLeft(bench, patches, left) ? patched(bench, patches) : null));
+    const { changed, takenBack } = await import("./bench-changes");
+    const edits = way === "past" ? takenBack(change) : change;
+    const problem = await keepBench(edits, (bench) => changed(bench, edits, true));
     undone[way].pop();
     if (problem === null) undone[way === "past" ? "future" : "past"].push(change);
     countBenchSteps();
@@ -293,9 +292,9 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
   }
 
   /** Returns why the bench is not kept so, or null. */
-  async function keepBench(patches: BenchChange["patches"], next: (bench: BenchEntry) => BenchEntry | null): Promise<string | null> {
-    const name = `bench-${Date.now()}`;
-    if (keeper.kind === "device") writeJournal(name, { kind: "bench", patches });
+  async function keepBench(edits: BenchChange, next: (bench: BenchEntry) => BenchEntry | null): Promise<string | null> {
+    const name = `bench-${Date.now()}-${crypto.randomUUID().slice(0, 8)}`;
+    if (keeper.kind === "device") writeJournal(name, { kind: "bench", edits });
     try {
       const [put] = await write([benchChange((kept) => next(kept ?? SHIPPED_BENCH))]);
       return put?.ok ? null : "another window has changed it since";
@@ -323,22 +322,24 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
     } catch (error) {
       isTold(error);
       setSteps(before);
+      underWay.delete(tick);
       return false;
     } finally {
       clearJournal(name);
-      underWay.delete(tick);
-      await readMakes();
+      // Until it is read back it stays laid over what is known: a tick beside it would else show it as never made.
+      await readMakes().finally(() => underWay.delete(tick));
+      showMakes();
     }
   }
 
   /** Changes the bench as it then is. Returns why it cannot be, or null. */
   async function changeBench(recipe: BenchRecipe): Promise<string | null> {
-    const { changeOf, patched } = await import("./bench-changes");
+    const { changeOf, changed } = await import("./bench-changes");
     const made = changeOf(get().bench, recipe);
     if (!made.ok) return made.problem;
     const { change } = made;
-    if (change.patches.length === 0) return null;
-    const problem = await keepBench(change.patches, (bench) => patched(bench, change.patches));
+    if (change.length === 0) return null;
+    const problem = await keepBench(change, (bench) => changed(bench, change));
     if (problem !== null) return problem;
     undone.past = [...undone.past, change].slice(-MOST_UNDO);
     undone.future = [];

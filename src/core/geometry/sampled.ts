@@ -115,7 +115,8 @@ function isTraced(spans: readonly Span[], perimeter: number): boolean {
     });
     return off.sort((a, b) => a - b)[n >> 1]!;
   };
-  for (let stride = 1; stride === 1 || (stride * perimeter) / n <= TRACED.apart; stride *= 2) if (middleOff(stride) > TRACED.off) return true;
+  for (let stride = 1; stride === 1 || (stride * perimeter) / n <= TRACED.apart; stride *= 2)
+    if (middleOff(stride) > TRACED.off) return true;
   return false;
 }
 
