@@ -195,7 +195,7 @@ export async function attackRecords(address: string, random: Random, tries: numb
   for (let i = 0; i < tries; i++) {
     const store = random.of(["pieces", "pieces", "makes", "settings"] as const);
     const id = store === "settings" ? "bench" : "tampered";
-    const piece = { ...random.of(DEMO_PIECES), id };
+    const piece = { ...random.of(DEMO_PIECES), id, name: "Tampered ring" };
     const whole = {
       pieces: { id, piece, drafts: {}, unmeasured: [], changed: "2026-11-20", deleted: null, revision: 1 },
       makes: {

@@ -40,7 +40,6 @@ const pictures = [
   { name: "stone-free", path: "/pieces/strand-ring/stone" },
   { name: "wall-heart", path: "/pieces/thrift-ring/wall" },
   { name: "wall-tube", path: "/pieces/knot-ring/wall" },
-  { name: "wall-notched", path: "/pieces/kelp-ring/wall" },
   { name: "heats-softening", path: "/pieces/whelk-ring/heats" },
   { name: "wall-too-low", path: "/pieces/plover-ring/wall" },
   { name: "terms", path: "/pieces/tern-ring/wall", act: (page) => page.locator('[data-figure="m1.wall.cutLength"]').click() },

@@ -5,6 +5,7 @@ import { faultMessage } from "./faults";
 const FIELD_NAMES: Readonly<Record<string, string>> = {
   "/name": "Name",
   "/kind": "Kind of piece",
+  "/copies": "Copies",
   "/notes": "Notes",
   "/benchUsed": "The bench it came with",
   "/mounts/place/along": "Place along the hoop",
