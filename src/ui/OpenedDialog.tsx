@@ -10,6 +10,7 @@ import { type Opened } from "@/workers/files/protocol";
 import { benchName } from "@/words/bench";
 import { counted } from "@/words/names";
 import { TROUBLE_WORDS } from "@/words/trouble";
+import { type Asked, Problem } from "./asked";
 import { Dialog, DialogActions } from "./Dialog";
 import { FaultList } from "./FaultList";
 import { RestoreDialog } from "./RestoreDialog";
@@ -50,8 +51,6 @@ function RefusedDialog({
     </Dialog>
   );
 }
-
-export type Asked<K extends Opened["kind"]> = { readonly opened: Extract<Opened, { kind: K }>; readonly onClose: () => void };
 
 /** Asks first whose bench it is planned with, then what becomes of the piece that has its id. */
 function PieceDialog({ opened, onClose }: Asked<"piece">) {
@@ -163,16 +162,5 @@ function BenchDialog({ opened, onClose }: Asked<"bench">) {
         </button>
       </DialogActions>
     </Dialog>
-  );
-}
-
-/** Why nothing was changed. */
-export function Problem({ text }: { readonly text: string | null }) {
-  if (text === null) return null;
-  return (
-    <p role="alert" className="mt-2 text-[13px] text-bad">
-      <span aria-hidden="true">◆ </span>
-      {text}.
-    </p>
   );
 }

@@ -7,7 +7,7 @@ import { faultLine } from "@/words/faults";
 import { counted } from "@/words/names";
 import { TROUBLE_WORDS } from "@/words/trouble";
 import { Dialog, DialogActions } from "./Dialog";
-import { type Asked, Problem } from "./OpenedDialog";
+import { type Asked, Problem } from "./asked";
 import { ProgressBar } from "./ProgressDialog";
 import { useNotices } from "./notices";
 import { useTray } from "./tray";
