@@ -7,8 +7,8 @@ export default defineConfig({
   workers: 2,
   retries: 0,
   reporter: [["line"], ["json"]],
-  timeout: 90_000,
-  expect: { timeout: 15_000 },
+  timeout: 45_000,
+  expect: { timeout: 8_000 },
   globalSetup: "./e2e/servers.ts",
   use: { baseURL: DEMO, viewport: { width: 1280, height: 800 }, launchOptions: CHROMIUM },
 });

@@ -90,27 +90,18 @@ const make = (piece: Piece): Make => ({
 /** Pieces, benches, makes and backups, mutated, through decoders, planner and command line. */
 export function attackCore(random: Random, seconds: number): void {
   const piece = () => mutated(random.of(DEMO_PIECES), random);
-  attackReader(
-    "mutated pieces, decoded and planned",
-    seconds,
-    20_000,
-    BOUND.plan,
-    () => JSON.stringify(piece()),
-    (text) => {
-      const decoded = decodePiece(text);
-      return decoded.ok ? planned(decoded.value) : !say(decoded.faults);
-    },
-  );
+  const readAndPlanned = (text: string) => {
+    const decoded = decodePiece(text);
+    return decoded.ok ? planned(decoded.value) : !say(decoded.faults);
+  };
+  attackReader("mutated pieces, decoded and planned", seconds, 20_000, BOUND.plan, () => JSON.stringify(piece()), readAndPlanned);
   attackReader(
     "pieces with a text cut, doubled or scrambled",
     seconds / 3,
     5000,
     BOUND.plan,
     () => scrambled(JSON.stringify(random.of(DEMO_PIECES)), random),
-    (text) => {
-      const decoded = decodePiece(text);
-      return decoded.ok ? planned(decoded.value) : !say(decoded.faults);
-    },
+    readAndPlanned,
   );
   attackReader(
     "mutated benches, decoded and planned with",

@@ -54,9 +54,7 @@ test("a hostile piece cannot hold the server, and a thousand requests, fifty at 
     { ...tern, mounts: stones(13) },
   ];
   const answers = await Promise.all(hostile.map((piece) => post(JSON.stringify({ piece }))));
-  // On a machine that is busy elsewhere the first two may not be done in the time they are given: they end all the same.
-  for (const { status } of answers.slice(0, 2)) expect([200, 422]).toContain(status);
-  expect(answers[2]!.status).toBe(422);
+  expect(answers.map(({ status }) => status)).toEqual([200, 200, 422]);
   const body = JSON.stringify({ piece: tern });
   const failures: number[] = [];
   let next = 0;
