@@ -94,6 +94,33 @@ test("leaving a field as it was makes no step", async () => {
   expect(session.history.getState().pastStates).toHaveLength(0);
 });
 
+test("undoing the entry that measured a field makes it a guess again, and redoing it a measure", async () => {
+  const session = open(await device());
+  const guessed = () => session.store.getState().unmeasured;
+  session.type(height, "5.2");
+  session.commit();
+  expect(guessed()).toEqual([]);
+  session.undo();
+  expect(guessed()).toEqual(["height"]);
+  session.redo();
+  expect(guessed()).toEqual([]);
+});
+
+test("a choice says which fields it leaves guessed, in one step of undo; one that is refused leaves them as they were", async () => {
+  const session = open(await device());
+  const pick = (exponent: number) =>
+    session.choose(
+      (each) => void (each.mounts[0]!.stone.dome = exponent),
+      (before) => [...before, "dome"],
+    );
+  expect(pick(3)).toBeNull();
+  expect(session.store.getState()).toMatchObject({ unmeasured: ["height", "dome"] });
+  session.undo();
+  expect(session.store.getState()).toMatchObject({ unmeasured: ["height"], piece });
+  expect(pick(0.2)).toMatch(/>= 1/);
+  expect(session.store.getState().unmeasured).toEqual(["height"]);
+});
+
 test("wrong text is kept and explained, the piece goes on as it was, and it is taken once it fits", async () => {
   const session = open(await device());
   session.register(turnIn);

@@ -62,13 +62,17 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
         refused: null,
         isHeld: false,
       }),
-      { partialize: ({ piece }) => ({ piece }), equality: (a, b) => a.piece === b.piece, limit: MOST_UNDO },
+      {
+        partialize: ({ piece, unmeasured }) => ({ piece, unmeasured }),
+        equality: (a, b) => a.piece === b.piece && a.unmeasured === b.unmeasured,
+        limit: MOST_UNDO,
+      },
     ),
   );
   const history = store.temporal;
   const fields = new Map<string, TypedField<unknown>>();
   /** The piece before the field or drag at hand, while one is. */
-  let before: Piece | null = null;
+  let before: Pick<SessionState, "piece" | "unmeasured"> | null = null;
   let revision: number | null = record.revision;
   let written = { piece: record.piece, drafts: record.drafts, unmeasured: record.unmeasured };
   let keptAt = record.changed;
@@ -172,7 +176,9 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
   }
 
   function take(piece: Piece, drafts: Drafts, key: string | null): void {
-    store.setState({ piece, drafts, unmeasured: get().unmeasured.filter((each) => each !== key), refused: null });
+    const { unmeasured } = get();
+    const isMeasured = key !== null && unmeasured.includes(key);
+    store.setState({ piece, drafts, unmeasured: isMeasured ? unmeasured.filter((each) => each !== key) : unmeasured, refused: null });
   }
 
   /** What was typed and could not be taken may fit now. */
@@ -189,7 +195,8 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
   /** Opens a step of undo, which `commit` closes. */
   function begin(): void {
     if (before !== null) return;
-    before = get().piece;
+    const { piece, unmeasured } = get();
+    before = { piece, unmeasured };
     history.getState().pause();
   }
 
@@ -203,12 +210,23 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
   function commit(): void {
     if (get().isHeld) store.setState({ isHeld: false });
     if (before === null) return;
-    const [first, last] = [before, get().piece];
+    const { piece, unmeasured } = get();
+    const [first, last] = [before, { piece, unmeasured }];
     before = null;
     if (JSON.stringify(first) === JSON.stringify(last)) return history.getState().resume();
-    store.setState({ piece: first });
+    store.setState(first);
     history.getState().resume();
-    store.setState({ piece: last });
+    store.setState(last);
+  }
+
+  /** Makes a change that is not typed: a choice, or one move of a drag. Returns why it could not be, or null. */
+  function change(recipe: Recipe, key: string | null = null): string | null {
+    const result = tried(recipe, true);
+    if (!result.ok) return result.problem;
+    const { [key ?? ""]: _dropped, ...drafts } = get().drafts;
+    take(result.value, key === null ? get().drafts : drafts, key);
+    retry();
+    return null;
   }
 
   return {
@@ -235,14 +253,15 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
       retry();
     },
 
-    /** Makes a change that is not typed: a choice, or one move of a drag. Returns why it could not be, or null. */
-    change(recipe: Recipe, key: string | null = null): string | null {
-      const result = tried(recipe, true);
-      if (!result.ok) return result.problem;
-      const { [key ?? ""]: _dropped, ...drafts } = get().drafts;
-      take(result.value, key === null ? get().drafts : drafts, key);
-      retry();
-      return null;
+    change,
+
+    /** Makes a choice by which fields come to be guessed, or are no longer. Returns why it could not be, or null. */
+    choose(recipe: Recipe, guessed: (before: readonly string[]) => readonly string[]): string | null {
+      begin();
+      const problem = change(recipe);
+      if (problem === null) store.setState({ unmeasured: guessed(get().unmeasured) });
+      commit();
+      return problem;
     },
 
     /** Says why a drag stops short, until it goes on. */

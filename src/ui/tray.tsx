@@ -3,7 +3,8 @@
 import { type ReactNode, createContext, useContext, useEffect, useState } from "react";
 import { useStore } from "zustand";
 import { SHIPPED } from "@/core/piece/bench";
-import { type Tray, type TrayState, openTray } from "@/store/tray";
+import { type Tray, openTray } from "@/store/tray";
+import { type TrayState } from "@/store/tray-state";
 import { type Units } from "@/words/show";
 import { useWhenIdle } from "./idle";
 

@@ -1,0 +1,113 @@
+import { type Make } from "@/core/piece/make";
+import { type Piece } from "@/core/piece/piece";
+import { clearJournal, writeJournal } from "./journal";
+import { type Change, type MakeRecord } from "./keeper";
+import { makeRecord } from "./restoring";
+import { MOST_UNDO, NO_TICKS, type Tick, type TickSteps, type TrayBase, isTold, now } from "./tray-state";
+
+/** The makings of a tray: ticks, kept one by one, whatever other windows tick meanwhile. */
+export function makingsOn({ keeper, store, write, noteUnreadable }: TrayBase) {
+  const get = store.getState;
+  let kept: Readonly<Record<string, Make>> = {};
+  const underWay = new Set<Tick & { readonly make: Make }>();
+
+  async function readMakes(): Promise<void> {
+    const { records, unreadable } = await keeper.makes();
+    noteUnreadable("makes", unreadable);
+    kept = newestMakes(records);
+    showMakes();
+  }
+
+  /** What is kept, with the ticks that are being kept now. */
+  function showMakes(): void {
+    const makes = { ...kept };
+    for (const { make, step, isDone } of underWay) makes[make.piece] = ticked(makes[make.piece] ?? make, step, isDone);
+    store.setState({ makes });
+  }
+
+  async function keepTick(piece: Piece, { step, isDone }: Tick, steps: TickSteps): Promise<boolean> {
+    const make = get().makes[piece.id] ?? startMake(piece, now());
+    const name = `tick-${make.id}-${step}`;
+    if (keeper.kind === "device") writeJournal(name, { kind: "tick", piece: piece.id, make, step, isDone });
+    const tick = { make, step, isDone };
+    const before = get().ticks[piece.id] ?? NO_TICKS;
+    const setSteps = (of: TickSteps) => store.setState(({ ticks }) => ({ ticks: { ...ticks, [piece.id]: of } }));
+    underWay.add(tick);
+    showMakes();
+    setSteps(steps);
+    try {
+      await write([tickChange(make, step, isDone, now())]);
+      return true;
+    } catch (error) {
+      isTold(error);
+      setSteps(before);
+      underWay.delete(tick);
+      return false;
+    } finally {
+      clearJournal(name);
+      // Until it is read back it stays laid over what is known: a tick beside it would else show it as never made.
+      await readMakes().finally(() => underWay.delete(tick));
+      showMakes();
+    }
+  }
+
+  return {
+    readMakes,
+
+    /** Ticks a step of a piece's making off, or on again; the first tick starts it. Returns whether it is kept. */
+    async tick(piece: Piece, step: string, isDone: boolean): Promise<boolean> {
+      const { past } = get().ticks[piece.id] ?? NO_TICKS;
+      return keepTick(piece, { step, isDone }, { past: [...past, { step, isDone }].slice(-MOST_UNDO), future: [] });
+    },
+
+    /** Takes the last tick back, or makes it again. Returns whether that is kept; true where there is none. */
+    async stepTick(piece: Piece, way: "past" | "future"): Promise<boolean> {
+      const { past, future } = get().ticks[piece.id] ?? NO_TICKS;
+      const tick = (way === "past" ? past : future).at(-1);
+      if (!tick) return true;
+      const steps =
+        way === "past" ? { past: past.slice(0, -1), future: [...future, tick] } : { past: [...past, tick], future: future.slice(0, -1) };
+      return keepTick(piece, { step: tick.step, isDone: tick.isDone === (way === "future") }, steps);
+    },
+  };
+}
+
+/** Ticks a step of the newest making kept of a piece; of the one given where there is none yet. */
+export function tickChange(make: Make, step: string, isDone: boolean, changed: string): Change {
+  return {
+    store: "makes",
+    piece: make.piece,
+    change: (kept) => {
+      const now = newestMakes(kept)[make.piece] ?? make;
+      return makeRecord(ticked(now, step, isDone), changed);
+    },
+  };
+}
+
+function ticked(make: Make, step: string, isDone: boolean): Make {
+  const others = make.done.filter((each) => each !== step);
+  return { ...make, done: isDone ? [...others, step] : others };
+}
+
+function newestMakes(records: readonly MakeRecord[]): Record<string, Make> {
+  const newest: Record<string, Make> = {};
+  for (const { make } of records) if ((newest[make.piece]?.started ?? "") <= make.started) newest[make.piece] = make;
+  return newest;
+}
+
+/** A making that starts now, with its own copy of the piece. */
+function startMake(piece: Piece, started: string): Make {
+  const id = `${piece.id.slice(0, 20)}-${started.replace(/[^0-9]/g, "").slice(4, 14)}`;
+  return {
+    format: "hoop-ledger/make",
+    version: 1,
+    id,
+    piece: piece.id,
+    pieceFile: piece,
+    started,
+    finished: null,
+    done: [],
+    measured: [],
+    notes: "",
+  };
+}

@@ -1,0 +1,58 @@
+import { type StoreApi } from "zustand/vanilla";
+import { type Make } from "@/core/piece/make";
+import { type BenchEntry } from "@/core/piece/bench";
+import { type Change, KeepError, type Keeper, type Outcome, type PieceRecord, type Trouble, type Unreadable, type Writing } from "./keeper";
+
+export interface TrayState {
+  readonly keeper: Keeper;
+  readonly bench: BenchEntry;
+  /** The pieces read so far, newest change first, the deleted ones among them. */
+  readonly pieces: readonly PieceRecord[];
+  /** Whether those are all. */
+  readonly isWhole: boolean;
+  /** Ids of all pieces kept, as far as they are known. */
+  readonly ids: readonly string[];
+  /** The newest making of each piece, by the piece's id. */
+  readonly makes: Readonly<Record<string, Make>>;
+  /** What is kept and cannot be read. */
+  readonly unreadable: readonly Unreadable[];
+  readonly trouble: Trouble | null;
+  /** Ticks of this page that can be taken back, and done again, by the piece's id. */
+  readonly ticks: Readonly<Record<string, TickSteps>>;
+  /** How many changes of the bench can be undone, and done again. */
+  readonly benchSteps: { readonly past: number; readonly future: number };
+}
+
+export interface Tick {
+  readonly step: string;
+  readonly isDone: boolean;
+}
+
+export interface TickSteps {
+  readonly past: readonly Tick[];
+  readonly future: readonly Tick[];
+}
+
+export const NO_TICKS: TickSteps = { past: [], future: [] };
+
+/** How many steps of ticks, and of changes of the bench, can be taken back. */
+export const MOST_UNDO = 200;
+
+/** What the pieces, makings and bench of a tray are kept by. */
+export interface TrayBase {
+  readonly keeper: Keeper;
+  readonly store: StoreApi<TrayState>;
+  /** Makes changes, and shows and tells what has changed. @throws KeepError, with the tray's trouble set to it */
+  readonly write: (changes: readonly Change[], how?: Writing) => Promise<Outcome[]>;
+  /** What of a store cannot be read takes the place of what was known of it. */
+  readonly noteUnreadable: (where: Unreadable["store"], found: readonly Unreadable[]) => void;
+}
+
+/** What a keeper refused is told as the tray's trouble; anything else is our own mistake. */
+export function isTold(error: unknown): void {
+  if (!(error instanceof KeepError)) throw error;
+}
+
+export function now(): string {
+  return new Date().toISOString();
+}
