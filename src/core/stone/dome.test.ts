@@ -28,6 +28,34 @@ test("whatever the exponent, the arc is that of the curve finely drawn and the l
   );
 });
 
+test("of a very full dome the arc is as long as its curve, and the lean its slope, wherever the catch ends", () => {
+  const arcDrawn = ({ radius, turnIn, height, exponent }: Dome & { exponent: number }, reach: number) => {
+    const steps = 200_000;
+    const end = Math.acos((1 - reach / radius) ** (exponent / 2));
+    let [length, x, y] = [0, radius, 0];
+    for (let i = 1; i <= steps; i++) {
+      const angle = (end * i) / steps;
+      const [nx, ny] = [radius * Math.cos(angle) ** (2 / exponent), (height - turnIn) * Math.sin(angle) ** (2 / exponent)];
+      length += Math.hypot(nx - x, ny - y);
+      [x, y] = [nx, ny];
+    }
+    return length;
+  };
+  for (const [radius, rise, exponent, reach] of [
+    [1, 3, 20, 0.85],
+    [1, 3, 20, 0.8],
+    [6, 3.3, 12, 5.9],
+    [8, 2, 1.0001, 3],
+    [0.4, 4, 3, 0.2],
+    [9, 0.5, 6, 0.05],
+  ] as const) {
+    const dome = { radius, turnIn: 1, height: 1 + rise, exponent };
+    expect(cover(dome, reach).arc).toBeCloseTo(arcDrawn(dome, reach), 5);
+    const [x, risen] = [1 - reach / radius, (1 - (1 - reach / radius) ** exponent) ** (1 / exponent)];
+    expect(cover(dome, reach).lean).toBeCloseTo(Math.atan((radius / rise) * (risen / x) ** (exponent - 1)), 9);
+  }
+});
+
 test("a pointed dome leans further in at once than a round one, and a flat face lies flat", () => {
   const lean = (exponent: number) => cover({ ...round, exponent }, 0.3).lean;
   expect(lean(1.3)).toBeGreaterThan(lean(2));

@@ -23,11 +23,28 @@ export function cover(dome: Dome, reach: number): Cover {
   if (dome.exponent === "flat") return { arc: reach, lean: Math.PI / 2 };
   const { radius, exponent: m } = dome;
   const rise = dome.height - dome.turnIn;
-  const inward = (1 - reach / radius) ** m;
-  const risen = (1 - inward) ** (1 / m);
+  const [left, risen] = [1 - reach / radius, riseAt(-reach / radius, m)];
+  const turn = evenSlope(radius / rise, m);
   const slope = slopeOf(radius / rise, m);
-  const arc = steepIntegral((v) => Math.hypot(1, slope(v, 1 - v ** m)), 0, risen);
-  return { arc: arc * rise, lean: Math.atan(slope(risen, inward)) };
+  const upright = steepIntegral((v) => Math.hypot(1, slope(v, 1 - v ** m)), 0, Math.min(risen, turn.risen));
+  const along = (x: number, toTurn: number) => Math.hypot(radius / rise, (x / riseAt(turn.left - 1 - toTurn, m)) ** (m - 1));
+  const level = left < turn.left ? steepIntegral((x, _, toTurn) => along(x, toTurn), left, turn.left) : 0;
+  return { arc: (upright + level) * rise, lean: Math.atan((radius / rise) * (risen / left) ** (m - 1)) };
+}
+
+/** The share of the rise at a share `1 + over` of the radius (`over` below 0): (1 - x^m)^(1/m), of which no digit is lost however full the dome. */
+function riseAt(over: number, m: number): number {
+  return (-Math.expm1(m * Math.log1p(over))) ** (1 / m);
+}
+
+/**
+ * Where the dome leans by half a right angle, as shares of its rise and of its radius. Below it the arc is taken over the rise, above it over the
+ * radius, so that neither integral is ever steep. The slope is flatness x (v / x)^(m - 1).
+ */
+function evenSlope(flatness: number, m: number): { readonly risen: number; readonly left: number } {
+  if (m === 1) return { risen: 1, left: 0 };
+  const q = flatness ** (-1 / (m - 1));
+  return { risen: (1 + q ** -m) ** (-1 / m), left: (1 + q ** m) ** (-1 / m) };
 }
 
 /** How far the dome runs inward for each step up, at a share `v` of its rise; `left` is 1 - v^m. */
