@@ -17,7 +17,7 @@ const core = [
   ["mount", ["measure", "geometry", "metal", "stone"]],
   ["hoop", ["measure", "geometry", "metal"]],
   ["heats", ["measure", "metal"]],
-  ["making", ["heats", "stone", "measure"]],
+  ["making", ["heats", "stone", "metal", "measure"]],
 ];
 const insideCore = core.map(([room, known]) => ({
   name: `core-${room}-knows-only-${known.join("-") || "itself"}`,

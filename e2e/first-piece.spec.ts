@@ -19,12 +19,23 @@ test("a first piece from nothing, by keyboard alone, to the card", async ({ page
   await page.keyboard.press("]");
   await expect(figure(page, "m1.plate.blankLength")).toContainText("18.7");
   await page.keyboard.press("]");
-  await expect(page.getByText("not measured yet")).toBeVisible();
+  const guesses = page.getByText("not measured yet");
+  await expect(page.getByRole("region", { name: "Answer" })).toContainText("not measured yet");
+  await expect(page.getByRole("button", { name: "Hoop not measured yet" })).toBeVisible();
+  await expect(page.getByRole("button", { name: /Wall strip 46.05/ })).toBeVisible();
+  await page.goto(`${EMPTY}pieces/first-ring/card`);
+  const unsized = page.getByRole("article");
+  await expect(unsized).toContainText("46.05 mm long, slit to 3.20 mm tall");
+  await expect(unsized).toContainText("EU ______, inside ______ mm");
+  await expect(unsized).toContainText("Cut the hoop's blank ______ mm long");
+  await expect(unsized).not.toContainText("59.1");
+  await page.goto(`${EMPTY}pieces/first-ring/hoop`);
+  await expect(figure(page, "hoop.cutLength")).toBeVisible();
   while ((await page.evaluate(() => document.activeElement?.getAttribute("data-field"))) !== "hoop.size.value")
     await page.keyboard.press("Tab");
   await page.keyboard.type("54");
   await page.keyboard.press("Enter");
-  await expect(page.getByText("not measured yet")).toBeHidden();
+  await expect(guesses).toHaveCount(0);
   await expect(figure(page, "hoop.cutLength")).toContainText("59.1");
   await page.evaluate(() => (document.activeElement as HTMLElement).blur());
   await page.keyboard.press("]");
@@ -44,7 +55,7 @@ test("a first piece from nothing, by keyboard alone, to the card", async ({ page
   const card = page.getByRole("link", { name: "Card" });
   while (!(await card.evaluate((link) => link === document.activeElement))) await page.keyboard.press("Shift+Tab");
   await page.keyboard.press("Enter");
-  await expect(page.getByRole("article")).toContainText("46.05 × 3.20 × 0.32 mm, fine silver");
+  await expect(page.getByRole("article")).toContainText("16.00 × 12.00 mm, 44.21 round, 5.20 tall, leans in at 1.90");
   await page.goto(`${EMPTY}pieces/first-ring/making`);
   await expect(page.getByRole("checkbox").first()).toBeChecked();
   expect(heard).toEqual([]);
@@ -81,9 +92,17 @@ test("a new piece starts valid and says what is not measured yet; single keys re
   await page.evaluate(() => (document.activeElement as HTMLElement).blur());
   await page.keyboard.press("n");
   await expect(page).toHaveURL(/new-ring\/stone/);
-  await expect(page.getByText("not measured yet")).toHaveCount(4);
+  const guessed = page.getByRole("region", { name: "Measures" }).getByText("not measured yet");
+  await expect(guessed).toHaveCount(4);
+  for (const stage of ["Stone", "Wall", "Plate", "Hoop"])
+    await expect(page.getByRole("button", { name: `${stage} not measured yet` })).toBeVisible();
   await field(page, "m1.stone.outline.length").fill("18");
-  await expect(page.getByText("not measured yet")).toHaveCount(3);
+  await field(page, "m1.stone.outline.length").press("Enter");
+  await expect(guessed).toHaveCount(3);
+  await page.getByRole("button", { name: /Undo/ }).click();
+  await expect(guessed).toHaveCount(4);
+  await page.getByRole("button", { name: /Redo/ }).click();
+  await expect(guessed).toHaveCount(3);
   await field(page, "m1.stone.material.name").fill("");
   await field(page, "m1.stone.material.name").pressSequentially("n/a [?]");
   await expect(page).toHaveURL(/new-ring\/stone/);

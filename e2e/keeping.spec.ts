@@ -36,9 +36,12 @@ test("a wrong entry is kept and explained, the last good plan stands, and it is 
   await expect(page.getByRole("alert").filter({ hasText: "must be <" })).toContainText(
     "must be < the stone's height, 5.2, got 6. The plan goes on with 1.90",
   );
-  await expect(page.getByRole("button", { name: /Wall strip 46.05 × 3.20/ })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Wall rests on a refused entry" })).toBeVisible();
+  await expect(page.getByRole("button", { name: /Plate 16.7 × 12.7/ })).toBeVisible();
   await kept(page);
-  await page.reload();
+  await page.goto("/pieces/tern-ring/card");
+  await expect(page.getByRole("article")).toContainText("46.05 mm long, slit to ______ mm tall");
+  await page.goto("/pieces/tern-ring/stone");
   await expect(turnIn).toHaveValue("6");
   await expect(turnIn).toHaveAttribute("aria-invalid", "true");
   await field(page, "m1.stone.height").fill("9");

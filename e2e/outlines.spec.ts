@@ -38,7 +38,8 @@ test("another shape keeps the stone's size; a dimension it cannot have is explai
   await field(page, "m1.stone.outline.length").fill("18");
   await expect(round(page)).toContainText("46.67");
   await choose(page, "Shape", "Heart");
-  await expect(page.getByRole("button", { name: /Wall strip/ })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Wall not measured yet" })).toBeVisible();
+  await field(page, "m1.stone.outline.cleft").fill("2");
   await page.getByRole("button", { name: /Wall strip/ }).click();
   await expect(page.getByText(/Wrapped over the notch the strip comes out/)).toBeVisible();
   expect(heard).toEqual([]);
@@ -194,6 +195,14 @@ test("from an empty tray a first stone becomes another shape, with a wrong corne
   await expect(page.getByText(/must be <= 5\.00, or the corners meet/)).toBeVisible();
   await field(page, "m1.stone.outline.corner").fill("2");
   await choose(page, "Face", "Flat");
+  await page.getByRole("button", { name: "Wall not measured yet" }).click();
+  await page.getByRole("button", { name: "Stone not measured yet" }).click();
+  for (const [name, mm] of [
+    ["outline.length", "14"],
+    ["outline.width", "10"],
+    ["height", "4.8"],
+  ] as const)
+    await field(page, `m1.stone.${name}`).fill(mm);
   await page.getByRole("button", { name: /Wall strip/ }).click();
   await choose(page, "From", "Cup");
   await field(page, "m1.wall.tube.outside").fill("15");

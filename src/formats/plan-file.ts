@@ -7,9 +7,10 @@ import { termText } from "@/words/terms";
 
 /** A plan as its file has it: with the sentences of its terms, steps and findings, and without what only screens need. */
 export function planFile(plan: Plan): object {
-  const { drawing: _drawing, settled: _settled, figures, heatPlan, steps, findings, ...rest } = plan;
+  const { drawing: _drawing, settled: _settled, figures, joints, heatPlan, steps, findings, ...rest } = plan;
   return {
     ...rest,
+    joints: joints.map(({ follows: _follows, ...joint }) => joint),
     figures: Object.fromEntries(
       Object.entries(figures).map(([key, figure]) => [
         key,

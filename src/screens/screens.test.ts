@@ -1,6 +1,7 @@
 import { demoPiece } from "@demo/pieces";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { type Piece } from "@/core/piece/piece";
+import { SURE } from "@/core/piece/doubt";
 import { planPiece } from "@/core/piece/plan-piece";
 import { METRIC } from "@/words/show";
 import { ladderOf } from "./heats/ladder";
@@ -50,7 +51,7 @@ test("pins are put, said, replaced and taken away", () => {
 
 test("the stem and the list say each stage's one result, and carry its gravest finding", () => {
   const stem = (piece: Piece) =>
-    stemOf(piece, { plan: planPiece(piece, SHIPPED_BENCH), isSettling: false }, "m1", METRIC, 3).map(({ id, result, level }) => [
+    stemOf(piece, { plan: planPiece(piece, SHIPPED_BENCH), isSettling: false }, "m1", METRIC, 3, SURE).map(({ id, result, level }) => [
       id,
       result,
       level,
@@ -58,7 +59,7 @@ test("the stem and the list say each stage's one result, and carry its gravest f
   expect(stem(tern)).toEqual([
     ["stone", "16.0 × 12.0, 5.2 tall", null],
     ["wall", "strip 46.05 × 3.20 × 0.32", null],
-    ["plate", "16.7 × 12.7 × 0.6, flush", null],
+    ["plate", "16.7 × 12.7 × 0.60, flush", null],
     ["hoop", "EU 54, blank 59.1", null],
     ["heats", "4 heats, all hold", null],
     ["making", "3 of 32 steps", null],
@@ -67,7 +68,7 @@ test("the stem and the list say each stage's one result, and carry its gravest f
   expect(stem(whelk)[4]).toEqual(["heats", "4 heats, 1 softens", "warning"]);
   const plan = planPiece(tern, SHIPPED_BENCH);
   const make = { done: plan.steps.slice(0, 4).map(({ id }) => id) } as unknown as Parameters<typeof rowOf>[2];
-  expect(rowOf(tern, plan, make, METRIC)).toMatchObject({
+  expect(rowOf(tern, plan, make, METRIC, SURE)).toMatchObject({
     next: "Step 5: cut the strip 46.05 mm long",
     heats: ["4", "all hold"],
     level: null,

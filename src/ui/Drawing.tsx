@@ -134,7 +134,10 @@ export function pointUnder(event: Pick<PointerEvent<SVGGraphicsElement>, "curren
   const parent = event.currentTarget.parentElement as unknown as SVGGraphicsElement;
   const inverse = parent.getScreenCTM()?.inverse();
   if (!inverse) return [0, 0];
-  const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(inverse);
+  const sheet = event.currentTarget.ownerSVGElement!.getBoundingClientRect();
+  const held = (at: number, from: number, to: number) => Math.min(to, Math.max(from, at));
+  const onSheet = new DOMPoint(held(event.clientX, sheet.left, sheet.right), held(event.clientY, sheet.top, sheet.bottom));
+  const { x, y } = onSheet.matrixTransform(inverse);
   return [x, y];
 }
 

@@ -3,6 +3,7 @@
 import { stageOf } from "@/words/stages";
 import { sayFinding } from "@/words/findings";
 import { Note } from "./Note";
+import { useDoubt } from "./doubt";
 import { usePlan } from "./plan";
 import { useUnits } from "./tray";
 
@@ -10,7 +11,10 @@ import { useUnits } from "./tray";
 export function FindingNotes({ stage, mount }: { readonly stage: string; readonly mount: string }) {
   const { findings } = usePlan();
   const units = useUnits();
+  const doubtOf = useDoubt();
   return findings
     .filter(({ code, at }) => stageOf(code, at, mount) === stage)
-    .map((finding, i) => <Note key={`${finding.code}${i}`} level={finding.level} said={sayFinding(finding, units)} />);
+    .map((finding, i) => (
+      <Note key={`${finding.code}${i}`} level={finding.level} said={sayFinding(finding, units)} doubt={doubtOf(finding.at)} />
+    ));
 }

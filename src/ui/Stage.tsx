@@ -2,6 +2,9 @@
 
 import { type ReactNode } from "react";
 import { LitProvider } from "./lit";
+import { doubtAmong } from "@/core/piece/doubt";
+import { DOUBTS } from "@/words/doubt";
+import { useDoubt } from "./doubt";
 import { useSessionState } from "./session";
 import { type Size, useSize } from "./useSize";
 
@@ -52,12 +55,26 @@ function Refused() {
   );
 }
 
-/** The answers in a row, and the sum they came from at the end. */
-export function Answers({ children, sum }: { readonly children: ReactNode; readonly sum?: ReactNode }) {
+interface AnswersProps {
+  /** Keys of the figures they come from. */
+  readonly figures: readonly string[];
+  readonly sum?: ReactNode;
+  readonly children: ReactNode;
+}
+
+/** The answers in a row, and at the end the sum they came from, or why they cannot be trusted yet. */
+export function Answers({ figures, children, sum }: AnswersProps) {
+  const doubt = doubtAmong(figures, useDoubt());
   return (
-    <div className="flex items-baseline gap-x-5 overflow-hidden whitespace-nowrap">
+    <div className={`flex items-baseline gap-x-5 overflow-hidden whitespace-nowrap ${doubt ? "doubtful" : ""}`}>
       {children}
-      {sum && <div className="ml-auto hidden min-w-0 truncate text-[13px] text-soft min-[1120px]:block">{sum}</div>}
+      {doubt && (
+        <p role="note" className="ml-auto text-[13px] font-semibold text-warn">
+          <span aria-hidden="true">○ </span>
+          {DOUBTS[doubt]}
+        </p>
+      )}
+      {sum && !doubt && <div className="ml-auto hidden min-w-0 truncate text-[13px] text-soft min-[1120px]:block">{sum}</div>}
     </div>
   );
 }

@@ -3,8 +3,11 @@
 import { Popover } from "radix-ui";
 import { type ReactNode } from "react";
 import { type Figure, figureOf } from "@/core/measure/figure";
+import { useDoubt } from "./doubt";
 import { usePlan } from "./plan";
-import { SCHOOL_NAMES } from "@/words/names";
+import { DOUBTS } from "@/words/doubt";
+import { SCHOOL_NAMES, capital } from "@/words/names";
+import { addingUp } from "@/words/sums";
 import { SOURCE_NAMES, termText } from "@/words/terms";
 import { type Units, showFigureValue } from "@/words/show";
 import { useUnits } from "./tray";
@@ -22,12 +25,13 @@ interface Props {
 export function FigureButton({ figure: key, name, className = "", children }: Props) {
   const figure = figureOf(usePlan().figures, key);
   const units = useUnits();
+  const doubt = useDoubt()(key);
   return (
     <Popover.Root>
       <Popover.Trigger
-        aria-label={`${name}, show its sum`}
+        aria-label={`${name}, ${doubt ? `${DOUBTS[doubt]}, ` : ""}show its sum`}
         data-figure={key}
-        className={`rounded-[3px] decoration-line decoration-dotted underline-offset-4 hover:underline ${className}`}
+        className={`${doubt ? "doubtful" : ""} rounded-[3px] decoration-line decoration-dotted underline-offset-4 hover:underline ${className}`}
       >
         {children}
       </Popover.Trigger>
@@ -40,6 +44,7 @@ export function FigureButton({ figure: key, name, className = "", children }: Pr
           className="z-50 w-[330px] rounded-[6px] border border-line bg-sheet p-3 shadow-xl"
         >
           <h2 className="mb-1 text-[13px] font-[660]">{name}</h2>
+          {doubt && <p className="pb-1 text-[12.5px] font-semibold text-warn">{capital(DOUBTS[doubt])}</p>}
           <TermsTable figure={figure} units={units} />
         </Popover.Content>
       </Popover.Portal>
@@ -49,14 +54,19 @@ export function FigureButton({ figure: key, name, className = "", children }: Pr
 
 function TermsTable({ figure, units }: { readonly figure: Figure; readonly units: Units }) {
   const isSum = figure.terms.length > 1;
+  const shown = addingUp(
+    figure.terms.map(({ value }) => value),
+    figure.unit,
+    units,
+  );
   return (
     <table className="w-full text-[12.5px]">
       <tbody>
         {figure.terms.map((term, i) => (
           <tr key={i} className="border-t border-hair align-top">
             <td className="py-1 pr-2 text-right font-[620] whitespace-nowrap">
-              {isSum && i > 0 ? (term.value < 0 ? "− " : "+ ") : ""}
-              {showFigureValue(isSum && i > 0 ? Math.abs(term.value) : term.value, figure.unit, units)}
+              {isSum && i > 0 ? (shown[i]! < 0 ? "− " : "+ ") : ""}
+              {showFigureValue(isSum && i > 0 ? Math.abs(shown[i]!) : shown[i]!, figure.unit, units)}
             </td>
             <td className="py-1 leading-snug">
               {termText(term)} <span className="text-soft">· {SOURCE_NAMES[term.from]}</span>

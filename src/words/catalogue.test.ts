@@ -53,16 +53,16 @@ test("a fault names its path, what would be right and what was found, cut short 
 test("a finding says what is wrong and by how much, then what to do", () => {
   const say = (code: Parameters<typeof finding>[0], values: Parameters<typeof finding>[3]) =>
     sayFinding(finding(code, "warning", "m1.wall", values), METRIC);
-  expect(say("wall.third-fails", { third: 1.5333, height: 4.6, turnIn: 1.5, needed: 2.34 }).advice).toBe(
-    "4.60 ÷ 3 = 1.53, hardly past the 1.50 where the side leans in; it takes 2.35 mm to catch.",
-  );
   expect(say("stone.tape-off", { off: -0.031 }).what).toBe("The tape reads 3.1% less than the measures give.");
   expect(say("wall.point", { strain: 0.1, points: 1 }).what).toBe("The wall meets a point.");
   expect(say("wall.point", { strain: 0.25, points: 0 }).what).toBe("The top gathers 25.0% at its tightest.");
   expect(say("heats.impossible", { clash: "" }).what).toMatch(/without melting one/);
-  expect(findingText(finding("heats.runs", "error", "m1.foot", { joint: "m1.foot", heat: 4, grade: "medium", working: 748 }), METRIC)).toBe(
-    "Wall to plate runs again in heat 4. Medium works at 748°C. Shield that joint, or make the later one with a softer grade.",
-  );
+  expect(
+    findingText(
+      finding("heats.runs", "error", "m1.foot", { joint: "m1.foot", seam: "none", heat: 4, grade: "medium", working: 748 }),
+      METRIC,
+    ),
+  ).toBe("Wall to plate runs again in heat 4. Medium works at 748°C. Shield that joint, or make the later one with a softer grade.");
 });
 
 test("small words", () => {
@@ -78,7 +78,7 @@ test("small words", () => {
     "half thickness",
     "times 3.15",
   ]);
-  expect(piecesText({ count: 7, size: [1, 1, 0.25], spacing: 6.504, evenGap: 3 }, "inside", METRIC)).toBe(
+  expect(piecesText({ form: "sheet", count: 7, size: [1, 1, 0.25], spacing: 6.504, evenGap: 3 }, "inside", METRIC)).toBe(
     "7 pieces 1.0 × 1.0 mm inside, one every 6.5",
   );
   expect([

@@ -51,6 +51,9 @@ const EXPECTED: Readonly<Record<FaultCode, (v: Fault["values"]) => string>> = {
   "notch-missing": () => "is missing, and source is notched",
   "fixed-height-missing": () => "is missing, and heightRule is fixed",
   "not-a-size": (v) => `must be a size in the system ${v.system}, as ${EXAMPLES[String(v.system)] ?? "54"}`,
+  "tape-far-off": (v) =>
+    `must be between ${Number(v.least).toFixed(2)} and ${Number(v.most).toFixed(2)}: a tape within a quarter of what the measures give`,
+  "below-pi": () => "must be pi (3.1416) or more: less cuts the blank short",
   "no-mandrel": () => "needs the readings of a mandrel, and the bench has none",
   "off-mandrel": () => "must lie between the readings of the mandrel",
   "no-finger": (v) => `must be a size between ${v.smallest} and ${v.largest} mm inside`,

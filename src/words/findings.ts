@@ -29,6 +29,11 @@ function voice(values: Values, units: Units): Voice {
   };
 }
 
+/** How a joint made before is kept from moving: `seam` says whether it is one, and whether its metal fuses. */
+function kept(v: Voice): string {
+  return { none: "Shield that joint", plain: "Shield the seam", fuses: "Fuse or shield the seam" }[v.text("seam")]!;
+}
+
 const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
   "stone.tape-off": (v) => ({
     what: `The tape reads ${showPercent(Math.abs(v.number("off")), 1)} ${v.number("off") > 0 ? "more" : "less"} than the measures give.`,
@@ -37,13 +42,6 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
   "wall.too-low": (v) => ({
     what: v.text("rule") === "third" ? "A third of the height won't hold this stone." : "This wall won't hold the stone.",
     advice: `${v.bare("height")}, and the side only leans in at ${v.bare("turnIn")}: it needs ${v.length("needed", "height")} to catch.`,
-  }),
-  "wall.third-fails": (v) => ({
-    what: "By a third of the height it would not hold.",
-    advice:
-      v.number("third") < v.number("turnIn")
-        ? `${v.bare("height")} ÷ 3 = ${v.bare("third")}, and the side only leans in at ${v.bare("turnIn")}.`
-        : `${v.bare("height")} ÷ 3 = ${v.bare("third")}, hardly past the ${v.bare("turnIn")} where the side leans in; it takes ${v.length("needed", "height")} to catch.`,
   }),
   "wall.hides-stone": (v) => ({
     what: `The wall hides the stone: ${v.bare("height")} of its ${v.bare("stone")}.`,
@@ -97,6 +95,10 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
     what: `The wall is left ${v.length("left")} thick, thicker than the ${v.bare("wanted")} wanted.`,
     advice: `Thin the rim from outside by ${v.length("thin")} before pushing it over.`,
   }),
+  "wall.heavy-on-soft": (v) => ({
+    what: `A wall ${v.length("thickness")} thick is hard to push over a stone of ${v.text("mohs")} Mohs.`,
+    advice: "The punch that moves it can crack the stone. Take 0.40 or thinner, or thin its upper inside edge first.",
+  }),
   "plate.lift-short": (v) => ({
     what: `The ledge alone lifts the stone ${v.bare("ledge")}, more than ${v.bare("lift")}.`,
     advice: "Give the lift as the ledge's height or more.",
@@ -113,17 +115,25 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
     what: `The saddle leaves ${v.bare("left")} of the plate, less than ${v.bare("needed")}.`,
     advice: `Make it no wider than ${v.length("widest")}, or take a thicker plate.`,
   }),
+  "hoop.saddle-no-room": (v) => ({
+    what: `A plate ${v.length("thickness")} thick leaves nothing for a saddle.`,
+    advice: `${v.length("needed")} has to be left: take a thicker plate, or file a flat on the hoop.`,
+  }),
+  "hoop.mounts-touch": (v) => ({
+    what: `The plates of ${v.text("other")} and ${v.text("mount")} run into each other.`,
+    advice: `They lie ${v.bare("apart")} apart round the hoop, and touch at ${v.length("needed")}.`,
+  }),
   "hoop.rule-large": (v) => ({
     what: `Half the thickness makes this ring ${v.length("over")} large inside.`,
     advice: "The wire's flat lies on the finger, so its middle is nearer than half the thickness.",
   }),
   "heats.runs": (v) => ({
     what: `${capital(jointName(v.text("joint")))} runs again in heat ${v.text("heat")}.`,
-    advice: `${capital(gradeName(v.text("grade")))} works at ${v.heat("working")}. Shield that joint, or make the later one with a softer grade.`,
+    advice: `${capital(gradeName(v.text("grade")))} works at ${v.heat("working")}. ${kept(v)}, or make the later one with a softer grade.`,
   }),
   "heats.softens": (v) => ({
     what: `${capital(jointName(v.text("joint")))} softens in heat ${v.text("heat")}.`,
-    advice: `${capital(gradeName(v.text("grade")))} works at ${v.heat("working")}. Prop it so that nothing hangs on it, or shield it.`,
+    advice: `${capital(gradeName(v.text("grade")))} works at ${v.heat("working")}. Prop it so that nothing hangs on it. ${kept(v)}.`,
   }),
   "heats.at-risk": (v) => ({
     what: `The ${partName(v.text("part"))} is close to melting in heat ${v.text("heat")}.`,

@@ -1,6 +1,9 @@
 import { type JointKind } from "@/core/heats/assembly";
 import { type Way } from "@/core/heats/problem";
 import { type Pallions } from "@/core/heats/solder";
+import { type DoubtOf, SURE, doubtAmong } from "@/core/piece/doubt";
+import { type Plan, type PlannedHeat } from "@/core/piece/plan";
+import { BLANK, DOUBTS } from "./doubt";
 import { counted } from "./names";
 import { type Units, lengthUnit, showLength } from "./show";
 
@@ -28,9 +31,28 @@ export const WAY_ADVICE: Readonly<Record<Way, string>> = {
 /** While a search for better heats goes on. */
 export const SETTLING = "settling: looking for the best order";
 
-/** "7 pieces 1.0 × 1.0 mm inside, one every 6.5". */
-export function piecesText({ count, size, spacing }: Pallions, where: string, units: Units): string {
-  const side = showLength(size[0], "blank", units);
+/** "7 pieces 1.0 × 1.0 mm inside, one every 6.5", "4.2 mm of 0.5 mm wire inside", "3 balls of paste 1.0 mm across inside". */
+export function piecesText({ form, count, size, spacing }: Pallions, where: string, units: Units): string {
+  const [length, side] = [showLength(size[0], "blank", units), showLength(size[1], "blank", units)];
+  const unit = lengthUnit(units);
+  const what = {
+    sheet: `${counted(count, "piece")} ${side} × ${side} ${unit}`,
+    wire: `${length} ${unit} of ${side} ${unit} wire`,
+    paste: `${counted(count, "ball")} of paste ${side} ${unit} across`,
+  }[form];
   const place = where === "" ? "" : ` ${where}`;
-  return `${counted(count, "piece")} ${side} × ${side} ${lengthUnit(units)}${place}${spacing === null ? "" : `, one every ${showLength(spacing, "blank", units)}`}`;
+  return `${what}${place}${spacing === null ? "" : `, one every ${showLength(spacing, "blank", units)}`}`;
+}
+
+/** The solder of a heat, joint by joint; blanks where what it follows from cannot be trusted. */
+export function solderText({ solder, joints }: PlannedHeat, plan: Pick<Plan, "joints">, units: Units, doubtOf: DoubtOf = SURE): string {
+  if (solder.length === 0) return "no solder: the metal itself";
+  return solder
+    .map((pallions, i) => {
+      const { kind, follows } = plan.joints.find(({ id }) => id === joints[i])!;
+      const { solder: where } = JOINT_ADVICE[kind];
+      const doubt = doubtAmong(follows, doubtOf);
+      return doubt ? `${BLANK} pieces ${where}, ${DOUBTS[doubt]}` : piecesText(pallions, where, units);
+    })
+    .join("; ");
 }

@@ -50,6 +50,11 @@ export function showPercent(ratio: number, decimals = 0): string {
   return `${(ratio * 100).toFixed(decimals)}%`;
 }
 
+/** The step of the last digit in which a unit's values are told, in that unit. */
+export function shownStep(unit: Unit, { length }: Units): number {
+  return { mm: length === "inch" ? INCH_STEP * MM_PER_INCH : MM_STEP.measured, mm2: 0.1, g: 0.01, deg: 0.1, ratio: 0.001, count: 1 }[unit];
+}
+
 /** A value to the digits its terms are told in, with its unit. */
 export function showFigureValue(value: number, unit: Unit, units: Units): string {
   switch (unit) {

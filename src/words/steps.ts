@@ -1,7 +1,10 @@
 import { type CautionCode, type CheckCode, type Step, type StepCode } from "@/core/making/steps";
 import { type Figure } from "@/core/measure/figure";
+import { type DoubtOf, SURE } from "@/core/piece/doubt";
+import { type Metal } from "@/core/metal/metals";
 import { capital, gradeName, jointName } from "./names";
-import { type Rounding, type Units, withUnit } from "./show";
+import { BLANK } from "./doubt";
+import { type Rounding, type Units, lengthUnit, withUnit } from "./show";
 
 /** How each figure that a step aims at is rounded. */
 const ROUNDING_OF: Readonly<Record<string, Rounding>> = {
@@ -11,7 +14,9 @@ const ROUNDING_OF: Readonly<Record<string, Rounding>> = {
   "wall.cutHeight": "height",
   "wall.netHeight": "height",
   "plate.blankLength": "blank",
+  "plate.blankWidth": "blank",
   "plate.length": "blank",
+  "plate.width": "blank",
   "hoop.cutLength": "blank",
   "hoop.netLength": "blank",
 };
@@ -24,13 +29,14 @@ export function roundingOf(key: string): Rounding {
 interface StepVoice {
   /** The length aimed at, with its unit. */
   readonly target: string;
+  readonly second: string;
   text(name: string): string;
 }
 
 const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
   "stone.look": () => "Look the stone over, edge and back",
   "stone.measure": (v) => `Measure the stone: ${v.target} round it`,
-  "wall.anneal": () => "Anneal the strip: five seconds of flame, then quench",
+  "wall.anneal": (v) => `Anneal the strip: ${ANNEALING[v.text("metal") as Metal]}`,
   "wall.slit": (v) => `Slit the strip ${v.target} tall`,
   "wall.cut": (v) => `Cut the strip ${v.target} long, square at the scribed line`,
   "wall.square": () => "File both ends square",
@@ -43,18 +49,19 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
   "wall.try": () => "Try the stone: right through the wall, from both sides",
   "wall.foot": (v) =>
     v.text("madeFrom") === "tube" ? "Sand the foot flat, in figures of eight" : "Round it up and sand the foot flat, in figures of eight",
-  "plate.cut": (v) => `Cut the plate's blank, ${v.target} long`,
+  "plate.cut": (v) => `Cut the plate's blank, ${v.target} long and ${v.second} wide`,
   "plate.stamp": () => "Stamp your marks while the plate is loose",
   "plate.saw": (v) =>
-    v.text("style") === "border"
-      ? `Saw and file the plate back to its border, ${v.target} long`
-      : `Saw and file the plate back to the wall, ${v.target} long`,
+    `Saw and file the plate back to ${v.text("style") === "border" ? "its border" : "the wall"}, ${v.target} by ${v.second}`,
   "hoop.cut": (v) => `Cut the hoop's blank ${v.target} long`,
   "hoop.square": () => "File both ends of the blank square",
   "hoop.bend": () => "Bend it until the ends spring together",
   "hoop.round": (v) => `Round the hoop up and read its size: ${v.target} inside`,
-  "hoop.flat": (v) => `File the flat on top, ${v.target} deep at its middle, opposite the seam`,
-  "hoop.saddle": (v) => `File a saddle in the plate's underside, ${v.target} deep`,
+  "hoop.flat": (v) =>
+    v.text("of") === ""
+      ? `File the flat on top, ${v.target} deep at its middle, opposite the seam`
+      : `File the flat for ${v.text("of")}, ${v.target} deep at its middle`,
+  "hoop.saddle": (v) => `File a saddle in the underside of the plate${v.text("of") && ` of ${v.text("of")}`}, ${v.target} deep`,
   "join.finish": () => "Finish what will be hard to reach once joined",
   "join.solder": (v) => `Solder ${heated(v)}, ${gradeName(v.text("grade"))}`,
   "join.fuse": (v) => `Fuse ${heated(v)}`,
@@ -62,13 +69,31 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
   "set.try": () => "Try the stone again, and get it out again",
   "set.height": (v) => `Bring the wall to ${v.target}`,
   "set.surface": (v) =>
-    v.text("tender") === ""
+    harms(v) === ""
       ? "Patina and tumble now, before the stone goes in"
-      : `Patina and tumble now: the stone would not survive it (tender to ${v.text("tender")})`,
+      : `Patina and tumble now: the stone would not survive it (${harms(v)})`,
   "set.level": () => "Level the stone in its seat",
   "set.push": (v) => `Push the wall over with the ${v.text("tool")}: north, south, east, west, then between`,
-  "set.polish": () => "Burnish the edge and polish",
+  "set.polish": (v) =>
+    `Burnish the edge and polish${v.text("ultrasonic") === "1" ? "; clean it by hand, the stone is tender to ultrasonic" : ""}`,
 };
+
+/** How each metal is made soft. */
+const ANNEALING: Readonly<Record<Metal, string>> = {
+  "fine-silver": "five seconds of flame, then quench",
+  sterling: "to a dull red in dim light, let it go black, then quench",
+  "sterling-935": "to a dull red in dim light, let it go black, then quench",
+  copper: "to a dull red, then quench",
+  brass: "to a dull red, let it cool until it is black, then quench",
+};
+
+/** Why a stone bears neither patina nor tumbling; empty where it does. */
+function harms(v: StepVoice): string {
+  return [
+    ...(v.text("tender") === "" ? [] : [`tender to ${v.text("tender")}`]),
+    ...(v.text("soft") === "1" ? ["too soft for steel shot"] : []),
+  ].join(", ");
+}
 
 function heated(v: StepVoice): string {
   return v.text("joints").split(" + ").map(jointName).join(" and ");
@@ -156,18 +181,23 @@ export interface SaidStep {
   readonly detail: string;
 }
 
-/** @throws if the step aims at a figure that is not there. */
-export function sayStep(step: Step, figures: Readonly<Record<string, Figure>>, units: Units): SaidStep {
-  const figure = step.target === null ? undefined : figures[step.target];
-  if (step.target !== null && !figure) throw new RangeError(`step ${step.id} aims at ${step.target}, which is not there`);
-  const target = figure && step.target !== null ? withUnit(figure.value, roundingOf(step.target), units) : "";
+/** With blanks to write in where a length cannot be trusted. @throws if the step aims at a figure that is not there. */
+export function sayStep(step: Step, figures: Readonly<Record<string, Figure>>, units: Units, doubtOf: DoubtOf = SURE): SaidStep {
+  const aim = (key: string | null): string => {
+    if (key === null) return "";
+    const figure = figures[key];
+    if (!figure) throw new RangeError(`step ${step.id} aims at ${key}, which is not there`);
+    return doubtOf(key) ? `${BLANK} ${lengthUnit(units)}` : withUnit(figure.value, roundingOf(key), units);
+  };
   return {
-    title: capital(TITLES[step.code]({ target, text: (name) => String(step.values[name] ?? "") })),
+    title: capital(
+      TITLES[step.code]({ target: aim(step.target), second: aim(step.second), text: (name) => String(step.values[name] ?? "") }),
+    ),
     detail: DETAILS[step.code] ?? "",
   };
 }
 
-export function stepText(step: Step, figures: Readonly<Record<string, Figure>>, units: Units): string {
-  const { title, detail } = sayStep(step, figures, units);
+export function stepText(step: Step, figures: Readonly<Record<string, Figure>>, units: Units, doubtOf: DoubtOf = SURE): string {
+  const { title, detail } = sayStep(step, figures, units, doubtOf);
   return detail ? `${title}. ${detail}` : `${title}.`;
 }

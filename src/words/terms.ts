@@ -1,5 +1,4 @@
-import { type Figure, type FormulaCode, type Source, type Term, type TermCode } from "@/core/measure/figure";
-import { type Units, showLength } from "./show";
+import { type FormulaCode, type Source, type Term, type TermCode } from "@/core/measure/figure";
 
 export const TERM_NAMES: Readonly<Record<TermCode, string>> = {
   outline: "outline",
@@ -38,6 +37,7 @@ const FORMULA_NAMES: Readonly<Record<FormulaCode, string>> = {
   perimeter: "length of the outline",
   measured: "wrapped with a tape",
   area: "area of the outline",
+  extent: "from edge to edge",
   hull: "round the outline's hull, at the wall's middle",
   parallel: "half the thickness, all the way round",
   "lip.flat": "catch over a flat face",
@@ -75,12 +75,4 @@ export const SOURCE_NAMES: Readonly<Record<Source, string>> = {
 export function termText({ label, note }: Term): string {
   if (!note) return TERM_NAMES[label];
   return label === "formula" ? FORMULA_NAMES[note] : `${TERM_NAMES[label]}: ${FORMULA_NAMES[note]}`;
-}
-
-/** A length's sum in one line, its unit left to the reader: "44.21 outline + 1.01 wall = 45.22". */
-export function sumText({ terms, value }: Figure, units: Units): string {
-  const shown = terms
-    .filter((term) => term.value !== 0)
-    .map((term) => `${showLength(term.value, "measured", units)} ${TERM_NAMES[term.label]}`);
-  return `${shown.join(" + ")} = ${showLength(value, "measured", units)}`;
 }

@@ -26,6 +26,8 @@ export interface Joint {
   readonly place: string;
   /** Joints that are made in an earlier heat. */
   readonly after: readonly string[];
+  /** Keys of the figures that its length and area follow from. */
+  readonly follows: readonly string[];
 }
 
 export interface Assembly {
@@ -81,6 +83,7 @@ export function assemble(settings: readonly SettingParts[], hoop: HoopParts | nu
         area: wall.netHeight * wall.thickness,
         place: String(wall.seamAt),
         after: [],
+        follows: [`${mount}.wall.netHeight`],
       });
     }
     if (!plate) continue;
@@ -93,11 +96,21 @@ export function assemble(settings: readonly SettingParts[], hoop: HoopParts | nu
       area: wall.footArea,
       place: "round",
       after: wall.seamAt === null ? [] : [`${mount}.seam`],
+      follows: [`${mount}.wall.netLength`],
     });
   }
   if (!hoop) return { parts, joints };
   parts.push({ id: "hoop", metal: hoop.metal, mass: hoop.mass, thickness: hoop.thickness });
-  joints.push({ id: "hoop.seam", kind: "hoop-seam", parts: ["hoop"], length: hoop.width, area: hoop.face, place: "back", after: [] });
+  joints.push({
+    id: "hoop.seam",
+    kind: "hoop-seam",
+    parts: ["hoop"],
+    length: hoop.width,
+    area: hoop.face,
+    place: "back",
+    after: [],
+    follows: ["hoop.fibre"],
+  });
   const withPlate = new Set(settings.flatMap(({ mount, plate }) => (plate ? [mount] : [])));
   for (const foot of hoop.feet) {
     const isPlated = withPlate.has(foot.mount);
@@ -109,6 +122,7 @@ export function assemble(settings: readonly SettingParts[], hoop: HoopParts | nu
       area: foot.area,
       place: "front",
       after: isPlated ? [`${foot.mount}.foot`, "hoop.seam"] : ["hoop.seam"],
+      follows: [`${foot.mount}.hoop`],
     });
   }
   return { parts, joints };

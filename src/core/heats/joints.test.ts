@@ -1,4 +1,5 @@
-import { SHIPPED_SHELVES } from "../metal/shelf";
+import fc from "fast-check";
+import { SHIPPED_SHELVES, type SolderForm } from "../metal/shelf";
 import { type Joint, assemble } from "./assembly";
 import { flameShares, thinSide } from "./flame";
 import { pallionsFor, solderVolume } from "./solder";
@@ -14,7 +15,9 @@ const joint = (kind: Joint["kind"], length: number, area: number): Joint => ({
   area,
   place: "",
   after: [],
+  follows: [],
 });
+const seam = (length: number, area: number): Joint => ({ ...joint("seam", length, area), parts: ["a"] });
 
 test("a joint made before holds, softens past what it gives and 40 more, and runs where it flows", () => {
   expect(disturbance(730, medium!)).toBeNull();
@@ -33,21 +36,55 @@ test("hard on sterling at an overshoot of 10 is allowed, just; nearer is a risk,
   expect(easy!.working).toBe(728);
 });
 
-test("solder fills the gap half over, a foot its gap and a fillet, each a quarter more", () => {
-  expect(solderVolume(joint("seam", 3, 0.95))).toBeCloseTo(0.95 * 0.05 * 1.5 * 1.25, 12);
+test("solder fills a butt seam's gap half over, a foot's gap and its fillet, any other gap, each a quarter more", () => {
+  expect(solderVolume(seam(3, 0.95))).toBeCloseTo(0.95 * 0.05 * 1.5 * 1.25, 12);
+  expect(solderVolume(joint("hoop-mount", 7, 14))).toBeCloseTo(14 * 0.05 * 1.25, 12);
   expect(solderVolume(joint("foot", 45.526, 45.526 * 0.32))).toBeCloseTo(
     (45.526 * 0.32 * 0.05 + (1 - Math.PI / 4) * 0.0625 * 45.526) * 1.25,
     12,
   );
+});
+
+test("the largest pieces that lay no more than half too much are taken, one to a seam and three round a foot at least", () => {
   const grade = typical!.grades[0]!;
-  expect(pallionsFor({ ...joint("seam", 3, 0.95), parts: ["a"] }, grade)).toEqual({
-    count: 1,
-    size: [1, 1, 0.25],
-    spacing: null,
-    evenGap: null,
+  expect(pallionsFor(seam(3, 0.95), grade)).toEqual({ form: "sheet", count: 1, size: [0.7, 0.7, 0.25], spacing: null, evenGap: null });
+  expect(pallionsFor(seam(3, 0.3), grade)).toMatchObject({ count: 1, size: [0.5, 0.5, 0.25] });
+  const filled = (volume: number) => pallionsFor(seam(3, volume / 0.05 / 1.5 / 1.25), grade).size[0];
+  expect([filled(0.25 / 1.5 + 1e-6), filled(0.25 / 1.5 - 1e-6), filled(0.1225 / 1.5 + 1e-6), filled(0.1225 / 1.5 - 1e-6)]).toEqual([
+    1, 0.7, 0.7, 0.5,
+  ]);
+  expect(pallionsFor(joint("foot", 6, 1), grade)).toMatchObject({ count: 3, size: [0.5, 0.5, 0.25], spacing: 2, evenGap: 2 });
+  expect(pallionsFor(joint("hoop-mount", 7, 14), { ...grade, forms: [{ type: "sheet", thickness: 0.5 }] })).toMatchObject({
+    count: 2,
+    size: [1, 1, 0.5],
+    spacing: 3.5,
+    evenGap: 1.75,
   });
-  expect(pallionsFor(joint("foot", 6, 1), grade)).toMatchObject({ count: 3, spacing: 2, evenGap: 1 });
-  expect(pallionsFor(joint("hoop-mount", 7, 14), { ...grade, forms: [{ type: "sheet", thickness: 0.5 }] }).count).toBe(3);
+  fc.assert(
+    fc.property(fc.double({ min: 0.2, max: 80, noNaN: true }), fc.constantFrom<Joint["kind"]>("foot", "hoop-mount"), (area, kind) => {
+      const { count, size, spacing } = pallionsFor(joint(kind, 20, area), grade);
+      const laid = count * size[0] * size[1] * size[2];
+      const volume = solderVolume(joint(kind, 20, area));
+      expect(laid).toBeGreaterThanOrEqual(volume - 1e-12);
+      if (size[0] > 0.5) expect(laid).toBeLessThanOrEqual(1.5 * volume + 1e-12);
+      expect((spacing ?? 20) * count).toBeCloseTo(20, 9);
+    }),
+  );
+});
+
+test("of a grade in hand only as wire its length is told, only as paste its balls; sheet comes first", () => {
+  const grade = typical!.grades[0]!;
+  const volume = solderVolume(joint("foot", 45, 14));
+  const of = (...forms: readonly SolderForm[]) => pallionsFor(joint("foot", 45, 14), { ...grade, forms });
+  const wire = of({ type: "paste" }, { type: "wire" });
+  expect(wire).toMatchObject({ form: "wire", count: 1, spacing: null });
+  expect(wire.size[0]).toBeCloseTo(volume / ((Math.PI / 4) * 0.25), 9);
+  expect(of({ type: "wire", thickness: 1 }).size[0]).toBeCloseTo(wire.size[0] / 4, 9);
+  const paste = of({ type: "paste" });
+  expect(paste).toMatchObject({ form: "paste", count: Math.ceil((2 * volume) / (Math.PI / 6)), size: [1, 1, 1] });
+  expect(paste.spacing).toBeCloseTo(45 / paste.count, 9);
+  expect(of({ type: "wire" }, { type: "sheet" }).form).toBe("sheet");
+  expect(of().form).toBe("sheet");
 });
 
 test("a side that takes less than a quarter of the other's heat is the thin one", () => {

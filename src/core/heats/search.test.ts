@@ -139,6 +139,7 @@ function anyTask(most: number): fc.Arbitrary<{ assembly: Assembly; wishes: HeatW
             area: 1,
             place: "",
             after: orders.flatMap(([x, y]) => (Math.max(x, y) === i && x !== y ? [`j${Math.min(x, y)}`] : [])),
+            follows: [],
           }));
           return { assembly: { parts, joints }, wishes: { shelf, way, overshoot, pins } };
         });
@@ -180,6 +181,7 @@ test("tasks of 12 and 14 joints have the costs that a search over every state, w
         area: 1,
         place: "",
         after: after.map((j) => `j${j}`),
+        follows: [],
       })),
     };
     const shelf = SHIPPED_SHELVES.find(({ id }) => id === wishes.shelf)!;

@@ -1,14 +1,16 @@
-import { type Grade } from "../metal/shelf";
+import { type Grade, type SolderForm } from "../metal/shelf";
 import { type Joint, isSeam } from "./assembly";
 
 /** How much solder a joint wants, and in how many pieces. */
 export interface Pallions {
+  /** Square pieces of sheet, a length of wire, or balls of paste. */
+  readonly form: SolderForm["type"];
   readonly count: number;
-  /** mm: length, width, thickness of the sheet. */
+  /** mm: length, width, thickness of a piece of sheet; length and thickness of the wire; a ball of paste across. */
   readonly size: readonly [number, number, number];
   /** mm from one to the next; null where one piece does. */
   readonly spacing: number | null;
-  /** How many times more the habit of a piece, then a gap as long, would lay; null for a seam. */
+  /** How many times more the habit of a piece, then a gap as long, would lay; null for a seam, and for what is not laid in pieces. */
   readonly evenGap: number | null;
 }
 
@@ -16,26 +18,59 @@ const GAP = 0.05;
 const OVERFILL = 1.5;
 const SPARE = 1.25;
 const FILLET_RADIUS = 0.25;
-const PALLION_SIDE = 1;
+/** Sides that pieces are cut to, largest first; the largest that lays no more than half too much is taken. */
+const PALLION_SIDES = [1, 0.7, 0.5] as const;
+const MOST_TOO_MUCH = 1.5;
 const SHEET_THICKNESS = 0.25;
+const WIRE_THICKNESS = 0.5;
+const PASTE_BALL = 1;
+/** Half of paste is flux. */
+const SOLDER_IN_PASTE = 0.5;
 const LEAST_ROUND_A_FOOT = 3;
 
-/** mm3 of solder: a gap filled half over for faces that meet; for a foot the gap and a fillet inside; a quarter more for all. */
+/** mm3 of solder: the gap between faces that meet, filled half over in a butt seam, with a fillet inside of a foot; a quarter more for all. */
 export function solderVolume(joint: Joint): number {
-  const filled =
-    joint.kind === "foot" ? joint.area * GAP + (1 - Math.PI / 4) * FILLET_RADIUS ** 2 * joint.length : joint.area * GAP * OVERFILL;
-  return filled * SPARE;
+  const overfill = isSeam(joint) ? OVERFILL : 1;
+  const fillet = joint.kind === "foot" ? (1 - Math.PI / 4) * FILLET_RADIUS ** 2 * joint.length : 0;
+  return (joint.area * GAP * overfill + fillet) * SPARE;
 }
 
-/** Square pieces cut from the grade's sheet. */
+/** What a joint takes of the grade as it is in hand: cut from sheet where there is sheet, else wire, else paste. */
 export function pallionsFor(joint: Joint, grade: Grade): Pallions {
-  const sheet = grade.forms?.find((form) => form.type === "sheet")?.thickness ?? SHEET_THICKNESS;
-  const piece = PALLION_SIDE * PALLION_SIDE * sheet;
-  const count = Math.max(joint.kind === "foot" ? LEAST_ROUND_A_FOOT : 1, Math.ceil(solderVolume(joint) / piece));
+  const forms = grade.forms?.length ? grade.forms : [{ type: "sheet" } as const];
+  const inHand = (type: SolderForm["type"]) => forms.find((form) => form.type === type);
+  const [sheet, wire] = [inHand("sheet"), inHand("wire")];
+  if (sheet) return fromSheet(joint, sheet.thickness ?? SHEET_THICKNESS);
+  return wire ? fromWire(joint, wire.thickness ?? WIRE_THICKNESS) : fromPaste(joint);
+}
+
+function fromSheet(joint: Joint, sheet: number): Pallions {
+  const volume = solderVolume(joint);
+  const least = joint.kind === "foot" ? LEAST_ROUND_A_FOOT : 1;
+  const countOf = (side: number) => Math.max(least, Math.ceil(volume / (side * side * sheet)));
+  const side = PALLION_SIDES.find((each) => countOf(each) * each * each * sheet <= MOST_TOO_MUCH * volume) ?? PALLION_SIDES.at(-1)!;
+  const count = countOf(side);
   return {
+    form: "sheet",
     count,
-    size: [PALLION_SIDE, PALLION_SIDE, sheet],
+    size: [side, side, sheet],
     spacing: count > 1 ? joint.length / count : null,
-    evenGap: isSeam(joint) ? null : joint.length / (2 * PALLION_SIDE) / count,
+    evenGap: isSeam(joint) ? null : joint.length / (2 * side) / count,
+  };
+}
+
+function fromWire(joint: Joint, thickness: number): Pallions {
+  const length = solderVolume(joint) / ((Math.PI / 4) * thickness * thickness);
+  return { form: "wire", count: 1, size: [length, thickness, thickness], spacing: null, evenGap: null };
+}
+
+function fromPaste(joint: Joint): Pallions {
+  const count = Math.max(1, Math.ceil(solderVolume(joint) / SOLDER_IN_PASTE / ((Math.PI / 6) * PASTE_BALL ** 3)));
+  return {
+    form: "paste",
+    count,
+    size: [PASTE_BALL, PASTE_BALL, PASTE_BALL],
+    spacing: count > 1 ? joint.length / count : null,
+    evenGap: null,
   };
 }

@@ -9,8 +9,8 @@ export interface HoopDrawing {
   readonly inside: number;
   readonly outside: number;
   readonly fibre: number;
-  /** Half the flat's width and its height above the centre, or the height at which a base rests on a saddle. */
-  readonly seat: { readonly half: number; readonly level: number } | null;
+  /** By mount: half the flat's width and its height above the centre, or the height at which a base rests on a saddle. */
+  readonly seats: Readonly<Record<string, { readonly half: number; readonly level: number }>>;
   readonly wire: { readonly curve: readonly Point[]; readonly fibre: number; readonly width: number; readonly thickness: number };
   /** The blank as it is cut, from its end at the seam. */
   readonly blank: Blank;
@@ -21,13 +21,12 @@ export function drawHoop(hoop: Hoop, plan: HoopPlan): HoopDrawing {
   const inside = value("hoop.insideDiameter") / 2;
   const outside = inside + hoop.section.thickness;
   const { distance } = fibre(hoop.section);
-  const foot = plan.feet[0];
   const [net, cut, squaring] = [value("hoop.netLength"), value("hoop.cutLength"), hoop.losses.squaring.value];
   return {
     inside,
     outside,
     fibre: inside + distance,
-    seat: foot ? { half: foot.length / 2, level: Math.sqrt(Math.max(0, outside ** 2 - foot.length ** 2 / 4)) } : null,
+    seats: Object.fromEntries(plan.feet.map(({ mount, length, level }) => [mount, { half: length / 2, level }])),
     wire: { curve: sectionCurve(hoop.section), fibre: distance, width: hoop.section.width, thickness: hoop.section.thickness },
     blank: layBlank(net, squaring / 2, cut - net - squaring / 2, [
       { code: "seam", at: 0 },

@@ -1,5 +1,6 @@
 import fc from "fast-check";
-import { type Hoop, insideAfterLoss, planHoop, sagitta } from "./hoop";
+import { type Hoop, insideAfterLoss, planHoop } from "./hoop";
+import { type Base, sagitta } from "./seat";
 import { type SizeSystem, readSize, sizeNumber, sizeText } from "./sizes";
 
 const losses = {
@@ -19,8 +20,8 @@ const hoop: Hoop = {
   flatWidth: null,
   saddleWidth: null,
 };
-const base = { mount: "m1", extent: 12.74, thickness: 0.6 };
-const value = (plan: ReturnType<typeof planHoop>, key: string) => plan.figures[`hoop.${key}`]!.value;
+const base: Base = { mount: "m1", extent: 12.74, thickness: 0.6, along: 0 };
+const value = (plan: ReturnType<typeof planHoop>, key: string) => plan.figures[`hoop.${key}`]?.value as number;
 
 test.each<[SizeSystem, string, number]>([
   ["us", "6 1/4", 16.71],
@@ -116,6 +117,50 @@ test("a saddle must leave 0.3 of the base, exactly", () => {
   expect(findings(widest)).toEqual([]);
   expect(findings(widest + 1e-4)).toEqual(["hoop.saddle-too-deep"]);
   expect(sagitta(10, 12)).toBeCloseTo(2, 12);
+});
+
+test("a plate of 0.3 or less has no room for a saddle, and is told so whatever width was asked for", () => {
+  const closed: Hoop = { ...hoop, form: "closed" };
+  const findings = (thickness: number, width: number | null) =>
+    planHoop({ ...closed, saddleWidth: width === null ? null : { value: width, from: "piece" } }, [{ ...base, thickness }]).findings;
+  expect(findings(0.3, null)).toEqual([
+    { code: "hoop.saddle-no-room", level: "error", at: "m1.plate", values: { thickness: 0.3, needed: 0.3 } },
+  ]);
+  expect(findings(0.25, 4).map(({ code }) => code)).toEqual(["hoop.saddle-no-room"]);
+  expect(findings(0.31, null)).toEqual([]);
+});
+
+test("each mount has its own seat by its name, and the only one the hoop's as well", () => {
+  const two = planHoop(hoop, [base, { ...base, mount: "m2", extent: 4, along: 20 }]);
+  expect([value(two, "flat"), two.figures["hoop.flatWidth"]]).toEqual([undefined, undefined]);
+  expect(two.figures["m2.hoop.flatWidth"]!.value).toBe(4);
+  expect(two.figures["m1.hoop.flat"]!.value).toBeCloseTo(0.64, 12);
+  const one = planHoop(hoop, [base]);
+  expect(one.figures["hoop.flat"]).toBe(one.figures["m1.hoop.flat"]);
+  expect(two.feet.map(({ mount }) => mount)).toEqual(["m1", "m2"]);
+  expect(two.feet[0]!.level).toBeCloseTo(17.18873 / 2 + 1.6 - 0.64, 12);
+});
+
+test("plates that touch round the hoop are told exactly from where they do, the shorter way round", () => {
+  const closed: Hoop = { ...hoop, form: "closed", saddleWidth: { value: 1e-9, from: "piece" } };
+  const [h1, h2, R] = [6, 4, 17.18873 / 2 + 1.6];
+  const a1 = Math.atan(h1 / R);
+  const limit = R * (a1 + Math.asin((h2 * Math.cos(a1)) / R));
+  const bases = (along: number): Base[] => [
+    { ...base, extent: 2 * h1 },
+    { ...base, mount: "m2", extent: 2 * h2, along },
+  ];
+  const touches = (along: number) => planHoop(closed, bases(along)).findings.filter(({ code }) => code === "hoop.mounts-touch");
+  expect(touches(limit - 1e-6)).toHaveLength(1);
+  expect(touches(limit + 1e-6)).toEqual([]);
+  expect(touches(-limit + 1e-6)).toHaveLength(1);
+  expect(touches(2 * Math.PI * R - limit + 1e-6)).toHaveLength(1);
+  expect(touches(2 * Math.PI * R - limit - 1e-6)).toEqual([]);
+  const [found] = touches(1);
+  expect(found).toMatchObject({ level: "error", at: "m2.plate", values: { mount: "m2", other: "m1", apart: 1 } });
+  expect(found!.values.needed).toBeCloseTo(limit, 6);
+  const swapped = planHoop(closed, [bases(1)[1]!, bases(1)[0]!]).findings.at(-1)!;
+  expect(swapped.values.needed).toBeCloseTo(limit, 6);
 });
 
 test("a wide band says what it adds", () => {

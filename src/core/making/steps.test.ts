@@ -1,12 +1,13 @@
 import { type Joint, type JointKind } from "../heats/assembly";
 import { type Making, type MakingMount, makingSteps } from "./steps";
 
-const joint = (id: string, kind: JointKind): Joint => ({ id, kind, parts: ["a"], length: 1, area: 1, place: "", after: [] });
+const joint = (id: string, kind: JointKind): Joint => ({ id, kind, parts: ["a"], length: 1, area: 1, place: "", after: [], follows: [] });
 const mount = (id: string, more: Partial<MakingMount> = {}): MakingMount => ({
   id,
   stone: "agate",
   tender: [],
   mohs: 7,
+  wallMetal: "fine-silver",
   wallThickness: 0.32,
   madeFrom: "strip",
   isBored: false,
@@ -84,7 +85,32 @@ test("ids stay the same when the heats change places, and none stands twice what
     ],
   };
   expect(new Set(ids(two)).size).toBe(ids(two).length);
-  expect(ids(two).filter((id) => id === "hoop.saddle")).toHaveLength(1);
+  const seats = makingSteps(two).filter(({ code }) => code === "hoop.saddle");
+  expect(seats.map(({ id, target, values }) => [id, target, values.of])).toEqual([
+    ["hoop.saddle", "m1.hoop.saddle", "m1"],
+    ["m2.hoop.saddle", "m2.hoop.saddle", "m2"],
+  ]);
+  expect(makingSteps(making).find(({ code }) => code === "hoop.flat")).toMatchObject({ target: "m1.hoop.flat", values: { of: "" } });
+});
+
+test("a stone's tenderness stands at the step that would harm it: patina and tumbling, or the cleaning, never its heat", () => {
+  const steps = (more: Partial<MakingMount>) => makingSteps({ ...making, mounts: [mount("m1", more)] });
+  const at = (more: Partial<MakingMount>, code: string) => steps(more).find((each) => each.code === code)!.values;
+  expect(at({ tender: ["heat", "ultrasonic"] }, "set.surface")).toMatchObject({ tender: "", soft: 0 });
+  expect(at({ tender: ["heat", "water", "acid", "sulphur"] }, "set.surface")).toMatchObject({ tender: "water, acid, sulphur" });
+  expect(at({ mohs: 5.9 }, "set.surface")).toMatchObject({ soft: 1 });
+  expect(at({ mohs: 6 }, "set.surface")).toMatchObject({ soft: 0 });
+  expect(at({ mohs: null }, "set.surface")).toMatchObject({ soft: 0 });
+  expect([at({ tender: ["ultrasonic"] }, "set.polish").ultrasonic, at({ tender: ["heat"] }, "set.polish").ultrasonic]).toEqual([1, 0]);
+  expect(at({ wallMetal: "brass" }, "wall.anneal")).toEqual({ metal: "brass" });
+});
+
+test("the plate's steps name both of its sizes", () => {
+  const two = makingSteps(making).flatMap(({ code, target, second }) => (second === null ? [] : [[code, target, second]]));
+  expect(two).toEqual([
+    ["plate.cut", "m1.plate.blankLength", "m1.plate.blankWidth"],
+    ["plate.saw", "m1.plate.length", "m1.plate.width"],
+  ]);
 });
 
 test("every step with fire, acid, saw, dust or sulphur carries its caution", () => {

@@ -1,5 +1,6 @@
 import { type Joint } from "../heats/assembly";
-import { type Tenderness } from "../stone/stone";
+import { type Metal } from "../metal/metals";
+import { type Tenderness, isSoft } from "../stone/stone";
 
 /** What is done in one step; the words for each stand in the catalogue. */
 export type StepCode =
@@ -81,6 +82,8 @@ export interface Step {
   readonly stage: StepStage;
   /** Figure to cut or measure to. */
   readonly target: string | null;
+  /** The figure beside it, where it is cut to two. */
+  readonly second: string | null;
   /** Number of the heat, from 0. */
   readonly heat: number | null;
   readonly checks: readonly CheckCode[];
@@ -94,6 +97,7 @@ export interface MakingMount {
   readonly stone: string;
   readonly tender: readonly Tenderness[];
   readonly mohs: number | null;
+  readonly wallMetal: Metal;
   readonly wallThickness: number;
   readonly madeFrom: "strip" | "tube" | "cup";
   /** Whether a burr cuts its seat, or its rim is thinned: of a tube or a cup. */
@@ -116,8 +120,9 @@ export interface Making {
 
 /** Above this a hand pusher no longer moves a wall (mm). */
 const HAND_PUSHER = 0.4;
-/** Below this hardness on Mohs' scale abrasives and hammers are kept off the stone. */
-const SOFT_STONE = 6;
+
+/** What a patina and the wet tumbling after it do to a stone that is tender to it. */
+const PATINA_HARMS: ReadonlySet<Tenderness> = new Set(["water", "acid", "sulphur"]);
 
 /**
  * The piece's making in order: what each heat needs is made ready before it, what it leaves is looked at and cleaned
@@ -131,7 +136,7 @@ export function makingSteps({ mounts, hoopForm, heats }: Making): Step[] {
   const readyMade = mounts.flatMap(ofReadyMade);
   const ready = new Set<string>();
   const work = heats.flatMap((heat, index) => [
-    ...heat.joints.flatMap((joint) => once(ready, before(joint, hoopForm))),
+    ...heat.joints.flatMap((joint) => once(ready, before(joint, mounts, hoopForm))),
     solder(heat, index),
     pickle(heat, index, index === heats.length - 1),
     ...heat.joints.flatMap((joint) => after(joint, mounts)),
@@ -158,12 +163,12 @@ function ofReadyMade({ id, madeFrom, stone, isBored, isThinned }: MakingMount): 
   ];
 }
 
-type Details = Partial<Pick<Step, "target" | "heat" | "checks" | "cautions" | "values">>;
+type Details = Partial<Pick<Step, "target" | "second" | "heat" | "checks" | "cautions" | "values">>;
 
 function step(part: string, code: StepCode, stage: StepStage, details: Details = {}): Step {
   const act = code.slice(code.indexOf(".") + 1);
   const place = part.endsWith(`.${stage}`) || part === stage ? part : `${part}.${stage}`;
-  return { id: `${place}.${act}`, code, stage, target: null, heat: null, checks: [], cautions: [], values: {}, ...details };
+  return { id: `${place}.${act}`, code, stage, target: null, second: null, heat: null, checks: [], cautions: [], values: {}, ...details };
 }
 
 function once(seen: Set<string>, steps: readonly Step[]): Step[] {
@@ -174,20 +179,29 @@ function mountOf(joint: Joint): string {
   return joint.kind === "hoop-mount" ? joint.id.slice("hoop.mount.".length) : joint.id.slice(0, joint.id.indexOf("."));
 }
 
-function before(joint: Joint, form: Making["hoopForm"]): Step[] {
+function before(joint: Joint, mounts: readonly MakingMount[], form: Making["hoopForm"]): Step[] {
   const mount = mountOf(joint);
+  const isOnly = mounts.length === 1;
   switch (joint.kind) {
     case "seam":
       return [
         step(mount, "wall.slit", "wall", { target: `${mount}.wall.cutHeight`, checks: ["edge.parallel"] }),
-        step(mount, "wall.anneal", "wall", { cautions: ["torch", "hotMetal"] }),
+        step(mount, "wall.anneal", "wall", {
+          cautions: ["torch", "hotMetal"],
+          values: { metal: mounts.find(({ id }) => id === mount)!.wallMetal },
+        }),
         step(mount, "wall.cut", "wall", { target: `${mount}.wall.cutLength`, checks: ["ends.square", "ends.noPinch", "ends.noBurr"] }),
         step(mount, "wall.square", "wall", { checks: ["ends.square"] }),
         step(mount, "wall.wrap", "wall", { target: `${mount}.wall.netLength`, checks: ["ends.noLight", "wall.upright"] }),
       ];
     case "foot":
       return [
-        step(mount, "plate.cut", "plate", { target: `${mount}.plate.blankLength`, checks: ["plate.room", "foot.flat"], cautions: ["saw"] }),
+        step(mount, "plate.cut", "plate", {
+          target: `${mount}.plate.blankLength`,
+          second: `${mount}.plate.blankWidth`,
+          checks: ["plate.room", "foot.flat"],
+          cautions: ["saw"],
+        }),
         step(mount, "plate.stamp", "plate"),
       ];
     case "hoop-seam":
@@ -198,12 +212,16 @@ function before(joint: Joint, form: Making["hoopForm"]): Step[] {
       ];
     case "hoop-mount":
       return [
-        form === "closed-flat"
-          ? step("hoop", "hoop.flat", "hoop", { target: "hoop.flat", checks: ["hoop.sitsFlat"] })
-          : step("hoop", "hoop.saddle", "hoop", { target: "hoop.saddle", checks: ["hoop.sitsFlat"] }),
+        seat(mount, mounts[0]!.id === mount ? "hoop" : mount, form === "closed-flat" ? "flat" : "saddle", isOnly),
         step(mount, "join.finish", "join", { checks: ["parts.reached"], cautions: ["dust", "wheel"] }),
       ];
   }
+}
+
+/** The first mount's seat has the hoop's own step, so that one more mount leaves its tick. */
+function seat(mount: string, part: string, kind: "flat" | "saddle", isOnly: boolean): Step {
+  const target = `${mount}.hoop.${kind}`;
+  return step(part, `hoop.${kind}`, "hoop", { target, checks: ["hoop.sitsFlat"], values: { of: isOnly ? "" : mount } });
 }
 
 function after(joint: Joint, mounts: readonly MakingMount[]): Step[] {
@@ -219,6 +237,7 @@ function after(joint: Joint, mounts: readonly MakingMount[]): Step[] {
       return [
         step(mount, "plate.saw", "plate", {
           target: `${mount}.plate.length`,
+          second: `${mount}.plate.width`,
           checks: ["plate.noLine"],
           cautions: ["saw"],
           values: { style },
@@ -267,12 +286,15 @@ function pickle({ joints }: MakingHeat, index: number, last: boolean): Step {
 }
 
 function setting(mount: MakingMount): Step[] {
-  const soft = mount.mohs !== null && mount.mohs < SOFT_STONE;
+  const soft = isSoft(mount.mohs);
   const values = { stone: mount.stone };
   return [
     step(mount.id, "set.try", "set", { checks: ["wall.passes", "stone.out"], values }),
     step(mount.id, "set.height", "set", { target: `${mount.id}.wall.netHeight`, checks: ["height.even"] }),
-    step(mount.id, "set.surface", "set", { cautions: ["sulphur"], values: { ...values, tender: mount.tender.join(", ") } }),
+    step(mount.id, "set.surface", "set", {
+      cautions: ["sulphur"],
+      values: { ...values, tender: mount.tender.filter((to) => PATINA_HARMS.has(to)).join(", "), soft: soft ? 1 : 0 },
+    }),
     step(mount.id, "set.level", "set", { checks: ["stone.still"], cautions: ["noMoreHeat"], values }),
     step(mount.id, "set.push", "set", {
       checks: ["joint.noGap", "stone.still"],
@@ -282,7 +304,7 @@ function setting(mount: MakingMount): Step[] {
     step(mount.id, "set.polish", "set", {
       checks: ["edge.smooth"],
       cautions: ["dust", "wheel", ...(soft ? ["softStone" as const] : [])],
-      values,
+      values: { ...values, ultrasonic: mount.tender.includes("ultrasonic") ? 1 : 0 },
     }),
   ];
 }

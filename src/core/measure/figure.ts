@@ -49,6 +49,7 @@ export type FormulaCode =
   | "perimeter"
   | "measured"
   | "area"
+  | "extent"
   | "hull"
   | "parallel"
   | "lip.flat"

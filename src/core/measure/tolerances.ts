@@ -20,4 +20,6 @@ export const tolerance = {
   sum: 1e-9,
   /** A tape reading further from the calculated perimeter than this is probably wrong (a ratio). */
   wrongReading: 0.02,
+  /** Further off than this it is not this stone's reading (a ratio). */
+  noReading: 0.25,
 } as const;

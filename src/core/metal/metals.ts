@@ -18,7 +18,7 @@ export const METALS: Readonly<Record<Metal, MetalFacts>> = {
   sterling: { density: 10.36, solidus: 802, liquidus: 893, heatCapacity: 0.245, fuses: false },
   "sterling-935": { density: 10.3, solidus: 766, liquidus: 877, heatCapacity: 0.245, fuses: true },
   copper: { density: 8.96, solidus: 1085, liquidus: 1085, heatCapacity: 0.385, fuses: false },
-  brass: { density: 8.47, solidus: 905, liquidus: 940, heatCapacity: 0.38, fuses: false },
+  brass: { density: 8.47, solidus: 905, liquidus: 930, heatCapacity: 0.38, fuses: false },
 };
 
 /** Mass in g of a volume in mm3. */

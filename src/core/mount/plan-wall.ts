@@ -10,8 +10,8 @@ import { type HeightBySchool, type HeightRule, type Wall, type WallPlan } from "
 
 /** A wall that stands this far past the turn-in, as a share of the lip, still holds. */
 const HOLDING_SHARE = 0.6;
-/** A wall taller than this share of the stone hides it. */
-const HIDING_SHARE = 0.65;
+/** A wall that passes both this share of the stone and so much of what holds hides it. */
+const HIDING = { ofStone: 0.65, ofHolding: 1.1 } as const;
 
 /** Figures, findings and seam of a wall round one stone. `id` is the mount's, `shankPlaces` where a hoop's ends meet the outline. */
 export function planWall(id: string, outline: Outline, dome: Dome, wall: Wall, shankPlaces: readonly number[]): WallPlan {
@@ -46,11 +46,7 @@ export function planWall(id: string, outline: Outline, dome: Dome, wall: Wall, s
       [key("mass")]: single("g", massOf(wall.metal, volume), "density"),
       ...ofSource.figures,
     },
-    findings: [
-      ...heightFindings(id, dome, wall, netHeight.value, lip.value, heights.third.value),
-      ...gatherFindings(id, gather),
-      ...ofSource.findings,
-    ],
+    findings: [...heightFindings(id, dome, wall, netHeight.value, lip.value), ...gatherFindings(id, gather), ...ofSource.findings],
   };
 }
 
@@ -116,20 +112,17 @@ function faceShown(outline: Outline, wall: Wall): Figure {
   return sum("ratio", [term("whole", 1, "formula"), term("covered", shown - 1, wall.catch.from)]);
 }
 
-function heightFindings(id: string, dome: Dome, wall: Wall, netHeight: number, lip: number, third: number): Finding[] {
+function heightFindings(id: string, dome: Dome, wall: Wall, netHeight: number, lip: number): Finding[] {
   const at = `${id}.wall`;
   const standing = netHeight - wall.lift.value;
   const needed = heightThatHolds(dome, lip);
   const findings: Finding[] = [];
   if (standing < needed) {
     findings.push(finding("wall.too-low", "error", at, { height: standing, needed, turnIn: dome.turnIn, rule: wall.height.rule }));
-  } else if (wall.height.rule !== "third" && third - wall.lift.value < needed) {
-    findings.push(
-      finding("wall.third-fails", "note", at, { third: third - wall.lift.value, needed, turnIn: dome.turnIn, height: dome.height }),
-    );
   }
-  if (dome.exponent !== "flat" && standing > HIDING_SHARE * dome.height) {
-    findings.push(finding("wall.hides-stone", "warning", at, { height: standing, limit: HIDING_SHARE * dome.height, stone: dome.height }));
+  const limit = Math.max(HIDING.ofStone * dome.height, HIDING.ofHolding * needed);
+  if (dome.exponent !== "flat" && standing > limit) {
+    findings.push(finding("wall.hides-stone", "warning", at, { height: standing, limit, stone: dome.height }));
   }
   return findings;
 }

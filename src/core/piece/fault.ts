@@ -40,6 +40,8 @@ export type FaultCode =
   | "turn-in-above-height"
   | "turn-in-not-flat"
   | "catch-too-wide"
+  | "tape-far-off"
+  | "below-pi"
   | ShapeFault["code"]
   | "seam-at-corner"
   | "fixed-height-missing"

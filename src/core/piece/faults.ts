@@ -1,5 +1,6 @@
 import { FINGER, readSize } from "../hoop/sizes";
 import { PLANNED_FORMS } from "../hoop/hoop";
+import { tolerance } from "../measure/tolerances";
 import { isUneven } from "../stone/profile";
 import { shapeFaults } from "../stone/shapes/shapes";
 import { greatestTurnIn, outlineOf } from "../stone/stone";
@@ -61,7 +62,12 @@ function stoneFaults(mount: Mount, path: string, bench: BenchEntry): Fault[] {
   if (ofShape.length > 0) {
     return [...faults, ...ofShape.map(({ field, code, values }) => fault(`${path}/stone/outline/${field}`, code, values))];
   }
-  const { outline } = outlineOf(stone);
+  const { outline, tapeOff } = outlineOf(stone);
+  if (tapeOff !== null && Math.abs(tapeOff) > tolerance.noReading) {
+    const [got, off] = [stone.measuredPerimeter!, tolerance.noReading];
+    const worked = got / (1 + tapeOff);
+    faults.push(fault(`${path}/stone/measuredPerimeter`, "tape-far-off", { least: worked * (1 - off), most: worked * (1 + off), got }));
+  }
   const tubeNeeds = lengthOf(outline) + 2 * choose(wall.fit, bench.seatOf?.fit, SHIPPED.seatOf.fit).value;
   if (wall.source === "tube" && wall.tube && wall.tube.outside <= tubeNeeds) {
     faults.push(fault(`${path}/wall/tube/outside`, "tube-cut-through", { limit: tubeNeeds, got: wall.tube.outside }));
@@ -89,10 +95,12 @@ function readyFaults({ stone, wall, plate }: Mount, path: string): Fault[] {
   ];
 }
 
-function hoopFaults({ size, stock }: HoopEntry, bench: BenchEntry): Fault[] {
+function hoopFaults({ size, stock, lengthRule }: HoopEntry, bench: BenchEntry): Fault[] {
   const reading = readSize(size.system, size.value, mandrelOf(bench));
+  const times = typeof lengthRule === "object" ? lengthRule.multiplier : Math.PI;
   const equal = (stock.section !== "round" && stock.section !== "square") || stock.width === stock.thickness;
   return [
+    ...(times < Math.PI ? [fault("/carrier/lengthRule/multiplier", "below-pi", { got: times })] : []),
     ...(reading.ok ? [] : [fault("/carrier/size/value", reading.code, { system: size.system, got: size.value, ...FINGER })]),
     ...(equal
       ? []

@@ -6,6 +6,7 @@ import { type Pallions, pallionsFor } from "../heats/solder";
 import { FUSE, type Flame, danger, disturbance, fusingFlame, solderFlames } from "../heats/thermal";
 import { type MakingHeat, makingSteps } from "../making/steps";
 import { type Finding, finding } from "../measure/finding";
+import { METALS } from "../metal/metals";
 import { type BenchEntry } from "./bench";
 import { type HeatPlan, type Plan, type PlannedHeat, type PlannedJoint } from "./plan";
 import { settleHeats } from "./settle";
@@ -37,7 +38,7 @@ export function planHeats(sized: SizedPiece, bench: BenchEntry, heatsOf: HeatsOf
         : []),
       ...overshootFindings(assembly, wishes),
       ...pinFindings(assembly, wishes, best, heatsOf),
-      ...heatFindings(heats),
+      ...heatFindings(heats, assembly),
     ],
     drawing: sized.drawing,
     settled: { ...sized.settled, heats: wishes },
@@ -64,6 +65,7 @@ function plannedJoints(assembly: Assembly, wishes: HeatWishes): PlannedJoint[] {
       area: joint.area,
       place: joint.place,
       after: joint.after,
+      follows: joint.follows,
       grades: tasks[0]!.flames.flatMap((flame, f) => (open & (1 << f) ? [flame.id] : [])),
       pinned: wishes.pins.some((pin) => "joint" in pin && pin.joint === joint.id),
     };
@@ -130,11 +132,13 @@ function solderOf(heat: ChosenHeat, joints: readonly Joint[], { shelf }: HeatWis
   return grade ? joints.map((joint) => pallionsFor(joint, grade)) : [];
 }
 
-/** One joint's solder as it is; of several the count alone is common. */
-function together(solder: readonly Pallions[]): Pallions | null {
+/** One joint's solder as it is; of several what they have in common: the count, and the size where it is one. */
+function together(solder: readonly Pallions[]): PlannedHeat["pallions"] {
   const [first] = solder;
   if (!first || solder.length === 1) return first ?? null;
-  return { count: solder.reduce((all, each) => all + each.count, 0), size: first.size, spacing: null, evenGap: null };
+  const isAlike = solder.every(({ size }) => size.join() === first.size.join());
+  const count = solder.reduce((all, each) => all + each.count, 0);
+  return { form: first.form, count, size: isAlike ? first.size : null, spacing: null, evenGap: null };
 }
 
 function overshootFindings({ parts }: Assembly, { overshoot, shelf }: HeatWishes): Finding[] {
@@ -174,12 +178,19 @@ function betterUnpinned(
   });
 }
 
-function heatFindings(heats: readonly PlannedHeat[]): Finding[] {
+/** Whether a joint is a seam, which can be fused where its metal can: what is said of one that moves. */
+function seamOf(assembly: Assembly, id: string): "none" | "plain" | "fuses" {
+  const joint = assembly.joints.find((each) => each.id === id)!;
+  if (!isSeam(joint)) return "none";
+  return METALS[jointMetals(assembly, joint)[0]!].fuses ? "fuses" : "plain";
+}
+
+function heatFindings(heats: readonly PlannedHeat[], assembly: Assembly): Finding[] {
   return heats.flatMap((heat, i) => {
     const values = { heat: i + 1, grade: heat.grade, working: heat.working };
     return [
-      ...heat.runs.map((joint) => finding("heats.runs", "error", joint, { joint, ...values })),
-      ...heat.softens.map((joint) => finding("heats.softens", "warning", joint, { joint, ...values })),
+      ...heat.runs.map((joint) => finding("heats.runs", "error", joint, { joint, seam: seamOf(assembly, joint), ...values })),
+      ...heat.softens.map((joint) => finding("heats.softens", "warning", joint, { joint, seam: seamOf(assembly, joint), ...values })),
       ...heat.atRisk.map((part) => finding("heats.at-risk", "warning", part, { part, ...values })),
     ];
   });
@@ -193,6 +204,7 @@ function stepsOf({ piece, assembly, figures, settled }: SizedPiece, heats: reado
       stone: stone.name ?? stone.material?.name ?? "",
       tender: stone.material?.tender ?? [],
       mohs: stone.material?.mohs ?? null,
+      wallMetal: settled.mounts[id]!.wall.metal,
       wallThickness: settled.mounts[id]!.wall.thickness,
       madeFrom: settled.mounts[id]!.wall.ready?.kind ?? "strip",
       isBored: `${id}.wall.seatBore` in figures,

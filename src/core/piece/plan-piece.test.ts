@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { METALS } from "../metal/metals";
 import { tolerance } from "../measure/tolerances";
+import { greatestTurnIn } from "../stone/stone";
 import { anyBench, anyPiece } from "./any-piece.testing";
 import { type BenchEntry, SHIPPED_BENCH, shelfNamed, wideBandAddition } from "./bench";
 import { benchDifferences } from "./bench-differences";
@@ -78,7 +79,7 @@ test("the cut is the net and its losses, and the net grows with thickness and fi
   );
 });
 
-test("a wall is too low exactly under the turn-in and six tenths of the lip, and hides the stone past 65 % of it", () => {
+test("a wall is too low exactly under the turn-in and six tenths of the lip, and hides the stone past 65 % of it and a tenth more than holds", () => {
   const plan = planPiece(tern, SHIPPED_BENCH);
   const needed = 1.9 + 0.6 * value(plan, "m1.wall.lip");
   const fixed = (fixedHeight: number) => codes(withWall({ heightRule: "fixed", fixedHeight }));
@@ -87,7 +88,11 @@ test("a wall is too low exactly under the turn-in and six tenths of the lip, and
   expect(fixed(0.65 * 5.2 - 1e-9)).not.toContain("wall.hides-stone");
   expect(fixed(0.65 * 5.2 + 1e-9)).toContain("wall.hides-stone");
   expect(codes(withWall({ heightRule: "third" }))).toContain("wall.too-low");
-  expect(codes(withWall({}))).toContain("wall.third-fails");
+  const tall = (fixedHeight: number) => codes(withWall({ heightRule: "fixed", fixedHeight }, { turnIn: 3.6 }));
+  const enough = 3.6 + 0.6 * value(planPiece(withWall({}, { turnIn: 3.6 }), SHIPPED_BENCH), "m1.wall.lip");
+  expect(1.1 * enough).toBeGreaterThan(0.65 * 5.2);
+  expect(tall(1.1 * enough - 1e-9)).not.toContain("wall.hides-stone");
+  expect(tall(1.1 * enough + 1e-9)).toContain("wall.hides-stone");
 });
 
 test("whatever the piece, each finding stands exactly where its figure is past its threshold", () => {
@@ -101,10 +106,10 @@ test("whatever the piece, each finding stands exactly where its figure is past i
         const drawing = plan.drawing.settings[id]!;
         const value = (name: string) => figure(`${id}.wall.${name}`);
         const chosen = drawing.schools.find(({ rule }) => rule === wall.height.rule)!;
-        const third = drawing.schools.find(({ rule }) => rule === "third")!;
+        const needed = greatestTurnIn(stone) + 0.6 * value("lip");
         expect(has("wall.too-low", id)).toBe(!chosen.holds);
-        expect(has("wall.third-fails", id)).toBe(chosen.holds && wall.height.rule !== "third" && !third.holds);
-        expect(has("wall.hides-stone", id)).toBe(stone.dome !== "flat" && value("netHeight") - wall.lift.value > 0.65 * stone.height);
+        const hides = value("netHeight") - wall.lift.value > Math.max(0.65 * stone.height, 1.1 * needed);
+        expect(has("wall.hides-stone", id)).toBe(stone.dome !== "flat" && hides);
         const pointed = plan.findings.find(({ code, at }) => code === "wall.point" && at.startsWith(id));
         const hasPoints = Number(pointed?.values.points ?? 0) > 0;
         expect(pointed !== undefined).toBe(hasPoints || value("gather") > 0.2);
@@ -116,7 +121,8 @@ test("whatever the piece, each finding stands exactly where its figure is past i
       const { hoop } = plan.settled;
       if (!hoop) return;
       expect(has("hoop.wide-band", "hoop")).toBe(hoop.section.width > 6);
-      expect(has("hoop.flat-too-deep", "hoop")).toBe(figure("hoop.flatLeft") < 0.6 * hoop.section.thickness - tolerance.sameLength);
+      const flats = piece.mounts.map(({ id }) => figure(`${id}.hoop.flatLeft`));
+      expect(has("hoop.flat-too-deep", "hoop")).toBe(flats.some((left) => left < 0.6 * hoop.section.thickness - tolerance.sameLength));
     }),
     { numRuns: 400 },
   );
@@ -199,4 +205,51 @@ test("a new piece is planned at once, and what is not planned yet is refused by 
   const fresh = newPiece("first", "First", SHIPPED_BENCH, UNMEASURED);
   expect([...faultsOf(fresh, SHIPPED_BENCH), ...unplanned(fresh)]).toEqual([]);
   expect(planPiece(fresh, SHIPPED_BENCH).heatPlan.status).toBe("best");
+});
+
+test("a catch nobody gave is the usual one, less on a small stone and more on a large", () => {
+  const catchOf = (diameter: number, bench: BenchEntry = SHIPPED_BENCH, wall: Partial<WallEntry> = {}) => {
+    const { catch: _catch, ...rest } = tern.mounts[0]!.wall;
+    const stone = { ...tern.mounts[0]!.stone, outline: { shape: "round", diameter } as const, height: 3, turnIn: 1.2 };
+    return planPiece({ ...tern, mounts: [{ ...tern.mounts[0]!, stone, wall: { ...rest, ...wall } }] }, bench).settled.mounts.m1!.wall.catch;
+  };
+  expect(catchOf(6)).toEqual({ value: expect.closeTo(3 / 16, 9) as number, from: "formula" });
+  expect(catchOf(10)).toEqual({ value: 0.25, from: "shipped" });
+  expect(catchOf(30)).toEqual({ value: expect.closeTo(15 / 24, 9) as number, from: "formula" });
+  const mine: BenchEntry = { ...SHIPPED_BENCH, seatOf: { catch: 0.3 } };
+  expect([catchOf(12, mine), catchOf(8, mine).value, catchOf(30, SHIPPED_BENCH, { catch: 0.2 })]).toEqual([
+    { value: 0.3, from: "bench" },
+    expect.closeTo(0.25, 9),
+    { value: 0.2, from: "piece" },
+  ]);
+});
+
+test("a tape is refused from a quarter off, a multiplier under pi, each with what would be right", () => {
+  const taped = (share: number) =>
+    faultsOf(withWall({}, { measuredPerimeter: share * value(planPiece(tern, SHIPPED_BENCH), "m1.outline.perimeter") }), SHIPPED_BENCH);
+  expect([taped(1.2499), taped(0.7501)]).toEqual([[], []]);
+  for (const share of [1.2501, 0.7499, 0.01]) {
+    const [found] = taped(share);
+    expect(found).toMatchObject({ path: "/mounts/0/stone/measuredPerimeter", code: "tape-far-off" });
+    expect(found!.values.least).toBeCloseTo(0.75 * 44.20698, 4);
+    expect(found!.values.most).toBeCloseTo(1.25 * 44.20698, 4);
+  }
+  const times = (multiplier: number) =>
+    faultsOf({ ...tern, carrier: { ...tern.carrier, lengthRule: { multiplier } } as Piece["carrier"] }, SHIPPED_BENCH);
+  expect(times(3.1416)).toEqual([]);
+  expect(times(3.1415)).toEqual([{ path: "/carrier/lengthRule/multiplier", code: "below-pi", values: { got: 3.1415 } }]);
+});
+
+test("a heavy wall round a soft stone is warned of, each limit exactly", () => {
+  const warned = (thickness: number, mohs: number) => codes(withWall({ thickness }, { material: { mohs } })).includes("wall.heavy-on-soft");
+  expect([warned(1.01, 5.9), warned(1, 5.9), warned(1.01, 6)]).toEqual([true, false, false]);
+});
+
+test("of a seam that moves it is told whether it could have been fused", () => {
+  const seamOf = (metal: "fine-silver" | "sterling") =>
+    planPiece(
+      { ...withWall({ metal }), heats: { ...tern.heats, way: "one-grade", pins: [{ joint: "m1.seam", grade: "easy" }] } },
+      SHIPPED_BENCH,
+    ).findings.find(({ code, at }) => code === "heats.runs" && at === "m1.seam")?.values.seam;
+  expect([seamOf("fine-silver"), seamOf("sterling")]).toEqual(["fuses", "plain"]);
 });

@@ -47,6 +47,7 @@ export interface PlannedJoint {
   readonly area: number;
   readonly place: string;
   readonly after: readonly string[];
+  readonly follows: readonly string[];
   /** What it may be made with under the way of grading and the pins. */
   readonly grades: readonly string[];
   readonly pinned: boolean;
@@ -67,8 +68,8 @@ export interface PlannedHeat {
   readonly softens: readonly string[];
   readonly runs: readonly string[];
   readonly atRisk: readonly string[];
-  /** All the solder of the heat; null where it is fused. */
-  readonly pallions: Pallions | null;
+  /** All the solder of the heat, its size null where the joints' pieces differ; null where it is fused. */
+  readonly pallions: (Omit<Pallions, "size"> & { readonly size: Pallions["size"] | null }) | null;
   /** The solder of each joint, in the order of `joints`. */
   readonly solder: readonly Pallions[];
   readonly flame: readonly FlameShare[];

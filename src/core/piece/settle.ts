@@ -11,8 +11,8 @@ import { ELLIPTIC, type Stone, greatestTurnIn } from "../stone/stone";
 import { type BenchEntry, SHIPPED, choose, chosen, mandrelOf, shelfNamed, stripHeights, wideBandAddition } from "./bench";
 import { type HeatsEntry, type HoopEntry, type Mount, type WallEntry } from "./piece";
 
-/** A catch reaches no further over the stone than this share of its largest circle's radius. */
-const CATCH_SHARE = 1 / 16;
+/** A catch reaches over a small stone no further than the one share of its largest circle's radius, over a large one as far as the other. */
+const CATCH_SHARE = { most: 1 / 16, large: 1 / 24 } as const;
 
 export function settleDome(stone: Stone, outline: Outline): Dome {
   return { radius: outline.inscribedRadius, turnIn: greatestTurnIn(stone), height: stone.height, exponent: stone.dome ?? ELLIPTIC };
@@ -22,8 +22,6 @@ export function settleDome(stone: Stone, outline: Outline): Dome {
 export function settleWall({ wall, stone }: Mount, outline: Outline, bench: BenchEntry): Wall {
   const shipped = SHIPPED.losses.wall;
   const loss = (name: keyof typeof shipped) => choose(wall.losses?.[name], bench.losses?.wall?.[name], shipped[name]);
-  const usualCatch = choose(wall.catch, bench.seatOf?.catch, SHIPPED.seatOf.catch);
-  const narrow: Sourced<number> = { value: outline.inscribedRadius * CATCH_SHARE, from: "formula" };
   const rule = wall.heightRule ?? "turn-in";
   const source = wall.source ?? "strip";
   const fit = choose(wall.fit, bench.seatOf?.fit, SHIPPED.seatOf.fit);
@@ -36,13 +34,20 @@ export function settleWall({ wall, stone }: Mount, outline: Outline, bench: Benc
     metal: wall.metal,
     thickness: stands.thickness,
     fit: stands.fit,
-    catch: usualCatch.from === "piece" || usualCatch.value <= narrow.value ? usualCatch : narrow,
+    catch: wall.catch === undefined ? usualCatch(outline.inscribedRadius, bench) : { value: wall.catch, from: "piece" },
     lift: chosen(wall.lift, 0),
     height: rule === "fixed" ? { rule, height: wall.fixedHeight ?? stone.height } : { rule },
     seamAt: wall.seamAt ?? "auto",
     losses: { squaring: loss("squaring"), mark: loss("mark"), foot: source === "cup" ? CLOSED_FOOT : loss("foot"), top: loss("top") },
     stripHeights: stripHeights(bench, wall.metal, wall.thickness),
   };
+}
+
+/** What a wall reaches over a stone of this radius where nobody said: min(a / 16, max(the usual, a / 24)). */
+function usualCatch(radius: number, bench: BenchEntry): Sourced<number> {
+  const usual = choose(undefined, bench.seatOf?.catch, SHIPPED.seatOf.catch);
+  const value = Math.min(radius * CATCH_SHARE.most, Math.max(usual.value, radius * CATCH_SHARE.large));
+  return value === usual.value ? usual : { value, from: "formula" };
 }
 
 /** A cup stands on its own base: nothing comes off its foot. */

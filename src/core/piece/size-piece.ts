@@ -1,7 +1,8 @@
 import { type Assembly, type HoopParts, type SettingParts, assemble } from "../heats/assembly";
 import { type Outline } from "../geometry/outline";
 import { drawHoop } from "../hoop/drawing";
-import { type Base, type Foot, planHoop } from "../hoop/hoop";
+import { planHoop } from "../hoop/hoop";
+import { type Base, type Foot } from "../hoop/seat";
 import { type Finding, finding } from "../measure/finding";
 import { type Figures, figureOf, single } from "../measure/figure";
 import { tolerance } from "../measure/tolerances";
@@ -9,7 +10,7 @@ import { sectionArea } from "../metal/section";
 import { drawSetting, type SettingDrawing } from "../mount/drawing";
 import { planPlate } from "../mount/plate";
 import { planWall } from "../mount/plan-wall";
-import { outlineOf } from "../stone/stone";
+import { isSoft, outlineOf } from "../stone/stone";
 import { type BenchEntry } from "./bench";
 import { type Mount, type Piece } from "./piece";
 import { type Drawing, type Settled } from "./plan";
@@ -94,7 +95,7 @@ function sizeMount(mount: Mount, bench: BenchEntry, onHoop: boolean): SizedMount
   return {
     id,
     figures,
-    findings: [...tapeFindings(id, tapeOff), ...wallPlan.findings],
+    findings: [...tapeFindings(id, tapeOff), ...wallPlan.findings, ...softFindings(id, stone.material?.mohs ?? null, wall.thickness)],
     parts: {
       mount: id,
       wall: {
@@ -108,7 +109,7 @@ function sizeMount(mount: Mount, bench: BenchEntry, onHoop: boolean): SizedMount
       },
       plate: plate.isOwn ? null : { metal: plate.metal, mass: plateMass, blankMass: platePlan.blankMass, thickness: plate.thickness },
     },
-    base: { mount: id, extent: outline.extent(across) + 2 * platePlan.edge, thickness: plate.thickness },
+    base: { mount: id, extent: outline.extent(across) + 2 * platePlan.edge, thickness: plate.thickness, along: mount.place?.along ?? 0 },
     drawing: drawSetting({
       outline,
       stone,
@@ -148,8 +149,17 @@ function placesFacing(outline: Outline, direction: number): number[] {
 function outlineFigures(id: string, outline: Outline, tapeOff: number | null): Figures {
   return {
     [`${id}.outline.perimeter`]: single("mm", outline.perimeter, tapeOff === null ? "perimeter" : "measured", "stone"),
+    [`${id}.stone.length`]: single("mm", outline.extent(0), "extent", "stone"),
+    [`${id}.stone.width`]: single("mm", outline.extent(Math.PI / 2), "extent", "stone"),
     [`${id}.outline.area`]: single("mm2", outline.area, "area", "stone"),
   };
+}
+
+/** A wall this thick takes a punch, which a soft stone does not bear (mm). */
+const HEAVY_WALL = 1;
+
+function softFindings(id: string, mohs: number | null, thickness: number): Finding[] {
+  return thickness > HEAVY_WALL && isSoft(mohs) ? [finding("wall.heavy-on-soft", "warning", `${id}.wall`, { thickness, mohs: mohs! })] : [];
 }
 
 function tapeFindings(id: string, tapeOff: number | null): Finding[] {

@@ -19,6 +19,19 @@ export function reshaped(from: OutlineShape, shape: OutlineShape["shape"]): Outl
   return shape === "free" ? { shape, points: pointsOf(outline) } : ofSize(shape, length, width);
 }
 
+/**
+ * Names of the dimensions that nobody measured once an outline has another shape; `guessed` are those of the old one. Of a free-form the points
+ * are its one dimension, from which length and width can be read.
+ */
+export function guessedOf(from: OutlineShape, to: OutlineShape, guessed: readonly string[]): string[] {
+  const isKnown = (name: string) => !guessed.includes(name);
+  const old = Object.entries(from).filter(([name]) => name !== "shape");
+  if (to.shape === "free") return old.every(([name]) => isKnown(name)) ? [] : ["points"];
+  const known = new Set(old.flatMap(([name, value]) => (isKnown(name) ? [value as unknown] : [])));
+  const isRead = (name: string) => from.shape === "free" && isKnown("points") && (name === "length" || name === "width");
+  return Object.entries(to).flatMap(([name, value]) => (name === "shape" || known.has(value) || isRead(name) ? [] : [name]));
+}
+
 /** A shape of this kind, as nearly so long and wide as it can be. */
 export function ofSize(shape: Exclude<OutlineShape["shape"], "free">, length: number, width: number): OutlineShape {
   const [long, wide] = [hundredths(Math.max(length, width)), hundredths(Math.min(length, width))];

@@ -25,6 +25,14 @@ export interface Stone {
   readonly material?: Material;
 }
 
+/** Below this hardness on Mohs' scale abrasives, hammers and punches are kept off a stone. */
+const SOFT_MOHS = 6;
+
+/** A material whose hardness is known, and low. */
+export function isSoft(mohs: number | null): boolean {
+  return mohs !== null && mohs < SOFT_MOHS;
+}
+
 /** Exponent of a dome that is not named: half an ellipse. */
 export const ELLIPTIC = 2;
 

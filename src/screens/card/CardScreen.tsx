@@ -4,16 +4,23 @@ import { ArrowLeft, Printer } from "lucide-react";
 import { useState } from "react";
 import { Millimetres, Shape, scaleText } from "@/ui/Drawing";
 import { StoneFill } from "@/ui/StoneFill";
+import { useDoubt } from "@/ui/doubt";
 import { usePlan } from "@/ui/plan";
 import { useSessionState } from "@/ui/session";
 import { useTrayState, useUnits } from "@/ui/tray";
+import { type Level } from "@/core/measure/finding";
+import { type Doubt, type DoubtOf, doubtAmong } from "@/core/piece/doubt";
 import { type Plan } from "@/core/piece/plan";
 import { type Piece } from "@/core/piece/piece";
 import { findingText } from "@/words/findings";
+import { cardRows } from "@/words/card";
+import { DOUBTS } from "@/words/doubt";
+import { solderText } from "@/words/heats";
 import { gradeName, jointName, capital } from "@/words/names";
 import { degrees, showTemperature, type Units } from "@/words/show";
 import { CAUTIONS, CAUTIONS_DEFER, sayStep } from "@/words/steps";
-import { cardRows, pallionLine } from "./view";
+
+const LEVELS: Readonly<Record<Level, string>> = { error: "◆ Wrong", warning: "◆ Take care", note: "Note" };
 
 const PAPERS = { A4: "210mm × 297mm", Letter: "8.5in × 11in" } as const;
 type Paper = keyof typeof PAPERS;
@@ -22,6 +29,7 @@ type Paper = keyof typeof PAPERS;
 export function CardScreen({ onBack }: { readonly onBack: () => void }) {
   const plan = usePlan();
   const units = useUnits();
+  const doubtOf = useDoubt();
   const piece = useSessionState((state) => state.piece);
   const record = useTrayState(({ pieces }) => pieces.find(({ id }) => id === piece.id));
   const [paper, setPaper] = useState<Paper>("A4");
@@ -56,27 +64,35 @@ export function CardScreen({ onBack }: { readonly onBack: () => void }) {
         <div className="grid grid-cols-[1fr_76mm] gap-[5mm]">
           <table className="w-full">
             <tbody>
-              {cardRows(piece, plan, units).map(({ label, text, sum }) => (
-                <tr key={label} className="border-t border-[#bbb] align-top">
+              {cardRows(piece, plan, units, doubtOf).map(({ label, text, sum, doubt }, i) => (
+                <tr key={i} className="border-t border-[#bbb] align-top">
                   <th scope="row" className="w-[22mm] py-[0.8mm] text-left font-[620]">
                     {label}
                   </th>
                   <td className="py-[0.8mm]">
                     {text}
+                    {doubt && <b className="block text-[7.6pt]">○ {doubt}</b>}
                     {sum && <span className="block text-[7.6pt] text-[#444]">{sum}</span>}
                   </td>
                 </tr>
               ))}
             </tbody>
           </table>
-          <CardDrawing piece={piece} plan={plan} />
+          <CardDrawing
+            piece={piece}
+            plan={plan}
+            doubt={doubtAmong(
+              piece.mounts.slice(0, 1).flatMap(({ id }) => [`${id}.stone`, `${id}.wall`, `${id}.plate`]),
+              doubtOf,
+            )}
+          />
         </div>
-        <CardHeats plan={plan} units={units} />
+        <CardHeats plan={plan} units={units} doubtOf={doubtOf} />
         {plan.findings
-          .filter(({ level }) => level !== "note")
+          .filter(({ at }) => !doubtOf(at))
           .map((finding, i) => (
             <p key={i} className="mt-[1mm]">
-              <b>◆ {finding.level === "error" ? "Wrong" : "Take care"}.</b> {findingText(finding, units)}
+              <b>{LEVELS[finding.level]}.</b> {findingText(finding, units)}
             </p>
           ))}
         <h2>Making</h2>
@@ -85,7 +101,7 @@ export function CardScreen({ onBack }: { readonly onBack: () => void }) {
             <li key={step.id} className="flex gap-[1.4mm] break-inside-avoid py-[0.25mm]">
               <span className="mt-[0.5mm] inline-block h-[2.6mm] w-[2.6mm] shrink-0 border border-[#333]" aria-hidden="true" />
               <span>
-                {i + 1} {sayStep(step, plan.figures, units).title}
+                {i + 1} {sayStep(step, plan.figures, units, doubtOf).title}
                 {step.cautions.length > 0 && (
                   <span className="text-[#444]"> ◆ {step.cautions.map((caution) => CAUTIONS[caution].name).join(", ")}</span>
                 )}
@@ -123,7 +139,7 @@ const CARD_SCALE = { times: 1, perMm: 1 } as const;
 const GAP_MM = 4;
 
 /** Plan and section, at the largest plain scale that fits the card. */
-function CardDrawing({ piece, plan }: { readonly piece: Piece; readonly plan: Plan }) {
+function CardDrawing({ piece, plan, doubt }: { readonly piece: Piece; readonly plan: Plan; readonly doubt: Doubt | null }) {
   const mount = piece.mounts[0]!;
   const { plan: top, section } = plan.drawing.settings[mount.id]!;
   const xs = top.plateEdge.map(([x]) => x);
@@ -193,12 +209,13 @@ function CardDrawing({ piece, plan }: { readonly piece: Piece; readonly plan: Pl
       <figcaption className="text-[7.6pt] text-[#444]">
         {top.seam ? "Plan with the seam, and section," : "Plan and section,"}{" "}
         {fit === times ? scaleText({ times, perMm: times }) : `${fit.toFixed(2)} times life size`}
+        {doubt && <b className="block">○ {DOUBTS[doubt]}: not as it will be</b>}
       </figcaption>
     </figure>
   );
 }
 
-function CardHeats({ plan, units }: { readonly plan: Plan; readonly units: Units }) {
+function CardHeats({ plan, units, doubtOf }: { readonly plan: Plan; readonly units: Units; readonly doubtOf: DoubtOf }) {
   return (
     <>
       <h2>Heats</h2>
@@ -212,7 +229,7 @@ function CardHeats({ plan, units }: { readonly plan: Plan; readonly units: Units
                 {gradeName(heat.grade)}, {showTemperature(heat.working, units)} {degrees(units)}
               </td>
               <td>
-                {pallionLine(heat, plan, units)}
+                {solderText(heat, plan, units, doubtOf)}
                 {heat.runs.length > 0 && <b> ◆ {heat.runs.map(jointName).join(", ")} runs again</b>}
                 {heat.softens.length > 0 && <b> ◆ {heat.softens.map(jointName).join(", ")} softens</b>}
               </td>

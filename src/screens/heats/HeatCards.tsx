@@ -2,10 +2,11 @@
 
 import { type Piece } from "@/core/piece/piece";
 import { type Plan, type PlannedHeat } from "@/core/piece/plan";
+import { useDoubt } from "@/ui/doubt";
 import { useIsSettling, usePlan } from "@/ui/plan";
 import { useSessionState } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
-import { JOINT_ADVICE, SETTLING, piecesText } from "@/words/heats";
+import { JOINT_ADVICE, SETTLING, solderText } from "@/words/heats";
 import { capital, gradeName, jointName, partName } from "@/words/names";
 import { CAUTIONS, CAUTIONS_DEFER } from "@/words/steps";
 import { type Units, showPercent, showTemperature } from "@/words/show";
@@ -57,6 +58,7 @@ const MUCH_MORE = 1.5;
 function HeatCard({ number, heat, plan, units }: CardProps) {
   const joints = heat.joints.map((id) => plan.joints.find((joint) => joint.id === id)!);
   const advice = JOINT_ADVICE[joints[0]!.kind];
+  const doubtOf = useDoubt();
   const isBad = heat.runs.length > 0;
   const more = heat.solder[0]?.evenGap ?? 0;
   return (
@@ -73,7 +75,7 @@ function HeatCard({ number, heat, plan, units }: CardProps) {
       <p className="mt-0.5 text-soft">
         <b className="font-semibold text-ink">{capital(gradeName(heat.grade))}</b>
         {joints.some(({ pinned }) => pinned) && ", pinned"}
-        {heat.solder.map((pallions, i) => `, ${piecesText(pallions, JOINT_ADVICE[joints[i]!.kind].solder, units)}`).join("")}.
+        {heat.solder.length > 0 && `, ${solderText(heat, plan, units, doubtOf)}`}.
       </p>
       <p className="text-soft">
         Flame: {heat.flame.length > 1 && `${heat.flame.map(({ part, share }) => `${partName(part)} ${showPercent(share)}`).join(", ")}. `}

@@ -24,7 +24,8 @@ export function HoopDrawing({ size, piece, mount, view }: Props) {
   const { section } = settings[mount]!;
   const stone = piece.mounts.find(({ id }) => id === mount)!.stone;
   if (!hoop) return null;
-  const rest = hoop.seat?.level ?? hoop.outside;
+  const seat = hoop.seats[mount];
+  const rest = seat?.level ?? hoop.outside;
   const above = rest + section.plate.thickness + section.top;
   const wide = 2 * Math.max(hoop.outside, section.plate.half);
   const isNarrow = size.width < 640;
@@ -32,7 +33,6 @@ export function HoopDrawing({ size, piece, mount, view }: Props) {
   const x = isNarrow ? size.width / 2 : (size.width - 130) / 2;
   const y = 48 + (size.height - 80 - (above + hoop.outside) * scale.perMm) / 2 + above * scale.perMm;
   const k = scale.perMm;
-  const seat = hoop.seat;
   return (
     <Sheet width={size.width} height={size.height} label={`The hoop, ${units.length}`}>
       <StoneFill material={stone.material?.name ?? stone.name ?? ""} />

@@ -15,9 +15,11 @@ import { Answer, Answers, Stage } from "@/ui/Stage";
 import { Sum } from "@/ui/Sum";
 import { FigureButton } from "@/ui/Terms";
 import { TextField } from "@/ui/TextField";
+import { useDoubt } from "@/ui/doubt";
 import { usePlan } from "@/ui/plan";
 import { useSession, useSessionState } from "@/ui/session";
 import { useTrayState, useUnits } from "@/ui/tray";
+import { ifSure } from "@/words/doubt";
 import { BLANK_MARKS } from "@/words/marks";
 import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SYSTEM_NAMES, capital, lengthRuleName } from "@/words/names";
 import { degrees, lengthUnit, showTemperature } from "@/words/show";
@@ -31,9 +33,10 @@ export function HoopStage({ mount: id }: { readonly mount: string }) {
   const plan = usePlan();
   const units = useUnits();
   const piece = useSessionState((state) => state.piece);
+  const doubtOf = useDoubt();
   if (piece.carrier.type !== "hoop" || !plan.drawing.hoop) return null;
   const hoop = piece.carrier;
-  const view = hoopView(plan, hoop.size.system, units);
+  const view = hoopView(plan, id, hoop.size.system, units);
   const unit = lengthUnit(units);
   return (
     <Stage
@@ -41,19 +44,17 @@ export function HoopStage({ mount: id }: { readonly mount: string }) {
       measures={<HoopMeasures hoop={hoop} mount={id} view={view} />}
       foot={
         <>
-          <Answers sum={<Sum parts={view.sum} total={view.total} />}>
+          <Answers figures={["hoop.cutLength", view.seatFigure]} sum={<Sum parts={view.sum} total={view.total} />}>
             <FigureButton figure="hoop.cutLength" name="Cut blank">
               <Answer lead="Cut blank" unit={unit}>
                 {view.cut}
               </Answer>
             </FigureButton>
-            {view.seat && (
-              <FigureButton figure={`hoop.${view.seat}`} name={view.seat === "flat" ? "Depth of the flat" : "Depth of the saddle"}>
-                <Answer lead={view.seat === "flat" ? "file the flat" : "file the saddle"} unit={`${unit} deep`}>
-                  {view.seatDepth}
-                </Answer>
-              </FigureButton>
-            )}
+            <FigureButton figure={view.seatFigure} name={view.seat === "flat" ? "Depth of the flat" : "Depth of the saddle"}>
+              <Answer lead={view.seat === "flat" ? "file the flat" : "file the saddle"} unit={`${unit} deep`}>
+                {view.seatDepth}
+              </Answer>
+            </FigureButton>
             <FigureButton figure="hoop.lostPerMillimetre" name="Lost for each millimetre" className="text-[13px] text-soft">
               {view.lost}
             </FigureButton>
@@ -61,7 +62,7 @@ export function HoopStage({ mount: id }: { readonly mount: string }) {
           <Rule
             blank={plan.drawing.hoop.blank}
             height={hoop.stock.width}
-            cut={`cut ${view.cut}`}
+            cut={ifSure(doubtOf("hoop.cutLength"), `cut ${view.cut}`)}
             beyond="wire goes on"
             names={BLANK_MARKS}
             units={units}

@@ -3,18 +3,20 @@ import { figureOf } from "@/core/measure/figure";
 import { type Plan } from "@/core/piece/plan";
 import { SYSTEM_NAMES } from "@/words/names";
 import { type Units, showLength, withUnit } from "@/words/show";
+import { sumParts } from "@/words/sums";
 
 const SHOWN: readonly Exclude<SizeSystem, "mandrel">[] = ["us", "uk", "eu", "continental", "jp", "diameter"];
 
 /** What the Hoop stage says, rounded as a bench reads it. */
-export function hoopView(plan: Plan, system: SizeSystem, units: Units) {
+export function hoopView(plan: Plan, mount: string, system: SizeSystem, units: Units) {
   const figure = (key: string) => figureOf(plan.figures, `hoop.${key}`);
+  const ofSeat = (key: string) => figureOf(plan.figures, `${mount}.hoop.${key}`).value;
   const measured = (key: string) => showLength(figure(key).value, "measured", units);
   const hoop = plan.settled.hoop!;
   const cut = figure("cutLength");
   const term = (label: string) => cut.terms.find((each) => each.label === label)?.value ?? 0;
   const asked = figure("insideDiameter").terms[0]!.value;
-  const seat = plan.figures["hoop.flat"] ? ("flat" as const) : plan.figures["hoop.saddle"] ? ("saddle" as const) : null;
+  const seat = hoop.form === "closed-flat" ? ("flat" as const) : ("saddle" as const);
   return {
     cut: showLength(cut.value, "blank", units),
     inside: `inside ${measured("insideDiameter")} across`,
@@ -22,21 +24,26 @@ export function hoopView(plan: Plan, system: SizeSystem, units: Units) {
     fibre: measured("fibre"),
     counted: `counted ${measured("fibre")} out from the finger`,
     seat,
-    seatDepth: seat ? measured(seat) : "",
-    seatWidth: seat ? showLength(figure(`${seat}Width`).value, "blank", units) : "",
-    seatLeft: seat ? withUnit(figure(`${seat}Left`).value, "measured", units) : "",
+    seatFigure: `${mount}.hoop.${seat}`,
+    seatDepth: showLength(ofSeat(seat), "measured", units),
+    seatWidth: showLength(ofSeat(`${seat}Width`), "blank", units),
+    seatLeft: withUnit(ofSeat(`${seat}Left`), "measured", units),
     lost: eachMillimetre(system, asked, figure("lostPerMillimetre").value),
     conversions: SHOWN.map((each) => ({ system: each, name: SYSTEM_NAMES[each], text: sizeText(each, asked) ?? "—" })),
-    sum: [
-      { value: showLength(figure("netLength").value, "measured", units), name: "round the fibre" },
-      ...(term("padding") === 0 ? [] : [{ value: showLength(term("padding"), "measured", units), name: "padding" }]),
-      { value: showLength(term("squaring"), "measured", units), name: "squaring" },
-      { value: showLength(term("sawPasses"), "measured", units), name: "saw" },
-      { value: showLength(term("mark"), "measured", units), name: "mark" },
-    ],
+    sum: sumParts(
+      [
+        { name: "round the fibre", value: figure("netLength").value },
+        { name: "padding", value: term("padding") },
+        { name: "squaring", value: term("squaring") },
+        { name: "saw", value: term("sawPasses") },
+        { name: "mark", value: term("mark") },
+      ],
+      "mm",
+      units,
+    ),
     total: showLength(cut.value, "measured", units),
-    thickness: showLength(hoop.section.thickness, "blank", units),
-    width: showLength(hoop.section.width, "blank", units),
+    thickness: showLength(hoop.section.thickness, "measured", units),
+    width: showLength(hoop.section.width, "measured", units),
     mass: `${figure("mass").value.toFixed(2)} g`,
   };
 }

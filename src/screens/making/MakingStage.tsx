@@ -2,11 +2,14 @@
 
 import { useRef, useState } from "react";
 import { type Step, type StepStage } from "@/core/making/steps";
+import { type DoubtOf, doubtAmong } from "@/core/piece/doubt";
 import { type Plan } from "@/core/piece/plan";
 import { useNotices } from "@/ui/notices";
+import { useDoubt } from "@/ui/doubt";
 import { usePlan } from "@/ui/plan";
 import { useSessionState } from "@/ui/session";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
+import { DOUBTS } from "@/words/doubt";
 import { CAUTIONS, CAUTIONS_DEFER, CHECKS, sayStep } from "@/words/steps";
 import { capital } from "@/words/names";
 import { type Units } from "@/words/show";
@@ -24,6 +27,7 @@ const STAGE_TITLES: Readonly<Record<StepStage, string>> = {
 export function MakingStage() {
   const plan = usePlan();
   const units = useUnits();
+  const doubtOf = useDoubt();
   const tray = useTray();
   const piece = useSessionState((state) => state.piece);
   const make = useTrayState((state) => state.makes[piece.id]);
@@ -45,7 +49,7 @@ export function MakingStage() {
               key={step.id}
               step={step}
               number={i + 1}
-              title={sayStep(step, plan.figures, units).title}
+              title={sayStep(step, plan.figures, units, doubtOf).title}
               heading={step.stage !== plan.steps[i - 1]?.stage ? STAGE_TITLES[step.stage] : null}
               isDone={done.has(step.id)}
               isNext={step.id === next?.id}
@@ -57,7 +61,7 @@ export function MakingStage() {
         </ol>
       </section>
       <section aria-label="This step" className="overflow-y-auto bg-paper px-3.5 pt-2.5 pb-3 [grid-area:meas]">
-        {shown && <StepDetail step={shown} plan={plan} units={units} />}
+        {shown && <StepDetail step={shown} plan={plan} units={units} doubtOf={doubtOf} />}
       </section>
       <section
         aria-label="Answer"
@@ -66,7 +70,9 @@ export function MakingStage() {
         <div className="flex items-baseline gap-5">
           <p className="min-w-0 truncate">
             <span className="mr-2 text-[12.5px] text-soft">{next ? `Step ${plan.steps.indexOf(next) + 1}` : "All steps"}</span>
-            <span className="text-[24px] font-bold [font-stretch:92%]">{next ? sayStep(next, plan.figures, units).title : "done"}</span>
+            <span className="text-[24px] font-bold [font-stretch:92%]">
+              {next ? sayStep(next, plan.figures, units, doubtOf).title : "done"}
+            </span>
           </p>
           <p className="ml-auto text-[13px] whitespace-nowrap text-soft">
             <b className="font-semibold text-ink">{plan.steps.filter(({ id }) => done.has(id)).length}</b> of {plan.steps.length} done
@@ -135,12 +141,24 @@ function StepRow({ step, number, title, heading, isDone, isNext, isShown, onShow
   );
 }
 
-function StepDetail({ step, plan, units }: { readonly step: Step; readonly plan: Plan; readonly units: Units }) {
-  const { title, detail } = sayStep(step, plan.figures, units);
+interface DetailProps {
+  readonly step: Step;
+  readonly plan: Plan;
+  readonly units: Units;
+  readonly doubtOf: DoubtOf;
+}
+
+function StepDetail({ step, plan, units, doubtOf }: DetailProps) {
+  const { title, detail } = sayStep(step, plan.figures, units, doubtOf);
+  const doubt = doubtAmong(
+    [step.target, step.second].filter((key) => key !== null),
+    doubtOf,
+  );
   return (
     <>
       <h2 className="section-head">{STAGE_TITLES[step.stage]}</h2>
       <h3 className="text-[19px] leading-tight font-bold [font-stretch:92%]">{title}</h3>
+      {doubt && <p className="mt-1 text-[13px] font-semibold text-warn">○ {capital(DOUBTS[doubt])}</p>}
       {detail && <p className="mt-2 text-[13.5px] leading-[1.4]">{detail}</p>}
       {step.checks.length > 0 && (
         <>

@@ -10,6 +10,9 @@ import { PlanProvider } from "@/ui/plan";
 import { type Planned, usePlanned } from "@/ui/planned";
 import { useSession, useSessionState } from "@/ui/session";
 import { useTrayState, useUnits } from "@/ui/tray";
+import { doubtAmong } from "@/core/piece/doubt";
+import { useDoubt } from "@/ui/doubt";
+import { ifSure } from "@/words/doubt";
 import { FIGURE_NAMES } from "@/words/figures";
 import { showFigure } from "@/words/show";
 import { STAGE_NAMES, type StageId } from "@/words/stages";
@@ -61,6 +64,7 @@ function PlannedPiece({ id, planned }: { readonly id: string; readonly planned: 
   const piece = useSessionState((state) => state.piece);
   const make = useTrayState((state) => state.makes[id]);
   const units = useUnits();
+  const doubtOf = useDoubt();
   const { offer } = useFind();
   const { plan } = planned;
   const pathname = usePathname();
@@ -91,12 +95,13 @@ function PlannedPiece({ id, planned }: { readonly id: string; readonly planned: 
       ...stagesOf(piece, mount).map((each): Findable => ({ group: "Stages", name: STAGE_NAMES[each], go: () => go(each) })),
       ...FIGURE_NAMES.flatMap(({ key, name, stage: at }): Findable[] => {
         const figure = plan.figures[`${mount}.${key}`] ?? plan.figures[key];
-        return figure ? [{ group: "Figures", name, detail: showFigure(figure, units), go: () => go(at) }] : [];
+        const told = figure && ifSure(doubtAmong([`${mount}.${key}`, key], doubtOf), showFigure(figure, units));
+        return told ? [{ group: "Figures", name, detail: told, go: () => go(at) }] : [];
       }),
       { group: "Commands", name: "Undo", go: undoing.undo },
       { group: "Commands", name: "Redo", go: undoing.redo },
     ]);
-  }, [offer, piece, plan, mount, units, go, undoing]);
+  }, [offer, piece, plan, mount, units, doubtOf, go, undoing]);
   useEffect(() => () => offer(() => []), [offer]);
   return (
     <PlanProvider value={planned}>
@@ -108,7 +113,7 @@ function PlannedPiece({ id, planned }: { readonly id: string; readonly planned: 
         <main className="frame">
           <TopBar shows={stage === "heats" ? "temperature" : "length"} undoing={undoing} />
           <Stem
-            entries={stemOf(piece, planned, mount, units, done)}
+            entries={stemOf(piece, planned, mount, units, done, doubtOf)}
             current={stage}
             onGo={go}
             settings={settings}

@@ -1,8 +1,10 @@
 import { type Piece } from "@/core/piece/piece";
 import { type Plan } from "@/core/piece/plan";
 import { type Planned } from "@/ui/planned";
+import { type DoubtOf, doubtAmong } from "@/core/piece/doubt";
 import { figureOf } from "@/core/measure/figure";
 import { type Level } from "@/core/measure/finding";
+import { ifSure } from "@/words/doubt";
 import { SHAPE_NAMES, SYSTEM_NAMES, counted } from "@/words/names";
 import { type Units, showLength } from "@/words/show";
 import { wallStock } from "@/words/wall-stock";
@@ -25,14 +27,34 @@ export function stagesOf(piece: Piece, mount: string): StageId[] {
 }
 
 /** The piece in the order it is made, each stage with its result. `done` counts steps ticked off. */
-export function stemOf(piece: Piece, { plan, isSettling }: Planned, mount: string, units: Units, done: number): StemEntry[] {
-  return stagesOf(piece, mount).map((id) => ({
-    id,
-    result: id === "heats" && isSettling ? SETTLING : resultOf(id, piece, plan, mount, units, done),
-    level: levelOf(id, plan, mount),
-    isDone: id !== "making" || done === plan.steps.length,
-  }));
+export function stemOf(
+  piece: Piece,
+  { plan, isSettling }: Planned,
+  mount: string,
+  units: Units,
+  done: number,
+  doubtOf: DoubtOf,
+): StemEntry[] {
+  return stagesOf(piece, mount).map((id) => {
+    const doubt = doubtAmong(RESTS[id](mount), doubtOf);
+    return {
+      id,
+      result: id === "heats" && isSettling ? SETTLING : ifSure(doubt, resultOf(id, piece, plan, mount, units, done)),
+      level: doubt ? null : levelOf(id, plan, mount),
+      isDone: !doubt && (id !== "making" || done === plan.steps.length),
+    };
+  });
 }
+
+/** What the result of each stage can be doubted by: parts of the piece, by their keys. */
+const RESTS: Readonly<Record<StageId, (mount: string) => readonly string[]>> = {
+  stone: (mount) => [`${mount}.stone`],
+  wall: (mount) => [`${mount}.wall`],
+  plate: (mount) => [`${mount}.plate`],
+  hoop: (mount) => ["hoop.cutLength", `${mount}.hoop.flat`],
+  heats: () => ["heats"],
+  making: () => [],
+};
 
 function resultOf(stage: StageId, piece: Piece, plan: Plan, mountId: string, units: Units, done: number): string {
   const mount = piece.mounts.find(({ id }) => id === mountId)!;
@@ -44,7 +66,7 @@ function resultOf(stage: StageId, piece: Piece, plan: Plan, mountId: string, uni
     case "wall":
       return wallResult(plan, mountId, units);
     case "plate":
-      return `${showLength(value(`${mountId}.plate.length`), "blank", units)} × ${showLength(value(`${mountId}.plate.width`), "blank", units)} × ${showLength(plate.thickness, "blank", units)}, ${plate.style}`;
+      return `${showLength(value(`${mountId}.plate.length`), "blank", units)} × ${showLength(value(`${mountId}.plate.width`), "blank", units)} × ${showLength(plate.thickness, "measured", units)}, ${plate.style}`;
     case "hoop":
       return piece.carrier.type === "hoop"
         ? `${SYSTEM_NAMES[piece.carrier.size.system]} ${piece.carrier.size.value}, blank ${showLength(value("hoop.cutLength"), "blank", units)}`

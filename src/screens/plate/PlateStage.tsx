@@ -18,14 +18,16 @@ import { Answer, Answers, Stage } from "@/ui/Stage";
 import { Sum } from "@/ui/Sum";
 import { FigureButton } from "@/ui/Terms";
 import { lengthField } from "@/ui/fields";
+import { useDoubt } from "@/ui/doubt";
 import { usePlan } from "@/ui/plan";
 import { useSession, useSessionState } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
 import { type Size } from "@/ui/useSize";
+import { ifSure } from "@/words/doubt";
 import { BLANK_MARKS } from "@/words/marks";
 import { METAL_NAMES, capital } from "@/words/names";
 import { type Units, degrees, lengthUnit, showLength, showTemperature } from "@/words/show";
-import { TERM_NAMES } from "@/words/terms";
+import { sharesOf, sumParts } from "@/words/sums";
 
 /** What the Plate stage says. */
 function plateView(plan: Plan, id: string, units: Units) {
@@ -38,9 +40,7 @@ function plateView(plan: Plan, id: string, units: Units) {
     length: blank("length"),
     width: blank("width"),
     mass: figure("mass").value.toFixed(2),
-    sum: length.terms
-      .filter(({ value }) => value !== 0)
-      .map(({ label, value }) => ({ value: showLength(value, "measured", units), name: TERM_NAMES[label] })),
+    sum: sumParts(sharesOf(length), "mm", units),
     total: showLength(length.value, "measured", units),
   };
 }
@@ -51,6 +51,7 @@ export function PlateStage({ mount: id }: { readonly mount: string }) {
   const units = useUnits();
   const mount = useSessionState(({ piece }) => piece.mounts.find((each) => each.id === id)!);
   const view = plateView(plan, id, units);
+  const doubtOf = useDoubt();
   const unit = lengthUnit(units);
   return (
     <Stage
@@ -58,7 +59,7 @@ export function PlateStage({ mount: id }: { readonly mount: string }) {
       measures={<PlateMeasures mount={mount} />}
       foot={
         <>
-          <Answers sum={<Sum parts={view.sum} total={view.total} />}>
+          <Answers figures={[`${id}.plate.blankLength`, `${id}.plate.blankWidth`]} sum={<Sum parts={view.sum} total={view.total} />}>
             <FigureButton figure={`${id}.plate.blankLength`} name="Plate's blank, lengthwise">
               <Answer lead="Cut blank" unit="long">
                 {view.blankLength}
@@ -76,7 +77,7 @@ export function PlateStage({ mount: id }: { readonly mount: string }) {
           <Rule
             blank={plan.drawing.settings[id]!.plate}
             height={figureOf(plan.figures, `${id}.plate.blankWidth`).value}
-            cut={`cut ${view.blankLength}`}
+            cut={ifSure(doubtOf(`${id}.plate.blankLength`), `cut ${view.blankLength}`)}
             beyond="sheet goes on"
             names={BLANK_MARKS}
             units={units}

@@ -14,7 +14,7 @@ import { counted } from "@/words/names";
 import { type Units, showLength, withUnit } from "@/words/show";
 import { stoneSize } from "../piece/stages";
 import { useFreeForm } from "./FreePoints";
-import { stoneOf } from "./fields";
+import { pointsKey, stoneOf, takeOutline } from "./fields";
 
 interface Props {
   readonly mount: Mount;
@@ -23,7 +23,7 @@ interface Props {
 
 /** What can be done with a free-form as a whole, and the regular shape it comes nearest to. */
 export function FreeMeasures({ mount, shape }: Props) {
-  const change = useFreeForm(mount.id);
+  const change = useFreeForm(mount.id, false);
   const [isRead, setRead] = useState(false);
   return (
     <div className="border-t border-hair py-1.5 text-[13px]">
@@ -53,11 +53,7 @@ function NearestShape({ mount, shape }: Props) {
   const units = useUnits();
   const settled = useDeferredValue(useWhileHeld(shape));
   const fit = useMemo(() => nearestRegular(outlineOfShape(settled)), [settled]);
-  const take = (outline: OutlineShape) =>
-    session.change((piece) => {
-      const stone = stoneOf(piece, mount.id);
-      stone.outline = outline as typeof stone.outline;
-    });
+  const take = (outline: OutlineShape) => takeOutline(session, mount.id, shape, outline, true);
   const name = fit.shape.shape === "oval" ? `oval ${stoneSize(fit.shape, units)}` : stoneSize(fit.shape, units);
   return (
     <div className="mt-2 flex items-center justify-between gap-2 border-t border-hair pt-1.5">
@@ -94,7 +90,7 @@ function Readings({ mount, shape, onDone }: Props & { readonly onDone: () => voi
     const told = session.change((piece) => {
       const stone = stoneOf(piece, mount.id);
       stone.outline = fromReadings(length, readings) as typeof stone.outline;
-    });
+    }, pointsKey(mount.id));
     if (told) setProblem(told);
     else onDone();
   };

@@ -7,7 +7,7 @@ import { moved, withPointNear, without } from "@/core/stone/free-edit";
 import { type Free } from "@/core/stone/shapes/free";
 import { Knob, pointUnder } from "@/ui/Drawing";
 import { useSession } from "@/ui/session";
-import { stoneOf } from "./fields";
+import { pointsKey, stoneOf } from "./fields";
 
 const STEP = 0.1;
 const WAYS: Readonly<Record<string, Point>> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] };
@@ -18,14 +18,17 @@ interface Props {
   readonly shape: Free;
 }
 
-/** Changes a free-form, if the change is one that can be drawn. */
-export function useFreeForm(mount: string): (change: (shape: Free) => Free) => void {
+/** Changes a free-form, if the change is one that can be drawn; `measures` if it is of what the maker saw on the stone. */
+export function useFreeForm(mount: string, measures: boolean): (change: (shape: Free) => Free) => void {
   const session = useSession();
   return (change) => {
-    const problem = session.change((piece) => {
-      const stone = stoneOf(piece, mount);
-      if (stone.outline.shape === "free") stone.outline = change(stone.outline) as typeof stone.outline;
-    });
+    const problem = session.change(
+      (piece) => {
+        const stone = stoneOf(piece, mount);
+        if (stone.outline.shape === "free") stone.outline = change(stone.outline) as typeof stone.outline;
+      },
+      measures ? pointsKey(mount) : null,
+    );
     session.refuse(problem && `The outline ${problem}`);
   };
 }
@@ -36,7 +39,7 @@ export function useFreeForm(mount: string): (change: (shape: Free) => Free) => v
  */
 export function FreePoints({ mount, shape }: Props) {
   const session = useSession();
-  const change = useFreeForm(mount.id);
+  const change = useFreeForm(mount.id, true);
   const onKeyDown = (event: KeyboardEvent, i: number) => {
     const way = WAYS[event.key];
     const [x, y] = shape.points[i]!;

@@ -4,6 +4,7 @@ import { type Draft as Editable } from "immer";
 import { type Point } from "@/core/geometry/outline";
 import { withPointNear } from "@/core/stone/free-edit";
 import { isUneven } from "@/core/stone/profile";
+import { fromTable } from "@/core/stone/known-stones";
 import { reshaped } from "@/core/stone/reshape";
 import { type OutlineShape } from "@/core/stone/shapes/shapes";
 import { ELLIPTIC, greatestTurnIn, type Tenderness } from "@/core/stone/stone";
@@ -18,11 +19,13 @@ import { SectionView } from "@/ui/SectionView";
 import { Answer, Answers, Stage } from "@/ui/Stage";
 import { FigureButton } from "@/ui/Terms";
 import { TextField } from "@/ui/TextField";
+import { useDoubt } from "@/ui/doubt";
 import { usePlan } from "@/ui/plan";
 import { useSession, useSessionState, useWhileHeld } from "@/ui/session";
 import { Dimension } from "@/ui/Dimension";
 import { useUnits } from "@/ui/tray";
 import { type Size } from "@/ui/useSize";
+import { ifSure } from "@/words/doubt";
 import { BLANK_MARKS } from "@/words/marks";
 import { SHAPE_NAMES, capital } from "@/words/names";
 import { lengthUnit } from "@/words/show";
@@ -35,10 +38,14 @@ import {
   DIMENSIONS,
   dimensionField,
   dimensionOf,
+  densityField,
   domeField,
   heightField,
   materialField,
   mohsField,
+  stoneOf,
+  takeOutline,
+  turnInKey,
   turnInField,
   wrappedField,
 } from "./fields";
@@ -50,6 +57,7 @@ export function StoneStage({ mount: id }: { readonly mount: string }) {
   const units = useUnits();
   const mount = useSessionState(({ piece }) => piece.mounts.find((each) => each.id === id)!);
   const view = stoneView(plan, mount, units);
+  const doubtOf = useDoubt();
   const unit = lengthUnit(units);
   const tall = useWhileHeld(greatestTurnIn(mount.stone));
   return (
@@ -59,6 +67,7 @@ export function StoneStage({ mount: id }: { readonly mount: string }) {
       foot={
         <>
           <Answers
+            figures={[`${id}.stone`]}
             sum={
               <>
                 {view.long} long <b className="font-semibold text-ink">{view.wide}</b> wide{" "}
@@ -79,7 +88,7 @@ export function StoneStage({ mount: id }: { readonly mount: string }) {
           <Rule
             blank={plan.drawing.settings[id]!.tape}
             height={tall}
-            cut={`round ${view.round}`}
+            cut={ifSure(doubtOf(`${id}.outline.perimeter`), `round ${view.round}`)}
             beyond=""
             names={BLANK_MARKS}
             units={units}
@@ -98,7 +107,7 @@ function StoneDrawing({ size, mount }: { readonly size: Size; readonly mount: Mo
   const units = useUnits();
   const view = stoneView(plan, mount, units);
   const shape = mount.stone.outline;
-  const change = useFreeForm(mount.id);
+  const change = useFreeForm(mount.id, true);
   const addPoint = (to: Point) => change((each) => withPointNear(each, to));
   return (
     <PlanAndSection size={size} mount={mount} label="The stone in plan and section">
@@ -158,6 +167,8 @@ function MillimetreSquares({ points }: { readonly points: readonly Point[] }) {
 
 const SHAPES: readonly OutlineShape["shape"][] = ["oval", "round", "cushion", "rectangle", "pear", "marquise", "heart", "triangle", "free"];
 
+const FROM_TABLE = "from the table of stones";
+
 const TENDER: readonly { readonly to: Tenderness; readonly text: string }[] = [
   { to: "heat", text: "heat" },
   { to: "water", text: "water" },
@@ -175,6 +186,7 @@ function StoneMeasures({ mount }: { readonly mount: Mount }) {
   const change = (recipe: (stone: Editable<Mount["stone"]>) => void) =>
     session.change((piece) => recipe(piece.mounts.find((each) => each.id === id)!.stone));
   const isFlat = stone.dome === "flat";
+  const table = fromTable(stone.material);
   const isList = typeof stone.turnIn !== "number";
   return (
     <>
@@ -183,7 +195,7 @@ function StoneMeasures({ mount }: { readonly mount: Mount }) {
         label="Shape"
         value={outline.shape}
         options={SHAPES.map((value) => ({ value, text: capital(SHAPE_NAMES[value]) }))}
-        onChoose={(shape) => change((each) => void (each.outline = reshaped(outline, shape) as Editable<typeof outline>))}
+        onChoose={(shape) => takeOutline(session, id, outline, reshaped(outline, shape))}
       />
       {DIMENSIONS[outline.shape].map(({ name, label, hint, lights }) => (
         <MeasureField
@@ -224,10 +236,14 @@ function StoneMeasures({ mount }: { readonly mount: Mount }) {
           { value: "flat", text: "Flat" },
         ]}
         onChoose={(face) =>
-          change((each) => {
-            each.dome = face === "flat" ? "flat" : ELLIPTIC;
-            each.turnIn = face === "flat" ? each.height : Math.round(each.height * 40) / 100;
-          })
+          session.choose(
+            (piece) => {
+              const each = stoneOf(piece, id);
+              each.dome = face === "flat" ? "flat" : ELLIPTIC;
+              each.turnIn = face === "flat" ? each.height : Math.round(each.height * 40) / 100;
+            },
+            (before) => [...before.filter((key) => key !== turnInKey(id)), ...(face === "flat" ? [] : [turnInKey(id)])],
+          )
         }
       />
       {typeof stone.dome !== "string" && (
@@ -235,9 +251,23 @@ function StoneMeasures({ mount }: { readonly mount: Mount }) {
       )}
       <h2 className="section-head">Material</h2>
       <TextField field={materialField(id)} label="Name" value={stone.material?.name ?? ""} shape="wide" />
-      <MeasureField field={mohsField(id)} label="Hardness" value={stone.material?.mohs ?? null} />
+      <MeasureField
+        field={mohsField(id)}
+        label="Hardness"
+        hint={table.mohs === undefined ? undefined : FROM_TABLE}
+        value={stone.material?.mohs ?? null}
+      />
+      <MeasureField
+        field={densityField(id)}
+        label="Density"
+        hint={table.density === undefined ? undefined : FROM_TABLE}
+        value={stone.material?.density ?? null}
+      />
       <fieldset className="border-t border-hair py-1.5">
-        <legend className="float-left pt-0.5 text-[13.5px]">Tender to</legend>
+        <legend className="float-left pt-0.5 text-[13.5px] leading-tight">
+          Tender to
+          {table.tender && <small className="narrow block text-[11.5px] text-soft">{FROM_TABLE}</small>}
+        </legend>
         <div className="flex flex-wrap justify-end gap-1">
           {TENDER.map(({ to, text }) => {
             const has = stone.material?.tender?.includes(to) ?? false;

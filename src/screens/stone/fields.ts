@@ -1,7 +1,10 @@
 import { type Draft as Editable } from "immer";
 import { type Piece } from "@/core/piece/piece";
 import { type OutlineShape } from "@/core/stone/shapes/shapes";
-import { raisedTo } from "@/core/stone/stone";
+import { guessedOf } from "@/core/stone/reshape";
+import { renamed } from "@/core/stone/known-stones";
+import { type Material, raisedTo } from "@/core/stone/stone";
+import { type Session } from "@/store/session";
 import { lengthField, numberField, optionalLengthField, wordsField } from "@/ui/fields";
 import { type Units } from "@/words/show";
 
@@ -46,8 +49,34 @@ export function dimensionOf(outline: OutlineShape, name: Dimension["name"]): num
   return (outline as unknown as Readonly<Record<string, number>>)[name]!;
 }
 
+function outlineKey(mount: string): string {
+  return `${mount}.stone.outline.`;
+}
+
+/** The points of a free-form are one field. */
+export function pointsKey(mount: string): string {
+  return `${outlineKey(mount)}points`;
+}
+
+export function turnInKey(mount: string): string {
+  return `${mount}.stone.turnIn`;
+}
+
+/** Gives a stone an outline of another shape; what of its dimensions nobody measured is marked so. */
+export function takeOutline(session: Session, mount: string, from: OutlineShape, to: OutlineShape, isFitted = false): string | null {
+  const prefix = outlineKey(mount);
+  return session.choose(
+    (piece) => void (stoneOf(piece, mount).outline = to as Editable<OutlineShape>),
+    (before) => {
+      const guessed = before.flatMap((key) => (key.startsWith(prefix) ? [key.slice(prefix.length)] : []));
+      const now = isFitted && guessed.length === 0 ? [] : guessedOf(from, to, guessed);
+      return [...before.filter((key) => !key.startsWith(prefix)), ...now.map((name) => prefix + name)];
+    },
+  );
+}
+
 export function dimensionField(mount: string, name: Dimension["name"], units: Units) {
-  const key = `${mount}.stone.outline.${name}`;
+  const key = outlineKey(mount) + name;
   const write = (piece: Editable<Piece>, value: number) => {
     const stone = stoneOf(piece, mount);
     stone.outline = { ...stone.outline, [name]: value };
@@ -65,7 +94,7 @@ export function heightField(mount: string, units: Units) {
 
 /** The greatest height at which the side leans in; heights round the outline go with it. */
 export function turnInField(mount: string, units: Units) {
-  return lengthField(`${mount}.stone.turnIn`, units, (piece, value) => {
+  return lengthField(turnInKey(mount), units, (piece, value) => {
     const stone = stoneOf(piece, mount);
     stone.turnIn = raisedTo(stone, value, LEAST_TURN_IN) as Editable<Stone>["turnIn"];
   });
@@ -101,9 +130,17 @@ export function mohsField(mount: string) {
   });
 }
 
+export function densityField(mount: string) {
+  return numberField(`${mount}.stone.density`, "g/cm³", 0.05, 2, (piece, value) => {
+    const stone = stoneOf(piece, mount);
+    stone.material = { ...stone.material, density: value };
+  });
+}
+
+/** What is known of the material's name is filled in with it. */
 export function materialField(mount: string) {
   return wordsField(`${mount}.stone.material.name`, (piece, name) => {
     const stone = stoneOf(piece, mount);
-    stone.material = { ...stone.material, name };
+    stone.material = renamed(stone.material, name) as Editable<Material>;
   });
 }

@@ -3,7 +3,9 @@
 import { Copy, FileDown, Pencil, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { type BenchEntry } from "@/core/piece/bench";
+import { type DoubtOf } from "@/core/piece/doubt";
 import { type PieceRecord } from "@/store/keeper";
+import { doubtsOf } from "@/ui/doubt";
 import { useBeside } from "@/ui/beside";
 import { RenameInput } from "@/ui/RenameInput";
 import { Note } from "@/ui/Note";
@@ -67,7 +69,7 @@ export function ChosenPiece({ record, bench, units, onOpen, onRename, onDuplicat
         {!attempt ? (
           <p className="mt-2 text-[12.5px] text-soft">Working it out</p>
         ) : attempt.ok ? (
-          <Findings findings={attempt.plan.findings} units={units} />
+          <Findings findings={attempt.plan.findings} units={units} doubtOf={doubtsOf(record)} />
         ) : (
           attempt.faults
             .slice(0, MOST_SHOWN)
@@ -82,7 +84,15 @@ export function ChosenPiece({ record, bench, units, onOpen, onRename, onDuplicat
 
 const MOST_SHOWN = 5;
 
-function Findings({ findings, units }: { readonly findings: readonly Finding[]; readonly units: Units }) {
+interface FindingsProps {
+  readonly findings: readonly Finding[];
+  readonly units: Units;
+  readonly doubtOf: DoubtOf;
+}
+
+function Findings({ findings, units, doubtOf }: FindingsProps) {
   if (findings.length === 0) return <p className="mt-2 text-[12.5px] text-soft">Nothing stands against it.</p>;
-  return findings.slice(0, MOST_SHOWN).map((finding, i) => <Note key={i} level={finding.level} said={sayFinding(finding, units)} />);
+  return findings
+    .slice(0, MOST_SHOWN)
+    .map((finding, i) => <Note key={i} level={finding.level} said={sayFinding(finding, units)} doubt={doubtOf(finding.at)} />);
 }

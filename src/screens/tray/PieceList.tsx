@@ -6,6 +6,7 @@ import { type BenchEntry } from "@/core/piece/bench";
 import { type Make } from "@/core/piece/make";
 import { type PieceRecord } from "@/store/keeper";
 import { type Units } from "@/words/show";
+import { doubtsOf } from "@/ui/doubt";
 import { useBeside } from "@/ui/beside";
 import { faultSentence } from "@/words/fields";
 import { type PieceRow, planOf, rowOf } from "./rows";
@@ -80,7 +81,7 @@ export function PieceList({ records, bench, makes, units, chosen, onChoose, onOp
         {shown.map(({ index, key }) => {
           const { id, piece } = records[index]!;
           const attempt = planOf(piece, bench);
-          const row = attempt?.ok ? rowOf(piece, attempt.plan, makes[id], units) : null;
+          const row = attempt?.ok ? rowOf(piece, attempt.plan, makes[id], units, doubtsOf(records[index]!)) : null;
           const isChosen = id === chosen;
           return (
             <tr

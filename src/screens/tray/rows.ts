@@ -1,4 +1,5 @@
 import { figureOf } from "@/core/measure/figure";
+import { type DoubtOf } from "@/core/piece/doubt";
 import { type BenchEntry } from "@/core/piece/bench";
 import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
@@ -7,6 +8,7 @@ import { type Attempt } from "@/formats/attempt";
 import { type Point } from "@/core/geometry/outline";
 import { planAtOnce } from "@/ui/at-once";
 import { isHeavy, planBeside } from "@/ui/beside";
+import { DOUBTS } from "@/words/doubt";
 import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SHAPE_NAMES, SYSTEM_NAMES } from "@/words/names";
 import { type Units, showLength } from "@/words/show";
 import { sayStep } from "@/words/steps";
@@ -38,37 +40,40 @@ export function planOf(piece: Piece, mine: BenchEntry): Attempt | null {
   return attempt;
 }
 
-export function rowOf(piece: Piece, plan: Plan, make: Make | undefined, units: Units): PieceRow {
+export function rowOf(piece: Piece, plan: Plan, make: Make | undefined, units: Units, doubtOf: DoubtOf): PieceRow {
   const { id, stone, wall, plate } = piece.mounts[0]!;
   const value = (key: string) => figureOf(plan.figures, key).value;
   const stock = wallStock(plan, id, units);
   const { carrier } = piece;
-  const levels = plan.findings.map(({ level }) => level);
+  const levels = plan.findings.filter(({ at }) => !doubtOf(at)).map(({ level }) => level);
+  const sure = (key: string, cell: readonly [string, string]): readonly [string, string] => {
+    const doubt = doubtOf(key);
+    return doubt ? ["—", DOUBTS[doubt]] : cell;
+  };
+  const size = carrier.type === "hoop" && !doubtOf("hoop.size.value") ? `${SYSTEM_NAMES[carrier.size.system]} ${carrier.size.value}` : "";
   return {
-    piece: [stoneName(piece), carrier.type === "hoop" ? `${SYSTEM_NAMES[carrier.size.system]} ${carrier.size.value}` : ""]
-      .filter(Boolean)
-      .join(", "),
-    strip: [
+    piece: [stoneName(piece), size].filter(Boolean).join(", "),
+    strip: sure(`${id}.wall`, [
       stock.size,
       [
         ...(stock.name === "strip" ? [] : [stock.name]),
         METAL_NAMES[wall.metal].replace(" silver", ""),
         showLength(plan.settled.mounts[id]!.wall.thickness, "measured", units),
       ].join(", "),
-    ],
-    plate: [
+    ]),
+    plate: sure(`${id}.plate`, [
       `${showLength(value(`${id}.plate.length`), "blank", units)} × ${showLength(value(`${id}.plate.width`), "blank", units)}`,
       plate.style === "border" ? `border ${showLength(plate.border ?? 0, "blank", units)}` : plate.style,
-    ],
+    ]),
     carrier:
       carrier.type === "hoop"
-        ? [
+        ? sure("hoop.cutLength", [
             `blank ${showLength(value("hoop.cutLength"), "blank", units)}`,
             `${FORM_NAMES[carrier.form]}, ${SECTION_NAMES[carrier.stock.section]}`,
-          ]
+          ])
         : ["no hoop", stone.name ?? ""],
     heats: heatsCell(plan),
-    next: nextStep(plan, make, units),
+    next: nextStep(plan, make, units, doubtOf),
     level: levels.includes("error") ? "error" : levels.includes("warning") ? "warning" : null,
   };
 }
@@ -84,11 +89,11 @@ function heatsCell({ heats, heatPlan }: Plan): readonly [string, string] {
   return [String(heats.length), runs ? `${runs} runs again` : softens ? `${softens} softens` : "all hold"];
 }
 
-function nextStep(plan: Plan, make: Make | undefined, units: Units): string {
+function nextStep(plan: Plan, make: Make | undefined, units: Units, doubtOf: DoubtOf): string {
   if (!make || make.done.length === 0) return "Planned";
   const next = plan.steps.findIndex(({ id }) => !make.done.includes(id));
   if (next < 0) return "All steps done";
-  const { title } = sayStep(plan.steps[next]!, plan.figures, units);
+  const { title } = sayStep(plan.steps[next]!, plan.figures, units, doubtOf);
   return `Step ${next + 1}: ${title.split(/[:,;]/)[0]!.toLowerCase()}`;
 }
 

@@ -11,6 +11,8 @@ import { ChoiceField } from "@/ui/ChoiceField";
 import { FigureButton } from "@/ui/Terms";
 import { MeasureField } from "@/ui/MeasureField";
 import { FindingNotes } from "@/ui/FindingNotes";
+import { doubtAmong } from "@/core/piece/doubt";
+import { useDoubt } from "@/ui/doubt";
 import { usePlan } from "@/ui/plan";
 import { Rule } from "@/ui/Rule";
 import { Answer, Answers, Stage } from "@/ui/Stage";
@@ -18,6 +20,7 @@ import { Sum } from "@/ui/Sum";
 import { useSession, useSessionState } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
 import { METAL_NAMES, SOURCE_ADVICE, capital } from "@/words/names";
+import { ifSure } from "@/words/doubt";
 import { BLANK_MARKS } from "@/words/marks";
 import { degrees, showTemperature } from "@/words/show";
 import { SOURCE_NAMES } from "@/words/terms";
@@ -32,6 +35,8 @@ export function WallStage({ mount: id }: { readonly mount: string }) {
   const units = useUnits();
   const mount = useSessionState(({ piece }) => piece.mounts.find((each) => each.id === id)!);
   const view = wallView(plan, mount, units);
+  const doubtOf = useDoubt();
+  const rests = view.answers.map(({ figure }) => figure);
   const { stock } = plan.drawing.settings[id]!;
   return (
     <Stage
@@ -39,7 +44,7 @@ export function WallStage({ mount: id }: { readonly mount: string }) {
       measures={<WallMeasures mount={id} />}
       foot={
         <>
-          <Answers sum={<Sum parts={view.sum} total={view.total} />}>
+          <Answers figures={rests} sum={<Sum parts={view.sum} total={view.total} />}>
             {view.answers.map(({ figure, name, lead, value, unit }) => (
               <FigureButton key={figure} figure={figure} name={name}>
                 <Answer lead={lead} unit={unit}>
@@ -54,7 +59,7 @@ export function WallStage({ mount: id }: { readonly mount: string }) {
           <Rule
             blank={stock.blank}
             height={stock.tall}
-            cut={view.cut}
+            cut={ifSure(doubtAmong(rests, doubtOf), view.cut)}
             beyond={view.beyond}
             names={BLANK_MARKS}
             units={units}

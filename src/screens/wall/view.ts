@@ -4,10 +4,9 @@ import { type HeightRule } from "@/core/mount/wall";
 import { type Mount } from "@/core/piece/piece";
 import { greatestTurnIn } from "@/core/stone/stone";
 import { type Plan } from "@/core/piece/plan";
-import { type SumPart } from "@/ui/Sum";
 import { RULE_NAMES } from "@/words/names";
 import { type Units, lengthUnit, showLength, showPercent, withUnit } from "@/words/show";
-import { TERM_NAMES } from "@/words/terms";
+import { type SumPart, sharesOf, sumParts } from "@/words/sums";
 import { type WallStock, wallStock } from "@/words/wall-stock";
 
 /** One of the large answers across the foot. */
@@ -92,15 +91,14 @@ export function wallView(plan: Plan, mount: Mount, units: Units): WallView {
 
 /** Wall and fit of a strip are one addition to a maker; all else is as it is. */
 function sumOf({ name, figure }: WallStock, units: Units): SumPart[] {
-  const part = (value: number, called: string) => ({ value: showLength(value, "measured", units), name: called });
   const value = (label: string) => figure.terms.find((each) => each.label === label)?.value ?? 0;
-  if (name !== "strip") return figure.terms.map((term) => part(term.value, TERM_NAMES[term.label]));
-  return [
-    part(value("outline"), "outline"),
-    part(value("wall") + value("fit"), "wall and fit"),
-    part(value("squaring"), "squaring"),
-    part(value("mark"), "mark"),
+  const strip = [
+    { name: "outline", value: value("outline") },
+    { name: "wall and fit", value: value("wall") + value("fit") },
+    { name: "squaring", value: value("squaring") },
+    { name: "mark", value: value("mark") },
   ];
+  return sumParts(name === "strip" ? strip : sharesOf(figure), "mm", units);
 }
 
 function answersOf(plan: Plan, { id }: Mount, stock: WallStock, units: Units): Pick<WallView, "answers" | "lands" | "cut" | "beyond"> {

@@ -1,0 +1,68 @@
+/** Why a number cannot be trusted: what it rests on is a guess nobody measured, or an entry that was refused. */
+export type Doubt = "unmeasured" | "refused";
+
+/** Keys of the fields that a piece has only guessed, and of those whose entry was refused. */
+export interface Unsure {
+  readonly unmeasured: readonly string[];
+  readonly refused: readonly string[];
+}
+
+/** Tells of a figure, by its key, whether it can be trusted; of a finding by where it stands, of a stone as "m1.stone". */
+export type DoubtOf = (key: string) => Doubt | null;
+
+export const SURE: DoubtOf = () => null;
+
+export function doubter({ unmeasured, refused }: Unsure): DoubtOf {
+  const rests = (fields: readonly string[], key: string) => fields.some((field) => restsOn(key, field));
+  return (key) => (rests(refused, key) ? "refused" : rests(unmeasured, key) ? "unmeasured" : null);
+}
+
+/** The first doubt about any of these keys. */
+export function doubtAmong(keys: readonly string[], doubtOf: DoubtOf): Doubt | null {
+  for (const key of keys) {
+    const doubt = doubtOf(key);
+    if (doubt) return doubt;
+  }
+  return null;
+}
+
+const OUTLINE = ["stone.outline", "stone.measuredPerimeter"];
+const PROFILE = ["stone.height", "stone.turnIn", "stone.dome"];
+/** Fields of a stone that no figure of the making follows from. */
+const TOLD_ONLY = ["stone.material", "stone.mohs", "stone.density", "stone.name"];
+/** Figures of a wall that do not hang on how high it stands. */
+const OF_THE_LENGTH: ReadonlySet<string> = new Set(
+  ["netLength", "cutLength", "hullLength", "windowLow", "windowHigh", "seamAt", "notches", "notchPitch", "faceShown"]
+    .concat(["tubeOutside", "seatBore", "wallLeft", "shelf", "cupLength", "cupWidth", "gap"])
+    .map((name) => `wall.${name}`),
+);
+
+/** Whether a figure, or a part of the piece, can be another when a field is; both by their keys. */
+function restsOn(key: string, field: string): boolean {
+  if (key === field) return true;
+  if (field.startsWith("heats.")) return key === "heats";
+  if (field.startsWith("hoop.")) return isWithin(key, "hoop") || key.includes(".hoop.");
+  const [mount, changed] = parted(field);
+  if (within(TOLD_ONLY, changed)) return false;
+  const isSeat = isWithin(key, "hoop.flat") || isWithin(key, "hoop.saddle");
+  const [owner, name] = parted(key);
+  if (within(PROFILE, changed)) return owner === mount && !OF_THE_LENGTH.has(name) && (isWithin(name, "wall") || name === "stone");
+  if (isWithin(changed, "plate")) return isSeat || (owner === mount && (isWithin(name, "plate") || isWithin(name, "hoop")));
+  if (within(OUTLINE, changed)) return isSeat || owner === mount;
+  return isWithin(changed, "wall") && (isSeat || (owner === mount && !isWithin(name, "stone") && !isWithin(name, "outline")));
+}
+
+function within(fields: readonly string[], field: string): boolean {
+  return fields.some((each) => isWithin(field, each));
+}
+
+/** Whether a key is a group, or stands in it, or begins with its name: "hoop.flatWidth" with "hoop.flat". */
+function isWithin(key: string, group: string): boolean {
+  return key.startsWith(group);
+}
+
+/** A key as the mount it belongs to and the rest. */
+function parted(key: string): readonly [mount: string, name: string] {
+  const dot = key.indexOf(".");
+  return [key.slice(0, dot), key.slice(dot + 1)];
+}

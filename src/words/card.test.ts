@@ -1,0 +1,116 @@
+import { demoPiece } from "@demo/pieces";
+import fc from "fast-check";
+import { anyPiece } from "@/core/piece/any-piece.testing";
+import { SHIPPED_BENCH } from "@/core/piece/bench";
+import { doubter } from "@/core/piece/doubt";
+import { type Piece } from "@/core/piece/piece";
+import { planPiece } from "@/core/piece/plan-piece";
+import { cardRows } from "./card";
+import { solderText } from "./heats";
+import { METRIC, showFigureValue } from "./show";
+import { stepText } from "./steps";
+import { addingUp, sumParts, sumText } from "./sums";
+
+const INCH = { length: "inch", temperature: "F" } as const;
+const tern = demoPiece("tern-ring");
+const plan = (piece: Piece) => planPiece(piece, SHIPPED_BENCH);
+const said = (rows: ReturnType<typeof cardRows>) => rows.map(({ label, text }) => `${label}: ${text}`);
+
+test("the card has every size with its sum, and each heat's solder with its place", () => {
+  expect(said(cardRows(tern, plan(tern), METRIC))).toEqual([
+    "Stone: chrysoprase, 16.00 × 12.00 mm, 44.21 round, 5.20 tall, leans in at 1.90",
+    "Cut strip: 46.05 mm long, slit to 3.20 mm tall; fine silver, 0.32 mm",
+    "Lands at: 45.53 × 2.96 mm, shows 93% of the face",
+    "Plate: blank 18.7 × 14.7 mm × 0.60 mm, sterling; sawn to 16.7 × 12.7 mm, flush, 1.04 g",
+    "Hoop: EU 54, inside 17.19 mm; closed, flat on top",
+    "Cut blank: 59.1 mm of half-round 3.00 × 1.60 mm, sterling",
+  ]);
+  expect(cardRows(tern, plan(tern), METRIC).at(-1)!.sum).toBe(
+    "54.00 round the finger + 4.27 fibre + 0.50 squaring both ends + 0.28 saw through the seam + 0.10 mark = 59.15",
+  );
+  expect(cardRows({ ...tern, carrier: { type: "none" } }, plan({ ...tern, carrier: { type: "none" } }), METRIC)).toHaveLength(4);
+  expect(plan(tern).heats.map((heat) => solderText(heat, plan(tern), METRIC))).toEqual([
+    "1 piece 0.7 × 0.7 mm under the seam, on charcoal",
+    "2 pieces 1.0 × 1.0 mm across the seam, one every 1.5",
+    "7 pieces 1.0 × 1.0 mm inside, one every 6.5",
+    "4 pieces 1.0 × 1.0 mm along the seat, one every 1.8",
+  ]);
+  const fused = plan({ ...tern, heats: { ...tern.heats, way: "fuse-first" } });
+  expect(solderText(fused.heats[0]!, fused, METRIC)).toBe("no solder: the metal itself");
+  const knot = demoPiece("knot-ring");
+  expect(said(cardRows(knot, plan(knot), METRIC)).slice(1, 3)).toEqual([
+    "Tube: 6.90 × 3.45 mm, across and long; sterling, 0.40 mm",
+    ": seat cut with a burr 6.10 mm across, 2.35 mm deep, 0.40 mm of wall left, a shelf of 0.55 mm",
+  ]);
+  const two = { ...tern, mounts: [tern.mounts[0]!, { ...tern.mounts[0]!, id: "m2", place: { along: 20 } }] };
+  expect(cardRows(two, plan(two), METRIC).filter(({ label }) => label === "Setting")).toHaveLength(2);
+});
+
+test("what nobody measured is left blank on the card, and what rests on it: the size alone leaves the setting known", () => {
+  const noSize = doubter({ unmeasured: ["hoop.size.value"], refused: [] });
+  const rows = cardRows(tern, plan(tern), METRIC, noSize);
+  expect(said(rows).slice(4)).toEqual([
+    "Hoop: EU ______, inside ______ mm; closed, flat on top",
+    "Cut blank: ______ mm of half-round 3.00 × 1.60 mm, sterling",
+  ]);
+  expect(rows.map(({ doubt, sum }) => [doubt, sum !== undefined])).toEqual([
+    [undefined, false],
+    [undefined, true],
+    [undefined, false],
+    [undefined, false],
+    ["not measured yet", false],
+    ["not measured yet", false],
+  ]);
+  const steps = plan(tern).steps.map((step) => stepText(step, plan(tern).figures, METRIC, noSize));
+  expect(steps.filter((text) => text.includes("______")).map((text) => text.split(".")[0])).toEqual([
+    "Cut the hoop's blank ______ mm long",
+    "Round the hoop up and read its size: ______ mm inside",
+    "File the flat on top, ______ mm deep at its middle, opposite the seam",
+  ]);
+  const noHeight = doubter({ unmeasured: [], refused: ["m1.stone.height"] });
+  expect(said(cardRows(tern, plan(tern), METRIC, noHeight)).slice(0, 3)).toEqual([
+    "Stone: chrysoprase, 16.00 × 12.00 mm, 44.21 round, ______ tall, leans in at 1.90",
+    "Cut strip: 46.05 mm long, slit to ______ mm tall; fine silver, 0.32 mm",
+    "Lands at: 45.53 × ______ mm, shows 93% of the face",
+  ]);
+  const solder = plan(tern).heats.map((heat) => solderText(heat, plan(tern), METRIC, noHeight));
+  expect([solder[0], solder[1]]).toEqual([
+    "______ pieces under the seam, on charcoal, rests on a refused entry",
+    "2 pieces 1.0 × 1.0 mm across the seam, one every 1.5",
+  ]);
+});
+
+test("whatever the sum, in whatever unit, the terms add up as they are shown, each within a step of itself", () => {
+  fc.assert(
+    fc.property(anyPiece(), fc.constantFrom(METRIC, INCH), (piece, units) => {
+      for (const figure of Object.values(plan(piece).figures)) {
+        const values = figure.terms.map(({ value }) => value);
+        const shown = addingUp(values, figure.unit, units);
+        const number = (value: number) => Number(/-?[\d.]+/.exec(showFigureValue(value, figure.unit, units))![0]);
+        const step = figure.unit === "mm2" || figure.unit === "deg" ? 0.1 : units.length === "inch" && figure.unit === "mm" ? 0.001 : 0.01;
+        const total = shown.reduce((all, value) => all + number(value), 0);
+        expect(Math.abs(total - number(figure.value))).toBeLessThan(0.4 * (figure.unit === "ratio" ? 0.1 : step));
+        shown.forEach((each, i) =>
+          expect(Math.abs(number(each) - number(values[i]!))).toBeLessThan(1.5 * (figure.unit === "ratio" ? 0.1 : step)),
+        );
+      }
+    }),
+    { numRuns: 60 },
+  );
+});
+
+test("the odd hundredth goes to the term that lost most, and what is taken off is said as less", () => {
+  expect(addingUp([1.004, 2.0042, 3.0035], "mm", METRIC).map((each) => each.toFixed(2))).toEqual(["1.00", "2.01", "3.00"]);
+  expect(addingUp([1.003, 2.004, 3.0045], "mm", METRIC).map((each) => each.toFixed(2))).toEqual(["1.00", "2.00", "3.01"]);
+  const figure = {
+    value: 54.6,
+    unit: "mm",
+    terms: [
+      { label: "finger", value: 57.25, from: "stone" },
+      { label: "saw", value: 0, from: "piece" },
+      { label: "padding", value: -2.65, from: "piece" },
+    ],
+  } as const;
+  expect(sumText(figure, METRIC)).toBe("57.25 round the finger - 2.65 padding = 54.60");
+  expect(sumParts([{ name: "a", value: -1 }], "mm", METRIC)).toEqual([{ name: "a", text: "1.00", isLess: true }]);
+});

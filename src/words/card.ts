@@ -1,0 +1,164 @@
+import { type DoubtOf, SURE, doubtAmong } from "@/core/piece/doubt";
+import { type Figure, figureOf } from "@/core/measure/figure";
+import { type Mount, type Piece } from "@/core/piece/piece";
+import { type Plan } from "@/core/piece/plan";
+import { greatestTurnIn } from "@/core/stone/stone";
+import { BLANK, DOUBTS } from "./doubt";
+import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SYSTEM_NAMES } from "./names";
+import { type Rounding, type Units, lengthUnit, printable, showLength, showPercent, withUnit } from "./show";
+import { roundingOf } from "./steps";
+import { sumText } from "./sums";
+import { wallStock } from "./wall-stock";
+
+/** A line of the card. `sum` is what it is the sum of; `doubt` says why there are blanks in it, to be written in by hand. */
+export interface CardRow {
+  readonly label: string;
+  readonly text: string;
+  readonly sum?: string;
+  readonly doubt?: string;
+}
+
+/** How a card says the lengths of a plan, with a blank where one cannot be trusted. */
+interface Pen {
+  readonly plan: Plan;
+  readonly units: Units;
+  readonly doubtOf: DoubtOf;
+  /** A figure's length with its unit, rounded as its kind is. */
+  figure(key: string, rounding?: Rounding): string;
+  /** The same without its unit. */
+  bare(key: string, rounding?: Rounding): string;
+  /** A text that rests on fields and figures with these keys. */
+  sure(keys: readonly string[], text: string): string;
+}
+
+function penOf(plan: Plan, units: Units, doubtOf: DoubtOf): Pen {
+  const bare = (key: string, rounding: Rounding = roundingOf(key)) =>
+    doubtOf(key) ? BLANK : showLength(figureOf(plan.figures, key).value, rounding, units);
+  return {
+    plan,
+    units,
+    doubtOf,
+    bare,
+    figure: (key, rounding) => `${bare(key, rounding)} ${lengthUnit(units)}`,
+    sure: (keys, text) => (doubtAmong(keys, doubtOf) ? BLANK : text),
+  };
+}
+
+/** The sizes of a piece, setting by setting, with the sums of what is cut to length. */
+export function cardRows(piece: Piece, plan: Plan, units: Units, doubtOf: DoubtOf = SURE): CardRow[] {
+  const pen = penOf(plan, units, doubtOf);
+  const isOnly = piece.mounts.length === 1;
+  return [
+    ...piece.mounts.flatMap((mount) => [...(isOnly ? [] : [{ label: "Setting", text: mount.id }]), ...mountRows(mount, pen)]),
+    ...hoopRows(piece, pen),
+  ];
+}
+
+/** A row, its sum left out and its doubt told where one of these keys cannot be trusted. */
+function row(pen: Pen, keys: readonly string[], label: string, text: string, sum?: Figure): CardRow {
+  const doubt = doubtAmong(keys, pen.doubtOf);
+  if (doubt) return { label, text, doubt: DOUBTS[doubt] };
+  return sum ? { label, text, sum: sumText(sum, pen.units) } : { label, text };
+}
+
+function mountRows(mount: Mount, pen: Pen): CardRow[] {
+  const { id, wall, plate } = mount;
+  const { plan, units } = pen;
+  const of = (name: string) => `${id}.${name}`;
+  const thick = (mm: number) => withUnit(mm, "measured", units);
+  const settled = plan.settled.mounts[id]!.wall;
+  const stock = wallStock(plan, id, units);
+  const isCup = stock.name === "cup";
+  const sawn = `${pen.bare(of("plate.length"))} × ${pen.figure(of("plate.width"))}`;
+  return [
+    row(pen, [of("stone")], "Stone", stoneText(mount, pen)),
+    row(
+      pen,
+      [stock.key, of("wall.cutHeight")],
+      STOCK_LABELS[stock.name],
+      `${stockText(id, pen)}; ${METAL_NAMES[wall.metal]}, ${thick(settled.thickness)}`,
+      stock.figure,
+    ),
+    ...sourceRows(id, pen),
+    row(
+      pen,
+      [of("wall.netLength"), of("wall.netHeight")],
+      "Lands at",
+      `${pen.bare(of("wall.netLength"), "measured")} × ${pen.figure(of("wall.netHeight"), "measured")}, shows ${pen.sure([of("wall.faceShown")], showPercent(figureOf(plan.figures, of("wall.faceShown")).value))} of the face`,
+    ),
+    isCup
+      ? row(pen, [of("plate")], "Base", `${sawn} × ${thick(plate.thickness)}, the cup's own`)
+      : row(
+          pen,
+          [of("plate")],
+          "Plate",
+          `blank ${pen.bare(of("plate.blankLength"))} × ${pen.figure(of("plate.blankWidth"))} × ${thick(plate.thickness)}, ${METAL_NAMES[plate.metal]}; sawn to ${sawn}, ${plate.style}, ${pen.sure([of("plate.mass")], figureOf(plan.figures, of("plate.mass")).value.toFixed(2))} g`,
+        ),
+  ];
+}
+
+const STOCK_LABELS = { strip: "Cut strip", tube: "Tube", cup: "Cup" } as const;
+
+/** "chrysoprase, 16.00 × 12.00 mm, 44.21 round, 5.20 tall, leans in at 1.90". */
+function stoneText({ id, stone }: Mount, pen: Pen): string {
+  const length = (key: string, mm: number) => pen.sure([key], showLength(mm, "measured", pen.units));
+  return [
+    printable(stone.material?.name ?? stone.name ?? "") || "stone",
+    `${pen.bare(`${id}.stone.length`)} × ${pen.figure(`${id}.stone.width`)}`,
+    `${pen.bare(`${id}.outline.perimeter`)} round`,
+    `${length(`${id}.stone.height`, stone.height)} tall`,
+    stone.dome === "flat" ? "flat face" : `leans in at ${length(`${id}.stone.turnIn`, greatestTurnIn(stone))}`,
+  ].join(", ");
+}
+
+function stockText(id: string, pen: Pen): string {
+  const { name, size, sense, key } = wallStock(pen.plan, id, pen.units);
+  if (name === "strip") return `${pen.figure(key)} long, slit to ${pen.figure(`${id}.wall.cutHeight`)} tall`;
+  return `${pen.sure([key, `${id}.wall.cutHeight`], size)} ${lengthUnit(pen.units)}, ${sense}`;
+}
+
+/** What only a notched wall, a tube or a cup has; each as it is said round its length. */
+const OF_SOURCES: readonly { readonly name: string; readonly say: (length: string) => string }[] = [
+  { name: "notchPitch", say: (length) => `${length} apart` },
+  { name: "seatBore", say: (length) => `seat cut with a burr ${length} across` },
+  { name: "seatDepth", say: (length) => `${length} deep` },
+  { name: "wallLeft", say: (length) => `${length} of wall left` },
+  { name: "shelf", say: (length) => `a shelf of ${length}` },
+  { name: "gap", say: (length) => `${length} of room in it` },
+  { name: "thin", say: (length) => `thin the rim by ${length}` },
+];
+
+function sourceRows(id: string, pen: Pen): CardRow[] {
+  const key = (name: string) => `${id}.wall.${name}`;
+  const { figures } = pen.plan;
+  const has = OF_SOURCES.filter(({ name }) => key(name) in figures);
+  const notches = figures[key("notches")];
+  const said = [
+    ...(notches ? [`${pen.sure([key("notches")], String(notches.value))} notches`] : []),
+    ...has.map(({ name, say }) => say(pen.figure(key(name)))),
+  ];
+  const keys = has.map(({ name }) => key(name));
+  return said.length > 0 ? [row(pen, keys, "", said.join(", "))] : [];
+}
+
+function hoopRows({ carrier }: Piece, pen: Pen): CardRow[] {
+  if (carrier.type !== "hoop") return [];
+  const { stock, size, form } = carrier;
+  const thick = (mm: number) => showLength(mm, "measured", pen.units);
+  const asked = pen.sure(["hoop.size.value"], printable(size.value));
+  return [
+    row(
+      pen,
+      ["hoop.insideDiameter"],
+      "Hoop",
+      `${SYSTEM_NAMES[size.system]} ${asked}, inside ${pen.figure("hoop.insideDiameter")}; ${FORM_NAMES[form]}`,
+    ),
+    row(
+      pen,
+      ["hoop.cutLength"],
+      "Cut blank",
+      `${pen.figure("hoop.cutLength")} of ${SECTION_NAMES[stock.section]} ${thick(stock.width)} × ${thick(stock.thickness)} ${lengthUnit(pen.units)}, ${METAL_NAMES[stock.metal]}`,
+      figureOf(pen.plan.figures, "hoop.cutLength"),
+    ),
+  ];
+}

@@ -1,0 +1,58 @@
+import { type Figure, type Unit } from "@/core/measure/figure";
+import { TERM_NAMES } from "./terms";
+import { type Units, showFigureValue, shownStep } from "./show";
+
+/** What a sum is made of, as it is told: terms by themselves or taken together. */
+export interface Share {
+  readonly name: string;
+  readonly value: number;
+}
+
+export interface SumPart {
+  readonly name: string;
+  /** Its size without sign or unit, to the digits that are shown. */
+  readonly text: string;
+  readonly isLess: boolean;
+}
+
+/** What is this near below a step is on it: what is left of adding decimals in binary. */
+const ON_STEP = 1e-7;
+
+/** Amounts on the steps they are shown in, rounded by largest remainder: what is shown adds up to the total as it is shown. */
+export function addingUp(values: readonly number[], unit: Unit, units: Units): number[] {
+  const step = shownStep(unit, units);
+  const steps = values.map((value) => value / step);
+  const floors = steps.map((each) => Math.floor(each + ON_STEP));
+  const total = Math.round(steps.reduce((all, each) => all + each, 0) + ON_STEP);
+  const missing = total - floors.reduce((all, each) => all + each, 0);
+  const byRemainder = steps.map((each, i) => ({ i, left: each - floors[i]! })).sort((a, b) => b.left - a.left);
+  const raised = new Set(byRemainder.slice(0, missing).map(({ i }) => i));
+  return floors.map((floor, i) => (floor + (raised.has(i) ? 1 : 0)) * step);
+}
+
+/** The parts of a sum that are not nothing. */
+export function sumParts(shares: readonly Share[], unit: Unit, units: Units): SumPart[] {
+  const some = shares.filter(({ value }) => value !== 0);
+  const shown = addingUp(
+    some.map(({ value }) => value),
+    unit,
+    units,
+  );
+  return some.map(({ name }, i) => ({
+    name,
+    text: showFigureValue(Math.abs(shown[i]!), unit, units).split(" ")[0]!,
+    isLess: shown[i]! < 0,
+  }));
+}
+
+/** A figure's terms by their names. */
+export function sharesOf({ terms }: Figure): Share[] {
+  return terms.map(({ label, value }) => ({ name: TERM_NAMES[label], value }));
+}
+
+/** A length's sum in one line, its unit left to the reader: "44.21 outline + 1.01 wall = 45.22". */
+export function sumText(figure: Figure, units: Units): string {
+  const parts = sumParts(sharesOf(figure), figure.unit, units);
+  const told = parts.map(({ name, text, isLess }, i) => `${isLess ? (i > 0 ? "- " : "-") : i > 0 ? "+ " : ""}${text} ${name}`);
+  return `${told.join(" ")} = ${showFigureValue(figure.value, figure.unit, units).split(" ")[0]!}`;
+}
