@@ -21,7 +21,7 @@ test("the card has every size with its sum, and each heat's solder with its plac
     "Stone: chrysoprase, 16.00 × 12.00 mm, 44.21 round, 5.20 tall, leans in at 1.90",
     "Cut strip: 46.05 mm long, slit to 3.20 mm tall; fine silver, 0.32 mm",
     "Lands at: 45.53 × 2.96 mm, shows 93% of the face",
-    "Plate: blank 18.7 × 14.7 mm × 0.60 mm, sterling; sawn to 16.7 × 12.7 mm, flush, 1.04 g",
+    "Plate: blank 18.7 × 14.7 × 0.60 mm, sterling; sawn to 16.7 × 12.7 mm, flush, 1.04 g",
     "Hoop: EU 54, inside 17.19 mm; closed, flat on top",
     "Cut blank: 59.1 mm of half-round 3.00 × 1.60 mm, sterling",
   ]);
@@ -42,6 +42,11 @@ test("the card has every size with its sum, and each heat's solder with its plac
     "Tube: 6.90 × 3.45 mm, across and long; sterling, 0.40 mm",
     ": seat cut with a burr 6.10 mm across, 2.35 mm deep, 0.40 mm of wall left, a shelf of 0.55 mm",
   ]);
+  const notched: Piece = {
+    ...tern,
+    mounts: [{ ...tern.mounts[0]!, wall: { ...tern.mounts[0]!.wall, source: "notched", notch: { pitch: 2 } } }],
+  };
+  expect(said(cardRows(notched, plan(notched), METRIC))[2]).toBe(": 23 notches, 1.98 mm apart");
   const two = { ...tern, mounts: [tern.mounts[0]!, { ...tern.mounts[0]!, id: "m2", place: { along: 20 } }] };
   expect(cardRows(two, plan(two), METRIC).filter(({ label }) => label === "Setting")).toHaveLength(2);
 });

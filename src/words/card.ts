@@ -69,7 +69,7 @@ function mountRows(mount: Mount, pen: Pen): CardRow[] {
   const settled = plan.settled.mounts[id]!.wall;
   const stock = wallStock(plan, id, units);
   const isCup = stock.name === "cup";
-  const sawn = `${pen.bare(of("plate.length"))} × ${pen.figure(of("plate.width"))}`;
+  const sawn = `${pen.bare(of("plate.length"))} × ${pen.bare(of("plate.width"))}`;
   return [
     row(pen, [of("stone")], "Stone", stoneText(mount, pen)),
     row(
@@ -92,7 +92,7 @@ function mountRows(mount: Mount, pen: Pen): CardRow[] {
           pen,
           [of("plate")],
           "Plate",
-          `blank ${pen.bare(of("plate.blankLength"))} × ${pen.figure(of("plate.blankWidth"))} × ${thick(plate.thickness)}, ${METAL_NAMES[plate.metal]}; sawn to ${sawn}, ${plate.style}, ${pen.sure([of("plate.mass")], figureOf(plan.figures, of("plate.mass")).value.toFixed(2))} g`,
+          `blank ${pen.bare(of("plate.blankLength"))} × ${pen.bare(of("plate.blankWidth"))} × ${thick(plate.thickness)}, ${METAL_NAMES[plate.metal]}; sawn to ${sawn} ${lengthUnit(units)}, ${plate.style}, ${pen.sure([of("plate.mass")], figureOf(plan.figures, of("plate.mass")).value.toFixed(2))} g`,
         ),
   ];
 }

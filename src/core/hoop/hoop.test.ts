@@ -69,7 +69,12 @@ test("a maker's mandrel gives its own readings, and what lies between by proport
   ];
   expect(readSize("mandrel", "54", mandrel)).toEqual({ ok: true, diameter: 17.22 });
   expect(readSize("mandrel", "55", mandrel)).toMatchObject({ ok: true, diameter: expect.closeTo(17.53, 10) as number });
-  expect(readSize("mandrel", "60", mandrel)).toEqual({ ok: false, code: "off-mandrel" });
+  for (const off of ["60", "53.9"]) expect(readSize("mandrel", off, mandrel)).toEqual({ ok: false, code: "off-mandrel" });
+  expect(["54.0", "56,0"].map((text) => readSize("mandrel", text, mandrel))).toEqual([
+    { ok: true, diameter: 17.22 },
+    { ok: true, diameter: 17.84 },
+  ]);
+  expect(readSize("mandrel", "K", mandrel)).toEqual({ ok: false, code: "not-a-size" });
 });
 
 test("a hoop that loses x, and a blank cut for that size, are the same length", () => {

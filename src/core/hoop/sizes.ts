@@ -105,7 +105,9 @@ function readMandrel(text: string, mandrel: readonly MandrelMark[]): SizeReading
   });
   if (wanted === null) return { ok: false, code: "not-a-size" };
   marks.sort((a, b) => a[0] - b[0]);
-  const above = marks.findIndex(([value]) => value >= wanted);
+  const same = marks.find(([value]) => value === wanted);
+  if (same) return { ok: true, diameter: same[1] };
+  const above = marks.findIndex(([value]) => value > wanted);
   if (above <= 0) return { ok: false, code: "off-mandrel" };
   const [[x0, y0], [x1, y1]] = [marks[above - 1]!, marks[above]!];
   return { ok: true, diameter: y0 + ((y1 - y0) * (wanted - x0)) / (x1 - x0) };

@@ -41,7 +41,7 @@ const OF_THE_LENGTH: ReadonlySet<string> = new Set(
 function restsOn(key: string, field: string): boolean {
   if (key === field) return true;
   if (field.startsWith("heats.")) return key === "heats";
-  if (field.startsWith("hoop.")) return isWithin(key, "hoop") || key.includes(".hoop.");
+  if (field.startsWith("hoop.")) return isOfHoop(key, field);
   const [mount, changed] = parted(field);
   if (within(TOLD_ONLY, changed)) return false;
   const isSeat = isWithin(key, "hoop.flat") || isWithin(key, "hoop.saddle");
@@ -50,6 +50,12 @@ function restsOn(key: string, field: string): boolean {
   if (isWithin(changed, "plate")) return isSeat || (owner === mount && (isWithin(name, "plate") || isWithin(name, "hoop")));
   if (within(OUTLINE, changed)) return isSeat || owner === mount;
   return isWithin(changed, "wall") && (isSeat || (owner === mount && !isWithin(name, "stone") && !isWithin(name, "outline")));
+}
+
+/** The wire's section is its stock's alone, and what a millimetre loses is nobody's. */
+function isOfHoop(key: string, field: string): boolean {
+  if (key === "hoop.lostPerMillimetre") return false;
+  return key === "hoop.fibre" ? field.startsWith("hoop.stock.") : isWithin(key, "hoop") || key.includes(".hoop");
 }
 
 function within(fields: readonly string[], field: string): boolean {

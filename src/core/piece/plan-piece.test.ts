@@ -253,3 +253,43 @@ test("of a seam that moves it is told whether it could have been fused", () => {
     ).findings.find(({ code, at }) => code === "heats.runs" && at === "m1.seam")?.values.seam;
   expect([seamOf("fine-silver"), seamOf("sterling")]).toEqual(["fuses", "plain"]);
 });
+
+test("every step of the Tern ring with what can hurt in it and what is looked at", () => {
+  const told = planPiece(tern, SHIPPED_BENCH).steps.map(
+    ({ id, cautions, checks }) => `${id}: ${cautions.join(", ")} | ${checks.join(", ")}`,
+  );
+  expect(told).toEqual([
+    "m1.stone.look:  | stone.sound, stone.flatBack",
+    "m1.stone.measure:  | ",
+    "m1.wall.slit:  | edge.parallel",
+    "m1.wall.anneal: torch, hotMetal | ",
+    "m1.wall.cut:  | ends.square, ends.noPinch, ends.noBurr",
+    "m1.wall.square:  | ends.square",
+    "m1.wall.wrap:  | ends.noLight, wall.upright",
+    "m1.seam.heat: torch, flux, hotMetal, charcoal | joint.bright, joint.noGap",
+    "m1.seam.pickle: pickle | pickle.noIron",
+    "m1.wall.try:  | wall.passes, wall.upright, wall.seamLevel",
+    "m1.wall.foot:  | foot.flat",
+    "hoop.cut: saw | ends.noBurr",
+    "hoop.square:  | ends.square",
+    "hoop.bend:  | ends.noLight",
+    "hoop.seam.heat: torch, flux, hotMetal | joint.bright, joint.noGap",
+    "hoop.seam.pickle: pickle | pickle.noIron",
+    "hoop.round:  | hoop.round, hoop.size",
+    "m1.plate.cut: saw | plate.room, foot.flat",
+    "m1.plate.stamp:  | ",
+    "m1.foot.heat: torch, flux, hotMetal | joint.allRound, joint.bright, joint.noGap",
+    "m1.foot.pickle: pickle | pickle.noIron",
+    "m1.plate.saw: saw | plate.noLine",
+    "hoop.flat:  | hoop.sitsFlat",
+    "m1.join.finish: dust, wheel | parts.reached",
+    "hoop.mount.m1.heat: torch, flux, hotMetal | joint.bright, mount.square",
+    "hoop.mount.m1.pickle: pickle | pickle.noIron",
+    "m1.set.try:  | wall.passes, stone.out",
+    "m1.set.height:  | height.even",
+    "m1.set.surface: sulphur | ",
+    "m1.set.level: noMoreHeat | stone.still",
+    "m1.set.push:  | joint.noGap, stone.still",
+    "m1.set.polish: dust, wheel | edge.smooth",
+  ]);
+});

@@ -12,6 +12,8 @@ import { UnitSwitch } from "@/ui/UnitSwitch";
 import { useSession, useSessionState } from "@/ui/session";
 import { useTrayState, useUnits } from "@/ui/tray";
 import { TROUBLE_WORDS } from "@/words/trouble";
+import { useDoubt } from "@/ui/doubt";
+import { ifSure } from "@/words/doubt";
 import { stoneSize } from "./stages";
 import { type Undoing } from "./undo";
 
@@ -27,7 +29,8 @@ export function TopBar({ shows, undoing }: Props) {
   const piece = useSessionState((state) => state.piece);
   const keeping = useSessionState((state) => state.keeping);
   const units = useUnits();
-  const { stone } = piece.mounts[0]!;
+  const { id, stone } = piece.mounts[0]!;
+  const doubt = useDoubt()(`${id}.outline.perimeter`);
   return (
     <header className="flex items-center gap-3 border-b border-line bg-sheet px-4 [grid-area:top]">
       <Mark />
@@ -36,7 +39,9 @@ export function TopBar({ shows, undoing }: Props) {
           Pieces
         </Link>
         <span aria-hidden="true">/</span> <Name />
-        <span className="min-w-0 truncate">— {[stone.material?.name, stoneSize(stone.outline, units)].filter(Boolean).join(", ")}</span>
+        <span className="min-w-0 truncate">
+          — {[stone.material?.name, ifSure(doubt, stoneSize(stone.outline, units))].filter(Boolean).join(", ")}
+        </span>
       </p>
       <button type="button" className="btn btn-plain" aria-label="Undo" disabled={!undoing.canUndo} onClick={undoing.undo}>
         <Undo2 size={15} aria-hidden="true" />

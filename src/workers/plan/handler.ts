@@ -8,10 +8,7 @@ import { textOf } from "@/formats/read-json";
 import { faultMessage } from "@/words/faults";
 import { type BesideAsk, type BesideReply, type PlanReply } from "./protocol";
 
-/**
- * A search for better heats that is not over by then gives the best found (ms): half of what a whole plan is given, as a thread that is new or
- * a machine that is busy takes its share of the rest.
- */
+/** A search for better heats that is not over by then gives the best found (ms): half of what a whole plan is given, as a busy machine takes its share of the rest. */
 const SEARCHES = 1000;
 
 /** Plans a piece for the page beside it. */

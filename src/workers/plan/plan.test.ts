@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import { fault } from "@/core/piece/fault";
 import { answerPlan, refused } from "./handler";
-import { planPool } from "./pool";
+import { READY, planPool } from "./pool";
 import { type PlanReply } from "./protocol";
 
 const tern = JSON.parse(readFileSync("demo/pieces/tern-ring.json", "utf8")) as Record<string, unknown>;
@@ -54,10 +54,11 @@ test("brackets without end are refused without being read in", () => {
 
 /** A thread that answers when it is told to, or never. */
 function slowThread() {
-  const heard: { message?: (reply: PlanReply) => void; error?: (error: Error) => void } = {};
+  const heard: { message?: (reply: PlanReply | typeof READY) => void; error?: (error: Error) => void } = {};
   const thread = {
     asked: 0,
     ended: false,
+    ready: () => heard.message!(READY),
     reply: (status: number) => heard.message!({ status, body: "{}" }),
     fail: () => heard.error!(new Error("no memory")),
     postMessage: () => void thread.asked++,
@@ -67,9 +68,16 @@ function slowThread() {
   return thread;
 }
 
-function pool(most = 20) {
+/** A pool whose threads have loaded when the test says so, or at once. */
+function pool(most = 20, atOnce = false) {
   const threads: ReturnType<typeof slowThread>[] = [];
-  const plan = planPool(() => (threads.push(slowThread()), threads.at(-1)!), 2, most);
+  const start = () => {
+    const thread = slowThread();
+    threads.push(thread);
+    if (atOnce) queueMicrotask(thread.ready);
+    return thread;
+  };
+  const plan = planPool(start, 2, most);
   return { threads, plan: () => plan(new Uint8Array()) };
 }
 
@@ -91,6 +99,9 @@ test("one that takes too long is stopped with its thread and told so; the one be
   const [slow, failing, waiting] = [plan(), plan(), plan()];
   threads[1]!.fail();
   expect((await failing).status).toBe(500);
+  const first = await Promise.race([slow, new Promise((resolve) => setTimeout(resolve, 60, "still loading"))]);
+  expect(first).toBe("still loading");
+  threads[0]!.ready();
   expect(await slow).toEqual(refused([fault("", "too-slow", { limit: 0.02 })]));
   expect([threads[0]!.ended, threads[1]!.ended, threads.length]).toEqual([true, true, 3]);
   threads[0]!.reply(200);
@@ -99,7 +110,7 @@ test("one that takes too long is stopped with its thread and told so; the one be
 });
 
 test("what waits is bounded: past two hundred it is told to ask again", async () => {
-  const { plan } = pool(1);
+  const { plan } = pool(1, true);
   const answers = Array.from({ length: 203 }, plan);
   expect((await answers[202]!).body).toContain("too-busy");
 });

@@ -1,0 +1,552 @@
+import { DEMO_PIECES, demoPiece } from "@demo/pieces";
+import { type FindingCode, finding } from "@/core/measure/finding";
+import { SHIPPED_BENCH } from "@/core/piece/bench";
+import { type FaultCode, fault } from "@/core/piece/fault";
+import { planPiece } from "@/core/piece/plan-piece";
+import { faultMessage } from "./faults";
+import { findingText } from "./findings";
+import { FIGURE_NAMES } from "./figures";
+import { JOINT_ADVICE, WAY_ADVICE } from "./heats";
+import { BLANK_MARKS } from "./marks";
+import {
+  FORM_NAMES,
+  METAL_NAMES,
+  RULE_NAMES,
+  SCHOOL_NAMES,
+  SECTION_NAMES,
+  SHAPE_NAMES,
+  SOURCE_ADVICE,
+  SYSTEM_NAMES,
+  WAY_NAMES,
+} from "./names";
+import { METRIC } from "./show";
+import { STAGE_NAMES } from "./stages";
+import { CAUTIONS, CHECKS, stepText } from "./steps";
+import { SOURCE_NAMES, TERM_NAMES } from "./terms";
+import { TROUBLE_WORDS } from "./trouble";
+
+// What a maker reads, written down a second time: a number or a name that changes its place in a sentence is noticed here.
+
+test.each<[FindingCode, Record<string, number | string>, string]>([
+  [
+    "stone.tape-off",
+    { off: 2.2 },
+    "The tape reads 220.0% more than the measures give. Wrap it again, or measure length and width again: one of them is probably wrong.",
+  ],
+  [
+    "wall.too-low",
+    { rule: "turn-in", height: 3.3, turnIn: 4.4, needed: 5.5 },
+    "This wall won't hold the stone. 3.30, and the side only leans in at 4.40: it needs 5.50 mm to catch.",
+  ],
+  [
+    "wall.hides-stone",
+    { height: 2.2, stone: 3.3, limit: 4.4 },
+    "The wall hides the stone: 2.20 of its 3.30. Keep it under 4.40 mm, or take a smaller catch.",
+  ],
+  ["wall.gathers", { strain: 2.2 }, "The top gathers 220.0% at its tightest. Go round in several passes, a little each time."],
+  [
+    "wall.point",
+    { points: 2.2, strain: 3.3 },
+    "The wall meets a point. Set it there first, and thin or notch the edge so that it does not crimp.",
+  ],
+  [
+    "wall.wrapped-short",
+    { short: 2.2, wrapped: 3.3, net: 4.4 },
+    "Wrapped over the notch the strip comes out 2.20 mm short. 3.30 goes round tight; pressed into the notch it takes 4.40 mm.",
+  ],
+  [
+    "wall.seam-near-corner",
+    { better: 2.2 },
+    "The seam lies close to a corner. It folds there when the wall is pushed over. Put it at 2.20 of the way round, where the side is straighter.",
+  ],
+  ["wall.no-strip", { tallest: 2.2, needed: 3.3 }, "No strip on the shelf is tall enough: the tallest is 2.20. Slice 3.30 mm from sheet."],
+  [
+    "wall.tube-loose",
+    { over: 2.2, inside: 3.3, bore: 4.4 },
+    "The stone has 2.20 mm too much room in this tube. It is 3.30 inside. Take one under 4.40 mm and cut a seat in it.",
+  ],
+  [
+    "wall.shelf-narrow",
+    { shelf: 2.2, needed: 3.3 },
+    "The seat leaves a shelf of only 2.20 mm. A stone wants 3.30 mm to stand on: take a tube with a smaller inside.",
+  ],
+  [
+    "wall.seat-through",
+    {},
+    "With no lift the seat goes right through the tube. The stone then stands on the plate. Give a lift for a shelf under it.",
+  ],
+  [
+    "wall.cup-small",
+    { stone: 2.2, inside: 3.3, wanted: 4.4 },
+    "The stone does not go into this cup: 2.20 against 3.30 inside. Take one of 4.40 mm inside.",
+  ],
+  [
+    "wall.cup-large",
+    { gap: 2.2, wanted: 3.3 },
+    "The stone has 2.20 mm of room all round in this cup. The rim has to come in that far before it holds. 3.30 mm inside would be snug.",
+  ],
+  [
+    "wall.left-thin",
+    { left: 2.2, wanted: 3.3 },
+    "The wall is left 2.20 mm thick, thinner than the 3.30 wanted. It pushes over easily and wears soon. Take a wider one.",
+  ],
+  [
+    "wall.left-thick",
+    { left: 2.2, wanted: 3.3, thin: 4.4 },
+    "The wall is left 2.20 mm thick, thicker than the 3.30 wanted. Thin the rim from outside by 4.40 mm before pushing it over.",
+  ],
+  [
+    "wall.heavy-on-soft",
+    { thickness: 2.2, mohs: 3 },
+    "A wall 2.20 mm thick is hard to push over a stone of 3 Mohs. The punch that moves it can crack the stone. Take 0.40 or thinner, or thin its upper inside edge first.",
+  ],
+  [
+    "plate.lift-short",
+    { ledge: 2.2, lift: 3.3 },
+    "The ledge alone lifts the stone 2.20, more than 3.30. Give the lift as the ledge's height or more.",
+  ],
+  ["hoop.wide-band", { width: 2.2, add: 3.3 }, "A band 2.20 mm wide fits tighter. 3.30 mm is added to the inside diameter."],
+  [
+    "hoop.flat-too-deep",
+    { left: 2.2, needed: 3.3, widest: 4.4 },
+    "The flat leaves 2.20 of the wire, less than 3.30. Make it no wider than 4.40 mm, or take thicker wire.",
+  ],
+  [
+    "hoop.saddle-too-deep",
+    { left: 2.2, needed: 3.3, widest: 4.4 },
+    "The saddle leaves 2.20 of the plate, less than 3.30. Make it no wider than 4.40 mm, or take a thicker plate.",
+  ],
+  [
+    "hoop.saddle-no-room",
+    { thickness: 2.2, needed: 3.3 },
+    "A plate 2.20 mm thick leaves nothing for a saddle. 3.30 mm has to be left: take a thicker plate, or file a flat on the hoop.",
+  ],
+  [
+    "hoop.mounts-touch",
+    { other: "m1", mount: "m2", apart: 4.4, needed: 5.5 },
+    "The plates of m1 and m2 run into each other. They lie 4.40 apart round the hoop, and touch at 5.50 mm.",
+  ],
+  [
+    "hoop.rule-large",
+    { over: 2.2 },
+    "Half the thickness makes this ring 2.20 mm large inside. The wire's flat lies on the finger, so its middle is nearer than half the thickness.",
+  ],
+  [
+    "heats.runs",
+    { joint: "m1.foot", heat: 3, grade: "hard", working: 705, seam: "fuses" },
+    "Wall to plate runs again in heat 3. Hard works at 705°C. Fuse or shield the seam, or make the later one with a softer grade.",
+  ],
+  [
+    "heats.softens",
+    { joint: "m1.foot", heat: 3, grade: "hard", working: 705, seam: "fuses" },
+    "Wall to plate softens in heat 3. Hard works at 705°C. Prop it so that nothing hangs on it. Fuse or shield the seam.",
+  ],
+  [
+    "heats.at-risk",
+    { part: "m1.wall", heat: 3, grade: "hard", working: 705 },
+    "The wall is close to melting in heat 3. Hard works at 705°C. Take the flame off the moment it runs.",
+  ],
+  [
+    "heats.overshoot",
+    { overshoot: 2, grade: "hard", working: 704 },
+    "2 °C of overshoot takes hard to 704°C. That endangers sterling. Stay at 10 or under with it.",
+  ],
+  [
+    "heats.impossible",
+    { clash: "/heats/pins/0" },
+    "No order of heats keeps all you asked for. These clash: /heats/pins/0. Let one of them go.",
+  ],
+  ["heats.unproven", {}, "This order of heats is the best found, not proven the best. It holds as shown; a better one may exist."],
+  [
+    "heats.not-found",
+    {},
+    "No order of heats was found that keeps all you asked for. One may exist all the same: this piece has too many joints to try them all. Let a wish go, or make some joints together.",
+  ],
+  [
+    "heats.shelf-missing",
+    { asked: "mine", used: "typical" },
+    "The shelf mine is not on this bench. Planned with typical. Check the temperatures against your maker's sheet.",
+  ],
+  ["heats.pin-unknown", { joint: "m1.foot" }, "A pin names m1.foot, which this piece does not have. It is kept, and does nothing."],
+  ["heats.better-unpinned", { joint: "m1.foot", best: "easy", pinned: "hard" }, "Left free, wall to plate would be easy. You pinned hard."],
+])("%s is said with its numbers in their places", (code, values, text) =>
+  expect(findingText(finding(code, "note", "m1", values), METRIC)).toBe(text),
+);
+
+test("a finding that can be said in two ways says the one that is so", () => {
+  const say = (code: FindingCode, values: Record<string, number | string>) => findingText(finding(code, "note", "m1", values), METRIC);
+  expect(say("stone.tape-off", { off: -0.03 })).toMatch(/^The tape reads 3\.0% less than/);
+  expect(say("wall.too-low", { rule: "third", height: 1, turnIn: 2, needed: 3 })).toMatch(/^A third of the height won't hold this stone\./);
+  expect(say("wall.point", { points: 0, strain: 0.25 })).toMatch(/^The top gathers 25\.0% at its tightest\./);
+  expect(say("heats.impossible", { clash: "" })).toBe(
+    "No order of heats joins these metals without melting one. Take another metal, or a softer solder on the shelf.",
+  );
+  const moved = { joint: "m1.foot", heat: 3, grade: "hard", working: 705 };
+  expect(say("heats.runs", { ...moved, seam: "none" })).toMatch(/Shield that joint, or/);
+  expect(say("heats.softens", { ...moved, seam: "plain" })).toMatch(/Shield the seam\.$/);
+});
+
+test.each<[FaultCode, Record<string, number | string>, string]>([
+  ["not-json", { byte: 3 }, "is not JSON"],
+  ["not-finite", {}, "must be a number that is finite"],
+  ["and-more", { more: 3 }, "has 3 more things to put right"],
+  ["too-slow", { limit: 3 }, "took longer than 3 seconds to plan"],
+  ["too-busy", {}, "cannot be planned now: too much is waiting. Ask again"],
+  ["not-worked-out", { why: 3 }, "could not be worked out: 3"],
+  ["wrong-format", { expected: "a, b" }, "must be a, b"],
+  ["too-new", { newest: 3 }, "was written by a newer Hoop Ledger; this one reads up to version 3"],
+  ["too-large", { limit: 3 }, "must be at most 3 bytes"],
+  ["too-deep", { limit: 3 }, "must be at most 3 levels deep"],
+  ["forbidden-key", {}, "is not allowed as a field name"],
+  ["unknown-field", {}, "is not a field of this file"],
+  ["missing", {}, "is missing"],
+  ["wrong-type", { expected: "a, b" }, "must be a, b"],
+  ["above", { limit: 3 }, "must be > 3"],
+  ["at-least", { limit: 3 }, "must be >= 3"],
+  ["at-most", { limit: 3 }, "must be <= 3"],
+  ["one-of", { expected: "a, b" }, "must be one of a, b"],
+  ["not-an-id", {}, "must be a small letter, then up to 31 small letters, digits or hyphens"],
+  ["not-a-name", {}, "must not hold control characters"],
+  ["not-a-word", { expected: "a, b" }, "must be a, b"],
+  ["too-few", { limit: 3 }, "must hold at least 3"],
+  ["too-many", { limit: 3, what: "joints" }, "must hold at most 3 joints"],
+  ["whole-number", {}, "must be a whole number"],
+  ["pin-shape", {}, "must be one of joint + grade, joint + means, before, together, shield, forbid"],
+  ["duplicate", {}, "must be an id that no other has"],
+  ["reserved", {}, "must not be hoop, bail or hang"],
+  ["turn-in-above-height", { height: 3 }, "must be < the stone's height, 3"],
+  ["turn-in-not-flat", { height: 3 }, "must be the stone's height, 3, on a flat face"],
+  ["catch-too-wide", { limit: 3 }, "must be < the radius of the largest circle in the outline, 3.00"],
+  ["length-under-width", { limit: 3 }, "must be >= the width, 3"],
+  ["cleft-too-deep", { limit: 3 }, "must be <= a quarter of the width, 3"],
+  ["heart-too-short", { limit: 3 }, "must be >= 3.00, half the width and a lobe's radius"],
+  ["corner-too-round", { limit: 3 }, "must be <= 3.00, or the corners meet"],
+  ["bulge-too-round", { limit: 3 }, "must be < 3.00, where the sides make a circle"],
+  ["points-coincide", { other: 3 }, "must not lie where point 3 does"],
+  ["crosses-itself", { x: 3, y: 4 }, "must not cross: it does at (3, 4)"],
+  ["too-large-across", { limit: 3 }, "must be at most 3 mm across"],
+  ["too-small-across", { limit: 3 }, "must be at least 3 mm across"],
+  ["no-area", {}, "must go round something"],
+  ["seam-at-corner", { better: "0.25" }, "must not lie at a corner; 0.25 of the way round is straighter"],
+  ["tube-not-round", { shape: "oval" }, "must not be tube: that holds round stones, and this outline is oval"],
+  ["tube-inside-out", { limit: 3 }, "must be < the outside, 3"],
+  ["tube-cut-through", { limit: 3 }, "must be > 3.00, or the seat cuts through it"],
+  ["cup-has-base", {}, "must be flush: a cup has its own base"],
+  ["notch-missing", {}, "is missing, and source is notched"],
+  ["fixed-height-missing", {}, "is missing, and heightRule is fixed"],
+  ["not-a-size", { system: "uk" }, "must be a size in the system uk, as N 1/2"],
+  ["tape-far-off", { least: 3, most: 4 }, "must be between 3.00 and 4.00: a tape within a quarter of what the measures give"],
+  ["below-pi", {}, "must be pi (3.1416) or more: less cuts the blank short"],
+  ["no-mandrel", {}, "needs the readings of a mandrel, and the bench has none"],
+  ["off-mandrel", {}, "must lie between the readings of the mandrel"],
+  ["no-finger", { smallest: 3, largest: 4 }, "must be a size between 3 and 4 mm inside"],
+  ["unequal-stock", { thickness: 3, section: "round" }, "must equal the thickness, 3, of round wire"],
+  ["gives-above-runs", { runs: 3 }, "must be <= runs, 3"],
+  ["not-planned", {}, "is not planned yet"],
+])("%s is said with what would be right", (code, values, text) => expect(faultMessage(fault("/a", code, values))).toBe(text));
+
+test("the steps of the demo's pieces, each as it is first said", () => {
+  const said = new Map<string, string>();
+  for (const piece of [demoPiece("tern-ring"), ...DEMO_PIECES]) {
+    const { steps, figures } = planPiece(piece, SHIPPED_BENCH);
+    for (const step of steps) if (!said.has(step.code)) said.set(step.code, stepText(step, figures, METRIC));
+  }
+  expect([...said]).toEqual([
+    ["stone.look", "Look the stone over, edge and back."],
+    [
+      "stone.measure",
+      "Measure the stone: 44.21 mm round it. Twice each way, then once round with a strip of paper. The height at which the side leans in is read against a steel rule.",
+    ],
+    ["wall.slit", "Slit the strip 3.20 mm tall."],
+    ["wall.anneal", "Anneal the strip: five seconds of flame, then quench."],
+    [
+      "wall.cut",
+      "Cut the strip 46.05 mm long, square at the scribed line. Scribe rather than pen, cut on the waste side. A hair short before a hair long: short stretches, long has to be cut again.",
+    ],
+    ["wall.square", "File both ends square."],
+    [
+      "wall.wrap",
+      "Wrap it round the stone, mark the overlap, trim to 45.50 mm and close the seam. Snug: the stone slides with a push. Solder fills no gaps.",
+    ],
+    ["join.solder", "Solder wall seam, hard. Clean, flux, heat the whole piece; solder runs toward the hottest place."],
+    ["join.pickle", "Pickle; work on the other part meanwhile."],
+    [
+      "wall.try",
+      "Try the stone: right through the wall, from both sides. That proves it is upright, the right length and the right shape. A little small: anneal and stretch it on a mandrel.",
+    ],
+    ["wall.foot", "Round it up and sand the foot flat, in figures of eight."],
+    ["hoop.cut", "Cut the hoop's blank 59.1 mm long."],
+    ["hoop.square", "File both ends of the blank square."],
+    ["hoop.bend", "Bend it until the ends spring together."],
+    [
+      "hoop.round",
+      "Round the hoop up and read its size: 17.19 mm inside. Small by up to a size, stretch it. Large: saw the excess out at the seam.",
+    ],
+    ["plate.cut", "Cut the plate's blank, 18.7 mm long and 14.7 mm wide. Be generous: sawing off is easier than adding."],
+    ["plate.stamp", "Stamp your marks while the plate is loose. Stamping later would distort the work."],
+    ["plate.saw", "Saw and file the plate back to the wall, 16.7 mm by 12.7 mm."],
+    ["hoop.flat", "File the flat on top, 0.64 mm deep at its middle, opposite the seam."],
+    ["join.finish", "Finish what will be hard to reach once joined. Sand and pre-polish inside the hoop and round the plate's edge."],
+    ["set.try", "Try the stone again, and get it out again. Lay a thread under it first, or lift it with tacky putty."],
+    ["set.height", "Bring the wall to 3.00 mm."],
+    ["set.surface", "Patina and tumble now, before the stone goes in."],
+    ["set.level", "Level the stone in its seat. A hollow back gets a cushion of fine sawdust."],
+    [
+      "set.push",
+      "Push the wall over with the pusher: north, south, east, west, then between. Round several times, straight in and then rocking up.",
+    ],
+    ["set.polish", "Burnish the edge and polish."],
+    [
+      "wall.fits",
+      "Try the stone in the cup: it wants 10.10 mm inside along its length. It drops to the floor and lies flat, with no more room than a hair all round.",
+    ],
+    ["wall.thin", "Thin the cup's rim from outside by 0.15 mm, all round alike."],
+    ["hoop.saddle", "File a saddle in the underside of the plate, 0.20 mm deep."],
+    ["wall.part", "Saw the tube off 3.45 mm long, square."],
+    ["wall.burr", "Take a burr 6.10 mm across: the stone and its fit."],
+    [
+      "wall.seat",
+      "Cut the seat straight down, 2.35 mm deep. Slow, with oil, the tube held upright; look often: what is cut too deep cannot be put back.",
+    ],
+  ]);
+});
+
+test("where a number came from, what it is called, and what the schools and sources of a wall are", () => {
+  expect(SOURCE_NAMES).toEqual({
+    stone: "from the stone",
+    piece: "set on this piece",
+    bench: "from my bench",
+    shipped: "shipped default",
+    formula: "worked out",
+  });
+  expect(TERM_NAMES).toEqual({
+    outline: "outline",
+    wall: "wall",
+    fit: "fit",
+    squaring: "squaring both ends",
+    mark: "mark",
+    lift: "lift",
+    turnIn: "side leans in at",
+    lip: "lip over the dome",
+    arc: "along the dome",
+    fold: "fold of the metal",
+    foot: "foot sanding",
+    top: "top levelling",
+    third: "a third of the stone",
+    fixed: "house height",
+    whole: "whole face",
+    covered: "under the lip",
+    catch: "catch",
+    tilt: "lean of the lip",
+    stone: "stone",
+    border: "border",
+    tube: "half the outside",
+    inside: "half the inside",
+    saw: "saw margin",
+    size: "size",
+    wideBand: "wide band",
+    finger: "round the finger",
+    fibre: "fibre",
+    padding: "padding",
+    sawPasses: "saw through the seam",
+    formula: "worked out",
+  });
+  expect(RULE_NAMES).toEqual({ "turn-in": "Turn-in", third: "A third", fixed: "House" });
+  expect(SCHOOL_NAMES).toEqual({
+    "turn-in": "by the turn-in",
+    third: "by a third of the height",
+    fixed: "house height",
+    fibre: "counted at the fibre",
+    thickness: "counted at half the thickness",
+    "3.145": "with 3.145 for pi",
+    "3.15": "with 3.15 for pi",
+    "3.5": "with 3.5 for pi",
+    hull: "wrapped over the notch",
+  });
+  expect(METAL_NAMES).toEqual({
+    "fine-silver": "fine silver",
+    sterling: "sterling",
+    "sterling-935": "sterling 935",
+    copper: "copper",
+    brass: "brass",
+  });
+  expect(SHAPE_NAMES).toEqual({
+    round: "round",
+    oval: "oval",
+    cushion: "cushion",
+    rectangle: "rectangle",
+    pear: "pear",
+    marquise: "marquise",
+    heart: "heart",
+    triangle: "triangle",
+    free: "free-form",
+  });
+  expect(SECTION_NAMES).toEqual({
+    round: "round",
+    square: "square",
+    rectangle: "rectangle",
+    oval: "oval",
+    "half-round": "half-round",
+    d: "D, low dome",
+  });
+  expect(FORM_NAMES).toEqual({
+    closed: "closed",
+    "closed-flat": "closed, flat on top",
+    open: "open",
+    split: "split",
+    twin: "twin wire",
+    bridge: "bridge",
+    adjustable: "adjustable",
+  });
+  expect(SYSTEM_NAMES).toEqual({
+    us: "US",
+    uk: "UK",
+    eu: "EU",
+    continental: "Continental",
+    jp: "JP",
+    diameter: "inside",
+    mandrel: "my mandrel",
+  });
+  expect(WAY_ADVICE).toEqual({
+    free: "whatever moves least",
+    "step-down": "no heat hotter than the last on a body",
+    "one-grade": "one solder throughout",
+    "fuse-first": "fuse what can be fused, then step down",
+    "seams-hard": "hard for seams, easy for the rest",
+  });
+  expect(STAGE_NAMES).toEqual({ stone: "Stone", wall: "Wall", plate: "Plate", hoop: "Hoop", heats: "Heats", making: "Making" });
+  expect(BLANK_MARKS).toEqual({
+    seam: "seam",
+    end: "end",
+    corner: "corner",
+    point: "point",
+    notch: "notch",
+    farSide: "far side",
+    front: "front, opposite the seam",
+    stoneEdge: "stone",
+    foot: "foot",
+    seat: "seat's floor",
+  });
+  expect(TROUBLE_WORDS).toEqual({
+    full: "Not kept: this device is full. Save a file",
+    blocked: "Not kept: close Hoop Ledger's other windows and reload, or save a file",
+    newer: "Not kept: a newer Hoop Ledger was here. Reload to get it; what it keeps is untouched",
+    unavailable: "Not kept: this browser keeps nothing. Save a file before closing",
+    failed: "Not kept: the browser refused. Save a file",
+    stopped: "Stopped: nothing was changed",
+  });
+  expect(WAY_NAMES).toEqual({
+    free: "free",
+    "step-down": "step down",
+    "one-grade": "one grade",
+    "fuse-first": "fuse first",
+    "seams-hard": "hard for seams",
+  });
+  expect(SOURCE_ADVICE).toEqual({
+    strip: "sold in fixed heights",
+    sheet: "sliced to the exact height",
+    tube: "the seat is cut with a burr",
+    cup: "ready made",
+    notched: "heavy strip, sawn or filed",
+  });
+  expect(JOINT_ADVICE).toEqual({
+    seam: { solder: "under the seam, on charcoal", flame: "On and off at the join.", look: "it drops flat, a bright line top to foot." },
+    foot: { solder: "inside", flame: "From below.", look: "a bright line all the way round." },
+    "hoop-seam": { solder: "across the seam", flame: "The whole hoop, then the seam.", look: "a bright line inside and out." },
+    "hoop-mount": {
+      solder: "along the seat",
+      flame: "The hoop first, the setting last.",
+      look: "a bright line both sides, the hoop square both ways.",
+    },
+  });
+});
+
+test("what can hurt, and what is looked at", () => {
+  expect(Object.entries(CAUTIONS).map(([code, { name, text }]) => `${code} = ${name}: ${text}`)).toEqual([
+    "torch = torch and gas: Cylinders secured and leak-tested, nothing flammable near, hair and sleeves tied back, eyes protected, air moving.",
+    "pickle = acid: Add acid to water, cover, ventilate, copper or plastic tongs, never quench red-hot work in it. Spent pickle holds copper and is hazardous waste.",
+    "flux = solder and flux: No cadmium in solder; fluoride fluxes need extraction.",
+    "saw = saw, burr and drill: Eye protection.",
+    "dust = dust: Respirator for polishing compounds, silica, shell and stone dust; grind shell and stone wet.",
+    "wheel = wheel: It can snatch a ring or a chain: two hands, no gloves, no loose ends.",
+    "sulphur = sulphur patina: Fumes: ventilate, gloves, never with acid.",
+    "hotMetal = hot metal: It looks like cold metal.",
+    "noMoreHeat = no more heat: None once the stone is in.",
+    "charcoal = charcoal block: Warm it slowly, bind it with iron wire, douse it after.",
+    "softStone = soft stone: Hand tools only; protect it with wax or tape.",
+    "sealed = sealed hollow: It can burst in the flame: vent it.",
+  ]);
+  expect(Object.entries(CHECKS).map(([code, text]) => `${code} = ${text}`)).toEqual([
+    "stone.sound = No chip or crack at the edge",
+    "stone.flatBack = The back does not rock",
+    "ends.square = The end is square to the edge",
+    "ends.noBurr = The burr is off, both faces",
+    "ends.noPinch = No pinch left by the cutters",
+    "ends.noLight = No light through the closed ends",
+    "edge.parallel = Both edges are parallel",
+    "wall.upright = The wall stands upright",
+    "wall.passes = The stone passes with a light push",
+    "wall.seamLevel = The seam is level, top and foot",
+    "seat.level = The stone lies level, down to its edge, and does not rock",
+    "rim.even = The rim is as thick on every side",
+    "foot.flat = It lies flat all round, no light under it",
+    "plate.room = There is room all round for the saw",
+    "joint.bright = A bright line along the joint, inside and out",
+    "joint.noGap = No gap, pit or bubble",
+    "joint.allRound = The line goes all the way round",
+    "joint.dropsFlat = The piece drops flat",
+    "joint.noPits = No pits",
+    "plate.noLine = The wall's line no longer shows at the edge",
+    "hoop.round = Round on the mandrel, from both sides",
+    "hoop.size = The size is what was asked for",
+    "hoop.sitsFlat = It sits without rocking, no light through",
+    "mount.square = The hoop stands by itself, square both ways",
+    "pickle.noIron = No iron or steel in the pot, binding wire off",
+    "height.even = Even all round, past where the side leans in, not much more",
+    "stone.out = The stone is out again",
+    "stone.still = The stone does not move or rock",
+    "edge.smooth = The top edge is thin and smooth to a fingernail",
+    "parts.reached = Nothing left that a file cannot reach later",
+  ]);
+});
+
+test("each figure that can be looked for has its name and the stage that shows it", () => {
+  expect(FIGURE_NAMES.map(({ key, name, stage }) => `${key} = ${name}, ${stage}`)).toEqual([
+    "outline.perimeter = Round the stone, stone",
+    "outline.area = Face of the stone, stone",
+    "wall.cutLength = Cut strip, length, wall",
+    "wall.cutHeight = Cut strip, height, wall",
+    "wall.netLength = Wall, net length, wall",
+    "wall.netHeight = Wall, net height, wall",
+    "wall.lip = Lip over the dome, wall",
+    "wall.gather = Gathering at the tightest, wall",
+    "wall.faceShown = Face shown, wall",
+    "wall.windowLow = Shortest strip that stretches to fit, wall",
+    "wall.windowHigh = Longest strip that fits, wall",
+    "wall.stripHeight = Strip to take from the shelf, wall",
+    "wall.hullLength = Wrapped over the notches, wall",
+    "wall.notches = Notches, wall",
+    "wall.notchPitch = Pitch of the notches, wall",
+    "wall.tubeOutside = Tube that fits, outside, wall",
+    "wall.seatBore = Burr for the seat, wall",
+    "wall.seatDepth = Depth of the seat, wall",
+    "wall.wallLeft = Wall left, wall",
+    "wall.shelf = Shelf under the stone, wall",
+    "wall.cupLength = Cup that fits, inside length, wall",
+    "wall.cupWidth = Cup that fits, inside width, wall",
+    "wall.gap = Room round the stone in the cup, wall",
+    "wall.thin = To thin off the rim, wall",
+    "plate.blankLength = Plate's blank, length, plate",
+    "plate.blankWidth = Plate's blank, width, plate",
+    "plate.length = Plate, length, plate",
+    "plate.width = Plate, width, plate",
+    "plate.mass = Plate, mass, plate",
+    "hoop.cutLength = Cut blank of the hoop, hoop",
+    "hoop.netLength = Hoop, net length, hoop",
+    "hoop.insideDiameter = Hoop, inside across, hoop",
+    "hoop.fibre = Fibre of the wire, hoop",
+    "hoop.flat = Depth of the flat, hoop",
+    "hoop.saddle = Depth of the saddle, hoop",
+    "hoop.mass = Hoop, mass, hoop",
+  ]);
+});
