@@ -1,5 +1,6 @@
 export default {
   testEnvironment: "node",
+  maxWorkers: "100%",
   // Tests run in a context of their own, where these are otherwise looked up slowly, each time anew.
   sandboxInjectedGlobals: ["Math", "Array", "Object", "Map", "Set", "Number", "Error"],
   roots: ["<rootDir>/src", "<rootDir>/cli", "<rootDir>/scripts"],

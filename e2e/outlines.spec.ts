@@ -73,6 +73,34 @@ test("a free-form's points are dragged, stepped, added and taken away; what woul
   await expect(page.getByText(/^14 points/)).toBeVisible();
 });
 
+test("a drag past the drawing's edge stops at it, and a stone's name fills in what is known of it", async ({ page }) => {
+  await page.goto("/pieces/strand-ring/stone");
+  const point = page.getByRole("button", { name: /^Point 1 at/ });
+  const [sheet, box] = [(await page.getByRole("region", { name: "Drawing" }).boundingBox())!, (await point.boundingBox())!];
+  const across = async () => Number(/at (-?[\d.]+),/.exec((await point.getAttribute("aria-label"))!)![1]);
+  const before = await across();
+  await drag(page, point, [sheet.x + sheet.width - (box.x + box.width / 2), 0]);
+  const edge = await across();
+  await page.keyboard.press("ControlOrMeta+z");
+  await expect.poll(across).toBe(before);
+  await drag(page, point, [sheet.width, 0]);
+  expect(Math.abs((await across()) - edge)).toBeLessThan(0.2);
+  await page.keyboard.press("ControlOrMeta+z");
+  await expect(round(page)).toContainText("46.89");
+
+  const name = field(page, "m1.stone.material.name");
+  await name.fill("beach glass");
+  await expect(field(page, "m1.stone.mohs")).toHaveValue("5.5");
+  await name.fill("blue opal");
+  await expect(field(page, "m1.stone.density")).toHaveValue("2.10");
+  await expect(page.getByText("from the table of stones")).toHaveCount(3);
+  await expect(page.getByRole("button", { name: "✓ water" })).toHaveAttribute("aria-pressed", "true");
+  await field(page, "m1.stone.mohs").fill("6");
+  await expect(page.getByText("from the table of stones")).toHaveCount(2);
+  await page.getByRole("button", { name: /Making/ }).click();
+  await expect(page.getByText(/Patina and tumble now: the stone would not survive it \(tender to water, acid\)/)).toBeVisible();
+});
+
 test("a free-form is smoothed, mirrored, read with a caliper, or taken for the regular shape it comes nearest to", async ({ page }) => {
   await page.goto("/pieces/strand-ring/stone");
   await page.getByRole("button", { name: "Smooth" }).click();

@@ -31,15 +31,15 @@ function filesIn(folder) {
 
 /** @param {string[]} args */
 function passes(args) {
-  return spawnSync("npx", args, { cwd: copy, stdio: "ignore" }).status === 0;
+  return spawnSync(process.execPath, args, { cwd: copy, stdio: "ignore" }).status === 0;
 }
 
 /** Whether nothing notices: the tests of its own folder first, then the types, then every test that imports it. @param {string} file */
 function lives(file) {
-  const jest = ["jest", "--bail", "--silent"];
+  const jest = ["node_modules/jest/bin/jest.js", "--bail", "--silent"];
   return (
     passes([...jest, "--passWithNoTests", dirname(file)]) &&
-    passes(["tsc", "--noEmit", "--incremental", "--tsBuildInfoFile", ".tsbuildinfo"]) &&
+    passes(["node_modules/typescript/bin/tsc", "--noEmit", "--incremental", "--tsBuildInfoFile", ".tsbuildinfo"]) &&
     passes([...jest, "--findRelatedTests", file])
   );
 }
