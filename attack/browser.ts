@@ -92,7 +92,7 @@ export async function attackFirstDemo(address: string, random: Random, kills: nu
 /** Kills the browser while a backup of sixty pieces is restored: sixty are there afterwards, or none. */
 export async function attackRestore(address: string, random: Random, kills: number): Promise<void> {
   const pieces = Array.from({ length: 60 }, (_, i) => ({ ...samphire, id: `restored-${i}`, name: `Restored ${i}` }));
-  const backup = { format: "hoop-ledger/backup", version: 1, bench: { format: "hoop-ledger/bench", version: 1 }, pieces, makes: [] };
+  const backup = { format: "hoop-ledger/backup", version: 1, bench: { format: "hoop-ledger/bench", version: 2 }, pieces, makes: [] };
   const file = { name: "all.json", mimeType: "application/json", buffer: Buffer.from(JSON.stringify(backup)) };
   let [bad, whole] = [0, 0];
   for (let i = 0; i < kills; i++) {
@@ -218,7 +218,7 @@ export async function attackRecords(address: string, random: Random, tries: numb
       },
       settings: {
         id,
-        bench: { format: "hoop-ledger/bench", version: 1, overshoot: 9, units: { length: "mm" } },
+        bench: { format: "hoop-ledger/bench", version: 2, overshoot: 9, units: { length: "mm" } },
         revision: 1,
         changed: "1",
       },

@@ -76,14 +76,15 @@ const bench = {
 
 const make = (piece: Piece): Make => ({
   format: "hoop-ledger/make",
-  version: 1,
+  version: 2,
   id: "m-1",
   piece: piece.id,
   pieceFile: piece,
   started: "2026-11-12",
   finished: null,
-  done: ["m1.wall.cut"],
-  measured: [{ figure: "m1.wall.cutLength", value: 46, at: "2026-11-12" }],
+  done: [{ step: "m1.wall.cut", at: "2026-11-12" }],
+  measured: [{ figure: "m1.wall.cutLength", value: 46, at: "2026-11-12", by: "caliper" }],
+  remedies: [],
   notes: "",
 });
 

@@ -53,7 +53,7 @@ export async function attackServer(address: string, random: Random): Promise<voi
     await response.arrayBuffer();
     return { status: response.status, took: performance.now() - start };
   };
-  const shelf = { format: "hoop-ledger/bench", version: 1, shelves: [{ id: "typical", grades }] };
+  const shelf = { format: "hoop-ledger/bench", version: 2, shelves: [{ id: "typical", grades }] };
   for (const [what, piece] of Object.entries(WORST)) {
     await post(tern);
     const { status, took } = await post(piece, what.includes("pins") && !what.includes("none") ? shelf : undefined);

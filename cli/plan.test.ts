@@ -26,7 +26,7 @@ test("a file is planned as a card, from a path taken where the command was given
 test("standard input gives the plan as JSON, with the bench of --bench", () => {
   const folder = mkdtempSync(join(tmpdir(), "bench-"));
   const bench = join(folder, "bench.json");
-  writeFileSync(bench, JSON.stringify({ format: "hoop-ledger/bench", version: 1, losses: { wall: { squaring: 0.6 } } }));
+  writeFileSync(bench, JSON.stringify({ format: "hoop-ledger/bench", version: 2, losses: { wall: { squaring: 0.6 } } }));
   const { status, stdout } = plan(["-", "--json", "--bench", bench], readFileSync(TERN, "utf8"));
   expect(status).toBe(0);
   const file = JSON.parse(stdout) as { format: string; figures: Record<string, { value: number }>; drawing?: unknown };
@@ -38,7 +38,7 @@ test("standard input gives the plan as JSON, with the bench of --bench", () => {
 test("a piece is planned on the bench it came with, unless another is given", () => {
   const piece = {
     ...(JSON.parse(readFileSync(TERN, "utf8")) as object),
-    benchUsed: { format: "hoop-ledger/bench", version: 1, losses: { wall: { squaring: 1 } }, units: { length: "inch" } },
+    benchUsed: { format: "hoop-ledger/bench", version: 2, losses: { wall: { squaring: 1 } }, units: { length: "inch" } },
   };
   const { stdout } = plan(["-"], JSON.stringify(piece));
   expect(stdout).toMatch(/Cut strip +1\.835 in long/);
@@ -55,6 +55,27 @@ test("what cannot be planned is refused line by line with exit code 2, and misus
     expect(misused.status).toBe(1);
     expect(misused.stderr).not.toMatch(/\n\s+at /);
   }
+});
+
+test("a making is read with --make and checked: that it is one, whole, and of this piece", () => {
+  const folder = mkdtempSync(join(tmpdir(), "make-"));
+  const file = (more: object) => {
+    const pieceFile = JSON.parse(readFileSync(TERN, "utf8")) as object;
+    const whole = { format: "hoop-ledger/make", version: 2, id: "a-1", piece: "tern-ring", pieceFile, started: "", finished: null };
+    const path = join(folder, `${JSON.stringify(more).length}.json`);
+    writeFileSync(path, JSON.stringify({ ...whole, done: [], measured: [], remedies: [], notes: "", ...more }));
+    return path;
+  };
+  expect(plan([TERN, "--json", "--make", file({})]).status).toBe(0);
+  expect(plan([TERN, "--make", file({ measured: [{ figure: "hoop.cutLength", value: "x", at: "" }] })])).toEqual({
+    status: 2,
+    stdout: "",
+    stderr: '/measured/0/by: is missing\n/measured/0/value: must be a number, got "x"\n',
+  });
+  expect(plan([TERN, "--make", file({ piece: "plover-ring" })]).stderr).toBe(
+    "/piece: must be tern-ring, the piece that is planned, got plover-ring\n",
+  );
+  expect(plan([TERN, "--make"]).status).toBe(1);
 });
 
 test("what cannot be read in whole, or written to, is told in a line, and no more is read than a file may hold", () => {

@@ -2,9 +2,10 @@ import { closeSync, openSync, readSync } from "node:fs";
 import { resolve } from "node:path";
 import { SHIPPED, SHIPPED_BENCH } from "@/core/piece/bench";
 import { bestHeats } from "@/core/heats/best";
-import { type Fault } from "@/core/piece/fault";
+import { type Fault, fault } from "@/core/piece/fault";
 import { attemptPlan } from "@/formats/attempt";
 import { decodeBench } from "@/formats/bench-codec";
+import { decodeMake } from "@/formats/make-codec";
 import { decodePiece } from "@/formats/piece-codec";
 import { planFile } from "@/formats/plan-file";
 import { MOST_BYTES, textOf } from "@/formats/read-json";
@@ -12,7 +13,7 @@ import { faultLine } from "@/words/faults";
 import { printable } from "@/words/show";
 import { benchCard } from "./card";
 
-const USAGE = "usage: npm run --silent plan -- FILE [--json] [--bench FILE]   (FILE may be -, standard input)";
+const USAGE = "usage: npm run --silent plan -- FILE [--json] [--bench FILE] [--make FILE]   (FILE may be -, standard input)";
 
 /** A file that cannot be planned: its faults are printed a line each, and the exit code is 2. */
 class Refused extends Error {
@@ -31,20 +32,25 @@ interface Command {
   readonly file: string;
   readonly json: boolean;
   readonly bench: string | null;
+  readonly make: string | null;
 }
 
 function commandOf(args: readonly string[]): Command {
   const files: string[] = [];
-  let [json, bench] = [false, null as string | null];
+  const given: { bench: string | null; make: string | null } = { bench: null, make: null };
+  let json = false;
   for (let i = 0; i < args.length; i++) {
     const arg = args[i]!;
     if (arg === "--json") json = true;
-    else if (arg === "--bench") bench = args[++i] ?? null;
-    else if (arg.startsWith("--")) throw new Misused(`unknown option ${printable(arg).slice(0, 60)}\n${USAGE}`);
+    else if (arg === "--bench" || arg === "--make") {
+      const file = args[++i];
+      if (file === undefined) throw new Misused(USAGE);
+      given[arg === "--bench" ? "bench" : "make"] = file;
+    } else if (arg.startsWith("--")) throw new Misused(`unknown option ${printable(arg).slice(0, 60)}\n${USAGE}`);
     else files.push(arg);
   }
-  if (files.length !== 1 || (args.includes("--bench") && bench === null)) throw new Misused(USAGE);
-  return { file: files[0]!, json, bench };
+  if (files.length !== 1) throw new Misused(USAGE);
+  return { file: files[0]!, json, ...given };
 }
 
 /** A file's text; a path is taken from where the command was given. No more of it is read than a file may hold. */
@@ -91,10 +97,14 @@ function readSome(open: number, bytes: Buffer, at: number): number {
 const SEARCHES = 10_000;
 
 function run(args: readonly string[]): string {
-  const { file, json, bench: benchFile } = commandOf(args);
+  const { file, json, bench: benchFile, make: makeFile } = commandOf(args);
   const bench = benchFile === null ? undefined : decoded(decodeBench(fileText(benchFile)), benchFile);
   const piece = decoded(decodePiece(fileText(file), bench), file);
   const used = bench ?? piece.benchUsed ?? SHIPPED_BENCH;
+  if (makeFile !== null) {
+    const make = decoded(decodeMake(fileText(makeFile), used), makeFile);
+    if (make.piece !== piece.id) throw new Refused([fault("/piece", "other-piece", { expected: piece.id, got: make.piece })], makeFile);
+  }
   const end = performance.now() + SEARCHES;
   const attempt = attemptPlan(piece, used, (assembly, wishes) => bestHeats(assembly, wishes, () => performance.now() > end));
   if (!attempt.ok) throw new Refused(attempt.faults, file);

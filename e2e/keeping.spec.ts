@@ -126,7 +126,7 @@ test("a broken file dropped on the page says why by field and changes nothing; a
   await expect(page.getByRole("dialog")).toContainText("/mounts/0/stone/height: must be > 0, got -5");
   await page.keyboard.press("Escape");
   await expect(page.getByRole("table").getByRole("row")).toHaveCount(11);
-  const theirs = { format: "hoop-ledger/bench", version: 1, losses: { wall: { squaring: 0.9 } } };
+  const theirs = { format: "hoop-ledger/bench", version: 2, losses: { wall: { squaring: 0.9 } } };
   await drop(JSON.stringify({ ...(JSON.parse(tern) as object), id: "their-ring", name: "Their ring", benchUsed: theirs }));
   await expect(page.getByRole("dialog")).toContainText("Squaring both ends of a strip0.90.44");
   await page.getByRole("button", { name: "Keep the one it came with" }).click();

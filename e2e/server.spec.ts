@@ -16,7 +16,7 @@ function post(body: BodyInit, type = "application/json"): Promise<Response> {
 
 test("the server plans a piece, on a bench of the caller's own if there is one", async () => {
   const plan = await post(
-    JSON.stringify({ piece: tern, bench: { format: "hoop-ledger/bench", version: 1, losses: { wall: { squaring: 1 } } } }),
+    JSON.stringify({ piece: tern, bench: { format: "hoop-ledger/bench", version: 2, losses: { wall: { squaring: 1 } } } }),
   );
   expect(plan.status).toBe(200);
   const { figures } = (await plan.json()) as { figures: Record<string, { value: number }> };

@@ -149,7 +149,7 @@ test("a backup with bad parts says which, restores the rest at once, asks whose 
   page,
 }) => {
   await page.goto(EMPTY);
-  const bench = { format: "hoop-ledger/bench", version: 1, mandrel: [{ label: "K", diameter: 17 }] };
+  const bench = { format: "hoop-ledger/bench", version: 2, mandrel: [{ label: "K", diameter: 17 }] };
   const onMandrel = { ...tern, id: "a-ring", name: "A ring", carrier: { ...tern.carrier, size: { system: "mandrel", value: "K" } } };
   const backup = {
     format: "hoop-ledger/backup",

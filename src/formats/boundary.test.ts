@@ -26,8 +26,8 @@ import { schemaFaults } from "./validate";
 const tern = ternFile as unknown as Piece;
 const json = (value: unknown) => JSON.parse(JSON.stringify(value)) as Json;
 const make = (more: object = {}) => ({
-  ...{ format: "hoop-ledger/make", version: 1, id: "tern-1", piece: "tern-ring", pieceFile: tern, started: "2026-11-12", finished: null },
-  ...{ done: ["m1.wall.cut"], measured: [], notes: "" },
+  ...{ format: "hoop-ledger/make", version: 2, id: "tern-1", piece: "tern-ring", pieceFile: tern, started: "2026-11-12", finished: null },
+  ...{ done: [{ step: "m1.wall.cut", at: "" }], measured: [], remedies: [], notes: "" },
   ...more,
 });
 const onMandrel: Piece = { ...tern, id: "mine", carrier: { ...tern.carrier, size: { system: "mandrel", value: "K" } } as Piece["carrier"] };
@@ -40,7 +40,16 @@ test("one bad part of a backup keeps no other from being read, and is told by it
   const read = readBackup(
     backup({
       pieces: [tern, { ...tern, id: "b", name: "Bad", kind: "hat" }, { ...tern, id: "c" }, tern, 7],
-      makes: [make(), make({ done: ["a", "a"], id: "two" })],
+      makes: [
+        make(),
+        make({
+          done: [
+            { step: "a", at: "" },
+            { step: "a", at: "" },
+          ],
+          id: "two",
+        }),
+      ],
     }),
     (done, of) => heard.push(`${done}/${of}`),
   );
@@ -176,9 +185,9 @@ test("lists that are too long are told and not gone into; a hundred faults are t
 
 test("each kind has its format, its newest version and a limit to its lists", () => {
   expect([PIECE, BENCH, MAKE].map(({ format, newest }) => `${format} ${newest}`)).toEqual([
-    "hoop-ledger/piece 1",
-    "hoop-ledger/bench 1",
-    "hoop-ledger/make 1",
+    "hoop-ledger/piece 2",
+    "hoop-ledger/bench 2",
+    "hoop-ledger/make 2",
   ]);
   expect(PIECE.lists.at!.mounts!.most).toBe(12);
   for (const version of [0, 1.5, "1", null, undefined])

@@ -8,7 +8,7 @@ import { schemaFaults } from "./validate";
 /** Every field of the contract, filled in: the types and the schemas must both know each. */
 const bench = {
   format: "hoop-ledger/bench",
-  version: 1,
+  version: 2,
   name: "Marram Workshop",
   units: { length: "inch", temperature: "F" },
   sizeSystem: "uk",
@@ -26,7 +26,10 @@ const bench = {
   overshoot: 10,
   way: "step-down",
   seatOf: { fit: 0.05, catch: 0.25 },
-  minutes: { pickle: 8 },
+  minutes: { "join.pickle": { hands: 1, wait: 8 } },
+  tubes: [{ metal: "sterling", outside: 6.8, inside: 5 }],
+  cups: [{ metal: "copper", length: 10.4, width: 8.4, thickness: 0.4, height: 3 }],
+  screen: { pxPerMm: 3.8 },
 } satisfies BenchEntry;
 
 const mount = {
@@ -57,6 +60,7 @@ const mount = {
     losses: { squaring: 0.4, mark: 0.1, foot: 0.1, top: 0.1 },
     notch: { pitch: 1.2 },
     tube: { outside: 6, inside: 5 },
+    cup: { length: 10.4, thickness: 0.4, height: 3 },
   },
   plate: {
     style: "open",
@@ -64,10 +68,23 @@ const mount = {
     thickness: 0.6,
     border: 1,
     sawMargin: 1,
+    edge: "even",
+    stamp: { width: 3, height: 1, at: [1, -2], turn: 90 },
+    drain: { diameter: 1, at: [0, 0] },
     ornament: [
-      { id: "twist", type: "twist", width: 1, metal: "sterling", extent: [[0, 0.5]] },
+      {
+        id: "twist",
+        type: "twist",
+        width: 1,
+        metal: "sterling",
+        extent: [[0, 0.5]],
+        section: "round",
+        height: 1,
+        tight: 0.2,
+        from: { wire: 0.5, turns: 8 },
+      },
       { id: "balls", type: "granules", width: 1.2, metal: "fine-silver", extent: "all", from: { wire: 1 } },
-      { id: "beads", type: "granules", width: 1.2, metal: "fine-silver", from: { strip: [0.4, 3] } },
+      { id: "beads", type: "granules", width: 1.2, metal: "fine-silver", from: { strip: [0.4, 3], notches: 2, pitch: 1.1 } },
     ],
     ledge: { width: 1, height: 0.8, metal: "sterling" },
   },
@@ -75,7 +92,7 @@ const mount = {
 
 const whole = {
   format: "hoop-ledger/piece",
-  version: 1,
+  version: 2,
   id: "whole",
   name: "Whole",
   kind: "ring",
@@ -84,16 +101,32 @@ const whole = {
   carrier: {
     type: "hoop",
     size: { system: "mandrel", value: "54" },
-    stock: { section: "d", width: 3, thickness: 1.6, metal: "sterling-935" },
-    form: "split",
+    stock: {
+      section: "d",
+      width: 3,
+      thickness: 1.6,
+      metal: "sterling-935",
+      backWidth: 2,
+      twist: { wire: 1.2, turns: 3, plies: 2, soldered: true },
+    },
+    form: "open",
     lengthRule: { multiplier: 3.15 },
     flatWidth: 6,
     plateAbove: 0.2,
     slit: { length: 8, kerf: 0.3, spread: 9 },
-    twin: { soldered: 10, spread: 6 },
+    strands: { count: 2, soldered: 10, spread: 6 },
+    bridge: { inside: 6, thickness: 1, gap: 0.5, metal: "sterling" },
+    openGap: 2,
+    sleeve: { name: "oak", thickness: 2, layers: 3, inlay: { width: 1, depth: 0.5, metal: "copper" } },
     saddleWidth: 4,
-    losses: { squaring: 0.5, mark: 0.1, sawPasses: 2, kerf: 0.28 },
+    losses: { squaring: 0.5, mark: 0.1, sawPasses: 2, kerf: 0.28, hammer: 0.2 },
   },
+  applied: [
+    { id: "dot", name: "Dot", metal: "copper", on: "m1.plate", when: "formed", disc: { diameter: 2, thickness: 0.5 }, at: [1, 2] },
+    { id: "ball", metal: "sterling", on: "hoop", when: "flat", ball: { diameter: 1.5 }, along: 4 },
+    { id: "ring", metal: "sterling", on: "hoop", ring: { inside: 2, wire: 0.6, section: "square" } },
+    { id: "bar", metal: "brass", on: "m1.wall", strip: { length: 4, width: 1, thickness: 0.5 } },
+  ],
   heats: {
     shelf: "typical",
     way: "seams-hard",
@@ -105,6 +138,9 @@ const whole = {
       { together: ["m1.foot", "m1.ornament.twist"] },
       { shield: "m1.seam" },
       { forbid: ["m1.foot", "hard"] },
+      { joint: "m1.foot", means: "sweat" },
+      { add: { id: "extra", parts: ["m1.wall", "hoop"], length: 4 } },
+      { leave: "hoop.seam" },
     ],
   },
   notes: "two lines\nof notes",
@@ -131,7 +167,20 @@ const shapes: Piece["mounts"][number]["stone"]["outline"][] = [
   },
 ];
 const carriers: Piece["carrier"][] = [
-  { type: "bail", bore: 3, drop: 8, thickness: 0.5, chainEnd: 2.5, metal: "sterling", eye: { at: 0.1 }, hangAxis: 0 },
+  {
+    type: "bail",
+    style: "folded",
+    widest: 6,
+    foot: 3,
+    eyes: [{ mount: "m1", at: 0.1 }],
+    bore: 3,
+    drop: 8,
+    thickness: 0.5,
+    chainEnd: 2.5,
+    metal: "sterling",
+    eye: { at: 0.1 },
+    hangAxis: 0,
+  },
   { type: "jump-ring", inside: 4, wire: 1, metal: "sterling", eye: { at: 0 }, hangAxis: 90 },
   { type: "none" },
 ];
@@ -144,21 +193,41 @@ test("every field of the contract is known to the schema, whatever is planned", 
   for (const carrier of carriers) expect(schemaFaults(validatePiece, { ...whole, carrier })).toEqual([]);
   const make = {
     format: "hoop-ledger/make",
-    version: 1,
+    version: 2,
     id: "whole-1112094100",
     piece: "whole",
     pieceFile: whole,
     started: "2026-11-12",
     finished: null,
-    done: ["m1.wall.cut"],
-    measured: [{ figure: "m1.wall.cutLength", value: 46.05, at: "2026-11-12" }],
+    done: [{ step: "m1.wall.cut", at: "2026-11-12" }],
+    measured: [{ figure: "m1.wall.cutLength", value: 46.05, at: "2026-11-12", by: "caliper", method: "scribe, file" }],
+    remedies: [{ code: "hoop.stretch", figure: "hoop.insideDiameter", at: "2026-11-12" }],
+    result: { size: "54", minutes: 95, words: "a good one" },
+    photos: [{ name: "front", at: "2026-11-12", jpeg: "AAAA" }],
     notes: "",
   } satisfies Make;
   expect(schemaFaults(validateMake, make)).toEqual([]);
 });
 
 test("what of it is not planned yet is refused by name, each thing once", () => {
-  expect(unplanned(whole).map(({ path }) => path)).toEqual(["/mounts/0/plate/style", "/mounts/0/plate/ornament", "/carrier/form"]);
+  expect(unplanned(whole).map(({ path }) => path)).toEqual([
+    "/mounts/0/wall/cup/height",
+    "/mounts/0/plate/style",
+    "/mounts/0/plate/ornament",
+    "/mounts/0/plate/stamp",
+    "/mounts/0/plate/drain",
+    "/carrier/form",
+    "/carrier/slit",
+    "/carrier/strands",
+    "/carrier/sleeve",
+    "/carrier/stock/backWidth",
+    "/carrier/stock/twist",
+    "/carrier/losses/hammer",
+    "/applied",
+    "/heats/pins/6",
+    "/heats/pins/7",
+    "/heats/pins/8",
+  ]);
 });
 
 test("forty joints are the limit, and double ids are found among ornaments too", () => {
@@ -180,9 +249,9 @@ test("a flaw in any corner is told by its path", () => {
     steps.reduce((inner, step) => (inner as Record<string | number, unknown>)[step], value) as Record<string, unknown>;
   expect(told((copy) => void (at(copy.mounts, 0, "stone", "turnIn", 0).at = 2))).toEqual(["/mounts/0/stone/turnIn/0/at at-most"]);
   expect(told((copy) => void (at(copy.mounts, 0, "wall").seamAt = "somewhere"))).toEqual(["/mounts/0/wall/seamAt not-a-word"]);
-  expect(told((copy) => void (at(copy.mounts, 0, "plate", "ornament", 1).from = { wire: 1, strip: [1, 2] }))).toEqual([
-    "/mounts/0/plate/ornament/1/from too-many",
-  ]);
+  expect(told((copy) => void (at(copy.mounts, 0, "plate", "ornament", 1).from = { wire: 1, turns: 2, strip: [1, 2], notches: 2 }))).toEqual(
+    ["/mounts/0/plate/ornament/1/from too-many"],
+  );
   expect(told((copy) => void (at(copy.mounts, 0, "stone", "material").tender = ["heat", "heat"]))).toEqual([
     "/mounts/0/stone/material/tender duplicate",
   ]);

@@ -4,7 +4,13 @@ import { type Make } from "@/core/piece/make";
 import { type Decoded, decode, faultsUnder } from "./decode";
 import { MAKE } from "./kinds";
 import { pieceOnBench } from "./piece-codec";
-import { type Json, asObject } from "./read-json";
+import { type Json, asObject, readJson } from "./read-json";
+
+/** A making from a file's text. */
+export function decodeMake(text: string, mine: BenchEntry): Decoded<Make> {
+  const read = readJson(text, MAKE.format, MAKE.lists);
+  return read.ok ? makeFromJson(read.value, mine) : read;
+}
 
 /** A making, its own copy of the piece read by the piece's decoder. `mine` is the bench that a copy without one was planned with. */
 export function makeFromJson(value: Json, mine: BenchEntry): Decoded<Make> {
@@ -19,6 +25,7 @@ export function makeFromJson(value: Json, mine: BenchEntry): Decoded<Make> {
   ];
   if (faults.length > 0) return { ok: false, faults };
   if (!decoded.ok || !piece.ok) throw new RangeError("a decoder refused without a fault");
-  const twice = decoded.value.done.find((step, i) => decoded.value.done.indexOf(step) < i);
+  const steps = decoded.value.done.map(({ step }) => step);
+  const twice = steps.find((step, i) => steps.indexOf(step) < i);
   return twice === undefined ? decoded : { ok: false, faults: [fault("/done", "duplicate", { got: twice })] };
 }

@@ -125,6 +125,15 @@ export function lengthFaults({ most, in: within, at }: Lists, value: unknown, pa
   return Object.keys(at).flatMap((key) => lengthFaults(at[key]!, (value as Readonly<Record<string, unknown>>)[key], `${path}/${key}`));
 }
 
+/** A value where it is an object that is no list, or a list; else null. */
+export function asRecord(value: Json | undefined): JsonObject | null {
+  return typeof value === "object" && value !== null && !Array.isArray(value) ? (value as JsonObject) : null;
+}
+
+export function asList(value: Json | undefined): readonly Json[] | null {
+  return Array.isArray(value) ? (value as readonly Json[]) : null;
+}
+
 /** A name as a step of a JSON pointer. */
 export function pointer(name: unknown): string {
   return String(name).replaceAll("~", "~0").replaceAll("/", "~1");

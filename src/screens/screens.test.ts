@@ -67,7 +67,7 @@ test("the stem and the list say each stage's one result, and carry its gravest f
   expect(stem(plover)[1]).toEqual(["wall", "strip 33.25 × 2.00 × 0.32", "error"]);
   expect(stem(whelk)[4]).toEqual(["heats", "4 heats, 1 softens", "warning"]);
   const plan = planPiece(tern, SHIPPED_BENCH);
-  const make = { done: plan.steps.slice(0, 4).map(({ id }) => id) } as unknown as Parameters<typeof rowOf>[2];
+  const make = { done: plan.steps.slice(0, 4).map(({ id }) => ({ step: id, at: "" })) } as unknown as Parameters<typeof rowOf>[2];
   expect(rowOf(tern, plan, make, METRIC, SURE)).toMatchObject({
     next: "Step 5: cut the strip 46.05 mm long",
     heats: ["4", "all hold"],

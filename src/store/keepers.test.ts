@@ -19,14 +19,15 @@ const make = (id: string, done: readonly string[] = []) =>
   makeRecord(
     {
       format: "hoop-ledger/make",
-      version: 1,
+      version: 2,
       id,
       piece: "a",
       pieceFile: { ...piece, id: "a" },
       started: "2026-11-12",
       finished: null,
-      done,
+      done: done.map((step) => ({ step, at: "2026-11-12" })),
       measured: [],
+      remedies: [],
       notes: "",
     },
     "2026-11-12",
@@ -84,10 +85,12 @@ describe.each([
     const tick = (step: string): Change => ({
       store: "makes",
       piece: "a",
-      change: (kept: readonly MakeRecord[]) => make("a-1", [...(kept[0]?.make.done ?? []), step]),
+      change: (kept: readonly MakeRecord[]) => make("a-1", [...(kept[0]?.make.done ?? []).map((each) => each.step), step]),
     });
     await Promise.all(["one", "two", "three"].map((step) => keeper.write([tick(step)])));
-    expect((await keeper.makes()).records).toMatchObject([{ revision: 3, make: { done: ["one", "two", "three"] } }]);
+    expect((await keeper.makes()).records).toMatchObject([
+      { revision: 3, make: { done: [{ step: "one" }, { step: "two" }, { step: "three" }] } },
+    ]);
     const overshoot = (by: number): Change => ({
       store: "settings",
       id: "bench",

@@ -21,7 +21,7 @@ export function makingsOn({ keeper, store, write, noteUnreadable }: TrayBase) {
   /** What is kept, with the ticks that are being kept now. */
   function showMakes(): void {
     const makes = { ...kept };
-    for (const { make, step, isDone } of underWay) makes[make.piece] = ticked(makes[make.piece] ?? make, step, isDone);
+    for (const { make, step, isDone } of underWay) makes[make.piece] = ticked(makes[make.piece] ?? make, step, isDone, now());
     store.setState({ makes });
   }
 
@@ -79,14 +79,14 @@ export function tickChange(make: Make, step: string, isDone: boolean, changed: s
     piece: make.piece,
     change: (kept) => {
       const now = newestMakes(kept)[make.piece] ?? make;
-      return makeRecord(ticked(now, step, isDone), changed);
+      return makeRecord(ticked(now, step, isDone, changed), changed);
     },
   };
 }
 
-function ticked(make: Make, step: string, isDone: boolean): Make {
-  const others = make.done.filter((each) => each !== step);
-  return { ...make, done: isDone ? [...others, step] : others };
+function ticked(make: Make, step: string, isDone: boolean, at: string): Make {
+  const others = make.done.filter((each) => each.step !== step);
+  return { ...make, done: isDone ? [...others, { step, at }] : others };
 }
 
 function newestMakes(records: readonly MakeRecord[]): Record<string, Make> {
@@ -97,10 +97,10 @@ function newestMakes(records: readonly MakeRecord[]): Record<string, Make> {
 
 /** A making that starts now, with its own copy of the piece. */
 function startMake(piece: Piece, started: string): Make {
-  const id = `${piece.id.slice(0, 20)}-${started.replace(/[^0-9]/g, "").slice(4, 14)}`;
+  const id = `${piece.id.slice(0, 20)}-${started.replace(/[^0-9]/g, "").slice(0, 17)}`;
   return {
     format: "hoop-ledger/make",
-    version: 1,
+    version: 2,
     id,
     piece: piece.id,
     pieceFile: piece,
@@ -108,6 +108,7 @@ function startMake(piece: Piece, started: string): Make {
     finished: null,
     done: [],
     measured: [],
+    remedies: [],
     notes: "",
   };
 }

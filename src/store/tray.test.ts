@@ -1,5 +1,6 @@
 import { openDB } from "idb";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
+import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
 import tern from "@/core/piece/reference/tern-ring.piece.json";
 import { readBackup } from "@/formats/backup-codec";
@@ -41,6 +42,8 @@ async function full<T>(work: () => Promise<T>): Promise<T> {
   });
   return work().finally(() => put.mockRestore());
 }
+
+const steps = (make: Make | undefined) => make!.done.map(({ step }) => step);
 
 test("a tray that has never held a piece gets the demo, the last given first; once it has, it does not", async () => {
   const tray = await openTray(demo);
@@ -110,28 +113,28 @@ test("what the journal holds is put where it belongs, or beside what has moved o
     ["tern-2", "Mine (kept)"],
   ]);
   await again.readMakes();
-  expect(again.store.getState().makes.tern!.done).toEqual(["one", "two"]);
+  expect(steps(again.store.getState().makes.tern)).toEqual(["one", "two"]);
   expect(again.store.getState().bench.overshoot).toBe(3);
 });
 
 test("ticks made in two windows are all kept, one that is not kept does not show, and the last can be taken back", async () => {
   const [here, there] = [await openTray(null), await openTray(null)];
-  const steps = Array.from({ length: 20 }, (_, i) => `step-${i}`);
+  const all = Array.from({ length: 20 }, (_, i) => `step-${i}`);
   const kept = await Promise.all(
-    steps.map(async (step, i) => {
+    all.map(async (step, i) => {
       for (let turn = 0; turn < i; turn++) await new Promise(setImmediate);
       return (i % 2 ? here : there).tick(piece, step, true);
     }),
   );
-  expect(kept).toEqual(steps.map(() => true));
+  expect(kept).toEqual(all.map(() => true));
   await here.readMakes();
-  expect([...here.store.getState().makes[piece.id]!.done].sort()).toEqual([...steps].sort());
+  expect([...steps(here.store.getState().makes[piece.id])].sort()).toEqual([...all].sort());
   expect(await full(() => here.tick(piece, "late", true))).toBe(false);
-  expect(here.store.getState().makes[piece.id]!.done).not.toContain("late");
+  expect(steps(here.store.getState().makes[piece.id])).not.toContain("late");
   expect(await here.stepTick(piece, "past")).toBe(true);
-  expect(here.store.getState().makes[piece.id]!.done).not.toContain("step-19");
+  expect(steps(here.store.getState().makes[piece.id])).not.toContain("step-19");
   await here.stepTick(piece, "future");
-  expect(here.store.getState().makes[piece.id]!.done).toContain("step-19");
+  expect(steps(here.store.getState().makes[piece.id])).toContain("step-19");
 });
 
 test("a change of the bench or a tick stands in the journal at once, so that a page that goes away meanwhile loses neither", async () => {
@@ -197,7 +200,7 @@ test("what is removed for good goes with its makings, and can be had back as it 
   await haveBack();
   expect(ids(tray)).toEqual(["b", "a"]);
   expect(tray.store.getState().pieces.map(({ piece }) => piece)).toEqual(before.map(({ piece }) => piece));
-  expect(tray.store.getState().makes.a!.done).toEqual(["one"]);
+  expect(steps(tray.store.getState().makes.a)).toEqual(["one"]);
 });
 
 const onMandrel = { ...piece, carrier: { ...piece.carrier, size: { system: "mandrel", value: "54" } } } as Piece;
@@ -226,7 +229,7 @@ test("everything saved is restored as it lay, also on another device: pieces in 
     ["b", "a"],
     [1, 2, 3, 4],
   ]);
-  expect(other.store.getState()).toMatchObject({ bench: mandrel, makes: { a: { done: ["one"] } } });
+  expect(other.store.getState()).toMatchObject({ bench: mandrel, makes: { a: { done: [{ step: "one" }] } } });
   expect(await saved(other)).toEqual(backup);
 });
 
@@ -239,7 +242,7 @@ test("kept beside what is there, pieces and makes get ids of their own, and on m
   await tray.restore(backup, { how: "both", bench: "mine" }, {});
   expect(ids(tray).sort()).toEqual(["a", "a-2"]);
   const { makes, pieces, bench } = tray.store.getState();
-  expect([makes.a!.done, makes["a-2"]!.done]).toEqual([
+  expect([steps(makes.a), steps(makes["a-2"])]).toEqual([
     ["one", "two", "three"],
     ["one", "two"],
   ]);
@@ -265,9 +268,9 @@ test("of a backup with bad parts the good is read, each bad part named with what
   const file = {
     format: "hoop-ledger/backup",
     version: 1,
-    bench: { format: "hoop-ledger/bench", version: 1, overshoot: 40 },
+    bench: { format: "hoop-ledger/bench", version: 2, overshoot: 40 },
     pieces: [piece, { ...piece, id: "b", kind: "spoon" }, piece] as unknown as Json[],
-    makes: [{ format: "hoop-ledger/make", version: 1, id: "m", pieceFile: { ...piece, name: 5 } }] as unknown as Json[],
+    makes: [{ format: "hoop-ledger/make", version: 2, id: "m", pieceFile: { ...piece, name: 5 } }] as unknown as Json[],
   };
   const read = readBackup(file);
   if (!read.ok) throw new Error("refused");

@@ -52,8 +52,6 @@ export const FORM_NAMES: Readonly<Record<HoopForm, string>> = {
   closed: "closed",
   "closed-flat": "closed, flat on top",
   open: "open",
-  split: "split",
-  twin: "twin wire",
   bridge: "bridge",
   adjustable: "adjustable",
 };

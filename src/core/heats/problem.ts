@@ -5,6 +5,19 @@ import { type Flame, danger, fusingFlame, solderFlames } from "./thermal";
 
 export type Way = "free" | "step-down" | "one-grade" | "fuse-first" | "seams-hard";
 
+/** What a piece's file can wish: more than is planned. */
+export type PinEntry =
+  | Pin
+  | { readonly joint: string; readonly means: "inside" | "outside" | "under" | "sweat" | "wire" | "paste" | "cold" }
+  | { readonly add: { readonly id: string; readonly parts: readonly string[]; readonly length?: number } }
+  | { readonly leave: string };
+
+/** Whether a wish is planned here. */
+export function isPlannedPin(pin: PinEntry): pin is Pin {
+  if ("add" in pin || "leave" in pin) return false;
+  return !("means" in pin) || pin.means === "fuse" || pin.means === "solder";
+}
+
 export type Pin =
   | { readonly joint: string; readonly grade: string }
   | { readonly joint: string; readonly means: "fuse" | "solder" }

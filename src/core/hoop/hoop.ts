@@ -4,7 +4,7 @@ import { type Metal, massOf } from "../metal/metals";
 import { type Section, fibre, sectionArea } from "../metal/section";
 import { type Base, type Foot, type Seat, flat, saddle, touching } from "./seat";
 
-export type HoopForm = "closed" | "closed-flat" | "open" | "split" | "twin" | "bridge" | "adjustable";
+export type HoopForm = "closed" | "closed-flat" | "open" | "bridge" | "adjustable";
 export type LengthRule = "fibre" | "thickness" | { readonly multiplier: number };
 
 /** Forms of the contract that are planned here. */

@@ -27,9 +27,9 @@ export function standing({ kind, at, wanted }: ReadyMade, across: number): { rea
 /** What a tube keeps of itself under a stone that stands on a shelf (mm). */
 const USUAL_SHELF = 0.5;
 
-/** Both diameters of a tube or a cup of which one is known: the wall wanted apart, and in a tube a shelf as well. */
-export function usualDiameters(kind: ReadyMade["kind"], known: "outside" | "inside", value: number, thickness: number) {
-  const apart = 2 * (thickness + (kind === "tube" ? USUAL_SHELF : 0));
+/** Both diameters of a tube of which one is known: the wall wanted apart, and a shelf as well. */
+export function usualDiameters(known: "outside" | "inside", value: number, thickness: number) {
+  const apart = 2 * (thickness + USUAL_SHELF);
   return known === "inside" ? { outside: value + apart, inside: value } : { outside: value, inside: Math.max(value / 2, value - apart) };
 }
 

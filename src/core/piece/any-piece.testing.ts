@@ -74,6 +74,7 @@ function mountCalled(id: string, size: fc.Arbitrary<number>): fc.Arbitrary<Mount
       rest: partly({
         source: fc.constantFrom("strip" as const, "sheet" as const, "notched" as const, "tube" as const, "cup" as const),
         tube: fc.record({ outside: fc.double({ min: 0.5, max: 40, noNaN: true }), inside: fc.double({ min: 0.1, max: 40, noNaN: true }) }),
+        cup: fc.record({ length: fc.double({ min: 0.5, max: 40, noNaN: true }), thickness: fc.double({ min: 0.05, max: 2, noNaN: true }) }),
         notch: fc.record({ pitch: fc.double({ min: 0.3, max: 5, noNaN: true }) }),
         fit: loss,
         heightRule: fc.constantFrom("turn-in" as const, "third" as const, "fixed" as const),
@@ -159,7 +160,7 @@ export function anyPiece(): fc.Arbitrary<Piece> {
       carrier: fc.oneof({ weight: 4, arbitrary: anyHoop() }, { weight: 1, arbitrary: fc.constant({ type: "none" as const }) }),
       heats,
     })
-    .map((parts) => ({ format: "hoop-ledger/piece", version: 1, id: "any", name: "Any", kind: "ring", ...parts }) as unknown as Piece)
+    .map((parts) => ({ format: "hoop-ledger/piece", version: 2, id: "any", name: "Any", kind: "ring", ...parts }) as unknown as Piece)
     .filter((piece) => faultsOf(piece, SHIPPED_BENCH).length === 0);
 }
 

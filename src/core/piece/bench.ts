@@ -20,10 +20,16 @@ export interface Strip {
   readonly heights: readonly number[];
 }
 
+/** How long a step takes the hands, and how long it leaves the piece waiting after. */
+export interface StepMinutes {
+  readonly hands: number;
+  readonly wait: number;
+}
+
 /** A maker's defaults as their file has them; what is left out is the shipped default. */
 export interface BenchEntry {
   readonly format: "hoop-ledger/bench";
-  readonly version: 1;
+  readonly version: 2;
   readonly name?: string;
   readonly units?: { readonly length?: LengthUnit; readonly temperature?: "C" | "F" };
   readonly sizeSystem?: SizeSystem;
@@ -39,7 +45,17 @@ export interface BenchEntry {
   readonly overshoot?: number;
   readonly way?: Way;
   readonly seatOf?: { readonly fit?: number; readonly catch?: number };
-  readonly minutes?: { readonly pickle?: number };
+  readonly tubes?: readonly { readonly metal: Metal; readonly outside: number; readonly inside: number }[];
+  readonly cups?: readonly {
+    readonly metal: Metal;
+    readonly length: number;
+    readonly width: number;
+    readonly thickness: number;
+    readonly height?: number;
+  }[];
+  /** By step. */
+  readonly minutes?: Readonly<Record<string, StepMinutes>>;
+  readonly screen?: { readonly pxPerMm?: number };
 }
 
 /** What the program ships with; each value can be overruled by a bench, and there by a piece. */
@@ -63,10 +79,10 @@ export const SHIPPED = {
   overshoot: 10,
   way: "free",
   seatOf: { fit: 0.05, catch: 0.25 },
-  minutes: { pickle: 8 },
+  minutes: { "join.pickle": { hands: 1, wait: 8 } },
 } as const satisfies Omit<BenchEntry, "format" | "version" | "allowances" | "name">;
 
-export const SHIPPED_BENCH: BenchEntry = { format: "hoop-ledger/bench", version: 1 };
+export const SHIPPED_BENCH: BenchEntry = { format: "hoop-ledger/bench", version: 2 };
 
 /** The first that is given: the piece's value, the bench's, the shipped one; with where it came from. */
 export function choose<T>(piece: T | undefined, bench: T | undefined, shipped: T): Sourced<T> {

@@ -1,3 +1,4 @@
+import { isPlannedPin } from "../heats/problem";
 import { FINGER, readSize } from "../hoop/sizes";
 import { PLANNED_FORMS } from "../hoop/hoop";
 import { tolerance } from "../measure/tolerances";
@@ -10,7 +11,7 @@ import { type BenchEntry, SHIPPED, choose, mandrelOf } from "./bench";
 import { type Fault, fault } from "./fault";
 import { type HoopEntry, type Mount, type Piece } from "./piece";
 
-const RESERVED = ["hoop", "bail", "hang"];
+const RESERVED = ["hoop", "bail", "hang", "bridge", "applied", "piece"];
 const MOST_JOINTS = 40;
 
 /** What a piece that fits its schema cannot mean. */
@@ -89,7 +90,10 @@ function readyFaults({ stone, wall, plate }: Mount, path: string): Fault[] {
   return [
     ...(wall.source === "tube" && shape !== "round" ? [fault(`${path}/wall/source`, "tube-not-round", { shape, got: wall.source })] : []),
     ...(wall.source === "cup" && plate.style !== "flush" ? [fault(`${path}/plate/style`, "cup-has-base", { got: plate.style })] : []),
-    ...(wall.tube && wall.tube.inside >= wall.tube.outside
+    ...(wall.source === "cup" && wall.cup && 2 * wall.cup.thickness >= wall.cup.length
+      ? [fault(`${path}/wall/cup/thickness`, "cup-too-thick", { limit: wall.cup.length / 2, got: wall.cup.thickness })]
+      : []),
+    ...(wall.source === "tube" && wall.tube && wall.tube.inside >= wall.tube.outside
       ? [fault(`${path}/wall/tube/inside`, "tube-inside-out", { limit: wall.tube.outside, got: wall.tube.inside })]
       : []),
   ];
@@ -117,15 +121,37 @@ function jointCount({ mounts, carrier }: Piece): number {
 
 /** What the contract has and this build does not plan: each is refused by name, so that nothing is planned by half. */
 export function unplanned(piece: Piece): Fault[] {
-  const refuse = (isRefused: boolean, path: string, got: string) => (isRefused ? [fault(path, "not-planned", { got })] : []);
   const { carrier } = piece;
   return [
     ...refuse(piece.kind !== "ring", "/kind", piece.kind),
-    ...piece.mounts.flatMap(({ plate }, i) => [
+    ...piece.mounts.flatMap(({ wall, plate }, i) => [
+      ...refuse(wall.cup?.height !== undefined, `/mounts/${i}/wall/cup/height`, "height"),
       ...refuse(plate.style === "open", `/mounts/${i}/plate/style`, plate.style),
       ...refuse((plate.ornament?.length ?? 0) > 0, `/mounts/${i}/plate/ornament`, "ornament"),
+      ...refuse(plate.stamp !== undefined, `/mounts/${i}/plate/stamp`, "stamp"),
+      ...refuse(plate.drain !== undefined, `/mounts/${i}/plate/drain`, "drain"),
     ]),
     ...refuse(carrier.type === "bail" || carrier.type === "jump-ring", "/carrier/type", carrier.type),
-    ...(carrier.type === "hoop" ? refuse(!PLANNED_FORMS.includes(carrier.form), "/carrier/form", carrier.form) : []),
+    ...(carrier.type === "hoop" ? unplannedOfHoop(carrier) : []),
+    ...refuse((piece.applied?.length ?? 0) > 0, "/applied", "applied"),
+    ...(piece.heats?.pins ?? []).flatMap((pin, i) =>
+      refuse(!isPlannedPin(pin), `/heats/pins/${i}`, "means" in pin ? pin.means : Object.keys(pin).join()),
+    ),
   ];
+}
+
+function unplannedOfHoop({ form, stock, slit, strands, sleeve, losses }: HoopEntry): Fault[] {
+  return [
+    ...refuse(!PLANNED_FORMS.includes(form), "/carrier/form", form),
+    ...refuse(slit !== undefined, "/carrier/slit", "slit"),
+    ...refuse(strands !== undefined, "/carrier/strands", "strands"),
+    ...refuse(sleeve !== undefined, "/carrier/sleeve", "sleeve"),
+    ...refuse(stock.backWidth !== undefined, "/carrier/stock/backWidth", "backWidth"),
+    ...refuse(stock.twist !== undefined, "/carrier/stock/twist", "twist"),
+    ...refuse(losses?.hammer !== undefined, "/carrier/losses/hammer", "hammer"),
+  ];
+}
+
+function refuse(isRefused: boolean, path: string, got: string): Fault[] {
+  return isRefused ? [fault(path, "not-planned", { got })] : [];
 }

@@ -1,15 +1,34 @@
 import { type Piece } from "./piece";
 
+/** A step that is done, and when; empty where that is not known. */
+export interface DoneStep {
+  readonly step: string;
+  readonly at: string;
+}
+
+/** A figure as it was read, in its own unit, and by what. */
+export interface Measured {
+  readonly figure: string;
+  readonly value: number;
+  readonly at: string;
+  readonly by: "typed" | "caliper" | "mandrel" | "scale";
+  readonly method?: string;
+}
+
 /** One making of one piece, with its own copy of the piece file, so that later edits do not rewrite it. Times are ISO. */
 export interface Make {
   readonly format: "hoop-ledger/make";
-  readonly version: 1;
+  readonly version: 2;
   readonly id: string;
   readonly piece: string;
   readonly pieceFile: Piece;
   readonly started: string;
   readonly finished: string | null;
-  readonly done: readonly string[];
-  readonly measured: readonly { readonly figure: string; readonly value: number; readonly at: string }[];
+  readonly done: readonly DoneStep[];
+  readonly measured: readonly Measured[];
+  readonly remedies: readonly { readonly code: string; readonly figure: string; readonly at: string }[];
+  readonly result?: { readonly size?: string; readonly minutes?: number; readonly words?: string };
+  /** `jpeg` in base64. */
+  readonly photos?: readonly { readonly name: string; readonly at: string; readonly jpeg: string }[];
   readonly notes: string;
 }

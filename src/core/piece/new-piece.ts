@@ -30,7 +30,7 @@ export function newPiece(id: string, name: string, bench: BenchEntry, { length, 
   const system = asked === "mandrel" ? "eu" : asked;
   return {
     format: "hoop-ledger/piece",
-    version: 1,
+    version: 2,
     id,
     name,
     kind: "ring",

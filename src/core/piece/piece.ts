@@ -1,6 +1,6 @@
 import { type HoopForm, type LengthRule } from "../hoop/hoop";
 import { type SizeSystem } from "../hoop/sizes";
-import { type Pin, type Way } from "../heats/problem";
+import { type PinEntry, type Way } from "../heats/problem";
 import { type Metal } from "../metal/metals";
 import { type SectionShape } from "../metal/section";
 import { type HeightRule, type WallSource } from "../mount/wall";
@@ -10,13 +10,14 @@ import { type BenchEntry } from "./bench";
 /** A piece as its file has it: what a field leaves out is taken from the bench. Lengths in mm. */
 export interface Piece {
   readonly format: "hoop-ledger/piece";
-  readonly version: 1;
+  readonly version: 2;
   readonly id: string;
   readonly name: string;
   readonly kind: "ring" | "pendant" | "earrings";
   readonly copies?: number;
   readonly mounts: readonly Mount[];
   readonly carrier: Carrier;
+  readonly applied?: readonly AppliedEntry[];
   readonly heats?: HeatsEntry;
   readonly notes?: string;
   /** The maker's defaults it was planned with. */
@@ -44,6 +45,8 @@ export interface WallEntry {
   readonly losses?: { readonly squaring?: number; readonly mark?: number; readonly foot?: number; readonly top?: number };
   readonly notch?: { readonly pitch: number };
   readonly tube?: { readonly outside: number; readonly inside: number };
+  /** Outside along the stone's length; `height` is inside, above its base. */
+  readonly cup?: { readonly length: number; readonly thickness: number; readonly height?: number };
 }
 
 export interface PlateEntry {
@@ -52,6 +55,9 @@ export interface PlateEntry {
   readonly thickness: number;
   readonly border?: number;
   readonly sawMargin?: number;
+  readonly edge?: "follows" | "even";
+  readonly stamp?: { readonly width: number; readonly height: number; readonly at?: Spot; readonly turn?: number };
+  readonly drain?: { readonly diameter: number; readonly at?: Spot };
   readonly ornament?: readonly OrnamentEntry[];
   readonly ledge?: { readonly width: number; readonly height: number; readonly metal: Metal };
 }
@@ -62,7 +68,31 @@ export interface OrnamentEntry {
   readonly width: number;
   readonly metal: Metal;
   readonly extent?: "all" | readonly (readonly [number, number])[];
-  readonly from?: { readonly wire: number } | { readonly strip: readonly [number, number] };
+  readonly section?: "round" | "square" | "half-round";
+  readonly height?: number;
+  /** mm that a wire all round is made undersize. */
+  readonly tight?: number;
+  readonly from?:
+    | { readonly wire: number; readonly turns?: number }
+    | { readonly strip: readonly [number, number]; readonly notches?: number; readonly pitch?: number };
+}
+
+/** A place [x, y] in a plane, in mm. */
+export type Spot = readonly [number, number];
+
+/** A disc, ball, ring or strip sweated on. */
+export interface AppliedEntry {
+  readonly id: string;
+  readonly name?: string;
+  readonly metal: Metal;
+  readonly on: string;
+  readonly when?: "flat" | "formed";
+  readonly disc?: { readonly diameter: number; readonly thickness: number };
+  readonly ball?: { readonly diameter: number };
+  readonly ring?: { readonly inside: number; readonly wire: number; readonly section?: "round" | "square" };
+  readonly strip?: { readonly length: number; readonly width: number; readonly thickness: number };
+  readonly at?: Spot;
+  readonly along?: number;
 }
 
 export type Carrier = HoopEntry | BailEntry | JumpRingEntry | { readonly type: "none" };
@@ -70,25 +100,50 @@ export type Carrier = HoopEntry | BailEntry | JumpRingEntry | { readonly type: "
 export interface HoopEntry {
   readonly type: "hoop";
   readonly size: { readonly system: SizeSystem; readonly value: string };
-  readonly stock: { readonly section: SectionShape; readonly width: number; readonly thickness: number; readonly metal: Metal };
+  readonly stock: {
+    readonly section: SectionShape;
+    readonly width: number;
+    readonly thickness: number;
+    readonly metal: Metal;
+    readonly backWidth?: number;
+    readonly twist?: { readonly wire: number; readonly turns: number; readonly plies: number; readonly soldered?: boolean };
+  };
   readonly form: HoopForm;
   readonly lengthRule?: LengthRule;
   readonly flatWidth?: number;
   readonly plateAbove?: number;
   readonly slit?: { readonly length: number; readonly kerf?: number; readonly spread: number };
-  readonly twin?: { readonly soldered: number; readonly spread: number };
+  readonly bridge?: { readonly inside: number; readonly thickness: number; readonly gap?: number; readonly metal?: Metal };
+  readonly openGap?: number;
+  readonly strands?: { readonly count: number; readonly soldered: number | "all"; readonly spread?: number };
+  readonly sleeve?: {
+    readonly name?: string;
+    readonly thickness: number;
+    readonly layers?: number;
+    readonly inlay?: { readonly width: number; readonly depth: number; readonly metal?: Metal };
+  };
   readonly saddleWidth?: number;
-  readonly losses?: { readonly squaring?: number; readonly mark?: number; readonly sawPasses?: number; readonly kerf?: number };
+  readonly losses?: {
+    readonly squaring?: number;
+    readonly mark?: number;
+    readonly sawPasses?: number;
+    readonly kerf?: number;
+    readonly hammer?: number;
+  };
 }
 
 export interface BailEntry {
   readonly type: "bail";
+  readonly style?: "folded" | "tube";
+  readonly widest?: number;
+  readonly foot?: number;
   readonly bore: number;
   readonly drop: number;
   readonly thickness: number;
   readonly chainEnd?: number;
   readonly metal?: Metal;
   readonly eye?: { readonly at: number };
+  readonly eyes?: readonly { readonly mount: string; readonly at: number }[];
   readonly hangAxis?: number;
 }
 
@@ -98,6 +153,7 @@ export interface JumpRingEntry {
   readonly wire: number;
   readonly metal?: Metal;
   readonly eye?: { readonly at: number };
+  readonly eyes?: readonly { readonly mount: string; readonly at: number }[];
   readonly hangAxis?: number;
 }
 
@@ -105,5 +161,5 @@ export interface HeatsEntry {
   readonly shelf?: string;
   readonly way?: Way;
   readonly overshoot?: number;
-  readonly pins?: readonly Pin[];
+  readonly pins?: readonly PinEntry[];
 }

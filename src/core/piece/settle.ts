@@ -1,4 +1,4 @@
-import { type HeatWishes } from "../heats/problem";
+import { type HeatWishes, isPlannedPin } from "../heats/problem";
 import { type Hoop } from "../hoop/hoop";
 import { readSize } from "../hoop/sizes";
 import { type Outline } from "../geometry/outline";
@@ -53,8 +53,11 @@ function usualCatch(radius: number, bench: BenchEntry): Sourced<number> {
 /** A cup stands on its own base: nothing comes off its foot. */
 const CLOSED_FOOT: Sourced<number> = { value: 0, from: "formula" };
 
-function readyMade(source: WallSource, { tube, thickness }: WallEntry, fit: Sourced<number>): ReadyMade | null {
-  return source === "tube" || source === "cup" ? { kind: source, at: tube ?? null, wanted: { thickness, fit } } : null;
+function readyMade(source: WallSource, { tube, cup, thickness }: WallEntry, fit: Sourced<number>): ReadyMade | null {
+  const wanted = { thickness, fit };
+  if (source === "tube") return { kind: source, at: tube ?? null, wanted };
+  if (source !== "cup") return null;
+  return { kind: source, at: cup ? { outside: cup.length, inside: cup.length - 2 * cup.thickness } : null, wanted };
 }
 
 const SAW_MARGIN = 1;
@@ -100,6 +103,6 @@ export function settleHeats(heats: HeatsEntry | undefined, bench: BenchEntry): H
     shelfMissing: missing,
     way: choose(heats?.way, bench.way, SHIPPED.way).value,
     overshoot: choose(heats?.overshoot, bench.overshoot, SHIPPED.overshoot).value,
-    pins: heats?.pins ?? [],
+    pins: (heats?.pins ?? []).filter(isPlannedPin),
   };
 }

@@ -53,7 +53,7 @@ test("a tube's foot stands on its wall and the shelf under the stone", () => {
 
 test("a cup and its base are one part, as heavy as both; a plate is heavier before it is sawn", () => {
   const stone: Mount["stone"] = { ...tern.mounts[0]!.stone, outline: { shape: "oval", length: 10, width: 8 }, height: 4, turnIn: 1.5 };
-  const wall = { ...tern.mounts[0]!.wall, source: "cup", metal: "copper", thickness: 0.4, tube: { outside: 10.9, inside: 10.1 } } as const;
+  const wall = { ...tern.mounts[0]!.wall, source: "cup", metal: "copper", thickness: 0.4, cup: { length: 10.9, thickness: 0.4 } } as const;
   const cup = sized({ stone, wall, plate: { style: "flush", metal: "sterling", thickness: 0.5 } });
   const [part, ...others] = cup.assembly.parts;
   expect(part!.mass).toBeCloseTo(value(cup, "m1.wall.mass") + value(cup, "m1.plate.mass"), 12);
@@ -74,7 +74,7 @@ test("what nobody gave is the shipped default: losses, fit, wide bands, strips a
     overshoot: 10,
     way: "free",
     seatOf: { fit: 0.05, catch: 0.25 },
-    minutes: { pickle: 8 },
+    minutes: { "join.pickle": { hands: 1, wait: 8 } },
     units: { length: "mm", temperature: "C" },
     sizeSystem: "eu",
   });

@@ -3,7 +3,7 @@
 import { MoreHorizontal, X } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
 import { type Draft as Editable } from "immer";
-import { type Pin, type Way } from "@/core/heats/problem";
+import { type PinEntry, type Way } from "@/core/heats/problem";
 import { FUSE } from "@/core/heats/thermal";
 import { METALS } from "@/core/metal/metals";
 import { type HeatsEntry } from "@/core/piece/piece";
@@ -97,12 +97,12 @@ function HeatsMeasures({ mount }: { readonly mount: string }) {
   );
 }
 
-const NO_PINS: readonly Pin[] = [];
+const NO_PINS: readonly PinEntry[] = [];
 
 interface RowProps {
   readonly joint: PlannedJoint;
   readonly plan: Plan;
-  readonly pins: readonly Pin[];
+  readonly pins: readonly PinEntry[];
 }
 
 function JointRow({ joint, plan, pins }: RowProps) {
@@ -147,7 +147,7 @@ const MENU = "z-50 min-w-[180px] rounded-[5px] border border-line bg-sheet py-1 
 function JointMenu({ joint, plan, grades }: { readonly joint: PlannedJoint; readonly plan: Plan; readonly grades: readonly string[] }) {
   const session = useSession();
   const others = plan.joints.filter(({ id }) => id !== joint.id);
-  const pin = (added: Pin) => session.change((piece) => addPin(piece, added));
+  const pin = (added: PinEntry) => session.change((piece) => addPin(piece, added));
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger aria-label={`More for ${jointName(joint.id)}`} className="btn btn-plain h-[24px] px-1">
@@ -181,8 +181,8 @@ function JointMenu({ joint, plan, grades }: { readonly joint: PlannedJoint; read
 
 interface SubProps {
   readonly name: string;
-  readonly items: readonly { readonly key: string; readonly text: string; readonly pin: Pin }[];
-  readonly onPin: (pin: Pin) => void;
+  readonly items: readonly { readonly key: string; readonly text: string; readonly pin: PinEntry }[];
+  readonly onPin: (pin: PinEntry) => void;
 }
 
 function SubMenu({ name, items, onPin }: SubProps) {

@@ -31,7 +31,7 @@ export function MakingStage() {
   const tray = useTray();
   const piece = useSessionState((state) => state.piece);
   const make = useTrayState((state) => state.makes[piece.id]);
-  const done = new Set(make?.done ?? []);
+  const done = new Set(make?.done.map(({ step }) => step));
   const next = plan.steps.find(({ id }) => !done.has(id));
   const [chosen, choose] = useState<string | null>(null);
   const list = useRef<HTMLOListElement>(null);

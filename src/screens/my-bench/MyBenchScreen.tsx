@@ -134,13 +134,19 @@ function General({ edit }: { readonly edit: BenchEdit }) {
         label="Pickle"
         hint="a piece lies in it"
         unit="min"
-        value={bench.minutes?.pickle}
-        shipped={SHIPPED.minutes.pickle}
-        write={(each, value) => void (each.minutes = value === undefined ? {} : { pickle: value })}
+        value={bench.minutes?.[PICKLE]?.wait}
+        shipped={SHIPPED.minutes[PICKLE].wait}
+        write={(each, value) => {
+          const { [PICKLE]: own, ...others } = each.minutes ?? {};
+          each.minutes = value === undefined ? others : { ...others, [PICKLE]: { ...SHIPPED.minutes[PICKLE], ...own, wait: value } };
+        }}
       />
     </>
   );
 }
+
+/** The step whose wait is asked for. */
+const PICKLE = "join.pickle";
 
 const WALL_LOSSES = ["squaring", "mark", "foot", "top"] as const;
 const HOOP_LOSSES = ["squaring", "sawPasses", "kerf", "mark"] as const;

@@ -74,7 +74,8 @@ function PlannedPiece({ id, planned }: { readonly id: string; readonly planned: 
   const stages = stagesOf(piece, mount);
   const asked = pathname.split("/")[3];
   const stage = stages.find((each) => each === asked) ?? "wall";
-  const done = plan.steps.filter((step) => make?.done.includes(step.id)).length;
+  const ticked = new Set(make?.done.map(({ step }) => step));
+  const done = plan.steps.filter(({ id: step }) => ticked.has(step)).length;
   const go = useCallback(
     (next: StageId) => {
       session.commit();

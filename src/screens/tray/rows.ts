@@ -91,7 +91,8 @@ function heatsCell({ heats, heatPlan }: Plan): readonly [string, string] {
 
 function nextStep(plan: Plan, make: Make | undefined, units: Units, doubtOf: DoubtOf): string {
   if (!make || make.done.length === 0) return "Planned";
-  const next = plan.steps.findIndex(({ id }) => !make.done.includes(id));
+  const done = new Set(make.done.map(({ step }) => step));
+  const next = plan.steps.findIndex(({ id }) => !done.has(id));
   if (next < 0) return "All steps done";
   const { title } = sayStep(plan.steps[next]!, plan.figures, units, doubtOf);
   return `Step ${next + 1}: ${title.split(/[:,;]/)[0]!.toLowerCase()}`;

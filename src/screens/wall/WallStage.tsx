@@ -26,7 +26,7 @@ import { degrees, showTemperature } from "@/words/show";
 import { SOURCE_NAMES } from "@/words/terms";
 import { WallDrawing } from "./WallDrawing";
 import { HeightSchools } from "./HeightSchools";
-import { baseField, pitchField, readyField, wallField, wallLossField } from "./fields";
+import { baseField, cupLengthField, cupThicknessField, pitchField, tubeField, wallField, wallLossField } from "./fields";
 import { wallView } from "./view";
 
 /** How long and tall the strip is cut, and where its seam lies. */
@@ -132,23 +132,41 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
       {settled.notch !== null && (
         <MeasureField field={pitchField(id, units)} label="Pitch of the notches" hint={view.notches} value={settled.notch} />
       )}
-      {settled.ready && (
+      {view.stock === "tube" && (
         <>
           <MeasureField
-            field={readyField(id, "outside", units)}
+            field={tubeField(id, "outside", units)}
             label="Yours, outside"
-            hint={view.stock === "tube" ? view.wants : "along its length"}
+            hint={view.wants}
             value={mount.wall.tube?.outside ?? null}
             lights="rim"
           />
           <MeasureField
-            field={readyField(id, "inside", units)}
+            field={tubeField(id, "inside", units)}
             label="Yours, inside"
-            hint={view.stock === "cup" ? view.wants : "narrower than the stone: a seat is cut"}
+            hint="narrower than the stone: a seat is cut"
             value={mount.wall.tube?.inside ?? null}
             lights="fit"
           />
         </>
+      )}
+      {view.stock === "cup" && (
+        <MeasureField
+          field={cupLengthField(id, units)}
+          label="Yours, outside"
+          hint="along its length"
+          value={mount.wall.cup?.length ?? null}
+          lights="rim"
+        />
+      )}
+      {view.stock === "cup" && mount.wall.cup && (
+        <MeasureField
+          field={cupThicknessField(id, units)}
+          label="Yours, thick"
+          hint={view.wants}
+          value={mount.wall.cup.thickness}
+          lights="fit"
+        />
       )}
       <ChoiceField
         label="Metal"

@@ -24,16 +24,32 @@ export function pitchField(mount: string, units: Units) {
   });
 }
 
-/** A tube's or a cup's own size across; without it the piece asks which would fit. The other size is guessed from it where there is none yet. */
-export function readyField(mount: string, name: "outside" | "inside", units: Units) {
+/** A tube's own size across; without it the piece asks which would fit. The other size is guessed from it where there is none yet. */
+export function tubeField(mount: string, name: "outside" | "inside", units: Units) {
   return optionalLengthField(`${mount}.wall.tube.${name}`, units, (piece, value) => {
     const wall = wallOf(piece, mount);
     if (value === null) {
       delete wall.tube;
       return;
     }
-    const known = wall.tube ?? usualDiameters(wall.source === "cup" ? "cup" : "tube", name, value, wall.thickness);
-    wall.tube = { ...known, [name]: value };
+    wall.tube = { ...(wall.tube ?? usualDiameters(name, value, wall.thickness)), [name]: value };
+  });
+}
+
+/** A cup's own length outside; without it the piece asks which would fit. It is taken to be as thick as the wall wanted until that is said. */
+export function cupLengthField(mount: string, units: Units) {
+  return optionalLengthField(`${mount}.wall.cup.length`, units, (piece, value) => {
+    const wall = wallOf(piece, mount);
+    if (value === null) delete wall.cup;
+    else wall.cup = { thickness: wall.thickness, ...wall.cup, length: value };
+  });
+}
+
+/** How thick a cup is that has a length. */
+export function cupThicknessField(mount: string, units: Units) {
+  return lengthField(`${mount}.wall.cup.thickness`, units, (piece, value) => {
+    const wall = wallOf(piece, mount);
+    if (wall.cup) wall.cup.thickness = value;
   });
 }
 

@@ -80,13 +80,21 @@ export function wallView(plan: Plan, mount: Mount, units: Units): WallView {
     thickness: plan.figures[`${mount.id}.wall.wallLeft`]
       ? `${measured(figure("wallLeft").value)} is left`
       : `${nearestGauge(mount.wall.thickness)} gauge`,
-    wants: stock.name === "strip" ? "" : `${withUnit(stock.figure.value, "measured", units)} would be right`,
+    wants: wantsText(plan, mount, stock, units),
     shelf: shelfText(plan, mount, units),
     notches: notchesText(plan, mount, units),
     sawLine:
       stock.name === "cup" ? null : `saw line, ${withUnit(plan.settled.mounts[mount.id]!.plate.sawMargin.value, "blank", units)} outside`,
     across: showLength(figureOf(plan.figures, `${mount.id}.plate.length`).terms[0]!.value, "blank", units),
   };
+}
+
+/** What a tube or a cup would rightly measure; of the maker's own cup its inside too, which nobody typed. */
+function wantsText(plan: Plan, { id }: Mount, stock: WallStock, units: Units): string {
+  if (stock.name === "strip") return "";
+  const right = `${withUnit(stock.figure.value, "measured", units)} would be right`;
+  const at = plan.settled.mounts[id]!.wall.ready?.at;
+  return stock.name === "cup" && at ? `${showLength(at.inside, "measured", units)} inside; ${right}` : right;
 }
 
 /** Wall and fit of a strip are one addition to a maker; all else is as it is. */
