@@ -51,7 +51,7 @@ symlinkSync(join(root, "node_modules"), join(copy, "node_modules"));
 
 const rooms = positionals.length > 0 ? [positionals] : ROOMS.map(filesIn);
 const found = rooms.map((files) =>
-  files.flatMap((file) => breaksOf(file, readFileSync(join(root, file), "utf8")).map((each) => ({ file, ...each }))),
+  files.flatMap((file) => breaksOf(file, readFileSync(join(copy, file), "utf8")).map((each) => ({ file, ...each }))),
 );
 const chosen = Array.from({ length: Number(values.count) }, (_, i) => {
   const room = found[i % found.length] ?? [];
@@ -60,7 +60,7 @@ const chosen = Array.from({ length: Number(values.count) }, (_, i) => {
 
 let lived = 0;
 for (const { file, start, end, text, what } of chosen) {
-  const source = readFileSync(join(root, file), "utf8");
+  const source = readFileSync(join(copy, file), "utf8");
   writeFileSync(join(copy, file), source.slice(0, start) + text + source.slice(end));
   const isAlive = lives(file);
   if (isAlive) lived += 1;

@@ -183,6 +183,11 @@ test("lists that are too long are told and not gone into; a hundred faults are t
   expect([fitsSchema(tern), fitsSchema(long)]).toEqual([true, false]);
 });
 
+test("no more of a text is told than two hundred letters", () => {
+  const [found] = schemaFaults(PIECE.validate, { ...tern, kind: "k".repeat(300) });
+  expect(found!.values.got).toBe(JSON.stringify("k".repeat(200)));
+});
+
 test("each kind has its format, its newest version and a limit to its lists", () => {
   expect([PIECE, BENCH, MAKE].map(({ format, newest }) => `${format} ${newest}`)).toEqual([
     "hoop-ledger/piece 2",

@@ -1,23 +1,39 @@
-import { type JointKind } from "@/core/heats/assembly";
+import { type BuiltKind } from "@/core/heats/assembly";
 import { type Way } from "@/core/heats/problem";
 import { type Pallions } from "@/core/heats/solder";
 import { type DoubtOf, SURE, doubtAmong } from "@/core/piece/doubt";
-import { type Plan, type PlannedHeat } from "@/core/piece/plan";
+import { type Plan, type PlannedHeat, type PlannedJoint } from "@/core/piece/plan";
 import { BLANK, DOUBTS } from "./doubt";
 import { counted } from "./names";
 import { type Units, lengthUnit, showLength } from "./show";
 
+export interface JointAdvice {
+  readonly solder: string;
+  readonly flame: string;
+  readonly look: string;
+}
+
 /** Where the solder goes, where the flame goes, and what to look for, by the kind of joint. */
-export const JOINT_ADVICE: Readonly<Record<JointKind, { readonly solder: string; readonly flame: string; readonly look: string }>> = {
+const JOINT_ADVICE: Readonly<Record<BuiltKind, JointAdvice>> = {
   seam: { solder: "under the seam, on charcoal", flame: "On and off at the join.", look: "it drops flat, a bright line top to foot." },
   foot: { solder: "inside", flame: "From below.", look: "a bright line all the way round." },
-  "hoop-seam": { solder: "across the seam", flame: "The whole hoop, then the seam.", look: "a bright line inside and out." },
-  "hoop-mount": {
+  mount: {
     solder: "along the seat",
     flame: "The hoop first, the setting last.",
     look: "a bright line both sides, the hoop square both ways.",
   },
 };
+
+const HOOP_SEAM_ADVICE: JointAdvice = {
+  solder: "across the seam",
+  flame: "The whole hoop, then the seam.",
+  look: "a bright line inside and out.",
+};
+
+/** Of a seam, a setting's or the hoop's own. */
+export function jointAdvice({ kind, mount }: Pick<PlannedJoint, "kind" | "mount">): JointAdvice {
+  return kind === "seam" && mount === null ? HOOP_SEAM_ADVICE : JOINT_ADVICE[kind];
+}
 
 /** What a way of grading does. */
 export const WAY_ADVICE: Readonly<Record<Way, string>> = {
@@ -49,9 +65,9 @@ export function solderText({ solder, joints }: PlannedHeat, plan: Pick<Plan, "jo
   if (solder.length === 0) return "no solder: the metal itself";
   return solder
     .map((pallions, i) => {
-      const { kind, follows } = plan.joints.find(({ id }) => id === joints[i])!;
-      const { solder: where } = JOINT_ADVICE[kind];
-      const doubt = doubtAmong(follows, doubtOf);
+      const joint = plan.joints.find(({ id }) => id === joints[i])!;
+      const { solder: where } = jointAdvice(joint);
+      const doubt = doubtAmong(joint.follows, doubtOf);
       return doubt ? `${BLANK} pieces ${where}, ${DOUBTS[doubt]}` : piecesText(pallions, where, units);
     })
     .join("; ");

@@ -6,7 +6,7 @@ import { planPiece } from "@/core/piece/plan-piece";
 import { faultMessage } from "./faults";
 import { findingText } from "./findings";
 import { FIGURE_NAMES } from "./figures";
-import { JOINT_ADVICE, WAY_ADVICE } from "./heats";
+import { WAY_ADVICE, jointAdvice } from "./heats";
 import { BLANK_MARKS } from "./marks";
 import {
   FORM_NAMES,
@@ -449,16 +449,13 @@ test("where a number came from, what it is called, and what the schools and sour
     cup: "ready made",
     notched: "heavy strip, sawn or filed",
   });
-  expect(JOINT_ADVICE).toEqual({
-    seam: { solder: "under the seam, on charcoal", flame: "On and off at the join.", look: "it drops flat, a bright line top to foot." },
-    foot: { solder: "inside", flame: "From below.", look: "a bright line all the way round." },
-    "hoop-seam": { solder: "across the seam", flame: "The whole hoop, then the seam.", look: "a bright line inside and out." },
-    "hoop-mount": {
-      solder: "along the seat",
-      flame: "The hoop first, the setting last.",
-      look: "a bright line both sides, the hoop square both ways.",
-    },
-  });
+  const advice = (kind: "seam" | "foot" | "mount", mount: string | null) => jointAdvice({ kind, mount });
+  expect([advice("seam", "m1"), advice("seam", null), advice("foot", "m1"), advice("mount", "m1")]).toEqual([
+    { solder: "under the seam, on charcoal", flame: "On and off at the join.", look: "it drops flat, a bright line top to foot." },
+    { solder: "across the seam", flame: "The whole hoop, then the seam.", look: "a bright line inside and out." },
+    { solder: "inside", flame: "From below.", look: "a bright line all the way round." },
+    { solder: "along the seat", flame: "The hoop first, the setting last.", look: "a bright line both sides, the hoop square both ways." },
+  ]);
 });
 
 test("what can hurt, and what is looked at", () => {

@@ -95,8 +95,11 @@ function harms(v: StepVoice): string {
   ].join(", ");
 }
 
+/** The joint of a step, and those that one heat makes with it. */
 function heated(v: StepVoice): string {
-  return v.text("joints").split(" + ").map(jointName).join(" and ");
+  const others = v.text("with");
+  const name = jointName(v.text("joint"));
+  return others === "" ? name : `${name}, in one heat with ${others.split(" + ").map(jointName).join(" and ")}`;
 }
 
 const DETAILS: Readonly<Partial<Record<StepCode, string>>> = {

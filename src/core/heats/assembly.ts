@@ -1,6 +1,10 @@
 import { type Metal } from "../metal/metals";
 
-export type JointKind = "seam" | "foot" | "hoop-seam" | "hoop-mount";
+/** Every kind of joint that a piece can have. */
+export type JointKind = "seam" | "foot" | "ledge" | "ornament" | "strands" | "bridge" | "mount" | "eye" | "sleeve" | "applied";
+
+/** Those that are built: for each more the compiler asks for its words and its steps. */
+export type BuiltKind = Extract<JointKind, "seam" | "foot" | "mount">;
 
 export interface Part {
   readonly id: string;
@@ -16,7 +20,9 @@ export interface Part {
 /** Two parts, or a part and itself, joined with solder or by fusing. */
 export interface Joint {
   readonly id: string;
-  readonly kind: JointKind;
+  readonly kind: BuiltKind;
+  /** The setting it belongs to; null for one that is the carrier's alone. */
+  readonly mount: string | null;
   readonly parts: readonly [string] | readonly [string, string];
   /** mm along the joint. */
   readonly length: number;
@@ -78,6 +84,7 @@ export function assemble(settings: readonly SettingParts[], hoop: HoopParts | nu
       joints.push({
         id: `${mount}.seam`,
         kind: "seam",
+        mount,
         parts: [wallPart],
         length: wall.netHeight,
         area: wall.netHeight * wall.thickness,
@@ -91,6 +98,7 @@ export function assemble(settings: readonly SettingParts[], hoop: HoopParts | nu
     joints.push({
       id: `${mount}.foot`,
       kind: "foot",
+      mount,
       parts: [wallPart, `${mount}.plate`],
       length: wall.netLength,
       area: wall.footArea,
@@ -103,7 +111,8 @@ export function assemble(settings: readonly SettingParts[], hoop: HoopParts | nu
   parts.push({ id: "hoop", metal: hoop.metal, mass: hoop.mass, thickness: hoop.thickness });
   joints.push({
     id: "hoop.seam",
-    kind: "hoop-seam",
+    kind: "seam",
+    mount: null,
     parts: ["hoop"],
     length: hoop.width,
     area: hoop.face,
@@ -116,7 +125,8 @@ export function assemble(settings: readonly SettingParts[], hoop: HoopParts | nu
     const isPlated = withPlate.has(foot.mount);
     joints.push({
       id: `hoop.mount.${foot.mount}`,
-      kind: "hoop-mount",
+      kind: "mount",
+      mount: foot.mount,
       parts: [isPlated ? `${foot.mount}.plate` : `${foot.mount}.wall`, "hoop"],
       length: foot.length,
       area: foot.area,

@@ -10,6 +10,7 @@ const [hard, medium, easy] = solderFlames(typical!, 10);
 const joint = (kind: Joint["kind"], length: number, area: number): Joint => ({
   id: "j",
   kind,
+  mount: null,
   parts: ["a", "b"],
   length,
   area,
@@ -38,7 +39,7 @@ test("hard on sterling at an overshoot of 10 is allowed, just; nearer is a risk,
 
 test("solder fills a butt seam's gap half over, a foot's gap and its fillet, any other gap, each a quarter more", () => {
   expect(solderVolume(seam(3, 0.95))).toBeCloseTo(0.95 * 0.05 * 1.5 * 1.25, 12);
-  expect(solderVolume(joint("hoop-mount", 7, 14))).toBeCloseTo(14 * 0.05 * 1.25, 12);
+  expect(solderVolume(joint("mount", 7, 14))).toBeCloseTo(14 * 0.05 * 1.25, 12);
   expect(solderVolume(joint("foot", 45.526, 45.526 * 0.32))).toBeCloseTo(
     (45.526 * 0.32 * 0.05 + (1 - Math.PI / 4) * 0.0625 * 45.526) * 1.25,
     12,
@@ -54,14 +55,14 @@ test("the largest pieces that lay no more than half too much are taken, one to a
     1, 0.7, 0.7, 0.5,
   ]);
   expect(pallionsFor(joint("foot", 6, 1), grade)).toMatchObject({ count: 3, size: [0.5, 0.5, 0.25], spacing: 2, evenGap: 2 });
-  expect(pallionsFor(joint("hoop-mount", 7, 14), { ...grade, forms: [{ type: "sheet", thickness: 0.5 }] })).toMatchObject({
+  expect(pallionsFor(joint("mount", 7, 14), { ...grade, forms: [{ type: "sheet", thickness: 0.5 }] })).toMatchObject({
     count: 2,
     size: [1, 1, 0.5],
     spacing: 3.5,
     evenGap: 1.75,
   });
   fc.assert(
-    fc.property(fc.double({ min: 0.2, max: 80, noNaN: true }), fc.constantFrom<Joint["kind"]>("foot", "hoop-mount"), (area, kind) => {
+    fc.property(fc.double({ min: 0.2, max: 80, noNaN: true }), fc.constantFrom<Joint["kind"]>("foot", "mount"), (area, kind) => {
       const { count, size, spacing } = pallionsFor(joint(kind, 20, area), grade);
       const laid = count * size[0] * size[1] * size[2];
       const volume = solderVolume(joint(kind, 20, area));

@@ -134,6 +134,7 @@ function anyTask(most: number): fc.Arbitrary<{ assembly: Assembly; wishes: HeatW
           const joints = ends.map(([a, b], i): Joint => ({
             id: `j${i}`,
             kind: a === b ? "seam" : "foot",
+            mount: null,
             parts: a === b ? [`p${a}`] : [`p${a}`, `p${b}`],
             length: 1,
             area: 1,
@@ -176,6 +177,7 @@ test("tasks of 12 and 14 joints have the costs that a search over every state, w
       joints: joints.map(({ ties, after }, i): Joint => ({
         id: `j${i}`,
         kind: "foot",
+        mount: null,
         parts: ties.map((part) => `p${part}`) as [string],
         length: 1,
         area: 1,

@@ -1,7 +1,10 @@
-import { type Joint, type JointKind } from "../heats/assembly";
+import { type BuiltKind, type Joint } from "../heats/assembly";
 import { type Making, type MakingMount, makingSteps } from "./steps";
 
-const joint = (id: string, kind: JointKind): Joint => ({ id, kind, parts: ["a"], length: 1, area: 1, place: "", after: [], follows: [] });
+const joint = (id: string, kind: BuiltKind, mount: string | null): Joint => ({
+  ...{ id, kind, mount, parts: ["a"], length: 1, area: 1, place: "" },
+  ...{ after: [], follows: [] },
+});
 const mount = (id: string, more: Partial<MakingMount> = {}): MakingMount => ({
   id,
   stone: "agate",
@@ -21,10 +24,10 @@ const making: Making = {
   mounts: [mount("m1")],
   hoopForm: "closed-flat",
   heats: [
-    heat(joint("m1.seam", "seam")),
-    heat(joint("hoop.seam", "hoop-seam")),
-    heat(joint("m1.foot", "foot")),
-    heat(joint("hoop.mount.m1", "hoop-mount")),
+    heat(joint("m1.seam", "seam", "m1")),
+    heat(joint("hoop.seam", "seam", null)),
+    heat(joint("m1.foot", "foot", "m1")),
+    heat(joint("hoop.mount.m1", "mount", "m1")),
   ],
 };
 const ids = (plan: Making) => makingSteps(plan).map(({ id }) => id);
@@ -79,9 +82,9 @@ test("ids stay the same when the heats change places, and none stands twice what
     mounts: [mount("m1"), mount("m2")],
     hoopForm: "closed",
     heats: [
-      ...["m1", "m2"].flatMap((id) => [heat(joint(`${id}.seam`, "seam")), heat(joint(`${id}.foot`, "foot"))]),
-      heat(joint("hoop.seam", "hoop-seam")),
-      heat(joint("hoop.mount.m1", "hoop-mount"), joint("hoop.mount.m2", "hoop-mount")),
+      ...["m1", "m2"].flatMap((id) => [heat(joint(`${id}.seam`, "seam", id)), heat(joint(`${id}.foot`, "foot", id))]),
+      heat(joint("hoop.seam", "seam", null)),
+      heat(joint("hoop.mount.m1", "mount", "m1"), joint("hoop.mount.m2", "mount", "m2")),
     ],
   };
   expect(new Set(ids(two)).size).toBe(ids(two).length);
@@ -103,6 +106,21 @@ test("a stone's tenderness stands at the step that would harm it: patina and tum
   expect(at({ mohs: null }, "set.surface")).toMatchObject({ soft: 0 });
   expect([at({ tender: ["ultrasonic"] }, "set.polish").ultrasonic, at({ tender: ["heat"] }, "set.polish").ultrasonic]).toEqual([1, 0]);
   expect(at({ wallMetal: "brass" }, "wall.anneal")).toEqual({ metal: "brass" });
+});
+
+test("joints that share a heat have their own steps, so that heats planned anew lose no tick", () => {
+  const [seam, hoop] = [joint("m1.seam", "seam", "m1"), joint("hoop.seam", "seam", null)];
+  const rest = making.heats.slice(2);
+  const shared = makingSteps({ ...making, heats: [heat(seam, hoop), ...rest] });
+  const apart = makingSteps({ ...making, heats: [heat(hoop), heat(seam), ...rest] });
+  expect(new Set(shared.map(({ id }) => id))).toEqual(new Set(apart.map(({ id }) => id)));
+  expect(shared.filter(({ code }) => code === "join.solder").map(({ id, heat: at, values }) => [id, at, values.with])).toEqual([
+    ["m1.seam.heat", 0, "hoop.seam"],
+    ["hoop.seam.heat", 0, "m1.seam"],
+    ["m1.foot.heat", 1, ""],
+    ["hoop.mount.m1.heat", 2, ""],
+  ]);
+  expect(shared.filter(({ cautions }) => cautions.includes("charcoal")).map(({ id }) => id)).toEqual(["m1.seam.heat"]);
 });
 
 test("the plate's steps name both of its sizes", () => {

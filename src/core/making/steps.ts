@@ -1,4 +1,4 @@
-import { type Joint } from "../heats/assembly";
+import { type BuiltKind, type Joint } from "../heats/assembly";
 import { type Metal } from "../metal/metals";
 import { type Tenderness, isSoft } from "../stone/stone";
 
@@ -128,7 +128,8 @@ const PATINA_HARMS: ReadonlySet<Tenderness> = new Set(["water", "acid", "sulphur
  * The piece's making in order: what each heat needs is made ready before it, what it leaves is looked at and cleaned
  * after it, and the stones are set when there is no more heat.
  */
-export function makingSteps({ mounts, hoopForm, heats }: Making): Step[] {
+export function makingSteps(making: Making): Step[] {
+  const { mounts, heats } = making;
   const stones = mounts.flatMap((mount) => [
     step(mount.id, "stone.look", "stone", { checks: ["stone.sound", "stone.flatBack"], values: { stone: mount.stone } }),
     step(mount.id, "stone.measure", "stone", { target: `${mount.id}.outline.perimeter`, values: { stone: mount.stone } }),
@@ -136,10 +137,9 @@ export function makingSteps({ mounts, hoopForm, heats }: Making): Step[] {
   const readyMade = mounts.flatMap(ofReadyMade);
   const ready = new Set<string>();
   const work = heats.flatMap((heat, index) => [
-    ...heat.joints.flatMap((joint) => once(ready, before(joint, mounts, hoopForm))),
-    solder(heat, index),
-    pickle(heat, index, index === heats.length - 1),
-    ...heat.joints.flatMap((joint) => after(joint, mounts)),
+    ...heat.joints.flatMap((joint) => once(ready, BEFORE[joint.kind](joint, making))),
+    ...heated(heat, index, index === heats.length - 1),
+    ...heat.joints.flatMap((joint) => AFTER[joint.kind](joint, making)),
   ]);
   return [...stones, ...readyMade, ...work, ...mounts.flatMap(setting)];
 }
@@ -175,114 +175,133 @@ function once(seen: Set<string>, steps: readonly Step[]): Step[] {
   return steps.filter(({ id }) => !seen.has(id) && seen.add(id));
 }
 
-function mountOf(joint: Joint): string {
-  return joint.kind === "hoop-mount" ? joint.id.slice("hoop.mount.".length) : joint.id.slice(0, joint.id.indexOf("."));
+type Ready = (joint: Joint, making: Making) => Step[];
+
+function settingOf({ id, mount }: Joint, { mounts }: Making): MakingMount {
+  const setting = mounts.find((each) => each.id === mount);
+  if (!setting) throw new RangeError(`${id} is a joint of no setting`);
+  return setting;
 }
 
-function before(joint: Joint, mounts: readonly MakingMount[], form: Making["hoopForm"]): Step[] {
-  const mount = mountOf(joint);
-  const isOnly = mounts.length === 1;
-  switch (joint.kind) {
-    case "seam":
-      return [
-        step(mount, "wall.slit", "wall", { target: `${mount}.wall.cutHeight`, checks: ["edge.parallel"] }),
-        step(mount, "wall.anneal", "wall", {
-          cautions: ["torch", "hotMetal"],
-          values: { metal: mounts.find(({ id }) => id === mount)!.wallMetal },
-        }),
-        step(mount, "wall.cut", "wall", { target: `${mount}.wall.cutLength`, checks: ["ends.square", "ends.noPinch", "ends.noBurr"] }),
-        step(mount, "wall.square", "wall", { checks: ["ends.square"] }),
-        step(mount, "wall.wrap", "wall", { target: `${mount}.wall.netLength`, checks: ["ends.noLight", "wall.upright"] }),
-      ];
-    case "foot":
-      return [
-        step(mount, "plate.cut", "plate", {
-          target: `${mount}.plate.blankLength`,
-          second: `${mount}.plate.blankWidth`,
-          checks: ["plate.room", "foot.flat"],
-          cautions: ["saw"],
-        }),
-        step(mount, "plate.stamp", "plate"),
-      ];
-    case "hoop-seam":
-      return [
-        step("hoop", "hoop.cut", "hoop", { target: "hoop.cutLength", checks: ["ends.noBurr"], cautions: ["saw"] }),
-        step("hoop", "hoop.square", "hoop", { checks: ["ends.square"] }),
-        step("hoop", "hoop.bend", "hoop", { target: "hoop.netLength", checks: ["ends.noLight"] }),
-      ];
-    case "hoop-mount":
-      return [
-        seat(mount, mounts[0]!.id === mount ? "hoop" : mount, form === "closed-flat" ? "flat" : "saddle", isOnly),
-        step(mount, "join.finish", "join", { checks: ["parts.reached"], cautions: ["dust", "wheel"] }),
-      ];
-  }
+/** What is made ready before each kind of joint is heated. */
+const BEFORE: Readonly<Record<BuiltKind, Ready>> = {
+  seam: (joint, making) => (joint.mount === null ? hoopReady() : stripReady(settingOf(joint, making))),
+  foot: (joint, making) => plateReady(settingOf(joint, making).id),
+  mount: (joint, making) => seatReady(settingOf(joint, making).id, making),
+};
+
+/** What is looked at and worked once it is out of the pickle. */
+const AFTER: Readonly<Record<BuiltKind, Ready>> = {
+  seam: (joint, making) => (joint.mount === null ? hoopRound() : wallTried(settingOf(joint, making).id)),
+  foot: (joint, making) => plateSawn(settingOf(joint, making)),
+  mount: () => [],
+};
+
+/** What to look for at each kind of joint. */
+const LOOKED_FOR: Readonly<Record<BuiltKind, readonly CheckCode[]>> = {
+  seam: ["joint.bright", "joint.noGap"],
+  foot: ["joint.allRound", "joint.bright", "joint.noGap"],
+  mount: ["joint.bright", "mount.square"],
+};
+
+function stripReady({ id, wallMetal }: MakingMount): Step[] {
+  return [
+    step(id, "wall.slit", "wall", { target: `${id}.wall.cutHeight`, checks: ["edge.parallel"] }),
+    step(id, "wall.anneal", "wall", { cautions: ["torch", "hotMetal"], values: { metal: wallMetal } }),
+    step(id, "wall.cut", "wall", { target: `${id}.wall.cutLength`, checks: ["ends.square", "ends.noPinch", "ends.noBurr"] }),
+    step(id, "wall.square", "wall", { checks: ["ends.square"] }),
+    step(id, "wall.wrap", "wall", { target: `${id}.wall.netLength`, checks: ["ends.noLight", "wall.upright"] }),
+  ];
+}
+
+function wallTried(mount: string): Step[] {
+  return [
+    step(mount, "wall.try", "wall", { checks: ["wall.passes", "wall.upright", "wall.seamLevel"] }),
+    step(mount, "wall.foot", "wall", { checks: ["foot.flat"] }),
+  ];
+}
+
+function plateReady(mount: string): Step[] {
+  return [
+    step(mount, "plate.cut", "plate", {
+      target: `${mount}.plate.blankLength`,
+      second: `${mount}.plate.blankWidth`,
+      checks: ["plate.room", "foot.flat"],
+      cautions: ["saw"],
+    }),
+    step(mount, "plate.stamp", "plate"),
+  ];
+}
+
+function plateSawn({ id, style }: MakingMount): Step[] {
+  return [
+    step(id, "plate.saw", "plate", {
+      target: `${id}.plate.length`,
+      second: `${id}.plate.width`,
+      checks: ["plate.noLine"],
+      cautions: ["saw"],
+      values: { style },
+    }),
+  ];
+}
+
+function hoopReady(): Step[] {
+  return [
+    step("hoop", "hoop.cut", "hoop", { target: "hoop.cutLength", checks: ["ends.noBurr"], cautions: ["saw"] }),
+    step("hoop", "hoop.square", "hoop", { checks: ["ends.square"] }),
+    step("hoop", "hoop.bend", "hoop", { target: "hoop.netLength", checks: ["ends.noLight"] }),
+  ];
+}
+
+function hoopRound(): Step[] {
+  return [step("hoop", "hoop.round", "hoop", { target: "hoop.insideDiameter", checks: ["hoop.round", "hoop.size"] })];
 }
 
 /** The first mount's seat has the hoop's own step, so that one more mount leaves its tick. */
-function seat(mount: string, part: string, kind: "flat" | "saddle", isOnly: boolean): Step {
-  const target = `${mount}.hoop.${kind}`;
-  return step(part, `hoop.${kind}`, "hoop", { target, checks: ["hoop.sitsFlat"], values: { of: isOnly ? "" : mount } });
-}
-
-function after(joint: Joint, mounts: readonly MakingMount[]): Step[] {
-  const mount = mountOf(joint);
-  switch (joint.kind) {
-    case "seam":
-      return [
-        step(mount, "wall.try", "wall", { checks: ["wall.passes", "wall.upright", "wall.seamLevel"] }),
-        step(mount, "wall.foot", "wall", { checks: ["foot.flat"] }),
-      ];
-    case "foot": {
-      const style = mounts.find(({ id }) => id === mount)?.style ?? "flush";
-      return [
-        step(mount, "plate.saw", "plate", {
-          target: `${mount}.plate.length`,
-          second: `${mount}.plate.width`,
-          checks: ["plate.noLine"],
-          cautions: ["saw"],
-          values: { style },
-        }),
-      ];
-    }
-    case "hoop-seam":
-      return [step("hoop", "hoop.round", "hoop", { target: "hoop.insideDiameter", checks: ["hoop.round", "hoop.size"] })];
-    case "hoop-mount":
-      return [];
-  }
-}
-
-function solder({ joints, grade, fuses }: MakingHeat, index: number): Step {
-  const names = joints.map(({ id }) => id).join(" + ");
-  const values = { joints: names, grade };
-  const cautions: CautionCode[] = [
-    "torch",
-    ...(fuses ? [] : ["flux" as const]),
-    "hotMetal",
-    ...(joints.some(({ kind }) => kind === "seam") ? ["charcoal" as const] : []),
+function seatReady(mount: string, { mounts, hoopForm }: Making): Step[] {
+  const kind = hoopForm === "closed-flat" ? "flat" : "saddle";
+  const part = mounts[0]!.id === mount ? "hoop" : mount;
+  const of = mounts.length === 1 ? "" : mount;
+  return [
+    step(part, `hoop.${kind}`, "hoop", { target: `${mount}.hoop.${kind}`, checks: ["hoop.sitsFlat"], values: { of } }),
+    step(mount, "join.finish", "join", { checks: ["parts.reached"], cautions: ["dust", "wheel"] }),
   ];
-  const checks: CheckCode[] = fuses
-    ? ["joint.noPits", "joint.noGap"]
-    : joints.some(({ kind }) => kind === "foot")
-      ? ["joint.allRound", "joint.bright", "joint.noGap"]
-      : joints.some(({ kind }) => kind === "hoop-mount")
-        ? ["joint.bright", "mount.square"]
-        : ["joint.bright", "joint.noGap"];
-  return {
-    ...step(joints[0]!.id, fuses ? "join.fuse" : "join.solder", "join", { heat: index, checks, cautions, values }),
-    id: `${joints[0]!.id}.heat`,
-  };
 }
 
-function pickle({ joints }: MakingHeat, index: number, last: boolean): Step {
-  return {
-    ...step(joints[0]!.id, "join.pickle", "join", {
+/**
+ * Heating and pickling, a step for each joint though one heat makes several: named by the joint and the act alone, so that heats that are planned
+ * anew lose no tick.
+ */
+function heated({ joints, grade, fuses }: MakingHeat, index: number, isLast: boolean): Step[] {
+  const others = (joint: Joint) => joints.flatMap(({ id }) => (id === joint.id ? [] : [id])).join(" + ");
+  const solders = joints.map((joint): Step => {
+    const isCharcoal = joint.kind === "seam" && joint.mount !== null;
+    const cautions: CautionCode[] = [
+      "torch",
+      ...(fuses ? [] : ["flux" as const]),
+      "hotMetal",
+      ...(isCharcoal ? ["charcoal" as const] : []),
+    ];
+    return {
+      ...step(joint.id, fuses ? "join.fuse" : "join.solder", "join", {
+        heat: index,
+        checks: fuses ? ["joint.noPits", "joint.noGap"] : LOOKED_FOR[joint.kind],
+        cautions,
+        values: { joint: joint.id, with: others(joint), grade },
+      }),
+      id: `${joint.id}.heat`,
+    };
+  });
+  const pickles = joints.map((joint): Step => ({
+    ...step(joint.id, "join.pickle", "join", {
       heat: index,
       checks: ["pickle.noIron"],
       cautions: ["pickle"],
-      values: { last: last ? 1 : 0 },
+      values: { last: isLast ? 1 : 0 },
     }),
-    id: `${joints[0]!.id}.pickle`,
-  };
+    id: `${joint.id}.pickle`,
+  }));
+  return [...solders, ...pickles];
 }
 
 function setting(mount: MakingMount): Step[] {

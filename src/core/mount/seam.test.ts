@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { ellipse } from "../geometry/ellipse";
 import { type Point } from "../geometry/outline";
 import { type OutlineShape, outlineOfShape } from "../stone/shapes/shapes";
-import { apart, runsWhere, straightestPlace } from "./seam";
+import { apart, isAtCorner, isClearOfCorners, runsWhere, straightestPlace } from "./seam";
 
 const shaped = (shape: OutlineShape) => outlineOfShape(shape);
 const polygon = (sides: number, across: number): OutlineShape => ({
@@ -66,6 +66,25 @@ test("on a figure of straight sides the seam is never at a corner: in the middle
   }
   const seam = straightestPlace(shaped({ shape: "cushion", length: 16, width: 12, exponent: 1 }), []);
   expect((seam * 4) % 1).toBeCloseTo(0.5, 6);
+});
+
+test("a seam is clear of a corner from 2 mm on and at it within half of one; the shank is cleared by 4", () => {
+  const square = shaped(polygon(4, 20));
+  const past = (mm: number) => mm / square.perimeter;
+  const near = (mm: number) => [
+    isClearOfCorners(square, past(mm)),
+    isClearOfCorners(square, 1 - past(mm)),
+    isAtCorner(square, 0.25 + past(mm)),
+  ];
+  expect([near(1.99), near(2.01), near(0.49), near(0.51)]).toEqual([
+    [false, false, false],
+    [true, true, false],
+    [false, false, true],
+    [false, false, false],
+  ]);
+  const bar = shaped({ shape: "rectangle", length: 14, width: 10, corner: 2 });
+  const shank = (mm: number) => straightestPlace(bar, [0.25 + mm / bar.perimeter, 0.75 - mm / bar.perimeter]);
+  expect([shank(3.99), shank(4.01)]).toEqual([expect.closeTo(0, 9), expect.closeTo(0.25, 9)]);
 });
 
 test("a cushion's seam lies on its long side, whatever its exponent: a place that is flat only at a point is not the straightest", () => {

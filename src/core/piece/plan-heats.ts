@@ -27,7 +27,7 @@ export function planHeats(sized: SizedPiece, bench: BenchEntry, heatsOf: HeatsOf
     piece: piece.id,
     figures: sized.figures,
     parts: assembly.parts.map(({ id, metal, mass }) => ({ id, metal, mass })),
-    joints: plannedJoints(assembly, wishes),
+    joints: plannedJoints(assembly, wishes, heats),
     heatPlan: heatPlanOf(best),
     heats,
     steps: stepsOf(sized, heats),
@@ -53,13 +53,16 @@ function heatPlanOf(best: BestHeats): HeatPlan {
   };
 }
 
-function plannedJoints(assembly: Assembly, wishes: HeatWishes): PlannedJoint[] {
+function plannedJoints(assembly: Assembly, wishes: HeatWishes, heats: readonly PlannedHeat[]): PlannedJoint[] {
+  const fused = new Set(heats.flatMap(({ grade, joints }) => (grade === FUSE ? joints : [])));
   const tasks = tasksOf(assembly, wishes);
   return assembly.joints.map((joint, i) => {
     const open = tasks.reduce((mask, task) => mask | task.allowed[i]!, 0);
     return {
       id: joint.id,
       kind: joint.kind,
+      mount: joint.mount,
+      means: fused.has(joint.id) ? "fuse" : "solder",
       parts: joint.parts,
       length: joint.length,
       area: joint.area,

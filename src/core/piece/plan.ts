@@ -1,6 +1,6 @@
 import { type Cost } from "../heats/cost";
 import { type FlameShare } from "../heats/flame";
-import { type JointKind } from "../heats/assembly";
+import { type BuiltKind } from "../heats/assembly";
 import { type Conflict } from "../heats/best";
 import { type Pallions } from "../heats/solder";
 import { type HeatWishes } from "../heats/problem";
@@ -39,7 +39,10 @@ export interface PlannedPart {
 
 export interface PlannedJoint {
   readonly id: string;
-  readonly kind: JointKind;
+  readonly kind: BuiltKind;
+  /** The setting it belongs to, or null. */
+  readonly mount: string | null;
+  readonly means: "solder" | "fuse";
   readonly parts: readonly string[];
   /** mm */
   readonly length: number;

@@ -6,7 +6,7 @@ import { useDoubt } from "@/ui/doubt";
 import { useIsSettling, usePlan } from "@/ui/plan";
 import { useSessionState } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
-import { JOINT_ADVICE, SETTLING, solderText } from "@/words/heats";
+import { SETTLING, jointAdvice, solderText } from "@/words/heats";
 import { capital, gradeName, jointName, partName } from "@/words/names";
 import { CAUTIONS, CAUTIONS_DEFER } from "@/words/steps";
 import { type Units, showPercent, showTemperature } from "@/words/show";
@@ -57,7 +57,7 @@ const MUCH_MORE = 1.5;
 
 function HeatCard({ number, heat, plan, units }: CardProps) {
   const joints = heat.joints.map((id) => plan.joints.find((joint) => joint.id === id)!);
-  const advice = JOINT_ADVICE[joints[0]!.kind];
+  const advice = jointAdvice(joints[0]!);
   const doubtOf = useDoubt();
   const isBad = heat.runs.length > 0;
   const more = heat.solder[0]?.evenGap ?? 0;
