@@ -42,6 +42,7 @@ await Promise.all([
   (async () => {
     step("lint", await run("node", [bin("eslint/bin/eslint.js"), ".", "--max-warnings=0"]));
     step("nothing unused", await run("node", [bin("knip/bin/knip.js")]));
+    step("nothing used by tests alone", await run("node", [bin("knip/bin/knip.js"), "--production"]));
   })(),
 ]);
 

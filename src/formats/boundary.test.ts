@@ -6,6 +6,7 @@ import { decodeBackup, encodeParts, kindOf, readBackup } from "./backup-codec";
 import { benchFaults, decodeBench } from "./bench-codec";
 import { BENCH, MAKE, PIECE } from "./kinds";
 import { makeFromJson } from "./make-codec";
+import { decodePlanRequest } from "./plan-request";
 import { decodePiece, fitsSchema, pieceFaults, pieceOnBench } from "./piece-codec";
 import {
   type Json,
@@ -141,6 +142,15 @@ test("a file is as deep as 32 levels and no deeper, and brackets in a text count
   expect(parsed(side)?.value).toEqual(JSON.parse(side));
   expect(structureFaults(parsed("[".repeat(50_000))!.value)).toMatchObject([{ code: "too-deep" }]);
   expect(parsed("\ufeff7")?.value).toBe(7);
+});
+
+test("a piece in a request may lie a level deeper than its file, and no deeper", () => {
+  const deep = (levels: number): Json => (levels === 1 ? {} : { a: deep(levels - 1) });
+  const codes = (levels: number) => {
+    const decoded = decodePlanRequest(JSON.stringify({ piece: tern, more: deep(levels) }));
+    return decoded.ok ? [] : decoded.faults.map(({ code }) => code);
+  };
+  expect([codes(32), codes(33)]).toEqual([["unknown-field"], ["too-deep"]]);
 });
 
 test("names that reach into the language, numbers that are none and too many fields are told by an escaped path", () => {

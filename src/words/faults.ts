@@ -40,11 +40,11 @@ const EXPECTED: Readonly<Record<FaultCode, (v: Fault["values"]) => string>> = {
   "corner-too-round": (v) => `must be <= ${Number(v.limit).toFixed(2)}, or the corners meet`,
   "bulge-too-round": (v) => `must be < ${Number(v.limit).toFixed(2)}, where the sides make a circle`,
   "points-coincide": (v) => `must not lie where point ${v.other} does`,
-  "crosses-itself": (v) => `must not cross: it does at (${v.x}, ${v.y})`,
+  "crosses-itself": (v) => `must not cross: it does at (${Number(v.x).toFixed(2)}, ${Number(v.y).toFixed(2)})`,
   "too-large-across": (v) => `must be at most ${v.limit} mm across`,
   "too-small-across": (v) => `must be at least ${v.limit} mm across`,
   "no-area": () => "must go round something",
-  "seam-at-corner": (v) => `must not lie at a corner; ${v.better} of the way round is straighter`,
+  "seam-at-corner": (v) => `must not lie at a corner; ${Number(v.better).toFixed(2)} of the way round is straighter`,
   "tube-not-round": (v) => `must not be tube: that holds round stones, and this outline is ${v.shape}`,
   "tube-inside-out": (v) => `must be < the outside, ${v.limit}`,
   "tube-cut-through": (v) => `must be > ${Number(v.limit).toFixed(2)}, or the seat cuts through it`,
@@ -76,8 +76,13 @@ const EXAMPLES: Readonly<Record<string, string>> = {
 
 /** What would be right, and what was found: "must be > 0, got -3". */
 export function faultMessage({ code, values }: Fault): string {
-  const got = values.got === undefined ? "" : `, got ${shortened(printable(String(values.got)))}`;
+  const got = values.got === undefined ? "" : `, got ${shortened(printable(asFound(values.got)))}`;
   return shortened(printable(EXPECTED[code](values)), LONGEST_SAID) + got;
+}
+
+/** What was found: a number worked out or dragged to has more digits than anyone reads. */
+function asFound(got: string | number): string {
+  return typeof got === "number" ? String(Number(got.toPrecision(6))) : got;
 }
 
 /** The message with its path before it; what is not planned yet is refused by name. */

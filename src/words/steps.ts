@@ -31,6 +31,7 @@ interface StepVoice {
   readonly target: string;
   readonly second: string;
   text(name: string): string;
+  list(name: string): readonly string[];
 }
 
 const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
@@ -73,7 +74,7 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
       ? "Patina and tumble now, before the stone goes in"
       : `Patina and tumble now: the stone would not survive it (${harms(v)})`,
   "set.level": () => "Level the stone in its seat",
-  "set.push": (v) => `Push the wall over with the ${v.text("tool")}: north, south, east, west, then between`,
+  "set.push": (v) => `Push the wall over with the ${v.text("punch") === "1" ? "punch" : "pusher"}: north, south, east, west, then between`,
   "set.polish": (v) =>
     `Burnish the edge and polish${v.text("ultrasonic") === "1" ? "; clean it by hand, the stone is tender to ultrasonic" : ""}`,
 };
@@ -90,16 +91,16 @@ const ANNEALING: Readonly<Record<Metal, string>> = {
 /** Why a stone bears neither patina nor tumbling; empty where it does. */
 function harms(v: StepVoice): string {
   return [
-    ...(v.text("tender") === "" ? [] : [`tender to ${v.text("tender")}`]),
+    ...(v.list("tender").length === 0 ? [] : [`tender to ${v.list("tender").join(", ")}`]),
     ...(v.text("soft") === "1" ? ["too soft for steel shot"] : []),
   ].join(", ");
 }
 
 /** The joint of a step, and those that one heat makes with it. */
 function heated(v: StepVoice): string {
-  const others = v.text("with");
+  const others = v.list("with");
   const name = jointName(v.text("joint"));
-  return others === "" ? name : `${name}, in one heat with ${others.split(" + ").map(jointName).join(" and ")}`;
+  return others.length === 0 ? name : `${name}, in one heat with ${others.map(jointName).join(" and ")}`;
 }
 
 const DETAILS: Readonly<Partial<Record<StepCode, string>>> = {
@@ -184,6 +185,10 @@ export interface SaidStep {
   readonly detail: string;
 }
 
+function listOf(value: Step["values"][string] | undefined): readonly string[] {
+  return typeof value === "object" ? value : [];
+}
+
 /** With blanks to write in where a length cannot be trusted. @throws if the step aims at a figure that is not there. */
 export function sayStep(step: Step, figures: Readonly<Record<string, Figure>>, units: Units, doubtOf: DoubtOf = SURE): SaidStep {
   const aim = (key: string | null): string => {
@@ -194,7 +199,12 @@ export function sayStep(step: Step, figures: Readonly<Record<string, Figure>>, u
   };
   return {
     title: capital(
-      TITLES[step.code]({ target: aim(step.target), second: aim(step.second), text: (name) => String(step.values[name] ?? "") }),
+      TITLES[step.code]({
+        target: aim(step.target),
+        second: aim(step.second),
+        text: (name) => String(step.values[name] ?? ""),
+        list: (name) => listOf(step.values[name]),
+      }),
     ),
     detail: DETAILS[step.code] ?? "",
   };

@@ -2,8 +2,8 @@ import { type Piece } from "@/core/piece/piece";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { settleHeats } from "@/core/piece/settle";
 import { sizePiece } from "@/core/piece/size-piece";
-import { bestHeats } from "@/core/heats/best";
-import { remembering } from "@/core/heats/remember";
+import { type HeatsOf, bestHeats } from "@/core/heats/best";
+import { RememberedHeats } from "@/core/heats/remember";
 import ternFile from "@/core/piece/reference/tern-ring.piece.json";
 import { answerHeats } from "./heats/handler";
 import { type HeatsAsk, type HeatsReply } from "./heats/protocol";
@@ -77,7 +77,9 @@ test("what goes wrong in the worker is said, and the next question finds a new o
 
 test("heats are remembered by their joints, metals and wishes: sizes do not search again", () => {
   let searches = 0;
-  const heatsOf = remembering((assembly, wishes) => (searches++, bestHeats(assembly, wishes)));
+  const memory = new RememberedHeats();
+  const heatsOf: HeatsOf = (assembly, wishes) =>
+    memory.find(assembly, wishes) ?? (searches++, memory.keep(assembly, wishes, bestHeats(assembly, wishes)));
   const { assembly, wishes } = ask(2);
   const wider = { ...assembly, joints: assembly.joints.map((joint) => ({ ...joint, length: joint.length + 1 })) };
   expect(heatsOf(wider, wishes)).toBe(heatsOf(assembly, wishes));

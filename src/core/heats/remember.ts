@@ -44,9 +44,3 @@ function put<T>(map: Map<string, T>, key: string, value: T): void {
   map.set(key, value);
   if (map.size > MOST_REMEMBERED) map.delete(map.keys().next().value!);
 }
-
-/** The same heats, each worked out once. */
-export function remembering(heatsOf: HeatsOf): HeatsOf {
-  const memory = new RememberedHeats();
-  return (assembly, wishes) => memory.find(assembly, wishes) ?? memory.keep(assembly, wishes, heatsOf(assembly, wishes));
-}

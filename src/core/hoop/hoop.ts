@@ -88,11 +88,6 @@ function seatFigures(seats: readonly Seat[]): Figures {
   ]);
 }
 
-/** Inside diameter after the hoop's closed length has lost `lost`: (net - lost) / pi - 2 x fibre. */
-export function insideAfterLoss(netLengthMm: number, fibreMm: number, lost: number): number {
-  return (netLengthMm - lost) / Math.PI - 2 * fibreMm;
-}
-
 /** Pi times the inside diameter, and twice pi times the fibre's distance, by the rule's idea of the fibre. */
 function netLength(hoop: Hoop, inside: number): Figure {
   const counted = hoop.rule === "fibre" ? fibre(hoop.section).distance : hoop.section.thickness / 2;

@@ -89,7 +89,7 @@ export interface Step {
   readonly checks: readonly CheckCode[];
   readonly cautions: readonly CautionCode[];
   /** Names and numbers that its sentence speaks of. */
-  readonly values: Readonly<Record<string, string | number>>;
+  readonly values: Readonly<Record<string, string | number | readonly string[]>>;
 }
 
 export interface MakingMount {
@@ -273,7 +273,7 @@ function seatReady(mount: string, { mounts, hoopForm }: Making): Step[] {
  * anew lose no tick.
  */
 function heated({ joints, grade, fuses }: MakingHeat, index: number, isLast: boolean): Step[] {
-  const others = (joint: Joint) => joints.flatMap(({ id }) => (id === joint.id ? [] : [id])).join(" + ");
+  const others = (joint: Joint) => joints.flatMap(({ id }) => (id === joint.id ? [] : [id]));
   const solders = joints.map((joint): Step => {
     const isCharcoal = joint.kind === "seam" && joint.mount !== null;
     const cautions: CautionCode[] = [
@@ -312,13 +312,13 @@ function setting(mount: MakingMount): Step[] {
     step(mount.id, "set.height", "set", { target: `${mount.id}.wall.netHeight`, checks: ["height.even"] }),
     step(mount.id, "set.surface", "set", {
       cautions: ["sulphur"],
-      values: { ...values, tender: mount.tender.filter((to) => PATINA_HARMS.has(to)).join(", "), soft: soft ? 1 : 0 },
+      values: { ...values, tender: mount.tender.filter((to) => PATINA_HARMS.has(to)), soft: soft ? 1 : 0 },
     }),
     step(mount.id, "set.level", "set", { checks: ["stone.still"], cautions: ["noMoreHeat"], values }),
     step(mount.id, "set.push", "set", {
       checks: ["joint.noGap", "stone.still"],
       cautions: soft ? ["softStone"] : [],
-      values: { tool: mount.wallThickness > HAND_PUSHER && !soft ? "punch" : "pusher" },
+      values: { punch: mount.wallThickness > HAND_PUSHER && !soft ? 1 : 0 },
     }),
     step(mount.id, "set.polish", "set", {
       checks: ["edge.smooth"],

@@ -78,7 +78,7 @@ function stoneFaults(mount: Mount, path: string, bench: BenchEntry): Fault[] {
   }
   if (typeof wall.seamAt === "number" && isAtCorner(outline, wall.seamAt)) {
     const better = straightestPlace(outline, []);
-    faults.push(fault(`${path}/wall/seamAt`, "seam-at-corner", { better: better.toFixed(2), got: Number(wall.seamAt.toFixed(3)) }));
+    faults.push(fault(`${path}/wall/seamAt`, "seam-at-corner", { better, got: wall.seamAt }));
   }
   return faults;
 }

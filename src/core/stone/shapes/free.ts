@@ -23,7 +23,7 @@ export const free: ShapeKind<Free> = {
     const wide = [0, 1].map((axis) => Math.max(...points.map((p) => p[axis]!)) - Math.min(...points.map((p) => p[axis]!)));
     const across = Math.max(...wide);
     if (across < SMALLEST) return [{ field: "points", code: "too-small-across", values: { limit: SMALLEST, got: across.toPrecision(3) } }];
-    if (across > LARGEST) return [{ field: "points", code: "too-large-across", values: { limit: LARGEST, got: across.toFixed(1) } }];
+    if (across > LARGEST) return [{ field: "points", code: "too-large-across", values: { limit: LARGEST, got: across } }];
     return [...crossingFaults(shape), ...areaFaults(shape)].slice(0, 1);
   },
   outline: (shape) => sampledOutline(spansOf(shape)),
@@ -43,7 +43,7 @@ function crossingFaults(shape: Free): ShapeFault[] {
     }),
   );
   const at = selfCrossing(drawn);
-  return at ? [{ field: "points", code: "crosses-itself", values: { x: at[0].toFixed(2), y: at[1].toFixed(2) } }] : [];
+  return at ? [{ field: "points", code: "crosses-itself", values: { x: at[0], y: at[1] } }] : [];
 }
 
 function areaFaults({ points }: Free): ShapeFault[] {

@@ -272,7 +272,7 @@ test("what is no outline is refused with the reason and the place", () => {
     [0, 10],
   ];
   const [crossed] = shapeFaults({ shape: "free", points: bow, closed: "polyline" });
-  expect(crossed).toMatchObject({ code: "crosses-itself", values: { x: "5.00", y: "5.00" } });
+  expect(crossed).toMatchObject({ code: "crosses-itself", values: { x: 5, y: 5 } });
   expect(
     codes({
       shape: "free",
