@@ -100,7 +100,7 @@ export function jointMetals(assembly: Assembly, joint: Joint): Metal[] {
 }
 
 /** The metal that can be fused on all sides of a joint, or null. */
-function fusible(metals: readonly Metal[]): Metal | null {
+export function fusible(metals: readonly Metal[]): Metal | null {
   const [first] = metals;
   return first && METALS[first].fuses && metals.every((metal) => metal === first) ? first : null;
 }

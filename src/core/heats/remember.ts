@@ -1,5 +1,5 @@
 import { type Assembly } from "./assembly";
-import { type BestHeats, type HeatsOf } from "./best";
+import { type BestHeats } from "./best";
 import { type HeatWishes } from "./problem";
 
 const MOST_REMEMBERED = 500;

@@ -78,6 +78,11 @@ export function sizeNumber(system: Exclude<SizeSystem, "mandrel">, diameter: num
   }
 }
 
+/** How many sizes of a system a hoop loses with so many mm of its inside diameter, at a diameter. */
+export function sizeLost(system: Exclude<SizeSystem, "mandrel">, diameter: number, lost: number): number {
+  return sizeNumber(system, diameter) - sizeNumber(system, diameter - lost);
+}
+
 const QUARTERS = ["", " 1/4", " 1/2", " 3/4"] as const;
 
 /** The size as it is said, to what the system is read to: a quarter letter, US 0.01, the others 0.1; null where the system does not go so far. */

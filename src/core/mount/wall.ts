@@ -23,6 +23,9 @@ export interface ReadyMade {
   readonly wanted: { readonly thickness: number; readonly fit: Sourced<number> };
 }
 
+/** From one notch to the next where nobody said (mm). */
+export const USUAL_PITCH = 1.5;
+
 /** A wall with every value settled. */
 export interface Wall {
   readonly source: WallSource;

@@ -3,9 +3,8 @@
 import { MoreHorizontal, X } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
 import { type Draft as Editable } from "immer";
-import { type PinEntry, type Way } from "@/core/heats/problem";
+import { type PinEntry, type Way, fusible } from "@/core/heats/problem";
 import { FUSE } from "@/core/heats/thermal";
-import { METALS } from "@/core/metal/metals";
 import { type HeatsEntry } from "@/core/piece/piece";
 import { type Plan, type PlannedJoint } from "@/core/piece/plan";
 import { SHIPPED } from "@/core/piece/bench";
@@ -110,9 +109,7 @@ function JointRow({ joint, plan, pins }: RowProps) {
   const units = useUnits();
   const grade = plan.heats.find(({ joints }) => joints.includes(joint.id))?.grade;
   const grades = plan.settled.heats.shelf.grades.map(({ id }) => id);
-  const [first] = new Set(plan.parts.filter(({ id }) => joint.parts.includes(id)).map(({ metal }) => metal));
-  const isOneMetal = plan.parts.filter(({ id }) => joint.parts.includes(id)).every(({ metal }) => metal === first);
-  const canFuse = first !== undefined && isOneMetal && METALS[first].fuses;
+  const canFuse = fusible(plan.parts.filter(({ id }) => joint.parts.includes(id)).map(({ metal }) => metal)) !== null;
   return (
     <li className="grid grid-cols-[22px_1fr_24px] items-center gap-x-1.5">
       <span className="grid h-5 w-5 place-items-center rounded-[3px] bg-ink text-[12px] font-bold text-white">

@@ -1,4 +1,4 @@
-import { type SizeSystem, sizeNumber, sizeText } from "@/core/hoop/sizes";
+import { type SizeSystem, sizeLost, sizeText } from "@/core/hoop/sizes";
 import { figureOf } from "@/core/measure/figure";
 import { type Plan } from "@/core/piece/plan";
 import { SYSTEM_NAMES } from "@/words/names";
@@ -52,5 +52,5 @@ export function hoopView(plan: Plan, mount: string, system: SizeSystem, units: U
 function eachMillimetre(system: SizeSystem, asked: number, lost: number): string {
   if (system === "diameter") return `each millimetre lost is ${lost.toFixed(2)} mm inside`;
   const told = system === "mandrel" ? "us" : system;
-  return `each millimetre lost is ${(sizeNumber(told, asked) - sizeNumber(told, asked - lost)).toFixed(2)} ${SYSTEM_NAMES[told]} size`;
+  return `each millimetre lost is ${sizeLost(told, asked, lost).toFixed(2)} ${SYSTEM_NAMES[told]} size`;
 }

@@ -5,7 +5,7 @@ import { type Point } from "@/core/geometry/outline";
 import { METALS, type Metal } from "@/core/metal/metals";
 import { type SettingDrawing } from "@/core/mount/drawing";
 import { HOUSE_HEIGHT } from "@/core/mount/plan-wall";
-import { type WallSource } from "@/core/mount/wall";
+import { type WallSource, USUAL_PITCH } from "@/core/mount/wall";
 import { type WallEntry } from "@/core/piece/piece";
 import { ChoiceField } from "@/ui/ChoiceField";
 import { FigureButton } from "@/ui/Terms";
@@ -87,7 +87,6 @@ const SOURCES: readonly { readonly value: WallSource; readonly text: string }[] 
   { value: "tube", text: "Tube" },
   { value: "cup", text: "Cup" },
 ];
-const USUAL_PITCH = 1.5;
 const STOCK_HEADS = { strip: "Strip", tube: "Tube", cup: "Cup" } as const;
 
 const LOSSES = [
