@@ -2,13 +2,12 @@ import { type Finding, finding } from "../measure/finding";
 import { type Figure, type Figures, type School, type Sourced, single, sum, taken, term } from "../measure/figure";
 import { type Metal, massOf } from "../metal/metals";
 import { type Section, fibre, sectionArea } from "../metal/section";
-import { type Base, type Foot, type Seat, flat, saddle, touching } from "./seat";
+import { FORMS, type PlannedForm } from "./forms/forms";
+import { type Base, type Foot, type Seat, touching } from "./seat";
 
+/** Forms of the contract. */
 export type HoopForm = "closed" | "closed-flat" | "open" | "bridge" | "adjustable";
 export type LengthRule = "fibre" | "thickness" | { readonly multiplier: number };
-
-/** Forms of the contract that are planned here. */
-export const PLANNED_FORMS: readonly HoopForm[] = ["closed", "closed-flat"];
 
 export interface HoopLosses {
   readonly squaring: Sourced<number>;
@@ -20,7 +19,7 @@ export interface HoopLosses {
 
 /** A hoop with every value settled. */
 export interface Hoop {
-  readonly form: "closed" | "closed-flat";
+  readonly form: PlannedForm;
   readonly metal: Metal;
   readonly section: Section;
   /** Inside diameter of the size asked for. */
@@ -51,9 +50,8 @@ export function planHoop(hoop: Hoop, bases: readonly Base[]): HoopPlan {
   const cut = cutLength(hoop, net, padding(hoop, net));
   const outside = inside.value / 2 + hoop.section.thickness;
   const mass = massOf(hoop.metal, net.value * sectionArea(hoop.section));
-  const seats = bases.map((base) =>
-    hoop.form === "closed-flat" ? flat(hoop.section, hoop.flatWidth, outside, base) : saddle(hoop.section, hoop.saddleWidth, outside, base),
-  );
+  const { section, flatWidth, saddleWidth } = hoop;
+  const seats = bases.map((base) => FORMS[hoop.form].seatOn({ section, outside, base, flatWidth, saddleWidth }));
   return {
     mass,
     feet: seats.map((seat) => seat.foot),

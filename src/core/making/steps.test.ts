@@ -22,7 +22,7 @@ const heat = (...joints: Joint[]) => ({ joints, grade: "hard", fuses: false });
 
 const making: Making = {
   mounts: [mount("m1")],
-  hoopForm: "closed-flat",
+  seat: "flat",
   heats: [
     heat(joint("m1.seam", "seam", "m1")),
     heat(joint("hoop.seam", "seam", null)),
@@ -80,7 +80,7 @@ test("ids stay the same when the heats change places, and none stands twice what
   expect([...swapped].sort()).toEqual([...ids(making)].sort());
   const two: Making = {
     mounts: [mount("m1"), mount("m2")],
-    hoopForm: "closed",
+    seat: "saddle",
     heats: [
       ...["m1", "m2"].flatMap((id) => [heat(joint(`${id}.seam`, "seam", id)), heat(joint(`${id}.foot`, "foot", id))]),
       heat(joint("hoop.seam", "seam", null)),

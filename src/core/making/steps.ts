@@ -114,7 +114,8 @@ export interface MakingHeat {
 
 export interface Making {
   readonly mounts: readonly MakingMount[];
-  readonly hoopForm: "closed" | "closed-flat" | null;
+  /** What is filed so that the mounts sit on the hoop; null without a hoop. */
+  readonly seat: "flat" | "saddle" | null;
   readonly heats: readonly MakingHeat[];
 }
 
@@ -258,12 +259,12 @@ function hoopRound(): Step[] {
 }
 
 /** The first mount's seat has the hoop's own step, so that one more mount leaves its tick. */
-function seatReady(mount: string, { mounts, hoopForm }: Making): Step[] {
-  const kind = hoopForm === "closed-flat" ? "flat" : "saddle";
+function seatReady(mount: string, { mounts, seat }: Making): Step[] {
+  if (seat === null) throw new RangeError(`${mount} is joined to no hoop`);
   const part = mounts[0]!.id === mount ? "hoop" : mount;
   const of = mounts.length === 1 ? "" : mount;
   return [
-    step(part, `hoop.${kind}`, "hoop", { target: `${mount}.hoop.${kind}`, checks: ["hoop.sitsFlat"], values: { of } }),
+    step(part, `hoop.${seat}`, "hoop", { target: `${mount}.hoop.${seat}`, checks: ["hoop.sitsFlat"], values: { of } }),
     step(mount, "join.finish", "join", { checks: ["parts.reached"], cautions: ["dust", "wheel"] }),
   ];
 }

@@ -1,6 +1,6 @@
 import { isPlannedPin } from "../heats/problem";
 import { FINGER, readSize } from "../hoop/sizes";
-import { PLANNED_FORMS } from "../hoop/hoop";
+import { isPlannedForm } from "../hoop/forms/forms";
 import { tolerance } from "../measure/tolerances";
 import { isUneven } from "../stone/profile";
 import { shapeFaults } from "../stone/shapes/shapes";
@@ -142,7 +142,7 @@ export function unplanned(piece: Piece): Fault[] {
 
 function unplannedOfHoop({ form, stock, slit, strands, sleeve, losses }: HoopEntry): Fault[] {
   return [
-    ...refuse(!PLANNED_FORMS.includes(form), "/carrier/form", form),
+    ...refuse(!isPlannedForm(form), "/carrier/form", form),
     ...refuse(slit !== undefined, "/carrier/slit", "slit"),
     ...refuse(strands !== undefined, "/carrier/strands", "strands"),
     ...refuse(sleeve !== undefined, "/carrier/sleeve", "sleeve"),

@@ -4,6 +4,7 @@ import { flameShares, thinSide } from "../heats/flame";
 import { type HeatWishes, jointMetals, pinnedJoints, tasksOf } from "../heats/problem";
 import { type Pallions, pallionsFor } from "../heats/solder";
 import { FUSE, type Flame, danger, disturbance, fusingFlame, solderFlames } from "../heats/thermal";
+import { FORMS } from "../hoop/forms/forms";
 import { type MakingHeat, makingSteps } from "../making/steps";
 import { type Finding, finding } from "../measure/finding";
 import { METALS } from "../metal/metals";
@@ -214,7 +215,7 @@ function stepsOf({ piece, assembly, figures, settled }: SizedPiece, heats: reado
       isThinned: `${id}.wall.thin` in figures,
       style: plate.style === "border" ? "border" : "flush",
     })),
-    hoopForm: piece.carrier.type === "hoop" ? (piece.carrier.form === "closed-flat" ? "closed-flat" : "closed") : null,
+    seat: settled.hoop && FORMS[settled.hoop.form].seat,
     heats: heats.map((heat): MakingHeat => ({
       joints: heat.joints.map((id) => jointOf.get(id)!),
       grade: heat.grade,

@@ -1,4 +1,5 @@
 import { type HeatWishes, isPlannedPin } from "../heats/problem";
+import { isPlannedForm } from "../hoop/forms/forms";
 import { type Hoop } from "../hoop/hoop";
 import { readSize } from "../hoop/sizes";
 import { type Outline } from "../geometry/outline";
@@ -78,7 +79,7 @@ export function settlePlate({ plate, wall }: Mount): Plate {
 export function settleHoop(entry: HoopEntry, bench: BenchEntry): Hoop {
   const size = readSize(entry.size.system, entry.size.value, mandrelOf(bench));
   if (!size.ok) throw new RangeError(`size ${entry.size.value}: ${size.code}`);
-  if (entry.form !== "closed" && entry.form !== "closed-flat") throw new RangeError(`form ${entry.form} is not planned`);
+  if (!isPlannedForm(entry.form)) throw new RangeError(`form ${entry.form} is not planned`);
   const shipped = SHIPPED.losses.hoop;
   const loss = (name: keyof typeof shipped) => choose(entry.losses?.[name], bench.losses?.hoop?.[name], shipped[name]);
   const { section: shape, width, thickness, metal } = entry.stock;

@@ -1,7 +1,8 @@
 "use client";
 
 import { type Draft as Editable } from "immer";
-import { type HoopForm, type LengthRule } from "@/core/hoop/hoop";
+import { type PlannedForm } from "@/core/hoop/forms/forms";
+import { type LengthRule } from "@/core/hoop/hoop";
 import { type SizeSystem, sizeText } from "@/core/hoop/sizes";
 import { METALS, type Metal } from "@/core/metal/metals";
 import { type SectionShape } from "@/core/metal/section";
@@ -75,7 +76,11 @@ export function HoopStage({ mount: id }: { readonly mount: string }) {
 
 const SYSTEMS: readonly SizeSystem[] = ["us", "uk", "eu", "continental", "jp", "diameter", "mandrel"];
 const SECTIONS: readonly SectionShape[] = ["half-round", "d", "round", "oval", "square", "rectangle"];
-const FORMS: readonly HoopForm[] = ["closed", "closed-flat"];
+const FORM_OPTIONS: Readonly<Record<PlannedForm, string>> = { closed: "Closed", "closed-flat": "Flat on top" };
+const SEAT_WIDTHS = {
+  flat: { name: "flatWidth", label: "Flat's width" },
+  saddle: { name: "saddleWidth", label: "Saddle's width" },
+} as const;
 const HOOP_METALS: readonly Metal[] = ["sterling", "fine-silver", "sterling-935", "copper", "brass"];
 const RULES: readonly LengthRule[] = ["fibre", "thickness", { multiplier: 3.145 }, { multiplier: 3.15 }, { multiplier: 3.5 }];
 const LOSSES = [
@@ -96,6 +101,7 @@ function HoopMeasures({ hoop, mount, view }: MeasuresProps) {
   const plan = usePlan();
   const mandrel = useTrayState(({ bench }) => mandrelOf(bench));
   const settled = plan.settled.hoop!;
+  const width = SEAT_WIDTHS[view.seat];
   const rule = hoop.lengthRule ?? "fibre";
   const change = (recipe: (hoop: Editable<HoopEntry>) => void) => session.change((piece) => recipe(hoopOf(piece)));
   const sizeIn = (system: SizeSystem) =>
@@ -154,16 +160,16 @@ function HoopMeasures({ hoop, mount, view }: MeasuresProps) {
       <ChoiceField
         label="Band"
         hint="seam at the back"
-        value={hoop.form}
-        options={FORMS.map((value) => ({ value, text: value === "closed" ? "Closed" : "Flat on top" }))}
+        value={settled.form}
+        options={(Object.keys(FORM_OPTIONS) as PlannedForm[]).map((value) => ({ value, text: FORM_OPTIONS[value] }))}
         lights="seat"
         onChoose={(form) => change((each) => void (each.form = form))}
       />
       <MeasureField
-        field={seatField(hoop.form === "closed-flat" ? "flatWidth" : "saddleWidth", units)}
-        label={hoop.form === "closed-flat" ? "Flat's width" : "Saddle's width"}
+        field={seatField(width.name, units)}
+        label={width.label}
         hint={`empty: ${view.seatWidth}`}
-        value={(hoop.form === "closed-flat" ? hoop.flatWidth : hoop.saddleWidth) ?? null}
+        value={hoop[width.name] ?? null}
         lights="seat"
       />
       <h2 className="section-head">Length</h2>

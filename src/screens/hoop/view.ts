@@ -1,3 +1,4 @@
+import { FORMS } from "@/core/hoop/forms/forms";
 import { type SizeSystem, sizeLost, sizeText } from "@/core/hoop/sizes";
 import { figureOf } from "@/core/measure/figure";
 import { type Plan } from "@/core/piece/plan";
@@ -16,7 +17,7 @@ export function hoopView(plan: Plan, mount: string, system: SizeSystem, units: U
   const cut = figure("cutLength");
   const term = (label: string) => cut.terms.find((each) => each.label === label)?.value ?? 0;
   const asked = figure("insideDiameter").terms[0]!.value;
-  const seat = hoop.form === "closed-flat" ? ("flat" as const) : ("saddle" as const);
+  const { seat } = FORMS[hoop.form];
   return {
     cut: showLength(cut.value, "blank", units),
     inside: `inside ${measured("insideDiameter")} across`,
