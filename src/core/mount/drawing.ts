@@ -1,4 +1,4 @@
-import { type Outline, type Place, type Point, type Station, loopsOf, outward } from "../geometry/outline";
+import { type Loop, type Outline, type Place, type Point, type Station, loopsOf, outward } from "../geometry/outline";
 import { domeCurve, domeShoulder } from "../stone/dome";
 import { GATHERS, strainAt } from "./gathering";
 import { type LaidOut, type Setting, cornerCode, layOut } from "./laid-out";
@@ -75,14 +75,13 @@ function drawPlan({ outline, wall, wallPlan, platePlan }: Setting, runs: readonl
     sawLine: at(platePlan.sawLine),
     seam: wallPlan.seamAt === null ? null : outline.stationAt(wallPlan.seamAt),
     places: outline.stations,
-    gathers: alongMiddle(outline, fit + wall.thickness / 2, runs),
+    gathers: alongMiddle(outline, wallPlan.middle, runs),
     corners: foldedCorners(outline).map((place) => ({ code: cornerCode(place), place })),
   };
 }
 
 /** The parts of the wall's middle that are level with runs of the outline; a notch cuts them short as it does the wall. */
-function alongMiddle(outline: Outline, distance: number, runs: readonly Run[]): Point[][] {
-  const middle = outward(outline, distance);
+function alongMiddle(outline: Outline, middle: Loop, runs: readonly Run[]): Point[][] {
   const points = middle.curve();
   const lengths = lengthsAlong(points, middle.length);
   return runs.map(({ from, to }) => {

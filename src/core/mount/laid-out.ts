@@ -1,5 +1,5 @@
 import { felt } from "../geometry/felt";
-import { type Corner, type Outline, type Place, type Point, outward } from "../geometry/outline";
+import { type Corner, type Outline, type Place, type Point } from "../geometry/outline";
 import { type Blank, layBlank } from "../measure/blank";
 import { tolerance } from "../measure/tolerances";
 import { type Dome, cover } from "../stone/dome";
@@ -95,13 +95,9 @@ function notchesAlong({ wall, wallPlan: { notches }, netLength }: Setting): numb
 const MOST_NOTCHES = 400;
 
 /** Marks and gathering runs along the strip, measured on the wall's middle. */
-function unroll({ outline, wall, netLength }: Setting, seamAt: number, places: readonly End[], runs: readonly Run[]): Blank {
-  const middle = outward(outline, wall.fit.value + wall.thickness / 2);
-  const seam = middle.lengthTo(outline.stationAt(seamAt));
-  const along = (at: Place) => {
-    const past = (((middle.lengthTo(at) - seam) % netLength) + netLength) % netLength;
-    return past < tolerance.sameLength || netLength - past < tolerance.sameLength ? 0 : past;
-  };
+function unroll(setting: Setting, seamAt: number, places: readonly End[], runs: readonly Run[]): Blank {
+  const { outline, wall, netLength } = setting;
+  const along = pastSeam(setting, seamAt);
   const place = (at: number) => along(outline.stationAt(at));
   const marks = [
     { code: "seam" as const, at: 0 },
@@ -127,6 +123,16 @@ function unroll({ outline, wall, netLength }: Setting, seamAt: number, places: r
   );
 }
 
+/** How far along the wall, in mm of its net length from the seam, the place lies that is level with one of the outline. */
+function pastSeam({ outline, wallPlan: { middle }, netLength }: Setting, seamAt: number): (place: Place) => number {
+  const seam = middle.lengthTo(outline.stationAt(seamAt));
+  return (place) => {
+    const past = (middle.lengthTo(place) - seam + middle.length) % middle.length;
+    const isAtSeam = past < tolerance.sameLength || middle.length - past < tolerance.sameLength;
+    return isAtSeam ? 0 : (past * netLength) / middle.length;
+  };
+}
+
 const PROFILE_STEPS = 64;
 /** Lips worked out between the least and the greatest turn-in; those between them lie on chords. */
 const LIP_STEPS = 12;
@@ -138,12 +144,10 @@ function topEdge(setting: Setting): Point[] | null {
   if (!isUneven(stone) || wall.height.rule !== "turn-in" || seamAt === null) return null;
   const profile = turnInProfile(stone);
   const lipAt = lipsBetween(setting);
-  const middle = outward(outline, wall.fit.value + wall.thickness / 2);
-  const from = middle.lengthTo(outline.stationAt(seamAt));
+  const along = pastSeam(setting, seamAt);
   const edge = Array.from({ length: PROFILE_STEPS }, (_, i): Point => {
     const at = seamAt + i / PROFILE_STEPS;
-    const along = i === 0 ? 0 : (((middle.lengthTo(outline.stationAt(at)) - from) % netLength) + netLength) % netLength;
-    return [along, wall.lift.value + profile(at) + lipAt(profile(at))];
+    return [i === 0 ? 0 : along(outline.stationAt(at)), wall.lift.value + profile(at) + lipAt(profile(at))];
   });
   return [...edge, [netLength, edge[0]![1]]];
 }

@@ -1,4 +1,4 @@
-import { type Outline, loopsOf, outward } from "../geometry/outline";
+import { type Loop, type Outline, loopsOf, outward } from "../geometry/outline";
 import { type Finding, finding } from "../measure/finding";
 import { type Figure, type School, single, sum, taken, term } from "../measure/figure";
 import { massOf } from "../metal/metals";
@@ -16,7 +16,8 @@ const HIDING = { ofStone: 0.65, ofHolding: 1.1 } as const;
 /** Figures, findings and seam of a wall round one stone. `id` is the mount's, `shankPlaces` where a hoop's ends meet the outline. */
 export function planWall(id: string, outline: Outline, dome: Dome, wall: Wall, shankPlaces: readonly number[]): WallPlan {
   const covered = cover(dome, wall.catch.value);
-  const net = netLength(outline, wall);
+  const middle = outward(outline, wall.fit.value + wall.thickness / 2);
+  const net = netLength(outline, middle, wall);
   const lip = lipFigure(dome, covered, wall);
   const heights = netHeights(dome, wall, lip);
   const netHeight = heights[wall.height.rule];
@@ -29,6 +30,7 @@ export function planWall(id: string, outline: Outline, dome: Dome, wall: Wall, s
   const volume = net.value * netHeight.value * wall.thickness + (ofSource.shelf?.area ?? 0) * wall.lift.value;
   const key = (name: string) => `${id}.wall.${name}`;
   return {
+    middle,
     seamAt: ofSource.seamAt,
     shelf: ofSource.shelf,
     thin: ofSource.thin,
@@ -50,12 +52,11 @@ export function planWall(id: string, outline: Outline, dome: Dome, wall: Wall, s
   };
 }
 
-/** Length round the wall's middle: the outline's parallel curve at fit + half the thickness. */
-function netLength(outline: Outline, wall: Wall): Figure {
+/** Length round the wall's middle, and what of it the fit and half the thickness add to the outline. */
+function netLength(outline: Outline, middle: Loop, wall: Wall): Figure {
   const fit = wall.fit.value;
-  const middle = fit + wall.thickness / 2;
-  const round = outward(outline, middle).length - outline.perimeter;
-  const fitShare = (round * fit) / middle;
+  const round = middle.length - outline.perimeter;
+  const fitShare = (round * fit) / (fit + wall.thickness / 2);
   return sum("mm", [
     term("outline", outline.perimeter, "stone", "perimeter"),
     term("wall", round - fitShare, "formula", "parallel"),

@@ -1,3 +1,4 @@
+import { type Loop } from "../geometry/outline";
 import { type Finding } from "../measure/finding";
 import { type Figures, type Sourced } from "../measure/figure";
 import { type Metal } from "../metal/metals";
@@ -71,6 +72,8 @@ export interface HeightBySchool {
 }
 
 export interface WallPlan extends SourcePlan {
+  /** The wall's middle: the outline's parallel curve at the fit and half the thickness. */
+  readonly middle: Loop;
   /** How many notches close at the seam; 0 where there are none. */
   readonly notches: number;
   readonly schools: readonly HeightBySchool[];

@@ -60,6 +60,10 @@ test("a pointed dome leans further in at once than a round one, and a flat face 
   const lean = (exponent: number) => cover({ ...round, exponent }, 0.3).lean;
   expect(lean(1.3)).toBeGreaterThan(lean(2));
   expect(cover({ ...round, turnIn: 6, exponent: "flat" }, 0.3)).toEqual({ arc: 0.3, lean: Math.PI / 2 });
+  expect(domeCurve({ ...round, turnIn: 6, exponent: "flat" }, 9)).toEqual([
+    { x: 5, y: 6, lean: Math.PI / 2 },
+    { x: 0, y: 6, lean: Math.PI / 2 },
+  ]);
   expect(() => cover(round, 5)).toThrow(/between 0 and 5/);
 });
 
