@@ -26,7 +26,7 @@ export function layOutPage(): void {
   class Silent {
     addEventListener = () => undefined;
     removeEventListener = () => undefined;
-    postMessage = () => undefined;
+    postMessage = (news: unknown) => void told.push(news);
   }
   Object.assign(globalThis, {
     BroadcastChannel: Silent,
@@ -36,6 +36,9 @@ export function layOutPage(): void {
     navigator: {},
   });
 }
+
+/** What was told to other windows. */
+export const told: unknown[] = [];
 
 /** A browser that has kept nothing yet. */
 export function newDevice(): void {

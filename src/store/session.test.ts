@@ -243,3 +243,12 @@ test("a piece at fault on the bench it is planned with takes one mend after anot
   expect(session.change((each) => each.carrier.type === "hoop" && void (each.carrier.size.system = "eu"))).toBeNull();
   expect(session.store.getState().piece).toEqual(piece);
 });
+
+test("a choice that leaves the same field at fault for another reason is taken, one that puts another at fault is not", async () => {
+  const broken = { ...piece, carrier: { ...piece.carrier, size: { system: "mandrel", value: "K" } } } as Piece;
+  const session = openSession({ ...record, piece: broken }, await device(), () => SHIPPED_BENCH);
+  opened.push(session);
+  expect(session.change((each) => void (each.mounts[0]!.wall.heightRule = "fixed"))).toMatch(/^is missing/);
+  expect(session.change((each) => each.carrier.type === "hoop" && void (each.carrier.size.system = "eu"))).toBeNull();
+  expect(session.store.getState().piece).toMatchObject({ carrier: { size: { system: "eu", value: "K" } } });
+});

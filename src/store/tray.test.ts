@@ -5,11 +5,12 @@ import { type Piece } from "@/core/piece/piece";
 import tern from "@/core/piece/reference/tern-ring.piece.json";
 import { readBackup } from "@/formats/backup-codec";
 import { type Json, type JsonObject } from "@/formats/read-json";
-import { layOutPage, newDevice, stored } from "./a-page.testing";
+import { layOutPage, newDevice, stored, told } from "./a-page.testing";
 import { everythingName, everythingText } from "./files";
 import { readJournal, writeJournal } from "./journal";
 import { KeepError } from "./keeper";
 import { pieceRecord } from "./restoring";
+import { isTold } from "./tray-state";
 import { type Tray, openTray as opening } from "./tray";
 
 const opened: Tray[] = [];
@@ -135,6 +136,26 @@ test("ticks made in two windows are all kept, one that is not kept does not show
   expect(steps(here.store.getState().makes[piece.id])).not.toContain("step-19");
   await here.stepTick(piece, "future");
   expect(steps(here.store.getState().makes[piece.id])).toContain("step-19");
+});
+
+test("other windows are told what has changed: which pieces, that a making did, that the bench did", async () => {
+  const here = await openTray(null);
+  told.length = 0;
+  await here.addAll([called("a"), called("b")]);
+  await here.rename("b", "Other");
+  await here.tick(called("a"), "one", true);
+  await here.changeBench((each) => void (each.overshoot = 6));
+  expect(told).toEqual([
+    { kind: "pieces", ids: ["a", "b"] },
+    { kind: "pieces", ids: ["b"] },
+    { kind: "makes", ids: [] },
+    { kind: "bench" },
+  ]);
+});
+
+test("what is our own mistake is not told as a full device", () => {
+  expect(() => isTold(new TypeError("x"))).toThrow(TypeError);
+  expect(isTold(new KeepError("full", null))).toBeUndefined();
 });
 
 test("a change of the bench or a tick stands in the journal at once, so that a page that goes away meanwhile loses neither", async () => {

@@ -44,6 +44,7 @@ test("a fault names its path, what would be right and what was found, cut short 
   expect(faultLine(fault("", "not-json"))).toBe("/: is not JSON");
   expect(faultLine(fault("/carrier/form", "not-planned", { got: "open" }))).toBe("not planned yet: /carrier/form open");
   expect(faultMessage(fault("/a", "not-an-id", { got: "x".repeat(100) }))).toMatch(/, got x{60}…$/);
+  expect(faultMessage(fault("/a", "not-an-id", { got: "x".repeat(60) }))).toMatch(/, got x{60}$/);
   expect(faultMessage(fault("/a", "reserved", { got: "\u001b[1mhoop" }))).toBe(
     "must not be hoop, bail, hang, bridge, applied or piece, got [1mhoop",
   );

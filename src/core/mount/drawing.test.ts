@@ -52,6 +52,8 @@ test("gathering is drawn along the wall's own middle and ends in a cleft where t
       expect(Math.abs(near - middle)).toBeLessThan(0.02);
     }
   }
+  for (const run of drawn(tern, { outline: { shape: "oval", length: 20, width: 8 } }, {}).drawing.plan.gathers)
+    expect(Math.abs(run[0]![1] + run.at(-1)![1])).toBeLessThan(0.4);
   const around = drawn(tern, { outline: { shape: "round", diameter: 8 } }, {}).drawing.plan.gathers[0]!;
   expect(around[0]).toEqual(around.at(-1));
 });
