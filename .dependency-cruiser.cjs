@@ -45,6 +45,42 @@ module.exports = {
     },
     { name: "only-the-store-knows-idb", severity: "error", from: { pathNot: "^src/store/" }, to: { path: "node_modules/idb/" } },
     {
+      name: "the-app-knows-nothing-outside",
+      severity: "error",
+      from: { path: "^(src|demo)/", pathNot: "\\.(test|testing)\\.ts$" },
+      to: { path: "^(cli|e2e|speed|attack|scripts)/" },
+    },
+    {
+      name: "the-demo-is-fetched-late",
+      severity: "error",
+      from: { path: "^src/(core|words|formats|workers|store)/", pathNot: "\\.test\\.ts$" },
+      to: { path: "^demo/" },
+    },
+    {
+      name: "what-helps-tests-is-for-tests",
+      severity: "error",
+      from: { pathNot: "\\.(test|testing)\\.ts$" },
+      to: { path: "\\.(test|testing)\\.ts$" },
+    },
+    {
+      name: "a-person-drives-the-page-not-the-code",
+      severity: "error",
+      from: { path: "^e2e/" },
+      to: { path: "^(src|cli|speed|attack)/" },
+    },
+    {
+      name: "attack-and-speed-look-in-from-outside",
+      severity: "error",
+      from: { path: "^(attack|speed)/" },
+      to: { path: "^src/(store|ui|screens|app)/" },
+    },
+    {
+      name: "scripts-run-what-is-built",
+      severity: "error",
+      from: { path: "^scripts/" },
+      to: { path: "^(src|cli|e2e|speed|attack|demo)/" },
+    },
+    {
       name: "cli-knows-core-words-formats",
       severity: "error",
       from: { path: "^cli/" },

@@ -36,7 +36,7 @@ await Promise.all([
   (async () => {
     step("types", typegen && (await run("node", [bin("typescript/bin/tsc"), "--noEmit"])));
     step("format", await run("node", [bin("prettier/bin/prettier.cjs"), "--check", "--log-level=warn", "."]));
-    const cruise = ["--config", ".dependency-cruiser.cjs", "src", "cli", "demo"];
+    const cruise = ["--config", ".dependency-cruiser.cjs", "src", "cli", "demo", "e2e", "speed", "attack", "scripts"];
     step("import rules", await run("node", [bin("dependency-cruiser/bin/dependency-cruise.mjs"), ...cruise]));
   })(),
   (async () => {
