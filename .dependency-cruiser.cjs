@@ -14,10 +14,11 @@ const core = [
   ["geometry", ["measure"]],
   ["metal", ["measure", "geometry"]],
   ["stone", ["measure", "geometry"]],
-  ["mount", ["measure", "geometry", "metal", "stone"]],
-  ["hoop", ["measure", "geometry", "metal"]],
-  ["heats", ["measure", "metal"]],
-  ["making", ["heats", "stone", "metal", "measure"]],
+  ["joint", ["metal"]],
+  ["mount", ["measure", "geometry", "metal", "stone", "joint"]],
+  ["hoop", ["measure", "geometry", "metal", "joint"]],
+  ["heats", ["measure", "metal", "joint"]],
+  ["making", ["heats", "joint", "stone", "metal", "measure"]],
 ];
 const insideCore = core.map(([room, known]) => ({
   name: `core-${room}-knows-only-${known.join("-") || "itself"}`,

@@ -1,4 +1,4 @@
-import { type BuiltKind } from "@/core/heats/assembly";
+import { type BuiltKind } from "@/core/joint/joint";
 import { type Way } from "@/core/heats/problem";
 import { type Pallions } from "@/core/heats/solder";
 import { type DoubtOf, SURE, doubtAmong } from "@/core/piece/doubt";

@@ -1,4 +1,4 @@
-import { type Assembly } from "./assembly";
+import { type Assembly } from "../joint/joint";
 import { type Cost, NEVER, pack } from "./cost";
 import { bestFound, lowerBound } from "./large";
 import { type HeatWishes, type Pin, type Task, inBits, tasksOf } from "./problem";

@@ -1,5 +1,5 @@
 import { METALS } from "../metal/metals";
-import { type Part } from "./assembly";
+import { type Part } from "../joint/joint";
 
 export interface FlameShare {
   readonly part: string;

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { SHIPPED_SHELVES, type SolderForm } from "../metal/shelf";
-import { type Joint, assemble } from "./assembly";
+import { type Joint } from "../joint/joint";
 import { flameShares, thinSide } from "./flame";
 import { pallionsFor, solderVolume } from "./solder";
 import { danger, disturbance, fusingFlame, holds, solderFlames } from "./thermal";
@@ -99,32 +99,4 @@ test("a side that takes less than a quarter of the other's heat is the thin one"
     new Set(["b"]),
   );
   expect(shares.map(({ share }) => share)).toEqual([0.5, 0.5]);
-});
-
-test("settings come first in file order, then the carrier; each foot after its seam, each mount after foot and hoop", () => {
-  const setting = (mount: string) => ({
-    mount,
-    wall: { metal: "fine-silver" as const, mass: 1, thickness: 0.3, netLength: 40, netHeight: 3, seamAt: 0.25, footArea: 12 },
-    plate: { metal: "sterling" as const, mass: 1, blankMass: 2, thickness: 0.6 },
-  });
-  const { joints } = assemble([setting("m1"), setting("m2")], {
-    metal: "sterling",
-    mass: 2,
-    thickness: 1.6,
-    width: 3,
-    face: 4,
-    feet: [
-      { mount: "m1", length: 7, area: 10 },
-      { mount: "m2", length: 7, area: 10 },
-    ],
-  });
-  expect(joints.map(({ id, after }) => [id, ...after])).toEqual([
-    ["m1.seam"],
-    ["m1.foot", "m1.seam"],
-    ["m2.seam"],
-    ["m2.foot", "m2.seam"],
-    ["hoop.seam"],
-    ["hoop.mount.m1", "m1.foot", "hoop.seam"],
-    ["hoop.mount.m2", "m2.foot", "hoop.seam"],
-  ]);
 });

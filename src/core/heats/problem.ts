@@ -1,6 +1,6 @@
 import { METALS, type Metal } from "../metal/metals";
 import { type Shelf } from "../metal/shelf";
-import { type Assembly, type Joint, isSeam } from "./assembly";
+import { type Assembly, type Joint, isSeam } from "../joint/joint";
 import { type Flame, danger, fusingFlame, solderFlames } from "./thermal";
 
 export type Way = "free" | "step-down" | "one-grade" | "fuse-first" | "seams-hard";

@@ -1,4 +1,4 @@
-import { type Assembly } from "./assembly";
+import { type Assembly } from "../joint/joint";
 import { type BestHeats } from "./best";
 import { type HeatWishes } from "./problem";
 

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { SHIPPED_SHELVES } from "../metal/shelf";
 import { METALS, type Metal } from "../metal/metals";
-import { type Assembly, type Joint, type Part } from "./assembly";
+import { type Assembly, type Joint, type Part } from "../joint/joint";
 import { bestHeats } from "./best";
 import { type Cost, NEVER, pack, unpack } from "./cost";
 import { type HeatWishes, type Pin, type Problem, type Way, inBits, tasksOf } from "./problem";

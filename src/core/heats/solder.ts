@@ -1,5 +1,5 @@
 import { type Grade, type SolderForm } from "../metal/shelf";
-import { type Joint, isSeam } from "./assembly";
+import { type Joint, isSeam } from "../joint/joint";
 
 /** How much solder a joint wants, and in how many pieces. */
 export interface Pallions {

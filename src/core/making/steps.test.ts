@@ -1,4 +1,4 @@
-import { type BuiltKind, type Joint } from "../heats/assembly";
+import { type BuiltKind, type Joint } from "../joint/joint";
 import { type Making, type MakingMount, makingSteps } from "./steps";
 
 const joint = (id: string, kind: BuiltKind, mount: string | null): Joint => ({

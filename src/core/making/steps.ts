@@ -1,4 +1,4 @@
-import { type BuiltKind, type Joint } from "../heats/assembly";
+import { type BuiltKind, type Joint } from "../joint/joint";
 import { type Metal } from "../metal/metals";
 import { type Tenderness, isSoft } from "../stone/stone";
 

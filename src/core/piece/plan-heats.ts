@@ -1,4 +1,4 @@
-import { type Assembly, type Joint, isSeam } from "../heats/assembly";
+import { type Assembly, type Joint, isSeam } from "../joint/joint";
 import { type BestHeats, type ChosenHeat, type HeatsOf } from "../heats/best";
 import { flameShares, thinSide } from "../heats/flame";
 import { type HeatWishes, jointMetals, pinnedJoints, tasksOf } from "../heats/problem";

@@ -1,6 +1,6 @@
 import { type Cost } from "../heats/cost";
 import { type FlameShare } from "../heats/flame";
-import { type BuiltKind } from "../heats/assembly";
+import { type BuiltKind } from "../joint/joint";
 import { type Conflict } from "../heats/best";
 import { type Pallions } from "../heats/solder";
 import { type HeatWishes } from "../heats/problem";

@@ -64,6 +64,21 @@ test("a cup and its base are one part, as heavy as both; a plate is heavier befo
   expect(plate.mass).toBeLessThan(plate.blankMass!);
 });
 
+test("settings come first in file order, then the carrier; each foot after its seam, each mount after foot and hoop", () => {
+  const mounts = ["m1", "m2"].map((id, i) => mountWith({ id, place: { along: 20 * i } }));
+  const { parts, joints } = sizePiece({ ...tern, mounts }, SHIPPED_BENCH).assembly;
+  expect(parts.map(({ id }) => id)).toEqual(["m1.wall", "m1.plate", "m2.wall", "m2.plate", "hoop"]);
+  expect(joints.map(({ id, kind, mount, after }) => [id, kind, mount, ...after])).toEqual([
+    ["m1.seam", "seam", "m1"],
+    ["m1.foot", "foot", "m1", "m1.seam"],
+    ["m2.seam", "seam", "m2"],
+    ["m2.foot", "foot", "m2", "m2.seam"],
+    ["hoop.seam", "seam", null],
+    ["hoop.mount.m1", "mount", "m1", "m1.foot", "hoop.seam"],
+    ["hoop.mount.m2", "mount", "m2", "m2.foot", "hoop.seam"],
+  ]);
+});
+
 test("what nobody gave is the shipped default: losses, fit, wide bands, strips and the first shelf", () => {
   expect(SHIPPED).toMatchObject({
     losses: { wall: { squaring: 0.44, mark: 0.1, foot: 0.1, top: 0.1 }, hoop: { squaring: 0.5, mark: 0.1, sawPasses: 1, kerf: 0.28 } },

@@ -1,12 +1,13 @@
-import { type Assembly, type HoopParts, type SettingParts, assemble } from "../heats/assembly";
+import { type Assembly, type Built, type Tie, together } from "../joint/joint";
 import { type Outline } from "../geometry/outline";
 import { drawHoop } from "../hoop/drawing";
+import { hoopBuilt } from "../hoop/built";
 import { planHoop } from "../hoop/hoop";
-import { type Base, type Foot } from "../hoop/seat";
+import { type Base } from "../hoop/seat";
 import { type Finding, finding } from "../measure/finding";
 import { type Figures, figureOf, single } from "../measure/figure";
 import { tolerance } from "../measure/tolerances";
-import { sectionArea } from "../metal/section";
+import { settingBuilt } from "../mount/built";
 import { drawSetting, type SettingDrawing } from "../mount/drawing";
 import { planPlate } from "../mount/plate";
 import { planWall } from "../mount/plan-wall";
@@ -30,7 +31,7 @@ interface SizedMount {
   readonly id: string;
   readonly figures: Figures;
   readonly findings: readonly Finding[];
-  readonly parts: SettingParts;
+  readonly built: Built & { readonly tie: Tie };
   readonly base: Base;
   readonly drawing: SettingDrawing;
   readonly settled: Settled["mounts"][string];
@@ -40,7 +41,7 @@ interface SizedMount {
 export function sizePiece(piece: Piece, bench: BenchEntry): SizedPiece {
   const { carrier } = piece;
   const mounts = piece.mounts.map((mount) => sizeMount(mount, bench, carrier.type === "hoop"));
-  const settings = mounts.map(({ parts }) => parts);
+  const settings = mounts.map(({ built }) => built);
   const settledMounts = Object.fromEntries(mounts.map(({ id, settled }) => [id, settled]));
   const drawings = Object.fromEntries(mounts.map(({ id, drawing }) => [id, drawing]));
   const figures = mounts.reduce<Figures>((all, mount) => ({ ...all, ...mount.figures }), {});
@@ -50,7 +51,7 @@ export function sizePiece(piece: Piece, bench: BenchEntry): SizedPiece {
       piece,
       figures,
       findings,
-      assembly: assemble(settings, null),
+      assembly: together(settings),
       drawing: { settings: drawings, hoop: null },
       settled: { mounts: settledMounts, hoop: null },
     };
@@ -64,14 +65,17 @@ export function sizePiece(piece: Piece, bench: BenchEntry): SizedPiece {
     piece,
     figures: { ...figures, ...planned.figures },
     findings: [...findings, ...planned.findings],
-    assembly: assemble(settings, hoopParts(hoop, planned.mass, planned.feet)),
+    assembly: together([
+      ...settings,
+      hoopBuilt(
+        hoop,
+        planned,
+        settings.map(({ tie }) => tie),
+      ),
+    ]),
     drawing: { settings: drawings, hoop: drawHoop(hoop, planned) },
     settled: { mounts: settledMounts, hoop },
   };
-}
-
-function hoopParts({ metal, section }: ReturnType<typeof settleHoop>, mass: number, feet: readonly Foot[]): HoopParts {
-  return { metal, mass, thickness: section.thickness, width: section.width, face: sectionArea(section), feet };
 }
 
 function sizeMount(mount: Mount, bench: BenchEntry, onHoop: boolean): SizedMount {
@@ -96,7 +100,7 @@ function sizeMount(mount: Mount, bench: BenchEntry, onHoop: boolean): SizedMount
     id,
     figures,
     findings: [...tapeFindings(id, tapeOff), ...wallPlan.findings, ...softFindings(id, stone.material?.mohs ?? null, wall.thickness)],
-    parts: {
+    built: settingBuilt({
       mount: id,
       wall: {
         metal: wall.metal,
@@ -108,7 +112,7 @@ function sizeMount(mount: Mount, bench: BenchEntry, onHoop: boolean): SizedMount
         footArea,
       },
       plate: plate.isOwn ? null : { metal: plate.metal, mass: plateMass, blankMass: platePlan.blankMass, thickness: plate.thickness },
-    },
+    }),
     base: { mount: id, extent: outline.extent(across) + 2 * platePlan.edge, thickness: plate.thickness, along: mount.place?.along ?? 0 },
     drawing: drawSetting({
       outline,

@@ -1,4 +1,4 @@
-import { type Assembly } from "@/core/heats/assembly";
+import { type Assembly } from "@/core/joint/joint";
 import { type BestHeats } from "@/core/heats/best";
 import { type HeatWishes } from "@/core/heats/problem";
 
