@@ -2,6 +2,7 @@ import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { type Piece } from "@/core/piece/piece";
 import ternFile from "@/core/piece/reference/tern-ring.piece.json";
 import { faultLine } from "@/words/faults";
+import { attemptPlan } from "./attempt";
 import { decodeBackup, encodeParts, kindOf, readBackup } from "./backup-codec";
 import { benchFaults, decodeBench } from "./bench-codec";
 import { BENCH, MAKE, PIECE } from "./kinds";
@@ -78,6 +79,11 @@ test("a backup is read with its own bench: a piece sized by its mandrel is whole
   expect(pieceOnBench(json({ ...onMandrel, benchUsed: SHIPPED_BENCH }), mandrelBench).ok).toBe(false);
   expect(decodePiece(JSON.stringify({ ...onMandrel, benchUsed: mandrelBench })).ok).toBe(true);
   expect(decodePiece(JSON.stringify({ ...onMandrel, benchUsed: mandrelBench }), SHIPPED_BENCH).ok).toBe(false);
+});
+
+test("a piece with one thing against it is not planned, and told by that", () => {
+  expect(attemptPlan(onMandrel, SHIPPED_BENCH)).toMatchObject({ ok: false, faults: [{ path: "/carrier/size/value", code: "no-mandrel" }] });
+  expect(attemptPlan(onMandrel, mandrelBench).ok).toBe(true);
 });
 
 test("what is no backup is refused, all that is wrong with it at once", () => {
@@ -189,6 +195,11 @@ test("lists that are too long are told and not gone into; a hundred faults are t
   const faults = schemaFaults(PIECE.validate, { ...tern, ...Object.fromEntries(Array.from({ length: 150 }, (_, i) => [`x${i}`, 1])) });
   expect(faults).toHaveLength(MOST_FAULTS + 1);
   expect(faults.at(-1)).toMatchObject({ path: "", code: "and-more", values: { more: 50 } });
+  const one = schemaFaults(PIECE.validate, {
+    ...tern,
+    ...Object.fromEntries(Array.from({ length: MOST_FAULTS + 1 }, (_, i) => [`x${i}`, 1])),
+  });
+  expect(one.at(-1)).toMatchObject({ code: "and-more", values: { more: 1 } });
   expect(lengthFaults({ at: { a: { most: 2, in: { most: 1 } } } }, { a: [[1], [1, 2]] }, "").map(({ path }) => path)).toEqual(["/a/1"]);
   expect([fitsSchema(tern), fitsSchema(long)]).toEqual([true, false]);
 });

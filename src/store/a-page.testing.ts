@@ -24,8 +24,8 @@ export function layOutPage(): void {
   };
   for (const key of ["getItem", "setItem", "removeItem"]) Object.defineProperty(store, key, { enumerable: false });
   class Silent {
-    addEventListener = () => undefined;
-    removeEventListener = () => undefined;
+    addEventListener = (_name: string, hear: Heard) => void listening.add(hear);
+    removeEventListener = (_name: string, hear: Heard) => void listening.delete(hear);
     postMessage = (news: unknown) => void told.push(news);
   }
   Object.assign(globalThis, {
@@ -35,6 +35,15 @@ export function layOutPage(): void {
     localStorage: store,
     navigator: {},
   });
+}
+
+type Heard = (event: { readonly data: unknown }) => void;
+
+const listening = new Set<Heard>();
+
+/** Another window tells something. */
+export function hearFrom(news: unknown): void {
+  for (const hear of listening) hear({ data: news });
 }
 
 /** What was told to other windows. */

@@ -2,7 +2,7 @@ import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { type Piece } from "@/core/piece/piece";
 import tern from "@/core/piece/reference/tern-ring.piece.json";
 import { readLength } from "@/core/measure/reading";
-import { heard, layOutPage, page, stored } from "./a-page.testing";
+import { hearFrom, heard, layOutPage, page, stored } from "./a-page.testing";
 import { readJournal } from "./journal";
 import { KeepError, type Keeper, type PieceRecord } from "./keeper";
 import { memoryKeeper } from "./memory";
@@ -251,4 +251,23 @@ test("a choice that leaves the same field at fault for another reason is taken, 
   expect(session.change((each) => void (each.mounts[0]!.wall.heightRule = "fixed"))).toMatch(/^is missing/);
   expect(session.change((each) => each.carrier.type === "hoop" && void (each.carrier.size.system = "eu"))).toBeNull();
   expect(session.store.getState().piece).toMatchObject({ carrier: { size: { system: "eu", value: "K" } } });
+});
+
+test("news of another piece, or of anything else, overtakes nothing; news of this one does", async () => {
+  const keeper = await device();
+  const session = open(keeper);
+  await keeper.write([{ store: "pieces", put: { ...record, changed: "2026-11-13T09:41:00Z" }, madeOn: 1 }]);
+  hearFrom({ kind: "pieces", ids: ["other"] });
+  hearFrom({ kind: "bench" });
+  await new Promise(setImmediate);
+  expect(session.store.getState().keeping.state).toBe("kept");
+  hearFrom({ kind: "pieces", ids: ["other", piece.id] });
+  await new Promise(setImmediate);
+  expect(session.store.getState().keeping.state).toBe("elsewhere");
+});
+
+test("two hundred steps can be undone", async () => {
+  const session = open(await device());
+  for (let i = 0; i < 205; i++) session.change((each) => void (each.notes = String(i)));
+  expect(session.history.getState().pastStates).toHaveLength(200);
 });

@@ -78,6 +78,17 @@ test("what nobody measured is left blank on the card, and what rests on it: the 
     "Cut strip: 46.05 mm long, slit to ______ mm tall; fine silver, 0.32 mm",
     "Lands at: 45.53 × ______ mm, shows 93% of the face",
   ]);
+  const doubts = cardRows(tern, plan(tern), METRIC, noHeight).map(({ doubt }) => doubt !== undefined);
+  expect(doubts).toEqual([true, true, true, false, false, false]);
+  const noLength = doubter({ unmeasured: ["m1.stone.outline.length"], refused: [] });
+  expect(cardRows(tern, plan(tern), METRIC, noLength).map(({ doubt }) => doubt !== undefined)).toEqual([
+    true,
+    true,
+    true,
+    true,
+    false,
+    false,
+  ]);
   const solder = plan(tern).heats.map((heat) => solderText(heat, plan(tern), METRIC, noHeight));
   expect([solder[0], solder[1]]).toEqual([
     "______ pieces under the seam, on charcoal, rests on a refused entry",

@@ -58,6 +58,21 @@ test("smoothing takes out a dent, and a mirrored free-form is alike on both side
   const hollow = (shape: Free) => Math.max(...outlineOfShape(shape).stations.map(({ curvature }) => -curvature));
   expect(hollow(dented)).toBeGreaterThan(0.1);
   expect(hollow(smoothed(dented))).toBeLessThan(hollow(dented) / 2);
+  const kite: Free = {
+    shape: "free",
+    points: [
+      [4, 0],
+      [1, 2],
+      [-2, 1],
+      [0, -3],
+    ],
+  };
+  expect(smoothed(kite).points).toEqual([
+    [2.25, -0.25],
+    [1, 1.25],
+    [-0.75, 0.25],
+    [0.5, -1.25],
+  ]);
   const mirrored = mirroredAcross(pebble);
   const outline = outlineOfShape(mirrored);
   expect(outline.centre[1]).toBeCloseTo(0, 6);
