@@ -31,6 +31,9 @@ export function planFile(plan: Plan): object {
       checks: step.checks,
       cautions: step.cautions,
     })),
-    findings: findings.map((finding) => ({ ...finding, text: findingText(finding, METRIC) })),
+    findings: findings.map((finding) => {
+      const { mount: _mount, ...told } = finding;
+      return { ...told, text: findingText(finding, METRIC) };
+    }),
   };
 }

@@ -13,7 +13,7 @@ export function FindingNotes({ stage, mount }: { readonly stage: string; readonl
   const units = useUnits();
   const doubtOf = useDoubt();
   return findings
-    .filter(({ code, at }) => stageOf(code, at, mount) === stage)
+    .filter((finding) => stageOf(finding, mount) === stage)
     .map((finding, i) => (
       <Note key={`${finding.code}${i}`} level={finding.level} said={sayFinding(finding, units)} doubt={doubtOf(finding.at)} />
     ));

@@ -92,10 +92,10 @@ test("small words", () => {
     showFigureValue(7, "count", METRIC),
   ]).toEqual(["1.5 mm²", "6.8%", "2.00 g", "18.5°", "7"]);
   expect([
-    stageOf("wall.too-low", "m1.wall", "m1"),
-    stageOf("wall.too-low", "m2.wall", "m1"),
-    stageOf("heats.runs", "m2.foot", "m1"),
-    stageOf("hoop.wide-band", "hoop", "m1"),
+    stageOf({ code: "wall.too-low", mount: "m1" }, "m1"),
+    stageOf({ code: "wall.too-low", mount: "m2" }, "m1"),
+    stageOf({ code: "heats.runs", mount: null }, "m1"),
+    stageOf({ code: "hoop.wide-band", mount: null }, "m1"),
   ]).toEqual(["wall", null, "heats", "hoop"]);
   expect(termText({ label: "mark", value: 0.1, from: "bench" })).toBe("mark");
   expect(termText({ label: "formula", value: 1, from: "formula", note: "density" })).toBe("volume times density");

@@ -99,10 +99,6 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
     what: `A wall ${v.length("thickness")} thick is hard to push over a stone of ${v.text("mohs")} Mohs.`,
     advice: "The punch that moves it can crack the stone. Take 0.40 or thinner, or thin its upper inside edge first.",
   }),
-  "plate.lift-short": (v) => ({
-    what: `The ledge alone lifts the stone ${v.bare("ledge")}, more than ${v.bare("lift")}.`,
-    advice: "Give the lift as the ledge's height or more.",
-  }),
   "hoop.wide-band": (v) => ({
     what: `A band ${v.length("width")} wide fits tighter.`,
     advice: `${v.length("add")} is added to the inside diameter.`,

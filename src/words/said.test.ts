@@ -100,11 +100,6 @@ test.each<[FindingCode, Record<string, number | string>, string]>([
     { thickness: 2.2, mohs: 3 },
     "A wall 2.20 mm thick is hard to push over a stone of 3 Mohs. The punch that moves it can crack the stone. Take 0.40 or thinner, or thin its upper inside edge first.",
   ],
-  [
-    "plate.lift-short",
-    { ledge: 2.2, lift: 3.3 },
-    "The ledge alone lifts the stone 2.20, more than 3.30. Give the lift as the ledge's height or more.",
-  ],
   ["hoop.wide-band", { width: 2.2, add: 3.3 }, "A band 2.20 mm wide fits tighter. 3.30 mm is added to the inside diameter."],
   [
     "hoop.flat-too-deep",

@@ -1,4 +1,4 @@
-import { type FindingCode } from "@/core/measure/finding";
+import { type Finding, type FindingCode } from "@/core/measure/finding";
 
 /** The stages of a piece, in the order they are made. */
 export const STAGES = ["stone", "wall", "plate", "hoop", "heats", "making"] as const;
@@ -13,10 +13,43 @@ export const STAGE_NAMES: Readonly<Record<StageId, string>> = {
   making: "Making",
 };
 
-const OF_A_SETTING: readonly string[] = ["stone", "wall", "plate"];
+/** The stage at which each finding is shown. */
+const FINDING_STAGES: Readonly<Record<FindingCode, StageId>> = {
+  "stone.tape-off": "stone",
+  "wall.too-low": "wall",
+  "wall.hides-stone": "wall",
+  "wall.gathers": "wall",
+  "wall.point": "wall",
+  "wall.wrapped-short": "wall",
+  "wall.seam-near-corner": "wall",
+  "wall.no-strip": "wall",
+  "wall.tube-loose": "wall",
+  "wall.shelf-narrow": "wall",
+  "wall.seat-through": "wall",
+  "wall.cup-small": "wall",
+  "wall.cup-large": "wall",
+  "wall.left-thin": "wall",
+  "wall.left-thick": "wall",
+  "wall.heavy-on-soft": "wall",
+  "hoop.wide-band": "hoop",
+  "hoop.flat-too-deep": "hoop",
+  "hoop.saddle-too-deep": "hoop",
+  "hoop.saddle-no-room": "hoop",
+  "hoop.mounts-touch": "hoop",
+  "hoop.rule-large": "hoop",
+  "heats.runs": "heats",
+  "heats.softens": "heats",
+  "heats.at-risk": "heats",
+  "heats.overshoot": "heats",
+  "heats.impossible": "heats",
+  "heats.unproven": "heats",
+  "heats.not-found": "heats",
+  "heats.shelf-missing": "heats",
+  "heats.pin-unknown": "heats",
+  "heats.better-unpinned": "heats",
+};
 
 /** The stage that a finding is shown at; null for another setting's. */
-export function stageOf(code: FindingCode, at: string, mount: string): StageId | null {
-  const stage = code.slice(0, code.indexOf(".")) as StageId;
-  return OF_A_SETTING.includes(stage) && !at.startsWith(`${mount}.`) ? null : stage;
+export function stageOf({ code, mount }: Pick<Finding, "code" | "mount">, shown: string): StageId | null {
+  return mount === null || mount === shown ? FINDING_STAGES[code] : null;
 }

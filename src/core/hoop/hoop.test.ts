@@ -129,7 +129,7 @@ test("a plate of 0.3 or less has no room for a saddle, and is told so whatever w
   const findings = (thickness: number, width: number | null) =>
     planHoop({ ...closed, saddleWidth: width === null ? null : { value: width, from: "piece" } }, [{ ...base, thickness }]).findings;
   expect(findings(0.3, null)).toEqual([
-    { code: "hoop.saddle-no-room", level: "error", at: "m1.plate", values: { thickness: 0.3, needed: 0.3 } },
+    { code: "hoop.saddle-no-room", level: "error", at: "m1.plate", mount: null, values: { thickness: 0.3, needed: 0.3 } },
   ]);
   expect(findings(0.25, 4).map(({ code }) => code)).toEqual(["hoop.saddle-no-room"]);
   expect(findings(0.31, null)).toEqual([]);

@@ -16,7 +16,6 @@ export type FindingCode =
   | "wall.left-thin"
   | "wall.left-thick"
   | "wall.heavy-on-soft"
-  | "plate.lift-short"
   | "hoop.wide-band"
   | "hoop.flat-too-deep"
   | "hoop.saddle-too-deep"
@@ -42,10 +41,12 @@ export interface Finding {
   readonly level: Level;
   /** The part, joint or stage it concerns. */
   readonly at: string;
+  /** The setting whose it is; null where it is the whole piece's. */
+  readonly mount: string | null;
   /** The numbers and names that prove it. */
   readonly values: Readonly<Record<string, number | string>>;
 }
 
-export function finding(code: FindingCode, level: Level, at: string, values: Finding["values"]): Finding {
-  return { code, level, at, values };
+export function finding(code: FindingCode, level: Level, at: string, values: Finding["values"], mount: string | null = null): Finding {
+  return { code, level, at, mount, values };
 }

@@ -63,7 +63,7 @@ function mergeNear(places: readonly number[], perimeter: number): number[] {
 
 export function gatherFindings(id: string, { figure, points }: Gathering): Finding[] {
   if (points.length > 0 || figure.value > GATHERS.first) {
-    return [finding("wall.point", "warning", `${id}.wall`, { strain: figure.value, points: points.length })];
+    return [finding("wall.point", "warning", `${id}.wall`, { strain: figure.value, points: points.length }, id)];
   }
-  return figure.value > GATHERS.passes ? [finding("wall.gathers", "warning", `${id}.wall`, { strain: figure.value })] : [];
+  return figure.value > GATHERS.passes ? [finding("wall.gathers", "warning", `${id}.wall`, { strain: figure.value }, id)] : [];
 }

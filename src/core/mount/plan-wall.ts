@@ -119,11 +119,11 @@ function heightFindings(id: string, dome: Dome, wall: Wall, netHeight: number, l
   const needed = heightThatHolds(dome, lip);
   const findings: Finding[] = [];
   if (standing < needed) {
-    findings.push(finding("wall.too-low", "error", at, { height: standing, needed, turnIn: dome.turnIn, rule: wall.height.rule }));
+    findings.push(finding("wall.too-low", "error", at, { height: standing, needed, turnIn: dome.turnIn, rule: wall.height.rule }, id));
   }
   const limit = Math.max(HIDING.ofStone * dome.height, HIDING.ofHolding * needed);
   if (dome.exponent !== "flat" && standing > limit) {
-    findings.push(finding("wall.hides-stone", "warning", at, { height: standing, limit, stone: dome.height }));
+    findings.push(finding("wall.hides-stone", "warning", at, { height: standing, limit, stone: dome.height }, id));
   }
   return findings;
 }

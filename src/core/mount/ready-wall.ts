@@ -76,12 +76,12 @@ function planTube(id: string, outline: Outline, wall: Wall, ready: ReadyMade, ne
     findings: [
       ...(left ? thicknessFindings(id, left.value, wanted.thickness) : []),
       ...(at && !bored && at.inside - bore > SPOKEN.loose
-        ? [finding("wall.tube-loose", "warning", `${id}.wall`, { inside: at.inside, bore, over: at.inside - bore })]
+        ? [finding("wall.tube-loose", "warning", `${id}.wall`, { inside: at.inside, bore, over: at.inside - bore }, id)]
         : []),
       ...(shelf && isShelved && shelf.value < LEAST_SHELF
-        ? [finding("wall.shelf-narrow", "warning", `${id}.wall`, { shelf: shelf.value, needed: LEAST_SHELF })]
+        ? [finding("wall.shelf-narrow", "warning", `${id}.wall`, { shelf: shelf.value, needed: LEAST_SHELF }, id)]
         : []),
-      ...(shelf && !isShelved ? [finding("wall.seat-through", "note", `${id}.wall`, { shelf: shelf.value })] : []),
+      ...(shelf && !isShelved ? [finding("wall.seat-through", "note", `${id}.wall`, { shelf: shelf.value }, id)] : []),
     ],
   };
 }
@@ -121,12 +121,12 @@ function cupFigures(key: (name: string) => string, at: Diameters, across: number
 
 function cupFindings(id: string, inside: number, across: number, fit: number): Finding[] {
   const gap = (inside - across) / 2;
-  if (gap < 0) return [finding("wall.cup-small", "error", `${id}.wall`, { inside, stone: across, wanted: across + 2 * fit })];
-  return gap - fit > SPOKEN.loose ? [finding("wall.cup-large", "warning", `${id}.wall`, { gap, fit, wanted: across + 2 * fit })] : [];
+  if (gap < 0) return [finding("wall.cup-small", "error", `${id}.wall`, { inside, stone: across, wanted: across + 2 * fit }, id)];
+  return gap - fit > SPOKEN.loose ? [finding("wall.cup-large", "warning", `${id}.wall`, { gap, fit, wanted: across + 2 * fit }, id)] : [];
 }
 
 function thicknessFindings(id: string, left: number, wanted: number): Finding[] {
   const more = left - wanted;
-  if (more < -SPOKEN.thin - tolerance.sum) return [finding("wall.left-thin", "warning", `${id}.wall`, { left, wanted })];
-  return more > SPOKEN.thick + tolerance.sum ? [finding("wall.left-thick", "note", `${id}.wall`, { left, wanted, thin: more })] : [];
+  if (more < -SPOKEN.thin - tolerance.sum) return [finding("wall.left-thin", "warning", `${id}.wall`, { left, wanted }, id)];
+  return more > SPOKEN.thick + tolerance.sum ? [finding("wall.left-thick", "note", `${id}.wall`, { left, wanted, thin: more }, id)] : [];
 }

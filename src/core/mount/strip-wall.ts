@@ -39,7 +39,7 @@ export function planStrip(
       ...seamFindings(id, outline, seamAt, shankPlaces),
       ...(strip || wall.source === "sheet" || wall.stripHeights.length === 0
         ? []
-        : [finding("wall.no-strip", "note", `${id}.wall`, { needed: cutHeight, tallest: Math.max(...wall.stripHeights) })]),
+        : [finding("wall.no-strip", "note", `${id}.wall`, { needed: cutHeight, tallest: Math.max(...wall.stripHeights) }, id)]),
     ],
   };
 }
@@ -62,7 +62,7 @@ function notchFigures(key: (name: string) => string, { notch }: Wall, net: numbe
 /** A strip wrapped over a notch comes out short of what lies in it. */
 function shortfallFindings(id: string, net: number, wrapped: number): Finding[] {
   const short = net - wrapped;
-  return short > SHOWN ? [finding("wall.wrapped-short", "note", `${id}.wall`, { short, wrapped, net })] : [];
+  return short > SHOWN ? [finding("wall.wrapped-short", "note", `${id}.wall`, { short, wrapped, net }, id)] : [];
 }
 
 /** Less than this is not seen on any rule (mm). */
@@ -71,7 +71,7 @@ const SHOWN = 0.005;
 function seamFindings(id: string, outline: Outline, seamAt: number, shankPlaces: readonly number[]): Finding[] {
   if (isClearOfCorners(outline, seamAt)) return [];
   const better = straightestPlace(outline, shankPlaces);
-  return isClearOfCorners(outline, better) ? [finding("wall.seam-near-corner", "warning", `${id}.wall`, { at: seamAt, better })] : [];
+  return isClearOfCorners(outline, better) ? [finding("wall.seam-near-corner", "warning", `${id}.wall`, { at: seamAt, better }, id)] : [];
 }
 
 /** The lowest strip on the shelf that is tall enough, and what comes off it; null where there is none. */

@@ -163,11 +163,13 @@ function outlineFigures(id: string, outline: Outline, tapeOff: number | null): F
 const HEAVY_WALL = 1;
 
 function softFindings(id: string, mohs: number | null, thickness: number): Finding[] {
-  return thickness > HEAVY_WALL && isSoft(mohs) ? [finding("wall.heavy-on-soft", "warning", `${id}.wall`, { thickness, mohs: mohs! })] : [];
+  return thickness > HEAVY_WALL && isSoft(mohs)
+    ? [finding("wall.heavy-on-soft", "warning", `${id}.wall`, { thickness, mohs: mohs! }, id)]
+    : [];
 }
 
 function tapeFindings(id: string, tapeOff: number | null): Finding[] {
   return tapeOff !== null && Math.abs(tapeOff) > tolerance.wrongReading
-    ? [finding("stone.tape-off", "warning", `${id}.stone`, { off: tapeOff })]
+    ? [finding("stone.tape-off", "warning", `${id}.stone`, { off: tapeOff }, id)]
     : [];
 }

@@ -111,6 +111,6 @@ function heatsResult({ heats, heatPlan }: Plan): string {
 }
 
 function levelOf(stage: StageId, { findings }: Plan, mount: string): StemEntry["level"] {
-  const here = findings.filter((finding) => stageOf(finding.code, finding.at, mount) === stage).map(({ level }) => level);
+  const here = findings.filter((finding) => stageOf(finding, mount) === stage).map(({ level }) => level);
   return here.includes("error") ? "error" : here.includes("warning") ? "warning" : null;
 }
