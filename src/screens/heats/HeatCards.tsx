@@ -1,14 +1,12 @@
 "use client";
 
-import { type Piece } from "@/core/piece/piece";
 import { type Plan, type PlannedHeat } from "@/core/piece/plan";
 import { useDoubt } from "@/ui/doubt";
 import { useIsSettling, usePlan } from "@/ui/plan";
-import { useSessionState } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
 import { SETTLING, jointAdvice, solderText } from "@/words/heats";
 import { capital, gradeName, jointName, partName } from "@/words/names";
-import { CAUTIONS, CAUTIONS_DEFER } from "@/words/steps";
+import { CAUTIONS, CAUTIONS_DEFER, sayStep } from "@/words/steps";
 import { type Units, showPercent, showTemperature } from "@/words/show";
 
 /** A card for each heat: solder, flame, and what to look for; and one for when there is no more heat. */
@@ -16,7 +14,6 @@ export function HeatCards() {
   const plan = usePlan();
   const isSettling = useIsSettling();
   const units = useUnits();
-  const piece = useSessionState((state) => state.piece);
   return (
     <>
       <ol aria-busy={isSettling} className={`flex h-[164px] gap-2.5 overflow-x-auto ${isSettling ? "opacity-60" : ""}`}>
@@ -25,7 +22,7 @@ export function HeatCards() {
         ))}
         <li className="min-w-[184px] flex-1 rounded-[6px] border border-line bg-[repeating-linear-gradient(135deg,#f4f6f6_0_8px,#eef1f0_8px_16px)] px-[11px] py-[9px] text-[12.5px]">
           <b className="text-[14px] font-[660]">No more heat</b>
-          <p className="mt-1 leading-[1.36] text-soft">{afterHeats(piece)}</p>
+          <p className="mt-1 leading-[1.36] text-soft">{afterHeats(plan, units)}</p>
         </li>
       </ol>
       {isSettling && (
@@ -40,9 +37,11 @@ export function HeatCards() {
   );
 }
 
-function afterHeats({ mounts }: Piece): string {
-  const tender = mounts.find(({ stone }) => stone.material?.tender?.includes("heat"))?.stone.material?.name;
-  return `The stone goes in after this. Patina and tumbling first${tender ? `: ${tender} does not bear heat` : ""}.`;
+/** What has to be done before the stone goes in, of the setting whose stone bears least. */
+function afterHeats(plan: Plan, units: Units): string {
+  const surfaces = plan.steps.filter(({ code }) => code === "set.surface");
+  const titles = surfaces.map((step) => sayStep(step, plan.figures, units).title);
+  return `The stone goes in after this. ${titles.reduce((longest, title) => (title.length > longest.length ? title : longest), "")}.`;
 }
 
 interface CardProps {
