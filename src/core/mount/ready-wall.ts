@@ -30,7 +30,14 @@ const USUAL_SHELF = 0.5;
 /** Both diameters of a tube of which one is known: the wall wanted apart, and a shelf as well. */
 export function usualDiameters(known: "outside" | "inside", value: number, thickness: number) {
   const apart = 2 * (thickness + USUAL_SHELF);
-  return known === "inside" ? { outside: value + apart, inside: value } : { outside: value, inside: Math.max(value / 2, value - apart) };
+  return known === "inside"
+    ? { outside: toMicron(value + apart), inside: value }
+    : { outside: value, inside: toMicron(Math.max(value / 2, value - apart)) };
+}
+
+/** What is guessed stands in the file as it would be typed. */
+function toMicron(mm: number): number {
+  return Math.round(mm * 1000) / 1000;
 }
 
 /** Whether the stone is larger than the tube's inside, so that a seat has to be cut for it. */
