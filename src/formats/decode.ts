@@ -1,6 +1,6 @@
 import { type Fault, fault } from "@/core/piece/fault";
 import { type Migrations, migrate } from "./migrations";
-import { type Lists, type Read } from "./read-json";
+import { type JsonObject, type Lists, type Read } from "./read-json";
 import { type Validator, schemaFaults } from "./validate";
 
 export type Decoded<T> =
@@ -25,10 +25,15 @@ export function decode<T>(kind: Kind, read: Read): Decoded<T> {
     return { ok: false, faults: [fault("/version", "whole-number", { got: JSON.stringify(version) ?? "nothing" })] };
   }
   if (version > kind.newest) return { ok: false, faults: [fault("/version", "too-new", { newest: kind.newest, got: version })] };
-  const file = migrate(read.value, version, kind.newest, kind.migrations);
+  const file = broughtUp(kind, read.value);
   const faults = schemaFaults(kind.validate, file, kind.lists);
   if (faults.length > 0) return { ok: false, faults };
   return { ok: true, value: file as T, migratedFrom: version === kind.newest ? null : version };
+}
+
+/** A file whose version is one that is read, as the newest has it; what is at the newest already is the same. */
+export function broughtUp({ newest, migrations }: Kind, file: JsonObject): JsonObject {
+  return migrate(file, Number(file.version), newest, migrations);
 }
 
 /** The faults of a part of a file, by the path of the part. */

@@ -104,11 +104,12 @@ function benchOfTwo(bench: JsonObject): JsonObject {
   return { ...rest, version: 2, minutes: pickle === undefined ? minutes : { "join.pickle": { hands: 1, wait: pickle } } };
 }
 
-/** Steps with the time they were done at, which one did not keep; what was measured was typed. */
+/** Steps with the time they were done at, which one did not keep; what was measured was typed; its own copy of the piece as two has it. */
 function makeOfTwo(make: JsonObject): JsonObject {
   return {
     ...make,
     version: 2,
+    ...changed(make, "pieceFile", asRecord, (piece) => (piece.version === 1 ? renamedMounts(pieceOfTwo(piece)) : piece)),
     ...changed(make, "done", asList, (done) => done.map((step): Json => (typeof step === "string" ? { step, at: "" } : step))),
     ...changed(make, "measured", asList, (measured) =>
       measured.map((each): Json => (asRecord(each) ? { ...asRecord(each), by: "typed" } : each)),

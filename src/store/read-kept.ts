@@ -1,6 +1,6 @@
 import { type Fault, fault } from "@/core/piece/fault";
 import { benchFromJson } from "@/formats/bench-codec";
-import { decode, faultsUnder } from "@/formats/decode";
+import { broughtUp, decode, faultsUnder } from "@/formats/decode";
 import {
   validateBenchRecord,
   validateJournalEntry,
@@ -9,7 +9,7 @@ import {
   validatePieceRecord,
 } from "@/formats/generated/validators";
 import { MAKE, PIECE } from "@/formats/kinds";
-import { type Json, asObject } from "@/formats/read-json";
+import { type Json, type JsonObject, asObject } from "@/formats/read-json";
 import { type Validator, schemaFaults } from "@/formats/validate";
 import { type Piece } from "@/core/piece/piece";
 import { type BenchChange } from "./bench-changes";
@@ -36,7 +36,9 @@ const OF_SIZE: ReadonlySet<Fault["code"]> = new Set(["above", "at-least", "at-mo
 function readPiece(raw: unknown): Readable<Piece> {
   const decoded = decode<Piece>(PIECE, asObject(raw as Json, PIECE.format, PIECE.lists));
   if (decoded.ok) return decoded;
-  return decoded.faults.every(({ code }) => OF_SIZE.has(code)) ? { ok: true, value: raw as Piece } : decoded;
+  return decoded.faults.every(({ code }) => OF_SIZE.has(code))
+    ? { ok: true, value: broughtUp(PIECE, raw as JsonObject) as unknown as Piece }
+    : decoded;
 }
 
 function readMake(raw: unknown): Readable<Make> {

@@ -1,0 +1,207 @@
+import { SHIPPED_BENCH } from "@/core/piece/bench";
+import { type Piece } from "@/core/piece/piece";
+import tern from "@/core/piece/reference/tern-ring.piece.json";
+import { pieceFaults } from "@/formats/piece-codec";
+import { type ReadBackup } from "@/formats/backup-codec";
+import oldSamphire from "@/formats/version-1/samphire-ring.piece.json";
+import oldTern from "@/formats/version-1/tern-ring.piece.json";
+import { layOutPage, stored } from "./a-page.testing";
+import { freeId } from "./ids";
+import { clearJournal, dropAside, readJournal, setAside, writeJournal } from "./journal";
+import { type Change } from "./keeper";
+import { readJournalEntry, readNews, readRecord } from "./read-kept";
+import { makeRecord, pieceRecord, restoreChanges } from "./restoring";
+
+beforeAll(layOutPage);
+beforeEach(() => {
+  stored.clear();
+  for (const key of Object.keys(localStorage)) localStorage.removeItem(key);
+});
+
+const piece = tern as unknown as Piece;
+const changed = "2026-11-12T09:41:00Z";
+const record = (more: object = {}) => ({ ...pieceRecord(piece, changed), revision: 3, ...more });
+const make = {
+  format: "hoop-ledger/make",
+  version: 2,
+  id: "m-1",
+  piece: piece.id,
+  pieceFile: piece,
+  started: changed,
+  finished: null,
+} as const;
+const whole = { ...make, done: [{ step: "a", at: changed }], measured: [], remedies: [], notes: "" };
+const kept = (more: object = {}) => ({ id: "m-1", piece: piece.id, make: whole, changed, revision: 1, ...more });
+const told = (read: ReturnType<typeof readRecord> | ReturnType<typeof readNews> | ReturnType<typeof readJournalEntry>) =>
+  read.ok ? [] : read.faults.map(({ path, code }) => `${path} ${code}`);
+
+test("a record is read as it was put, or refused by the place of what is wrong", () => {
+  expect(readRecord("pieces", record())).toEqual({ ok: true, value: record() });
+  expect(told(readRecord("pieces", record({ changed: undefined })))).toEqual(["/changed missing"]);
+  expect(told(readRecord("pieces", record({ revision: 1.5 })))).toEqual(["/revision whole-number"]);
+  expect(told(readRecord("pieces", record({ drafts: { a: { text: 7 } } })))).toEqual([
+    "/drafts/a/problem missing",
+    "/drafts/a/text wrong-type",
+  ]);
+  expect(told(readRecord("pieces", record({ id: "other" })))).toEqual(["/piece/id duplicate"]);
+  expect(told(readRecord("pieces", record({ piece: { ...piece, kind: "hat" } })))).toEqual(["/piece/kind one-of"]);
+  for (const nothing of [null, undefined, 7, "x", []]) expect(readRecord("pieces", nothing).ok).toBe(false);
+  expect(readRecord("makes", kept())).toEqual({ ok: true, value: kept() });
+  expect(told(readRecord("makes", kept({ make: { ...whole, done: ["a"] } })))).toEqual(["/make/done/0 wrong-type"]);
+  const bench = { id: "bench", bench: SHIPPED_BENCH, changed, revision: 1 };
+  expect(readRecord("settings", bench)).toEqual({ ok: true, value: bench });
+  expect(told(readRecord("settings", { ...bench, id: "other" }))).toEqual(["/id wrong-format"]);
+  expect(told(readRecord("settings", { ...bench, bench: { ...SHIPPED_BENCH, overshoot: 40 } }))).toEqual(["/bench/overshoot at-most"]);
+});
+
+test("what an older program kept is brought up as it is read, also where it would be taken no more", () => {
+  const old = (of: object, more: object = {}) => ({ ...record(), id: "samphire-ring", piece: of, ...more });
+  expect(readRecord("pieces", old(oldSamphire))).toMatchObject({
+    ok: true,
+    value: { piece: { version: 2, mounts: [{ wall: { cup: { length: 11 } } }] } },
+  });
+  const thin = { ...oldTern, carrier: { ...oldTern.carrier, stock: { ...oldTern.carrier.stock, thickness: 5.5e-11 } } };
+  const read = readRecord("pieces", old(thin, { id: "tern-ring" }));
+  if (!read.ok) throw new Error(JSON.stringify(read.faults));
+  expect(pieceFaults(read.value.piece, SHIPPED_BENCH).map(({ path, code }) => `${path} ${code}`)).toEqual([
+    "/carrier/stock/thickness at-least",
+  ]);
+  expect(
+    readRecord("makes", kept({ make: { ...make, version: 1, pieceFile: oldTern, done: ["a"], measured: [], notes: "" } })),
+  ).toMatchObject({
+    ok: true,
+    value: { make: { version: 2, done: [{ step: "a", at: "" }] } },
+  });
+  const bench = { format: "hoop-ledger/bench", version: 1, minutes: { pickle: 5 } };
+  expect(readRecord("settings", { id: "bench", bench, changed, revision: 1 })).toMatchObject({
+    ok: true,
+    value: { bench: { version: 2, minutes: { "join.pickle": { hands: 1, wait: 5 } } } },
+  });
+  expect(told(readRecord("pieces", record({ piece: { ...piece, version: 3 } })))).toEqual(["/piece/version too-new"]);
+});
+
+test("the journal gives back what was written, name by name; what cannot be read is set aside with why, and can be dropped", () => {
+  const { revision: _none, ...unrevised } = record();
+  writeJournal("tern-ring", { kind: "piece", record: unrevised, madeOn: 3 });
+  writeJournal("t", { kind: "tick", piece: piece.id, make: whole, step: "a", isDone: true });
+  writeJournal("b", { kind: "bench", edits: [{ path: ["overshoot"], after: 3 }] });
+  localStorage.setItem("hoop-ledger/journal/torn", "{");
+  localStorage.setItem("hoop-ledger/journal/strange", '{"kind":"spoon"}');
+  localStorage.setItem("elsewhere", "{");
+  const read = readJournal();
+  expect(read.map(({ name }) => name).sort()).toEqual(["b", "t", "tern-ring"]);
+  expect(read.find(({ name }) => name === "tern-ring")!.entry).toEqual({ kind: "piece", record: unrevised, madeOn: 3 });
+  expect(setAside().map(({ key, raw, faults }) => [key, raw, faults[0]!.code])).toEqual([
+    ["torn", "{", "not-json"],
+    ["strange", '{"kind":"spoon"}', "one-of"],
+  ]);
+  expect(readJournal()).toHaveLength(3);
+  clearJournal("t");
+  dropAside("torn");
+  expect([
+    readJournal()
+      .map(({ name }) => name)
+      .sort(),
+    setAside().map(({ key }) => key),
+  ]).toEqual([["b", "tern-ring"], ["strange"]]);
+  expect(told(readJournalEntry({ kind: "piece", record: { ...unrevised, piece: 5 }, madeOn: 1 }))).toEqual(["/piece wrong-type"]);
+  expect(told(readJournalEntry({ kind: "tick", piece: "a", make: { ...whole, id: 5 }, step: "a", isDone: true }))).toEqual([
+    "/id wrong-type",
+  ]);
+});
+
+test("a browser that refuses its storage is told in the console, and nothing else stops", () => {
+  const heard = jest.spyOn(console, "error").mockImplementation(() => undefined);
+  const setItem = localStorage.setItem.bind(localStorage);
+  Object.defineProperty(localStorage, "setItem", {
+    configurable: true,
+    value: () => {
+      throw new DOMException("full", "QuotaExceededError");
+    },
+  });
+  writeJournal("b", { kind: "bench", edits: [] });
+  Object.defineProperty(localStorage, "setItem", { configurable: true, value: setItem });
+  expect(heard.mock.calls.map(([what]) => String(what))).toEqual(["journal not written"]);
+  expect(readJournal()).toEqual([]);
+  heard.mockRestore();
+});
+
+test("news of other windows is which pieces or that a making or the bench changed; anything else is not for us", () => {
+  expect(readNews({ kind: "pieces", ids: ["a"] })).toEqual({ ok: true, value: { kind: "pieces", ids: ["a"] } });
+  expect(readNews({ kind: "bench" }).ok).toBe(true);
+  for (const strange of [null, "pieces", { kind: "pieces" }, { kind: "spoon" }, { kind: "makes", ids: [7] }])
+    expect(readNews(strange).ok).toBe(false);
+});
+
+const backup = (more: Partial<ReadBackup> = {}): ReadBackup => ({ bench: SHIPPED_BENCH, pieces: [], makes: [], unread: [], ...more });
+const called = (id: string): Piece => ({ ...piece, id });
+const puts = (changes: readonly Change[], store: Change["store"]) =>
+  changes.flatMap((change) => ("put" in change && change.store === store ? [change.put as unknown as Record<string, unknown>] : []));
+
+test("a restored tray lies in the order it was saved, the first the newest, a millisecond apart", () => {
+  const changes = restoreChanges(
+    backup({ pieces: [called("a"), called("b"), called("c")] }),
+    { how: "replace", bench: "mine" },
+    {
+      ...{ pieces: new Set(["a"]), makes: new Set<string>(), bench: SHIPPED_BENCH },
+    },
+    Date.parse("2026-11-25T10:00:00Z"),
+  );
+  expect(puts(changes, "pieces").map(({ id, changed: at }) => `${String(id)} ${String(at)}`)).toEqual([
+    "a 2026-11-25T10:00:00.002Z",
+    "b 2026-11-25T10:00:00.001Z",
+    "c 2026-11-25T10:00:00.000Z",
+  ]);
+  expect([puts(changes, "settings"), changes.every((change) => "madeOn" in change && change.madeOn === "any")]).toEqual([[], true]);
+});
+
+test("kept beside what is there, pieces and makings get free ids that know each other; replaced, they keep theirs", () => {
+  const saved = backup({ pieces: [called("a"), called("a-2")], makes: [{ ...whole, id: "m-1", piece: "a", pieceFile: called("a") }] });
+  const taken = { pieces: new Set(["a"]), makes: new Set(["m-1"]), bench: SHIPPED_BENCH };
+  const both = restoreChanges(saved, { how: "both", bench: "mine" }, taken, 0);
+  expect(puts(both, "pieces").map(({ id }) => id)).toEqual(["a-2", "a-2-2"]);
+  expect(puts(both, "makes")).toMatchObject([
+    { id: "m-1-2", piece: "a-2", make: { id: "m-1-2", piece: "a-2", pieceFile: { id: "a-2" } }, changed },
+  ]);
+  const replaced = restoreChanges(saved, { how: "replace", bench: "mine" }, taken, 0);
+  expect([puts(replaced, "pieces").map(({ id }) => id), puts(replaced, "makes").map(({ id }) => id)]).toEqual([["a", "a-2"], ["m-1"]]);
+  expect(makeRecord(whole, changed)).toEqual({ id: "m-1", piece: piece.id, make: whole, changed });
+});
+
+test("on my own bench a piece goes on with the one it was saved with where they differ; theirs is put where it is taken", () => {
+  const theirs = { ...SHIPPED_BENCH, overshoot: 4 };
+  const own = { ...called("b"), benchUsed: { ...SHIPPED_BENCH, overshoot: 7 } };
+  const restored = (bench: "mine" | "theirs", mine = SHIPPED_BENCH) =>
+    restoreChanges(
+      backup({ bench: theirs, pieces: [called("a"), own] }),
+      { how: "replace", bench },
+      { pieces: new Set(), makes: new Set(), bench: mine },
+      0,
+    );
+  const used = (changes: readonly Change[]) => puts(changes, "pieces").map((put) => (put.piece as Piece).benchUsed?.overshoot);
+  expect(used(restored("mine"))).toEqual([4, 7]);
+  expect(used(restored("mine", theirs))).toEqual([undefined, 7]);
+  expect(used(restored("theirs"))).toEqual([undefined, 7]);
+  expect(puts(restored("theirs"), "settings")).toMatchObject([{ id: "bench", bench: theirs }]);
+  expect(
+    puts(
+      restoreChanges(
+        backup({ bench: null }),
+        { how: "replace", bench: "theirs" },
+        { pieces: new Set(), makes: new Set(), bench: theirs },
+        0,
+      ),
+      "settings",
+    ),
+  ).toEqual([]);
+});
+
+test("an id is made from a name: small letters, digits and hyphens, never too long, never one that is taken", () => {
+  const free = (name: string, ...taken: string[]) => freeId(new Set(taken), name);
+  expect([free("Tern ring"), free("Tern ring", "tern-ring"), free("Tern ring", "tern-ring", "tern-ring-2")]).toEqual([
+    "tern-ring",
+    "tern-ring-2",
+    "tern-ring-3",
+  ]);
+  expect([free("Ébène 2"), free("9 lives"), free("!!!"), free("a".repeat(80))]).toEqual(["e-be-ne-2", "lives", "piece", "a".repeat(26)]);
+});
