@@ -1,0 +1,306 @@
+import { FIGURE_NAMES } from "./figures";
+import { WAY_ADVICE, jointAdvice, piecesText } from "./heats";
+import { BLANK_MARKS } from "./marks";
+import {
+  FORM_NAMES,
+  METAL_NAMES,
+  RULE_NAMES,
+  SCHOOL_NAMES,
+  SECTION_NAMES,
+  SHAPE_NAMES,
+  SOURCE_ADVICE,
+  SYSTEM_NAMES,
+  WAY_NAMES,
+  jointName,
+  partName,
+} from "./names";
+import { STAGE_NAMES } from "./stages";
+import { CAUTIONS, CHECKS } from "./steps";
+import { SOURCE_NAMES, TERM_NAMES } from "./terms";
+import { TROUBLE_WORDS } from "./trouble";
+import { ifSure } from "./doubt";
+import { METRIC } from "./show";
+import { sumParts } from "./sums";
+
+test("where a number came from, what it is called, and what the schools and sources of a wall are", () => {
+  expect(SOURCE_NAMES).toEqual({
+    stone: "from the stone",
+    piece: "set on this piece",
+    bench: "from my bench",
+    shipped: "shipped default",
+    formula: "worked out",
+  });
+  expect(TERM_NAMES).toEqual({
+    outline: "outline",
+    wall: "wall",
+    fit: "fit",
+    squaring: "squaring both ends",
+    mark: "mark",
+    lift: "lift",
+    turnIn: "side leans in at",
+    lip: "lip over the dome",
+    arc: "along the dome",
+    fold: "fold of the metal",
+    foot: "foot sanding",
+    top: "top levelling",
+    third: "a third of the stone",
+    fixed: "house height",
+    whole: "whole face",
+    covered: "under the lip",
+    catch: "catch",
+    tilt: "lean of the lip",
+    stone: "stone",
+    border: "border",
+    tube: "half the outside",
+    inside: "half the inside",
+    saw: "saw margin",
+    size: "size",
+    wideBand: "wide band",
+    finger: "round the finger",
+    fibre: "fibre",
+    padding: "padding",
+    sawPasses: "saw through the seam",
+    formula: "worked out",
+  });
+  expect(RULE_NAMES).toEqual({ "turn-in": "Turn-in", third: "A third", fixed: "House" });
+  expect(SCHOOL_NAMES).toEqual({
+    "turn-in": "by the turn-in",
+    third: "by a third of the height",
+    fixed: "house height",
+    fibre: "counted at the fibre",
+    thickness: "counted at half the thickness",
+    "3.145": "with 3.145 for pi",
+    "3.15": "with 3.15 for pi",
+    "3.5": "with 3.5 for pi",
+    hull: "wrapped over the notch",
+  });
+  expect(METAL_NAMES).toEqual({
+    "fine-silver": "fine silver",
+    sterling: "sterling",
+    "sterling-935": "sterling 935",
+    copper: "copper",
+    brass: "brass",
+  });
+  expect(SHAPE_NAMES).toEqual({
+    round: "round",
+    oval: "oval",
+    cushion: "cushion",
+    rectangle: "rectangle",
+    pear: "pear",
+    marquise: "marquise",
+    heart: "heart",
+    triangle: "triangle",
+    free: "free-form",
+  });
+  expect(SECTION_NAMES).toEqual({
+    round: "round",
+    square: "square",
+    rectangle: "rectangle",
+    oval: "oval",
+    "half-round": "half-round",
+    d: "D, low dome",
+  });
+  expect(FORM_NAMES).toEqual({
+    closed: "closed",
+    "closed-flat": "closed, flat on top",
+    open: "open",
+    bridge: "bridge",
+    adjustable: "adjustable",
+  });
+  expect(SYSTEM_NAMES).toEqual({
+    us: "US",
+    uk: "UK",
+    eu: "EU",
+    continental: "Continental",
+    jp: "JP",
+    diameter: "inside",
+    mandrel: "my mandrel",
+  });
+  expect(WAY_ADVICE).toEqual({
+    free: "whatever moves least",
+    "step-down": "no heat hotter than the last on a body",
+    "one-grade": "one solder throughout",
+    "fuse-first": "fuse what can be fused, then step down",
+    "seams-hard": "hard for seams, easy for the rest",
+  });
+  expect(STAGE_NAMES).toEqual({ stone: "Stone", wall: "Wall", plate: "Plate", hoop: "Hoop", heats: "Heats", making: "Making" });
+  expect(BLANK_MARKS).toEqual({
+    seam: "seam",
+    end: "end",
+    corner: "corner",
+    point: "point",
+    notch: "notch",
+    farSide: "far side",
+    front: "front, opposite the seam",
+    stoneEdge: "stone",
+    foot: "foot",
+    seat: "seat's floor",
+  });
+  expect(TROUBLE_WORDS).toEqual({
+    full: "Not kept: this device is full. Save a file",
+    blocked: "Not kept: close Hoop Ledger's other windows and reload, or save a file",
+    newer: "Not kept: a newer Hoop Ledger was here. Reload to get it; what it keeps is untouched",
+    unavailable: "Not kept: this browser keeps nothing. Save a file before closing",
+    failed: "Not kept: the browser refused. Save a file",
+    stopped: "Stopped: nothing was changed",
+  });
+  expect(WAY_NAMES).toEqual({
+    free: "free",
+    "step-down": "step down",
+    "one-grade": "one grade",
+    "fuse-first": "fuse first",
+    "seams-hard": "hard for seams",
+  });
+  expect(SOURCE_ADVICE).toEqual({
+    strip: "sold in fixed heights",
+    sheet: "sliced to the exact height",
+    tube: "the seat is cut with a burr",
+    cup: "ready made",
+    notched: "heavy strip, sawn or filed",
+  });
+  const advice = (kind: "seam" | "foot" | "mount", mount: string | null) => jointAdvice({ kind, mount });
+  expect([advice("seam", "m1"), advice("seam", null), advice("foot", "m1"), advice("mount", "m1")]).toEqual([
+    { solder: "under the seam, on charcoal", flame: "On and off at the join.", look: "it drops flat, a bright line top to foot." },
+    { solder: "across the seam", flame: "The whole hoop, then the seam.", look: "a bright line inside and out." },
+    { solder: "inside", flame: "From below.", look: "a bright line all the way round." },
+    { solder: "along the seat", flame: "The hoop first, the setting last.", look: "a bright line both sides, the hoop square both ways." },
+  ]);
+});
+
+test("what can hurt, and what is looked at", () => {
+  expect(Object.entries(CAUTIONS).map(([code, { name, text }]) => `${code} = ${name}: ${text}`)).toEqual([
+    "torch = torch and gas: Cylinders secured and leak-tested, nothing flammable near, hair and sleeves tied back, eyes protected, air moving.",
+    "pickle = acid: Add acid to water, cover, ventilate, copper or plastic tongs, never quench red-hot work in it. Spent pickle holds copper and is hazardous waste.",
+    "flux = solder and flux: No cadmium in solder; fluoride fluxes need extraction.",
+    "saw = saw, burr and drill: Eye protection.",
+    "dust = dust: Respirator for polishing compounds, silica, shell and stone dust; grind shell and stone wet.",
+    "wheel = wheel: It can snatch a ring or a chain: two hands, no gloves, no loose ends.",
+    "sulphur = sulphur patina: Fumes: ventilate, gloves, never with acid.",
+    "hotMetal = hot metal: It looks like cold metal.",
+    "noMoreHeat = no more heat: None once the stone is in.",
+    "charcoal = charcoal block: Warm it slowly, bind it with iron wire, douse it after.",
+    "softStone = soft stone: Hand tools only; protect it with wax or tape.",
+    "sealed = sealed hollow: It can burst in the flame: vent it.",
+  ]);
+  expect(Object.entries(CHECKS).map(([code, text]) => `${code} = ${text}`)).toEqual([
+    "stone.sound = No chip or crack at the edge",
+    "stone.flatBack = The back does not rock",
+    "ends.square = The end is square to the edge",
+    "ends.noBurr = The burr is off, both faces",
+    "ends.noPinch = No pinch left by the cutters",
+    "ends.noLight = No light through the closed ends",
+    "edge.parallel = Both edges are parallel",
+    "wall.upright = The wall stands upright",
+    "wall.passes = The stone passes with a light push",
+    "wall.seamLevel = The seam is level, top and foot",
+    "seat.level = The stone lies level, down to its edge, and does not rock",
+    "rim.even = The rim is as thick on every side",
+    "foot.flat = It lies flat all round, no light under it",
+    "plate.room = There is room all round for the saw",
+    "joint.bright = A bright line along the joint, inside and out",
+    "joint.noGap = No gap, pit or bubble",
+    "joint.allRound = The line goes all the way round",
+    "joint.dropsFlat = The piece drops flat",
+    "joint.noPits = No pits",
+    "plate.noLine = The wall's line no longer shows at the edge",
+    "hoop.round = Round on the mandrel, from both sides",
+    "hoop.size = The size is what was asked for",
+    "hoop.sitsFlat = It sits without rocking, no light through",
+    "mount.square = The hoop stands by itself, square both ways",
+    "pickle.noIron = No iron or steel in the pot, binding wire off",
+    "height.even = Even all round, past where the side leans in, not much more",
+    "stone.out = The stone is out again",
+    "stone.still = The stone does not move or rock",
+    "edge.smooth = The top edge is thin and smooth to a fingernail",
+    "parts.reached = Nothing left that a file cannot reach later",
+  ]);
+});
+
+test("each figure that can be looked for has its name and the stage that shows it", () => {
+  expect(FIGURE_NAMES.map(({ key, name, stage }) => `${key} = ${name}, ${stage}`)).toEqual([
+    "outline.perimeter = Round the stone, stone",
+    "outline.area = Face of the stone, stone",
+    "wall.cutLength = Cut strip, length, wall",
+    "wall.cutHeight = Cut strip, height, wall",
+    "wall.netLength = Wall, net length, wall",
+    "wall.netHeight = Wall, net height, wall",
+    "wall.lip = Lip over the dome, wall",
+    "wall.gather = Gathering at the tightest, wall",
+    "wall.faceShown = Face shown, wall",
+    "wall.windowLow = Shortest strip that stretches to fit, wall",
+    "wall.windowHigh = Longest strip that fits, wall",
+    "wall.stripHeight = Strip to take from the shelf, wall",
+    "wall.hullLength = Wrapped over the notches, wall",
+    "wall.notches = Notches, wall",
+    "wall.notchPitch = Pitch of the notches, wall",
+    "wall.tubeOutside = Tube that fits, outside, wall",
+    "wall.seatBore = Burr for the seat, wall",
+    "wall.seatDepth = Depth of the seat, wall",
+    "wall.wallLeft = Wall left, wall",
+    "wall.shelf = Shelf under the stone, wall",
+    "wall.cupLength = Cup that fits, inside length, wall",
+    "wall.cupWidth = Cup that fits, inside width, wall",
+    "wall.gap = Room round the stone in the cup, wall",
+    "wall.thin = To thin off the rim, wall",
+    "plate.blankLength = Plate's blank, length, plate",
+    "plate.blankWidth = Plate's blank, width, plate",
+    "plate.length = Plate, length, plate",
+    "plate.width = Plate, width, plate",
+    "plate.mass = Plate, mass, plate",
+    "hoop.cutLength = Cut blank of the hoop, hoop",
+    "hoop.netLength = Hoop, net length, hoop",
+    "hoop.insideDiameter = Hoop, inside across, hoop",
+    "hoop.fibre = Fibre of the wire, hoop",
+    "hoop.flat = Depth of the flat, hoop",
+    "hoop.saddle = Depth of the saddle, hoop",
+    "hoop.mass = Hoop, mass, hoop",
+  ]);
+});
+
+test("solder is said by its form, in the maker's unit, with its place and how far apart", () => {
+  const inch = { length: "inch", temperature: "F" } as const;
+  const laid = { spacing: 6.35, evenGap: null } as const;
+  expect(piecesText({ ...laid, form: "sheet", count: 3, size: [0.7, 0.7, 0.25] }, "inside", METRIC)).toBe(
+    "3 pieces 0.7 × 0.7 mm inside, one every 6.4",
+  );
+  expect(piecesText({ ...laid, form: "sheet", count: 1, size: [1, 1, 0.25], spacing: null }, "", METRIC)).toBe("1 piece 1.0 × 1.0 mm");
+  expect(piecesText({ ...laid, form: "wire", count: 1, size: [8.53, 0.5, 0.5], spacing: null }, "inside", METRIC)).toBe(
+    "8.5 mm of 0.5 mm wire inside",
+  );
+  expect(piecesText({ ...laid, form: "paste", count: 7, size: [1, 1, 1] }, "along the seat", METRIC)).toBe(
+    "7 balls of paste 1.0 mm across along the seat, one every 6.4",
+  );
+  expect(piecesText({ ...laid, form: "sheet", count: 2, size: [1, 1, 0.25] }, "inside", inch)).toBe(
+    "2 pieces 0.039 × 0.039 in inside, one every 0.250",
+  );
+});
+
+test("parts and joints are called by what they are, those of a second setting with its name", () => {
+  expect(["m1.wall", "m2.plate", "hoop"].map(partName)).toEqual(["wall", "plate of m2", "hoop"]);
+  expect(["m1.seam", "m1.foot", "m2.seam", "hoop.seam", "hoop.mount.m1", "hoop.mount.m2"].map(jointName)).toEqual([
+    "wall seam",
+    "wall to plate",
+    "wall seam, m2",
+    "hoop seam",
+    "hoop to plate",
+    "hoop to plate, m2",
+  ]);
+});
+
+test("a sum leaves out what is nothing, and a doubt stands in the place of what it doubts", () => {
+  expect(
+    sumParts(
+      [
+        { name: "a", value: 0 },
+        { name: "b", value: 2 },
+      ],
+      "mm",
+      METRIC,
+    ),
+  ).toEqual([{ name: "b", text: "2.00", isLess: false }]);
+  expect([ifSure(null, "59.1"), ifSure("unmeasured", "59.1"), ifSure("refused", "59.1")]).toEqual([
+    "59.1",
+    "not measured yet",
+    "rests on a refused entry",
+  ]);
+});
