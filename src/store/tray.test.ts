@@ -153,6 +153,15 @@ test("other windows are told what has changed: which pieces, that a making did, 
   ]);
 });
 
+test("a device that was full says so until something is kept again", async () => {
+  const here = await openTray(null);
+  await here.addAll([called("a")]);
+  await expect(full(() => here.rename("a", "Other"))).rejects.toBeInstanceOf(KeepError);
+  expect(here.store.getState().trouble).toBe("full");
+  await here.rename("a", "Again");
+  expect(here.store.getState().trouble).toBeNull();
+});
+
 test("what is our own mistake is not told as a full device", () => {
   expect(() => isTold(new TypeError("x"))).toThrow(TypeError);
   expect(isTold(new KeepError("full", null))).toBeUndefined();
