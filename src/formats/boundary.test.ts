@@ -15,6 +15,7 @@ import {
   MOST_BACKUP_BYTES,
   MOST_BYTES,
   MOST_FAULTS,
+  WIDEST,
   asObject,
   lengthFaults,
   parsed,
@@ -22,6 +23,7 @@ import {
   readJson,
   structureFaults,
   textOf,
+  tooWide,
 } from "./read-json";
 import { schemaFaults } from "./validate";
 
@@ -148,6 +150,23 @@ test("a file is as deep as 32 levels and no deeper, and brackets in a text count
   expect(parsed(side)?.value).toEqual(JSON.parse(side));
   expect(structureFaults(parsed("[".repeat(50_000))!.value)).toMatchObject([{ code: "too-deep" }]);
   expect(parsed("\ufeff7")?.value).toBe(7);
+});
+
+test("a list or object longer than any file's is told by its path before it is read in; commas in texts are none", () => {
+  const list = (length: number) => Array.from({ length }, () => 0);
+  expect(tooWide(JSON.stringify({ a: list(WIDEST), b: [{}, { "c/d": list(WIDEST) }] }))).toBeNull();
+  expect(tooWide(JSON.stringify({ a: [1, 2], b: [{}, { "c/d": list(WIDEST + 1) }] }))).toEqual({
+    path: "/b/1/c~1d",
+    code: "too-many",
+    values: { limit: WIDEST },
+  });
+  expect(tooWide(JSON.stringify(Object.fromEntries(list(WIDEST + 1).map((_, i) => [`x${i}`, i]))))).toMatchObject({ path: "" });
+  expect(tooWide(JSON.stringify({ a: ",".repeat(5000), b: '",\\"'.repeat(3000) }))).toBeNull();
+  expect(tooWide(`${"[".repeat(50)}${"0,".repeat(5000)}`)).toBeNull();
+  expect(tooWide("]]]}}}")).toBeNull();
+  const wide = JSON.stringify({ ...tern, heats: { pins: list(WIDEST + 1) } });
+  expect(decodePiece(wide)).toMatchObject({ ok: false, faults: [{ path: "/heats/pins", code: "too-many" }] });
+  expect(decodePlanRequest(`{"piece":${wide}}`)).toMatchObject({ ok: false, faults: [{ path: "/piece/heats/pins", code: "too-many" }] });
 });
 
 test("a piece in a request may lie a level deeper than its file, and no deeper", () => {

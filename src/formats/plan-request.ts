@@ -4,7 +4,8 @@ import { type Piece } from "@/core/piece/piece";
 import { benchFromJson } from "./bench-codec";
 import { type Decoded, faultsUnder } from "./decode";
 import { pieceFromJson } from "./piece-codec";
-import { type JsonObject, MOST_FAULTS, parsed, pointer, structureFaults } from "./read-json";
+import { BENCH, PIECE } from "./kinds";
+import { type JsonObject, type Lists, MOST_FAULTS, lengthFaults, parsed, pointer, structureFaults, tooWide } from "./read-json";
 
 /** What a program asks to have planned. */
 export interface PlanRequest {
@@ -15,9 +16,16 @@ export interface PlanRequest {
 /** A piece in a request stands a level deeper than its file. */
 const FILES_WITHIN = 1;
 
+/** What is too long in either is not gone into. */
+const LISTS: Lists = { at: { piece: PIECE.lists, bench: BENCH.lists } };
+
 /** `{ piece, bench? }` from a text, with all that is wrong in either, by path. */
 export function decodePlanRequest(text: string): Decoded<PlanRequest> {
+  const wide = tooWide(text);
+  if (wide) return { ok: false, faults: [wide] };
   const asked = parsed(text)?.value;
+  const long = lengthFaults(LISTS, asked, "");
+  if (long.length > 0) return { ok: false, faults: long };
   const deep = asked === undefined ? [] : structureFaults(asked, FILES_WITHIN);
   if (deep.length > 0) return { ok: false, faults: deep };
   if (typeof asked !== "object" || asked === null || Array.isArray(asked)) return { ok: false, faults: [fault("", "not-json")] };

@@ -78,7 +78,42 @@ function isFarTooDeep(text: string): boolean {
   return false;
 }
 
-const [QUOTE, BACKSLASH, BRACKET, BRACE] = [0x22, 0x5c, 0x5b, 0x7b];
+/** No list or object of a file has so many members, but those of everything saved at once. */
+export const WIDEST = 2048;
+
+/**
+ * The first list or object of a text that has more members than any file's: looked for in the text, as reading it in takes ten times as long.
+ * What is too deep is left to others.
+ */
+export function tooWide(text: string): Fault | null {
+  const levels = DEEPEST + WITHIN + 2;
+  const [members, keyFrom, keyTo] = [new Int32Array(levels), new Int32Array(levels), new Int32Array(levels)];
+  const isList = new Uint8Array(levels);
+  let [depth, from, to] = [0, 0, 0];
+  const pathTo = () => {
+    const steps = Array.from({ length: Math.max(0, depth - 1) }, (_, i) =>
+      isList[i + 1] ? String(members[i + 1]) : text.slice(keyFrom[i + 1], keyTo[i + 1]),
+    );
+    return steps.map((step) => `/${pointer(step)}`).join("");
+  };
+  for (let i = 0; i < text.length; i++) {
+    const code = text.charCodeAt(i);
+    if (code === QUOTE) {
+      from = i + 1;
+      for (i++; i < text.length && text.charCodeAt(i) !== QUOTE; i++) if (text.charCodeAt(i) === BACKSLASH) i++;
+      to = i;
+    } else if (code === BRACKET || code === BRACE) {
+      if (++depth >= levels) return null;
+      members[depth] = 0;
+      isList[depth] = code === BRACKET ? 1 : 0;
+    } else if (code === BRACKET + 2 || code === BRACE + 2) depth = Math.max(0, depth - 1);
+    else if (code === COLON) [keyFrom[depth], keyTo[depth]] = [from, to];
+    else if (code === COMMA && ++members[depth]! >= WIDEST) return fault(pathTo(), "too-many", { limit: WIDEST });
+  }
+  return null;
+}
+
+const [QUOTE, BACKSLASH, BRACKET, BRACE, COLON, COMMA] = [0x22, 0x5c, 0x5b, 0x7b, 0x3a, 0x2c];
 
 function nested(levels: number): Json {
   return levels === 0 ? [] : [nested(levels - 1)];
@@ -87,6 +122,8 @@ function nested(levels: number): Json {
 /** A file's text as a JSON object of the stated format, within the limits of size, depth and names. */
 export function readJson(text: string, format: string, lists: Lists = {}, most = MOST_BYTES): Read {
   if (text.length > most || new TextEncoder().encode(text).length > most) return refused(fault("", "too-large", { limit: most }));
+  const wide = tooWide(text);
+  if (wide) return refused(wide);
   const json = parsed(text);
   return json ? asObject(json.value, format, lists) : refused(fault("", "not-json"));
 }
