@@ -50,7 +50,7 @@ function firstStrangeByte(bytes: Uint8Array): number {
 
 /** A text as JSON; null for what is not JSON. What is far too deep is not gone into: its value is a list that deep and no deeper. */
 export function parsed(text: string): { readonly value: Json } | null {
-  if (isFarTooDeep(text)) return { value: nested(DEEPEST + WITHIN + 1) };
+  if (beyond(text, Infinity) === "deep") return { value: nested(DEEPEST + WITHIN + 1) };
   try {
     return { value: JSON.parse(text.replace(/^\ufeff/, "")) as Json };
   } catch (error) {
@@ -62,31 +62,21 @@ export function parsed(text: string): { readonly value: Json } | null {
 /** Files in files are this much deeper at the most. */
 const WITHIN = 4;
 
-/** Whether brackets outside of strings nest far deeper than any file: looked for in the text, as reading them in takes long. */
-function isFarTooDeep(text: string): boolean {
-  let [depth, isQuoted] = [0, false];
-  for (let i = 0; i < text.length; i++) {
-    const code = text.charCodeAt(i);
-    if (isQuoted) {
-      if (code === BACKSLASH) i++;
-      else if (code === QUOTE) isQuoted = false;
-    } else if (code === QUOTE) isQuoted = true;
-    else if (code === BRACKET || code === BRACE) {
-      if (++depth > DEEPEST + WITHIN) return true;
-    } else if (code === BRACKET + 2 || code === BRACE + 2) depth--;
-  }
-  return false;
-}
-
 /** No list or object of a file has so many members, but those of everything saved at once. */
 export const WIDEST = 2048;
 
-/**
- * The first list or object of a text that has more members than any file's: looked for in the text, as reading it in takes ten times as long.
- * What is too deep is left to others.
- */
+/** The first list or object of a text that has more members than any file's. What is too deep is left to others. */
 export function tooWide(text: string): Fault | null {
-  const levels = DEEPEST + WITHIN + 2;
+  const found = beyond(text, WIDEST);
+  return found === "deep" ? null : found;
+}
+
+/**
+ * Where a text goes beyond any file: "deep" where its brackets nest far deeper, else the first list or object that has more members than `widest`.
+ * Looked for in the text, as reading such a one in takes ten times as long.
+ */
+function beyond(text: string, widest: number): "deep" | Fault | null {
+  const levels = DEEPEST + WITHIN + 1;
   const [members, keyFrom, keyTo] = [new Int32Array(levels), new Int32Array(levels), new Int32Array(levels)];
   const isList = new Uint8Array(levels);
   let [depth, from, to] = [0, 0, 0];
@@ -103,12 +93,12 @@ export function tooWide(text: string): Fault | null {
       for (i++; i < text.length && text.charCodeAt(i) !== QUOTE; i++) if (text.charCodeAt(i) === BACKSLASH) i++;
       to = i;
     } else if (code === BRACKET || code === BRACE) {
-      if (++depth >= levels) return null;
+      if (++depth >= levels) return "deep";
       members[depth] = 0;
       isList[depth] = code === BRACKET ? 1 : 0;
     } else if (code === BRACKET + 2 || code === BRACE + 2) depth = Math.max(0, depth - 1);
     else if (code === COLON) [keyFrom[depth], keyTo[depth]] = [from, to];
-    else if (code === COMMA && ++members[depth]! >= WIDEST) return fault(pathTo(), "too-many", { limit: WIDEST });
+    else if (code === COMMA && ++members[depth]! >= widest) return fault(pathTo(), "too-many", { limit: widest });
   }
   return null;
 }

@@ -97,7 +97,7 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
   }),
   "wall.heavy-on-soft": (v) => ({
     what: `A wall ${v.length("thickness")} thick is hard to push over a stone of ${v.text("mohs")} Mohs.`,
-    advice: "The punch that moves it can crack the stone. Take 0.40 or thinner, or thin its upper inside edge first.",
+    advice: `The punch that moves it can crack the stone. Take ${v.length("hand")} or thinner, or thin its upper inside edge first.`,
   }),
   "hoop.wide-band": (v) => ({
     what: `A band ${v.length("width")} wide fits tighter.`,

@@ -80,8 +80,8 @@ test.each<[FindingCode, Record<string, number | string>, string]>([
   ],
   [
     "wall.heavy-on-soft",
-    { thickness: 2.2, mohs: 3 },
-    "A wall 2.20 mm thick is hard to push over a stone of 3 Mohs. The punch that moves it can crack the stone. Take 0.40 or thinner, or thin its upper inside edge first.",
+    { thickness: 2.2, mohs: 3, hand: 0.4 },
+    "A wall 2.20 mm thick is hard to push over a stone of 3 Mohs. The punch that moves it can crack the stone. Take 0.40 mm or thinner, or thin its upper inside edge first.",
   ],
   ["hoop.wide-band", { width: 2.2, add: 3.3 }, "A band 2.20 mm wide fits tighter. 3.30 mm is added to the inside diameter."],
   [

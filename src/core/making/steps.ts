@@ -120,7 +120,7 @@ export interface Making {
 }
 
 /** Above this a hand pusher no longer moves a wall (mm). */
-const HAND_PUSHER = 0.4;
+export const HAND_PUSHER = 0.4;
 
 /** What a patina and the wet tumbling after it do to a stone that is tender to it. */
 const PATINA_HARMS: ReadonlySet<Tenderness> = new Set(["water", "acid", "sulphur"]);

@@ -1,6 +1,7 @@
 import { type Outline } from "../geometry/outline";
 import { type Finding, finding } from "../measure/finding";
 import { type Figure, type Figures, type Sourced, sum, taken, term } from "../measure/figure";
+import { toMicron } from "../measure/micron";
 import { tolerance } from "../measure/tolerances";
 import { type ReadyMade, type SourcePlan, type Wall } from "./wall";
 
@@ -33,11 +34,6 @@ export function usualDiameters(known: "outside" | "inside", value: number, thick
   return known === "inside"
     ? { outside: toMicron(value + apart), inside: value }
     : { outside: value, inside: toMicron(Math.max(value / 2, value - apart)) };
-}
-
-/** What is guessed stands in the file as it would be typed. */
-function toMicron(mm: number): number {
-  return Math.round(mm * 1000) / 1000;
 }
 
 /** Whether the stone is larger than the tube's inside, so that a seat has to be cut for it. */

@@ -4,6 +4,7 @@ import { drawHoop } from "../hoop/drawing";
 import { hoopBuilt } from "../hoop/built";
 import { planHoop } from "../hoop/hoop";
 import { type Base } from "../hoop/seat";
+import { HAND_PUSHER } from "../making/steps";
 import { type Finding, finding } from "../measure/finding";
 import { type Figures, figureOf, single } from "../measure/figure";
 import { tolerance } from "../measure/tolerances";
@@ -164,7 +165,7 @@ const HEAVY_WALL = 1;
 
 function softFindings(id: string, mohs: number | null, thickness: number): Finding[] {
   return thickness > HEAVY_WALL && isSoft(mohs)
-    ? [finding("wall.heavy-on-soft", "warning", `${id}.wall`, { thickness, mohs: mohs! }, id)]
+    ? [finding("wall.heavy-on-soft", "warning", `${id}.wall`, { thickness, mohs: mohs!, hand: HAND_PUSHER }, id)]
     : [];
 }
 

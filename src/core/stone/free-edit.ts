@@ -1,3 +1,4 @@
+import { toMicron } from "../measure/micron";
 import { type Point, nearestStation } from "../geometry/outline";
 import { type Free } from "./shapes/free";
 import { outlineOfShape } from "./shapes/shapes";
@@ -98,5 +99,5 @@ const NEAR = 1 / 30;
 const LEAST_REACH = 0.1;
 
 function micron([x, y]: Point): Point {
-  return [Math.round(x * 1000) / 1000, Math.round(y * 1000) / 1000];
+  return [toMicron(x), toMicron(y)];
 }

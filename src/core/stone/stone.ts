@@ -1,3 +1,4 @@
+import { toMicron } from "../measure/micron";
 import { type Outline } from "../geometry/outline";
 import { type OutlineShape, outlineOfShape, scaled } from "./shapes/shapes";
 
@@ -60,5 +61,5 @@ export function greatestTurnIn({ turnIn }: Pick<Stone, "turnIn">): number {
 export function raisedTo({ turnIn }: Pick<Stone, "turnIn">, greatest: number, least: number): Stone["turnIn"] {
   if (typeof turnIn === "number") return greatest;
   const by = greatest - Math.max(...turnIn.map((each) => each.height));
-  return turnIn.map(({ at, height }) => ({ at, height: Math.max(least, Math.round((height + by) * 1000) / 1000) }));
+  return turnIn.map(({ at, height }) => ({ at, height: Math.max(least, toMicron(height + by)) }));
 }

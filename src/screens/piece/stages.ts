@@ -51,7 +51,7 @@ const RESTS: Readonly<Record<StageId, (mount: string) => readonly string[]>> = {
   stone: (mount) => [`${mount}.stone`],
   wall: (mount) => [`${mount}.wall`],
   plate: (mount) => [`${mount}.plate`],
-  hoop: (mount) => ["hoop.cutLength", `${mount}.hoop.flat`],
+  hoop: (mount) => ["hoop.cutLength", `${mount}.hoop`],
   heats: () => ["heats"],
   making: () => [],
 };

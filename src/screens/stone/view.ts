@@ -17,16 +17,14 @@ export interface StoneView {
 /** What the Stone stage says. */
 export function stoneView(plan: Plan, mount: Mount, units: Units): StoneView {
   const value = (name: string) => figureOf(plan.figures, `${mount.id}.${name}`).value;
-  const stoneTerm = (name: string) =>
-    figureOf(plan.figures, `${mount.id}.plate.${name}`).terms.find(({ label }) => label === "stone")!.value;
   const { places } = plan.drawing.settings[mount.id]!.plan;
   const tightest = 1 / Math.max(...places.map(({ curvature }) => curvature));
   return {
     round: showLength(value("outline.perimeter"), "measured", units),
     leansIn: showLength(greatestTurnIn(mount.stone), "measured", units),
     tightest: `tightest curve ${withUnit(tightest, "blank", units)} radius`,
-    long: showLength(stoneTerm("length"), "blank", units),
-    wide: showLength(stoneTerm("width"), "blank", units),
+    long: showLength(value("stone.length"), "blank", units),
+    wide: showLength(value("stone.width"), "blank", units),
     face: `${value("outline.area").toFixed(0)} mm²`,
     dome: domeName(mount.stone.dome ?? ELLIPTIC),
   };

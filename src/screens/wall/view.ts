@@ -85,7 +85,7 @@ export function wallView(plan: Plan, mount: Mount, units: Units): WallView {
     notches: notchesText(plan, mount, units),
     sawLine:
       stock.name === "cup" ? null : `saw line, ${withUnit(plan.settled.mounts[mount.id]!.plate.sawMargin.value, "blank", units)} outside`,
-    across: showLength(figureOf(plan.figures, `${mount.id}.plate.length`).terms[0]!.value, "blank", units),
+    across: showLength(figureOf(plan.figures, `${mount.id}.stone.length`).value, "blank", units),
   };
 }
 

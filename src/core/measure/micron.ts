@@ -1,0 +1,4 @@
+/** A length in mm to the thousandth: what is worked out for a file stands in it as it would be typed. */
+export function toMicron(mm: number): number {
+  return Math.round(mm * 1000) / 1000;
+}
