@@ -7,11 +7,11 @@ export default {
   testMatch: ["**/*.test.ts"],
   setupFiles: ["<rootDir>/jest.seed.cjs"],
   transform: {
-    "^.+\\.(t|j)sx?$": [
+    "^.+\\.(mjs|[tj]sx?)$": [
       "@swc/jest",
       { jsc: { target: "es2023", parser: { syntax: "typescript", tsx: true }, transform: { react: { runtime: "automatic" } } } },
     ],
   },
   moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1", "^@demo/(.*)$": "<rootDir>/demo/$1" },
-  transformIgnorePatterns: ["/node_modules/(?!(d3[^/]*|internmap|delaunator|robust-predicates|idb|clipper2-ts)/)"],
+  transformIgnorePatterns: ["/node_modules/(?!(d3[^/]*|polylabel|tinyqueue|internmap|delaunator|robust-predicates|idb|clipper2-ts)/)"],
 };

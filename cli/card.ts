@@ -4,7 +4,7 @@ import { CAUTIONS, CAUTIONS_DEFER, CHECKS, stepText } from "@/words/steps";
 import { cardRows } from "@/words/card";
 import { findingText } from "@/words/findings";
 import { solderText } from "@/words/heats";
-import { capital, gradeName, jointName, partName } from "@/words/names";
+import { capital, flameName, namesIn } from "@/words/names";
 import { type Units, degrees, lengthUnit, printable, showPercent, showTemperature } from "@/words/show";
 
 const WIDTH = 78;
@@ -41,7 +41,7 @@ function heatLines(plan: Plan, units: Units): string[] {
   return plan.heats.flatMap((heat, i) => [
     row(
       i === 0 ? "Heats" : "",
-      `${i + 1}  ${heat.joints.map(jointName).join(" + ")}: ${gradeName(heat.grade)}, ${showTemperature(heat.working, units)} ${degrees(units)}`,
+      `${i + 1}  ${heat.joints.map(namesIn(plan).joint).join(" + ")}: ${flameName(heat)}, ${showTemperature(heat.working, units)} ${degrees(units)}`,
     ),
     row("", `   ${heatDetail(heat, plan, units)}`),
   ]);
@@ -49,20 +49,22 @@ function heatLines(plan: Plan, units: Units): string[] {
 
 function heatDetail(heat: PlannedHeat, plan: Plan, units: Units): string {
   const { flame, thin } = heat;
+  const names = namesIn(plan);
   const solder = plain(solderText(heat, plan, units));
-  const shares = flame.length > 1 ? `; flame ${flame.map(({ part, share }) => `${partName(part)} ${showPercent(share)}`).join(", ")}` : "";
-  return `${solder}${shares}${thin ? `; keep the flame off the ${partName(thin)}` : ""}`;
+  const shares =
+    flame.length > 1 ? `; flame ${flame.map(({ part, share }) => `${names.part(part)} ${showPercent(share)}`).join(", ")}` : "";
+  return `${solder}${shares}${thin ? `; keep the flame off the ${names.part(thin)}` : ""}`;
 }
 
 const LEVELS = { error: "WRONG", warning: "TAKE CARE", note: "NOTE" } as const;
 
-function findingLines({ findings }: Plan, units: Units): string[] {
-  return findings.map((finding) => row(LEVELS[finding.level], findingText(finding, units)));
+function findingLines(plan: Plan, units: Units): string[] {
+  return plan.findings.map((finding) => row(LEVELS[finding.level], findingText(finding, plan, units)));
 }
 
 function stepLines(plan: Plan, units: Units): string[] {
   return plan.steps.flatMap((step, i) => [
-    ...wrapped(`${String(i + 1).padStart(2)}. [ ] `, stepText(step, plan.figures, units)),
+    ...wrapped(`${String(i + 1).padStart(2)}. [ ] `, stepText(step, plan, units)),
     ...(step.cautions.length > 0 ? wrapped("          care: ", step.cautions.map((caution) => CAUTIONS[caution].name).join("; ")) : []),
     ...(step.checks.length > 0 ? wrapped("          look: ", step.checks.map((check) => CHECKS[check].toLowerCase()).join("; ")) : []),
   ]);

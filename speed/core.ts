@@ -4,6 +4,7 @@ import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { type Mount, type Piece } from "@/core/piece/piece";
 import { planPiece } from "@/core/piece/plan-piece";
 import { settleHeats } from "@/core/piece/settle";
+import { assemblyOf } from "@/core/joint/contribution";
 import { sizePiece } from "@/core/piece/size-piece";
 import { demoPiece } from "@demo/pieces";
 import { type Point, outward } from "@/core/geometry/outline";
@@ -92,7 +93,7 @@ for (const [strips, tubes, target] of [
   [3, 1, 100],
   [3, 2, 1000],
 ] as const) {
-  const { assembly } = sizePiece(withStones(strips, tubes), SHIPPED_BENCH);
+  const assembly = assemblyOf(sizePiece(withStones(strips, tubes), SHIPPED_BENCH).contribution);
   const wishes = settleHeats(tern.heats, SHIPPED_BENCH);
   const ms = median(() => bestHeats(assembly, wishes), 7);
   row(`best heats, ${assembly.joints.length} joints`, ms, "ms", `${(ms / planning).toFixed(1)} Tern plans; target under ${target}`);

@@ -7,9 +7,10 @@ import { termText } from "@/words/terms";
 
 /** A plan as its file has it: with the sentences of its terms, steps and findings, and without what only screens need. */
 export function planFile(plan: Plan): object {
-  const { drawing: _drawing, settled: _settled, figures, joints, heatPlan, steps, findings, ...rest } = plan;
+  const { drawing: _drawing, settled: _settled, figures, parts, joints, heats, heatPlan, steps, findings, ...rest } = plan;
   return {
     ...rest,
+    parts: parts.map(({ id, metal, mass }) => ({ id, metal, mass })),
     joints: joints.map(({ follows: _follows, ...joint }) => joint),
     figures: Object.fromEntries(
       Object.entries(figures).map(([key, figure]) => [
@@ -17,6 +18,7 @@ export function planFile(plan: Plan): object {
         { ...figure, terms: figure.terms.map((term) => ({ ...term, text: termText(term) })) },
       ]),
     ),
+    heats: heats.map(({ means: _means, ...heat }) => heat),
     heatPlan: {
       ...heatPlan,
       bound: heatPlan.bound === null ? null : unpack(heatPlan.bound),
@@ -25,7 +27,7 @@ export function planFile(plan: Plan): object {
     steps: steps.map((step) => ({
       id: step.id,
       stage: step.stage,
-      text: stepText(step, figures, METRIC),
+      text: stepText(step, plan, METRIC),
       target: step.target,
       heat: step.heat,
       checks: step.checks,
@@ -33,7 +35,7 @@ export function planFile(plan: Plan): object {
     })),
     findings: findings.map((finding) => {
       const { mount: _mount, ...told } = finding;
-      return { ...told, text: findingText(finding, METRIC) };
+      return { ...told, text: findingText(finding, plan, METRIC) };
     }),
   };
 }

@@ -3,9 +3,10 @@ import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { type Piece } from "@/core/piece/piece";
 import { SURE } from "@/core/piece/doubt";
 import { planPiece } from "@/core/piece/plan-piece";
+import { namesIn } from "@/words/names";
 import { METRIC } from "@/words/show";
 import { ladderOf } from "./heats/ladder";
-import { addPin, pinText, pinTo, pinnedTo, removePin } from "./heats/pins";
+import { addPin, optionOf, pinText, pinTo, pinnedTo, removePin } from "./heats/pins";
 import { stemOf } from "./piece/stages";
 import { rowOf } from "./tray/rows";
 import { produce } from "immer";
@@ -36,16 +37,23 @@ test("on the ladder a joint's band is broken where it lies in another body, and 
 
 test("pins are put, said, replaced and taken away", () => {
   const pinned = produce(tern, (piece) => {
-    pinTo(piece, "m1.foot", "easy");
-    pinTo(piece, "m1.foot", "hard");
-    pinTo(piece, "m1.seam", "fuse");
+    pinTo(piece, "m1.foot", { grade: "easy" });
+    pinTo(piece, "m1.foot", { grade: "hard" });
+    pinTo(piece, "m1.seam", { means: "fuse" });
     addPin(piece, { shield: "m1.seam" });
     addPin(piece, { shield: "m1.seam" });
     addPin(piece, { before: ["hoop.seam", "m1.seam"] });
   });
   const pins = pinned.heats!.pins!;
-  expect(pins.map(pinText)).toEqual(["wall to plate: hard", "wall seam: fused", "wall seam shielded", "hoop seam before wall seam"]);
-  expect([pinnedTo(pins, "m1.foot"), pinnedTo(pins, "m1.seam"), pinnedTo(pins, "hoop.seam")]).toEqual(["hard", "fuse", "free"]);
+  expect(pins.map((pin) => pinText(pin, namesIn(planPiece(pinned, SHIPPED_BENCH))))).toEqual([
+    "wall to plate: hard",
+    "wall seam: fused",
+    "wall seam shielded",
+    "hoop seam before wall seam",
+  ]);
+  expect(["m1.foot", "m1.seam", "hoop.seam"].map((joint) => optionOf(pinnedTo(pins, joint)))).toEqual(["grade hard", "fuse", "free"]);
+  const free = produce(pinned, (piece) => pinTo(piece, "m1.foot", null));
+  expect(pinnedTo(free.heats!.pins!, "m1.foot")).toBeNull();
   expect(produce(pinned, (piece) => removePin(piece, 0)).heats!.pins).toHaveLength(3);
 });
 

@@ -1,6 +1,8 @@
 "use client";
 
 import { type PointerEvent, type ReactNode, type SVGProps } from "react";
+import { pathRound } from "d3-path";
+import { type Curve, trace } from "@/core/geometry/curve";
 import { type Point } from "@/core/geometry/outline";
 import { MM_PER_INCH } from "@/core/measure/reading";
 import { useLit } from "./lit";
@@ -80,15 +82,27 @@ function toMicron(mm: number): number {
   return Math.round(mm * 1000) / 1000;
 }
 
-/** A line through points, closed unless said otherwise; its stroke's width is in pixels. */
+function curvePath(curve: Curve): string {
+  const path = pathRound(3);
+  trace(curve, path);
+  return path.toString();
+}
+
+/** What a shape is drawn by: a curve as it is, or points with lines between them. */
+type Line =
+  | { readonly curve: Curve; readonly points?: never; readonly open?: never }
+  | { readonly points: readonly Point[]; readonly open?: boolean; readonly curve?: never };
+
+/** A line, closed unless said otherwise; its stroke's width is in pixels. */
 export function Shape({
+  curve,
   points,
   open = false,
   lights,
   ...rest
-}: { readonly points: readonly Point[]; readonly open?: boolean; readonly lights?: string } & Omit<SVGProps<SVGPathElement>, "points">) {
+}: Line & { readonly lights?: string } & Omit<SVGProps<SVGPathElement>, "points">) {
   const { isLit, handlers } = useLit(lights ?? "");
-  const path = `M${points.map(([x, y]) => `${toMicron(x)} ${toMicron(y)}`).join("L")}${open ? "" : "Z"}`;
+  const path = curve ? curvePath(curve) : `M${points.map(([x, y]) => `${toMicron(x)} ${toMicron(y)}`).join("L")}${open ? "" : "Z"}`;
   const lit = lights !== undefined && isLit;
   return (
     <path

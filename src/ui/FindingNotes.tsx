@@ -9,12 +9,12 @@ import { useUnits } from "./tray";
 
 /** What the plan has to say about a stage of one setting. */
 export function FindingNotes({ stage, mount }: { readonly stage: string; readonly mount: string }) {
-  const { findings } = usePlan();
+  const plan = usePlan();
   const units = useUnits();
   const doubtOf = useDoubt();
-  return findings
+  return plan.findings
     .filter((finding) => stageOf(finding, mount) === stage)
     .map((finding, i) => (
-      <Note key={`${finding.code}${i}`} level={finding.level} said={sayFinding(finding, units)} doubt={doubtOf(finding.at)} />
+      <Note key={`${finding.code}${i}`} level={finding.level} said={sayFinding(finding, plan, units)} doubt={doubtOf(finding.at)} />
     ));
 }

@@ -1,6 +1,7 @@
 "use client";
 
 import { useEffect } from "react";
+import { tinykeys } from "tinykeys";
 
 const SWITCH = "hoop-ledger/single-keys";
 
@@ -13,29 +14,29 @@ export function switchSingleKeys(on: boolean): void {
   localStorage.setItem(SWITCH, on ? "on" : "off");
 }
 
-/** What each key does: a single key by its name, or "mod+z" with Ctrl or Command. */
+/** What each key does: a single key by its name, or "$mod+z" with Ctrl or Command. */
 export type Keys = Readonly<Record<string, () => void>>;
 
 /** Single keys do nothing while a field has the focus or a dialog is open. */
 export function useKeys(keys: Keys): void {
   useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.altKey || event.defaultPrevented) return;
-      const withMod = event.ctrlKey || event.metaKey;
-      const name = withMod
-        ? `mod+${event.shiftKey ? "shift+" : ""}${event.key.toLowerCase()}`
-        : event.key.length === 1
-          ? event.key.toLowerCase()
-          : event.key;
-      const act = keys[name];
-      if (!act || (!withMod && (isTyping(event.target) || !singleKeysOn()))) return;
-      if (document.querySelector('[role="dialog"]:not([data-quiet])')) return;
-      event.preventDefault();
-      act();
-    };
-    window.addEventListener("keydown", onKey);
-    return () => window.removeEventListener("keydown", onKey);
+    const bound = Object.entries(keys).flatMap(([name, act]) => {
+      const isSingle = !name.startsWith("$mod+");
+      const onKey = (event: KeyboardEvent) => {
+        if (event.defaultPrevented || (isSingle && (isTyping(event.target) || !singleKeysOn()))) return;
+        if (document.querySelector('[role="dialog"]:not([data-quiet])')) return;
+        event.preventDefault();
+        act();
+      };
+      return (isSingle ? typedAs(name) : [name]).map((each) => [each, onKey] as const);
+    });
+    return tinykeys(window, Object.fromEntries(bound));
   }, [keys]);
+}
+
+/** On some keyboards a sign is typed with Shift or Alt Graph, which Windows reports as Control and Alt. */
+function typedAs(name: string): string[] {
+  return /^\W$/.test(name) ? [name, `Shift+${name}`, `Control+Alt+${name}`] : [name];
 }
 
 function isTyping(target: EventTarget | null): boolean {

@@ -1,3 +1,4 @@
+import { boxOf } from "@/core/geometry/curve";
 import { type Point } from "@/core/geometry/outline";
 import { type SettingDrawing } from "@/core/mount/drawing";
 import { type Size } from "./useSize";
@@ -26,12 +27,11 @@ function isStacked({ width }: Size): boolean {
 
 /** The plan's box. */
 export function planBox(size: Size, { plan }: SettingDrawing): Box {
-  const xs = plan.sawLine.map(([x]) => x);
-  const ys = plan.sawLine.map(([, y]) => y);
-  const [wide, tall] = [Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys)];
+  const { left, right, low, high } = boxOf(plan.sawLine);
+  const [wide, tall] = [right - left, high - low];
   const width = isStacked(size) ? size.width : size.width * PLAN_SHARE;
   const height = isStacked(size) ? size.height * PLAN_SHARE : size.height;
-  const middle = [(Math.max(...xs) + Math.min(...xs)) / 2, (Math.max(...ys) + Math.min(...ys)) / 2] as const;
+  const middle = [(right + left) / 2, (high + low) / 2] as const;
   return { wide, tall, width: width - 60, height: height - 120, x: width / 2, y: height / 2 - 4, middle };
 }
 

@@ -66,7 +66,7 @@ test("what nobody measured is left blank on the card, and what rests on it: the 
     ["not measured yet", false],
     ["not measured yet", false],
   ]);
-  const steps = plan(tern).steps.map((step) => stepText(step, plan(tern).figures, METRIC, noSize));
+  const steps = plan(tern).steps.map((step) => stepText(step, plan(tern), METRIC, noSize));
   expect(steps.filter((text) => text.includes("______")).map((text) => text.split(".")[0])).toEqual([
     "Cut the hoop's blank ______ mm long",
     "Round the hoop up and read its size: ______ mm inside",

@@ -9,11 +9,13 @@ import { faultLine, faultMessage } from "./faults";
 import { FIGURE_NAMES } from "./figures";
 import { findingText, sayFinding } from "./findings";
 import { piecesText } from "./heats";
-import { capital, counted, gradeName, lengthRuleName } from "./names";
+import { capital, counted, flameName, lengthRuleName } from "./names";
 import { METRIC, showFigureValue } from "./show";
 import { stageOf } from "./stages";
 import { sayStep } from "./steps";
 import { termText } from "./terms";
+
+const planned = planPiece(demoPiece("tern-ring"), SHIPPED_BENCH);
 
 test("every figure that can be looked for is in some plan, and none is named twice", () => {
   const keys = new Set(DEMO_PIECES.flatMap((piece) => Object.keys(planPiece(piece, SHIPPED_BENCH).figures)));
@@ -55,7 +57,7 @@ test("a fault names its path, what would be right and what was found, cut short 
 
 test("a finding says what is wrong and by how much, then what to do", () => {
   const say = (code: Parameters<typeof finding>[0], values: Parameters<typeof finding>[3]) =>
-    sayFinding(finding(code, "warning", "m1.wall", values), METRIC);
+    sayFinding(finding(code, "warning", "m1.wall", values), planned, METRIC);
   expect(say("stone.tape-off", { off: -0.031 }).what).toBe("The tape reads 3.1% less than the measures give.");
   expect(say("wall.point", { strain: 0.1, points: 1 }).what).toBe("The wall meets a point.");
   expect(say("wall.point", { strain: 0.25, points: 0 }).what).toBe("The top gathers 25.0% at its tightest.");
@@ -63,19 +65,20 @@ test("a finding says what is wrong and by how much, then what to do", () => {
   expect(
     findingText(
       finding("heats.runs", "error", "m1.foot", { joint: "m1.foot", seam: "none", heat: 4, grade: "medium", working: 748 }),
+      planned,
       METRIC,
     ),
   ).toBe("Wall to plate runs again in heat 4. Medium works at 748°C. Shield that joint, or make the later one with a softer grade.");
 });
 
 test("small words", () => {
-  expect([counted(1, "piece"), counted(2, "piece"), capital("wall"), gradeName("extra-easy"), gradeName("fuse")]).toEqual([
-    "1 piece",
-    "2 pieces",
-    "Wall",
-    "extra easy",
-    "fused",
-  ]);
+  expect([
+    counted(1, "piece"),
+    counted(2, "piece"),
+    capital("wall"),
+    flameName({ means: "solder", grade: "extra-easy" }),
+    flameName({ means: "fuse", grade: "fuse" }),
+  ]).toEqual(["1 piece", "2 pieces", "Wall", "extra easy", "fused"]);
   expect([lengthRuleName("fibre"), lengthRuleName("thickness"), lengthRuleName({ multiplier: 3.15 })]).toEqual([
     "fibre",
     "half thickness",
@@ -102,6 +105,6 @@ test("small words", () => {
 });
 
 test("a step that aims at a figure that is not there is our own mistake, and says so", () => {
-  const step = planPiece(demoPiece("tern-ring"), SHIPPED_BENCH).steps.find(({ target }) => target !== null)!;
-  expect(() => sayStep(step, {}, METRIC)).toThrow(/aims at .* which is not there/);
+  const step = planned.steps.find(({ target }) => target !== null)!;
+  expect(() => sayStep(step, { ...planned, figures: {} }, METRIC)).toThrow(/aims at .* which is not there/);
 });

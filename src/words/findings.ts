@@ -1,5 +1,5 @@
 import { type Finding, type FindingCode } from "@/core/measure/finding";
-import { capital, gradeName, jointName, partName } from "./names";
+import { type Named, type Names, capital, flameName, namesIn } from "./names";
 import { type Rounding, type Units, degrees, showLength, showPercent, showTemperature, withUnit } from "./show";
 
 /** A finding in two parts: what is wrong and by how much, then what to do. */
@@ -16,9 +16,14 @@ interface Voice {
   length(name: string, rounding?: Rounding): string;
   bare(name: string): string;
   heat(name: string): string;
+  /** A grade, or fused, as it is said. */
+  grade(name: string): string;
+  /** What the joint, and the part, that it speaks of is called. */
+  joint(): string;
+  part(): string;
 }
 
-function voice(values: Values, units: Units): Voice {
+function voice(values: Values, names: Names, units: Units): Voice {
   const number = (name: string) => Number(values[name]);
   return {
     number,
@@ -26,6 +31,9 @@ function voice(values: Values, units: Units): Voice {
     length: (name, rounding = "measured") => withUnit(number(name), rounding, units),
     bare: (name) => showLength(number(name), "measured", units),
     heat: (name) => showTemperature(number(name), units) + degrees(units),
+    grade: (name) => flameName({ means: values[`${name}Means`] === "fuse" ? "fuse" : "solder", grade: String(values[name]) }),
+    joint: () => names.joint(String(values.joint)),
+    part: () => names.part(String(values.part)),
   };
 }
 
@@ -124,19 +132,19 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
     advice: "The wire's flat lies on the finger, so its middle is nearer than half the thickness.",
   }),
   "heats.runs": (v) => ({
-    what: `${capital(jointName(v.text("joint")))} runs again in heat ${v.text("heat")}.`,
-    advice: `${capital(gradeName(v.text("grade")))} works at ${v.heat("working")}. ${kept(v)}, or make the later one with a softer grade.`,
+    what: `${capital(v.joint())} runs again in heat ${v.text("heat")}.`,
+    advice: `${capital(v.grade("grade"))} works at ${v.heat("working")}. ${kept(v)}, or make the later one with a softer grade.`,
   }),
   "heats.softens": (v) => ({
-    what: `${capital(jointName(v.text("joint")))} softens in heat ${v.text("heat")}.`,
-    advice: `${capital(gradeName(v.text("grade")))} works at ${v.heat("working")}. Prop it so that nothing hangs on it. ${kept(v)}.`,
+    what: `${capital(v.joint())} softens in heat ${v.text("heat")}.`,
+    advice: `${capital(v.grade("grade"))} works at ${v.heat("working")}. Prop it so that nothing hangs on it. ${kept(v)}.`,
   }),
   "heats.at-risk": (v) => ({
-    what: `The ${partName(v.text("part"))} is close to melting in heat ${v.text("heat")}.`,
-    advice: `${capital(gradeName(v.text("grade")))} works at ${v.heat("working")}. Take the flame off the moment it runs.`,
+    what: `The ${v.part()} is close to melting in heat ${v.text("heat")}.`,
+    advice: `${capital(v.grade("grade"))} works at ${v.heat("working")}. Take the flame off the moment it runs.`,
   }),
   "heats.overshoot": (v) => ({
-    what: `${v.text("overshoot")} °C of overshoot takes ${gradeName(v.text("grade"))} to ${v.heat("working")}.`,
+    what: `${v.text("overshoot")} °C of overshoot takes ${v.grade("grade")} to ${v.heat("working")}.`,
     advice: "That endangers sterling. Stay at 10 or under with it.",
   }),
   "heats.impossible": (v) => ({
@@ -164,16 +172,16 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
     advice: "It is kept, and does nothing.",
   }),
   "heats.better-unpinned": (v) => ({
-    what: `Left free, ${jointName(v.text("joint"))} would be ${gradeName(v.text("best"))}.`,
-    advice: `You pinned ${gradeName(v.text("pinned"))}.`,
+    what: `Left free, ${v.joint()} would be ${v.grade("best")}.`,
+    advice: `You pinned ${v.grade("pinned")}.`,
   }),
 };
 
-export function sayFinding({ code, values }: Finding, units: Units): Said {
-  return SAYINGS[code](voice(values, units));
+export function sayFinding({ code, values }: Finding, plan: Named, units: Units): Said {
+  return SAYINGS[code](voice(values, namesIn(plan), units));
 }
 
-export function findingText(finding: Finding, units: Units): string {
-  const { what, advice } = sayFinding(finding, units);
+export function findingText(finding: Finding, plan: Named, units: Units): string {
+  const { what, advice } = sayFinding(finding, plan, units);
   return `${what} ${advice}`;
 }

@@ -1,5 +1,8 @@
+import { type BuiltKind, type PartKind } from "@/core/joint/joint";
+import { type Plan } from "@/core/piece/plan";
 import { type HoopForm, type LengthRule } from "@/core/hoop/hoop";
 import { type SizeSystem } from "@/core/hoop/sizes";
+import { type Means } from "@/core/heats/best";
 import { type Way } from "@/core/heats/problem";
 import { type SchoolCode } from "@/core/measure/figure";
 import { type Metal } from "@/core/metal/metals";
@@ -90,27 +93,51 @@ export function lengthRuleName(rule: LengthRule): string {
   return typeof rule === "object" ? `times ${rule.multiplier}` : rule === "fibre" ? "fibre" : "half thickness";
 }
 
-/** A grade by its id, as it is said: "extra-easy" is "extra easy", "fuse" is "fused". */
+/** A grade by its id, as it is said: "extra-easy" is "extra easy". */
 export function gradeName(id: string): string {
-  return id === "fuse" ? "fused" : id.replaceAll("-", " ");
+  return id.replaceAll("-", " ");
 }
 
-const FIRST_MOUNT = "m1";
-
-/** "m1.wall" is "wall"; a second setting's is "wall of m2". */
-export function partName(id: string): string {
-  const [mount, part] = id.split(".");
-  if (part === undefined) return id;
-  return mount === FIRST_MOUNT ? part : `${part} of ${mount}`;
+/** What a heat is made with, as it is said. */
+export function flameName({ means, grade }: { readonly means: Means; readonly grade: string }): string {
+  return means === "fuse" ? "fused" : gradeName(grade);
 }
 
-/** "m1.foot" is "wall to plate"; a second setting's has its mount's id after it. */
-export function jointName(id: string): string {
-  const tagged = (name: string, mount: string) => (mount === FIRST_MOUNT ? name : `${name}, ${mount}`);
-  if (id === "hoop.seam") return "hoop seam";
-  if (id.startsWith("hoop.mount.")) return tagged("hoop to plate", id.slice("hoop.mount.".length));
-  const [mount = "", joint] = id.split(".");
-  return tagged(joint === "seam" ? "wall seam" : "wall to plate", mount);
+const PART_NAMES: Readonly<Record<PartKind, string>> = { wall: "wall", plate: "plate", hoop: "hoop" };
+
+const JOINT_NAMES: Readonly<Record<BuiltKind, (part: string) => string>> = {
+  seam: (part) => `${part} seam`,
+  foot: () => "wall to plate",
+  mount: () => "hoop to plate",
+};
+
+/** What has parts and joints to be named. */
+export type Named = Pick<Plan, "parts" | "joints">;
+
+/** What the parts and joints of a plan are called, by their ids; what it does not have by its id. */
+export interface Names {
+  readonly part: (id: string) => string;
+  readonly joint: (id: string) => string;
+}
+
+/** A joint is "wall to plate", a part "wall"; of another setting than the first its mount's id stands with it. */
+export function namesIn({ parts, joints }: Named): Names {
+  const first = parts.find(({ mount }) => mount !== null)?.mount ?? null;
+  const isOther = (mount: string | null) => mount !== null && mount !== first;
+  const kindOf = (id: string) => parts.find((part) => part.id === id)!.kind;
+  return {
+    part: (id) => {
+      const part = parts.find((each) => each.id === id);
+      if (!part) return id;
+      return isOther(part.mount) ? `${PART_NAMES[part.kind]} of ${part.mount}` : PART_NAMES[part.kind];
+    },
+    joint: (id) => {
+      const joint = joints.find((each) => each.id === id);
+      if (!joint) return id;
+      const name = JOINT_NAMES[joint.kind](PART_NAMES[kindOf(joint.parts[0]!)]);
+      return isOther(joint.mount) ? `${name}, ${joint.mount}` : name;
+    },
+  };
 }
 
 export function capital(text: string): string {

@@ -8,6 +8,8 @@ import { findingText } from "./findings";
 import { METRIC } from "./show";
 import { stepText } from "./steps";
 
+const planned = planPiece(demoPiece("tern-ring"), SHIPPED_BENCH);
+
 // What a maker reads, written down a second time: a number or a name that changes its place in a sentence is noticed here.
 
 test.each<[FindingCode, Record<string, number | string>, string]>([
@@ -148,11 +150,12 @@ test.each<[FindingCode, Record<string, number | string>, string]>([
   ["heats.pin-unknown", { joint: "m1.foot" }, "A pin names m1.foot, which this piece does not have. It is kept, and does nothing."],
   ["heats.better-unpinned", { joint: "m1.foot", best: "easy", pinned: "hard" }, "Left free, wall to plate would be easy. You pinned hard."],
 ])("%s is said with its numbers in their places", (code, values, text) =>
-  expect(findingText(finding(code, "note", "m1", values), METRIC)).toBe(text),
+  expect(findingText(finding(code, "note", "m1", values), planned, METRIC)).toBe(text),
 );
 
 test("a finding that can be said in two ways says the one that is so", () => {
-  const say = (code: FindingCode, values: Record<string, number | string>) => findingText(finding(code, "note", "m1", values), METRIC);
+  const say = (code: FindingCode, values: Record<string, number | string>) =>
+    findingText(finding(code, "note", "m1", values), planned, METRIC);
   expect(say("stone.tape-off", { off: -0.03 })).toMatch(/^The tape reads 3\.0% less than/);
   expect(say("wall.too-low", { rule: "third", height: 1, turnIn: 2, needed: 3 })).toMatch(/^A third of the height won't hold this stone\./);
   expect(say("wall.point", { points: 0, strain: 0.25 })).toMatch(/^The top gathers 25\.0% at its tightest\./);
@@ -228,8 +231,8 @@ test.each<[FaultCode, Record<string, number | string>, string]>([
 test("the steps of the demo's pieces, each as it is first said", () => {
   const said = new Map<string, string>();
   for (const piece of [demoPiece("tern-ring"), ...DEMO_PIECES]) {
-    const { steps, figures } = planPiece(piece, SHIPPED_BENCH);
-    for (const step of steps) if (!said.has(step.code)) said.set(step.code, stepText(step, figures, METRIC));
+    const plan = planPiece(piece, SHIPPED_BENCH);
+    for (const step of plan.steps) if (!said.has(step.code)) said.set(step.code, stepText(step, plan, METRIC));
   }
   expect([...said]).toEqual([
     ["stone.look", "Look the stone over, edge and back."],

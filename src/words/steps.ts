@@ -1,8 +1,8 @@
-import { type CautionCode, type CheckCode, type Step, type StepCode } from "@/core/making/steps";
-import { type Figure } from "@/core/measure/figure";
+import { type CautionCode, type CheckCode, type Step, type StepCode } from "@/core/making/step";
 import { type DoubtOf, SURE } from "@/core/piece/doubt";
 import { type Metal } from "@/core/metal/metals";
-import { capital, gradeName, jointName } from "./names";
+import { type Plan } from "@/core/piece/plan";
+import { type Named, capital, gradeName, namesIn } from "./names";
 import { BLANK } from "./doubt";
 import { type Rounding, type Units, lengthUnit, withUnit } from "./show";
 
@@ -32,6 +32,8 @@ interface StepVoice {
   readonly second: string;
   text(name: string): string;
   list(name: string): readonly string[];
+  /** What a joint is called. */
+  readonly joint: (id: string) => string;
 }
 
 const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
@@ -99,8 +101,8 @@ function harms(v: StepVoice): string {
 /** The joint of a step, and those that one heat makes with it. */
 function heated(v: StepVoice): string {
   const others = v.list("with");
-  const name = jointName(v.text("joint"));
-  return others.length === 0 ? name : `${name}, in one heat with ${others.map(jointName).join(" and ")}`;
+  const name = v.joint(v.text("joint"));
+  return others.length === 0 ? name : `${name}, in one heat with ${others.map((id) => v.joint(id)).join(" and ")}`;
 }
 
 const DETAILS: Readonly<Partial<Record<StepCode, string>>> = {
@@ -189,11 +191,14 @@ function listOf(value: Step["values"][string] | undefined): readonly string[] {
   return typeof value === "object" ? value : [];
 }
 
+/** What a step speaks of. */
+type Told = Named & Pick<Plan, "figures">;
+
 /** With blanks to write in where a length cannot be trusted. @throws if the step aims at a figure that is not there. */
-export function sayStep(step: Step, figures: Readonly<Record<string, Figure>>, units: Units, doubtOf: DoubtOf = SURE): SaidStep {
+export function sayStep(step: Step, plan: Told, units: Units, doubtOf: DoubtOf = SURE): SaidStep {
   const aim = (key: string | null): string => {
     if (key === null) return "";
-    const figure = figures[key];
+    const figure = plan.figures[key];
     if (!figure) throw new RangeError(`step ${step.id} aims at ${key}, which is not there`);
     return doubtOf(key) ? `${BLANK} ${lengthUnit(units)}` : withUnit(figure.value, roundingOf(key), units);
   };
@@ -204,13 +209,14 @@ export function sayStep(step: Step, figures: Readonly<Record<string, Figure>>, u
         second: aim(step.second),
         text: (name) => String(step.values[name] ?? ""),
         list: (name) => listOf(step.values[name]),
+        joint: namesIn(plan).joint,
       }),
     ),
     detail: DETAILS[step.code] ?? "",
   };
 }
 
-export function stepText(step: Step, figures: Readonly<Record<string, Figure>>, units: Units, doubtOf: DoubtOf = SURE): string {
-  const { title, detail } = sayStep(step, figures, units, doubtOf);
+export function stepText(step: Step, plan: Told, units: Units, doubtOf: DoubtOf = SURE): string {
+  const { title, detail } = sayStep(step, plan, units, doubtOf);
   return detail ? `${title}. ${detail}` : `${title}.`;
 }

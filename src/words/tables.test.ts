@@ -1,3 +1,6 @@
+import { demoPiece } from "@demo/pieces";
+import { SHIPPED_BENCH } from "@/core/piece/bench";
+import { planPiece } from "@/core/piece/plan-piece";
 import { FIGURE_NAMES } from "./figures";
 import { WAY_ADVICE, jointAdvice, piecesText } from "./heats";
 import { BLANK_MARKS } from "./marks";
@@ -11,8 +14,7 @@ import {
   SOURCE_ADVICE,
   SYSTEM_NAMES,
   WAY_NAMES,
-  jointName,
-  partName,
+  namesIn,
 } from "./names";
 import { STAGE_NAMES } from "./stages";
 import { CAUTIONS, CHECKS } from "./steps";
@@ -29,6 +31,8 @@ test("where a number came from, what it is called, and what the schools and sour
     bench: "from my bench",
     shipped: "shipped default",
     formula: "worked out",
+    measured: "as you measured it",
+    learned: "yours, from your own makes",
   });
   expect(TERM_NAMES).toEqual({
     outline: "outline",
@@ -50,6 +54,7 @@ test("where a number came from, what it is called, and what the schools and sour
     catch: "catch",
     tilt: "lean of the lip",
     stone: "stone",
+    ornament: "ornament",
     border: "border",
     tube: "half the outside",
     inside: "half the inside",
@@ -275,15 +280,20 @@ test("solder is said by its form, in the maker's unit, with its place and how fa
   );
 });
 
+const tern = demoPiece("tern-ring");
+const twoSettings = planPiece({ ...tern, mounts: ["a", "b"].map((id) => ({ ...tern.mounts[0]!, id })) }, SHIPPED_BENCH);
+
 test("parts and joints are called by what they are, those of a second setting with its name", () => {
-  expect(["m1.wall", "m2.plate", "hoop"].map(partName)).toEqual(["wall", "plate of m2", "hoop"]);
-  expect(["m1.seam", "m1.foot", "m2.seam", "hoop.seam", "hoop.mount.m1", "hoop.mount.m2"].map(jointName)).toEqual([
+  const { part, joint } = namesIn(twoSettings);
+  expect(["a.wall", "b.plate", "hoop", "no.part"].map(part)).toEqual(["wall", "plate of b", "hoop", "no.part"]);
+  expect(["a.seam", "a.foot", "b.seam", "hoop.seam", "hoop.mount.a", "hoop.mount.b", "no.joint"].map(joint)).toEqual([
     "wall seam",
     "wall to plate",
-    "wall seam, m2",
+    "wall seam, b",
     "hoop seam",
     "hoop to plate",
-    "hoop to plate, m2",
+    "hoop to plate, b",
+    "no.joint",
   ]);
 });
 

@@ -20,6 +20,7 @@ export const TERM_NAMES: Readonly<Record<TermCode, string>> = {
   catch: "catch",
   tilt: "lean of the lip",
   stone: "stone",
+  ornament: "ornament",
   border: "border",
   tube: "half the outside",
   inside: "half the inside",
@@ -69,6 +70,8 @@ export const SOURCE_NAMES: Readonly<Record<Source, string>> = {
   bench: "from my bench",
   shipped: "shipped default",
   formula: "worked out",
+  measured: "as you measured it",
+  learned: "yours, from your own makes",
 };
 
 /** A term's name, with its formula where it has one. */

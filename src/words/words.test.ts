@@ -3,7 +3,6 @@ import { anyPiece } from "@/core/piece/any-piece.testing";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { planPiece } from "@/core/piece/plan-piece";
 import { findingText } from "./findings";
-import { jointName, partName } from "./names";
 import { METRIC, printable, showLength, showPercent, showTemperature, withUnit } from "./show";
 import { roundingOf, stepText } from "./steps";
 import { termText } from "./terms";
@@ -36,13 +35,6 @@ test("inches, degrees and shares as they are said", () => {
   expect(showTemperature(797, INCH)).toBe("1467");
   expect(showPercent(0.928)).toBe("93%");
   expect(printable("a\u001b[31mb\u202ec\n")).toBe("a[31mbc");
-  expect([jointName("m1.seam"), jointName("m2.foot"), jointName("hoop.mount.m2"), partName("m1.wall"), partName("hoop")]).toEqual([
-    "wall seam",
-    "wall to plate, m2",
-    "hoop to plate, m2",
-    "wall",
-    "hoop",
-  ]);
   expect([roundingOf("m1.wall.cutLength"), roundingOf("hoop.cutLength"), roundingOf("m1.outline.perimeter")]).toEqual([
     "strip",
     "blank",
@@ -56,8 +48,8 @@ test("every step, finding and term of any piece has a sentence without a hole in
     fc.property(anyPiece(), fc.constantFrom(METRIC, INCH), (piece, units) => {
       const plan = planPiece(piece, SHIPPED_BENCH);
       const said = [
-        ...plan.steps.map((step) => stepText(step, plan.figures, units)),
-        ...plan.findings.map((finding) => findingText(finding, units)),
+        ...plan.steps.map((step) => stepText(step, plan, units)),
+        ...plan.findings.map((finding) => findingText(finding, plan, units)),
         ...Object.values(plan.figures).flatMap(({ terms }) => terms.map(termText)),
       ];
       for (const text of said) if (text === "" || hole.test(text)) throw new Error(`a hole in: ${text}`);

@@ -1,6 +1,7 @@
 import { type Piece } from "@/core/piece/piece";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { settleHeats } from "@/core/piece/settle";
+import { assemblyOf } from "@/core/joint/contribution";
 import { sizePiece } from "@/core/piece/size-piece";
 import { type HeatsOf, bestHeats } from "@/core/heats/best";
 import { RememberedHeats } from "@/core/heats/remember";
@@ -14,7 +15,7 @@ const tern = ternFile as unknown as Piece;
 function ask(stones: number): HeatsAsk {
   const mounts = Array.from({ length: stones }, (_, i) => ({ ...tern.mounts[0]!, id: `m${i + 1}` }));
   const piece = { ...tern, mounts };
-  return { assembly: sizePiece(piece, SHIPPED_BENCH).assembly, wishes: settleHeats(piece.heats, SHIPPED_BENCH) };
+  return { assembly: assemblyOf(sizePiece(piece, SHIPPED_BENCH).contribution), wishes: settleHeats(piece.heats, SHIPPED_BENCH) };
 }
 
 /** A worker that answers when it is told to. */

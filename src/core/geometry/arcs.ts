@@ -1,4 +1,5 @@
 import { tolerance } from "../measure/tolerances";
+import { type Stroke } from "./curve";
 import { leastBetween } from "./extremum";
 import { type Corner, type Extent, type Loop, type Outline, type Parallel, type Point, type Station } from "./outline";
 import {
@@ -7,6 +8,7 @@ import {
   areaShare,
   curvatureOf,
   lengthOf,
+  lineMoment,
   momentShares,
   nearestOn,
   normalAt,
@@ -47,7 +49,7 @@ export function arcOutline({ pieces: all, inscribedRadius, hullPerimeter }: ArcS
     area,
     hullPerimeter: hullPerimeter ?? perimeter,
     inscribedRadius,
-    centre: [0, 1].map((i) => pieces.reduce((sum, piece) => sum + momentShares(piece)[i]!, 0) / area) as unknown as Point,
+    centre: both((i) => pieces.reduce((sum, piece) => sum + momentShares(piece)[i], 0) / area),
     corners,
     isTraced: false,
     stations: pieces.flatMap((piece, i) => sharesOf(piece).map((share) => station(i, share))),
@@ -243,12 +245,27 @@ function apart([ax, ay]: Point, [bx, by]: Point): number {
   return Math.hypot(ax - bx, ay - by);
 }
 
+function both(value: (i: 0 | 1) => number): Point {
+  return [value(0), value(1)];
+}
+
+function strokeOf(piece: Piece): Stroke {
+  return piece.kind === "line" ? { kind: "line", to: pointAt(piece, 1) } : piece;
+}
+
 function loopOf(pieces: readonly Piece[], d: number): Loop {
+  const length = pieces.reduce((sum, piece) => sum + lengthOf(piece), 0);
+  const area = pieces.reduce((sum, piece) => sum + areaShare(piece), 0);
   return {
-    length: pieces.reduce((sum, piece) => sum + lengthOf(piece), 0),
-    area: pieces.reduce((sum, piece) => sum + areaShare(piece), 0),
+    length,
+    area,
     extent: extentOf(pieces),
-    curve: () =>
+    balance: () => ({
+      area: both((i) => pieces.reduce((sum, piece) => sum + momentShares(piece)[i], 0) / area),
+      line: both((i) => pieces.reduce((sum, piece) => sum + lineMoment(piece)[i], 0) / length),
+    }),
+    curve: () => ({ from: pointAt(pieces[0]!, 0), strokes: pieces.map(strokeOf) }),
+    points: () =>
       pieces.flatMap((piece) =>
         sharesOf(piece)
           .slice(piece.kind === "line" ? -1 : 1)

@@ -81,8 +81,8 @@ test("pushed in past its tightest radius it keeps only what has not crossed itse
     for (let x = -8; x < 8; x += step)
       for (let y = -6; y < 6; y += step) if ((x / 8) ** 2 + (y / 6) ** 2 < 1 && far(x, y) >= inset) inside++;
     expect(Math.abs(inner.area - inside * step * step)).toBeLessThan(0.25 * inner.length * step);
-    expect(shoelace(inner.curve())).toBeCloseTo(inner.area, 0);
-    expect(Math.abs(polyline(inner.curve()) - inner.length)).toBeLessThan(0.05);
+    expect(shoelace(inner.points())).toBeCloseTo(inner.area, 0);
+    expect(Math.abs(polyline(inner.points()) - inner.length)).toBeLessThan(0.05);
   }
   expect(outline.parallel(-6)).toEqual({ kind: "collapsed", largestInset: 6 });
   expect(ellipse(6, 8).parallel(-5)).toMatchObject({ kind: "one", area: (outline.parallel(-5) as { area: number }).area });

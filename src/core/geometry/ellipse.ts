@@ -2,7 +2,8 @@ import { type Outline, type Parallel, type Point, type Station } from "./outline
 import { tolerance } from "../measure/tolerances";
 import { polygonLoop } from "./polygon";
 import { smoothIntegral, smoothPanel } from "./quadrature";
-import { movedOut, steinerLoop, turnedFrom } from "./steiner";
+import { steinerLoop, turnedFrom } from "./steiner";
+import { polygonCurve } from "./curve";
 
 /**
  * Perimeter of the ellipse with semi-axes `a` and `b`: the complete elliptic integral by the arithmetic-geometric
@@ -50,7 +51,7 @@ export function ellipse(a: number, b: number): Outline {
     area: Math.PI * a * b,
     hullPerimeter: perimeter,
     inscribedRadius: Math.min(a, b),
-    centre: [0, 0],
+    centre: MIDDLE,
     corners: [],
     isTraced: false,
     stations,
@@ -110,11 +111,15 @@ function parallelEllipse(a: number, b: number, perimeter: number, stations: read
   const [long, short] = [Math.max(a, b), Math.min(a, b)];
   if (-d >= short) return { kind: "collapsed", largestInset: short };
   if (-d <= (short * short) / long) {
-    const known = { perimeter, area: Math.PI * a * b, extent: (direction: number) => extentOf(a, b, direction), turnedTo: turnedFrom(0) };
-    return { kind: "one", ...steinerLoop(known, d, () => movedOut({ stations, corners: [] }, d)) };
+    const extent = (direction: number) => extentOf(a, b, direction);
+    const moments = () => ({ area: MIDDLE, line: MIDDLE, turn: MIDDLE });
+    const known = { perimeter, area: Math.PI * a * b, extent, stations, corners: [], turnedTo: turnedFrom(0), moments };
+    return { kind: "one", ...steinerLoop(known, d) };
   }
   return crossedInset(long, short, -d, a >= b);
 }
+
+const MIDDLE: Point = [0, 0];
 
 /** The lens left of an ellipse pushed in by `inset`, between its tightest radius and its short semi-axis. */
 function crossedInset(long: number, short: number, inset: number, lengthAlongX: boolean): Parallel {
@@ -129,7 +134,7 @@ function crossedInset(long: number, short: number, inset: number, lengthAlongX: 
   const rate = (t: number) => speed(t) - (inset * long * short) / speed(t) ** 2;
   const end = Math.PI - start;
   const tip = at(start)[0];
-  const curve = () => {
+  const points = () => {
     const upper = Array.from({ length: 97 }, (_, i) => at(start + ((end - start) * i) / 96));
     return [...upper, ...upper.slice(1, -1).map(([x, y]): Point => [-x, -y])].map(turned);
   };
@@ -138,8 +143,10 @@ function crossedInset(long: number, short: number, inset: number, lengthAlongX: 
     length: 2 * smoothIntegral(rate, start, end, PANELS),
     area: 2 * smoothIntegral((t) => (at(t)[1] * rate(t) * (long * Math.sin(t))) / speed(t), start, end, PANELS),
     extent: (direction) => 2 * supportOf(start, tip, lengthAlongX ? direction : direction - Math.PI / 2, long, short, inset),
-    curve,
-    lengthTo: (place) => polygonLoop(curve(), -inset, 0, 0).lengthTo(place),
+    balance: () => ({ area: MIDDLE, line: MIDDLE }),
+    curve: () => polygonCurve(points()),
+    points,
+    lengthTo: (place) => polygonLoop(points(), -inset, 0, 0).lengthTo(place),
   };
 }
 

@@ -1,3 +1,6 @@
+import { tolerance } from "../measure/tolerances";
+import { type Curve } from "./curve";
+
 export type Point = readonly [x: number, y: number];
 
 /** A place on a closed curve. */
@@ -27,8 +30,12 @@ export interface Loop {
   readonly length: number;
   readonly area: number;
   readonly extent: Extent;
-  /** Points for drawing. */
-  curve(): Point[];
+  /** Where its centre of mass lies, as a plate cut to it and as a wire bent to it. */
+  balance(): { readonly area: Point; readonly line: Point };
+  /** As it is, in lines, arcs and bends. */
+  curve(): Curve;
+  /** Points on it, close enough together for drawing. */
+  points(): Point[];
   /** How far along the loop, in mm from where it starts, the place lies that is level with one of the outline. */
   lengthTo(place: Place): number;
 }
@@ -68,6 +75,12 @@ export interface Outline {
    * notches. Outward it is always one: a notch that closes over is not followed.
    */
   parallel(d: number): Parallel;
+}
+
+/** A place as a share from 0 up to 1; what rounding left just under 1 is the datum. */
+export function withinOne(at: number): number {
+  const share = at - Math.floor(at);
+  return 1 - share < tolerance.samePlace ? 0 : share;
 }
 
 /** The curves a parallel falls into: none, one or several. */

@@ -82,6 +82,18 @@ export function momentShares(piece: Piece): Point {
   return [across, along].map((integral) => (r / 2) * (integral(start + sweep) - integral(start))) as unknown as Point;
 }
 
+/** The integral of the place along the piece: of a line its middle times its length; of an arc its centre's, and r^2 times the turn of its ways out. */
+export function lineMoment(piece: Piece): Point {
+  if (piece.kind === "line") {
+    const [x, y] = pointAt(piece, 0.5);
+    return [x * piece.length, y * piece.length];
+  }
+  const { x, y, radius, start, sweep } = piece;
+  const way = Math.sign(sweep) * radius;
+  const end = start + sweep;
+  return [way * (x * sweep + radius * (Math.sin(end) - Math.sin(start))), way * (y * sweep - radius * (Math.cos(end) - Math.cos(start)))];
+}
+
 /** From `from` to `to`, shares of the piece. */
 export function part(piece: Piece, from: number, to: number): Piece {
   if (piece.kind === "arc") return { ...piece, start: piece.start + piece.sweep * from, sweep: piece.sweep * (to - from) };

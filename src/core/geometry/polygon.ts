@@ -1,4 +1,7 @@
 import { ClipperOffset, EndType, JoinType } from "clipper2-ts/dist/Offset.js";
+import { polygonArea as area, polygonCentroid, polygonHull, polygonLength as length } from "d3-polygon";
+import polylabel from "polylabel";
+import { polygonCurve } from "./curve";
 import { type Extent, type Loop, type Point } from "./outline";
 
 /** The package works in whole numbers: so many to a millimetre. */
@@ -24,24 +27,17 @@ export function offsetPolygon(points: readonly Point[], d: number): Point[][] {
     .map(({ path }) => path);
 }
 
+/** The package's y points downward: counter-clockwise here is clockwise there. */
 export function polygonArea(points: readonly Point[]): number {
-  let twice = 0;
-  let [px, py] = points.at(-1)!;
-  for (const [x, y] of points) {
-    twice += px * y - x * py;
-    [px, py] = [x, y];
-  }
-  return twice / 2;
+  return -area(points as [number, number][]);
+}
+
+export function convexHull(points: readonly Point[]): readonly Point[] {
+  return polygonHull(points as [number, number][]) ?? points;
 }
 
 export function polygonLength(points: readonly Point[]): number {
-  let length = 0;
-  let [px, py] = points.at(-1)!;
-  for (const [x, y] of points) {
-    length += Math.sqrt((x - px) ** 2 + (y - py) ** 2);
-    [px, py] = [x, y];
-  }
-  return length;
+  return length(points as [number, number][]);
 }
 
 export function polygonExtent(points: readonly Point[]): Extent {
@@ -57,24 +53,6 @@ export function polygonExtent(points: readonly Point[]): Extent {
   };
 }
 
-/** The convex hull, counter-clockwise (Andrew's monotone chain). */
-export function convexHull<T extends Point>(points: readonly T[]): T[] {
-  const sorted = [...points].sort(([ax, ay], [bx, by]) => ax - bx || ay - by);
-  const chain = (list: readonly T[]) => {
-    const kept: T[] = [];
-    for (const point of list) {
-      while (kept.length > 1 && !turnsLeft(kept.at(-2)!, kept.at(-1)!, point)) kept.pop();
-      kept.push(point);
-    }
-    return kept.slice(0, -1);
-  };
-  return [...chain(sorted), ...chain(sorted.reverse())];
-}
-
-function turnsLeft([ax, ay]: Point, [bx, by]: Point, [cx, cy]: Point): boolean {
-  return (bx - ax) * (cy - ay) - (by - ay) * (cx - ax) > 0;
-}
-
 /** A polygon as a loop; `longer` is what the curve it stands for is longer by, and `larger` by area. */
 export function polygonLoop(points: readonly Point[], d: number, longer: number, larger: number): Loop {
   const drawn = polygonLength(points);
@@ -83,13 +61,35 @@ export function polygonLoop(points: readonly Point[], d: number, longer: number,
     length,
     area: polygonArea(points) + larger,
     extent: polygonExtent(points),
-    curve: () => [...points],
-    lengthTo: ({ x, y, nx, ny }) => (lengthToNearest(points, [x + nx * d, y + ny * d]) * length) / drawn,
+    balance: () => ({ area: polygonCentre(points), line: lineCentre(points) }),
+    curve: () => polygonCurve(points),
+    points: () => [...points],
+    lengthTo: ({ x, y, nx, ny }) => (nearestPlace(points, [x + nx * d, y + ny * d]).along * length) / drawn,
   };
 }
 
-function lengthToNearest(points: readonly Point[], [x, y]: Point): number {
-  let [best, found, along] = [Infinity, 0, 0];
+/** Where a plate cut to a polygon balances. */
+export function polygonCentre(points: readonly Point[]): Point {
+  return polygonCentroid(points as [number, number][]);
+}
+
+/** Where a wire bent to a polygon balances. */
+export function lineCentre(points: readonly Point[]): Point {
+  let [x, y] = [0, 0];
+  points.forEach(([px, py], i) => {
+    const [qx, qy] = points[(i + 1) % points.length]!;
+    const length = Math.hypot(qx - px, qy - py);
+    x += ((px + qx) / 2) * length;
+    y += ((py + qy) / 2) * length;
+  });
+  const whole = polygonLength(points);
+  return [x / whole, y / whole];
+}
+
+/** The place of a closed polygon nearest to a point: on which side, how much of it, how far along, and the square of the distance. */
+function nearestPlace(points: readonly Point[], [x, y]: Point) {
+  let [best, along] = [Infinity, 0];
+  let found = { side: 0, share: 0, along: 0 };
   for (let i = 0; i < points.length; i++) {
     const p = points[i]!;
     const q = points[i + 1 === points.length ? 0 : i + 1]!;
@@ -102,11 +102,11 @@ function lengthToNearest(points: readonly Point[], [x, y]: Point): number {
     const far = ox * ox + oy * oy;
     if (far < best) {
       best = far;
-      found = along + share * step;
+      found = { side: i, share, along: along + share * step };
     }
     along += step;
   }
-  return found;
+  return { ...found, squared: best };
 }
 
 function within01(share: number): number {
@@ -114,16 +114,8 @@ function within01(share: number): number {
 }
 
 /** A closed polygon begun at the place of it nearest to a point. */
-export function startedAt(points: readonly Point[], [x, y]: Point): Point[] {
-  let [best, side, share] = [Infinity, 0, 0];
-  points.forEach(([px, py], i) => {
-    const [qx, qy] = points[(i + 1) % points.length]!;
-    const [dx, dy] = [qx - px, qy - py];
-    const squared = dx * dx + dy * dy;
-    const along = squared > 0 ? within01(((x - px) * dx + (y - py) * dy) / squared) : 0;
-    const far = (x - px - along * dx) ** 2 + (y - py - along * dy) ** 2;
-    if (far < best) [best, side, share] = [far, i, along];
-  });
+export function startedAt(points: readonly Point[], point: Point): Point[] {
+  const { side, share } = nearestPlace(points, point);
   const [[px, py], [qx, qy]] = [points[side]!, points[(side + 1) % points.length]!];
   const start: Point = [px + share * (qx - px), py + share * (qy - py)];
   const rest = [...points.slice(side + 1), ...points.slice(0, side + 1)];
@@ -131,11 +123,8 @@ export function startedAt(points: readonly Point[], [x, y]: Point): Point[] {
 }
 
 /** How far a point lies from the nearest side of a closed polygon. */
-export function distanceToPolygon(points: readonly Point[], [x, y]: Point): number {
-  const squaredTo = squaredDistances(points);
-  let least = Infinity;
-  for (let i = 0; i < points.length; i++) least = Math.min(least, squaredTo(i, x, y));
-  return Math.sqrt(least);
+export function distanceToPolygon(points: readonly Point[], point: Point): number {
+  return Math.sqrt(nearestPlace(points, point).squared);
 }
 
 /** Fewer points, of a closed polygon's, with none of those left out further than `within` from the chord that passes it by. */
@@ -163,92 +152,10 @@ function isClose(points: readonly Point[], from: number, to: number, within: num
   return true;
 }
 
-interface Cell {
-  readonly x: number;
-  readonly y: number;
-  readonly half: number;
-  /** Distance of its middle from the polygon, negative outside. */
-  readonly clear: number;
-  /** Sides that can be the nearest one to a place in it. */
-  readonly sides: readonly number[];
-}
-
-/**
- * The radius of the largest circle that fits in a polygon, to `within`, and its middle: squares are quartered until none can hold a larger one.
- * A square hands on only the sides that lie near enough to matter in it.
- */
+/** The radius of the largest circle that fits in a polygon, to `within`, and its middle. */
 export function largestCircle(points: readonly Point[], within: number): { readonly radius: number; readonly middle: Point } {
-  const xs = points.map(([x]) => x);
-  const ys = points.map(([, y]) => y);
-  const [left, right, low, high] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
-  const size = Math.min(right - left, high - low);
-  const squaredTo = squaredDistances(points);
-  const far = new Float64Array(points.length);
-  const cell = (x: number, y: number, half: number, sides: readonly number[], isInside: boolean): Cell => {
-    let least = Infinity;
-    for (let k = 0; k < sides.length; k++) {
-      const squared = squaredTo(sides[k]!, x, y);
-      far[k] = squared;
-      if (squared < least) least = squared;
-    }
-    const nearest = Math.sqrt(least);
-    const reach = (nearest + 2 * half * Math.SQRT2) ** 2;
-    const near: number[] = [];
-    for (let k = 0; k < sides.length; k++) if (far[k]! <= reach) near.push(sides[k]!);
-    return { x, y, half, clear: isInside || isIn(points, x, y) ? nearest : -nearest, sides: near };
-  };
-  const most = ({ clear, half }: Cell) => clear + half * Math.SQRT2;
-  const all = points.map((_, i) => i);
-  const half = size / 2;
-  let best = cell((left + right) / 2, (low + high) / 2, 0, all, false);
-  let waiting: Cell[] = [];
-  for (let x = left; x < right; x += size) for (let y = low; y < high; y += size) waiting.push(cell(x + half, y + half, half, all, false));
-  while (waiting.length > 0) {
-    for (const each of waiting) if (each.clear > best.clear) best = each;
-    const next: Cell[] = [];
-    for (const each of waiting) {
-      if (most(each) - best.clear <= within) continue;
-      const { x, y, half, clear, sides } = each;
-      const isInside = clear > half * Math.SQRT2;
-      const quarter = half / 2;
-      for (const dx of [-quarter, quarter]) for (const dy of [-quarter, quarter]) next.push(cell(x + dx, y + dy, quarter, sides, isInside));
-    }
-    waiting = next;
-  }
-  return { radius: best.clear, middle: [best.x, best.y] };
-}
-
-/** The square of the distance from each side of a polygon to a place; flat arrays, as it is asked for most often of all. */
-function squaredDistances(points: readonly Point[]): (side: number, x: number, y: number) => number {
-  const n = points.length;
-  const [px, py, dx, dy, per] = Array.from({ length: 5 }, () => new Float64Array(n)) as [
-    Float64Array,
-    Float64Array,
-    Float64Array,
-    Float64Array,
-    Float64Array,
-  ];
-  points.forEach(([x, y], i) => {
-    const [qx, qy] = points[(i + 1) % n]!;
-    const squared = (qx - x) ** 2 + (qy - y) ** 2;
-    [px[i], py[i], dx[i], dy[i], per[i]] = [x, y, qx - x, qy - y, squared > 0 ? 1 / squared : 0];
-  });
-  return (i, x, y) => {
-    const [ox, oy] = [x - px[i]!, y - py[i]!];
-    const share = within01((ox * dx[i]! + oy * dy[i]!) * per[i]!);
-    const [mx, my] = [ox - share * dx[i]!, oy - share * dy[i]!];
-    return mx * mx + my * my;
-  };
-}
-
-function isIn(points: readonly Point[], x: number, y: number): boolean {
-  let inside = false;
-  let [px, py] = points.at(-1)!;
-  for (const [qx, qy] of points) {
-    if (qy > y !== py > y && x < ((px - qx) * (y - qy)) / (py - qy) + qx) inside = !inside;
-    [px, py] = [qx, qy];
-  }
-  return inside;
+  const found = polylabel([points], within);
+  return { radius: found.distance, middle: [found[0]!, found[1]!] };
 }
 
 /** The first place where a closed polygon crosses itself, or null. Sides are met in order of their left ends. */

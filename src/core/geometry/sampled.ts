@@ -14,7 +14,7 @@ import {
 } from "./polygon";
 import { smoothPanel, visitPanel } from "./quadrature";
 import { rolledRound } from "./rolled";
-import { movedOut, steinerLoop, turnedFrom } from "./steiner";
+import { type Moments, movedOut, steinerLoop, turnedFrom } from "./steiner";
 
 /** A place on a span: where it is, and how it moves and bends with `u`. */
 export interface Motion {
@@ -40,6 +40,9 @@ interface Step {
   readonly area: number;
   readonly momentX: number;
   readonly momentY: number;
+  /** Integrals of the place along it, and over its turn. */
+  readonly line: Point;
+  readonly turn: Point;
 }
 
 /** Chords stay this close to the curve (mm), and turn no more than this from one to the next (radians). */
@@ -78,6 +81,7 @@ export function sampledOutline(spans: readonly Span[], inscribed?: number): Outl
     extent,
   };
   const bends = bendsOf(outline, isConvex);
+  const moments = () => momentsOf(steps, outline);
   const pushed = pushedFrom(chords);
   const known = new Map<number, Parallel>();
   return {
@@ -85,7 +89,7 @@ export function sampledOutline(spans: readonly Span[], inscribed?: number): Outl
     stationAt: (at) => stationAt(steps, perimeter, at - Math.floor(at)),
     parallel: (d) => {
       const key = Math.round(d / tolerance.sameLength);
-      const parallel = known.get(key) ?? parallelOf(outline, pushed, bends, d);
+      const parallel = known.get(key) ?? parallelOf({ ...outline, moments }, pushed, bends, d);
       known.set(key, parallel);
       return parallel;
     },
@@ -147,16 +151,22 @@ function stepsOf(spans: readonly Span[]): Step[] {
 }
 
 function stepOf(span: Span, from: number, to: number, start: number): Step {
-  let [length, area, momentX, momentY] = [0, 0, 0, 0];
+  let [length, area, momentX, momentY, lineX, lineY, turnX, turnY] = [0, 0, 0, 0, 0, 0, 0, 0];
   visitPanel(from, to, (u, weight) => {
     const motion = span(u);
-    const { x, y, dx, dy } = motion;
-    length += weight * speedOf(motion);
+    const { x, y, dx, dy, ddx, ddy } = motion;
+    const speed = speedOf(motion);
+    const turn = (weight * (dx * ddy - dy * ddx)) / (speed * speed);
+    length += weight * speed;
+    lineX += weight * speed * x;
+    lineY += weight * speed * y;
+    turnX += turn * x;
+    turnY += turn * y;
     area += (weight * (x * dy - y * dx)) / 2;
     momentX += (weight * x * x * dy) / 2;
     momentY -= (weight * y * y * dx) / 2;
   });
-  return { span, from, to, length, start, area, momentX, momentY };
+  return { span, from, to, length, start, area, momentX, momentY, line: [lineX, lineY], turn: [turnX, turnY] };
 }
 
 function isStraight(a: Motion, m: Motion, b: Motion): boolean {
@@ -308,13 +318,24 @@ function turnedAlong(stations: readonly Station[]): (place: Place) => number {
   };
 }
 
-type Sampled = Omit<Outline, "stationAt" | "parallel">;
+/** A corner turns all at its place. */
+function momentsOf(steps: readonly Step[], { centre, area, corners }: Pick<Outline, "centre" | "area" | "corners">): Moments {
+  const along = (of: "line" | "turn", i: 0 | 1) => steps.reduce((sum, step) => sum + step[of][i], 0);
+  const [cx, cy] = [corners.reduce((sum, { x, turn }) => sum + x * turn, 0), corners.reduce((sum, { y, turn }) => sum + y * turn, 0)];
+  return {
+    area: [centre[0] * area, centre[1] * area],
+    line: [along("line", 0), along("line", 1)],
+    turn: [along("turn", 0) + cx, along("turn", 1) + cy],
+  };
+}
+
+type Sampled = Omit<Outline, "stationAt" | "parallel"> & { readonly moments: () => Moments };
 
 function parallelOf(outline: Sampled, pushed: Pushed, { isUncrossed, turnedTo }: Bends, d: number): Parallel {
   const { perimeter, area, inscribedRadius } = outline;
   const { chords, drawn } = pushed;
   if (-d >= inscribedRadius) return { kind: "collapsed", largestInset: inscribedRadius };
-  if (isUncrossed(d)) return { kind: "one", ...steinerLoop({ ...outline, turnedTo: turnedTo() }, d, () => movedOut(outline, d)) };
+  if (isUncrossed(d)) return { kind: "one", ...steinerLoop({ ...outline, turnedTo: turnedTo() }, d) };
   if (d === 0) return { kind: "one", ...polygonLoop(chords, 0, perimeter - drawn, area - polygonArea(chords)) };
   const found = pushed.by(d);
   const [first] = found;

@@ -1,22 +1,92 @@
-import { type Extent, type Loop, type Outline, type Place, type Point } from "./outline";
+import { type Curve, type Passed, type Stroke, bendsThrough } from "./curve";
+import { type Extent, type Loop, type Outline, type Place, type Point, type Station } from "./outline";
 
 const TURN = 2 * Math.PI;
 
-interface Uncrossed extends Pick<Outline, "perimeter" | "area" | "extent"> {
-  /** How far the outline has turned from its datum to a place (radians). */
-  readonly turnedTo: (place: Place) => number;
+/** First moments of an outline: integrals of the place over its area, along its line, and over its turn. */
+export interface Moments {
+  readonly area: Point;
+  readonly line: Point;
+  readonly turn: Point;
 }
 
-/** The parallel curve of an outline where none of it crosses itself: length + 2 pi d, area + length d + pi d^2 (Steiner). */
-export function steinerLoop({ perimeter, area, extent, turnedTo }: Uncrossed, d: number, curve: () => Point[]): Loop {
+interface Uncrossed extends Pick<Outline, "perimeter" | "area" | "extent" | "stations" | "corners"> {
+  /** How far the outline has turned from its datum to a place (radians). */
+  readonly turnedTo: (place: Place) => number;
+  readonly moments: () => Moments;
+}
+
+/**
+ * The parallel curve of an outline where none of it crosses itself: length + 2 pi d, area + length d + pi d^2 (Steiner), and moments by the same:
+ * its line's is the outline's and d times the turn's, its area's the area's, d times the line's and d^2 / 2 times the turn's.
+ */
+export function steinerLoop(outline: Uncrossed, d: number): Loop {
+  const { perimeter, area, extent, turnedTo } = outline;
   const widened: Extent = (direction) => extent(direction) + 2 * d;
+  const [length, enclosed] = [perimeter + TURN * d, area + perimeter * d + Math.PI * d * d];
   return {
-    length: perimeter + TURN * d,
-    area: area + perimeter * d + Math.PI * d * d,
+    length,
+    area: enclosed,
     extent: widened,
-    curve,
+    balance: () => {
+      const of = outline.moments();
+      const both = (value: (i: 0 | 1) => number): Point => [value(0), value(1)];
+      return {
+        area: both((i) => (of.area[i] + d * of.line[i] + (d * d * of.turn[i]) / 2) / enclosed),
+        line: both((i) => (of.line[i] + d * of.turn[i]) / length),
+      };
+    },
+    curve: () => movedCurve(outline, d),
+    points: () => movedOut(outline, d),
     lengthTo: (place) => place.at * perimeter + d * turnedTo(place),
   };
+}
+
+/** The curve of an outline moved straight out by `d`: bends through its places, and the round of each corner that opens. */
+function movedCurve({ stations, corners, perimeter, turnedTo }: Uncrossed, d: number): Curve {
+  const passed = (station: Station, at: number): Passed => ({
+    at: [station.x + station.nx * d, station.y + station.ny * d],
+    out: [station.nx, station.ny],
+    along: at * perimeter + d * turnedTo({ ...station, at }),
+  });
+  const [first] = stations as [Station];
+  const strokes: Stroke[] = [];
+  let run: Passed[] = [passed(first, first.at)];
+  const end = () => {
+    strokes.push(...bendsThrough(run));
+    run = [];
+  };
+  stations.slice(1).forEach((station, i) => {
+    const before = stations[i]!;
+    if (isSamePlace(before, station)) {
+      end();
+      strokes.push(...joinsAt(corners, station, d));
+    }
+    run.push(passed(station, station.at));
+  });
+  const last = stations.at(-1)!;
+  if (isSamePlace(last, first)) {
+    end();
+    strokes.push(...joinsAt(corners, first, d));
+  } else {
+    const closing = passed(first, first.at);
+    run.push({ ...closing, along: closing.along + perimeter + TURN * d });
+    end();
+  }
+  return { from: passed(first, first.at).at, strokes };
+}
+
+function isSamePlace(a: Point2, b: Point2): boolean {
+  return a.x === b.x && a.y === b.y;
+}
+
+type Point2 = Pick<Station, "x" | "y">;
+
+function joinsAt(corners: Outline["corners"], place: Point2, d: number): Stroke[] {
+  const corner = corners.find((each) => isSamePlace(each, place));
+  if (!corner || d === 0) return [];
+  const { x, y, nx, ny, turn } = corner;
+  return [{ kind: "arc", x, y, radius: d, start: Math.atan2(ny, nx) - turn / 2, sweep: turn }];
 }
 
 /** How far a convex outline turns from the way it heads at its datum: less than once round. */

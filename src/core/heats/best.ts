@@ -4,9 +4,14 @@ import { bestFound, lowerBound } from "./large";
 import { type HeatWishes, type Pin, type Task, inBits, tasksOf } from "./problem";
 import { type NextHeat, OutOfTime, Search } from "./search";
 
+/** With solder, or by the metal itself. */
+export type Means = "solder" | "fuse";
+
 /** One heat of a plan: the joints it makes, by id, and what it is made with. */
 export interface ChosenHeat {
   readonly joints: readonly string[];
+  readonly means: Means;
+  /** The shelf's, where it is soldered. */
   readonly grade: string;
   readonly working: number;
 }
@@ -106,6 +111,7 @@ function named(
 ): ChosenHeat[] {
   return heats.map(({ joints, flame }) => ({
     joints: joints.map((i) => assembly.joints[i]!.id),
+    means: flames[flame]!.fuses === null ? "solder" : "fuse",
     grade: flames[flame]!.id,
     working: flames[flame]!.working,
   }));

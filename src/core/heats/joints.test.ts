@@ -93,8 +93,8 @@ test("a side that takes less than a quarter of the other's heat is the thin one"
   expect(thinSide({ part: "wall", share: 0.2 }, { part: "plate", share: 0.8 })).toBeNull();
   const shares = flameShares(
     [
-      { id: "a", metal: "copper", mass: 1, thickness: 1 },
-      { id: "b", metal: "copper", mass: 1, blankMass: 3, thickness: 1 },
+      { id: "a", kind: "wall", mount: "m1", metal: "copper", mass: 1, thickness: 1 },
+      { id: "b", kind: "plate", mount: "m1", metal: "copper", mass: 1, blankMass: 3, thickness: 1 },
     ],
     new Set(["b"]),
   );

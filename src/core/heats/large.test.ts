@@ -1,5 +1,6 @@
 import { SHIPPED_BENCH } from "../piece/bench";
 import { type Piece } from "../piece/piece";
+import { assemblyOf } from "../joint/contribution";
 import { sizePiece } from "../piece/size-piece";
 import { settleHeats } from "../piece/settle";
 import tern from "../piece/reference/tern-ring.piece.json";
@@ -12,7 +13,7 @@ const piece = tern as unknown as Piece;
 
 function withStones(count: number) {
   const mounts = Array.from({ length: count }, (_, i) => ({ ...piece.mounts[0]!, id: `m${i + 1}` }));
-  return sizePiece({ ...piece, mounts }, SHIPPED_BENCH).assembly;
+  return assemblyOf(sizePiece({ ...piece, mounts }, SHIPPED_BENCH).contribution);
 }
 
 const wishes = (heats: Piece["heats"] = {}): HeatWishes => settleHeats({ ...piece.heats, ...heats }, SHIPPED_BENCH);

@@ -130,7 +130,7 @@ function anyTask(most: number): fc.Arbitrary<{ assembly: Assembly; wishes: HeatW
           shelf: fc.constantFrom(...SHIPPED_SHELVES),
         })
         .map(({ ends, orders, pins, way, overshoot, shelf }) => {
-          const parts = metals.map((metal, i): Part => ({ id: `p${i}`, metal, mass: 1, thickness: 1 }));
+          const parts = metals.map((metal, i): Part => ({ id: `p${i}`, kind: "wall", mount: null, metal, mass: 1, thickness: 1 }));
           const joints = ends.map(([a, b], i): Joint => ({
             id: `j${i}`,
             kind: a === b ? "seam" : "foot",
@@ -171,7 +171,14 @@ test("the plan found is the first of least cost among all there are, or there is
 
 test("tasks of 12 and 14 joints have the costs that a search over every state, written apart from this one, found", () => {
   for (const { metals, joints, wishes, cost } of optima) {
-    const parts = metals.map((metal, i): Part => ({ id: `p${i}`, metal: metal as Metal, mass: 1, thickness: 1 }));
+    const parts = metals.map((metal, i): Part => ({
+      id: `p${i}`,
+      kind: "wall",
+      mount: null,
+      metal: metal as Metal,
+      mass: 1,
+      thickness: 1,
+    }));
     const assembly: Assembly = {
       parts,
       joints: joints.map(({ ties, after }, i): Joint => ({

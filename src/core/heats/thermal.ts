@@ -12,7 +12,6 @@ export interface Flame {
   readonly fuses: Metal | null;
 }
 
-export const FUSE = "fuse";
 /** Once run, a joint that only gives holds this much longer: capillarity keeps it while pasty. */
 const RISE = 40;
 /** A part within this many degrees of its solidus is at risk. */
@@ -28,7 +27,7 @@ export function solderFlames(shelf: Shelf, overshoot: number): Flame[] {
 /** Fusing works at the metal's solidus, counts as rank 0 and leaves a joint that gives and runs there. */
 export function fusingFlame(metal: Metal): Flame {
   const { solidus } = METALS[metal];
-  return { id: FUSE, rank: 0, working: solidus, gives: solidus, runs: solidus, fuses: metal };
+  return { id: "fuse", rank: 0, working: solidus, gives: solidus, runs: solidus, fuses: metal };
 }
 
 /** Degrees C between which a joint made before softens, and at which it runs; never softer than it runs. */

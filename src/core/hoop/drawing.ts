@@ -3,14 +3,15 @@ import { type Blank, layBlank } from "../measure/blank";
 import { figureOf } from "../measure/figure";
 import { fibre, sectionCurve } from "../metal/section";
 import { type Hoop, type HoopPlan } from "./hoop";
+import { type Seat } from "./seat";
 
 /** The hoop seen along the finger, its centre at (0, 0), the front upward; and its wire cut across. All in mm. */
 export interface HoopDrawing {
   readonly inside: number;
   readonly outside: number;
   readonly fibre: number;
-  /** By mount: half the flat's width and its height above the centre, or the height at which a base rests on a saddle. */
-  readonly seats: Readonly<Record<string, { readonly half: number; readonly level: number }>>;
+  /** By mount: what is filed, half its width, and the height above the centre at which the base rests. */
+  readonly seats: Readonly<Record<string, Pick<Seat, "act"> & { readonly half: number; readonly level: number }>>;
   readonly wire: { readonly curve: readonly Point[]; readonly fibre: number; readonly width: number; readonly thickness: number };
   /** The blank as it is cut, from its end at the seam. */
   readonly blank: Blank;
@@ -26,7 +27,7 @@ export function drawHoop(hoop: Hoop, plan: HoopPlan): HoopDrawing {
     inside,
     outside,
     fibre: inside + distance,
-    seats: Object.fromEntries(plan.feet.map(({ mount, length, level }) => [mount, { half: length / 2, level }])),
+    seats: Object.fromEntries(plan.seats.map(({ act, foot: { mount, length, level } }) => [mount, { act, half: length / 2, level }])),
     wire: { curve: sectionCurve(hoop.section), fibre: distance, width: hoop.section.width, thickness: hoop.section.thickness },
     blank: layBlank(net, squaring / 2, cut - net - squaring / 2, [
       { code: "seam", at: 0 },

@@ -20,7 +20,7 @@ const hoop: Hoop = {
   flatWidth: null,
   saddleWidth: null,
 };
-const base: Base = { mount: "m1", extent: 12.74, thickness: 0.6, along: 0 };
+const base: Base = { mount: "m1", extent: 12.74, thickness: 0.6, along: 0, tie: { part: "m1.plate", after: ["m1.foot"] } };
 const value = (plan: ReturnType<typeof planHoop>, key: string) => plan.figures[`hoop.${key}`]?.value as number;
 
 test.each<[SizeSystem, string, number]>([
@@ -142,8 +142,8 @@ test("each mount has its own seat by its name, and the only one the hoop's as we
   expect(two.figures["m1.hoop.flat"]!.value).toBeCloseTo(0.64, 12);
   const one = planHoop(hoop, [base]);
   expect(one.figures["hoop.flat"]).toBe(one.figures["m1.hoop.flat"]);
-  expect(two.feet.map(({ mount }) => mount)).toEqual(["m1", "m2"]);
-  expect(two.feet[0]!.level).toBeCloseTo(17.18873 / 2 + 1.6 - 0.64, 12);
+  expect(two.seats.map(({ foot: { mount } }) => mount)).toEqual(["m1", "m2"]);
+  expect(two.seats[0]!.foot.level).toBeCloseTo(17.18873 / 2 + 1.6 - 0.64, 12);
 });
 
 test("plates that touch round the hoop are told exactly from where they do, the shorter way round", () => {

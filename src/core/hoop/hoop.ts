@@ -1,9 +1,11 @@
+import { type Contribution, type WorkedJoint } from "../joint/contribution";
+import { step } from "../making/step";
 import { type Finding, finding } from "../measure/finding";
 import { type Figure, type Figures, type School, type Sourced, single, sum, taken, term } from "../measure/figure";
 import { type Metal, massOf } from "../metal/metals";
 import { type Section, fibre, sectionArea } from "../metal/section";
 import { FORMS, type PlannedForm } from "./forms/forms";
-import { type Base, type Foot, type Seat, touching } from "./seat";
+import { type Base, type Seat, touching } from "./seat";
 
 /** Forms of the contract. */
 export type HoopForm = "closed" | "closed-flat" | "open" | "bridge" | "adjustable";
@@ -32,34 +34,30 @@ export interface Hoop {
   readonly saddleWidth: Sourced<number> | null;
 }
 
-export interface HoopPlan {
-  readonly figures: Figures;
-  readonly findings: readonly Finding[];
-  readonly mass: number;
-  readonly feet: readonly Foot[];
+export interface HoopPlan extends Contribution {
+  readonly seats: readonly Seat[];
 }
 
 /** Multipliers that makers use in place of pi, so that the padding grows with the ring. */
 const BENCH_MULTIPLIERS = [3.145, 3.15, 3.5] as const;
 
-/** Blank, flats or saddles, mass and findings of a closed hoop that carries these bases. */
+/** All that a hoop that carries these bases adds to a piece. */
 export function planHoop(hoop: Hoop, bases: readonly Base[]): HoopPlan {
+  const form = FORMS[hoop.form];
   const inside = sum("mm", [taken("size", hoop.size), taken("wideBand", hoop.wideBand)]);
   const neutral = fibre(hoop.section);
-  const net = netLength(hoop, inside.value);
-  const cut = cutLength(hoop, net, padding(hoop, net));
+  const net = form.netLength(hoop, inside.value);
   const outside = inside.value / 2 + hoop.section.thickness;
   const mass = massOf(hoop.metal, net.value * sectionArea(hoop.section));
-  const { section, flatWidth, saddleWidth } = hoop;
-  const seats = bases.map((base) => FORMS[hoop.form].seatOn({ section, outside, base, flatWidth, saddleWidth }));
+  const seats = bases.map((base) => form.seat(hoop, outside, base));
+  const seams = form.seams(hoop);
   return {
-    mass,
-    feet: seats.map((seat) => seat.foot),
+    seats,
     figures: {
       "hoop.insideDiameter": inside,
       "hoop.fibre": single("mm", neutral.distance, neutral.note),
       "hoop.netLength": net,
-      "hoop.cutLength": { ...cut, schools: otherRules(hoop, inside.value) },
+      "hoop.cutLength": { ...cutLength(hoop, net), schools: otherRules(hoop, inside.value) },
       "hoop.padding": sum("mm", [padding(hoop, net)]),
       "hoop.mass": single("g", mass, "density"),
       "hoop.lostPerMillimetre": single("mm", 1 / Math.PI, "lostPerMillimetre"),
@@ -73,6 +71,37 @@ export function planHoop(hoop: Hoop, bases: readonly Base[]): HoopPlan {
       ...seats.flatMap((seat) => seat.findings),
       ...touching(outside, bases, seats),
     ],
+    parts: [{ id: HOOP, kind: "hoop", mount: null, metal: hoop.metal, mass, thickness: hoop.section.thickness }],
+    joints: [...seams, ...seats.map((seat, i) => mountJoint(bases, i, seat, seams))],
+    first: [],
+    last: [],
+  };
+}
+
+const HOOP = "hoop";
+
+/** A mount is joined to the closed hoop once both sit. The first one's seat has the hoop's own step, so that one more mount leaves its tick. */
+function mountJoint(bases: readonly Base[], i: number, { act, foot }: Seat, seams: readonly WorkedJoint[]): WorkedJoint {
+  const { mount, tie } = bases[i]!;
+  const of = bases.length === 1 ? "" : mount;
+  return {
+    id: `${HOOP}.mount.${mount}`,
+    kind: "mount",
+    mount,
+    parts: [tie.part, HOOP],
+    length: foot.length,
+    area: foot.area,
+    place: "front",
+    after: [...tie.after, ...seams.map(({ id }) => id)],
+    follows: [`${mount}.hoop`],
+    work: {
+      before: [
+        step(i === 0 ? HOOP : mount, `hoop.${act}`, "hoop", { target: `${mount}.hoop.${act}`, checks: ["hoop.sitsFlat"], values: { of } }),
+        step(mount, "join.finish", "join", { checks: ["parts.reached"], cautions: ["dust", "wheel"] }),
+      ],
+      lookedFor: ["joint.bright", "mount.square"],
+      after: [],
+    },
   };
 }
 
@@ -86,12 +115,6 @@ function seatFigures(seats: readonly Seat[]): Figures {
   ]);
 }
 
-/** Pi times the inside diameter, and twice pi times the fibre's distance, by the rule's idea of the fibre. */
-function netLength(hoop: Hoop, inside: number): Figure {
-  const counted = hoop.rule === "fibre" ? fibre(hoop.section).distance : hoop.section.thickness / 2;
-  return sum("mm", [term("finger", Math.PI * inside, hoop.size.from), term("fibre", 2 * Math.PI * counted, "formula")]);
-}
-
 /** What a bench multiplier adds to a net length counted with pi. */
 function padding({ rule }: Hoop, net: Figure) {
   return term(
@@ -101,15 +124,9 @@ function padding({ rule }: Hoop, net: Figure) {
   );
 }
 
-function cutLength({ losses }: Hoop, net: Figure, padded: ReturnType<typeof padding>): Figure {
-  const passes = term("sawPasses", losses.sawPasses.value * losses.kerf.value, losses.sawPasses.from);
-  return sum("mm", [
-    ...net.terms,
-    ...(padded.value === 0 ? [] : [padded]),
-    taken("squaring", losses.squaring),
-    passes,
-    taken("mark", losses.mark),
-  ]);
+function cutLength(hoop: Hoop, net: Figure): Figure {
+  const padded = padding(hoop, net);
+  return sum("mm", [...net.terms, ...(padded.value === 0 ? [] : [padded]), ...FORMS[hoop.form].losses(hoop)]);
 }
 
 function otherRules(hoop: Hoop, inside: number): School[] {
@@ -119,8 +136,7 @@ function otherRules(hoop: Hoop, inside: number): School[] {
     .filter((rule) => named(rule) !== named(hoop.rule))
     .map((rule) => {
       const other = { ...hoop, rule };
-      const net = netLength(other, inside);
-      return { rule: named(rule) as School["rule"], value: cutLength(other, net, padding(other, net)).value };
+      return { rule: named(rule) as School["rule"], value: cutLength(other, FORMS[hoop.form].netLength(other, inside)).value };
     });
 }
 

@@ -1,3 +1,4 @@
+import { type Tie } from "../joint/joint";
 import { type Finding, finding } from "../measure/finding";
 import { type Figures, type Sourced, single } from "../measure/figure";
 import { tolerance } from "../measure/tolerances";
@@ -11,6 +12,7 @@ export interface Base {
   readonly thickness: number;
   /** Round the hoop's outside from the front. */
   readonly along: number;
+  readonly tie: Tie;
 }
 
 export interface Foot {
@@ -24,6 +26,8 @@ export interface Foot {
 
 /** Where a mount sits on the hoop; its figures by name, without the hoop's or the mount's. */
 export interface Seat {
+  /** What is filed so that it sits, named as its figure is: a flat on the hoop, or a saddle in the mount's base. */
+  readonly act: "flat" | "saddle";
   readonly foot: Foot;
   readonly figures: Figures;
   readonly findings: readonly Finding[];
@@ -53,6 +57,7 @@ export function flat(section: Section, asked: Sourced<number> | null, outside: n
   const left = thickness - depth;
   const needed = LEFT_AFTER_FLAT * thickness;
   return {
+    act: "flat",
     foot: { mount, length: width.value, area: flatFace(section, outside, width.value), level: outside - depth },
     figures: {
       flatWidth: single("mm", width.value, "flat.width", width.from),
@@ -73,6 +78,7 @@ export function saddle(section: Section, asked: Sourced<number> | null, outside:
   const depth = sagitta(outside, width.value);
   const left = thickness - depth;
   return {
+    act: "saddle",
     foot: { mount, length: width.value, area: width.value * contactWidth(section), level: outside - depth },
     figures: {
       saddleWidth: single("mm", width.value, "saddle.width", width.from),

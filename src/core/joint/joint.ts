@@ -6,8 +6,14 @@ export type JointKind = "seam" | "foot" | "ledge" | "ornament" | "strands" | "br
 /** Those that are built: for each more the compiler asks for its words and its steps. */
 export type BuiltKind = Extract<JointKind, "seam" | "foot" | "mount">;
 
+/** What a part is, whatever piece it is of. */
+export type PartKind = "wall" | "plate" | "hoop";
+
 export interface Part {
   readonly id: string;
+  readonly kind: PartKind;
+  /** The setting it belongs to; null for one that is the carrier's. */
+  readonly mount: string | null;
   readonly metal: Metal;
   /** g */
   readonly mass: number;
@@ -46,17 +52,8 @@ export function isSeam(joint: Joint): boolean {
   return joint.parts.length === 1;
 }
 
-/** What something that is built adds to the parts and joints of a piece. */
-export type Built = Assembly;
-
-/** Where a setting is joined to what carries it: the part that is, and the joints that come before. */
+/** The part of a mount that is joined to what carries it, and the joints that come before. */
 export interface Tie {
-  readonly mount: string;
   readonly part: string;
   readonly after: readonly string[];
-}
-
-/** Everything that is built, in the order a plan lists it. */
-export function together(built: readonly Built[]): Assembly {
-  return { parts: built.flatMap(({ parts }) => parts), joints: built.flatMap(({ joints }) => joints) };
 }

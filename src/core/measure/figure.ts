@@ -1,8 +1,8 @@
 /**
  * Where a number came from: the stone as measured, the piece file, the maker's bench, the default shipped with the
- * program, or a formula.
+ * program, a formula, the metal as it was measured in the making, or what the maker's own making has taught.
  */
-export type Source = "stone" | "piece" | "bench" | "shipped" | "formula";
+export type Source = "stone" | "piece" | "bench" | "shipped" | "formula" | "measured" | "learned";
 
 export interface Sourced<T> {
   readonly value: T;
@@ -32,6 +32,7 @@ export type TermCode =
   | "catch"
   | "tilt"
   | "stone"
+  | "ornament"
   | "border"
   | "tube"
   | "inside"

@@ -1,4 +1,7 @@
+import { type Curve } from "../geometry/curve";
+import { facing } from "../geometry/facing";
 import { type Loop, type Outline, type Place, type Point, type Station, loopsOf, outward } from "../geometry/outline";
+import { reachAt, steppedOut } from "../geometry/stepped";
 import { domeCurve, domeShoulder } from "../stone/dome";
 import { GATHERS, strainAt } from "./gathering";
 import { type LaidOut, type Setting, cornerCode, layOut } from "./laid-out";
@@ -7,13 +10,13 @@ import { type WallPlan } from "./wall";
 
 /** The setting from above, in mm, y upward. */
 export interface SettingPlan {
-  readonly stone: readonly Point[];
-  readonly wallInside: readonly Point[];
-  readonly wallOutside: readonly Point[];
+  readonly stone: Curve;
+  readonly wallInside: Curve;
+  readonly wallOutside: Curve;
   /** Edges of the face left open; none where the catch closes over it. */
-  readonly face: readonly (readonly Point[])[];
-  readonly plateEdge: readonly Point[];
-  readonly sawLine: readonly Point[];
+  readonly face: readonly Curve[];
+  readonly plateEdge: Curve;
+  readonly sawLine: Curve;
   /** null where there is none: a tube or a cup. */
   readonly seam: Station | null;
   /** Places the seam can be put. */
@@ -63,16 +66,16 @@ export function drawSetting(setting: Setting): SettingDrawing {
   };
 }
 
-function drawPlan({ outline, wall, wallPlan, platePlan }: Setting, runs: readonly Run[]): SettingPlan {
+function drawPlan({ outline, wall, wallPlan, backPlan }: Setting, runs: readonly Run[]): SettingPlan {
   const fit = wall.fit.value;
   const at = (d: number) => outward(outline, d).curve();
   return {
-    stone: outline.stations.map(({ x, y }): Point => [x, y]),
+    stone: at(0),
     wallInside: at(fit),
     wallOutside: at(fit + wall.thickness),
     face: loopsOf(outline.parallel(-wall.catch.value)).map((loop) => loop.curve()),
-    plateEdge: at(platePlan.edge),
-    sawLine: at(platePlan.sawLine),
+    plateEdge: steppedOut(outline, backPlan.edge).curve(),
+    sawLine: steppedOut(outline, backPlan.sawLine).curve(),
     seam: wallPlan.seamAt === null ? null : outline.stationAt(wallPlan.seamAt),
     places: outline.stations,
     gathers: alongMiddle(outline, wallPlan.middle, runs),
@@ -82,7 +85,7 @@ function drawPlan({ outline, wall, wallPlan, platePlan }: Setting, runs: readonl
 
 /** The parts of the wall's middle that are level with runs of the outline; a notch cuts them short as it does the wall. */
 function alongMiddle(outline: Outline, middle: Loop, runs: readonly Run[]): Point[][] {
-  const points = middle.curve();
+  const points = middle.points();
   const lengths = lengthsAlong(points, middle.length);
   return runs.map(({ from, to }) => {
     if (to - from >= 1) return [...points, points[0]!];
@@ -110,8 +113,9 @@ function lengthsAlong(points: readonly Point[], length: number): number[] {
 }
 
 const DOME_STEPS = 48;
+const ACROSS = Math.PI / 2;
 
-function drawSection({ dome, wall, wallPlan, platePlan, plateThickness, netHeight }: Setting): SettingSection {
+function drawSection({ outline, dome, wall, wallPlan, back, backPlan, netHeight }: Setting): SettingSection {
   const lift = wall.lift.value;
   const places = domeCurve(dome, DOME_STEPS);
   const fit = wall.fit.value;
@@ -131,7 +135,7 @@ function drawSection({ dome, wall, wallPlan, platePlan, plateThickness, netHeigh
     rim: wallPlan.thin > 0 ? dome.radius + fit + wall.thickness + wallPlan.thin : null,
     folded: cutOff(folded, netHeight),
     thickness: wall.thickness,
-    plate: { half: dome.radius + platePlan.edge, thickness: plateThickness },
+    plate: { half: dome.radius + reachAt(backPlan.edge, facing(outline, ACROSS)), thickness: back.thickness },
     lift,
     shoulder: shoulder && [shoulder.x, shoulder.y + lift],
     radius: dome.radius,

@@ -1,4 +1,6 @@
 import { felt } from "../geometry/felt";
+import { facing } from "../geometry/facing";
+import { reachAt } from "../geometry/stepped";
 import { type Corner, type Outline, type Place, type Point } from "../geometry/outline";
 import { type Blank, layBlank } from "../measure/blank";
 import { tolerance } from "../measure/tolerances";
@@ -6,7 +8,7 @@ import { type Dome, cover } from "../stone/dome";
 import { isUneven, turnInProfile } from "../stone/profile";
 import { type Stone } from "../stone/stone";
 import { lipFigure } from "./plan-wall";
-import { type PlatePlan } from "./plate";
+import { type Back, type BackPlan } from "./backs/back";
 import { lengthOf } from "./ready-wall";
 import { type Run, foldedCorners, runsWhere } from "./seam";
 import { type Wall, type WallPlan } from "./wall";
@@ -37,8 +39,8 @@ export interface Setting {
   readonly dome: Dome;
   readonly wall: Wall;
   readonly wallPlan: WallPlan;
-  readonly platePlan: PlatePlan;
-  readonly plateThickness: number;
+  readonly back: Back;
+  readonly backPlan: BackPlan;
   readonly netHeight: number;
   readonly cutHeight: number;
   readonly netLength: number;
@@ -185,13 +187,14 @@ function tapeRound(outline: Outline, places: readonly End[]): Blank {
   return layBlank(outline.perimeter, 0, 0, marks.length > 0 ? marks : [{ code: "farSide", at: outline.perimeter / 2 }]);
 }
 
-function layPlate({ outline, platePlan }: Setting): Blank {
-  const margin = platePlan.sawLine - platePlan.edge;
-  const half = outline.extent(0) / 2;
-  const net = 2 * (half + platePlan.edge);
-  return layBlank(net, margin, margin, [
-    { code: "stoneEdge", at: platePlan.edge },
-    { code: "stoneEdge", at: net - platePlan.edge },
+function layPlate({ outline, backPlan }: Setting): Blank {
+  const [before, after] = [Math.PI, 0].map((way) => facing(outline, way)) as [number, number];
+  const [lead, trail] = [before, after].map((at) => reachAt(backPlan.edge, at)) as [number, number];
+  const margin = reachAt(backPlan.sawLine, after) - trail;
+  const length = outline.extent(0);
+  return layBlank(lead + length + trail, margin, margin, [
+    { code: "stoneEdge", at: lead },
+    { code: "stoneEdge", at: lead + length },
   ]);
 }
 

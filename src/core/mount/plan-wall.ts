@@ -1,10 +1,14 @@
 import { type Loop, type Outline, loopsOf, outward } from "../geometry/outline";
+import { type WorkedJoint } from "../joint/contribution";
+import { type StepCode, step } from "../making/step";
 import { type Finding, finding } from "../measure/finding";
 import { type Figure, type School, single, sum, taken, term } from "../measure/figure";
 import { massOf } from "../metal/metals";
 import { type Cover, type Dome, cover } from "../stone/dome";
+import { isSoft } from "../stone/stone";
 import { gatherFindings, gathering } from "./gathering";
 import { planReady } from "./ready-wall";
+import { HAND_PUSHER } from "./set-stone";
 import { planStrip } from "./strip-wall";
 import { type HeightBySchool, type HeightRule, type Wall, type WallPlan } from "./wall";
 
@@ -13,8 +17,21 @@ const HOLDING_SHARE = 0.6;
 /** A wall that passes both this share of the stone and so much of what holds hides it. */
 const HIDING = { ofStone: 0.65, ofHolding: 1.1 } as const;
 
-/** Figures, findings and seam of a wall round one stone. `id` is the mount's, `shankPlaces` where a hoop's ends meet the outline. */
-export function planWall(id: string, outline: Outline, dome: Dome, wall: Wall, shankPlaces: readonly number[]): WallPlan {
+/** A wall that is asked for, round one stone. */
+export interface WallAsked {
+  readonly mount: string;
+  readonly outline: Outline;
+  readonly dome: Dome;
+  readonly wall: Wall;
+  /** Where a carrier meets the outline. */
+  readonly carrierPlaces: readonly number[];
+  /** What the stone is called, and how hard it is. */
+  readonly stone: string;
+  readonly mohs: number | null;
+}
+
+/** All that a wall adds to a piece. */
+export function planWall({ mount: id, outline, dome, wall, carrierPlaces, stone, mohs }: WallAsked): WallPlan {
   const covered = cover(dome, wall.catch.value);
   const middle = outward(outline, wall.fit.value + wall.thickness / 2);
   const net = netLength(outline, middle, wall);
@@ -25,12 +42,28 @@ export function planWall(id: string, outline: Outline, dome: Dome, wall: Wall, s
   const cutHeight = sum("mm", [...netHeight.terms, taken("foot", foot), taken("top", top)]);
   const gather = gathering(outline, wall, covered);
   const ofSource = wall.ready
-    ? planReady(id, outline, wall, wall.ready, netHeight)
-    : planStrip(id, outline, wall, net, cutHeight.value, shankPlaces);
-  const volume = net.value * netHeight.value * wall.thickness + (ofSource.shelf?.area ?? 0) * wall.lift.value;
+    ? planReady(id, outline, wall, wall.ready, netHeight, stone)
+    : planStrip(id, outline, wall, net, cutHeight.value, carrierPlaces);
+  const shelfArea = ofSource.shelf?.area ?? 0;
+  const volume = net.value * netHeight.value * wall.thickness + shelfArea * wall.lift.value;
+  const mass = massOf(wall.metal, volume);
   const key = (name: string) => `${id}.wall.${name}`;
+  const part = `${id}.wall`;
+  const seams = ofSource.seamAt === null ? [] : [seamOf(id, wall, netHeight.value, ofSource.seamAt)];
   return {
     middle,
+    parts: [{ id: part, kind: "wall", mount: id, metal: wall.metal, mass, thickness: wall.thickness }],
+    joints: seams,
+    standing: {
+      part,
+      fit: wall.fit,
+      thickness: wall.thickness,
+      netLength: net.value,
+      footArea: net.value * wall.thickness + shelfArea,
+      joints: seams.map((seam) => seam.id),
+    },
+    first: ofSource.first,
+    last: [],
     seamAt: ofSource.seamAt,
     shelf: ofSource.shelf,
     thin: ofSource.thin,
@@ -45,11 +78,56 @@ export function planWall(id: string, outline: Outline, dome: Dome, wall: Wall, s
       [key("thirdHeight")]: heights.third,
       [key("faceShown")]: faceShown(outline, wall),
       [key("gather")]: gather.figure,
-      [key("mass")]: single("g", massOf(wall.metal, volume), "density"),
+      [key("mass")]: single("g", mass, "density"),
       ...ofSource.figures,
     },
-    findings: [...heightFindings(id, dome, wall, netHeight.value, lip.value), ...gatherFindings(id, gather), ...ofSource.findings],
+    findings: [
+      ...heightFindings(id, dome, wall, netHeight.value, lip.value),
+      ...gatherFindings(id, gather),
+      ...ofSource.findings,
+      ...softFindings(id, mohs, wall.thickness),
+    ],
   };
+}
+
+/** A strip is slit, cut and wrapped before its seam is heated, and tried round the stone after. */
+function seamOf(mount: string, { metal, thickness }: Wall, height: number, seamAt: number): WorkedJoint {
+  const wall = (act: StepCode, details?: Parameters<typeof step>[3]) => step(mount, act, "wall", details);
+  return {
+    id: `${mount}.seam`,
+    kind: "seam",
+    mount,
+    parts: [`${mount}.wall`],
+    length: height,
+    area: height * thickness,
+    place: String(seamAt),
+    after: [],
+    follows: [`${mount}.wall.netHeight`],
+    work: {
+      before: [
+        wall("wall.slit", { target: `${mount}.wall.cutHeight`, checks: ["edge.parallel"] }),
+        wall("wall.anneal", { cautions: ["torch", "hotMetal"], values: { metal } }),
+        wall("wall.cut", { target: `${mount}.wall.cutLength`, checks: ["ends.square", "ends.noPinch", "ends.noBurr"] }),
+        wall("wall.square", { checks: ["ends.square"] }),
+        wall("wall.wrap", { target: `${mount}.wall.netLength`, checks: ["ends.noLight", "wall.upright"] }),
+      ],
+      lookedFor: ["joint.bright", "joint.noGap"],
+      cautions: ["charcoal"],
+      after: [
+        wall("wall.try", { checks: ["wall.passes", "wall.upright", "wall.seamLevel"] }),
+        wall("wall.foot", { checks: ["foot.flat"] }),
+      ],
+    },
+  };
+}
+
+/** A wall this thick takes a punch, which a soft stone does not bear (mm). */
+const HEAVY_WALL = 1;
+
+function softFindings(id: string, mohs: number | null, thickness: number): Finding[] {
+  return thickness > HEAVY_WALL && isSoft(mohs)
+    ? [finding("wall.heavy-on-soft", "warning", `${id}.wall`, { thickness, mohs: mohs!, hand: HAND_PUSHER }, id)]
+    : [];
 }
 
 /** Length round the wall's middle, and what of it the fit and half the thickness add to the outline. */

@@ -1,4 +1,5 @@
 import { type Outline } from "../geometry/outline";
+import { type Step, type StepCode, step } from "../making/step";
 import { type Finding, finding } from "../measure/finding";
 import { type Figure, type Figures, type Sourced, sum, taken, term } from "../measure/figure";
 import { toMicron } from "../measure/micron";
@@ -42,11 +43,11 @@ function isBored({ at, wanted }: Pick<ReadyMade, "at" | "wanted">, across: numbe
 }
 
 /** How a tube or a cup is sized against the stone. */
-export function planReady(id: string, outline: Outline, wall: Wall, ready: ReadyMade, netHeight: Figure): SourcePlan {
-  return ready.kind === "tube" ? planTube(id, outline, wall, ready, netHeight) : planCup(id, outline, ready);
+export function planReady(id: string, outline: Outline, wall: Wall, ready: ReadyMade, netHeight: Figure, stone: string): SourcePlan {
+  return ready.kind === "tube" ? planTube(id, outline, wall, ready, netHeight, stone) : planCup(id, outline, ready, stone);
 }
 
-function planTube(id: string, outline: Outline, wall: Wall, ready: ReadyMade, netHeight: Figure): SourcePlan {
+function planTube(id: string, outline: Outline, wall: Wall, ready: ReadyMade, netHeight: Figure, name: string): SourcePlan {
   const key = (name: string) => `${id}.wall.${name}`;
   const { at, wanted } = ready;
   const across = lengthOf(outline);
@@ -70,6 +71,7 @@ function planTube(id: string, outline: Outline, wall: Wall, ready: ReadyMade, ne
     seamAt: null,
     shelf: at && shelf && isShelved ? { inside: at.inside / 2, area: (Math.PI / 4) * (bore ** 2 - at.inside ** 2) } : null,
     thin: 0,
+    first: tubeSteps(id, name, bored || !at),
     figures: {
       [key("tubeOutside")]: sum("mm", [stone, room, term("wall", 2 * wanted.thickness, "piece")]),
       ...((bored || !at) && { [key("seatBore")]: sum("mm", [stone, room]), [key("seatDepth")]: seatDepth }),
@@ -89,15 +91,39 @@ function planTube(id: string, outline: Outline, wall: Wall, ready: ReadyMade, ne
   };
 }
 
-function planCup(id: string, outline: Outline, { at, wanted }: ReadyMade): SourcePlan {
+/** It is parted off, and its seat cut where it has one. */
+function tubeSteps(mount: string, stone: string, isBored: boolean): Step[] {
+  const wall = (act: StepCode, details?: Parameters<typeof step>[3]) => step(mount, act, "wall", details);
+  return [
+    wall("wall.part", { target: `${mount}.wall.cutHeight`, checks: ["ends.square"], cautions: ["saw"] }),
+    ...(isBored
+      ? [
+          wall("wall.burr", { target: `${mount}.wall.seatBore`, values: { stone } }),
+          wall("wall.seat", { target: `${mount}.wall.seatDepth`, checks: ["seat.level"], cautions: ["saw"], values: { stone } }),
+        ]
+      : [wall("wall.try", { checks: ["wall.passes"] })]),
+    wall("wall.foot", { checks: ["foot.flat"], values: { madeFrom: "tube" } }),
+  ];
+}
+
+function cupSteps(mount: string, stone: string, thin: number): Step[] {
+  return [
+    step(mount, "wall.fits", "wall", { target: `${mount}.wall.cupLength`, checks: ["wall.passes"], values: { stone } }),
+    ...(thin > 0 ? [step(mount, "wall.thin", "wall", { target: `${mount}.wall.thin`, checks: ["rim.even"], values: { stone } })] : []),
+  ];
+}
+
+function planCup(id: string, outline: Outline, { at, wanted }: ReadyMade, stone: string): SourcePlan {
   const key = (name: string) => `${id}.wall.${name}`;
   const room = { ...taken("fit", wanted.fit), value: 2 * wanted.fit.value };
   const inside = (direction: number) => sum("mm", [term("stone", outline.extent(direction), "stone"), room]);
   const across = lengthOf(outline);
+  const thin = at ? Math.max(0, ownWall(at) - wanted.thickness) : 0;
   return {
     seamAt: null,
     shelf: null,
-    thin: at ? Math.max(0, ownWall(at) - wanted.thickness) : 0,
+    thin,
+    first: cupSteps(id, stone, thin),
     figures: {
       [key("cupLength")]: inside(0),
       [key("cupWidth")]: inside(Math.PI / 2),

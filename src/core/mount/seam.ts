@@ -1,5 +1,5 @@
 import { felt } from "../geometry/felt";
-import { type Corner, type Outline } from "../geometry/outline";
+import { type Corner, type Outline, withinOne } from "../geometry/outline";
 import { tolerance } from "../measure/tolerances";
 
 /** A run of an outline, counter-clockwise; `to` may pass 1. */
@@ -13,7 +13,7 @@ const FROM_CORNER_MM = 2;
 const LEAST_RUN_MM = 2;
 /** Nearer than this a seam is at the corner (mm). */
 const AT_CORNER_MM = 0.5;
-const FROM_SHANK_MM = 4;
+const FROM_CARRIER_MM = 4;
 const CIRCLE_SEAM = 0.25;
 
 /** Where a wall is folded rather than bent: points, and notches. */
@@ -65,10 +65,10 @@ export function apart(a: number, b: number): number {
 
 /**
  * Where the seam lies best: the middle of the longest run, 2 mm or more, whose curvature is within 0.3 of a turn per length of the
- * smallest, clear of corners and, where another run serves as well, of the places the shank meets. Ties go to the
+ * smallest, clear of corners and, where another run serves as well, of the places a carrier meets. Ties go to the
  * lowest place; a circle has its seam at 0.25.
  */
-export function straightestPlace(outline: Outline, shankPlaces: readonly number[]): number {
+export function straightestPlace(outline: Outline, carrierPlaces: readonly number[]): number {
   const smooth = felt(outline).places.filter(({ isCorner }) => !isCorner);
   const smallest = Math.min(...smooth.map(({ curvature }) => Math.abs(curvature)));
   const limit = smallest + (STRAIGHTNESS * 2 * Math.PI) / outline.perimeter;
@@ -77,8 +77,10 @@ export function straightestPlace(outline: Outline, shankPlaces: readonly number[
     .filter(({ middle, length }) => length * outline.perimeter >= LEAST_RUN_MM && isClearOfCorners(outline, middle));
   if (runs.some(({ length }) => length >= 1)) return CIRCLE_SEAM;
   if (runs.length === 0) return farthestFromCorners(outline);
-  const clearOfShank = runs.filter(({ middle }) => shankPlaces.every((place) => apart(middle, place) * outline.perimeter >= FROM_SHANK_MM));
-  return longestThenLowest(clearOfShank.length > 0 ? clearOfShank : runs);
+  const clearOfCarrier = runs.filter(({ middle }) =>
+    carrierPlaces.every((place) => apart(middle, place) * outline.perimeter >= FROM_CARRIER_MM),
+  );
+  return longestThenLowest(clearOfCarrier.length > 0 ? clearOfCarrier : runs);
 }
 
 /** Whether a place lies far enough from every corner for a seam. */
@@ -89,12 +91,6 @@ export function isClearOfCorners(outline: Outline, at: number): boolean {
 /** Whether a seam there would be folded with a corner. */
 export function isAtCorner(outline: Outline, at: number): boolean {
   return foldedCorners(outline).some((corner) => apart(at, corner.at) * outline.perimeter < AT_CORNER_MM);
-}
-
-/** A place as a share from 0 up to 1; what rounding left just under 1 is the datum. */
-function withinOne(at: number): number {
-  const share = at - Math.floor(at);
-  return 1 - share < tolerance.samePlace ? 0 : share;
 }
 
 /** Lengths that differ by less than rounding are equal, so that a symmetric outline gives the same side everywhere. */

@@ -14,9 +14,9 @@ export function planStrip(
   wall: Wall,
   net: Figure,
   cutHeight: number,
-  shankPlaces: readonly number[],
+  carrierPlaces: readonly number[],
 ): SourcePlan {
-  const seamAt = wall.seamAt === "auto" ? straightestPlace(outline, shankPlaces) : wall.seamAt;
+  const seamAt = wall.seamAt === "auto" ? straightestPlace(outline, carrierPlaces) : wall.seamAt;
   const isAuto = wall.seamAt === "auto";
   const strip = wall.source === "sheet" ? null : stripFor(cutHeight, wall.stripHeights);
   const wrapped = hullLength(outline, wall);
@@ -25,6 +25,7 @@ export function planStrip(
     seamAt,
     shelf: null,
     thin: 0,
+    first: [],
     figures: {
       [key("cutLength")]: sum("mm", [...net.terms, taken("squaring", wall.losses.squaring), taken("mark", wall.losses.mark)]),
       [key("hullLength")]: wrapped,
@@ -36,7 +37,7 @@ export function planStrip(
     },
     findings: [
       ...shortfallFindings(id, net.value, wrapped.value),
-      ...seamFindings(id, outline, seamAt, shankPlaces),
+      ...seamFindings(id, outline, seamAt, carrierPlaces),
       ...(strip || wall.source === "sheet" || wall.stripHeights.length === 0
         ? []
         : [finding("wall.no-strip", "note", `${id}.wall`, { needed: cutHeight, tallest: Math.max(...wall.stripHeights) }, id)]),
@@ -68,9 +69,9 @@ function shortfallFindings(id: string, net: number, wrapped: number): Finding[] 
 /** Less than this is not seen on any rule (mm). */
 const SHOWN = 0.005;
 
-function seamFindings(id: string, outline: Outline, seamAt: number, shankPlaces: readonly number[]): Finding[] {
+function seamFindings(id: string, outline: Outline, seamAt: number, carrierPlaces: readonly number[]): Finding[] {
   if (isClearOfCorners(outline, seamAt)) return [];
-  const better = straightestPlace(outline, shankPlaces);
+  const better = straightestPlace(outline, carrierPlaces);
   return isClearOfCorners(outline, better) ? [finding("wall.seam-near-corner", "warning", `${id}.wall`, { at: seamAt, better }, id)] : [];
 }
 

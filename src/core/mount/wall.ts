@@ -1,4 +1,7 @@
+import { type StandingWall } from "./backs/back";
 import { type Loop } from "../geometry/outline";
+import { type Contribution } from "../joint/contribution";
+import { type Step } from "../making/step";
 import { type Finding } from "../measure/finding";
 import { type Figures, type Sourced } from "../measure/figure";
 import { type Metal } from "../metal/metals";
@@ -57,6 +60,8 @@ export interface SourcePlan {
   readonly shelf: { readonly inside: number; readonly area: number } | null;
   /** mm that come off a cup's rim; 0 where none do. */
   readonly thin: number;
+  /** What is made ready of it cold, before any heat. */
+  readonly first: readonly Step[];
 }
 
 /** What one of the three schools of height makes of a wall. */
@@ -71,7 +76,9 @@ export interface HeightBySchool {
   readonly holds: boolean;
 }
 
-export interface WallPlan extends SourcePlan {
+export interface WallPlan extends Contribution, Omit<SourcePlan, "first"> {
+  /** What stands on a back. */
+  readonly standing: StandingWall;
   /** The wall's middle: the outline's parallel curve at the fit and half the thickness. */
   readonly middle: Loop;
   /** How many notches close at the seam; 0 where there are none. */

@@ -37,7 +37,10 @@ test("every figure that changes with a field is doubted with it, and no other se
       const { path, field } = numbers[pick % numbers.length]!;
       const changed = changedAt(piece, path, 1.04);
       if (faultsOf(changed, SHIPPED_BENCH).length + unplanned(changed).length > 0) return;
-      const [before, after] = [sizePiece(piece, SHIPPED_BENCH).figures, sizePiece(changed, SHIPPED_BENCH).figures];
+      const [before, after] = [
+        sizePiece(piece, SHIPPED_BENCH).contribution.figures,
+        sizePiece(changed, SHIPPED_BENCH).contribution.figures,
+      ];
       const doubtOf = doubter({ unmeasured: [field], refused: [] });
       for (const key of Object.keys(before)) {
         const isOther = !(key in after) || Math.abs(after[key]!.value - before[key]!.value) > 1e-12;

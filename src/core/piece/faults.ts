@@ -7,6 +7,8 @@ import { shapeFaults } from "../stone/shapes/shapes";
 import { greatestTurnIn, outlineOf } from "../stone/stone";
 import { lengthOf } from "../mount/ready-wall";
 import { isAtCorner, straightestPlace } from "../mount/seam";
+import { isPlannedLayer } from "../mount/layers/layers";
+import { isPlannedCarrier } from "./carriers/carriers";
 import { type BenchEntry, SHIPPED, choose, mandrelOf } from "./bench";
 import { type Fault, fault } from "./fault";
 import { type HoopEntry, type Mount, type Piece } from "./piece";
@@ -127,11 +129,15 @@ export function unplanned(piece: Piece): Fault[] {
     ...piece.mounts.flatMap(({ wall, plate }, i) => [
       ...refuse(wall.cup?.height !== undefined, `/mounts/${i}/wall/cup/height`, "height"),
       ...refuse(plate.style === "open", `/mounts/${i}/plate/style`, plate.style),
-      ...refuse((plate.ornament?.length ?? 0) > 0, `/mounts/${i}/plate/ornament`, "ornament"),
+      ...refuse(
+        (plate.ornament ?? []).some(({ type }) => !isPlannedLayer(type)),
+        `/mounts/${i}/plate/ornament`,
+        "ornament",
+      ),
       ...refuse(plate.stamp !== undefined, `/mounts/${i}/plate/stamp`, "stamp"),
       ...refuse(plate.drain !== undefined, `/mounts/${i}/plate/drain`, "drain"),
     ]),
-    ...refuse(carrier.type === "bail" || carrier.type === "jump-ring", "/carrier/type", carrier.type),
+    ...refuse(!isPlannedCarrier(carrier), "/carrier/type", carrier.type),
     ...(carrier.type === "hoop" ? unplannedOfHoop(carrier) : []),
     ...refuse((piece.applied?.length ?? 0) > 0, "/applied", "applied"),
     ...(piece.heats?.pins ?? []).flatMap((pin, i) =>

@@ -1,10 +1,10 @@
+import { assemblyOf, workOf } from "../joint/contribution";
 import { type Assembly, type Joint, isSeam } from "../joint/joint";
 import { type BestHeats, type ChosenHeat, type HeatsOf } from "../heats/best";
 import { flameShares, thinSide } from "../heats/flame";
 import { type HeatWishes, jointMetals, pinnedJoints, tasksOf } from "../heats/problem";
 import { type Pallions, pallionsFor } from "../heats/solder";
-import { FUSE, type Flame, danger, disturbance, fusingFlame, solderFlames } from "../heats/thermal";
-import { FORMS } from "../hoop/forms/forms";
+import { type Flame, danger, disturbance, fusingFlame, solderFlames } from "../heats/thermal";
 import { type MakingHeat, makingSteps } from "../making/steps";
 import { type Finding, finding } from "../measure/finding";
 import { METALS } from "../metal/metals";
@@ -18,7 +18,8 @@ const SAFE_OVERSHOOT = 10;
 
 /** Adds the heats, the steps of the making and what there is to say about both to a sized piece. */
 export function planHeats(sized: SizedPiece, bench: BenchEntry, heatsOf: HeatsOf): Plan {
-  const { piece, assembly } = sized;
+  const { piece, contribution } = sized;
+  const assembly = assemblyOf(contribution);
   const { shelfMissing, ...wishes } = settleHeats(piece.heats, bench);
   const best = heatsOf(assembly, wishes);
   const heats = best.status !== "impossible" ? describeHeats(assembly, wishes, best.heats) : [];
@@ -26,14 +27,14 @@ export function planHeats(sized: SizedPiece, bench: BenchEntry, heatsOf: HeatsOf
     format: "hoop-ledger/plan",
     version: 1,
     piece: piece.id,
-    figures: sized.figures,
-    parts: assembly.parts.map(({ id, metal, mass }) => ({ id, metal, mass })),
+    figures: contribution.figures,
+    parts: assembly.parts.map(({ id, kind, mount, metal, mass }) => ({ id, kind, mount, metal, mass })),
     joints: plannedJoints(assembly, wishes, heats),
     heatPlan: heatPlanOf(best),
     heats,
-    steps: stepsOf(sized, heats),
+    steps: makingSteps(workOf(contribution), heats.map(inMaking)),
     findings: [
-      ...sized.findings,
+      ...contribution.findings,
       ...(shelfMissing
         ? [finding("heats.shelf-missing", "warning", "heats", { asked: piece.heats?.shelf ?? "", used: wishes.shelf.id })]
         : []),
@@ -55,7 +56,7 @@ function heatPlanOf(best: BestHeats): HeatPlan {
 }
 
 function plannedJoints(assembly: Assembly, wishes: HeatWishes, heats: readonly PlannedHeat[]): PlannedJoint[] {
-  const fused = new Set(heats.flatMap(({ grade, joints }) => (grade === FUSE ? joints : [])));
+  const fused = new Set(heats.flatMap(({ means, joints }) => (means === "fuse" ? joints : [])));
   const tasks = tasksOf(assembly, wishes);
   return assembly.joints.map((joint, i) => {
     const open = tasks.reduce((mask, task) => mask | task.allowed[i]!, 0);
@@ -91,7 +92,7 @@ function describeHeats(assembly: Assembly, wishes: HeatWishes, chosen: readonly 
     const held = [...madeWith].filter(([id]) => !shielded.has(id) && jointOf.get(id)!.parts.every((part) => body.has(part)));
     const moved = (what: "runs" | "softens") => held.flatMap(([id, flame]) => (disturbance(heat.working, flame) === what ? [id] : []));
     const parts = assembly.parts.filter(({ id }) => body.has(id));
-    const exempt = new Set(heat.grade === FUSE ? joints.flatMap((joint) => joint.parts as readonly string[]) : []);
+    const exempt = new Set(heat.means === "fuse" ? joints.flatMap((joint) => joint.parts as readonly string[]) : []);
     const flame = flameShares(parts, footed);
     const shareOf = (side: ReadonlySet<string>, part: string) => ({
       part,
@@ -103,6 +104,7 @@ function describeHeats(assembly: Assembly, wishes: HeatWishes, chosen: readonly 
     const solder = solderOf(heat, joints, wishes);
     const planned: PlannedHeat = {
       joints: heat.joints,
+      means: heat.means,
       grade: heat.grade,
       working: heat.working,
       softens: moved("softens"),
@@ -114,7 +116,7 @@ function describeHeats(assembly: Assembly, wishes: HeatWishes, chosen: readonly 
       thin: thin.find((part) => part !== null) ?? null,
     };
     for (const joint of joints) {
-      madeWith.set(joint.id, flameNamed(heat.grade, assembly, joint, wishes));
+      madeWith.set(joint.id, flameOf(heat, assembly, joint, wishes));
       if (joint.kind === "foot") footed.add(joint.parts[1]!);
     }
     return planned;
@@ -126,14 +128,14 @@ function unite(bodyOf: Map<string, Set<string>>, parts: readonly string[]): void
   for (const part of one) bodyOf.set(part, one);
 }
 
-function flameNamed(grade: string, assembly: Assembly, joint: Joint, wishes: HeatWishes): Flame {
-  if (grade === FUSE) return fusingFlame(jointMetals(assembly, joint)[0]!);
+function flameOf({ means, grade }: ChosenHeat, assembly: Assembly, joint: Joint, wishes: HeatWishes): Flame {
+  if (means === "fuse") return fusingFlame(jointMetals(assembly, joint)[0]!);
   return solderFlames(wishes.shelf, wishes.overshoot).find(({ id }) => id === grade)!;
 }
 
 function solderOf(heat: ChosenHeat, joints: readonly Joint[], { shelf }: HeatWishes): Pallions[] {
   const grade = shelf.grades.find(({ id }) => id === heat.grade);
-  return grade ? joints.map((joint) => pallionsFor(joint, grade)) : [];
+  return grade && heat.means === "solder" ? joints.map((joint) => pallionsFor(joint, grade)) : [];
 }
 
 /** One joint's solder as it is; of several what they have in common: the count, and the size where it is one. */
@@ -174,11 +176,14 @@ function betterUnpinned(
   if (wishes.pins.length === 0) return [];
   const free = heatsOf(assembly, { ...wishes, pins: wishes.pins.filter((pin) => "shield" in pin) });
   if (free.status === "impossible" || free.cost >= best.cost) return [];
-  const gradeIn = (heats: readonly ChosenHeat[], joint: string) => heats.find(({ joints }) => joints.includes(joint))?.grade ?? "";
+  const heatIn = (heats: readonly ChosenHeat[], joint: string) => heats.find(({ joints }) => joints.includes(joint))!;
   return wishes.pins.flatMap((pin) => {
     if (!("joint" in pin)) return [];
-    const [pinned, other] = [gradeIn(best.heats, pin.joint), gradeIn(free.heats, pin.joint)];
-    return pinned === other ? [] : [finding("heats.better-unpinned", "note", pin.joint, { joint: pin.joint, pinned, best: other })];
+    if (!best.heats.some(({ joints }) => joints.includes(pin.joint))) return [];
+    const [pinned, other] = [heatIn(best.heats, pin.joint), heatIn(free.heats, pin.joint)];
+    if (pinned.grade === other.grade && pinned.means === other.means) return [];
+    const values = { joint: pin.joint, pinned: pinned.grade, pinnedMeans: pinned.means, best: other.grade, bestMeans: other.means };
+    return [finding("heats.better-unpinned", "note", pin.joint, values)];
   });
 }
 
@@ -191,7 +196,7 @@ function seamOf(assembly: Assembly, id: string): "none" | "plain" | "fuses" {
 
 function heatFindings(heats: readonly PlannedHeat[], assembly: Assembly): Finding[] {
   return heats.flatMap((heat, i) => {
-    const values = { heat: i + 1, grade: heat.grade, working: heat.working };
+    const values = { heat: i + 1, grade: heat.grade, gradeMeans: heat.means, working: heat.working };
     return [
       ...heat.runs.map((joint) => finding("heats.runs", "error", joint, { joint, seam: seamOf(assembly, joint), ...values })),
       ...heat.softens.map((joint) => finding("heats.softens", "warning", joint, { joint, seam: seamOf(assembly, joint), ...values })),
@@ -200,26 +205,6 @@ function heatFindings(heats: readonly PlannedHeat[], assembly: Assembly): Findin
   });
 }
 
-function stepsOf({ piece, assembly, figures, settled }: SizedPiece, heats: readonly PlannedHeat[]): Plan["steps"] {
-  const jointOf = new Map(assembly.joints.map((joint) => [joint.id, joint]));
-  return makingSteps({
-    mounts: piece.mounts.map(({ id, stone, plate }) => ({
-      id,
-      stone: stone.name ?? stone.material?.name ?? "",
-      tender: stone.material?.tender ?? [],
-      mohs: stone.material?.mohs ?? null,
-      wallMetal: settled.mounts[id]!.wall.metal,
-      wallThickness: settled.mounts[id]!.wall.thickness,
-      madeFrom: settled.mounts[id]!.wall.ready?.kind ?? "strip",
-      isBored: `${id}.wall.seatBore` in figures,
-      isThinned: `${id}.wall.thin` in figures,
-      style: plate.style === "border" ? "border" : "flush",
-    })),
-    seat: settled.hoop && FORMS[settled.hoop.form].seat,
-    heats: heats.map((heat): MakingHeat => ({
-      joints: heat.joints.map((id) => jointOf.get(id)!),
-      grade: heat.grade,
-      fuses: heat.grade === FUSE,
-    })),
-  });
+function inMaking({ joints, means, grade }: PlannedHeat): MakingHeat {
+  return { joints, grade, fuses: means === "fuse" };
 }

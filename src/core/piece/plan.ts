@@ -1,17 +1,16 @@
 import { type Cost } from "../heats/cost";
 import { type FlameShare } from "../heats/flame";
-import { type BuiltKind } from "../joint/joint";
-import { type Conflict } from "../heats/best";
+import { type BuiltKind, type PartKind } from "../joint/joint";
+import { type CarrierDrawing, type SettledCarrier } from "./carriers/carrier";
+import { type Conflict, type Means } from "../heats/best";
 import { type Pallions } from "../heats/solder";
 import { type HeatWishes } from "../heats/problem";
-import { type HoopDrawing } from "../hoop/drawing";
-import { type Hoop } from "../hoop/hoop";
-import { type Step } from "../making/steps";
+import { type Step } from "../making/step";
 import { type Figures } from "../measure/figure";
 import { type Finding } from "../measure/finding";
 import { type Metal } from "../metal/metals";
 import { type SettingDrawing } from "../mount/drawing";
-import { type Plate } from "../mount/plate";
+import { type Back } from "../mount/backs/back";
 import { type Wall } from "../mount/wall";
 
 /** What a piece comes to. Its file leaves out `drawing` and `settled`. */
@@ -32,6 +31,9 @@ export interface Plan {
 
 export interface PlannedPart {
   readonly id: string;
+  readonly kind: PartKind;
+  /** The setting it belongs to, or null. */
+  readonly mount: string | null;
   readonly metal: Metal;
   /** g */
   readonly mass: number;
@@ -42,7 +44,7 @@ export interface PlannedJoint {
   readonly kind: BuiltKind;
   /** The setting it belongs to, or null. */
   readonly mount: string | null;
-  readonly means: "solder" | "fuse";
+  readonly means: Means;
   readonly parts: readonly string[];
   /** mm */
   readonly length: number;
@@ -65,6 +67,7 @@ export interface HeatPlan {
 
 export interface PlannedHeat {
   readonly joints: readonly string[];
+  readonly means: Means;
   readonly grade: string;
   /** Degrees C. */
   readonly working: number;
@@ -82,12 +85,19 @@ export interface PlannedHeat {
 
 /** Every value that went into the plan, with where it came from. */
 export interface Settled {
-  readonly mounts: Readonly<Record<string, { readonly wall: Wall; readonly plate: Plate }>>;
-  readonly hoop: Hoop | null;
+  readonly mounts: Readonly<Record<string, { readonly wall: Wall; readonly back: Back }>>;
+  readonly carrier: SettledCarrier;
   readonly heats: HeatWishes;
+}
+
+/** A plan's hoop, with every value settled and as it is drawn; null where something else or nothing carries it. */
+export function hoopIn({ settled, drawing }: Pick<Plan, "settled" | "drawing">) {
+  const { carrier } = settled;
+  const drawn = drawing.carrier;
+  return carrier.type === "hoop" && drawn.type === "hoop" ? { settled: carrier, drawn } : null;
 }
 
 export interface Drawing {
   readonly settings: Readonly<Record<string, SettingDrawing>>;
-  readonly hoop: HoopDrawing | null;
+  readonly carrier: CarrierDrawing;
 }

@@ -4,7 +4,8 @@ import { type Hoop } from "../hoop/hoop";
 import { readSize } from "../hoop/sizes";
 import { type Outline } from "../geometry/outline";
 import { type Sourced } from "../measure/figure";
-import { type Plate } from "../mount/plate";
+import { type Back } from "../mount/backs/back";
+import { ALL_ROUND, type Layer } from "../mount/layers/layer";
 import { lengthOf, standing } from "../mount/ready-wall";
 import { type ReadyMade, type Wall, type WallSource } from "../mount/wall";
 import { type Dome } from "../stone/dome";
@@ -64,15 +65,24 @@ function readyMade(source: WallSource, { tube, cup, thickness }: WallEntry, fit:
 const SAW_MARGIN = 1;
 
 /** A cup's base is of the cup's metal. */
-export function settlePlate({ plate, wall }: Mount): Plate {
-  const isOwn = wall.source === "cup";
+export function settleBack({ plate, wall }: Mount): Back {
+  const kind = wall.source === "cup" ? "own" : "plate";
   return {
-    isOwn,
-    metal: isOwn ? wall.metal : plate.metal,
+    kind,
+    style: plate.style === "border" ? "border" : "flush",
+    metal: kind === "own" ? wall.metal : plate.metal,
     thickness: plate.thickness,
     border: plate.style === "border" ? chosen(plate.border, 0) : { value: 0, from: "piece" },
     sawMargin: chosen(plate.sawMargin, SAW_MARGIN),
+    edge: plate.edge ?? "follows",
   };
+}
+
+export function settleLayers({ plate }: Mount): Layer[] {
+  return (plate.ornament ?? []).map(({ id, type, width, metal, extent = "all" }) => ({
+    ...{ id, type, width, metal },
+    extent: extent === "all" ? ALL_ROUND : extent.map(([from, to]) => ({ from, to })),
+  }));
 }
 
 /** @throws for a size or form that `faultsOf` or `unplanned` refuse. */

@@ -8,7 +8,7 @@ const tern = ternFile as unknown as Piece;
 const mountWith = (more: Partial<Mount>): Mount => ({ ...tern.mounts[0]!, ...more });
 const sized = (mount: Partial<Mount>, carrier: Partial<HoopEntry> = {}) =>
   sizePiece({ ...tern, mounts: [mountWith(mount)], carrier: { ...(tern.carrier as HoopEntry), ...carrier } }, SHIPPED_BENCH);
-const value = (piece: ReturnType<typeof sizePiece>, key: string) => piece.figures[key]!.value;
+const value = (piece: ReturnType<typeof sizePiece>, key: string) => piece.contribution.figures[key]!.value;
 const bar: Mount["stone"] = { ...tern.mounts[0]!.stone, outline: { shape: "rectangle", length: 14, width: 10, corner: 2 } };
 
 test("the seam of a stone on a hoop keeps clear of the places the shank meets, where they lie as it is turned", () => {
@@ -45,7 +45,7 @@ test("a tube's foot stands on its wall and the shelf under the stone", () => {
   const stone: Mount["stone"] = { ...tern.mounts[0]!.stone, outline: { shape: "round", diameter: 6 }, height: 3, turnIn: 1.2 };
   const wall = { ...tern.mounts[0]!.wall, source: "tube", tube: { outside: 6.9, inside: 5 }, lift: 1 } as const;
   const piece = sized({ stone, wall });
-  const foot = piece.assembly.joints.find(({ kind }) => kind === "foot")!;
+  const foot = piece.contribution.joints.find(({ kind }) => kind === "foot")!;
   const outer = Math.PI * (6.9 ** 2 - 6.1 ** 2) * 0.25;
   const shelf = Math.PI * (6.1 ** 2 - 5 ** 2) * 0.25;
   expect(foot.area).toBeCloseTo(outer + shelf, 6);
@@ -55,10 +55,10 @@ test("a cup and its base are one part, as heavy as both; a plate is heavier befo
   const stone: Mount["stone"] = { ...tern.mounts[0]!.stone, outline: { shape: "oval", length: 10, width: 8 }, height: 4, turnIn: 1.5 };
   const wall = { ...tern.mounts[0]!.wall, source: "cup", metal: "copper", thickness: 0.4, cup: { length: 10.9, thickness: 0.4 } } as const;
   const cup = sized({ stone, wall, plate: { style: "flush", metal: "sterling", thickness: 0.5 } });
-  const [part, ...others] = cup.assembly.parts;
+  const [part, ...others] = cup.contribution.parts;
   expect(part!.mass).toBeCloseTo(value(cup, "m1.wall.mass") + value(cup, "m1.plate.mass"), 12);
   expect([part!.metal, others.map(({ id }) => id)]).toEqual(["copper", ["hoop"]]);
-  const plate = sized({}).assembly.parts.find(({ id }) => id === "m1.plate")!;
+  const plate = sized({}).contribution.parts.find(({ id }) => id === "m1.plate")!;
   const blank = value(sized({}), "m1.plate.blankLength") * value(sized({}), "m1.plate.blankWidth") * 0.6 * 0.01036;
   expect(plate.blankMass).toBeCloseTo(blank, 9);
   expect(plate.mass).toBeLessThan(plate.blankMass!);
@@ -66,7 +66,7 @@ test("a cup and its base are one part, as heavy as both; a plate is heavier befo
 
 test("settings come first in file order, then the carrier; each foot after its seam, each mount after foot and hoop", () => {
   const mounts = ["m1", "m2"].map((id, i) => mountWith({ id, place: { along: 20 * i } }));
-  const { parts, joints } = sizePiece({ ...tern, mounts }, SHIPPED_BENCH).assembly;
+  const { parts, joints } = sizePiece({ ...tern, mounts }, SHIPPED_BENCH).contribution;
   expect(parts.map(({ id }) => id)).toEqual(["m1.wall", "m1.plate", "m2.wall", "m2.plate", "hoop"]);
   expect(joints.map(({ id, kind, mount, after }) => [id, kind, mount, ...after])).toEqual([
     ["m1.seam", "seam", "m1"],

@@ -10,13 +10,14 @@ import { useSessionState } from "@/ui/session";
 import { useTrayState, useUnits } from "@/ui/tray";
 import { type Level } from "@/core/measure/finding";
 import { type Doubt, type DoubtOf, doubtAmong } from "@/core/piece/doubt";
+import { boxOf } from "@/core/geometry/curve";
 import { type Plan } from "@/core/piece/plan";
 import { type Piece } from "@/core/piece/piece";
 import { findingText } from "@/words/findings";
 import { cardRows } from "@/words/card";
 import { DOUBTS } from "@/words/doubt";
 import { solderText } from "@/words/heats";
-import { gradeName, jointName, capital } from "@/words/names";
+import { flameName, namesIn, capital } from "@/words/names";
 import { degrees, showTemperature, type Units } from "@/words/show";
 import { CAUTIONS, CAUTIONS_DEFER, sayStep } from "@/words/steps";
 
@@ -92,7 +93,7 @@ export function CardScreen({ onBack }: { readonly onBack: () => void }) {
           .filter(({ at }) => !doubtOf(at))
           .map((finding, i) => (
             <p key={i} className="mt-[1mm]">
-              <b>{LEVELS[finding.level]}.</b> {findingText(finding, units)}
+              <b>{LEVELS[finding.level]}.</b> {findingText(finding, plan, units)}
             </p>
           ))}
         <h2>Making</h2>
@@ -101,7 +102,7 @@ export function CardScreen({ onBack }: { readonly onBack: () => void }) {
             <li key={step.id} className="flex gap-[1.4mm] break-inside-avoid py-[0.25mm]">
               <span className="mt-[0.5mm] inline-block h-[2.6mm] w-[2.6mm] shrink-0 border border-[#333]" aria-hidden="true" />
               <span>
-                {i + 1} {sayStep(step, plan.figures, units, doubtOf).title}
+                {i + 1} {sayStep(step, plan, units, doubtOf).title}
                 {step.cautions.length > 0 && (
                   <span className="text-[#444]"> ◆ {step.cautions.map((caution) => CAUTIONS[caution].name).join(", ")}</span>
                 )}
@@ -142,9 +143,8 @@ const GAP_MM = 4;
 function CardDrawing({ piece, plan, doubt }: { readonly piece: Piece; readonly plan: Plan; readonly doubt: Doubt | null }) {
   const mount = piece.mounts[0]!;
   const { plan: top, section } = plan.drawing.settings[mount.id]!;
-  const xs = top.plateEdge.map(([x]) => x);
-  const ys = top.plateEdge.map(([, y]) => y);
-  const [wide, tall] = [Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys)];
+  const box = boxOf(top.plateEdge);
+  const [wide, tall] = [box.right - box.left, box.high - box.low];
   const sectionTall = section.top + section.plate.thickness;
   const [width, height] = [Math.max(wide, 2 * section.plate.half) + 4, tall + sectionTall + GAP_MM + 4];
   const times = CARD_TIMES.find((each) => width * each <= ROOM_MM.width && height * each <= ROOM_MM.height) ?? 1;
@@ -160,10 +160,10 @@ function CardDrawing({ piece, plan, doubt }: { readonly piece: Piece; readonly p
         className="mx-auto"
       >
         <StoneFill material="agate" id="card-stone" />
-        <Millimetres x={2 - Math.min(...xs) + (width - 4 - wide) / 2} y={Math.max(...ys) + 2} scale={CARD_SCALE}>
-          <Shape points={top.plateEdge} fill="#fff" stroke="#333" strokeWidth={0.8} />
-          <Shape points={top.wallOutside} fill="#ddd" stroke="#333" strokeWidth={0.8} />
-          <Shape points={top.stone} fill="url(#card-stone)" stroke="#333" strokeWidth={0.8} />
+        <Millimetres x={2 - box.left + (width - 4 - wide) / 2} y={box.high + 2} scale={CARD_SCALE}>
+          <Shape curve={top.plateEdge} fill="#fff" stroke="#333" strokeWidth={0.8} />
+          <Shape curve={top.wallOutside} fill="#ddd" stroke="#333" strokeWidth={0.8} />
+          <Shape curve={top.stone} fill="url(#card-stone)" stroke="#333" strokeWidth={0.8} />
           {top.seam && (
             <line
               x1={top.seam.x}
@@ -216,6 +216,7 @@ function CardDrawing({ piece, plan, doubt }: { readonly piece: Piece; readonly p
 }
 
 function CardHeats({ plan, units, doubtOf }: { readonly plan: Plan; readonly units: Units; readonly doubtOf: DoubtOf }) {
+  const names = namesIn(plan);
   return (
     <>
       <h2>Heats</h2>
@@ -224,14 +225,14 @@ function CardHeats({ plan, units, doubtOf }: { readonly plan: Plan; readonly uni
           {plan.heats.map((heat, i) => (
             <tr key={i} className="border-t border-[#bbb] align-top">
               <td className="w-[6mm]">{i + 1}</td>
-              <td className="w-[44mm] font-[620]">{capital(heat.joints.map(jointName).join(" + "))}</td>
+              <td className="w-[44mm] font-[620]">{capital(heat.joints.map(names.joint).join(" + "))}</td>
               <td className="w-[36mm]">
-                {gradeName(heat.grade)}, {showTemperature(heat.working, units)} {degrees(units)}
+                {flameName(heat)}, {showTemperature(heat.working, units)} {degrees(units)}
               </td>
               <td>
                 {solderText(heat, plan, units, doubtOf)}
-                {heat.runs.length > 0 && <b> ◆ {heat.runs.map(jointName).join(", ")} runs again</b>}
-                {heat.softens.length > 0 && <b> ◆ {heat.softens.map(jointName).join(", ")} softens</b>}
+                {heat.runs.length > 0 && <b> ◆ {heat.runs.map(names.joint).join(", ")} runs again</b>}
+                {heat.softens.length > 0 && <b> ◆ {heat.softens.map(names.joint).join(", ")} softens</b>}
               </td>
             </tr>
           ))}

@@ -5,7 +5,7 @@ import { useDoubt } from "@/ui/doubt";
 import { useIsSettling, usePlan } from "@/ui/plan";
 import { useUnits } from "@/ui/tray";
 import { SETTLING, jointAdvice, solderText } from "@/words/heats";
-import { capital, gradeName, jointName, partName } from "@/words/names";
+import { capital, flameName, namesIn } from "@/words/names";
 import { CAUTIONS, CAUTIONS_DEFER, sayStep } from "@/words/steps";
 import { type Units, showPercent, showTemperature } from "@/words/show";
 
@@ -40,7 +40,7 @@ export function HeatCards() {
 /** What has to be done before the stone goes in, of the setting whose stone bears least. */
 function afterHeats(plan: Plan, units: Units): string {
   const surfaces = plan.steps.filter(({ code }) => code === "set.surface");
-  const titles = surfaces.map((step) => sayStep(step, plan.figures, units).title);
+  const titles = surfaces.map((step) => sayStep(step, plan, units).title);
   return `The stone goes in after this. ${titles.reduce((longest, title) => (title.length > longest.length ? title : longest), "")}.`;
 }
 
@@ -57,6 +57,7 @@ const MUCH_MORE = 1.5;
 function HeatCard({ number, heat, plan, units }: CardProps) {
   const joints = heat.joints.map((id) => plan.joints.find((joint) => joint.id === id)!);
   const advice = jointAdvice(joints[0]!);
+  const names = namesIn(plan);
   const doubtOf = useDoubt();
   const isBad = heat.runs.length > 0;
   const more = heat.solder[0]?.evenGap ?? 0;
@@ -67,29 +68,29 @@ function HeatCard({ number, heat, plan, units }: CardProps) {
     >
       <h3 className="flex justify-between gap-2 text-[14px] font-[660]">
         <span>
-          {number} {joints.map(({ id }) => capital(jointName(id))).join(" + ")}
+          {number} {joints.map(({ id }) => capital(names.joint(id))).join(" + ")}
         </span>
         <span className="text-[#a32a16]">{showTemperature(heat.working, units)}°</span>
       </h3>
       <p className="mt-0.5 text-soft">
-        <b className="font-semibold text-ink">{capital(gradeName(heat.grade))}</b>
+        <b className="font-semibold text-ink">{capital(flameName(heat))}</b>
         {joints.some(({ pinned }) => pinned) && ", pinned"}
         {heat.solder.length > 0 && `, ${solderText(heat, plan, units, doubtOf)}`}.
       </p>
       <p className="text-soft">
-        Flame: {heat.flame.length > 1 && `${heat.flame.map(({ part, share }) => `${partName(part)} ${showPercent(share)}`).join(", ")}. `}
+        Flame: {heat.flame.length > 1 && `${heat.flame.map(({ part, share }) => `${names.part(part)} ${showPercent(share)}`).join(", ")}. `}
         {advice.flame}
       </p>
       {heat.runs.length > 0 && (
-        <p className="font-semibold text-bad">◆ {capital(heat.runs.map(jointName).join(", "))} runs again: shield it.</p>
+        <p className="font-semibold text-bad">◆ {capital(heat.runs.map(names.joint).join(", "))} runs again: shield it.</p>
       )}
       {heat.softens.length > 0 && (
-        <p className="font-semibold text-warn">◆ {capital(heat.softens.map(jointName).join(", "))} softens: prop it.</p>
+        <p className="font-semibold text-warn">◆ {capital(heat.softens.map(names.joint).join(", "))} softens: prop it.</p>
       )}
       {heat.atRisk.length > 0 && (
-        <p className="font-semibold text-warn">◆ {capital(heat.atRisk.map(partName).join(", "))} close to melting.</p>
+        <p className="font-semibold text-warn">◆ {capital(heat.atRisk.map(names.part).join(", "))} close to melting.</p>
       )}
-      {heat.thin && <p className="text-warn">◆ Keep the flame off the {partName(heat.thin)}, the thin side.</p>}
+      {heat.thin && <p className="text-warn">◆ Keep the flame off the {names.part(heat.thin)}, the thin side.</p>}
       <p className="text-soft">Look for: {advice.look}</p>
       {more > MUCH_MORE && <p className="text-soft">Piece and gap alike would take {more.toFixed(1)} times that.</p>}
     </li>

@@ -4,7 +4,6 @@ import { MoreHorizontal, X } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
 import { type Draft as Editable } from "immer";
 import { type PinEntry, type Way, fusible } from "@/core/heats/problem";
-import { FUSE } from "@/core/heats/thermal";
 import { type HeatsEntry } from "@/core/piece/piece";
 import { type Plan, type PlannedJoint } from "@/core/piece/plan";
 import { SHIPPED } from "@/core/piece/bench";
@@ -17,12 +16,12 @@ import { usePlan } from "@/ui/plan";
 import { useSession, useSessionState } from "@/ui/session";
 import { useTrayState, useUnits } from "@/ui/tray";
 import { WAY_ADVICE } from "@/words/heats";
-import { METAL_NAMES, WAY_NAMES, capital, counted, gradeName, jointName } from "@/words/names";
+import { METAL_NAMES, WAY_NAMES, capital, counted, flameName, gradeName, namesIn } from "@/words/names";
 import { type Units, withUnit } from "@/words/show";
 import { HeatCards } from "./HeatCards";
 import { LadderDrawing } from "./LadderDrawing";
 import { letterOf } from "./ladder";
-import { addPin, pinText, pinTo, pinnedTo, removePin } from "./pins";
+import { type PinnedTo, addPin, optionOf, pinText, pinTo, pinnedTo, removePin } from "./pins";
 
 /** In what order and with which solder the joints are made, and what each heat does to those before it. */
 export function HeatsStage({ mount }: { readonly mount: string }) {
@@ -37,6 +36,7 @@ function HeatsMeasures({ mount }: { readonly mount: string }) {
   const bench = useTrayState((state) => state.bench);
   const pins = useSessionState(({ piece }) => piece.heats?.pins) ?? NO_PINS;
   const { way, overshoot, shelf } = plan.settled.heats;
+  const names = namesIn(plan);
   const shelves = bench.shelves?.length ? bench.shelves : SHIPPED.shelves;
   const change = (recipe: (heats: Editable<HeatsEntry>) => void) =>
     session.change((piece) => {
@@ -59,12 +59,12 @@ function HeatsMeasures({ mount }: { readonly mount: string }) {
           {pins.map((pin, i) => (
             <li key={i} className="flex items-center justify-between gap-2 py-px">
               <span className="min-w-0 truncate">
-                <span className="text-soft">Pinned:</span> {pinText(pin)}
+                <span className="text-soft">Pinned:</span> {pinText(pin, names)}
               </span>
               <button
                 type="button"
                 className="btn btn-plain h-[24px]"
-                aria-label={`Unpin ${pinText(pin)}`}
+                aria-label={`Unpin ${pinText(pin, names)}`}
                 onClick={() => session.change((piece) => removePin(piece, i))}
               >
                 <X size={14} aria-hidden="true" />
@@ -107,24 +107,27 @@ interface RowProps {
 function JointRow({ joint, plan, pins }: RowProps) {
   const session = useSession();
   const units = useUnits();
-  const grade = plan.heats.find(({ joints }) => joints.includes(joint.id))?.grade;
+  const heat = plan.heats.find(({ joints }) => joints.includes(joint.id));
   const grades = plan.settled.heats.shelf.grades.map(({ id }) => id);
   const canFuse = fusible(plan.parts.filter(({ id }) => joint.parts.includes(id)).map(({ metal }) => metal)) !== null;
+  const choices: readonly { readonly to: PinnedTo; readonly text: string }[] = [
+    { to: null, text: heat ? capital(flameName(heat)) : "Free" },
+    ...grades.map((grade) => ({ to: { grade }, text: `${capital(gradeName(grade))}, pinned` })),
+    ...(canFuse ? [{ to: { means: "fuse" as const }, text: "Fused, pinned" }] : []),
+  ];
   return (
     <li className="grid grid-cols-[22px_1fr_24px] items-center gap-x-1.5">
       <span className="grid h-5 w-5 place-items-center rounded-[3px] bg-ink text-[12px] font-bold text-white">
         {letterOf(plan, joint.id)}
       </span>
       <ChoiceField
-        label={capital(jointName(joint.id))}
+        label={capital(namesIn(plan).joint(joint.id))}
         hint={jointHint(joint, plan, units)}
-        value={pinnedTo(pins, joint.id)}
-        options={[
-          { value: "free", text: grade ? `${capital(gradeName(grade))}` : "Free" },
-          ...grades.map((value) => ({ value, text: `${capital(gradeName(value))}, pinned` })),
-          ...(canFuse ? [{ value: FUSE, text: "Fused, pinned" }] : []),
-        ]}
-        onChoose={(to) => session.change((piece) => pinTo(piece, joint.id, to))}
+        value={optionOf(pinnedTo(pins, joint.id))}
+        options={choices.map(({ to, text }) => ({ value: optionOf(to), text }))}
+        onChoose={(option) =>
+          session.change((piece) => pinTo(piece, joint.id, choices.find(({ to }) => optionOf(to) === option)?.to ?? null))
+        }
         width="joint"
       />
       <JointMenu joint={joint} plan={plan} grades={grades} />
@@ -143,11 +146,12 @@ const MENU = "z-50 min-w-[180px] rounded-[5px] border border-line bg-sheet py-1 
 /** Order, shared heats, shielding, and grades kept off a joint. */
 function JointMenu({ joint, plan, grades }: { readonly joint: PlannedJoint; readonly plan: Plan; readonly grades: readonly string[] }) {
   const session = useSession();
+  const names = namesIn(plan);
   const others = plan.joints.filter(({ id }) => id !== joint.id);
   const pin = (added: PinEntry) => session.change((piece) => addPin(piece, added));
   return (
     <DropdownMenu.Root>
-      <DropdownMenu.Trigger aria-label={`More for ${jointName(joint.id)}`} className="btn btn-plain h-[24px] px-1">
+      <DropdownMenu.Trigger aria-label={`More for ${names.joint(joint.id)}`} className="btn btn-plain h-[24px] px-1">
         <MoreHorizontal size={14} aria-hidden="true" />
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
@@ -157,12 +161,12 @@ function JointMenu({ joint, plan, grades }: { readonly joint: PlannedJoint; read
           </DropdownMenu.Item>
           <SubMenu
             name="Make it before"
-            items={others.map(({ id }) => ({ key: id, text: jointName(id), pin: { before: [joint.id, id] } }))}
+            items={others.map(({ id }) => ({ key: id, text: names.joint(id), pin: { before: [joint.id, id] } }))}
             onPin={pin}
           />
           <SubMenu
             name="Make it together with"
-            items={others.map(({ id }) => ({ key: id, text: jointName(id), pin: { together: [joint.id, id] } }))}
+            items={others.map(({ id }) => ({ key: id, text: names.joint(id), pin: { together: [joint.id, id] } }))}
             onPin={pin}
           />
           <SubMenu

@@ -5,7 +5,7 @@ import { type Plan } from "@/core/piece/plan";
 import { type Size } from "@/ui/useSize";
 import { usePlan } from "@/ui/plan";
 import { useUnits } from "@/ui/tray";
-import { METAL_NAMES, capital, gradeName, jointName } from "@/words/names";
+import { METAL_NAMES, capital, flameName, gradeName, namesIn } from "@/words/names";
 import { type Units, showTemperature } from "@/words/show";
 import { type Band, type Ladder, ladderOf } from "./ladder";
 
@@ -74,7 +74,7 @@ export function LadderDrawing({ size }: { readonly size: Size }) {
             {heatTitle(plan, i, heats.length)}
           </text>
           <text x={x(i)} y={bottom + 37} textAnchor="middle" fontSize={12} fill="#566264">
-            {gradeName(heat.grade)}
+            {flameName(heat)}
             {plan.joints.some(({ id, pinned }) => pinned && heat.joints.includes(id)) ? ", pinned" : ""}
           </text>
         </g>
@@ -152,15 +152,16 @@ function gradeLabels({ grades }: Ladder, y: Linear, units: Units): { text: strin
 /** "3 Wall to plate", cut short where there are many heats. */
 function heatTitle(plan: Plan, i: number, count: number): string {
   const joints = plan.heats[i]!.joints;
-  const names = joints.length > 1 ? `${capital(jointName(joints[0]!))} + ${joints.length - 1}` : capital(jointName(joints[0]!));
-  return count > 7 ? `${i + 1}` : `${i + 1} ${names}`;
+  const first = capital(namesIn(plan).joint(joints[0]!));
+  return count > 7 ? `${i + 1}` : `${i + 1} ${first}${joints.length > 1 ? ` + ${joints.length - 1}` : ""}`;
 }
 
 function described(plan: Plan, ladder: Ladder): string {
+  const names = namesIn(plan);
   const heats = plan.heats.map(
-    (heat, i) => `heat ${i + 1}, ${heat.joints.map(jointName).join(" and ")}, ${gradeName(heat.grade)}, ${heat.working} degrees C`,
+    (heat, i) => `heat ${i + 1}, ${heat.joints.map(names.joint).join(" and ")}, ${flameName(heat)}, ${heat.working} degrees C`,
   );
-  const moves = ladder.disturbed.map(({ heat, band, what }) => `${jointName(band.joint)} ${what} in heat ${heat + 1}`);
+  const moves = ladder.disturbed.map(({ heat, band, what }) => `${names.joint(band.joint)} ${what} in heat ${heat + 1}`);
   return `Heats: ${heats.join("; ")}. ${moves.join("; ") || "Every joint holds"}.`;
 }
 

@@ -1,4 +1,4 @@
-import { FUSE, fusingFlame, holds } from "@/core/heats/thermal";
+import { fusingFlame, holds } from "@/core/heats/thermal";
 import { type Plan, type PlannedHeat } from "@/core/piece/plan";
 import { METALS, type Metal } from "@/core/metal/metals";
 
@@ -44,7 +44,7 @@ export function letterOf(plan: Plan, joint: string): string {
 export function ladderOf(plan: Plan): Ladder {
   const { heats, settled } = plan;
   const grades = settled.heats.shelf.grades
-    .filter(({ id }) => heats.some(({ grade }) => grade === id))
+    .filter(({ id }) => heats.some(({ means, grade }) => means === "solder" && grade === id))
     .map((grade) => ({ id: grade.id, ...holds(grade) }));
   const bands = heats.flatMap((heat, i) => heat.joints.map((joint) => bandOf(plan, joint, heat, i)));
   const working = heats.map((heat) => heat.working);
@@ -67,7 +67,7 @@ function bandOf(plan: Plan, joint: string, heat: PlannedHeat, made: number): Ban
   const parts = plan.joints.find(({ id }) => id === joint)!.parts;
   const shelf = plan.settled.heats.shelf.grades.find(({ id }) => id === heat.grade);
   const { metal } = plan.parts.find(({ id }) => id === parts[0])!;
-  const { gives, runs } = holds(heat.grade === FUSE || !shelf ? fusingFlame(metal) : shelf);
+  const { gives, runs } = holds(heat.means === "fuse" || !shelf ? fusingFlame(metal) : shelf);
   const reached = plan.heats.map((each, i) => i >= made && each.flame.some(({ part }) => part === parts[0]));
   const stretches: { from: number; to: number }[] = [];
   reached.forEach((isReached, i) => {

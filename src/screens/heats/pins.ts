@@ -1,22 +1,27 @@
 import { type Draft as Editable } from "immer";
 import { type PinEntry } from "@/core/heats/problem";
-import { FUSE } from "@/core/heats/thermal";
 import { type Piece } from "@/core/piece/piece";
-import { gradeName, jointName, partName } from "@/words/names";
+import { type Names, gradeName } from "@/words/names";
 
-/** What a joint is pinned to: a grade's id, "fuse", or "free". */
-export function pinnedTo(pins: readonly PinEntry[], joint: string): string {
+/** What a joint can be pinned to; null lets it free. */
+export type PinnedTo = { readonly grade: string } | { readonly means: "fuse" } | null;
+
+export function pinnedTo(pins: readonly PinEntry[], joint: string): PinnedTo {
   const pin = pins.find((each) => "joint" in each && each.joint === joint);
-  if (!pin) return "free";
-  return "grade" in pin ? pin.grade : "means" in pin && pin.means === "fuse" ? FUSE : "free";
+  if (!pin) return null;
+  if ("grade" in pin) return { grade: pin.grade };
+  return "means" in pin && pin.means === "fuse" ? { means: pin.means } : null;
+}
+
+/** As the value of an option, which is a text. */
+export function optionOf(to: PinnedTo): string {
+  if (to === null) return "free";
+  return "grade" in to ? `grade ${to.grade}` : to.means;
 }
 
 /** Pins a joint to a grade or to fusing, or lets it free. */
-export function pinTo(piece: Editable<Piece>, joint: string, to: string): void {
-  setPins(piece, (pins) => [
-    ...pins.filter((pin) => !("joint" in pin && pin.joint === joint)),
-    ...(to === "free" ? [] : [to === FUSE ? { joint, means: "fuse" as const } : { joint, grade: to }]),
-  ]);
+export function pinTo(piece: Editable<Piece>, joint: string, to: PinnedTo): void {
+  setPins(piece, (pins) => [...pins.filter((pin) => !("joint" in pin && pin.joint === joint)), ...(to === null ? [] : [{ joint, ...to }])]);
 }
 
 export function addPin(piece: Editable<Piece>, pin: PinEntry): void {
@@ -46,13 +51,13 @@ const MEANS: Readonly<Record<Means, string>> = {
 };
 
 /** A pin as it is said. */
-export function pinText(pin: PinEntry): string {
-  if ("grade" in pin) return `${jointName(pin.joint)}: ${gradeName(pin.grade)}`;
-  if ("means" in pin) return `${jointName(pin.joint)}: ${MEANS[pin.means]}`;
-  if ("before" in pin) return `${jointName(pin.before[0])} before ${jointName(pin.before[1])}`;
-  if ("together" in pin) return `${jointName(pin.together[0])} and ${jointName(pin.together[1])} in one heat`;
-  if ("add" in pin) return `a joint more: ${pin.add.parts.map(partName).join(" to ")}`;
-  if ("leave" in pin) return `${jointName(pin.leave)} left out`;
-  if ("shield" in pin) return `${jointName(pin.shield)} shielded`;
-  return `${jointName(pin.forbid[0])} never ${gradeName(pin.forbid[1])}`;
+export function pinText(pin: PinEntry, { joint, part }: Names): string {
+  if ("grade" in pin) return `${joint(pin.joint)}: ${gradeName(pin.grade)}`;
+  if ("means" in pin) return `${joint(pin.joint)}: ${MEANS[pin.means]}`;
+  if ("before" in pin) return `${joint(pin.before[0])} before ${joint(pin.before[1])}`;
+  if ("together" in pin) return `${joint(pin.together[0])} and ${joint(pin.together[1])} in one heat`;
+  if ("add" in pin) return `a joint more: ${pin.add.parts.map(part).join(" to ")}`;
+  if ("leave" in pin) return `${joint(pin.leave)} left out`;
+  if ("shield" in pin) return `${joint(pin.shield)} shielded`;
+  return `${joint(pin.forbid[0])} never ${gradeName(pin.forbid[1])}`;
 }

@@ -5,6 +5,7 @@ import { type Piece } from "@/core/piece/piece";
 import { Millimetres, type Scale, Shape, Sheet, Word, scaleFor, scaleText } from "@/ui/Drawing";
 import { SettingSection } from "@/ui/SectionView";
 import { StoneFill } from "@/ui/StoneFill";
+import { hoopIn } from "@/core/piece/plan";
 import { usePlan } from "@/ui/plan";
 import { useUnits } from "@/ui/tray";
 import { type Size } from "@/ui/useSize";
@@ -19,7 +20,9 @@ interface Props {
 
 /** The hoop seen along the finger with its setting on top, and its wire cut across. */
 export function HoopDrawing({ size, piece, mount, view }: Props) {
-  const { hoop, settings } = usePlan().drawing;
+  const plan = usePlan();
+  const { settings } = plan.drawing;
+  const hoop = hoopIn(plan)?.drawn;
   const units = useUnits();
   const { section } = settings[mount]!;
   const stone = piece.mounts.find(({ id }) => id === mount)!.stone;

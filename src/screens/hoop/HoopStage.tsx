@@ -17,6 +17,7 @@ import { Sum } from "@/ui/Sum";
 import { FigureButton } from "@/ui/Terms";
 import { TextField } from "@/ui/TextField";
 import { useDoubt } from "@/ui/doubt";
+import { hoopIn } from "@/core/piece/plan";
 import { usePlan } from "@/ui/plan";
 import { useSession, useSessionState } from "@/ui/session";
 import { useTrayState, useUnits } from "@/ui/tray";
@@ -35,7 +36,8 @@ export function HoopStage({ mount: id }: { readonly mount: string }) {
   const units = useUnits();
   const piece = useSessionState((state) => state.piece);
   const doubtOf = useDoubt();
-  if (piece.carrier.type !== "hoop" || !plan.drawing.hoop) return null;
+  const planned = hoopIn(plan);
+  if (piece.carrier.type !== "hoop" || !planned) return null;
   const hoop = piece.carrier;
   const view = hoopView(plan, id, hoop.size.system, units);
   const unit = lengthUnit(units);
@@ -61,7 +63,7 @@ export function HoopStage({ mount: id }: { readonly mount: string }) {
             </FigureButton>
           </Answers>
           <Rule
-            blank={plan.drawing.hoop.blank}
+            blank={planned.drawn.blank}
             height={hoop.stock.width}
             cut={ifSure(doubtOf("hoop.cutLength"), `cut ${view.cut}`)}
             beyond="wire goes on"
@@ -100,7 +102,7 @@ function HoopMeasures({ hoop, mount, view }: MeasuresProps) {
   const units = useUnits();
   const plan = usePlan();
   const mandrel = useTrayState(({ bench }) => mandrelOf(bench));
-  const settled = plan.settled.hoop!;
+  const { settled } = hoopIn(plan)!;
   const width = SEAT_WIDTHS[view.seat];
   const rule = hoop.lengthRule ?? "fibre";
   const change = (recipe: (hoop: Editable<HoopEntry>) => void) => session.change((piece) => recipe(hoopOf(piece)));

@@ -1,7 +1,6 @@
-import { FORMS } from "@/core/hoop/forms/forms";
 import { type SizeSystem, sizeLost, sizeText } from "@/core/hoop/sizes";
 import { figureOf } from "@/core/measure/figure";
-import { type Plan } from "@/core/piece/plan";
+import { type Plan, hoopIn } from "@/core/piece/plan";
 import { SYSTEM_NAMES } from "@/words/names";
 import { type Units, showLength, withUnit } from "@/words/show";
 import { sumParts } from "@/words/sums";
@@ -13,11 +12,11 @@ export function hoopView(plan: Plan, mount: string, system: SizeSystem, units: U
   const figure = (key: string) => figureOf(plan.figures, `hoop.${key}`);
   const ofSeat = (key: string) => figureOf(plan.figures, `${mount}.hoop.${key}`).value;
   const measured = (key: string) => showLength(figure(key).value, "measured", units);
-  const hoop = plan.settled.hoop!;
+  const { settled: hoop, drawn } = hoopIn(plan)!;
   const cut = figure("cutLength");
   const term = (label: string) => cut.terms.find((each) => each.label === label)?.value ?? 0;
   const asked = figure("insideDiameter").terms[0]!.value;
-  const { seat } = FORMS[hoop.form];
+  const { act: seat } = drawn.seats[mount]!;
   return {
     cut: showLength(cut.value, "blank", units),
     inside: `inside ${measured("insideDiameter")} across`,

@@ -1,7 +1,7 @@
 "use client";
 
 import { useRef, useState } from "react";
-import { type Step, type StepStage } from "@/core/making/steps";
+import { type Step, type StepStage } from "@/core/making/step";
 import { type DoubtOf, doubtAmong } from "@/core/piece/doubt";
 import { type Plan } from "@/core/piece/plan";
 import { useNotices } from "@/ui/notices";
@@ -49,7 +49,7 @@ export function MakingStage() {
               key={step.id}
               step={step}
               number={i + 1}
-              title={sayStep(step, plan.figures, units, doubtOf).title}
+              title={sayStep(step, plan, units, doubtOf).title}
               heading={step.stage !== plan.steps[i - 1]?.stage ? STAGE_TITLES[step.stage] : null}
               isDone={done.has(step.id)}
               isNext={step.id === next?.id}
@@ -70,9 +70,7 @@ export function MakingStage() {
         <div className="flex items-baseline gap-5">
           <p className="min-w-0 truncate">
             <span className="mr-2 text-[12.5px] text-soft">{next ? `Step ${plan.steps.indexOf(next) + 1}` : "All steps"}</span>
-            <span className="text-[24px] font-bold [font-stretch:92%]">
-              {next ? sayStep(next, plan.figures, units, doubtOf).title : "done"}
-            </span>
+            <span className="text-[24px] font-bold [font-stretch:92%]">{next ? sayStep(next, plan, units, doubtOf).title : "done"}</span>
           </p>
           <p className="ml-auto text-[13px] whitespace-nowrap text-soft">
             <b className="font-semibold text-ink">{plan.steps.filter(({ id }) => done.has(id)).length}</b> of {plan.steps.length} done
@@ -149,7 +147,7 @@ interface DetailProps {
 }
 
 function StepDetail({ step, plan, units, doubtOf }: DetailProps) {
-  const { title, detail } = sayStep(step, plan.figures, units, doubtOf);
+  const { title, detail } = sayStep(step, plan, units, doubtOf);
   const doubt = doubtAmong(
     [step.target, step.second].filter((key) => key !== null),
     doubtOf,

@@ -32,7 +32,7 @@ export function MyBenchScreen() {
   const edit = useBenchEdit();
   const trouble = useTrayState((state) => state.trouble);
   const { pick } = useOpening();
-  useKeys({ "mod+z": edit.undo, "mod+shift+z": edit.redo, "mod+y": edit.redo });
+  useKeys({ "$mod+z": edit.undo, "$mod+Shift+z": edit.redo, "$mod+y": edit.redo });
   return (
     <main className="min-h-dvh min-w-[1024px]">
       <NavBar>

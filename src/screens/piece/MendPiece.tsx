@@ -28,7 +28,7 @@ const NAMES_ITSELF = ["format", "version", "id", "benchUsed"];
 export function MendPiece({ faults }: { readonly faults: readonly Fault[] }) {
   const session = useSession();
   const undoing = useUndo(null, stay);
-  useKeys({ "mod+z": undoing.undo, "mod+shift+z": undoing.redo, "mod+y": undoing.redo });
+  useKeys({ "$mod+z": undoing.undo, "$mod+Shift+z": undoing.redo, "$mod+y": undoing.redo });
   const piece = useSessionState((state) => state.piece);
   const fields = useMemo(() => leavesOf(piece), [piece]);
   const isAtFault = (path: string) => faults.some((fault) => fault.path === path);

@@ -90,7 +90,7 @@ function PlannedPiece({ id, planned }: { readonly id: string; readonly planned: 
   const StageScreen = useModule(LOADS[stage])?.default;
   useWhenIdle(loadStages);
   const undoing = useUndo(stage, go);
-  useKeys({ "[": () => along(-1), "]": () => along(1), "mod+z": undoing.undo, "mod+shift+z": undoing.redo, "mod+y": undoing.redo });
+  useKeys({ "[": () => along(-1), "]": () => along(1), "$mod+z": undoing.undo, "$mod+Shift+z": undoing.redo, "$mod+y": undoing.redo });
   useEffect(() => {
     offer(() => [
       ...stagesOf(piece, mount).map((each): Findable => ({ group: "Stages", name: STAGE_NAMES[each], go: () => go(each) })),

@@ -1,6 +1,7 @@
 "use client";
 
 import { type Draft as Editable } from "immer";
+import { type Curve, boxOf } from "@/core/geometry/curve";
 import { type Point } from "@/core/geometry/outline";
 import { figureOf } from "@/core/measure/figure";
 import { type Mount, type PlateEntry } from "@/core/piece/piece";
@@ -88,9 +89,8 @@ export function PlateStage({ mount: id }: { readonly mount: string }) {
   );
 }
 
-function boxed(points: readonly Point[]): Point[] {
-  const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];
-  const [left, right, low, high] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
+function boxed(curve: Curve): Point[] {
+  const { left, right, low, high } = boxOf(curve);
   return [
     [left, low],
     [right, low],
@@ -114,11 +114,11 @@ function PlateDrawing({ size, mount }: { readonly size: Size; readonly mount: Mo
           <>
             <Millimetres x={plan.x} y={plan.y} scale={plan.scale}>
               <Shape points={boxed(drawing.plan.sawLine)} fill="#dfe4e6" fillOpacity={0.45} stroke="#6f7a7e" lights="blank" />
-              <Shape points={drawing.plan.sawLine} fill="none" stroke="#5b6769" strokeDasharray="5 4" lights="saw" />
-              <Shape points={drawing.plan.plateEdge} fill="url(#metal)" stroke="#1b2225" lights="plate" />
-              <Shape points={drawing.plan.wallOutside} fill="none" stroke="#6f7a7e" lights="wall" />
-              <Shape points={drawing.plan.wallInside} fill="none" stroke="#6f7a7e" />
-              <Shape points={drawing.plan.stone} fill="url(#stone)" fillOpacity={0.55} stroke="#00000033" />
+              <Shape curve={drawing.plan.sawLine} fill="none" stroke="#5b6769" strokeDasharray="5 4" lights="saw" />
+              <Shape curve={drawing.plan.plateEdge} fill="url(#metal)" stroke="#1b2225" lights="plate" />
+              <Shape curve={drawing.plan.wallOutside} fill="none" stroke="#6f7a7e" lights="wall" />
+              <Shape curve={drawing.plan.wallInside} fill="none" stroke="#6f7a7e" />
+              <Shape curve={drawing.plan.stone} fill="url(#stone)" fillOpacity={0.55} stroke="#00000033" />
             </Millimetres>
             <Dimension from={low[0]} to={high[0]} at={low[1] + 24} text={view.blankLength} lights="blank" />
             <Dimension from={high[1]} to={low[1]} at={high[0] + 26} text={view.blankWidth} lights="blank" isUpright />
@@ -148,7 +148,7 @@ function PlateMeasures({ mount }: { readonly mount: Mount }) {
   const { id, plate } = mount;
   const session = useSession();
   const units = useUnits();
-  const settled = usePlan().settled.mounts[id]!.plate;
+  const settled = usePlan().settled.mounts[id]!.back;
   const change = (recipe: (plate: Editable<PlateEntry>) => void) =>
     session.change((piece) => recipe(piece.mounts.find((each) => each.id === id)!.plate));
   const field = (name: "thickness" | "border" | "sawMargin") =>

@@ -1,6 +1,7 @@
 "use client";
 
 import { type Draft as Editable } from "immer";
+import { type Box, boxOf } from "@/core/geometry/curve";
 import { type Point } from "@/core/geometry/outline";
 import { withPointNear } from "@/core/stone/free-edit";
 import { isUneven } from "@/core/stone/profile";
@@ -112,16 +113,16 @@ function StoneDrawing({ size, mount }: { readonly size: Size; readonly mount: Mo
   return (
     <PlanAndSection size={size} mount={mount} label="The stone in plan and section">
       {({ drawing, plan: { x, y, scale }, section }) => {
-        const xs = drawing.plan.stone.map(([px]) => x + px * scale.perMm);
-        const ys = drawing.plan.stone.map(([, py]) => y - py * scale.perMm);
-        const [left, right, top, foot] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
+        const box = boxOf(drawing.plan.stone);
+        const [left, right] = [x + box.left * scale.perMm, x + box.right * scale.perMm];
+        const [top, foot] = [y - box.high * scale.perMm, y - box.low * scale.perMm];
         return (
           <>
             <Millimetres x={x} y={y} scale={scale}>
-              {shape.shape === "free" && <MillimetreSquares points={drawing.plan.stone} />}
+              {shape.shape === "free" && <MillimetreSquares box={box} />}
               <g onDoubleClick={(event) => addPoint(pointUnder(event))}>
                 <Shape
-                  points={drawing.plan.stone}
+                  curve={drawing.plan.stone}
                   fill="url(#stone)"
                   stroke="#00000066"
                   strokeWidth={shape.shape === "free" ? 3 : 1}
@@ -144,11 +145,10 @@ function StoneDrawing({ size, mount }: { readonly size: Size; readonly mount: Mo
 const SQUARES = { past: 2, most: 120 } as const;
 
 /** Squares of a millimetre under a free-form, every fifth line stronger; on a large one only the fifth lines. */
-function MillimetreSquares({ points }: { readonly points: readonly Point[] }) {
-  const span = (all: readonly number[]) =>
-    [Math.floor(Math.min(...all)) - SQUARES.past, Math.ceil(Math.max(...all)) + SQUARES.past] as const;
-  const [left, right] = span(points.map(([x]) => x));
-  const [low, high] = span(points.map(([, y]) => y));
+function MillimetreSquares({ box }: { readonly box: Box }) {
+  const span = (least: number, most: number) => [Math.floor(least) - SQUARES.past, Math.ceil(most) + SQUARES.past] as const;
+  const [left, right] = span(box.left, box.right);
+  const [low, high] = span(box.low, box.high);
   const whole = (from: number, to: number) => Array.from({ length: to - from + 1 }, (_, i) => from + i);
   const path = (isFifth: boolean) => {
     if (!isFifth && Math.max(right - left, high - low) > SQUARES.most) return "";

@@ -9,7 +9,7 @@ import { doubtsOf } from "@/ui/doubt";
 import { useBeside } from "@/ui/beside";
 import { RenameInput } from "@/ui/RenameInput";
 import { Note } from "@/ui/Note";
-import { type Finding } from "@/core/measure/finding";
+import { type Plan } from "@/core/piece/plan";
 import { faultSentence } from "@/words/fields";
 import { sayFinding } from "@/words/findings";
 import { type Units } from "@/words/show";
@@ -69,7 +69,7 @@ export function ChosenPiece({ record, bench, units, onOpen, onRename, onDuplicat
         {!attempt ? (
           <p className="mt-2 text-[12.5px] text-soft">Working it out</p>
         ) : attempt.ok ? (
-          <Findings findings={attempt.plan.findings} units={units} doubtOf={doubtsOf(record)} />
+          <Findings plan={attempt.plan} units={units} doubtOf={doubtsOf(record)} />
         ) : (
           attempt.faults
             .slice(0, MOST_SHOWN)
@@ -85,14 +85,15 @@ export function ChosenPiece({ record, bench, units, onOpen, onRename, onDuplicat
 const MOST_SHOWN = 5;
 
 interface FindingsProps {
-  readonly findings: readonly Finding[];
+  readonly plan: Plan;
   readonly units: Units;
   readonly doubtOf: DoubtOf;
 }
 
-function Findings({ findings, units, doubtOf }: FindingsProps) {
+function Findings({ plan, units, doubtOf }: FindingsProps) {
+  const { findings } = plan;
   if (findings.length === 0) return <p className="mt-2 text-[12.5px] text-soft">Nothing stands against it.</p>;
   return findings
     .slice(0, MOST_SHOWN)
-    .map((finding, i) => <Note key={i} level={finding.level} said={sayFinding(finding, units)} doubt={doubtOf(finding.at)} />);
+    .map((finding, i) => <Note key={i} level={finding.level} said={sayFinding(finding, plan, units)} doubt={doubtOf(finding.at)} />);
 }

@@ -2,6 +2,7 @@
 
 import { useRouter } from "next/navigation";
 import { type KeyboardEvent, useState } from "react";
+import { boxOf } from "@/core/geometry/curve";
 import { figureOf } from "@/core/measure/figure";
 import { readLength } from "@/core/measure/reading";
 import { type BenchEntry } from "@/core/piece/bench";
@@ -113,15 +114,16 @@ const PLACE = { width: 150, height: 116 } as const;
 function Place({ plan }: { readonly plan: Plan | null }) {
   const [x, y] = [PLACE.width / 2, PLACE.height / 2];
   const drawn = plan?.drawing.settings.m1?.plan;
-  const reach = Math.max(0.001, ...(drawn?.wallOutside ?? []).map(([px, py]) => Math.max(Math.abs(px) / x, Math.abs(py) / y)));
+  const box = drawn && boxOf(drawn.wallOutside);
+  const reach = box ? Math.max(-box.left / x, box.right / x, -box.low / y, box.high / y) : 1;
   return (
     <svg {...PLACE} aria-hidden="true" className="mr-2">
       <StoneFill material="agate" id="first-stone" />
       <ellipse cx={x} cy={y} rx={66} ry={48} fill="#f6f8f7" stroke="#8a9596" strokeDasharray="5 4" strokeWidth={1.5} />
       {drawn ? (
         <Millimetres x={x} y={y} scale={{ times: 1, perMm: 0.84 / reach }}>
-          <Shape points={drawn.wallOutside} fill="#dfe5e7" stroke="#8d989c" />
-          <Shape points={drawn.stone} fill="url(#first-stone)" stroke="#00000044" />
+          <Shape curve={drawn.wallOutside} fill="#dfe5e7" stroke="#8d989c" />
+          <Shape curve={drawn.stone} fill="url(#first-stone)" stroke="#00000044" />
         </Millimetres>
       ) : (
         <text x={x} y={y + 4} textAnchor="middle" fontSize={12.5} fill="#566264">

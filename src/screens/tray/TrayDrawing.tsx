@@ -30,12 +30,12 @@ export function TrayDrawing({ records, bench, chosen, onChoose, onOpen }: Props)
   const [ref, { width }] = useSize(1280, HEIGHT);
   const lying = records
     .slice(0, MOST_STONES)
-    .map((record) => ({ record, ...lyingOn(planOf(record.piece, bench), record.piece.mounts[0]!.id) }));
-  const all = lying.reduce((sum, each) => sum + Math.max(each.width, 12), 0);
-  const tallest = Math.max(1, ...lying.flatMap((each) => each.wall.map(([, y]) => Math.abs(y) * 2)));
+    .map((record) => ({ record, drawn: lyingOn(planOf(record.piece, bench), record.piece.mounts[0]!.id) }));
+  const all = lying.reduce((sum, each) => sum + Math.max(each.drawn?.width ?? 0, 12), 0);
+  const tallest = Math.max(1, ...lying.map(({ drawn }) => drawn?.height ?? 0));
   const fits = Math.min((width - MARGIN * (lying.length + 1)) / all, 150 / tallest, LARGEST_SCALE);
   const perMm = Math.max(LEAST_SCALE, fits);
-  const slots = lying.map((each) => Math.max(each.width, 12) * perMm);
+  const slots = lying.map((each) => Math.max(each.drawn?.width ?? 0, 12) * perMm);
   const spare = Math.max(MARGIN, (width - slots.reduce((a, b) => a + b, 0)) / (lying.length + 1));
   const square = SQUARE_MM * perMm;
   const wholeWidth = Math.max(width, slots.reduce((a, b) => a + b, 0) + spare * (lying.length + 1));
@@ -58,7 +58,7 @@ export function TrayDrawing({ records, bench, chosen, onChoose, onOpen }: Props)
         <text x={16} y={22} fontSize={12.5} fill="#566264">
           On the tray, all to one scale; a square is 5 mm
         </text>
-        {lying.map(({ record, stone, wall, middle }, i) => {
+        {lying.map(({ record, drawn }, i) => {
           const { piece } = record;
           const tint = piece.mounts[0]!.stone.material?.name ?? piece.mounts[0]!.stone.name ?? piece.name;
           const isChosen = record.id === chosen;
@@ -75,11 +75,14 @@ export function TrayDrawing({ records, bench, chosen, onChoose, onOpen }: Props)
             >
               <rect x={middles[i]! - slots[i]! / 2} y={40} width={slots[i]} height={HEIGHT - 48} fill="transparent" />
               <StoneFill id={`tint-${record.id}`} material={tint} />
-              <Millimetres x={middles[i]! - middle[0] * perMm} y={122 + middle[1] * perMm} scale={{ perMm, times: 1 }}>
-                {wall.length > 0 && <Shape points={wall} fill="#dfe5e7" stroke="#8d989c" />}
-                {stone.length > 0 && <Shape points={stone} fill={`url(#tint-${record.id})`} stroke="#00000044" />}
-              </Millimetres>
-              {wall.length === 0 && <EmptyPlace x={middles[i]!} />}
+              {drawn ? (
+                <Millimetres x={middles[i]! - drawn.middle[0] * perMm} y={122 + drawn.middle[1] * perMm} scale={{ perMm, times: 1 }}>
+                  <Shape curve={drawn.wall} fill="#dfe5e7" stroke="#8d989c" />
+                  <Shape curve={drawn.stone} fill={`url(#tint-${record.id})`} stroke="#00000044" />
+                </Millimetres>
+              ) : (
+                <EmptyPlace x={middles[i]!} />
+              )}
               <text x={middles[i]} y={226} textAnchor="middle" fontSize={14} fontWeight={640} fill="#1b2225">
                 {shortName(piece.name)}
               </text>
@@ -96,8 +99,8 @@ export function TrayDrawing({ records, bench, chosen, onChoose, onOpen }: Props)
 }
 
 /** A piece that is not planned, or not yet, lies as an empty place. */
-function lyingOn(attempt: Attempt | null, mount: string): TrayStone {
-  return attempt?.ok ? trayStone(attempt.plan, mount) : { stone: [], wall: [], width: 0, middle: [0, 0] };
+function lyingOn(attempt: Attempt | null, mount: string): TrayStone | null {
+  return attempt?.ok ? trayStone(attempt.plan, mount) : null;
 }
 
 function EmptyPlace({ x }: { readonly x: number }) {

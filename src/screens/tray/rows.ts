@@ -5,6 +5,7 @@ import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
 import { type Plan } from "@/core/piece/plan";
 import { type Attempt } from "@/formats/attempt";
+import { type Curve, boxOf } from "@/core/geometry/curve";
 import { type Point } from "@/core/geometry/outline";
 import { planAtOnce } from "@/ui/at-once";
 import { isHeavy, planBeside } from "@/ui/beside";
@@ -94,22 +95,22 @@ function nextStep(plan: Plan, make: Make | undefined, units: Units, doubtOf: Dou
   const done = new Set(make.done.map(({ step }) => step));
   const next = plan.steps.findIndex(({ id }) => !done.has(id));
   if (next < 0) return "All steps done";
-  const { title } = sayStep(plan.steps[next]!, plan.figures, units, doubtOf);
+  const { title } = sayStep(plan.steps[next]!, plan, units, doubtOf);
   return `Step ${next + 1}: ${title.split(/[:,;]/)[0]!.toLowerCase()}`;
 }
 
 /** A stone as it lies on the tray: its outline and its wall's, in mm. */
 export interface TrayStone {
-  readonly stone: readonly Point[];
-  readonly wall: readonly Point[];
+  readonly stone: Curve;
+  readonly wall: Curve;
   readonly width: number;
+  readonly height: number;
   /** Where its middle lies. */
   readonly middle: Point;
 }
 
 export function trayStone(plan: Plan, mount: string): TrayStone {
   const { stone, wallOutside } = plan.drawing.settings[mount]!.plan;
-  const [xs, ys] = [wallOutside.map(([x]) => x), wallOutside.map(([, y]) => y)];
-  const [left, right, low, high] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
-  return { stone, wall: wallOutside, width: right - left, middle: [(left + right) / 2, (low + high) / 2] };
+  const { left, right, low, high } = boxOf(wallOutside);
+  return { stone, wall: wallOutside, width: right - left, height: high - low, middle: [(left + right) / 2, (low + high) / 2] };
 }

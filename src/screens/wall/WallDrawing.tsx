@@ -1,5 +1,6 @@
 "use client";
 
+import { boxOf } from "@/core/geometry/curve";
 import { type Point, type Station, nearestStation } from "@/core/geometry/outline";
 import { type Mount } from "@/core/piece/piece";
 import { type SettingDrawing } from "@/core/mount/drawing";
@@ -23,12 +24,12 @@ export function WallDrawing({ size, mount }: { readonly size: Size; readonly mou
       {({ drawing, plan: { x, y, scale }, section }) => (
         <>
           <Millimetres x={x} y={y} scale={scale}>
-            {view.sawLine !== null && <Shape points={drawing.plan.sawLine} fill="none" stroke="#8a9596" strokeDasharray="5 4" />}
-            <Shape points={drawing.plan.wallOutside} fill="url(#metal)" stroke="#6f7a7e" lights="wall" />
-            <Shape points={drawing.plan.wallInside} fill="#fff" stroke="none" lights="fit" />
-            <Shape points={drawing.plan.stone} fill="url(#stone)" stroke="#00000055" />
+            {view.sawLine !== null && <Shape curve={drawing.plan.sawLine} fill="none" stroke="#8a9596" strokeDasharray="5 4" />}
+            <Shape curve={drawing.plan.wallOutside} fill="url(#metal)" stroke="#6f7a7e" lights="wall" />
+            <Shape curve={drawing.plan.wallInside} fill="#fff" stroke="none" lights="fit" />
+            <Shape curve={drawing.plan.stone} fill="url(#stone)" stroke="#00000055" />
             {drawing.plan.face.map((face, i) => (
-              <Shape key={i} points={face} fill="none" stroke="#0b5d66" strokeWidth={1.2} strokeDasharray="2 3" lights="catch" />
+              <Shape key={i} curve={face} fill="none" stroke="#0b5d66" strokeWidth={1.2} strokeDasharray="2 3" lights="catch" />
             ))}
             {drawing.plan.gathers.map((run, i) => (
               <Shape
@@ -108,8 +109,8 @@ interface WordsProps {
 
 function PlanWords({ drawing, view, x, y, perMm }: WordsProps) {
   const { seam, sawLine, gathers, stone, corners } = drawing.plan;
-  const bottom = Math.min(...sawLine.map(([, py]) => py));
-  const [left, right] = [Math.min(...stone.map(([px]) => px)), Math.max(...stone.map(([px]) => px))];
+  const { low: bottom } = boxOf(sawLine);
+  const { left, right } = boxOf(stone);
   const gatherAt = gathers
     .flat()
     .reduce<Point | null>((best, point) => (best === null || point[0] + point[1] > best[0] + best[1] ? point : best), null);

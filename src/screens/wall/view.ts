@@ -84,7 +84,7 @@ export function wallView(plan: Plan, mount: Mount, units: Units): WallView {
     shelf: shelfText(plan, mount, units),
     notches: notchesText(plan, mount, units),
     sawLine:
-      stock.name === "cup" ? null : `saw line, ${withUnit(plan.settled.mounts[mount.id]!.plate.sawMargin.value, "blank", units)} outside`,
+      stock.name === "cup" ? null : `saw line, ${withUnit(plan.settled.mounts[mount.id]!.back.sawMargin.value, "blank", units)} outside`,
     across: showLength(figureOf(plan.figures, `${mount.id}.stone.length`).value, "blank", units),
   };
 }

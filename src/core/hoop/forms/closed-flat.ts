@@ -1,8 +1,9 @@
 import { flat } from "../seat";
+import { closed } from "./closed";
 import { type FormKind } from "./form";
 
 /** A closed band filed flat on top, under each mount. */
 export const closedFlat: FormKind = {
-  seat: "flat",
-  seatOn: ({ section, outside, base, flatWidth }) => flat(section, flatWidth, outside, base),
+  ...closed,
+  seat: ({ section, flatWidth }, outside, base) => flat(section, flatWidth, outside, base),
 };

@@ -1,8 +1,11 @@
 import { saddle } from "../seat";
+import { bandLength, bandLosses, bandSeam } from "../band";
 import { type FormKind } from "./form";
 
 /** A band closed by one seam at the back; what it carries is filed to its curve. */
 export const closed: FormKind = {
-  seat: "saddle",
-  seatOn: ({ section, outside, base, saddleWidth }) => saddle(section, saddleWidth, outside, base),
+  netLength: bandLength,
+  losses: bandLosses,
+  seams: (hoop) => [bandSeam(hoop)],
+  seat: ({ section, saddleWidth }, outside, base) => saddle(section, saddleWidth, outside, base),
 };

@@ -1,20 +1,16 @@
-import { type Section } from "../../metal/section";
-import { type Sourced } from "../../measure/figure";
+import { type WorkedJoint } from "../../joint/contribution";
+import { type Figure, type Term } from "../../measure/figure";
+import { type Hoop } from "../hoop";
 import { type Base, type Seat } from "../seat";
 
-/** What a form is asked for where a mount sits on it. Lengths in mm. */
-export interface SeatAsked {
-  readonly section: Section;
-  /** Radius of the hoop's outside. */
-  readonly outside: number;
-  readonly base: Base;
-  readonly flatWidth: Sourced<number> | null;
-  readonly saddleWidth: Sourced<number> | null;
-}
-
-/** All that the rest knows of a form of hoop. */
+/** All that the rest knows of a form of hoop. Lengths in mm. */
 export interface FormKind {
-  /** What is filed so that a mount sits: a flat on the hoop, or a saddle in the mount's base. */
-  readonly seat: "flat" | "saddle";
-  seatOn(asked: SeatAsked): Seat;
+  /** Of one strand round this inside diameter, by the hoop's rule. */
+  netLength(hoop: Hoop, inside: number): Figure;
+  /** What comes on to the net length, and its padding, where the blank is cut. */
+  losses(hoop: Hoop): Term[];
+  /** What closes it on itself. */
+  seams(hoop: Hoop): WorkedJoint[];
+  /** How a mount sits on it; `outside` is the radius of its outside. */
+  seat(hoop: Hoop, outside: number, base: Base): Seat;
 }

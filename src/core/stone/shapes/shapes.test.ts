@@ -1,45 +1,8 @@
 import fc from "fast-check";
 import { type Outline, type Point, outward } from "../../geometry/outline";
 import { offsetPolygon, polygonArea, polygonLength } from "../../geometry/polygon";
+import { anyShape, convexShape, free, heart, share } from "./any-shape.testing";
 import { type OutlineShape, outlineOfShape, scaled, shapeFaults } from "./shapes";
-
-const size = fc.double({ min: 4, max: 40, noNaN: true });
-const share = (min: number, max: number) => fc.double({ min, max, noNaN: true });
-
-const round = size.map((diameter): OutlineShape => ({ shape: "round", diameter }));
-const oval = fc.tuple(size, size).map(([length, width]): OutlineShape => ({ shape: "oval", length, width }));
-const cushion = fc
-  .tuple(size, share(0.4, 1), share(2, 12))
-  .map(([length, flat, exponent]): OutlineShape => ({ shape: "cushion", length, width: length * flat, exponent }));
-const rectangle = fc
-  .tuple(size, size, share(0, 1))
-  .map(([length, width, r]): OutlineShape => ({ shape: "rectangle", length, width, corner: (r * Math.min(length, width)) / 2 }));
-const pear = fc.tuple(size, share(0.3, 1)).map(([length, flat]): OutlineShape => ({ shape: "pear", length, width: length * flat }));
-const marquise = fc.tuple(size, share(0.2, 1)).map(([length, flat]): OutlineShape => ({ shape: "marquise", length, width: length * flat }));
-const triangle = fc.tuple(size, share(0, 0.9), share(0, 0.9)).map(([side, round, out]): OutlineShape => {
-  const inner = side / (2 * Math.sqrt(3));
-  const bulge = out * inner;
-  return { shape: "triangle", side, bulge, corner: round * (inner + bulge) };
-});
-const heart = fc.tuple(size, share(0.02, 0.25), share(1.05, 1.6)).map(([width, deep, long]): OutlineShape => {
-  const cleft = deep * width;
-  const lobe = (width + 2 * cleft) / 2 - Math.sqrt(width * cleft);
-  return { shape: "heart", width, cleft, length: (width / 2 + lobe) * long };
-});
-/** A wavy ring of points: smooth, seldom convex. */
-const free = fc
-  .tuple(fc.integer({ min: 8, max: 40 }), size, share(0.5, 1), share(0, 0.12), fc.integer({ min: 2, max: 5 }))
-  .map(([count, long, flat, wave, waves]): OutlineShape => {
-    const points = Array.from({ length: count }, (_, i): Point => {
-      const angle = (2 * Math.PI * i) / count;
-      const out = 1 + wave * Math.cos(waves * angle);
-      return [(long / 2) * out * Math.cos(angle), (long / 2) * flat * out * Math.sin(angle)];
-    });
-    return { shape: "free", points };
-  });
-
-const convex = fc.oneof(round, oval, cushion, rectangle, pear, marquise, triangle);
-const any = fc.oneof(convex, heart, free);
 
 function outlineOf(shape: OutlineShape): Outline {
   expect(shapeFaults(shape)).toEqual([]);
@@ -68,7 +31,7 @@ test("shapes have the reference lengths", () => {
 
 test("length, area, centre and extent are those of the curve finely drawn, and a scaled shape is its scale", () => {
   fc.assert(
-    fc.property(any, share(0.3, 3), (shape, by) => {
+    fc.property(anyShape, share(0.3, 3), (shape, by) => {
       const outline = outlineOf(shape);
       const points = dense(outline);
       const near = (value: number, drawn: number, within: number) => expect(Math.abs(value - drawn)).toBeLessThan(within);
@@ -99,7 +62,7 @@ test("length, area, centre and extent are those of the curve finely drawn, and a
 
 test("an outline pushed out by d gains 2 pi d and P d + pi d^2, whatever its convex shape, and offsets add", () => {
   fc.assert(
-    fc.property(convex, share(0.01, 3), share(0.01, 2), (shape, d, e) => {
+    fc.property(convexShape, share(0.01, 3), share(0.01, 2), (shape, d, e) => {
       const outline = outlineOf(shape);
       const [once, twice] = [outward(outline, d), outward(outline, d + e)];
       expect(once.length).toBeCloseTo(outline.perimeter + 2 * Math.PI * d, 9);
@@ -107,7 +70,7 @@ test("an outline pushed out by d gains 2 pi d and P d + pi d^2, whatever its con
       expect(twice.length - once.length).toBeCloseTo(2 * Math.PI * e, 8);
       expect(twice.area).toBeCloseTo(once.area + once.length * e + Math.PI * e * e, 6);
       expect(once.extent(0.7)).toBeCloseTo(outline.extent(0.7) + 2 * d, 2);
-      const drawn = once.curve();
+      const drawn = once.points();
       expect(Math.abs(polygonLength(drawn) / once.length - 1)).toBeLessThan(0.01);
       expect(Math.abs(polygonArea(drawn) / once.area - 1)).toBeLessThan(0.01);
     }),
@@ -117,7 +80,7 @@ test("an outline pushed out by d gains 2 pi d and P d + pi d^2, whatever its con
 
 test("no place of a parallel curve lies nearer to the outline than it should, inward or outward, and it collapses at the largest circle", () => {
   fc.assert(
-    fc.property(any, share(0.02, 0.98), fc.boolean(), (shape, part, isOut) => {
+    fc.property(anyShape, share(0.02, 0.98), fc.boolean(), (shape, part, isOut) => {
       const outline = outlineOf(shape);
       const d = outline.inscribedRadius * part * (isOut ? 0.5 : -1);
       const parallel = outline.parallel(d);
@@ -125,7 +88,7 @@ test("no place of a parallel curve lies nearer to the outline than it should, in
       const loops = parallel.kind === "one" ? [parallel] : parallel.kind === "split" ? parallel.parts : [];
       if (loops.length === 0) expect(part).toBeGreaterThan(0.9);
       for (const loop of loops) {
-        for (const [x, y] of loop.curve()) {
+        for (const [x, y] of loop.points()) {
           const far = Math.min(...points.map(([px, py]) => Math.hypot(px - x, py - y)));
           expect(Math.abs(far - Math.abs(d))).toBeLessThan(outline.perimeter * 1e-3);
         }
@@ -139,7 +102,7 @@ test("no place of a parallel curve lies nearer to the outline than it should, in
 
 test("the largest circle touches the outline and no wider one fits anywhere", () => {
   fc.assert(
-    fc.property(any, share(0, 1), share(0, 1), (shape, u, v) => {
+    fc.property(anyShape, share(0, 1), share(0, 1), (shape, u, v) => {
       const outline = outlineOf(shape);
       const points = dense(outline, 600);
       const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];
@@ -159,7 +122,7 @@ test("the largest circle touches the outline and no wider one fits anywhere", ()
 
 test("at no distance, or hardly any, the parallel curve is the outline itself", () => {
   fc.assert(
-    fc.property(any, fc.constantFrom(0, 1e-9, 5e-7), (shape, d) => {
+    fc.property(anyShape, fc.constantFrom(0, 1e-9, 5e-7), (shape, d) => {
       const outline = outlineOf(shape);
       const same = outward(outline, d);
       expect(same.length).toBeCloseTo(outline.perimeter, 4);
@@ -203,7 +166,7 @@ test("a gently hollow free-form's parallel curve is as long as the package's on 
 
 test("places are found by length, corners and notches by their turn, and every normal is one", () => {
   fc.assert(
-    fc.property(any, share(0, 1), (shape, at) => {
+    fc.property(anyShape, share(0, 1), (shape, at) => {
       const outline = outlineOf(shape);
       const station = outline.stationAt(at);
       expect(Math.hypot(station.nx, station.ny)).toBeCloseTo(1, 9);

@@ -1,0 +1,154 @@
+import fc from "fast-check";
+import { anyShape, convexShape, share } from "../stone/shapes/any-shape.testing";
+import { outlineOfShape } from "../stone/shapes/shapes";
+import { type Curve, type PathContext, boxOf, flattened, polygonCurve, trace } from "./curve";
+import { type Point, outward } from "./outline";
+import { lineCentre, polygonArea, polygonCentre, polygonLength } from "./polygon";
+import { type Reach, furthest, reachAt, steppedOut, widened } from "./stepped";
+
+const near = (a: Point, b: Point) => Math.hypot(a[0] - b[0], a[1] - b[1]);
+
+test("a parallel curve in lines, arcs and bends is as long, encloses as much and balances where its numbers say", () => {
+  fc.assert(
+    fc.property(anyShape, share(0, 2), (shape, d) => {
+      const loop = outward(outlineOfShape(shape), d);
+      const points = flattened(loop.curve(), 1e-5);
+      expect(Math.abs(polygonLength(points) - loop.length)).toBeLessThan(0.002);
+      expect(Math.abs(polygonArea(points) - loop.area)).toBeLessThan(0.002 * Math.max(1, loop.length / 10));
+      const { area, line } = loop.balance();
+      expect(near(polygonCentre(points), area)).toBeLessThan(1e-3);
+      expect(near(lineCentre(points), line)).toBeLessThan(1e-3);
+    }),
+    { numRuns: 120 },
+  );
+});
+
+test("a bend passes every place of a free curve within a thousandth of a millimetre", () => {
+  fc.assert(
+    fc.property(anyShape, share(0, 1), (shape, d) => {
+      const outline = outlineOfShape(shape);
+      fc.pre(outline.corners.every(({ turn }) => turn > 0) && outline.stations.every(({ curvature }) => 1 + 1.02 * d * curvature > 0));
+      const points = flattened(outward(outline, d).curve(), 1e-5);
+      for (let i = 0; i < 37; i++) {
+        const { x, y, nx, ny } = outline.stationAt((i + 0.37) / 37);
+        const [px, py] = [x + nx * d, y + ny * d];
+        let least = Infinity;
+        points.forEach(([ax, ay], k) => {
+          const [bx, by] = points[(k + 1) % points.length]!;
+          const [ux, uy] = [bx - ax, by - ay];
+          const t = Math.min(1, Math.max(0, ((px - ax) * ux + (py - ay) * uy) / (ux * ux + uy * uy || 1)));
+          least = Math.min(least, Math.hypot(px - ax - t * ux, py - ay - t * uy));
+        });
+        expect(least).toBeLessThan(1e-3);
+      }
+    }),
+    { numRuns: 60 },
+  );
+});
+
+/** What a writer is told, one call a line. */
+function told(curve: Curve): string[] {
+  const lines: string[] = [];
+  const tell =
+    (name: string) =>
+    (...args: (number | boolean | undefined)[]) =>
+      void lines.push(`${name} ${args.map((arg) => (typeof arg === "number" ? Number(arg.toFixed(3)) : String(arg))).join(" ")}`.trim());
+  const context: PathContext = {
+    moveTo: tell("move"),
+    lineTo: tell("line"),
+    arc: tell("arc"),
+    bezierCurveTo: tell("bend"),
+    closePath: tell("close"),
+  };
+  trace(curve, context);
+  return lines;
+}
+
+test("lines are written as lines and arcs as arcs, with the round of each corner that opens", () => {
+  const square = outlineOfShape({ shape: "rectangle", length: 4, width: 2, corner: 0 });
+  expect(told(outward(square, 1).curve())).toEqual([
+    "move 3 0",
+    "line 3 1",
+    "arc 2 1 1 0 1.571 false",
+    "line -2 2",
+    "arc -2 1 1 1.571 3.142 false",
+    "line -3 -1",
+    "arc -2 -1 1 -3.142 -1.571 false",
+    "line 2 -2",
+    "arc 2 -1 1 -1.571 0 false",
+    "line 3 0",
+    "close",
+  ]);
+  const pear = told(outward(outlineOfShape({ shape: "pear", length: 16, width: 11 }), 0.5).curve());
+  expect(pear.map((line) => line.split(" ")[0])).toEqual(["move", "arc", "arc", "arc", "arc", "close"].slice(0, pear.length));
+  const inward: Curve = { from: [1, 0], strokes: [{ kind: "arc", x: 0, y: 0, radius: 1, start: 0, sweep: -1 }] };
+  expect(told(inward)[1]).toBe("arc 0 0 1 0 -1 true");
+  const oval = told(outward(outlineOfShape({ shape: "oval", length: 16, width: 12 }), 0).curve());
+  expect(oval.length).toBeLessThan(60);
+  expect(new Set(oval.slice(1, -1).map((line) => line.split(" ")[0]))).toEqual(new Set(["bend"]));
+  expect(told(polygonCurve([...square.stations.slice(0, 3)].map(({ x, y }): Point => [x, y])))).toHaveLength(4);
+});
+
+test("the box round a curve reaches as far as it does", () => {
+  const curve = outward(outlineOfShape({ shape: "oval", length: 16, width: 12 }), 1).curve();
+  const { left, right, low, high } = boxOf(curve);
+  for (const [value, expected] of [
+    [left, -9],
+    [right, 9],
+    [low, -7],
+    [high, 7],
+  ] as const)
+    expect(Math.abs(value - expected)).toBeLessThan(0.02);
+});
+
+/** Runs all round that reach differently far out. */
+const reaches = fc.tuple(share(0, 0.5), share(0.05, 0.45), share(0.1, 3), share(0.1, 3)).map(([from, long, a, b]): Reach[] => [
+  { from, to: from + long, out: a },
+  { from: from + long, to: from + 1, out: b },
+]);
+
+test("a line that steps out along a run encloses what its bands do, is as long as its runs and steps, and is drawn so", () => {
+  fc.assert(
+    fc.property(convexShape, reaches, (shape, runs) => {
+      const outline = outlineOfShape(shape);
+      const [first, second] = runs as [Reach, Reach];
+      const stepped = steppedOut(outline, runs);
+      const [least, most] = [Math.min(first.out, second.out), furthest(runs)];
+      expect(stepped.area).toBeGreaterThan(outward(outline, least).area - 1e-9);
+      expect(stepped.area).toBeLessThan(outward(outline, most).area + 1e-9);
+      const points = flattened(stepped.curve(), 1e-5);
+      expect(Math.abs(polygonArea(points) - stepped.area)).toBeLessThan(0.02 + stepped.area * 1e-4);
+      expect(Math.abs(polygonLength(points) - stepped.length)).toBeLessThan(0.02 + stepped.length * 1e-4);
+      const other = steppedOut(outline, [
+        { ...first, out: second.out },
+        { ...second, out: first.out },
+      ]);
+      expect(stepped.area + other.area).toBeCloseTo(outward(outline, first.out).area + outward(outline, second.out).area, 6);
+      expect(stepped.extent(0.3)).toBeLessThan(outline.extent(0.3) + 2 * most + 1e-3);
+      expect(near(stepped.balance().area, polygonCentre(points))).toBeLessThan(1e-3);
+    }),
+    { numRuns: 60 },
+  );
+});
+
+test("on a circle a step's area, length and extent have closed forms, and runs that are alike are the parallel curve", () => {
+  const outline = outlineOfShape({ shape: "round", diameter: 20 });
+  const quarter: Reach[] = [
+    { from: 0.125, to: 0.375, out: 2 },
+    { from: 0.375, to: 1.125, out: 1 },
+  ];
+  const stepped = steppedOut(outline, quarter);
+  expect(stepped.area).toBeCloseTo((Math.PI * (144 + 3 * 121)) / 4, 9);
+  expect(stepped.length).toBeCloseTo((Math.PI * 2 * (12 + 33)) / 4 + 2, 9);
+  expect(stepped.extent(Math.PI / 2)).toBeCloseTo(12 + 11, 3);
+  expect(stepped.extent(0)).toBeCloseTo(22, 3);
+  expect(stepped.lengthTo(outline.stationAt(0.25))).toBeCloseTo((Math.PI * 2 * 12) / 8, 6);
+  expect(stepped.lengthTo(outline.stationAt(0.5))).toBeCloseTo((Math.PI * 2 * 12) / 4 + 1 + (Math.PI * 2 * 11) / 8, 6);
+  expect([reachAt(quarter, 0.2), reachAt(quarter, 0.5), reachAt(quarter, 0.1), reachAt(quarter, 0.375)]).toEqual([2, 1, 1, 1]);
+  expect(widened(quarter, 0.5).map(({ out }) => out)).toEqual([2.5, 1.5]);
+  const even = steppedOut(outline, [
+    { from: 0, to: 0.3, out: 1 },
+    { from: 0.3, to: 1, out: 1 },
+  ]);
+  expect([even.length, even.area]).toEqual([outward(outline, 1).length, outward(outline, 1).area]);
+});

@@ -1,0 +1,53 @@
+import { type Step, type JointWork } from "../making/step";
+import { type Work } from "../making/steps";
+import { type Finding } from "../measure/finding";
+import { type Figures } from "../measure/figure";
+import { type Assembly, type Joint, type Part } from "./joint";
+
+export interface WorkedJoint extends Joint {
+  readonly work: JointWork;
+}
+
+/** What anything that is built adds to the plan of a piece: a stone, a wall, a back, a layer of ornament, a hoop. */
+export interface Contribution {
+  readonly figures: Figures;
+  readonly findings: readonly Finding[];
+  /** Of the same part that two build, a cup's wall and its base, the masses add up. */
+  readonly parts: readonly Part[];
+  readonly joints: readonly WorkedJoint[];
+  /** What is done cold, before any heat, and what when there is no more. */
+  readonly first: readonly Step[];
+  readonly last: readonly Step[];
+}
+
+export const NOTHING: Contribution = { figures: {}, findings: [], parts: [], joints: [], first: [], last: [] };
+
+/** Everything that is built, in the order a plan lists it. */
+export function together(all: readonly Contribution[]): Contribution {
+  return {
+    figures: Object.assign({}, ...all.map(({ figures }) => figures)) as Figures,
+    findings: all.flatMap(({ findings }) => findings),
+    parts: addedUp(all.flatMap(({ parts }) => parts)),
+    joints: all.flatMap(({ joints }) => joints),
+    first: all.flatMap(({ first }) => first),
+    last: all.flatMap(({ last }) => last),
+  };
+}
+
+function addedUp(parts: readonly Part[]): Part[] {
+  const known = new Map<string, Part>();
+  for (const part of parts) {
+    const before = known.get(part.id);
+    known.set(part.id, before ? { ...before, mass: before.mass + part.mass } : part);
+  }
+  return [...known.values()];
+}
+
+/** Parts and joints alone, as the heats are planned from them. */
+export function assemblyOf({ parts, joints }: Contribution): Assembly {
+  return { parts, joints: joints.map(({ work: _work, ...joint }) => joint) };
+}
+
+export function workOf({ first, joints, last }: Contribution): Work {
+  return { first, atJoints: Object.fromEntries(joints.map(({ id, work }) => [id, work])), last };
+}

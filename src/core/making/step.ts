@@ -1,0 +1,111 @@
+/** What is done in one step; the words for each stand in the catalogue. */
+export type StepCode =
+  | "stone.look"
+  | "stone.measure"
+  | "wall.anneal"
+  | "wall.slit"
+  | "wall.cut"
+  | "wall.square"
+  | "wall.wrap"
+  | "wall.try"
+  | "wall.foot"
+  | "wall.part"
+  | "wall.burr"
+  | "wall.seat"
+  | "wall.fits"
+  | "wall.thin"
+  | "plate.cut"
+  | "plate.stamp"
+  | "plate.saw"
+  | "hoop.cut"
+  | "hoop.square"
+  | "hoop.bend"
+  | "hoop.round"
+  | "hoop.flat"
+  | "hoop.saddle"
+  | "join.finish"
+  | "join.solder"
+  | "join.fuse"
+  | "join.pickle"
+  | "set.try"
+  | "set.height"
+  | "set.surface"
+  | "set.level"
+  | "set.push"
+  | "set.polish";
+
+export type CheckCode =
+  | "stone.sound"
+  | "stone.flatBack"
+  | "ends.square"
+  | "ends.noBurr"
+  | "ends.noPinch"
+  | "ends.noLight"
+  | "edge.parallel"
+  | "wall.upright"
+  | "wall.passes"
+  | "wall.seamLevel"
+  | "seat.level"
+  | "rim.even"
+  | "foot.flat"
+  | "plate.room"
+  | "joint.bright"
+  | "joint.noGap"
+  | "joint.allRound"
+  | "joint.dropsFlat"
+  | "joint.noPits"
+  | "plate.noLine"
+  | "hoop.round"
+  | "hoop.size"
+  | "hoop.sitsFlat"
+  | "mount.square"
+  | "pickle.noIron"
+  | "height.even"
+  | "stone.out"
+  | "stone.still"
+  | "edge.smooth"
+  | "parts.reached";
+
+export type CautionCode =
+  "torch" | "pickle" | "flux" | "saw" | "dust" | "wheel" | "sulphur" | "hotMetal" | "noMoreHeat" | "charcoal" | "softStone" | "sealed";
+
+/** In the order in which cold work is done before any heat. */
+export const STEP_STAGES = ["stone", "wall", "plate", "hoop", "join", "set"] as const;
+export type StepStage = (typeof STEP_STAGES)[number];
+
+export interface Step {
+  /** Stable for a piece: part and act, never a running number. */
+  readonly id: string;
+  readonly code: StepCode;
+  readonly stage: StepStage;
+  /** Figure to cut or measure to. */
+  readonly target: string | null;
+  /** The figure beside it, where it is cut to two. */
+  readonly second: string | null;
+  /** Number of the heat, from 0. */
+  readonly heat: number | null;
+  readonly checks: readonly CheckCode[];
+  readonly cautions: readonly CautionCode[];
+  /** Names and numbers that its sentence speaks of. */
+  readonly values: Readonly<Record<string, string | number | readonly string[]>>;
+}
+
+type Details = Partial<Pick<Step, "target" | "second" | "heat" | "checks" | "cautions" | "values">>;
+
+/** A step of a part, named by the part and the act. */
+export function step(part: string, code: StepCode, stage: StepStage, details: Details = {}): Step {
+  const act = code.slice(code.indexOf(".") + 1);
+  const place = part.endsWith(`.${stage}`) || part === stage ? part : `${part}.${stage}`;
+  return { id: `${place}.${act}`, code, stage, target: null, second: null, heat: null, checks: [], cautions: [], values: {}, ...details };
+}
+
+/** The work at one joint. */
+export interface JointWork {
+  /** What is made ready before it is heated. */
+  readonly before: readonly Step[];
+  readonly lookedFor: readonly CheckCode[];
+  /** Cautions beside those of every heat. */
+  readonly cautions?: readonly CautionCode[];
+  /** What is looked at and worked once it is out of the pickle. */
+  readonly after: readonly Step[];
+}

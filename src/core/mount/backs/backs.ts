@@ -1,0 +1,6 @@
+import { type BackKind, type BackType } from "./back";
+import { own } from "./own";
+import { plate } from "./plate";
+
+/** Every kind of back that is planned. */
+export const BACKS: Readonly<Record<BackKind, BackType>> = { plate, own };

@@ -1,0 +1,20 @@
+import { NOTHING } from "../../joint/contribution";
+import { type BackType } from "./back";
+import { sizesOf } from "./sized";
+
+/** A cup's own base: one with the wall, so that it adds to its mass and has no joint of its own. */
+export const own: BackType = {
+  plan: (asked) => {
+    const { mount, wall, back } = asked;
+    const { edge, length, width, area, mass } = sizesOf(asked);
+    const key = (name: string) => `${mount}.plate.${name}`;
+    return {
+      ...NOTHING,
+      edge,
+      sawLine: edge,
+      figures: { [key("length")]: length, [key("width")]: width, [key("area")]: area, [key("mass")]: mass },
+      parts: [{ id: wall.part, kind: "wall", mount, metal: back.metal, mass: mass.value, thickness: wall.thickness }],
+      tie: { part: wall.part, after: wall.joints },
+    };
+  },
+};

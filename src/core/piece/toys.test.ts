@@ -1,0 +1,101 @@
+import { closedFlat } from "../hoop/forms/closed-flat";
+import { type FormKind } from "../hoop/forms/form";
+import { FORMS } from "../hoop/forms/forms";
+import { NOTHING } from "../joint/contribution";
+import { step } from "../making/step";
+import { single, term } from "../measure/figure";
+import { type LayerKind } from "../mount/layers/layer";
+import { LAYERS } from "../mount/layers/layers";
+import { SHIPPED_BENCH } from "./bench";
+import { faultsOf, unplanned } from "./faults";
+import { type Piece } from "./piece";
+import { planPiece } from "./plan-piece";
+import ternFile from "./reference/tern-ring.piece.json";
+
+const tern = ternFile as unknown as Piece;
+const mount = tern.mounts[0]!;
+
+/** A band with a millimetre more to cut, for a lap in place of a butted seam. */
+const lapped: FormKind = {
+  ...closedFlat,
+  losses: (hoop) => [...closedFlat.losses(hoop), term("fit", 1, "formula")],
+};
+
+/** A cord laid round the wall, sewn on in one joint. */
+const cord: LayerKind = {
+  plan: ({ mount: id, layer, outline, wall, plate }) => ({
+    ...NOTHING,
+    figures: { [`${id}.ornament.${layer.id}.start`]: single("mm", layer.start, "parallel") },
+    parts: [{ id: `${id}.ornament.${layer.id}`, kind: "wall", mount: id, metal: layer.metal, mass: 1, thickness: layer.width }],
+    joints: [
+      {
+        id: `${id}.ornament.${layer.id}`,
+        kind: "foot",
+        mount: id,
+        parts: [`${id}.ornament.${layer.id}`, plate],
+        length: outline.perimeter,
+        area: outline.perimeter * layer.width,
+        place: "round",
+        after: [],
+        follows: [],
+        work: { before: [], lookedFor: ["joint.allRound"], after: [step(wall, "wall.try", "wall")] },
+      },
+    ],
+  }),
+};
+
+afterEach(() => {
+  Reflect.deleteProperty(FORMS, "lapped");
+  Reflect.deleteProperty(LAYERS, "cord");
+});
+
+test("a form from outside is planned whole once it stands in the registry, and refused by name until then", () => {
+  const piece = { ...tern, carrier: { ...tern.carrier, form: "lapped" } } as unknown as Piece;
+  expect(unplanned(piece)).toMatchObject([{ path: "/carrier/form", values: { got: "lapped" } }]);
+  expect(() => planPiece(piece, SHIPPED_BENCH)).toThrow(/lapped is not planned/);
+  Object.assign(FORMS, { lapped });
+  expect([unplanned(piece), faultsOf(piece, SHIPPED_BENCH)]).toEqual([[], []]);
+  const [plan, before] = [planPiece(piece, SHIPPED_BENCH), planPiece(tern, SHIPPED_BENCH)];
+  const cut = (of: typeof plan) => of.figures["hoop.cutLength"]!.value;
+  expect(cut(plan) - cut(before)).toBeCloseTo(1, 12);
+  expect(plan.steps.map(({ id }) => id)).toEqual(before.steps.map(({ id }) => id));
+});
+
+test("an ornament from outside starts where the one under it ends, moves the plate's edge, and is joined and worked like any part", () => {
+  const layer = (id: string, width: number, extent?: readonly (readonly [number, number])[]) =>
+    ({ id, type: "cord", width, metal: "copper", ...(extent && { extent }) }) as const;
+  const with_ = (...ornament: ReturnType<typeof layer>[]) =>
+    ({ ...tern, mounts: [{ ...mount, plate: { ...mount.plate, ornament } }] }) as unknown as Piece;
+  expect(unplanned(with_(layer("a", 1)))).toMatchObject([{ path: "/mounts/0/plate/ornament" }]);
+  Object.assign(LAYERS, { cord });
+  const stretches = [
+    layer("a", 1, [
+      [0, 0.25],
+      [0.5, 0.75],
+    ]),
+    layer("b", 0.8, [[0.3, 0.45]]),
+  ];
+  const piece = with_(...stretches);
+  expect(unplanned(piece)).toEqual([]);
+  const start = (of: Piece) =>
+    Object.entries(planPiece(of, SHIPPED_BENCH).figures).flatMap(([key, { value }]) =>
+      key.endsWith(".start") ? [Number(value.toFixed(9))] : [],
+    );
+  expect(start(with_(...stretches, layer("c", 0.5), layer("d", 0.3, [[0.46, 0.49]])))).toEqual([0.37, 0.37, 1.37, 1.87]);
+  expect(start(with_(...stretches, layer("e", 0.5, [[0.26, 0.46]])))).toEqual([0.37, 0.37, 1.17]);
+  const plan = planPiece(piece, SHIPPED_BENCH);
+  const plain = planPiece(tern, SHIPPED_BENCH);
+  const grown = (key: string) => plan.figures[key]!.value - plain.figures[key]!.value;
+  const evenly = planPiece(with_(layer("a", 1)), SHIPPED_BENCH);
+  expect(evenly.figures["m1.plate.length"]!.value - plain.figures["m1.plate.length"]!.value).toBeCloseTo(2, 9);
+  expect(evenly.figures["m1.plate.length"]!.terms.map(({ label }) => label)).toEqual(["stone", "fit", "wall", "ornament", "border"]);
+  expect(grown("m1.plate.area")).toBeLessThan(evenly.figures["m1.plate.area"]!.value - plain.figures["m1.plate.area"]!.value);
+  expect(grown("m1.plate.area")).toBeGreaterThan(0);
+  for (const { terms, value } of Object.values(plan.figures))
+    expect(terms.reduce((sum, each) => sum + each.value, 0)).toBeCloseTo(value, 9);
+  expect(plan.heats.flatMap(({ joints }) => joints).sort()).toEqual(plan.joints.map(({ id }) => id).sort());
+  expect(plan.steps.map(({ id }) => id)).toContain("m1.ornament.a.heat");
+  const even = { ...piece, mounts: [{ ...piece.mounts[0]!, plate: { ...piece.mounts[0]!.plate, edge: "even" } }] } as Piece;
+  const areaOf = (of: Piece) => planPiece(of, SHIPPED_BENCH).figures["m1.plate.area"]!.value;
+  expect(areaOf(even)).toBeGreaterThan(areaOf(piece));
+});
