@@ -2,7 +2,7 @@
 
 import { createContext, useContext } from "react";
 import { type Plan } from "@/core/piece/plan";
-import { type Planned } from "./planned";
+import { type Planned } from "./planner";
 
 const PlanContext = createContext<Planned | null>(null);
 

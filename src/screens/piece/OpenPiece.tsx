@@ -7,7 +7,7 @@ import { type Findable, useFind } from "@/ui/Find";
 import { useKeys } from "@/ui/keys";
 import { fetchModule, useModule } from "@/ui/module";
 import { PlanProvider } from "@/ui/plan";
-import { type Planned, usePlanned } from "@/ui/planned";
+import { type Planned, usePlanned } from "@/ui/planner";
 import { useSession, useSessionState } from "@/ui/session";
 import { useTrayState, useUnits } from "@/ui/tray";
 import { doubtAmong } from "@/core/piece/doubt";
@@ -48,7 +48,7 @@ async function loadStages(): Promise<void> {
 export function OpenPiece({ id }: { readonly id: string }) {
   const piece = useSessionState((state) => state.piece);
   const bench = useTrayState((state) => state.bench);
-  const planned = usePlanned(piece, piece.benchUsed ?? bench);
+  const planned = usePlanned(piece, bench);
   return (
     <>
       {!planned && <p className="p-4 text-soft">Working out the plan</p>}

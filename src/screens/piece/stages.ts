@@ -1,6 +1,6 @@
 import { type Piece } from "@/core/piece/piece";
 import { type Plan } from "@/core/piece/plan";
-import { type Planned } from "@/ui/planned";
+import { type Planned } from "@/ui/planner";
 import { type DoubtOf, doubtAmong } from "@/core/piece/doubt";
 import { figureOf } from "@/core/measure/figure";
 import { type Level } from "@/core/measure/finding";

@@ -6,14 +6,13 @@ import { type BenchEntry } from "@/core/piece/bench";
 import { type DoubtOf } from "@/core/piece/doubt";
 import { type PieceRecord } from "@/store/keeper";
 import { doubtsOf } from "@/ui/doubt";
-import { useBeside } from "@/ui/beside";
+import { planOf, useAnswers } from "@/ui/planner";
 import { RenameInput } from "@/ui/RenameInput";
 import { Note } from "@/ui/Note";
 import { type Plan } from "@/core/piece/plan";
 import { faultSentence } from "@/words/fields";
 import { sayFinding } from "@/words/findings";
 import { type Units } from "@/words/show";
-import { planOf } from "./rows";
 
 interface Props {
   readonly record: PieceRecord;
@@ -29,7 +28,7 @@ interface Props {
 /** The chosen piece: what there is to say about it, and what can be done with it. */
 export function ChosenPiece({ record, bench, units, onOpen, onRename, onDuplicate, onSave, onDelete }: Props) {
   const { piece } = record;
-  useBeside();
+  useAnswers();
   const attempt = planOf(piece, bench);
   const [isEdited, setEdited] = useState(false);
   return (

@@ -11,7 +11,7 @@ import { type Piece } from "@/core/piece/piece";
 import { type Plan } from "@/core/piece/plan";
 import { pieceFromJson } from "@/formats/piece-codec";
 import { type Json } from "@/formats/read-json";
-import { planAtOnce } from "@/ui/at-once";
+import { planOf } from "@/ui/planner";
 import { Millimetres, Shape } from "@/ui/Drawing";
 import { StoneFill } from "@/ui/StoneFill";
 import { useOpening } from "@/ui/opening";
@@ -38,7 +38,7 @@ export function FirstStone({ onDemo }: { readonly onDemo: () => void }) {
   const [texts, setTexts] = useState<Texts>({ length: "", width: "", height: "", turnIn: "" });
   const readings = FIELDS.map(({ name }) => readLength(texts[name], units.length));
   const first = firstPiece(texts, units, bench, (measures) => newPiece(tray.idFor("first-ring"), "First ring", bench, measures));
-  const attempt = first.piece ? planAtOnce(first.piece, bench) : null;
+  const attempt = first.piece ? planOf(first.piece, bench) : null;
   const plan = attempt?.ok ? attempt.plan : null;
   const keep = async () => {
     if (!first.piece) return;

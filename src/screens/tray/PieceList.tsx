@@ -7,9 +7,9 @@ import { type Make } from "@/core/piece/make";
 import { type PieceRecord } from "@/store/keeper";
 import { type Units } from "@/words/show";
 import { doubtsOf } from "@/ui/doubt";
-import { useBeside } from "@/ui/beside";
+import { planOf, useAnswers } from "@/ui/planner";
 import { faultSentence } from "@/words/fields";
-import { type PieceRow, planOf, rowOf } from "./rows";
+import { type PieceRow, rowOf } from "./rows";
 
 interface Props {
   readonly records: readonly PieceRecord[];
@@ -36,7 +36,7 @@ const HEADS = ["Piece", "Strip", "Plate", "Hoop", "Heats", "Next"] as const;
 
 /** The ledger's page: each piece with what is cut for it. */
 export function PieceList({ records, bench, makes, units, chosen, onChoose, onOpen, stepped }: Props) {
-  useBeside();
+  useAnswers();
   const table = useRef<HTMLTableElement>(null);
   const [top, setTop] = useState(0);
   const rows = useWindowVirtualizer({

@@ -3,11 +3,11 @@
 import { type BenchEntry } from "@/core/piece/bench";
 import { type PieceRecord } from "@/store/keeper";
 import { Millimetres, Shape } from "@/ui/Drawing";
-import { useBeside } from "@/ui/beside";
+import { planOf, useAnswers } from "@/ui/planner";
 import { StoneFill } from "@/ui/StoneFill";
 import { useSize } from "@/ui/useSize";
 import { type Attempt } from "@/formats/attempt";
-import { type TrayStone, planOf, trayStone } from "./rows";
+import { type TrayStone, trayStone } from "./rows";
 
 interface Props {
   readonly records: readonly PieceRecord[];
@@ -26,7 +26,7 @@ const LEAST_SCALE = 2.5;
 
 /** The stones themselves, all to one scale, as they lie on the bench. */
 export function TrayDrawing({ records, bench, chosen, onChoose, onOpen }: Props) {
-  useBeside();
+  useAnswers();
   const [ref, { width }] = useSize(1280, HEIGHT);
   const lying = records
     .slice(0, MOST_STONES)

@@ -1,14 +1,10 @@
 import { figureOf } from "@/core/measure/figure";
 import { type DoubtOf } from "@/core/piece/doubt";
-import { type BenchEntry } from "@/core/piece/bench";
 import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
 import { type Plan } from "@/core/piece/plan";
-import { type Attempt } from "@/formats/attempt";
 import { type Curve, boxOf } from "@/core/geometry/curve";
 import { type Point } from "@/core/geometry/outline";
-import { planAtOnce } from "@/ui/at-once";
-import { isHeavy, planBeside } from "@/ui/beside";
 import { DOUBTS } from "@/words/doubt";
 import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SHAPE_NAMES, SYSTEM_NAMES } from "@/words/names";
 import { type Units, showLength } from "@/words/show";
@@ -26,19 +22,6 @@ export interface PieceRow {
   readonly next: string;
   /** What is gravest about it: shown with a mark. */
   readonly level: "error" | "warning" | null;
-}
-
-const planned = new WeakMap<Piece, { readonly bench: BenchEntry; readonly attempt: Attempt }>();
-
-/** The plan of a kept piece, or what stands against one, worked out once for as long as neither it nor the bench changes; null while a heavy one is. */
-export function planOf(piece: Piece, mine: BenchEntry): Attempt | null {
-  const bench = piece.benchUsed ?? mine;
-  if (isHeavy(piece)) return planBeside(piece, bench);
-  const known = planned.get(piece);
-  if (known?.bench === bench) return known.attempt;
-  const attempt = planAtOnce(piece, bench);
-  planned.set(piece, { bench, attempt });
-  return attempt;
 }
 
 export function rowOf(piece: Piece, plan: Plan, make: Make | undefined, units: Units, doubtOf: DoubtOf): PieceRow {

@@ -1,0 +1,182 @@
+import { useEffect, useMemo, useState, useSyncExternalStore } from "react";
+import { bestHeats, type HeatsOf } from "@/core/heats/best";
+import { RememberedHeats } from "@/core/heats/remember";
+import { type BenchEntry } from "@/core/piece/bench";
+import { type Fault, fault } from "@/core/piece/fault";
+import { type Piece } from "@/core/piece/piece";
+import { type Plan } from "@/core/piece/plan";
+import { type Attempt, attemptPlan } from "@/formats/attempt";
+import { heatsClient } from "@/workers/heats/client";
+import { type HeatsAsk } from "@/workers/heats/protocol";
+import { besideClient } from "@/workers/plan/client";
+import { type BesideAsk } from "@/workers/plan/protocol";
+
+// The one place where a piece becomes a plan, for every screen: on the page, or beside it where that takes longer than a frame or two.
+
+/** A traced outline of more points than this is planned beside the page. */
+const MANY_POINTS = 200;
+/** A plan beside the page that is not there by then is given up (ms). */
+const LONGEST = 10_000;
+/** Up to so many joints the best heats are found within a frame. */
+const MOST_AT_ONCE = 7;
+
+/** What is known of a piece on a bench. */
+interface Known {
+  readonly bench: BenchEntry;
+  /** null while it is worked out beside the page. */
+  readonly attempt: Attempt | null;
+  /** A search that may find it better heats. */
+  readonly search: HeatsAsk | null;
+}
+
+const known = new WeakMap<Piece, Known>();
+const heatsMemory = new RememberedHeats();
+const hearers = new Set<() => void>();
+let answers = 0;
+
+function tell(): void {
+  answers++;
+  hearers.forEach((hear) => hear());
+}
+
+/** Draws again when something has been worked out beside the page. */
+export function useAnswers(): number {
+  const told = () => answers;
+  return useSyncExternalStore(
+    (hear) => {
+      hearers.add(hear);
+      return () => hearers.delete(hear);
+    },
+    told,
+    told,
+  );
+}
+
+/**
+ * A piece's plan on the bench it was planned with, or else on the maker's own, or what stands against one; worked out once for as long as neither
+ * it nor the bench changes. Null while a heavy one is.
+ */
+export function planOf(piece: Piece, mine: BenchEntry): Attempt | null {
+  return knownOf(piece, mine).attempt;
+}
+
+function knownOf(piece: Piece, mine: BenchEntry): Known {
+  const bench = piece.benchUsed ?? mine;
+  const before = known.get(piece);
+  if (before?.bench === bench) return before;
+  const now = isHeavy(piece) ? { bench, attempt: null, search: null } : planHere(piece, bench);
+  known.set(piece, now);
+  if (now.attempt === null) {
+    waiting.push({ piece, bench });
+    void workOff();
+  }
+  return now;
+}
+
+function isHeavy({ mounts }: Piece): boolean {
+  return mounts.some(({ stone: { outline } }) => outline.shape === "free" && outline.points.length > MANY_POINTS);
+}
+
+/** Its heats are remembered, or few enough to search, or else the last or the quickest until they are searched for. */
+function planHere(piece: Piece, bench: BenchEntry): Known {
+  let search: HeatsAsk | null = null;
+  const heatsOf: HeatsOf = (assembly, wishes) => {
+    const found = heatsMemory.find(assembly, wishes);
+    if (found) return found;
+    if (assembly.joints.length <= MOST_AT_ONCE) return heatsMemory.keep(assembly, wishes, bestHeats(assembly, wishes));
+    search ??= { assembly, wishes };
+    return heatsMemory.lastFor(assembly) ?? bestHeats(assembly, wishes, () => true);
+  };
+  return { bench, attempt: attemptPlan(piece, bench, heatsOf), search };
+}
+
+const waiting: BesideAsk[] = [];
+let working: BesideAsk | null = null;
+let beside: ReturnType<typeof besideClient> | null = null;
+
+/** One heavy piece after the other, the first that waits first. */
+async function workOff(): Promise<void> {
+  if (working) return;
+  beside ??= besideClient();
+  for (let ask = waiting[0]; ask; ask = waiting[0]) {
+    working = ask;
+    const attempt = await askBeside(beside, ask);
+    if (attempt) {
+      waiting.splice(waiting.indexOf(ask), 1);
+      if (known.get(ask.piece)?.bench === ask.bench) known.set(ask.piece, { bench: ask.bench, attempt, search: null });
+      tell();
+    }
+  }
+  working = null;
+}
+
+/** Asks for one plan; ended and told as too slow where it takes too long. Null where it was put off for another. */
+async function askBeside(client: ReturnType<typeof besideClient>, ask: BesideAsk): Promise<Attempt | null> {
+  let isLate = false;
+  const late = setTimeout(() => {
+    isLate = true;
+    client.cancel();
+  }, LONGEST);
+  try {
+    const answer = await client.ask(ask);
+    return isLate ? { ok: false, faults: [fault("", "too-slow", { limit: LONGEST / 1000 })] } : answer;
+  } catch (error) {
+    return { ok: false, faults: [fault("", "not-worked-out", { why: String(error) })] };
+  } finally {
+    clearTimeout(late);
+  }
+}
+
+/** Puts a piece before all others that wait: what a screen shows alone. The returned takes it out again where it is not done by then. */
+function prefer(piece: Piece, mine: BenchEntry): () => void {
+  const { bench } = knownOf(piece, mine);
+  const find = () => waiting.findIndex((each) => each.piece === piece && each.bench === bench);
+  const at = find();
+  if (at > 0) waiting.unshift(...waiting.splice(at, 1));
+  if (working && working !== waiting[0]) beside?.cancel();
+  return () => {
+    const still = find();
+    if (still < 0) return;
+    const [ask] = waiting.splice(still, 1);
+    known.delete(piece);
+    if (working === ask) beside?.cancel();
+  };
+}
+
+export interface Planned {
+  readonly plan: Plan;
+  /** Whether what is shown is of before, in whole or in its heats: better is being worked out. */
+  readonly isSettling: boolean;
+}
+
+/** A piece's plan as it is now, or what stands against one on this bench; null while a first one is being worked out. */
+export type PlannedOrNot = (Planned & { readonly ok: true }) | { readonly ok: false; readonly faults: readonly Fault[] };
+
+/** The plan of the piece that a screen shows alone: the one of before stays until it is there, and a worker searches for its best heats. */
+export function usePlanned(piece: Piece, mine: BenchEntry): PlannedOrNot | null {
+  const answered = useAnswers();
+  const [client] = useState(heatsClient);
+  const [failure, setFailure] = useState<Error | null>(null);
+  const { now, search } = useMemo(() => {
+    const { attempt, search } = knownOf(piece, mine);
+    return { now: attempt, search, answered };
+  }, [piece, mine, answered]);
+  const [shown, setShown] = useState(now);
+  if (now && now !== shown) setShown(now);
+  const isWaiting = now === null;
+  useEffect(() => (isWaiting ? prefer(piece, mine) : undefined), [isWaiting, piece, mine]);
+  useEffect(() => {
+    if (!search) return client.cancel();
+    client.ask(search).then((best) => {
+      if (!best) return;
+      heatsMemory.keep(search.assembly, search.wishes, best);
+      known.delete(piece);
+      tell();
+    }, setFailure);
+  }, [client, search, piece]);
+  useEffect(() => () => client.cancel(), [client]);
+  if (failure) throw failure;
+  const attempt = now ?? shown;
+  if (!attempt?.ok) return attempt;
+  return { ok: true, plan: attempt.plan, isSettling: isWaiting || search !== null };
+}
