@@ -76,6 +76,11 @@ test("a making is read with --make and checked: that it is one, whole, and of th
     "/piece: must be tern-ring, the piece that is planned, got plover-ring\n",
   );
   expect(plan([TERN, "--make"]).status).toBe(1);
+  const thickness = (value: number) => ({ figure: "m1.plate.thickness", value, at: "", by: "caliper" });
+  expect(plan([TERN, "--make", file({ measured: [thickness(0.7)] })]).stdout).toMatch(/blank 18\.7 x 14\.7 x 0\.70/);
+  expect(plan([TERN, "--make", file({ measured: [thickness(0), thickness(-1)] })]).stderr).toMatch(
+    /^\/measured\/1\/value: must be .*got -1\n$/,
+  );
 });
 
 test("what cannot be read in whole, or written to, is told in a line, and no more is read than a file may hold", () => {

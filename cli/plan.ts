@@ -1,8 +1,10 @@
 import { closeSync, openSync, readSync } from "node:fs";
 import { resolve } from "node:path";
-import { SHIPPED, SHIPPED_BENCH } from "@/core/piece/bench";
+import { type BenchEntry, SHIPPED, SHIPPED_BENCH } from "@/core/piece/bench";
 import { bestHeats } from "@/core/heats/best";
 import { type Fault, fault } from "@/core/piece/fault";
+import { type Readings } from "@/core/piece/measured";
+import { type Piece } from "@/core/piece/piece";
 import { attemptPlan } from "@/formats/attempt";
 import { decodeBench } from "@/formats/bench-codec";
 import { decodeMake } from "@/formats/make-codec";
@@ -101,15 +103,19 @@ function run(args: readonly string[]): string {
   const bench = benchFile === null ? undefined : decoded(decodeBench(fileText(benchFile)), benchFile);
   const piece = decoded(decodePiece(fileText(file), bench), file);
   const used = bench ?? piece.benchUsed ?? SHIPPED_BENCH;
-  if (makeFile !== null) {
-    const make = decoded(decodeMake(fileText(makeFile), used), makeFile);
-    if (make.piece !== piece.id) throw new Refused([fault("/piece", "other-piece", { expected: piece.id, got: make.piece })], makeFile);
-  }
+  const measured = makeFile === null ? [] : measuredIn(makeFile, piece, used);
   const end = performance.now() + SEARCHES;
-  const attempt = attemptPlan(piece, used, (assembly, wishes) => bestHeats(assembly, wishes, () => performance.now() > end));
+  const attempt = attemptPlan(piece, used, (assembly, wishes) => bestHeats(assembly, wishes, () => performance.now() > end), measured);
   if (!attempt.ok) throw new Refused(attempt.faults, file);
   const { plan } = attempt;
   return json ? `${JSON.stringify(planFile(plan), null, 2)}\n` : benchCard(piece, plan, { ...SHIPPED.units, ...used.units });
+}
+
+/** What was measured in a making of this piece. */
+function measuredIn(file: string, piece: Piece, bench: BenchEntry): Readings {
+  const make = decoded(decodeMake(fileText(file), bench), file);
+  if (make.piece !== piece.id) throw new Refused([fault("/piece", "other-piece", { expected: piece.id, got: make.piece })], file);
+  return make.measured;
 }
 
 function decoded<T>(result: { ok: true; value: T } | { ok: false; faults: readonly Fault[] }, file: string): T {

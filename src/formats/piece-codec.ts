@@ -1,6 +1,7 @@
 import { type BenchEntry, SHIPPED_BENCH } from "@/core/piece/bench";
 import { type Fault } from "@/core/piece/fault";
 import { faultsOf, unplanned } from "@/core/piece/faults";
+import { type Readings, inHand } from "@/core/piece/measured";
 import { type Piece } from "@/core/piece/piece";
 import { benchFaults } from "./bench-codec";
 import { type Decoded, decode } from "./decode";
@@ -39,6 +40,15 @@ function meaningFaults(piece: Piece, bench: BenchEntry): Fault[] {
 /** Whether a piece has the shape and sizes of one, whatever it can mean. */
 export function fitsSchema(piece: Piece): boolean {
   return schemaFaults(PIECE.validate, piece, PIECE.lists).length === 0;
+}
+
+/** Readings by which a piece that can be planned could not be, each by its place in a making's list; the last of a figure counts. */
+export function measuredFaults(piece: Piece, bench: BenchEntry, measured: Readings): Fault[] {
+  return measured.flatMap((reading, i) => {
+    if (measured.slice(i + 1).some(({ figure }) => figure === reading.figure)) return [];
+    const [found] = pieceFaults(inHand(piece, [reading]).piece, bench);
+    return found ? [{ ...found, path: `/measured/${i}/value` }] : [];
+  });
 }
 
 /** All that stands against planning a piece on a bench: what its schema has against it, else what it cannot mean. */

@@ -3,30 +3,33 @@ import { type Piece } from "@/core/piece/piece";
 import { clearJournal, writeJournal } from "./journal";
 import { type Change, type MakeRecord } from "./keeper";
 import { makeRecord } from "./restoring";
-import { MOST_UNDO, NO_TICKS, type Tick, type TickSteps, type TrayBase, isTold, now } from "./tray-state";
+import { MOST_UNDO, type Makes, NO_TICKS, type Tick, type TickSteps, type TrayBase, isTold, lastMake, now } from "./tray-state";
 
 /** The makings of a tray: ticks, kept one by one, whatever other windows tick meanwhile. */
 export function makingsOn({ keeper, store, write, noteUnreadable }: TrayBase) {
   const get = store.getState;
-  let kept: Readonly<Record<string, Make>> = {};
+  let kept: Makes = {};
   const underWay = new Set<Tick & { readonly make: Make }>();
 
   async function readMakes(): Promise<void> {
     const { records, unreadable } = await keeper.makes();
     noteUnreadable("makes", unreadable);
-    kept = newestMakes(records);
+    kept = makesOf(records);
     showMakes();
   }
 
   /** What is kept, with the ticks that are being kept now. */
   function showMakes(): void {
-    const makes = { ...kept };
-    for (const { make, step, isDone } of underWay) makes[make.piece] = ticked(makes[make.piece] ?? make, step, isDone, now());
+    const makes: Record<string, readonly Make[]> = { ...kept };
+    for (const { make, step, isDone } of underWay) {
+      const [last = make, ...others] = makes[make.piece] ?? [];
+      makes[make.piece] = [ticked(last, step, isDone, now()), ...others];
+    }
     store.setState({ makes });
   }
 
   async function keepTick(piece: Piece, { step, isDone }: Tick, steps: TickSteps): Promise<boolean> {
-    const make = get().makes[piece.id] ?? startMake(piece, now());
+    const make = lastMake(get().makes, piece.id) ?? startMake(piece, now());
     const name = `tick-${make.id}-${step}`;
     if (keeper.kind === "device") writeJournal(name, { kind: "tick", piece: piece.id, make, step, isDone });
     const tick = { make, step, isDone };
@@ -78,7 +81,7 @@ export function tickChange(make: Make, step: string, isDone: boolean, changed: s
     store: "makes",
     piece: make.piece,
     change: (kept) => {
-      const now = newestMakes(kept)[make.piece] ?? make;
+      const now = lastMake(makesOf(kept), make.piece) ?? make;
       return makeRecord(ticked(now, step, isDone, changed), changed);
     },
   };
@@ -89,10 +92,11 @@ function ticked(make: Make, step: string, isDone: boolean, at: string): Make {
   return { ...make, done: isDone ? [...others, { step, at }] : others };
 }
 
-function newestMakes(records: readonly MakeRecord[]): Record<string, Make> {
-  const newest: Record<string, Make> = {};
-  for (const { make } of records) if ((newest[make.piece]?.started ?? "") <= make.started) newest[make.piece] = make;
-  return newest;
+function makesOf(records: readonly MakeRecord[]): Makes {
+  const makes: Record<string, Make[]> = {};
+  for (const { make } of records) (makes[make.piece] ??= []).push(make);
+  const lastFirst = (a: Make, b: Make) => b.started.localeCompare(a.started);
+  return Object.fromEntries(Object.entries(makes).map(([piece, of]) => [piece, of.sort(lastFirst)]));
 }
 
 /** A making that starts now, with its own copy of the piece. */

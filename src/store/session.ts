@@ -1,14 +1,13 @@
 import { type Draft as Editable, produce } from "immer";
-import { temporal } from "zundo";
-import { createStore } from "zustand/vanilla";
 import { type Piece } from "@/core/piece/piece";
 import { type BenchEntry } from "@/core/piece/bench";
 import { fitsSchema, pieceFaults } from "@/formats/piece-codec";
 import { faultMessage } from "@/words/faults";
 import { type Fault } from "@/core/piece/fault";
-import { clearJournal, writeJournal } from "./journal";
-import { type Drafts, KeepError, type Keeper, type PieceRecord, type Trouble, type Unrevised } from "./keeper";
-import { listen, tell } from "./news";
+import { type Drafts, type Keeper, type PieceRecord } from "./keeper";
+import { keepingOf } from "./session-keeping";
+import { sessionStore } from "./session-state";
+import { undoOf } from "./session-undo";
 
 export type Recipe = (piece: Editable<Piece>) => void;
 
@@ -22,139 +21,15 @@ export interface TypedField<T> {
   write(piece: Editable<Piece>, value: T): void;
 }
 
-/** How the piece is kept right now. */
-export type Keeping =
-  | { readonly state: "kept"; readonly at: string }
-  | { readonly state: "writing" }
-  | { readonly state: "memory" }
-  | { readonly state: "trouble"; readonly trouble: Trouble }
-  | { readonly state: "elsewhere"; readonly newer: PieceRecord }
-  /** Another window deleted it; `newer` is how it is kept, null once it is gone for good. */
-  | { readonly state: "deleted"; readonly newer: PieceRecord | null };
-
-export interface SessionState {
-  readonly piece: Piece;
-  readonly drafts: Drafts;
-  readonly unmeasured: readonly string[];
-  readonly keeping: Keeping;
-  /** Why what is being dragged cannot lie where it was dragged to; null while it can. */
-  readonly refused: string | null;
-  /** Whether something of a drawing is being dragged. */
-  readonly isHeld: boolean;
-}
-
-const WAIT_MS = 300;
-/** While it is not kept, it is tried again so often. */
-const AGAIN_MS = 3000;
-const MOST_UNDO = 200;
-
 /** One piece being worked on: its edits, its undo, and its keeping. */
 export type Session = ReturnType<typeof openSession>;
 
 export function openSession(record: PieceRecord, keeper: Keeper, bench: () => BenchEntry) {
-  const store = createStore<SessionState>()(
-    temporal(
-      (): SessionState => ({
-        piece: record.piece,
-        drafts: record.drafts,
-        unmeasured: record.unmeasured,
-        keeping: keeper.kind === "memory" ? { state: "memory" } : { state: "kept", at: record.changed },
-        refused: null,
-        isHeld: false,
-      }),
-      {
-        partialize: ({ piece, unmeasured }) => ({ piece, unmeasured }),
-        equality: (a, b) => a.piece === b.piece && a.unmeasured === b.unmeasured,
-        limit: MOST_UNDO,
-      },
-    ),
-  );
-  const history = store.temporal;
+  const store = sessionStore(record, keeper);
+  const { history, begin, hold, commit, undo, redo } = undoOf(store);
+  const { flush, takeNewer, putBack, close: closeKeeping } = keepingOf(store, record, keeper);
   const fields = new Map<string, TypedField<unknown>>();
-  /** The piece before the field or drag at hand, while one is. */
-  let before: Pick<SessionState, "piece" | "unmeasured"> | null = null;
-  let revision: number | null = record.revision;
-  let written = { piece: record.piece, drafts: record.drafts, unmeasured: record.unmeasured };
-  let keptAt = record.changed;
-  let timer: ReturnType<typeof setTimeout> | null = null;
-  let writing: Promise<void> = Promise.resolve();
-
   const get = store.getState;
-  const isUnwritten = () => get().piece !== written.piece || get().drafts !== written.drafts || get().unmeasured !== written.unmeasured;
-  const toKeep = (): Unrevised<PieceRecord> => {
-    const { piece, drafts, unmeasured } = get();
-    return { id: record.id, piece, drafts, unmeasured, changed: new Date().toISOString(), deleted: null };
-  };
-
-  /** Says that everything is kept, if it is: also after a change that was taken back before it was written. */
-  function settle(): void {
-    if (isUnwritten()) return;
-    clearJournal(record.id);
-    store.setState({ keeping: keeper.kind === "memory" ? { state: "memory" } : { state: "kept", at: keptAt } });
-  }
-
-  /** Whether another window has the last word, and the maker has not answered yet. */
-  const isOvertaken = () => get().keeping.state === "elsewhere" || get().keeping.state === "deleted";
-
-  /** Tells that what is kept is no longer what this was made on. */
-  function overtaken(newer: PieceRecord | null): void {
-    const isGone = newer === null || newer.deleted !== null;
-    store.setState({ keeping: isGone ? { state: "deleted", newer } : { state: "elsewhere", newer } });
-  }
-
-  async function write(): Promise<void> {
-    if (isOvertaken()) return;
-    if (!isUnwritten()) return settle();
-    await put(toKeep());
-  }
-
-  async function put(next: Unrevised<PieceRecord>): Promise<void> {
-    try {
-      const [put] = await keeper.write([{ store: "pieces", put: next, madeOn: revision }]);
-      if (!put) throw new RangeError("a keeper answered nothing");
-      const record = (put.ok ? put.record : put.newer) as PieceRecord | null;
-      if (!put.ok && (!record || !isSame(record, next))) return overtaken(record);
-      revision = record!.revision;
-      written = { piece: next.piece, drafts: next.drafts, unmeasured: next.unmeasured };
-      keptAt = next.changed;
-      settle();
-      tell({ kind: "pieces", ids: [record!.id] });
-    } catch (error) {
-      if (!(error instanceof KeepError)) throw error;
-      store.setState({ keeping: { state: "trouble", trouble: error.trouble } });
-      timer ??= setTimeout(() => void flush(), AGAIN_MS);
-    }
-  }
-
-  /** Writes one after the other, so that each is made on the revision before it. */
-  function flush(): Promise<void> {
-    if (timer !== null) clearTimeout(timer);
-    timer = null;
-    writing = writing.then(write);
-    return writing;
-  }
-
-  const stopWatching = store.subscribe((now, then) => {
-    if (now.piece === then.piece && now.drafts === then.drafts && now.unmeasured === then.unmeasured) return;
-    if (isOvertaken()) return;
-    if (now.keeping.state === "kept") store.setState({ keeping: { state: "writing" } });
-    timer ??= setTimeout(() => void flush(), WAIT_MS);
-  });
-
-  const onHide = () => {
-    if (document.visibilityState !== "hidden" || !isUnwritten() || keeper.kind === "memory") return;
-    if (!isOvertaken()) writeJournal(record.id, { kind: "piece", record: toKeep(), madeOn: revision });
-    void flush();
-  };
-  document.addEventListener("visibilitychange", onHide);
-  window.addEventListener("pagehide", onHide);
-
-  const stopListening = listen((news) => {
-    if (news.kind !== "pieces" || !news.ids.includes(record.id)) return;
-    void keeper.piece(record.id).then((newer) => {
-      if (!newer || newer.revision > (revision ?? 0)) overtaken(newer);
-    });
-  });
 
   const faultsNow = (piece: Piece): Fault[] => pieceFaults(piece, piece.benchUsed ?? bench());
 
@@ -192,33 +67,6 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
     }
   }
 
-  /** Opens a step of undo, which `commit` closes. */
-  function begin(): void {
-    if (before !== null) return;
-    const { piece, unmeasured } = get();
-    before = { piece, unmeasured };
-    history.getState().pause();
-  }
-
-  /** Opens a step of undo for a drag, in whose time drawings keep their scale. */
-  function hold(): void {
-    begin();
-    store.setState({ isHeld: true });
-  }
-
-  /** Closes the step of undo that typing or dragging opened. */
-  function commit(): void {
-    if (get().isHeld) store.setState({ isHeld: false });
-    if (before === null) return;
-    const { piece, unmeasured } = get();
-    const [first, last] = [before, { piece, unmeasured }];
-    before = null;
-    if (JSON.stringify(first) === JSON.stringify(last)) return history.getState().resume();
-    store.setState(first);
-    history.getState().resume();
-    store.setState(last);
-  }
-
   /** Makes a change that is not typed: a choice, or one move of a drag. Returns why it could not be, or null. */
   function change(recipe: Recipe, key: string | null = null): string | null {
     const result = tried(recipe, true);
@@ -231,11 +79,15 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
 
   return {
     store,
-    history,
     id: record.id,
+    history,
     hold,
     commit,
+    undo,
+    redo,
     flush,
+    takeNewer,
+    putBack,
 
     /** Says how a field is read, so that what is wrong in it can be tried again when another changes. */
     register<T>(field: TypedField<T>): void {
@@ -269,52 +121,9 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
       if (get().refused !== refused) store.setState({ refused });
     },
 
-    undo: (): void => {
-      commit();
-      history.getState().undo();
-    },
-
-    redo: (): void => {
-      commit();
-      history.getState().redo();
-    },
-
-    /** Takes what another window wrote, in place of what is here. */
-    takeNewer(): void {
-      const { keeping } = get();
-      if (keeping.state !== "elsewhere") return;
-      const { newer } = keeping;
-      revision = newer.revision;
-      keptAt = newer.changed;
-      written = { piece: newer.piece, drafts: newer.drafts, unmeasured: newer.unmeasured };
-      clearJournal(record.id);
-      store.setState({ ...written, keeping: { state: "kept", at: newer.changed } });
-    },
-
-    /** Puts a piece that another window deleted back, as it is here. */
-    async putBack(): Promise<void> {
-      const { keeping } = get();
-      if (keeping.state !== "deleted") return;
-      revision = keeping.newer?.revision ?? null;
-      store.setState({ keeping: { state: "writing" } });
-      await put(toKeep());
-    },
-
     async close(): Promise<void> {
       commit();
-      stopListening();
-      document.removeEventListener("visibilitychange", onHide);
-      window.removeEventListener("pagehide", onHide);
-      await flush();
-      if (timer !== null) clearTimeout(timer);
-      timer = null;
-      stopWatching();
+      await closeKeeping();
     },
   };
-}
-
-/** Whether what is kept is what was to be kept, written by another window or an earlier start. */
-function isSame(kept: PieceRecord, next: Unrevised<PieceRecord>): boolean {
-  const told = ({ piece, drafts, unmeasured, deleted }: Unrevised<PieceRecord>) => JSON.stringify([piece, drafts, unmeasured, deleted]);
-  return told(kept) === told(next);
 }

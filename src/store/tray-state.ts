@@ -3,6 +3,14 @@ import { type Make } from "@/core/piece/make";
 import { type BenchEntry } from "@/core/piece/bench";
 import { type Change, KeepError, type Keeper, type Outcome, type PieceRecord, type Trouble, type Unreadable, type Writing } from "./keeper";
 
+/** All makings of each piece, by the piece's id, the one begun last first. */
+export type Makes = Readonly<Record<string, readonly Make[]>>;
+
+/** The making of a piece that is under way, or was last. */
+export function lastMake(makes: Makes, piece: string): Make | undefined {
+  return makes[piece]?.[0];
+}
+
 export interface TrayState {
   readonly keeper: Keeper;
   readonly bench: BenchEntry;
@@ -12,8 +20,7 @@ export interface TrayState {
   readonly isWhole: boolean;
   /** Ids of all pieces kept, as far as they are known. */
   readonly ids: readonly string[];
-  /** The newest making of each piece, by the piece's id. */
-  readonly makes: Readonly<Record<string, Make>>;
+  readonly makes: Makes;
   /** What is kept and cannot be read. */
   readonly unreadable: readonly Unreadable[];
   readonly trouble: Trouble | null;

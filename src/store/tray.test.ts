@@ -1,3 +1,4 @@
+import { lastMake } from "./tray-state";
 import { openDB } from "idb";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { type Make } from "@/core/piece/make";
@@ -105,7 +106,7 @@ test("what the journal holds is put where it belongs, or beside what has moved o
   const { revision: _revision, ...mine } = record;
   writeJournal("tern", { kind: "piece", record: { ...mine, piece: called("tern", "Mine") }, madeOn: 1 });
   await tray.tick(called("tern"), "one", true);
-  const make = tray.store.getState().makes.tern!;
+  const make = tray.store.getState().makes.tern![0]!;
   writeJournal("t", { kind: "tick", piece: "tern", make, step: "two", isDone: true });
   writeJournal("b", { kind: "bench", edits: [{ path: ["overshoot"], after: 3 }] });
   const again = await openTray(null);
@@ -114,7 +115,7 @@ test("what the journal holds is put where it belongs, or beside what has moved o
     ["tern-2", "Mine (kept)"],
   ]);
   await again.readMakes();
-  expect(steps(again.store.getState().makes.tern)).toEqual(["one", "two"]);
+  expect(steps(lastMake(again.store.getState().makes, "tern"))).toEqual(["one", "two"]);
   expect(again.store.getState().bench.overshoot).toBe(3);
 });
 
@@ -129,13 +130,13 @@ test("ticks made in two windows are all kept, one that is not kept does not show
   );
   expect(kept).toEqual(all.map(() => true));
   await here.readMakes();
-  expect([...steps(here.store.getState().makes[piece.id])].sort()).toEqual([...all].sort());
+  expect([...steps(lastMake(here.store.getState().makes, piece.id))].sort()).toEqual([...all].sort());
   expect(await full(() => here.tick(piece, "late", true))).toBe(false);
-  expect(steps(here.store.getState().makes[piece.id])).not.toContain("late");
+  expect(steps(lastMake(here.store.getState().makes, piece.id))).not.toContain("late");
   expect(await here.stepTick(piece, "past")).toBe(true);
-  expect(steps(here.store.getState().makes[piece.id])).not.toContain("step-19");
+  expect(steps(lastMake(here.store.getState().makes, piece.id))).not.toContain("step-19");
   await here.stepTick(piece, "future");
-  expect(steps(here.store.getState().makes[piece.id])).toContain("step-19");
+  expect(steps(lastMake(here.store.getState().makes, piece.id))).toContain("step-19");
 });
 
 test("other windows are told what has changed: which pieces, that a making did, that the bench did", async () => {
@@ -230,7 +231,7 @@ test("what is removed for good goes with its makings, and can be had back as it 
   await haveBack();
   expect(ids(tray)).toEqual(["b", "a"]);
   expect(tray.store.getState().pieces.map(({ piece }) => piece)).toEqual(before.map(({ piece }) => piece));
-  expect(steps(tray.store.getState().makes.a)).toEqual(["one"]);
+  expect(steps(lastMake(tray.store.getState().makes, "a"))).toEqual(["one"]);
 });
 
 const onMandrel = { ...piece, carrier: { ...piece.carrier, size: { system: "mandrel", value: "54" } } } as Piece;
@@ -259,7 +260,7 @@ test("everything saved is restored as it lay, also on another device: pieces in 
     ["b", "a"],
     [1, 2, 3, 4],
   ]);
-  expect(other.store.getState()).toMatchObject({ bench: mandrel, makes: { a: { done: [{ step: "one" }] } } });
+  expect(other.store.getState()).toMatchObject({ bench: mandrel, makes: { a: [{ done: [{ step: "one" }] }] } });
   expect(await saved(other)).toEqual(backup);
 });
 
@@ -272,13 +273,36 @@ test("kept beside what is there, pieces and makes get ids of their own, and on m
   await tray.restore(backup, { how: "both", bench: "mine" }, {});
   expect(ids(tray).sort()).toEqual(["a", "a-2"]);
   const { makes, pieces, bench } = tray.store.getState();
-  expect([steps(makes.a), steps(makes["a-2"])]).toEqual([
+  expect([steps(lastMake(makes, "a")), steps(lastMake(makes, "a-2"))]).toEqual([
     ["one", "two", "three"],
     ["one", "two"],
   ]);
-  expect(makes["a-2"]!.pieceFile.id).toBe("a-2");
+  expect(lastMake(makes, "a-2")!.pieceFile.id).toBe("a-2");
   expect(pieces.find(({ id }) => id === "a-2")!.piece.benchUsed).toEqual(mandrel);
   expect(bench).toEqual(SHIPPED_BENCH);
+});
+
+test("a piece has all its makings, the one begun last first, and a tick goes to that one", async () => {
+  const tray = await openTray(null);
+  await tray.add(called("a"));
+  await tray.tick(called("a"), "one", true);
+  const backup = await saved(tray);
+  const first = backup.makes[0]!;
+  const begun = (id: string, started: string): Make => ({ ...first, id, started, done: [] });
+  const makes = [
+    begun("a-1", "2025-01-01T10:00:00.000Z"),
+    begun("a-3", "2027-01-01T10:00:00.000Z"),
+    begun("a-2", "2026-01-01T10:00:00.000Z"),
+  ];
+  newDevice();
+  const other = await openTray(null);
+  await other.restore({ ...backup, makes }, { how: "replace", bench: "theirs" }, {});
+  await other.tick(called("a"), "two", true);
+  expect(other.store.getState().makes.a!.map(({ id, done }) => [id, done.map(({ step }) => step)])).toEqual([
+    ["a-3", ["two"]],
+    ["a-2", []],
+    ["a-1", []],
+  ]);
 });
 
 test("a restore that finds no room, or is stopped, changes nothing", async () => {

@@ -2,26 +2,24 @@ import { createStore } from "zustand/vanilla";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { type Piece } from "@/core/piece/piece";
 import { type ReadBackup } from "@/formats/backup-codec";
-import { changed } from "./bench-changes";
 import { deviceKeeper } from "./device";
-import { clearJournal, dropAside, readJournal, setAside, writeJournal } from "./journal";
+import { dropAside, setAside } from "./journal";
 import { type Change, KeepError, type Keeper, type Outcome, type Trouble, type Unreadable, type Writing } from "./keeper";
-import { makingsOn, tickChange } from "./makings";
+import { makingsOn } from "./makings";
 import { memoryKeeper } from "./memory";
-import { benchChange, benchOn } from "./my-bench";
+import { benchOn } from "./my-bench";
 import { listen, tell } from "./news";
 import { piecesOn } from "./pieces";
-import { type JournalEntry, type News } from "./read-kept";
+import { type News } from "./read-kept";
+import { replayOn } from "./replay";
 import { type RestoreAnswers, restoreChanges } from "./restoring";
-import { type TrayBase, type TrayState, isTold, now } from "./tray-state";
+import { type TrayBase, type TrayState, isTold } from "./tray-state";
 
 /** The pieces, the bench, and where they are kept: one for the page. */
 export type Tray = ReturnType<typeof trayOn>;
 
 /** Pieces that stand on the tray before the rest is read. */
 const FIRST_SHOWN = 40;
-/** While there is no room, it is tried again so often (ms). */
-const AGAIN_MS = 4000;
 
 /**
  * Opens what this browser keeps, or memory where it keeps nothing; `demo` gives what a tray that has never held a piece is filled with.
@@ -63,7 +61,7 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
   const get = store.getState;
   const base: TrayBase = { keeper, store, write, noteUnreadable };
   const [pieces, makings, myBench] = [piecesOn(base), makingsOn(base), benchOn(base)];
-  let again: ReturnType<typeof setTimeout> | null = null;
+  const journal = replayOn(base, pieces.settlePiece);
 
   /** What of a store cannot be read takes the place of what was known of it. */
   function noteUnreadable(where: Unreadable["store"], found: readonly Unreadable[]): void {
@@ -103,7 +101,7 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
       if (keeper.kind === "device" && get().trouble !== null) store.setState({ trouble: null });
       return outcomes;
     } catch (error) {
-      if (error instanceof KeepError && error.trouble !== "stopped") inTrouble(error.trouble);
+      if (error instanceof KeepError && error.trouble !== "stopped") journal.inTrouble(error.trouble);
       throw error;
     } finally {
       if (ids.length > 0) await pieces.read(ids);
@@ -115,58 +113,22 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
     }
   }
 
-  function inTrouble(now: Trouble): void {
-    store.setState({ trouble: now });
-    again ??= setTimeout(() => {
-      again = null;
-      void replay();
-    }, AGAIN_MS);
-  }
-
-  /** Puts what the journal holds where it belongs. What finds no room waits, and is tried again; what cannot be read was set aside. */
-  async function replay(): Promise<void> {
-    for (const { name, entry } of readJournal()) {
-      if (!name.startsWith(WAITING) && isOpenHere.has(name)) continue;
-      try {
-        await settleEntry(entry);
-        clearJournal(name);
-      } catch (error) {
-        if (!(error instanceof KeepError)) throw error;
-        const waits = name.startsWith(WAITING) ? name : `${WAITING}${Date.now()}-${name}`;
-        writeJournal(waits, entry);
-        if (waits !== name) clearJournal(name);
-        inTrouble(error.trouble);
-        return;
-      }
-    }
-    if (get().trouble === "full" || get().trouble === "failed") store.setState({ trouble: null });
-  }
-
-  async function settleEntry(entry: JournalEntry): Promise<void> {
-    if (entry.kind === "piece") return pieces.settlePiece(entry.record, entry.madeOn);
-    if (entry.kind === "tick") return void (await keeper.write([tickChange(entry.make, entry.step, entry.isDone, now())]));
-    await keeper.write([benchChange((kept) => changed(kept, entry.edits))]);
-  }
-
-  const isOpenHere = new Set<string>();
-
   return {
     store,
     ...pieces,
     ...makings,
     ...myBench,
     readNewest,
-    replay,
+    replay: journal.replay,
 
     /** Hears and tries again no more. */
     close(): void {
       stopListening();
-      if (again !== null) clearTimeout(again);
-      again = null;
+      journal.close();
     },
 
     /** Says that a session writes this piece's journal itself, until it says otherwise. */
-    isOpenHere: (id: string, isOpen: boolean) => void (isOpen ? isOpenHere.add(id) : isOpenHere.delete(id)),
+    isOpenHere: journal.isOpenHere,
 
     /** Gives up something that cannot be read. @throws KeepError */
     async drop({ store: where, key }: Unreadable): Promise<void> {
@@ -184,8 +146,6 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
   };
 }
 
-/** Entries of the journal that found no room: no session writes over them. */
-const WAITING = "waiting-";
 function keyOf(change: Change): string {
   if ("remove" in change) return String(change.remove);
   if ("put" in change) return change.put.id;

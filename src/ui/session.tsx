@@ -2,7 +2,8 @@
 
 import { createContext, useContext, useState } from "react";
 import { useStore } from "zustand";
-import { type Session, type SessionState } from "@/store/session";
+import { type Session } from "@/store/session";
+import { type SessionState } from "@/store/session-state";
 
 const SessionContext = createContext<Session | null>(null);
 

@@ -1,7 +1,7 @@
 import { type DoubtOf, SURE, doubtAmong } from "@/core/piece/doubt";
 import { type Figure, figureOf } from "@/core/measure/figure";
 import { type Mount, type Piece } from "@/core/piece/piece";
-import { type Plan } from "@/core/piece/plan";
+import { type Plan, hoopIn } from "@/core/piece/plan";
 import { greatestTurnIn } from "@/core/stone/stone";
 import { BLANK, DOUBTS } from "./doubt";
 import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SYSTEM_NAMES } from "./names";
@@ -66,7 +66,7 @@ function mountRows(mount: Mount, pen: Pen): CardRow[] {
   const { plan, units } = pen;
   const of = (name: string) => `${id}.${name}`;
   const thick = (mm: number) => withUnit(mm, "measured", units);
-  const settled = plan.settled.mounts[id]!.wall;
+  const { wall: settled, back } = plan.settled.mounts[id]!;
   const stock = wallStock(plan, id, units);
   const isCup = stock.name === "cup";
   const sawn = `${pen.bare(of("plate.length"))} × ${pen.bare(of("plate.width"))}`;
@@ -87,12 +87,12 @@ function mountRows(mount: Mount, pen: Pen): CardRow[] {
       `${pen.bare(of("wall.netLength"), "measured")} × ${pen.figure(of("wall.netHeight"), "measured")}, shows ${pen.sure([of("wall.faceShown")], showPercent(figureOf(plan.figures, of("wall.faceShown")).value))} of the face`,
     ),
     isCup
-      ? row(pen, [of("plate")], "Base", `${sawn} × ${thick(plate.thickness)}, the cup's own`)
+      ? row(pen, [of("plate")], "Base", `${sawn} × ${thick(back.thickness)}, the cup's own`)
       : row(
           pen,
           [of("plate")],
           "Plate",
-          `blank ${pen.bare(of("plate.blankLength"))} × ${pen.bare(of("plate.blankWidth"))} × ${thick(plate.thickness)}, ${METAL_NAMES[plate.metal]}; sawn to ${sawn} ${lengthUnit(units)}, ${plate.style}, ${pen.sure([of("plate.mass")], figureOf(plan.figures, of("plate.mass")).value.toFixed(2))} g`,
+          `blank ${pen.bare(of("plate.blankLength"))} × ${pen.bare(of("plate.blankWidth"))} × ${thick(back.thickness)}, ${METAL_NAMES[back.metal]}; sawn to ${sawn} ${lengthUnit(units)}, ${plate.style}, ${pen.sure([of("plate.mass")], figureOf(plan.figures, of("plate.mass")).value.toFixed(2))} g`,
         ),
   ];
 }
@@ -142,8 +142,10 @@ function sourceRows(id: string, pen: Pen): CardRow[] {
 }
 
 function hoopRows({ carrier }: Piece, pen: Pen): CardRow[] {
-  if (carrier.type !== "hoop") return [];
-  const { stock, size, form } = carrier;
+  const hoop = hoopIn(pen.plan);
+  if (carrier.type !== "hoop" || !hoop) return [];
+  const { size, form } = carrier;
+  const { section, metal } = hoop.settled;
   const thick = (mm: number) => showLength(mm, "measured", pen.units);
   const asked = pen.sure(["hoop.size.value"], printable(size.value));
   return [
@@ -157,7 +159,7 @@ function hoopRows({ carrier }: Piece, pen: Pen): CardRow[] {
       pen,
       ["hoop.cutLength"],
       "Cut blank",
-      `${pen.figure("hoop.cutLength")} of ${SECTION_NAMES[stock.section]} ${thick(stock.width)} × ${thick(stock.thickness)} ${lengthUnit(pen.units)}, ${METAL_NAMES[stock.metal]}`,
+      `${pen.figure("hoop.cutLength")} of ${SECTION_NAMES[section.shape]} ${thick(section.width)} × ${thick(section.thickness)} ${lengthUnit(pen.units)}, ${METAL_NAMES[metal]}`,
       figureOf(pen.plan.figures, "hoop.cutLength"),
     ),
   ];

@@ -12,7 +12,7 @@ const ONE_BY_ONE = [heat("m1.seam"), heat("hoop.seam"), heat("m1.foot"), heat("h
 
 /** The steps of a piece whose heats are these. */
 function stepsOf(piece: Piece, heats: readonly ChosenHeat[] = ONE_BY_ONE) {
-  return planPiece(piece, SHIPPED_BENCH, () => ({ status: "best", heats, cost: 0 })).steps;
+  return planPiece(piece, SHIPPED_BENCH, [], () => ({ status: "best", heats, cost: 0 })).steps;
 }
 
 function withMount(change: (mount: Mount) => Mount): Piece {

@@ -57,7 +57,7 @@ export function planWall({ mount: id, outline, dome, wall, carrierPlaces, stone,
     standing: {
       part,
       fit: wall.fit,
-      thickness: wall.thickness,
+      thickness: { value: wall.thickness, from: wall.thicknessFrom },
       netLength: net.value,
       footArea: net.value * wall.thickness + shelfArea,
       joints: seams.map((seam) => seam.id),

@@ -3,7 +3,7 @@ import { type Loop } from "../geometry/outline";
 import { type Contribution } from "../joint/contribution";
 import { type Step } from "../making/step";
 import { type Finding } from "../measure/finding";
-import { type Figures, type Sourced } from "../measure/figure";
+import { type Figures, type Source, type Sourced } from "../measure/figure";
 import { type Metal } from "../metal/metals";
 import { type Cover } from "../stone/dome";
 
@@ -38,6 +38,7 @@ export interface Wall {
   readonly metal: Metal;
   /** As it stands: of a tube what its burr leaves, of a cup what is left once it is thinned. */
   readonly thickness: number;
+  readonly thicknessFrom: Source;
   /** A tube or a cup; null for what is bent from strip or sheet. */
   readonly ready: ReadyMade | null;
   readonly fit: Sourced<number>;

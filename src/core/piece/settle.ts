@@ -11,6 +11,7 @@ import { type ReadyMade, type Wall, type WallSource } from "../mount/wall";
 import { type Dome } from "../stone/dome";
 import { ELLIPTIC, type Stone, greatestTurnIn } from "../stone/stone";
 import { type BenchEntry, SHIPPED, choose, chosen, mandrelOf, shelfNamed, stripHeights, wideBandAddition } from "./bench";
+import { type InHand } from "./measured";
 import { type HeatsEntry, type HoopEntry, type Mount, type WallEntry } from "./piece";
 
 /** A catch reaches over a small stone no further than the one share of its largest circle's radius, over a large one as far as the other. */
@@ -21,7 +22,7 @@ export function settleDome(stone: Stone, outline: Outline): Dome {
 }
 
 /** The wall with every value taken from the piece, else the bench, else the shipped default. */
-export function settleWall({ wall, stone }: Mount, outline: Outline, bench: BenchEntry): Wall {
+export function settleWall({ id, wall, stone }: Mount, outline: Outline, bench: BenchEntry, sourceOf: InHand["sourceOf"]): Wall {
   const shipped = SHIPPED.losses.wall;
   const loss = (name: keyof typeof shipped) => choose(wall.losses?.[name], bench.losses?.wall?.[name], shipped[name]);
   const rule = wall.heightRule ?? "turn-in";
@@ -35,6 +36,7 @@ export function settleWall({ wall, stone }: Mount, outline: Outline, bench: Benc
     notch: wall.source === "notched" ? (wall.notch?.pitch ?? null) : null,
     metal: wall.metal,
     thickness: stands.thickness,
+    thicknessFrom: sourceOf(`${id}.wall.thickness`),
     fit: stands.fit,
     catch: wall.catch === undefined ? usualCatch(outline.inscribedRadius, bench) : { value: wall.catch, from: "piece" },
     lift: chosen(wall.lift, 0),

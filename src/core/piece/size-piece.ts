@@ -3,6 +3,7 @@ import { planSetting } from "../mount/setting";
 import { outlineOf } from "../stone/stone";
 import { type BenchEntry } from "./bench";
 import { carrierKind } from "./carriers/carriers";
+import { type Readings, inHand } from "./measured";
 import { type Piece } from "./piece";
 import { type Drawing, type Settled } from "./plan";
 import { settleBack, settleDome, settleLayers, settleWall } from "./settle";
@@ -19,13 +20,14 @@ export interface SizedPiece {
  * Settles every value, asks each thing that is built for what it adds, in the order the plan lists it, and adds up. Cheap enough to run at every
  * keystroke. @throws for a piece that `faultsOf` or `unplanned` refuse.
  */
-export function sizePiece(piece: Piece, bench: BenchEntry): SizedPiece {
+export function sizePiece(asked: Piece, bench: BenchEntry, measured: Readings = []): SizedPiece {
+  const { piece, sourceOf } = inHand(asked, measured);
   const { carrier } = piece;
   const carriedBy = carrierKind(carrier);
   const mounts = piece.mounts.map((mount) => {
     const { id, stone } = mount;
     const { outline, tapeOff } = outlineOf(stone);
-    const settled = { wall: settleWall(mount, outline, bench), back: settleBack(mount) };
+    const settled = { wall: settleWall(mount, outline, bench, sourceOf), back: settleBack(mount) };
     const setting = planSetting({
       ...{ mount: id, stone, outline, tapeOff, dome: settleDome(stone, outline), layers: settleLayers(mount) },
       ...settled,

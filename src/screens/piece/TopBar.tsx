@@ -4,7 +4,7 @@ import { Redo2, Undo2 } from "lucide-react";
 import Link from "next/link";
 import { Suspense, lazy, useState } from "react";
 import { type Trouble } from "@/store/keeper";
-import { type Keeping } from "@/store/session";
+import { type Keeping } from "@/store/session-state";
 import { FindButton } from "@/ui/Find";
 import { Mark } from "@/ui/NavBar";
 import { RenameInput } from "@/ui/RenameInput";

@@ -3,7 +3,7 @@
 import { useWindowVirtualizer } from "@tanstack/react-virtual";
 import { useEffect, useLayoutEffect, useRef, useState } from "react";
 import { type BenchEntry } from "@/core/piece/bench";
-import { type Make } from "@/core/piece/make";
+import { type Makes, lastMake } from "@/store/tray-state";
 import { type PieceRecord } from "@/store/keeper";
 import { type Units } from "@/words/show";
 import { doubtsOf } from "@/ui/doubt";
@@ -14,7 +14,7 @@ import { type PieceRow, rowOf } from "./rows";
 interface Props {
   readonly records: readonly PieceRecord[];
   readonly bench: BenchEntry;
-  readonly makes: Readonly<Record<string, Make>>;
+  readonly makes: Makes;
   readonly units: Units;
   readonly chosen: string | null;
   readonly onChoose: (id: string) => void;
@@ -81,7 +81,7 @@ export function PieceList({ records, bench, makes, units, chosen, onChoose, onOp
         {shown.map(({ index, key }) => {
           const { id, piece } = records[index]!;
           const attempt = planOf(piece, bench);
-          const row = attempt?.ok ? rowOf(piece, attempt.plan, makes[id], units, doubtsOf(records[index]!)) : null;
+          const row = attempt?.ok ? rowOf(piece, attempt.plan, lastMake(makes, id), units, doubtsOf(records[index]!)) : null;
           const isChosen = id === chosen;
           return (
             <tr

@@ -26,7 +26,7 @@ export interface Back {
 export interface StandingWall {
   readonly part: string;
   readonly fit: Sourced<number>;
-  readonly thickness: number;
+  readonly thickness: Sourced<number>;
   readonly netLength: number;
   /** That its foot stands on, in mm2. */
   readonly footArea: number;

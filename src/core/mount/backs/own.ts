@@ -13,7 +13,7 @@ export const own: BackType = {
       edge,
       sawLine: edge,
       figures: { [key("length")]: length, [key("width")]: width, [key("area")]: area, [key("mass")]: mass },
-      parts: [{ id: wall.part, kind: "wall", mount, metal: back.metal, mass: mass.value, thickness: wall.thickness }],
+      parts: [{ id: wall.part, kind: "wall", mount, metal: back.metal, mass: mass.value, thickness: wall.thickness.value }],
       tie: { part: wall.part, after: wall.joints },
     };
   },

@@ -26,10 +26,10 @@ export interface Sizes {
 
 export function sizesOf({ outline, wall, layers, back }: BackAsked): Sizes {
   const { fit, thickness } = wall;
-  const face = fit.value + thickness;
+  const face = fit.value + thickness.value;
   const inner: Band[] = [
     { label: "fit", width: fit },
-    { label: "wall", width: { value: thickness, from: "piece" } },
+    { label: "wall", width: thickness },
   ];
   const outer: Band[] = [{ label: "border", width: back.border }];
   const reach = followed(reachOf(layers, face), back);

@@ -1,0 +1,41 @@
+import { type Source } from "../measure/figure";
+import { type Measured } from "./make";
+import { type Mount, type Piece } from "./piece";
+
+/** What was read of a piece in its making: a figure's key, and its value in the figure's unit. The last reading of one counts. */
+export type Readings = readonly Pick<Measured, "figure" | "value">[];
+
+/** A piece as its metal is in hand, and where a value that a key names then comes from. */
+export interface InHand {
+  readonly piece: Piece;
+  readonly sourceOf: (key: string) => Source;
+}
+
+/** Sizes read off the stock take the place of the file's; what else was read changes no entry of it. */
+export function inHand(piece: Piece, readings: Readings): InHand {
+  const read = new Map(readings.map(({ figure, value }) => [figure, value]));
+  const sourceOf = (key: string): Source => (read.has(key) ? "measured" : "piece");
+  if (read.size === 0) return { piece, sourceOf };
+  return {
+    piece: { ...piece, mounts: piece.mounts.map((mount) => mountInHand(mount, read)), carrier: carrierInHand(piece, read) },
+    sourceOf,
+  };
+}
+
+function mountInHand(mount: Mount, read: ReadonlyMap<string, number>): Mount {
+  const thickness = (of: "wall" | "plate") => read.get(`${mount.id}.${of}.thickness`) ?? mount[of].thickness;
+  return {
+    ...mount,
+    wall: { ...mount.wall, thickness: thickness("wall") },
+    plate: { ...mount.plate, thickness: thickness("plate") },
+  };
+}
+
+/** Of wire as wide as it is thick one reading is both. */
+function carrierInHand({ carrier }: Piece, read: ReadonlyMap<string, number>): Piece["carrier"] {
+  if (carrier.type !== "hoop") return carrier;
+  const { stock } = carrier;
+  const isEven = stock.section === "round" || stock.section === "square";
+  const thickness = read.get("hoop.thickness") ?? stock.thickness;
+  return { ...carrier, stock: { ...stock, thickness, width: isEven ? thickness : (read.get("hoop.width") ?? stock.width) } };
+}
