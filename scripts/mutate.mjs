@@ -29,9 +29,13 @@ function filesIn(folder) {
     .map((entry) => relative(root, join(entry.parentPath, entry.name)));
 }
 
-/** @param {string[]} args */
+/** A test that takes longer than this (ms) never ends: that is noticed too. */
+const LONGEST = 240_000;
+
+/** Run with a group of its own, so that what hangs is ended with all that it started. @param {string[]} args */
 function passes(args) {
-  return spawnSync(process.execPath, args, { cwd: copy, stdio: "ignore" }).status === 0;
+  const command = ["timeout", "--kill-after=5", String(LONGEST / 1000), process.execPath, ...args];
+  return spawnSync(/** @type {string} */ (command[0]), command.slice(1), { cwd: copy, stdio: "ignore" }).status === 0;
 }
 
 /** Whether nothing notices: the tests of its own folder first, then the types, then every test that imports it. @param {string} file */
