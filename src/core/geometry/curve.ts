@@ -71,9 +71,8 @@ export function pointOn([x, y]: Point, stroke: Stroke, share: number): Point {
     const angle = stroke.start + stroke.sweep * share;
     return [stroke.x + stroke.radius * Math.cos(angle), stroke.y + stroke.radius * Math.sin(angle)];
   }
-  const rest = 1 - share;
-  const [a, b, c, d] = [rest ** 3, 3 * rest * rest * share, 3 * rest * share * share, share ** 3];
-  return [0, 1].map((i) => a * [x, y][i]! + b * stroke.out[i]! + c * stroke.into[i]! + d * stroke.to[i]!) as unknown as Point;
+  const { out, into, to } = stroke;
+  return [cubic(x, out[0], into[0], to[0], share), cubic(y, out[1], into[1], to[1], share)];
 }
 
 /** The box round a curve, in mm. */
@@ -92,6 +91,11 @@ export function boxOf(curve: Curve): Box {
   return { left: reach(0, least), right: reach(0, most), low: reach(1, least), high: reach(1, most) };
 }
 
+function cubic(a: number, b: number, c: number, d: number, t: number): number {
+  const rest = 1 - t;
+  return rest * rest * (rest * a + 3 * t * b) + t * t * (3 * rest * c + t * d);
+}
+
 export function polygonCurve(points: readonly Point[]): Curve {
   return { from: points[0]!, strokes: points.slice(1).map((to): Stroke => ({ kind: "line", to })) };
 }
@@ -102,9 +106,11 @@ export interface Passed {
   /** The way out of the curve, a quarter turn to the right of the way along; of length 1. */
   readonly out: Point;
   readonly along: number;
+  /** How far it has turned by then (radians). */
+  readonly turn: number;
 }
 
-/** A bend misses the places it passes over by no more than this (mm). */
+/** A bend misses the place in its middle, where it lies furthest off, by no more than this (mm). */
 const MISS = 3e-4;
 const MOST_PASSED = 8;
 /** A bend turns no further than this (radians): beyond, its middle alone does not show how far off it is. */
@@ -122,13 +128,9 @@ export function bendsThrough(run: readonly Passed[]): Stroke[] {
   return strokes;
 }
 
-function turned({ out: [ax, ay] }: Passed, { out: [bx, by] }: Passed): number {
-  return Math.atan2(ax * by - ay * bx, ax * bx + ay * by);
-}
-
 /** Of a run of a circle the handles are 4/3 tan(a / 4) of its radius, a the turn: so much for its length of any gentle run. */
 function bendBetween(a: Passed, b: Passed): Extract<Stroke, { kind: "bend" }> {
-  const turn = Math.abs(turned(a, b));
+  const turn = Math.abs(b.turn - a.turn);
   const handle = (b.along - a.along) * (turn > 1e-6 ? (4 * Math.tan(turn / 4)) / (3 * turn) : 1 / 3);
   return {
     kind: "bend",
@@ -140,21 +142,22 @@ function bendBetween(a: Passed, b: Passed): Extract<Stroke, { kind: "bend" }> {
 
 function passesClose(run: readonly Passed[], from: number, to: number): boolean {
   const [a, b] = [run[from]!, run[to]!];
-  if (Math.abs(turned(a, b)) > MOST_TURN) return false;
+  if (Math.abs(b.turn - a.turn) > MOST_TURN) return false;
   const bend = bendBetween(a, b);
-  for (let k = from + 1; k < to; k++) if (missedBy(a, b, bend, run[k]!) > MISS) return false;
-  return true;
+  return missedBy(a, b, bend, run[(from + to) >> 1]!) < MISS;
 }
 
-/** How far off a place lies, measured along the way out of the curve there. */
-function missedBy(a: Passed, b: Passed, bend: Stroke, { at, out, along }: Passed): number {
-  const share = (along - a.along) / (b.along - a.along);
-  const off = (t: number): [number, number] => {
-    const [x, y] = pointOn(a.at, bend, t);
-    const [dx, dy] = [x - at[0], y - at[1]];
-    return [dy * out[0] - dx * out[1], dx * out[0] + dy * out[1]];
-  };
-  const [past, miss] = off(share);
-  const [pastNext, missNext] = off(share - past / (b.along - a.along));
-  return Math.abs(pastNext) < Math.abs(past) ? Math.abs(missNext) : Math.abs(miss);
+/** How far off a place lies, measured along the way out of the curve there: the bend is met by one step of Newton's rule from its share of the length. */
+function missedBy(a: Passed, b: Passed, { out, into, to }: Extract<Stroke, { kind: "bend" }>, place: Passed): number {
+  const [nx, ny] = place.out;
+  const long = b.along - a.along;
+  let t = (place.along - a.along) / long;
+  let miss = 0;
+  for (let step = 0; step < 2; step++) {
+    const dx = cubic(a.at[0], out[0], into[0], to[0], t) - place.at[0];
+    const dy = cubic(a.at[1], out[1], into[1], to[1], t) - place.at[1];
+    miss = Math.abs(dx * nx + dy * ny);
+    t -= (dy * nx - dx * ny) / long;
+  }
+  return miss;
 }

@@ -5,10 +5,11 @@ import { type Outline, withinOne } from "./outline";
 export function facing({ stations }: Outline, direction: number): number {
   const [dx, dy] = [Math.cos(direction), Math.sin(direction)];
   const reach = stations.map(({ x, y }) => x * dx + y * dy);
-  const most = reach.reduce((best, each) => Math.max(best, each), -Infinity);
-  const places = stations.flatMap(({ at }, i) => (most - reach[i]! < tolerance.sameLength ? [at] : []));
-  const first = places[0]!;
-  const across = places.map((at) => (at - first > 0.5 ? at - 1 : at));
+  let most = -Infinity;
+  for (const each of reach) if (each > most) most = each;
+  const places = stations.filter((_, i) => most - reach[i]! < tolerance.sameLength);
+  const first = places[0]!.at;
+  const across = places.map(({ at }) => (at - first > 0.5 ? at - 1 : at));
   const middle = (Math.min(...across) + Math.max(...across)) / 2;
   return withinOne(middle);
 }

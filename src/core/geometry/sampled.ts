@@ -40,9 +40,6 @@ interface Step {
   readonly area: number;
   readonly momentX: number;
   readonly momentY: number;
-  /** Integrals of the place along it, and over its turn. */
-  readonly line: Point;
-  readonly turn: Point;
 }
 
 /** Chords stay this close to the curve (mm), and turn no more than this from one to the next (radians). */
@@ -83,16 +80,10 @@ export function sampledOutline(spans: readonly Span[], inscribed?: number): Outl
   const bends = bendsOf(outline, isConvex);
   const moments = () => momentsOf(steps, outline);
   const pushed = pushedFrom(chords);
-  const known = new Map<number, Parallel>();
   return {
     ...outline,
     stationAt: (at) => stationAt(steps, perimeter, at - Math.floor(at)),
-    parallel: (d) => {
-      const key = Math.round(d / tolerance.sameLength);
-      const parallel = known.get(key) ?? parallelOf({ ...outline, moments }, pushed, bends, d);
-      known.set(key, parallel);
-      return parallel;
-    },
+    parallel: (d) => parallelOf({ ...outline, moments }, pushed, bends, d),
   };
 }
 
@@ -151,22 +142,16 @@ function stepsOf(spans: readonly Span[]): Step[] {
 }
 
 function stepOf(span: Span, from: number, to: number, start: number): Step {
-  let [length, area, momentX, momentY, lineX, lineY, turnX, turnY] = [0, 0, 0, 0, 0, 0, 0, 0];
+  let [length, area, momentX, momentY] = [0, 0, 0, 0];
   visitPanel(from, to, (u, weight) => {
     const motion = span(u);
-    const { x, y, dx, dy, ddx, ddy } = motion;
-    const speed = speedOf(motion);
-    const turn = (weight * (dx * ddy - dy * ddx)) / (speed * speed);
-    length += weight * speed;
-    lineX += weight * speed * x;
-    lineY += weight * speed * y;
-    turnX += turn * x;
-    turnY += turn * y;
+    const { x, y, dx, dy } = motion;
+    length += weight * speedOf(motion);
     area += (weight * (x * dy - y * dx)) / 2;
     momentX += (weight * x * x * dy) / 2;
     momentY -= (weight * y * y * dx) / 2;
   });
-  return { span, from, to, length, start, area, momentX, momentY, line: [lineX, lineY], turn: [turnX, turnY] };
+  return { span, from, to, length, start, area, momentX, momentY };
 }
 
 function isStraight(a: Motion, m: Motion, b: Motion): boolean {
@@ -318,15 +303,24 @@ function turnedAlong(stations: readonly Station[]): (place: Place) => number {
   };
 }
 
-/** A corner turns all at its place. */
+/** Integrals over the area, along the line and over the turn; a corner turns all at its place. */
 function momentsOf(steps: readonly Step[], { centre, area, corners }: Pick<Outline, "centre" | "area" | "corners">): Moments {
-  const along = (of: "line" | "turn", i: 0 | 1) => steps.reduce((sum, step) => sum + step[of][i], 0);
-  const [cx, cy] = [corners.reduce((sum, { x, turn }) => sum + x * turn, 0), corners.reduce((sum, { y, turn }) => sum + y * turn, 0)];
-  return {
-    area: [centre[0] * area, centre[1] * area],
-    line: [along("line", 0), along("line", 1)],
-    turn: [along("turn", 0) + cx, along("turn", 1) + cy],
+  const line: [number, number] = [0, 0];
+  const turn: [number, number] = [0, 0];
+  const add = (sum: [number, number], x: number, y: number, weight: number) => {
+    sum[0] += x * weight;
+    sum[1] += y * weight;
   };
+  for (const { x, y, turn: by } of corners) add(turn, x, y, by);
+  for (const { span, from, to } of steps)
+    visitPanel(from, to, (u, weight) => {
+      const motion = span(u);
+      const { x, y, dx, dy, ddx, ddy } = motion;
+      const speed = speedOf(motion);
+      add(line, x, y, weight * speed);
+      add(turn, x, y, (weight * (dx * ddy - dy * ddx)) / (speed * speed));
+    });
+  return { area: [centre[0] * area, centre[1] * area], line, turn };
 }
 
 type Sampled = Omit<Outline, "stationAt" | "parallel"> & { readonly moments: () => Moments };

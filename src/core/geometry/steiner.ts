@@ -23,6 +23,7 @@ interface Uncrossed extends Pick<Outline, "perimeter" | "area" | "extent" | "sta
 export function steinerLoop(outline: Uncrossed, d: number): Loop {
   const { perimeter, area, extent, turnedTo } = outline;
   const widened: Extent = (direction) => extent(direction) + 2 * d;
+  let drawn: Curve | null = null;
   const [length, enclosed] = [perimeter + TURN * d, area + perimeter * d + Math.PI * d * d];
   return {
     length,
@@ -36,22 +37,25 @@ export function steinerLoop(outline: Uncrossed, d: number): Loop {
         line: both((i) => (of.line[i] + d * of.turn[i]) / length),
       };
     },
-    curve: () => movedCurve(outline, d),
+    curve: () => (drawn ??= movedCurve(outline, d)),
     points: () => movedOut(outline, d),
     lengthTo: (place) => place.at * perimeter + d * turnedTo(place),
   };
 }
 
 /** The curve of an outline moved straight out by `d`: bends through its places, and the round of each corner that opens. */
-function movedCurve({ stations, corners, perimeter, turnedTo }: Uncrossed, d: number): Curve {
-  const passed = (station: Station, at: number): Passed => ({
-    at: [station.x + station.nx * d, station.y + station.ny * d],
-    out: [station.nx, station.ny],
-    along: at * perimeter + d * turnedTo({ ...station, at }),
+function movedCurve(outline: Uncrossed, d: number): Curve {
+  const { stations, corners, perimeter } = outline;
+  const turns = turnsOf(outline);
+  const passed = ({ x, y, nx, ny, at }: Station, i: number): Passed => ({
+    at: [x + nx * d, y + ny * d],
+    out: [nx, ny],
+    along: at * perimeter + d * turns[i]!,
+    turn: turns[i]!,
   });
   const [first] = stations as [Station];
   const strokes: Stroke[] = [];
-  let run: Passed[] = [passed(first, first.at)];
+  let run: Passed[] = [passed(first, 0)];
   const end = () => {
     strokes.push(...bendsThrough(run));
     run = [];
@@ -62,18 +66,29 @@ function movedCurve({ stations, corners, perimeter, turnedTo }: Uncrossed, d: nu
       end();
       strokes.push(...joinsAt(corners, station, d));
     }
-    run.push(passed(station, station.at));
+    run.push(passed(station, i + 1));
   });
   const last = stations.at(-1)!;
   if (isSamePlace(last, first)) {
     end();
     strokes.push(...joinsAt(corners, first, d));
   } else {
-    const closing = passed(first, first.at);
-    run.push({ ...closing, along: closing.along + perimeter + TURN * d });
+    const closing = passed(first, 0);
+    run.push({ ...closing, along: closing.along + perimeter + TURN * d, turn: closing.turn + TURN });
     end();
   }
-  return { from: passed(first, first.at).at, strokes };
+  return { from: passed(first, 0).at, strokes };
+}
+
+const turnsKnown = new WeakMap<readonly Station[], readonly number[]>();
+
+/** How far the outline has turned at each of its stations; the same for all its parallel curves. */
+function turnsOf({ stations, turnedTo }: Uncrossed): readonly number[] {
+  const known = turnsKnown.get(stations);
+  if (known) return known;
+  const turns = stations.map(turnedTo);
+  turnsKnown.set(stations, turns);
+  return turns;
 }
 
 function isSamePlace(a: Point2, b: Point2): boolean {

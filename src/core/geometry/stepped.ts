@@ -1,4 +1,5 @@
 import { type Curve, type Stroke, flattened, pointOn } from "./curve";
+import { facing } from "./facing";
 import { type Extent, type Loop, type Outline, type Place, type Point, outward } from "./outline";
 import { lineCentre, polygonCentre } from "./polygon";
 
@@ -19,6 +20,12 @@ export function reachAt(reaches: readonly Reach[], at: number): number {
   const found = reaches.find(({ from, to }) => (at >= from && at < to) || (at + 1 >= from && at + 1 < to));
   if (!found) throw new RangeError(`no reach at ${at}`);
   return found.out;
+}
+
+/** How far out it lies where the outline faces furthest along a direction (radians from +x). */
+export function reachAlong(outline: Outline, reaches: readonly Reach[], direction: number): number {
+  const [only] = reaches;
+  return reaches.length === 1 ? only!.out : reachAt(reaches, facing(outline, direction));
 }
 
 /** The same further out everywhere. */

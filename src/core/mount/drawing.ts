@@ -1,7 +1,6 @@
 import { type Curve } from "../geometry/curve";
-import { facing } from "../geometry/facing";
 import { type Loop, type Outline, type Place, type Point, type Station, loopsOf, outward } from "../geometry/outline";
-import { reachAt, steppedOut } from "../geometry/stepped";
+import { reachAlong, steppedOut } from "../geometry/stepped";
 import { domeCurve, domeShoulder } from "../stone/dome";
 import { GATHERS, strainAt } from "./gathering";
 import { type LaidOut, type Setting, cornerCode, layOut } from "./laid-out";
@@ -135,7 +134,7 @@ function drawSection({ outline, dome, wall, wallPlan, back, backPlan, netHeight 
     rim: wallPlan.thin > 0 ? dome.radius + fit + wall.thickness + wallPlan.thin : null,
     folded: cutOff(folded, netHeight),
     thickness: wall.thickness,
-    plate: { half: dome.radius + reachAt(backPlan.edge, facing(outline, ACROSS)), thickness: back.thickness },
+    plate: { half: dome.radius + reachAlong(outline, backPlan.edge, ACROSS), thickness: back.thickness },
     lift,
     shoulder: shoulder && [shoulder.x, shoulder.y + lift],
     radius: dome.radius,

@@ -1,6 +1,5 @@
 import { felt } from "../geometry/felt";
-import { facing } from "../geometry/facing";
-import { reachAt } from "../geometry/stepped";
+import { reachAlong } from "../geometry/stepped";
 import { type Corner, type Outline, type Place, type Point } from "../geometry/outline";
 import { type Blank, layBlank } from "../measure/blank";
 import { tolerance } from "../measure/tolerances";
@@ -188,9 +187,8 @@ function tapeRound(outline: Outline, places: readonly End[]): Blank {
 }
 
 function layPlate({ outline, backPlan }: Setting): Blank {
-  const [before, after] = [Math.PI, 0].map((way) => facing(outline, way)) as [number, number];
-  const [lead, trail] = [before, after].map((at) => reachAt(backPlan.edge, at)) as [number, number];
-  const margin = reachAt(backPlan.sawLine, after) - trail;
+  const [lead, trail] = [Math.PI, 0].map((way) => reachAlong(outline, backPlan.edge, way)) as [number, number];
+  const margin = reachAlong(outline, backPlan.sawLine, 0) - trail;
   const length = outline.extent(0);
   return layBlank(lead + length + trail, margin, margin, [
     { code: "stoneEdge", at: lead },

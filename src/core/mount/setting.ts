@@ -1,6 +1,6 @@
 import { type Outline } from "../geometry/outline";
 import { steppedOut } from "../geometry/stepped";
-import { type Contribution, together } from "../joint/contribution";
+import { type Contribution } from "../joint/contribution";
 import { type Tie } from "../joint/joint";
 import { figureOf } from "../measure/figure";
 import { type Dome } from "../stone/dome";
@@ -30,7 +30,7 @@ export interface SettingAsked {
 }
 
 export interface PlannedSetting {
-  readonly contribution: Contribution;
+  readonly contributions: readonly Contribution[];
   readonly tie: Tie;
   /** Its back's extent in mm along a direction given in radians from +x. */
   readonly extent: (direction: number) => number;
@@ -45,15 +45,15 @@ export function planSetting(asked: SettingAsked): PlannedSetting {
   const { standing } = wallPlan;
   const layers = laid(asked.layers, wall.fit.value + wall.thickness);
   const backPlan = BACKS[back.kind].plan({ mount, outline, wall: standing, layers, back });
-  const contribution = together([
+  const contributions = [
     setStone({ mount, stone, outline, tapeOff, wallThickness: wall.thickness }),
     wallPlan,
     backPlan,
     ...layers.map((layer) => LAYERS[layer.type]!.plan({ mount, outline, layer, wall: standing.part, plate: backPlan.tie.part })),
-  ]);
-  const value = (name: string) => figureOf(contribution.figures, `${mount}.wall.${name}`).value;
+  ];
+  const value = (name: string) => figureOf(wallPlan.figures, `${mount}.wall.${name}`).value;
   return {
-    contribution,
+    contributions,
     tie: backPlan.tie,
     extent: (direction) => steppedOut(outline, backPlan.edge).extent(direction),
     drawing: drawSetting({

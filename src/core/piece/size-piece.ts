@@ -38,7 +38,7 @@ export function sizePiece(asked: Piece, bench: BenchEntry, measured: Readings = 
   const carried = carriedBy.plan(carrier, mounts, bench);
   return {
     piece,
-    contribution: together([...mounts.map(({ setting }) => setting.contribution), carried.contribution]),
+    contribution: together([...mounts.flatMap(({ setting }) => setting.contributions), carried.contribution]),
     drawing: {
       settings: Object.fromEntries(mounts.map(({ id, setting }) => [id, setting.drawing])),
       carrier: carried.drawing,

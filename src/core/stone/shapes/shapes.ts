@@ -1,4 +1,5 @@
-import { type Outline } from "../../geometry/outline";
+import { type Outline, type Parallel } from "../../geometry/outline";
+import { tolerance } from "../../measure/tolerances";
 import { type Cushion, cushion } from "./cushion";
 import { type Free, free } from "./free";
 import { type Heart, heart } from "./heart";
@@ -42,7 +43,24 @@ const made = new WeakMap<OutlineShape, Outline>();
 export function outlineOfShape(shape: OutlineShape): Outline {
   const known = made.get(shape);
   if (known) return known;
-  const outline = kindOf(shape).outline(shape);
+  const outline = remembering(kindOf(shape).outline(shape));
   made.set(shape, outline);
   return outline;
 }
+
+/** An outline whose parallel curves are worked out once each: a plan asks for the same ones again and again. */
+function remembering(outline: Outline): Outline {
+  const known = new Map<number, Parallel>();
+  return {
+    ...outline,
+    parallel: (d) => {
+      const key = Math.round(d / tolerance.sameLength);
+      const parallel = known.get(key) ?? outline.parallel(d);
+      if (known.size >= MOST_PARALLELS) known.clear();
+      known.set(key, parallel);
+      return parallel;
+    },
+  };
+}
+
+const MOST_PARALLELS = 256;
