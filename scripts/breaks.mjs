@@ -7,11 +7,14 @@ import ts from "typescript";
 /** @type {Record<string, string>} */
 const OTHER_SIGN = { "+": "-", "-": "+", "*": "/", "/": "*" };
 /** @type {Record<string, string>} */
-const OTHER_TEST = { "<": "<=", "<=": "<", ">": ">=", ">=": ">", "===": "!==", "!==": "===", "&&": "||", "||": "&&" };
+const OTHER_TEST = { "<": ">=", "<=": ">", ">": "<=", ">=": "<", "===": "!==", "!==": "===", "&&": "||", "||": "&&" };
+/** Of counts: two lengths in mm are never quite equal, so that nobody can tell on which side of an edge they fall. @type {Record<string, string>} */
+const ITS_EDGE = { "<": "<=", "<=": "<", ">": ">=", ">=": ">" };
 
 /**
- * Every small break of a file of TypeScript: signs flipped, comparisons moved to their edge or turned round, conditions dropped, constants
- * changed by a hundredth, greatest for least, and in what is said one text for another.
+ * Every small break of a file of TypeScript: signs flipped, comparisons turned round, those of counts moved to their edge, conditions dropped,
+ * constants changed by a hundredth, greatest for least, and in what is said one text for another. How long something waits is left as it is: no
+ * test looks at a clock.
  * @param {string} path
  * @param {string} source
  * @returns {Break[]}
@@ -29,14 +32,15 @@ export function breaksOf(path, source) {
     if (ts.isTypeNode(node) || ts.isInterfaceDeclaration(node) || ts.isTypeAliasDeclaration(node) || ts.isImportDeclaration(node)) return;
     if (ts.isBinaryExpression(node)) {
       const sign = node.operatorToken.getText(file);
-      const other = OTHER_SIGN[sign] ?? OTHER_TEST[sign];
+      const isCount = [node.left, node.right].some((side) => isCounted(side.getText(file)));
+      const other = OTHER_SIGN[sign] ?? (isCount ? ITS_EDGE[sign] : undefined) ?? OTHER_TEST[sign];
       const isText = sign === "+" && [node.left, node.right].some((side) => ts.isStringLiteralLike(side) || ts.isTemplateExpression(side));
       if (other && !isText) put(node.operatorToken, other, `${sign} is ${other}`);
     } else if (ts.isIfStatement(node)) {
       put(node.expression, "false", `never: if (${node.expression.getText(file).slice(0, 50)})`);
     } else if (ts.isConditionalExpression(node)) {
       put(node.condition, "true", `always: ${node.condition.getText(file).slice(0, 50)}`);
-    } else if (ts.isNumericLiteral(node) && !isKey(node)) {
+    } else if (ts.isNumericLiteral(node) && !isKey(node) && !isTime(node)) {
       const value = Number(node.text);
       put(node, Number.isInteger(value) ? String(value + 1) : String(value * 1.01), `${node.text} is a little more`);
     } else if (ts.isPropertyAccessExpression(node) && node.expression.getText(file) === "Math") {
@@ -57,6 +61,16 @@ export function breaksOf(path, source) {
     });
   }
   return breaks;
+}
+
+/** @param {string} text */
+function isCounted(text) {
+  return /^\d+$|\.(length|size)$/.test(text);
+}
+
+/** Whether a number is a time to wait, by its constant's name. @param {ts.Node} node */
+function isTime({ parent }) {
+  return ts.isVariableDeclaration(parent) && /_MS$/.test(parent.name.getText());
 }
 
 /** Whether a literal names a property, or is part of a type. @param {ts.Node} node */

@@ -3,6 +3,7 @@ import { type FindingCode, finding } from "@/core/measure/finding";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { type FaultCode, fault } from "@/core/piece/fault";
 import { planPiece } from "@/core/piece/plan-piece";
+import { type Tenderness } from "@/core/stone/stone";
 import { faultMessage } from "./faults";
 import { findingText } from "./findings";
 import { METRIC } from "./show";
@@ -292,4 +293,23 @@ test("the steps of the demo's pieces, each as it is first said", () => {
       "Cut the seat straight down, 2.35 mm deep. Slow, with oil, the tube held upright; look often: what is cut too deep cannot be put back.",
     ],
   ]);
+});
+
+test("a stone that patina or steel shot would harm says by what", () => {
+  const tern = demoPiece("tern-ring");
+  const surface = (material: { tender?: readonly Tenderness[]; mohs?: number }) => {
+    const [mount] = tern.mounts;
+    const piece = { ...tern, mounts: [{ ...mount!, stone: { ...mount!.stone, material: { name: "opal", ...material } } }] };
+    const plan = planPiece(piece, SHIPPED_BENCH);
+    return stepText(
+      plan.steps.find(({ code }) => code === "set.surface")!,
+      plan,
+      METRIC,
+    );
+  };
+  expect(surface({ tender: ["water", "acid"] })).toBe("Patina and tumble now: the stone would not survive it (tender to water, acid).");
+  expect(surface({ tender: ["sulphur"], mohs: 3 })).toBe(
+    "Patina and tumble now: the stone would not survive it (tender to sulphur, too soft for steel shot).",
+  );
+  expect(surface({ mohs: 7 })).toBe("Patina and tumble now, before the stone goes in.");
 });

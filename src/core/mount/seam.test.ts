@@ -27,6 +27,16 @@ test("runs are found with their edges between places, across the datum too, and 
   sides.forEach(({ from, to }) => expect(to - from).toBeCloseTo(1 / 8, 9));
 });
 
+test("the one side that a carrier leaves free has the seam, however many it meets", () => {
+  const square = shaped({ shape: "rectangle", length: 12, width: 12, corner: 1 });
+  const sides = [0, 0.25, 0.5, 0.75];
+  for (const free of sides) {
+    const met = sides.filter((side) => side !== free);
+    expect(straightestPlace(square, met)).toBeCloseTo(free, 9);
+  }
+  expect(straightestPlace(square, sides)).toBeCloseTo(0, 9);
+});
+
 test("places lie apart the short way round", () => {
   expect(apart(0.9, 0.1)).toBeCloseTo(0.2, 12);
   fc.assert(
