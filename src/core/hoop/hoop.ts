@@ -1,5 +1,6 @@
 import { type Contribution, type WorkedJoint } from "../joint/contribution";
 import { step } from "../making/step";
+import { type Blank, layBlank } from "../measure/blank";
 import { type Finding, finding } from "../measure/finding";
 import { type Figure, type Figures, type School, type Sourced, single, sum, taken, term } from "../measure/figure";
 import { type Metal, massOf } from "../metal/metals";
@@ -47,6 +48,7 @@ export function planHoop(hoop: Hoop, bases: readonly Base[]): HoopPlan {
   const inside = sum("mm", [taken("size", hoop.size), taken("wideBand", hoop.wideBand)]);
   const neutral = fibre(hoop.section);
   const net = form.netLength(hoop, inside.value);
+  const cut = cutLength(hoop, net);
   const outside = inside.value / 2 + hoop.section.thickness;
   const mass = massOf(hoop.metal, net.value * sectionArea(hoop.section));
   const seats = bases.map((base) => form.seat(hoop, outside, base));
@@ -57,7 +59,7 @@ export function planHoop(hoop: Hoop, bases: readonly Base[]): HoopPlan {
       "hoop.insideDiameter": inside,
       "hoop.fibre": single("mm", neutral.distance, neutral.note),
       "hoop.netLength": net,
-      "hoop.cutLength": { ...cutLength(hoop, net), schools: otherRules(hoop, inside.value) },
+      "hoop.cutLength": { ...cut, schools: otherRules(hoop, inside.value) },
       "hoop.padding": sum("mm", [padding(hoop, net)]),
       "hoop.mass": single("g", mass, "density"),
       "hoop.lostPerMillimetre": single("mm", 1 / Math.PI, "lostPerMillimetre"),
@@ -73,9 +75,19 @@ export function planHoop(hoop: Hoop, bases: readonly Base[]): HoopPlan {
     ],
     parts: [{ id: HOOP, kind: "hoop", mount: null, metal: hoop.metal, mass, thickness: hoop.section.thickness }],
     joints: [...seams, ...seats.map((seat, i) => mountJoint(bases, i, seat, seams))],
+    laid: { [HOOP]: layHoop(hoop, net.value, cut.value) },
     first: [],
     last: [],
   };
+}
+
+/** The blank as it is cut, from its end at the seam. */
+function layHoop({ losses }: Hoop, net: number, cut: number): Blank {
+  const lead = losses.squaring.value / 2;
+  return layBlank(net, lead, cut - net - lead, [
+    { code: "seam", at: 0 },
+    { code: "front", at: net / 2 },
+  ]);
 }
 
 const HOOP = "hoop";

@@ -1,5 +1,6 @@
 import { type Step, type JointWork } from "../making/step";
 import { type Work } from "../making/steps";
+import { type Blank } from "../measure/blank";
 import { type Finding } from "../measure/finding";
 import { type Figures } from "../measure/figure";
 import { type Assembly, type Joint, type Part } from "./joint";
@@ -15,12 +16,14 @@ export interface Contribution {
   /** Of the same part that two build, a cup's wall and its base, the masses add up. */
   readonly parts: readonly Part[];
   readonly joints: readonly WorkedJoint[];
+  /** What lies along a rule, by the part it is cut for. */
+  readonly laid: Readonly<Record<string, Blank>>;
   /** What is done cold, before any heat, and what when there is no more. */
   readonly first: readonly Step[];
   readonly last: readonly Step[];
 }
 
-export const NOTHING: Contribution = { figures: {}, findings: [], parts: [], joints: [], first: [], last: [] };
+export const NOTHING: Contribution = { figures: {}, findings: [], parts: [], joints: [], laid: {}, first: [], last: [] };
 
 /** Everything that is built, in the order a plan lists it. */
 export function together(all: readonly Contribution[]): Contribution {
@@ -29,6 +32,7 @@ export function together(all: readonly Contribution[]): Contribution {
     findings: all.flatMap(({ findings }) => findings),
     parts: addedUp(all.flatMap(({ parts }) => parts)),
     joints: all.flatMap(({ joints }) => joints),
+    laid: Object.assign({}, ...all.map(({ laid }) => laid)) as Contribution["laid"],
     first: all.flatMap(({ first }) => first),
     last: all.flatMap(({ last }) => last),
   };

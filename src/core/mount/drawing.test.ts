@@ -14,10 +14,14 @@ function drawn(piece: Piece, more: Partial<Mount["stone"]> = {}, wall: Partial<M
     { ...piece, mounts: [{ ...mount, stone: { ...mount.stone, ...more }, wall: { ...mount.wall, ...wall } }] },
     SHIPPED_BENCH,
   );
-  return { drawing: plan.drawing.settings[mount.id]!, figure: (name: string) => plan.figures[`${mount.id}.${name}`]!.value };
+  const laid = (part: string) => plan.drawing.laid[`${mount.id}.${part}`]!;
+  return { drawing: plan.drawing.settings[mount.id]!, laid, figure: (name: string) => plan.figures[`${mount.id}.${name}`]!.value };
 }
 const shaped = (outline: Mount["stone"]["outline"]) => drawn(tern, { outline }, { seamAt: "auto" });
-const marks = (outline: Mount["stone"]["outline"]) => shaped(outline).drawing.tape.marks.map(({ code }) => code);
+const marks = (outline: Mount["stone"]["outline"]) =>
+  shaped(outline)
+    .laid("stone")
+    .marks.map(({ code }) => code);
 
 test("along the tape stand ends, rounded corners, points and notches, each by what it is", () => {
   expect(marks({ shape: "oval", length: 16, width: 12 })).toEqual(["end", "end"]);
@@ -31,8 +35,8 @@ test("along the tape stand ends, rounded corners, points and notches, each by wh
 
 test("on the strip a heart's notch lies half way round from its point, whatever the seam", () => {
   for (const seamAt of ["auto", 0.2, 0.3, 0.8] as const) {
-    const { drawing, figure } = drawn(demoPiece("thrift-ring"), {}, { seamAt });
-    const { marks, losses } = drawing.stock.blank;
+    const { laid, figure } = drawn(demoPiece("thrift-ring"), {}, { seamAt });
+    const { marks, losses } = laid("wall");
     const at = (code: string) => marks.find((mark) => mark.code === code)!.at - losses[0]!.to;
     const net = figure("wall.netLength");
     expect((((at("notch") - at("point")) % net) + net) % net).toBeCloseTo(net / 2, 4);
@@ -81,19 +85,19 @@ test("an uneven stone's top edge is lift, turn-in and lip at every place, and cl
 });
 
 test("notches lie evenly with the seam between two, and what has no seam lies on the rule as what it is", () => {
-  const { drawing, figure } = drawn(demoPiece("kelp-ring"));
-  const { notches, blank } = drawing.stock;
+  const { drawing, laid, figure } = drawn(demoPiece("kelp-ring"));
+  const { notches } = drawing.stock;
   expect(notches).toHaveLength(figure("wall.notches"));
   expect(notches[1]! - notches[0]!).toBeCloseTo(figure("wall.notchPitch"), 9);
-  expect(notches[0]! - blank.losses[0]!.to).toBeCloseTo(figure("wall.notchPitch") / 2, 9);
+  expect(notches[0]! - laid("wall").losses[0]!.to).toBeCloseTo(figure("wall.notchPitch") / 2, 9);
   const tube = drawn(demoPiece("knot-ring"));
   expect(tube.drawing.stock).toMatchObject({ tall: 6.9, notches: [] });
-  expect(tube.drawing.stock.blank.length).toBeCloseTo(tube.figure("wall.cutHeight"), 9);
+  expect(tube.laid("wall").length).toBeCloseTo(tube.figure("wall.cutHeight"), 9);
   expect(tube.drawing.plan.seam).toBeNull();
   expect(tube.drawing.section).toMatchObject({ shelf: 2.5, rim: null });
   expect(tube.drawing.section.wall.outside).toBeCloseTo(3.45, 9);
   const cup = drawn(demoPiece("samphire-ring"));
-  expect(cup.drawing.stock.blank.length).toBeCloseTo(10.1, 9);
+  expect(cup.laid("wall").length).toBeCloseTo(10.1, 9);
   expect(cup.drawing.section.rim! - cup.drawing.section.wall.outside).toBeCloseTo(cup.figure("wall.thin"), 9);
   expect(cup.drawing.plan.sawLine).toEqual(cup.drawing.plan.plateEdge);
 });

@@ -2,9 +2,8 @@ import { type Curve } from "../geometry/curve";
 import { type Loop, type Outline, type Place, type Point, type Station, loopsOf, outward } from "../geometry/outline";
 import { reachAlong, steppedOut } from "../geometry/stepped";
 import { domeCurve, domeShoulder } from "../stone/dome";
-import { GATHERS, strainAt } from "./gathering";
 import { type LaidOut, type Setting, cornerCode, layOut } from "./laid-out";
-import { type Run, foldedCorners, runsWhere } from "./seam";
+import { type Run, foldedCorners } from "./seam";
 import { type WallPlan } from "./wall";
 
 /** The setting from above, in mm, y upward. */
@@ -55,17 +54,15 @@ export interface SettingDrawing extends LaidOut {
 }
 
 export function drawSetting(setting: Setting): SettingDrawing {
-  const { outline, wall, wallPlan } = setting;
-  const runs = runsWhere(outline, (curvature) => strainAt(curvature, wall, wallPlan.cover) - GATHERS.drawn);
   return {
-    plan: drawPlan(setting, runs),
+    plan: drawPlan(setting),
     section: drawSection(setting),
-    schools: wallPlan.schools,
-    ...layOut(setting, runs),
+    schools: setting.wallPlan.schools,
+    ...layOut(setting),
   };
 }
 
-function drawPlan({ outline, wall, wallPlan, backPlan }: Setting, runs: readonly Run[]): SettingPlan {
+function drawPlan({ outline, wall, wallPlan, backPlan }: Setting): SettingPlan {
   const fit = wall.fit.value;
   const at = (d: number) => outward(outline, d).curve();
   return {
@@ -77,7 +74,7 @@ function drawPlan({ outline, wall, wallPlan, backPlan }: Setting, runs: readonly
     sawLine: steppedOut(outline, backPlan.sawLine).curve(),
     seam: wallPlan.seamAt === null ? null : outline.stationAt(wallPlan.seamAt),
     places: outline.stations,
-    gathers: alongMiddle(outline, wallPlan.middle, runs),
+    gathers: alongMiddle(outline, wallPlan.stock.middle, wallPlan.stock.gathers),
     corners: foldedCorners(outline).map((place) => ({ code: cornerCode(place), place })),
   };
 }
@@ -114,8 +111,9 @@ function lengthsAlong(points: readonly Point[], length: number): number[] {
 const DOME_STEPS = 48;
 const ACROSS = Math.PI / 2;
 
-function drawSection({ outline, dome, wall, wallPlan, back, backPlan, netHeight }: Setting): SettingSection {
+function drawSection({ outline, dome, wall, wallPlan, back, backPlan }: Setting): SettingSection {
   const lift = wall.lift.value;
+  const { netHeight } = wallPlan.stock;
   const places = domeCurve(dome, DOME_STEPS);
   const fit = wall.fit.value;
   const half = wall.thickness / 2;

@@ -1,34 +1,24 @@
 import { felt } from "../geometry/felt";
-import { reachAlong } from "../geometry/stepped";
 import { type Corner, type Outline, type Place, type Point } from "../geometry/outline";
 import { type Blank, layBlank } from "../measure/blank";
 import { tolerance } from "../measure/tolerances";
 import { type Dome, cover } from "../stone/dome";
 import { isUneven, turnInProfile } from "../stone/profile";
 import { type Stone } from "../stone/stone";
-import { lipFigure } from "./plan-wall";
+import { lipFigure } from "./lip";
 import { type Back, type BackPlan } from "./backs/back";
 import { lengthOf } from "./ready-wall";
 import { type Run, foldedCorners, runsWhere } from "./seam";
-import { type Wall, type WallPlan } from "./wall";
+import { type Stock, type Wall, type WallPlan } from "./wall";
 
-/** What of a setting lies along a rule. */
+/** What of a setting's wall is drawn along its rule beside the blank. */
 export interface LaidOut {
-  /** What the wall is made of as it lies on a rule: a strip from its end at the seam, a tube from its foot, a cup along its length. */
-  readonly stock: {
-    readonly blank: Blank;
-    readonly tall: number;
-    /** Where the notches of a notched strip are sawn, in mm from its end. */
-    readonly notches: readonly number[];
-  };
+  /** What the wall is made of as it lies on a rule: how tall it is, and where its notches are sawn, in mm from its end. */
+  readonly stock: { readonly tall: number; readonly notches: readonly number[] };
   /** The top edge of an uneven stone's wall along its strip, height over length, from the seam; null where it is even. */
   readonly top: readonly Point[] | null;
   /** Where the side leans in along the tape, height over length; the heights it is drawn through, by the same. */
   readonly turnIn: { readonly curve: readonly Point[]; readonly nodes: readonly Point[] };
-  /** A tape round the stone, from the datum. */
-  readonly tape: Blank;
-  /** The plate's blank, lengthwise. */
-  readonly plate: Blank;
 }
 
 /** A setting with all that was worked out for it. */
@@ -40,54 +30,39 @@ export interface Setting {
   readonly wallPlan: WallPlan;
   readonly back: Back;
   readonly backPlan: BackPlan;
-  readonly netHeight: number;
-  readonly cutHeight: number;
-  readonly netLength: number;
 }
 
-/** `runs` are where the wall gathers enough to be seen. */
-export function layOut(setting: Setting, runs: readonly Run[]): LaidOut {
-  const { outline } = setting;
-  const marks = ends(outline);
-  return {
-    stock: layStock(setting, marks, runs),
-    top: topEdge(setting),
-    turnIn: turnInAlong(setting),
-    tape: tapeRound(outline, marks),
-    plate: layPlate(setting),
-  };
+export function layOut(setting: Setting): LaidOut {
+  const { stock } = setting.wallPlan;
+  return { stock: { tall: tallOf(stock), notches: notchesAlong(stock) }, top: topEdge(setting), turnIn: turnInAlong(setting) };
 }
 
-function layStock(setting: Setting, marks: readonly End[], runs: readonly Run[]): LaidOut["stock"] {
-  const { outline, wall, wallPlan, cutHeight, netHeight } = setting;
-  if (wallPlan.seamAt !== null) {
-    return { blank: unroll(setting, wallPlan.seamAt, marks, runs), tall: cutHeight, notches: notchesAlong(setting) };
-  }
+/** A wall's stock along a rule: a strip from its end at the seam, a tube from its foot, a cup along its length. */
+export function layStock(stock: Stock): Blank {
+  const { outline, wall, seamAt, netHeight } = stock;
+  if (seamAt !== null) return unroll(stock, seamAt);
   const { foot, top } = wall.losses;
-  const across = lengthOf(outline);
   if (wall.source === "cup") {
     const { value: gap } = wall.fit;
-    return {
-      blank: layBlank(across + 2 * gap, 0, 0, [
-        { code: "stoneEdge", at: gap },
-        { code: "stoneEdge", at: across + gap },
-      ]),
-      tall: cutHeight,
-      notches: [],
-    };
+    const across = lengthOf(outline);
+    return layBlank(across + 2 * gap, 0, 0, [
+      { code: "stoneEdge", at: gap },
+      { code: "stoneEdge", at: across + gap },
+    ]);
   }
-  return {
-    blank: layBlank(netHeight, foot.value, top.value, [
-      { code: "foot", at: 0 },
-      { code: "seat", at: Math.min(netHeight, wall.lift.value) },
-    ]),
-    tall: wall.ready?.at?.outside ?? across + 2 * (wall.fit.value + wall.thickness),
-    notches: [],
-  };
+  return layBlank(netHeight, foot.value, top.value, [
+    { code: "foot", at: 0 },
+    { code: "seat", at: Math.min(netHeight, wall.lift.value) },
+  ]);
+}
+
+function tallOf({ outline, wall, seamAt, cutHeight }: Stock): number {
+  if (seamAt !== null || wall.source === "cup") return cutHeight;
+  return wall.ready?.at?.outside ?? lengthOf(outline) + 2 * (wall.fit.value + wall.thickness);
 }
 
 /** The seam falls midway between two notches. */
-function notchesAlong({ wall, wallPlan: { notches }, netLength }: Setting): number[] {
+function notchesAlong({ wall, notches, netLength }: Stock): number[] {
   const lead = wall.losses.squaring.value / 2;
   return Array.from({ length: Math.min(notches, MOST_NOTCHES) }, (_, i) => lead + ((i + 0.5) * netLength) / notches);
 }
@@ -96,16 +71,16 @@ function notchesAlong({ wall, wallPlan: { notches }, netLength }: Setting): numb
 const MOST_NOTCHES = 400;
 
 /** Marks and gathering runs along the strip, measured on the wall's middle. */
-function unroll(setting: Setting, seamAt: number, places: readonly End[], runs: readonly Run[]): Blank {
-  const { outline, wall, netLength } = setting;
-  const along = pastSeam(setting, seamAt);
+function unroll(stock: Stock, seamAt: number): Blank {
+  const { outline, wall, netLength } = stock;
+  const along = pastSeam(stock, seamAt);
   const place = (at: number) => along(outline.stationAt(at));
   const marks = [
     { code: "seam" as const, at: 0 },
-    ...places.map(({ code, place }) => ({ code, at: along(place) })),
+    ...ends(outline).map(({ code, place }) => ({ code, at: along(place) })),
     { code: "farSide" as const, at: netLength / 2 },
   ];
-  const gathers = runs.flatMap(({ from, to }) => {
+  const gathers = stock.gathers.flatMap(({ from, to }) => {
     if (to - from >= 1) return [{ from: 0, to: netLength }];
     const [start, end] = [place(from), place(to)];
     if (start <= end) return [{ from: start, to: end }];
@@ -125,7 +100,7 @@ function unroll(setting: Setting, seamAt: number, places: readonly End[], runs: 
 }
 
 /** How far along the wall, in mm of its net length from the seam, the place lies that is level with one of the outline. */
-function pastSeam({ outline, wallPlan: { middle }, netLength }: Setting, seamAt: number): (place: Place) => number {
+function pastSeam({ outline, middle, netLength }: Stock, seamAt: number): (place: Place) => number {
   const seam = middle.lengthTo(outline.stationAt(seamAt));
   return (place) => {
     const past = (middle.lengthTo(place) - seam + middle.length) % middle.length;
@@ -140,12 +115,12 @@ const LIP_STEPS = 12;
 
 /** Lift, turn-in and lip at each place, filed to by the turn-in rule. */
 function topEdge(setting: Setting): Point[] | null {
-  const { outline, stone, wall, wallPlan, netLength } = setting;
-  const { seamAt } = wallPlan;
+  const { outline, stone, wall, wallPlan } = setting;
+  const { seamAt, netLength } = wallPlan.stock;
   if (!isUneven(stone) || wall.height.rule !== "turn-in" || seamAt === null) return null;
   const profile = turnInProfile(stone);
   const lipAt = lipsBetween(setting);
-  const along = pastSeam(setting, seamAt);
+  const along = pastSeam(wallPlan.stock, seamAt);
   const edge = Array.from({ length: PROFILE_STEPS }, (_, i): Point => {
     const at = seamAt + i / PROFILE_STEPS;
     return [i === 0 ? 0 : along(outline.stationAt(at)), wall.lift.value + profile(at) + lipAt(profile(at))];
@@ -180,20 +155,10 @@ function turnInAlong({ outline, stone }: Setting): LaidOut["turnIn"] {
   };
 }
 
-/** The tape starts at the datum, which is an end of most outlines. */
-function tapeRound(outline: Outline, places: readonly End[]): Blank {
-  const marks = places.map(({ code, place }) => ({ code, at: place.at * outline.perimeter }));
+/** A tape round the stone, from the datum, which is an end of most outlines. */
+export function tapeRound(outline: Outline): Blank {
+  const marks = ends(outline).map(({ code, place }) => ({ code, at: place.at * outline.perimeter }));
   return layBlank(outline.perimeter, 0, 0, marks.length > 0 ? marks : [{ code: "farSide", at: outline.perimeter / 2 }]);
-}
-
-function layPlate({ outline, backPlan }: Setting): Blank {
-  const [lead, trail] = [Math.PI, 0].map((way) => reachAlong(outline, backPlan.edge, way)) as [number, number];
-  const margin = reachAlong(outline, backPlan.sawLine, 0) - trail;
-  const length = outline.extent(0);
-  return layBlank(lead + length + trail, margin, margin, [
-    { code: "stoneEdge", at: lead },
-    { code: "stoneEdge", at: lead + length },
-  ]);
 }
 
 const TURN = 2 * Math.PI;
@@ -207,8 +172,18 @@ interface End {
   readonly place: Place;
 }
 
-/** Points and notches, and the middles of the runs that turn fastest. */
-function ends(outline: Outline): End[] {
+const knownEnds = new WeakMap<Outline, readonly End[]>();
+
+/** Points and notches, and the middles of the runs that turn fastest; looked for once for each outline. */
+function ends(outline: Outline): readonly End[] {
+  const known = knownEnds.get(outline);
+  if (known) return known;
+  const found = endsOf(outline);
+  knownEnds.set(outline, found);
+  return found;
+}
+
+function endsOf(outline: Outline): End[] {
   const limit = (SHARPER * TURN) / outline.perimeter;
   const tight = runsWhere(outline, (curvature) => curvature - limit).filter(
     (run) => run.to - run.from < 1 && turnAlong(outline, run) >= LEAST_CORNER,

@@ -4,10 +4,13 @@ import { type StepCode, step } from "../making/step";
 import { type Finding, finding } from "../measure/finding";
 import { type Figure, type School, single, sum, taken, term } from "../measure/figure";
 import { massOf } from "../metal/metals";
-import { type Cover, type Dome, cover } from "../stone/dome";
+import { type Dome, cover } from "../stone/dome";
 import { isSoft } from "../stone/stone";
-import { gatherFindings, gathering } from "./gathering";
+import { GATHERS, gatherFindings, gathering, strainAt } from "./gathering";
 import { planReady } from "./ready-wall";
+import { layStock } from "./laid-out";
+import { lipFigure } from "./lip";
+import { runsWhere } from "./seam";
 import { HAND_PUSHER } from "./set-stone";
 import { planStrip } from "./strip-wall";
 import { type HeightBySchool, type HeightRule, type Wall, type WallPlan } from "./wall";
@@ -49,9 +52,14 @@ export function planWall({ mount: id, outline, dome, wall, carrierPlaces, stone,
   const mass = massOf(wall.metal, volume);
   const key = (name: string) => `${id}.wall.${name}`;
   const part = `${id}.wall`;
+  const gathers = runsWhere(outline, (curvature) => strainAt(curvature, wall, covered) - GATHERS.drawn);
+  const notches = ofSource.figures[key("notches")]?.value ?? 0;
+  const stock = {
+    ...{ outline, wall, middle, notches, gathers, seamAt: ofSource.seamAt },
+    ...{ netLength: net.value, netHeight: netHeight.value, cutHeight: cutHeight.value },
+  };
   const seams = ofSource.seamAt === null ? [] : [seamOf(id, wall, netHeight.value, ofSource.seamAt)];
   return {
-    middle,
     parts: [{ id: part, kind: "wall", mount: id, metal: wall.metal, mass, thickness: wall.thickness }],
     joints: seams,
     standing: {
@@ -62,12 +70,13 @@ export function planWall({ mount: id, outline, dome, wall, carrierPlaces, stone,
       footArea: net.value * wall.thickness + shelfArea,
       joints: seams.map((seam) => seam.id),
     },
+    laid: { [part]: layStock(stock) },
+    stock,
     first: ofSource.first,
     last: [],
     seamAt: ofSource.seamAt,
     shelf: ofSource.shelf,
     thin: ofSource.thin,
-    notches: ofSource.figures[key("notches")]?.value ?? 0,
     schools: HEIGHT_RULES.map((rule) => bySchool(rule, heights[rule].value, dome, wall, lip.value)),
     cover: covered,
     figures: {
@@ -139,14 +148,6 @@ function netLength(outline: Outline, middle: Loop, wall: Wall): Figure {
     term("outline", outline.perimeter, "stone", "perimeter"),
     term("wall", round - fitShare, "formula", "parallel"),
     { ...taken("fit", wall.fit), value: fitShare },
-  ]);
-}
-
-/** The lip that a catch takes: along the dome, or over a flat face, and the fold of the metal. */
-export function lipFigure(dome: Dome, covered: Cover, wall: Wall): Figure {
-  return sum("mm", [
-    dome.exponent === "flat" ? term("catch", covered.arc, wall.catch.from, "lip.flat") : term("arc", covered.arc, "formula"),
-    term("fold", (wall.thickness / 2) * covered.lean, "formula"),
   ]);
 }
 

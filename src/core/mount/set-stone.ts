@@ -3,6 +3,7 @@ import { type Contribution, NOTHING } from "../joint/contribution";
 import { type Step, type StepCode, step } from "../making/step";
 import { type Finding, finding } from "../measure/finding";
 import { type Figures, single } from "../measure/figure";
+import { tapeRound } from "./laid-out";
 import { tolerance } from "../measure/tolerances";
 import { type Stone, type Tenderness, isSoft } from "../stone/stone";
 
@@ -33,6 +34,7 @@ export function setStone({ mount, stone, outline, tapeOff, wallThickness }: Ston
     ...NOTHING,
     figures: outlineFigures(mount, outline, tapeOff),
     findings: tapeFindings(mount, tapeOff),
+    laid: { [`${mount}.stone`]: tapeRound(outline) },
     first: [
       step(mount, "stone.look", "stone", { checks: ["stone.sound", "stone.flatBack"], values: { stone: called } }),
       step(mount, "stone.measure", "stone", { target: `${mount}.outline.perimeter`, values: { stone: called } }),

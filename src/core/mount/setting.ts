@@ -2,7 +2,6 @@ import { type Outline } from "../geometry/outline";
 import { steppedOut } from "../geometry/stepped";
 import { type Contribution } from "../joint/contribution";
 import { type Tie } from "../joint/joint";
-import { figureOf } from "../measure/figure";
 import { type Dome } from "../stone/dome";
 import { type Stone } from "../stone/stone";
 import { type Back } from "./backs/back";
@@ -51,14 +50,10 @@ export function planSetting(asked: SettingAsked): PlannedSetting {
     backPlan,
     ...layers.map((layer) => LAYERS[layer.type]!.plan({ mount, outline, layer, wall: standing.part, plate: backPlan.tie.part })),
   ];
-  const value = (name: string) => figureOf(wallPlan.figures, `${mount}.wall.${name}`).value;
   return {
     contributions,
     tie: backPlan.tie,
     extent: (direction) => steppedOut(outline, backPlan.edge).extent(direction),
-    drawing: drawSetting({
-      ...{ outline, stone, dome, wall, wallPlan, back, backPlan },
-      ...{ netHeight: value("netHeight"), cutHeight: value("cutHeight"), netLength: value("netLength") },
-    }),
+    drawing: drawSetting({ outline, stone, dome, wall, wallPlan, back, backPlan }),
   };
 }

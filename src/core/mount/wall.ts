@@ -1,5 +1,6 @@
 import { type StandingWall } from "./backs/back";
-import { type Loop } from "../geometry/outline";
+import { type Loop, type Outline } from "../geometry/outline";
+import { type Run } from "./seam";
 import { type Contribution } from "../joint/contribution";
 import { type Step } from "../making/step";
 import { type Finding } from "../measure/finding";
@@ -77,13 +78,27 @@ export interface HeightBySchool {
   readonly holds: boolean;
 }
 
+/** A wall as it is laid out flat, and where it goes round the stone. Lengths in mm. */
+export interface Stock {
+  readonly outline: Outline;
+  readonly wall: Wall;
+  /** The wall's middle: the outline's parallel curve at the fit and half the thickness. */
+  readonly middle: Loop;
+  /** null where there is no seam. */
+  readonly seamAt: number | null;
+  /** How many notches close at the seam; 0 where there are none. */
+  readonly notches: number;
+  /** Runs of the outline where it gathers enough to be seen. */
+  readonly gathers: readonly Run[];
+  readonly netLength: number;
+  readonly netHeight: number;
+  readonly cutHeight: number;
+}
+
 export interface WallPlan extends Contribution, Omit<SourcePlan, "first"> {
   /** What stands on a back. */
   readonly standing: StandingWall;
-  /** The wall's middle: the outline's parallel curve at the fit and half the thickness. */
-  readonly middle: Loop;
-  /** How many notches close at the seam; 0 where there are none. */
-  readonly notches: number;
+  readonly stock: Stock;
   readonly schools: readonly HeightBySchool[];
   readonly cover: Cover;
 }

@@ -6,6 +6,7 @@ import { type Conflict, type Means } from "../heats/best";
 import { type Pallions } from "../heats/solder";
 import { type HeatWishes } from "../heats/problem";
 import { type Step } from "../making/step";
+import { type Blank } from "../measure/blank";
 import { type Figures } from "../measure/figure";
 import { type Finding } from "../measure/finding";
 import { type Metal } from "../metal/metals";
@@ -100,4 +101,6 @@ export function hoopIn({ settled, drawing }: Pick<Plan, "settled" | "drawing">) 
 export interface Drawing {
   readonly settings: Readonly<Record<string, SettingDrawing>>;
   readonly carrier: CarrierDrawing;
+  /** What lies along a rule, by the part it is cut for; the tape round a stone by its own. */
+  readonly laid: Readonly<Record<string, Blank>>;
 }

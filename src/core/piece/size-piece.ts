@@ -36,12 +36,14 @@ export function sizePiece(asked: Piece, bench: BenchEntry, measured: Readings = 
     return { id, mount, settled, setting };
   });
   const carried = carriedBy.plan(carrier, mounts, bench);
+  const contribution = together([...mounts.flatMap(({ setting }) => setting.contributions), carried.contribution]);
   return {
     piece,
-    contribution: together([...mounts.flatMap(({ setting }) => setting.contributions), carried.contribution]),
+    contribution,
     drawing: {
       settings: Object.fromEntries(mounts.map(({ id, setting }) => [id, setting.drawing])),
       carrier: carried.drawing,
+      laid: contribution.laid,
     },
     settled: { mounts: Object.fromEntries(mounts.map(({ id, settled }) => [id, settled])), carrier: carried.settled },
   };

@@ -63,7 +63,7 @@ export function HoopStage({ mount: id }: { readonly mount: string }) {
             </FigureButton>
           </Answers>
           <Rule
-            blank={planned.drawn.blank}
+            blank={plan.drawing.laid.hoop!}
             height={hoop.stock.width}
             cut={ifSure(doubtOf("hoop.cutLength"), `cut ${view.cut}`)}
             beyond="wire goes on"

@@ -76,7 +76,7 @@ export function PlateStage({ mount: id }: { readonly mount: string }) {
             </FigureButton>
           </Answers>
           <Rule
-            blank={plan.drawing.settings[id]!.plate}
+            blank={plan.drawing.laid[`${id}.plate`]!}
             height={figureOf(plan.figures, `${id}.plate.blankWidth`).value}
             cut={ifSure(doubtOf(`${id}.plate.blankLength`), `cut ${view.blankLength}`)}
             beyond="sheet goes on"

@@ -87,7 +87,7 @@ export function StoneStage({ mount: id }: { readonly mount: string }) {
             <span className="text-[13px] text-soft">{view.tightest}</span>
           </Answers>
           <Rule
-            blank={plan.drawing.settings[id]!.tape}
+            blank={plan.drawing.laid[`${id}.stone`]!}
             height={tall}
             cut={ifSure(doubtOf(`${id}.outline.perimeter`), `round ${view.round}`)}
             beyond=""

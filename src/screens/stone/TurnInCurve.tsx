@@ -14,7 +14,8 @@ export function TurnInCurve({ mount }: { readonly mount: Mount }) {
   const session = useSession();
   const plan = usePlan();
   const { stone } = mount;
-  const { turnIn, tape } = plan.drawing.settings[mount.id]!;
+  const { turnIn } = plan.drawing.settings[mount.id]!;
+  const tape = plan.drawing.laid[`${mount.id}.stone`]!;
   if (typeof stone.turnIn === "number") return null;
   const most = stone.height - LEAST_TURN_IN;
   const put = (index: number, at: number, height: number) =>

@@ -3,7 +3,7 @@
 import { type Draft as Editable } from "immer";
 import { type Point } from "@/core/geometry/outline";
 import { METALS, type Metal } from "@/core/metal/metals";
-import { type SettingDrawing } from "@/core/mount/drawing";
+import { type Blank } from "@/core/measure/blank";
 import { HOUSE_HEIGHT } from "@/core/mount/plan-wall";
 import { type WallSource, USUAL_PITCH } from "@/core/mount/wall";
 import { type WallEntry } from "@/core/piece/piece";
@@ -37,7 +37,8 @@ export function WallStage({ mount: id }: { readonly mount: string }) {
   const view = wallView(plan, mount, units);
   const doubtOf = useDoubt();
   const rests = view.answers.map(({ figure }) => figure);
-  const { stock } = plan.drawing.settings[id]!;
+  const { stock, top } = plan.drawing.settings[id]!;
+  const blank = plan.drawing.laid[`${id}.wall`]!;
   return (
     <Stage
       drawing={(size) => <WallDrawing size={size} mount={mount} />}
@@ -57,14 +58,14 @@ export function WallStage({ mount: id }: { readonly mount: string }) {
             </FigureButton>
           </Answers>
           <Rule
-            blank={stock.blank}
+            blank={blank}
             height={stock.tall}
             cut={ifSure(doubtAmong(rests, doubtOf), view.cut)}
             beyond={view.beyond}
             names={BLANK_MARKS}
             units={units}
             notches={stock.notches}
-            edge={topEdge(plan.drawing.settings[id]!)}
+            edge={top && pastLead(top, blank)}
           />
         </>
       }
@@ -73,9 +74,8 @@ export function WallStage({ mount: id }: { readonly mount: string }) {
 }
 
 /** The edge an uneven stone's wall is filed to, along the strip as it is cut. */
-function topEdge({ top, stock }: SettingDrawing): Point[] | null {
-  if (!top) return null;
-  const lead = stock.blank.losses[0]!.to;
+function pastLead(top: readonly Point[], { losses }: Blank): Point[] {
+  const lead = losses[0]!.to;
   return top.map(([along, up]): Point => [along + lead, up]);
 }
 

@@ -148,7 +148,7 @@ function answersOf(plan: Plan, { id }: Mount, stock: WallStock, units: Units): P
       lands: has("gap")
         ? [`leaves ${measured("gap")} round it`, ...(has("thin") ? [`thin by ${measured("thin")}`] : [])].join(", ")
         : shows,
-      cut: `${showLength(plan.drawing.settings[id]!.stock.blank.length, "measured", units)} inside`,
+      cut: `${showLength(plan.drawing.laid[`${id}.wall`]!.length, "measured", units)} inside`,
       beyond: "",
     };
   }

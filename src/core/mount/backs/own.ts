@@ -1,6 +1,6 @@
 import { NOTHING } from "../../joint/contribution";
 import { type BackType } from "./back";
-import { sizesOf } from "./sized";
+import { laidLengthwise, sizesOf } from "./sized";
 
 /** A cup's own base: one with the wall, so that it adds to its mass and has no joint of its own. */
 export const own: BackType = {
@@ -12,6 +12,7 @@ export const own: BackType = {
       ...NOTHING,
       edge,
       sawLine: edge,
+      laid: { [`${mount}.plate`]: laidLengthwise(asked.outline, edge, 0) },
       figures: { [key("length")]: length, [key("width")]: width, [key("area")]: area, [key("mass")]: mass },
       parts: [{ id: wall.part, kind: "wall", mount, metal: back.metal, mass: mass.value, thickness: wall.thickness.value }],
       tie: { part: wall.part, after: wall.joints },

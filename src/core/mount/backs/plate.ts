@@ -3,7 +3,7 @@ import { step } from "../../making/step";
 import { massOf } from "../../metal/metals";
 import { widened } from "../../geometry/stepped";
 import { type BackAsked, type BackType } from "./back";
-import { sizesOf } from "./sized";
+import { laidLengthwise, sizesOf } from "./sized";
 
 /** A plate under a wall: flush with it, or with a border. */
 export const plate: BackType = {
@@ -28,6 +28,7 @@ export const plate: BackType = {
       },
       parts: [{ id: partOf(mount), kind: "plate", mount, metal: back.metal, mass: mass.value, blankMass, thickness: back.thickness }],
       joints: [foot],
+      laid: { [partOf(mount)]: laidLengthwise(asked.outline, edge, back.sawMargin.value) },
       tie: { part: partOf(mount), after: [foot.id] },
     };
   },

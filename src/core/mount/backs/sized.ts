@@ -1,5 +1,6 @@
 import { type Outline } from "../../geometry/outline";
-import { type Reach, furthest, steppedOut, widened } from "../../geometry/stepped";
+import { type Blank, layBlank } from "../../measure/blank";
+import { type Reach, furthest, reachAlong, steppedOut, widened } from "../../geometry/stepped";
 import { type Figure, type Sourced, type Term, type TermCode, single, sum, term } from "../../measure/figure";
 import { massOf } from "../../metal/metals";
 import { reachOf } from "../layers/layer";
@@ -12,6 +13,16 @@ interface Band {
 
 const LENGTHWISE = 0;
 const ACROSS = Math.PI / 2;
+
+/** A back along a rule, lengthwise, with so much more outside its edge. */
+export function laidLengthwise(outline: Outline, edge: readonly Reach[], more: number): Blank {
+  const [lead, trail] = [Math.PI, 0].map((way) => reachAlong(outline, edge, way)) as [number, number];
+  const length = outline.extent(0);
+  return layBlank(lead + length + trail, more, more, [
+    { code: "stoneEdge", at: lead },
+    { code: "stoneEdge", at: lead + length },
+  ]);
+}
 
 /** Where a back's edge lies, and its sizes with what each band outside the stone adds to them. */
 export interface Sizes {
