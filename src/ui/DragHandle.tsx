@@ -48,7 +48,7 @@ export function DragHandle({ label, now, most, told, isUpright = false, lights, 
       aria-valuemax={most}
       aria-valuetext={told}
       aria-orientation={isUpright ? "vertical" : "horizontal"}
-      className={`outline-offset-4 ${isUpright ? "cursor-ns-resize" : "cursor-grab"}`}
+      className={`touch-none outline-offset-4 ${isUpright ? "cursor-ns-resize" : "cursor-grab"}`}
       {...handlers}
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);

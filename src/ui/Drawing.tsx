@@ -45,7 +45,7 @@ export function Sheet({
   readonly children: ReactNode;
 }) {
   return (
-    <svg width={width} height={height} role="group" aria-label={label} className="absolute inset-0 block touch-none">
+    <svg width={width} height={height} role="group" aria-label={label} className="absolute inset-0 block touch-pan-y">
       <defs>
         <pattern id="squares" width={SQUARE} height={SQUARE} patternUnits="userSpaceOnUse">
           <path d={`M${SQUARE} 0H0V${SQUARE}`} fill="none" stroke="#edf1ef" />
@@ -160,6 +160,7 @@ export function Knob({ at: [x, y], isLit = false }: { readonly at: Point; readon
   const dot = { d: `M${x} ${y}h0`, vectorEffect: "non-scaling-stroke", strokeLinecap: "round" } as const;
   return (
     <>
+      <path {...dot} stroke="transparent" strokeWidth={44} className="hidden pointer-coarse:block" />
       <path {...dot} stroke="#0b5d66" strokeWidth={isLit ? 16 : 13} />
       <path {...dot} stroke="#fff" strokeWidth={8.5} />
     </>

@@ -12,9 +12,13 @@ export function FindingNotes({ stage, mount }: { readonly stage: string; readonl
   const plan = usePlan();
   const units = useUnits();
   const doubtOf = useDoubt();
-  return plan.findings
-    .filter((finding) => stageOf(finding, mount) === stage)
-    .map((finding, i) => (
-      <Note key={`${finding.code}${i}`} level={finding.level} said={sayFinding(finding, plan, units)} doubt={doubtOf(finding.at)} />
-    ));
+  const findings = plan.findings.filter((finding) => stageOf(finding, mount) === stage);
+  if (findings.length === 0) return null;
+  return (
+    <div className="flex max-h-[40%] shrink-0 flex-wrap gap-2 overflow-y-auto px-3 pt-1.5 pb-2.5 max-lg:max-h-none">
+      {findings.map((finding, i) => (
+        <Note key={`${finding.code}${i}`} level={finding.level} said={sayFinding(finding, plan, units)} doubt={doubtOf(finding.at)} />
+      ))}
+    </div>
+  );
 }

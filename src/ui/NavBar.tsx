@@ -11,8 +11,13 @@ const PLACES = [
 
 export function Mark() {
   return (
-    <Link href="/" className="text-[15px] font-[760] tracking-[-0.01em] whitespace-nowrap [font-stretch:118%]">
-      Hoop<span className="text-accent">·</span>Ledger
+    <Link
+      href="/"
+      className="pressed inline-flex items-center text-[15px] font-[760] tracking-[-0.01em] whitespace-nowrap [font-stretch:118%]"
+    >
+      <span>
+        Hoop<span className="text-accent">·</span>Ledger
+      </span>
     </Link>
   );
 }
@@ -21,7 +26,7 @@ export function Mark() {
 export function NavBar({ children }: { readonly children?: ReactNode }) {
   const here = usePathname();
   return (
-    <header className="flex h-[46px] items-center gap-3.5 border-b border-line bg-sheet px-4">
+    <header className="flex min-h-[46px] items-center gap-x-3.5 gap-y-1 border-b border-line bg-sheet px-4 max-lg:flex-wrap max-lg:px-3.5 max-lg:py-1">
       <Mark />
       <nav aria-label="Places" className="flex gap-1 text-[12.5px]">
         {PLACES.map(({ href, name }) => (
@@ -29,7 +34,7 @@ export function NavBar({ children }: { readonly children?: ReactNode }) {
             key={href}
             href={href}
             aria-current={here === href ? "page" : undefined}
-            className={`rounded-[5px] px-[9px] py-1 ${here === href ? "bg-ink text-white" : "text-soft hover:bg-hair"}`}
+            className={`rounded-[5px] px-[9px] py-1 max-lg:grid max-lg:h-[44px] max-lg:place-items-center ${here === href ? "bg-ink text-white" : "text-soft hover:bg-hair"}`}
           >
             {name}
           </Link>

@@ -13,7 +13,11 @@ const LOOK: Readonly<Record<Level, { readonly box: string; readonly mark: string
 export function Note({ level, said, doubt = null }: { readonly level: Level; readonly said: Said; readonly doubt?: Doubt | null }) {
   const { box, mark, word } = LOOK[level];
   return (
-    <div role="note" aria-label={word} className={`mt-2 rounded-[5px] px-[9px] py-[7px] text-[12.5px] leading-[1.35] ${box}`}>
+    <div
+      role="note"
+      aria-label={word}
+      className={`min-w-[230px] flex-1 rounded-[5px] px-[9px] py-[7px] text-[12.5px] leading-[1.35] ${box}`}
+    >
       {mark && <span aria-hidden="true">{mark} </span>}
       <b className="font-[680]">{said.what}</b> {said.advice}
       {doubt && <i> ({DOUBTS[doubt]})</i>}

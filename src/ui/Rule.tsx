@@ -27,11 +27,11 @@ interface Props {
   readonly over?: ReactNode;
 }
 
-const BASE = 82;
+/** Room above the metal for the cut mark. */
+const OVER = 24;
 const TALLEST = 58;
 const LEFT = 12;
 const RULE_HEIGHT = 56;
-const ROOM_FOR_A_WORD = 90;
 /** A notch's half width and depth as drawn, in pixels. */
 const NOTCH = { half: 3, deep: 11 } as const;
 /** Rule shown past the cut, as a share of the length, and at least in mm. */
@@ -44,13 +44,18 @@ export function Rule({ blank, height, cut, beyond, names, units, tone = "metal",
   const perMm = (width - 2 * LEFT) / span;
   const x = (mm: number) => LEFT + mm * perMm;
   const tall = Math.min(TALLEST, Math.max(20, height * perMm));
-  const top = BASE - tall;
+  const base = OVER + (width < NARROW ? tall : TALLEST);
+  const top = base - tall;
   const end = x(blank.length);
-  const at = ([along, up]: Point) => `L${x(along)} ${BASE - (up / height) * tall}`;
-  const isLate = (at: number) => end - x(at) < ROOM_FOR_A_WORD;
+  const at = ([along, up]: Point) => `L${x(along)} ${base - (up / height) * tall}`;
+  const fits = (from: number, text: string) => from + text.length * LETTER < width;
+  const words = placed(
+    blank.marks.map(({ code, at }) => ({ text: names[code], at: x(at), isLeast: code === "farSide" })),
+    end,
+  );
   return (
-    <div ref={ref} className="h-[142px] w-full">
-      <svg width={width} height={142} role="img" aria-label={`Steel rule: ${cut}`} className="block">
+    <div ref={ref} style={{ height: base + RULE_HEIGHT + 4 }} className="w-full">
+      <svg width={width} height={base + RULE_HEIGHT + 4} role="img" aria-label={`Steel rule: ${cut}`} className="block">
         <defs>
           <linearGradient id="rule-metal" x1="0" y1="0" x2="0" y2="1">
             <stop offset="0" stopColor="#f7f9f9" />
@@ -63,8 +68,8 @@ export function Rule({ blank, height, cut, beyond, names, units, tone = "metal",
             <stop offset="1" stopColor="#dfe3e2" />
           </linearGradient>
         </defs>
-        <rect x={0.5} y={BASE} width={width - 1} height={RULE_HEIGHT} rx={2} fill="url(#rule-steel)" stroke="#b9c1c4" />
-        <Ticks span={span} x={x} units={units} perMm={perMm} />
+        <rect x={0.5} y={base} width={width - 1} height={RULE_HEIGHT} rx={2} fill="url(#rule-steel)" stroke="#b9c1c4" />
+        <Ticks span={span} x={x} units={units} perMm={perMm} base={base} />
         {tone === "metal" && <rect x={end} y={top} width={Math.max(0, width - end)} height={tall} fill="url(#rule-metal)" opacity={0.35} />}
         {tone === "metal" ? (
           <rect x={x(0)} y={top} width={end - x(0)} height={tall} fill="url(#rule-metal)" stroke="#6f7a7e" strokeWidth={0.8} />
@@ -77,7 +82,7 @@ export function Rule({ blank, height, cut, beyond, names, units, tone = "metal",
         {edge && (
           <>
             <path
-              d={`M${x(0)} ${BASE}${edge.map(at).join("")}V${BASE}Z`}
+              d={`M${x(0)} ${base}${edge.map(at).join("")}V${base}Z`}
               fill={tone === "stone" ? "#c8d6cb" : "#0b5d66"}
               fillOpacity={tone === "stone" ? 1 : 0.14}
             />
@@ -98,35 +103,67 @@ export function Rule({ blank, height, cut, beyond, names, units, tone = "metal",
         {blank.gathers.map(({ from, to }, i) => (
           <rect key={i} x={x(from)} y={top} width={x(to) - x(from)} height={5} fill="#d9822b" />
         ))}
-        {blank.marks.map(({ code, at }, i) => (
-          <g key={i}>
-            <line x1={x(at)} x2={x(at)} y1={top} y2={BASE} stroke="#6f7a7e" strokeDasharray="3 3" />
-            <text
-              x={x(at) + (isLate(at) ? -5 : 5)}
-              y={BASE - tall / 2 + 5}
-              textAnchor={isLate(at) ? "end" : "start"}
-              fontSize={12.5}
-              fill="#333f43"
-            >
-              {names[code]}
-            </text>
-          </g>
+        {blank.marks.map(({ at }, i) => (
+          <line key={i} x1={x(at)} x2={x(at)} y1={top} y2={base} stroke="#6f7a7e" strokeDasharray="3 3" />
         ))}
-        {over && <g transform={`translate(${LEFT} ${BASE}) scale(${perMm} ${-tall / height})`}>{over}</g>}
+        {words.map(({ text, from }, i) => (
+          <text key={i} x={from} y={base - tall / 2 + 5} fontSize={12.5} fill="#333f43">
+            {text}
+          </text>
+        ))}
+        {over && <g transform={`translate(${LEFT} ${base}) scale(${perMm} ${-tall / height})`}>{over}</g>}
         <path d={`M${end} ${top - 3} l-5 -8 h10 z`} fill="#1b2225" />
-        <line x1={end} x2={end} y1={top - 3} y2={BASE + 26} stroke="#1b2225" strokeWidth={1.5} />
-        <text x={end + 9} y={top - 2} fontSize={13} fontWeight={660} fill="#1b2225">
+        <line x1={end} x2={end} y1={top - 3} y2={base + 26} stroke="#1b2225" strokeWidth={1.5} />
+        <text
+          x={fits(end + 9, cut) ? end + 9 : end - 9}
+          y={top - 2}
+          textAnchor={fits(end + 9, cut) ? "start" : "end"}
+          fontSize={13}
+          fontWeight={660}
+          fill="#1b2225"
+        >
           {cut}
         </text>
-        <text x={Math.min(end + 14, width - 78)} y={BASE - tall / 2 + 5} fontSize={12.5} fill="#566264">
-          {beyond}
-        </text>
+        {fits(end + 14, beyond) && (
+          <text x={end + 14} y={base - tall / 2 + 5} fontSize={12.5} fill="#566264">
+            {beyond}
+          </text>
+        )}
       </svg>
     </div>
   );
 }
 
+/** Narrower than this the rule takes no more height than the metal on it. */
+const NARROW = 640;
+/** About how wide a letter is, and how far a word keeps from its line and from the next (pixels). */
+const LETTER = 6.8;
+const ASIDE = 5;
+
+interface Word {
+  readonly text: string;
+  readonly at: number;
+  /** Whether it gives way to the others where there is no room. */
+  readonly isLeast: boolean;
+}
+
+/** Words beside their lines, to the right or, before the cut, to the left; one that would cover another is left out. */
+function placed(words: readonly Word[], end: number): { readonly text: string; readonly from: number }[] {
+  const taken: { from: number; to: number }[] = words.map(({ at }) => ({ from: at - 1, to: at + 1 }));
+  return [...words]
+    .sort((a, b) => Number(a.isLeast) - Number(b.isLeast))
+    .flatMap(({ text, at }) => {
+      const long = text.length * LETTER;
+      const spans = [at + ASIDE, at - ASIDE - long].map((from) => ({ from, to: from + long }));
+      const free = spans.find(({ from, to }) => from > 0 && to < end && taken.every((other) => other.to < from - 2 || other.from > to + 2));
+      if (!free) return [];
+      taken.push(free);
+      return [{ text, from: free.from }];
+    });
+}
+
 interface TicksProps {
+  readonly base: number;
   readonly span: number;
   readonly perMm: number;
   readonly x: (mm: number) => number;
@@ -134,7 +171,7 @@ interface TicksProps {
 }
 
 /** Half millimetres, numbered every five; or sixteenths of an inch, numbered every half. */
-function Ticks({ span, perMm, x, units }: TicksProps) {
+function Ticks({ span, perMm, x, units, base }: TicksProps) {
   const isInch = units.length === "inch";
   const [step, long, longest] = isInch ? [MM_PER_INCH / 16, 8, 16] : [0.5, 10, 20];
   const isCrowded = perMm * step < 4;
@@ -145,14 +182,14 @@ function Ticks({ span, perMm, x, units }: TicksProps) {
   );
   return (
     <g>
-      <TickLines from={0} by={2} count={count} reach={reach} x={x(0)} apart={perMm * step} strokeWidth={1} />
-      {!isCrowded && <TickLines from={1} by={2} count={count} reach={reach} x={x(0)} apart={perMm * step} strokeWidth={0.6} />}
+      <TickLines from={0} by={2} count={count} reach={reach} x={x(0)} base={base} apart={perMm * step} strokeWidth={1} />
+      {!isCrowded && <TickLines from={1} by={2} count={count} reach={reach} x={x(0)} base={base} apart={perMm * step} strokeWidth={0.6} />}
       <g fill="#2a3439">
         {numbered.map((i) => (
           <text
             key={i}
             x={x(i * step) + 3}
-            y={BASE + (i % longest === 0 ? 44 : 37)}
+            y={base + (i % longest === 0 ? 44 : 37)}
             fontSize={i % longest === 0 ? 16 : 12}
             fontWeight={i % longest === 0 ? 640 : 480}
           >
@@ -170,19 +207,20 @@ interface TickLinesProps {
   readonly count: number;
   readonly reach: (i: number) => number;
   readonly x: number;
+  readonly base: number;
   /** Pixels from one to the next. */
   readonly apart: number;
   readonly strokeWidth: number;
 }
 
 /** Lines of one weight as one path, drawn a unit apart and stretched, so that a change of length moves one attribute. */
-function TickLines({ from, by, count, reach, x, apart, strokeWidth }: TickLinesProps) {
+function TickLines({ from, by, count, reach, x, base, apart, strokeWidth }: TickLinesProps) {
   let path = "";
   for (let i = from; i < count; i += by) path += `M${i} 0v${reach(i)}`;
   return (
     <path
       d={path}
-      transform={`translate(${x} ${BASE}) scale(${apart} 1)`}
+      transform={`translate(${x} ${base}) scale(${apart} 1)`}
       vectorEffect="non-scaling-stroke"
       stroke="#39444a"
       strokeWidth={strokeWidth}

@@ -196,7 +196,7 @@ function TurnInHandle({ mount, half }: { readonly mount: Mount; readonly half: n
     >
       {(isLit) => (
         <>
-          <line {...line} stroke="transparent" strokeWidth={16} />
+          <line {...line} stroke="transparent" className="stroke-[16px] pointer-coarse:stroke-[44px]" />
           <line {...line} stroke="#0b5d66" strokeWidth={isLit ? 2.6 : 1} strokeDasharray="4 3" />
         </>
       )}

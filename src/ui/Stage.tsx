@@ -1,6 +1,8 @@
 "use client";
 
 import { type ReactNode } from "react";
+import { type StageId } from "@/words/stages";
+import { FindingNotes } from "./FindingNotes";
 import { LitProvider } from "./lit";
 import { doubtAmong } from "@/core/piece/doubt";
 import { DOUBTS } from "@/words/doubt";
@@ -9,25 +11,36 @@ import { useSessionState } from "./session";
 import { type Size, useSize } from "./useSize";
 
 interface Props {
+  readonly stage: StageId;
+  readonly mount: string;
   readonly drawing: (size: Size) => ReactNode;
   readonly measures: ReactNode;
   readonly foot: ReactNode;
 }
 
-/** One stage of a piece: its drawing, its measures beside it, its answer across the foot. */
-export function Stage({ drawing, measures, foot }: Props) {
+/** One stage of a piece: its drawing with what there is to say about it, its measures beside it, its answer across the foot. */
+export function Stage({ stage, mount, drawing, measures, foot }: Props) {
   const [ref, size] = useSize(784, 548);
   return (
     <LitProvider>
-      <section aria-label="Drawing" ref={ref} className="relative overflow-hidden border-r border-line bg-sheet [grid-area:draw]">
-        {drawing(size)}
-        <Refused />
-      </section>
-      <section aria-label="Measures" className="overflow-y-auto bg-paper px-3.5 pt-2.5 pb-3 [grid-area:meas]">
-        {measures}
-      </section>
-      <section aria-label="Answer" className="relative overflow-hidden border-t border-line bg-paper px-[18px] pt-2.5 [grid-area:foot]">
+      <section
+        aria-label="Answer"
+        className="relative min-w-0 overflow-hidden border-line bg-paper px-[18px] pt-2.5 pb-1.5 [grid-area:foot] max-lg:border-b max-lg:px-3.5 lg:border-t"
+      >
         {foot}
+      </section>
+      <section
+        aria-label="Drawing"
+        className="flex min-w-0 flex-col border-line bg-sheet [grid-area:draw] max-lg:border-b lg:overflow-hidden lg:border-r"
+      >
+        <div ref={ref} className="relative min-h-0 flex-1 overflow-hidden max-lg:h-[max(440px,min(130vw,560px))] max-lg:flex-none">
+          {drawing(size)}
+          <Refused />
+        </div>
+        <FindingNotes stage={stage} mount={mount} />
+      </section>
+      <section aria-label="Measures" className="min-w-0 bg-paper px-3.5 pt-2.5 pb-3 [grid-area:meas] lg:overflow-y-auto">
+        {measures}
       </section>
     </LitProvider>
   );
@@ -66,7 +79,7 @@ interface AnswersProps {
 export function Answers({ figures, children, sum }: AnswersProps) {
   const doubt = doubtAmong(figures, useDoubt());
   return (
-    <div className={`flex items-baseline gap-x-5 overflow-hidden whitespace-nowrap ${doubt ? "doubtful" : ""}`}>
+    <div className={`flex flex-wrap items-baseline gap-x-5 gap-y-0.5 ${doubt ? "doubtful" : ""}`}>
       {children}
       {doubt && (
         <p role="note" className="ml-auto text-[13px] font-semibold text-warn">
@@ -74,7 +87,7 @@ export function Answers({ figures, children, sum }: AnswersProps) {
           {DOUBTS[doubt]}
         </p>
       )}
-      {sum && !doubt && <div className="ml-auto hidden min-w-0 truncate text-[13px] text-soft min-[1120px]:block">{sum}</div>}
+      {sum && !doubt && <div className="text-[13px] text-soft lg:ml-auto">{sum}</div>}
     </div>
   );
 }

@@ -19,7 +19,7 @@ export function UnitSwitch({ of = "length" }: { readonly of?: "length" | "temper
       {options.map((option) => (
         <label
           key={option}
-          className="relative cursor-pointer bg-sheet px-[9px] py-1 text-soft first:rounded-l-[4px] last:rounded-r-[4px] has-[:checked]:bg-ink has-[:checked]:text-white has-[:focus-visible]:outline-2 has-[:focus-visible]:outline-offset-2 has-[:focus-visible]:outline-accent"
+          className="relative cursor-pointer bg-sheet px-[9px] py-1 text-soft max-lg:grid max-lg:h-[44px] max-lg:min-w-[44px] max-lg:place-items-center first:rounded-l-[4px] last:rounded-r-[4px] has-[:checked]:bg-ink has-[:checked]:text-white has-[:focus-visible]:outline-2 has-[:focus-visible]:outline-offset-2 has-[:focus-visible]:outline-accent"
         >
           <input
             type="radio"

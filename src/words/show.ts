@@ -38,8 +38,13 @@ export function withUnit(mm: number, rounding: Rounding, units: Units): string {
 }
 
 /** A temperature in degrees C as it is shown, in whole degrees, without its unit. */
-export function showTemperature(celsius: number, { temperature }: Units): string {
-  return String(Math.round(temperature === "F" ? (celsius * 9) / 5 + 32 : celsius));
+export function showTemperature(celsius: number, units: Units): string {
+  return String(Math.round(inDegrees(celsius, units)));
+}
+
+/** A temperature in the maker's unit. */
+export function inDegrees(celsius: number, { temperature }: Units): number {
+  return temperature === "F" ? (celsius * 9) / 5 + 32 : celsius;
 }
 
 export function degrees(units: Units): string {

@@ -36,7 +36,7 @@ export function CardScreen({ onBack }: { readonly onBack: () => void }) {
   const [paper, setPaper] = useState<Paper>("A4");
   return (
     <main className={`card-screen paper-${paper.toLowerCase()}`}>
-      <div className="card-bar flex items-center gap-2 border-b border-line bg-sheet px-4 py-2 print:hidden">
+      <div className="card-bar flex flex-wrap items-center gap-2 border-b border-line bg-sheet px-4 py-2 print:hidden">
         <button type="button" className="btn" onClick={onBack}>
           <ArrowLeft size={14} aria-hidden="true" /> Back to {piece.name}
         </button>
@@ -62,7 +62,7 @@ export function CardScreen({ onBack }: { readonly onBack: () => void }) {
       </div>
       <article className="card-page" aria-label={`Card of ${piece.name}`}>
         <CardHead piece={piece} revision={record?.revision ?? 1} changed={record?.changed ?? ""} />
-        <div className="grid grid-cols-[1fr_76mm] gap-[5mm]">
+        <div className="card-columns grid grid-cols-[1fr_76mm] gap-[5mm]">
           <table className="w-full">
             <tbody>
               {cardRows(piece, plan, units, doubtOf).map(({ label, text, sum, doubt }, i) => (

@@ -16,7 +16,10 @@ export function HeatCards() {
   const units = useUnits();
   return (
     <>
-      <ol aria-busy={isSettling} className={`flex h-[164px] gap-2.5 overflow-x-auto ${isSettling ? "opacity-60" : ""}`}>
+      <ol
+        aria-busy={isSettling}
+        className={`flex gap-2.5 max-lg:flex-col lg:max-h-[290px] lg:overflow-x-auto ${isSettling ? "opacity-60" : ""}`}
+      >
         {plan.heats.map((heat, i) => (
           <HeatCard key={i} number={i + 1} heat={heat} plan={plan} units={units} />
         ))}
@@ -30,7 +33,7 @@ export function HeatCards() {
           {capital(SETTLING)}
         </p>
       )}
-      <p role="note" className="mt-1.5 truncate text-[12px] text-[#6b3500]" title={`${CAUTIONS.torch.text} ${CAUTIONS_DEFER}`}>
+      <p role="note" className="mt-1.5 text-[12px] leading-snug text-[#6b3500]">
         ◆ {capital(CAUTIONS.torch.name)}: {CAUTIONS.torch.text} {CAUTIONS_DEFER}
       </p>
     </>
@@ -64,7 +67,7 @@ function HeatCard({ number, heat, plan, units }: CardProps) {
   return (
     <li
       tabIndex={0}
-      className={`min-w-[196px] flex-1 overflow-y-auto rounded-[6px] border bg-sheet px-[11px] py-[8px] text-[12.2px] leading-[1.32] ${isBad ? "border-bad" : "border-line"}`}
+      className={`min-w-[196px] flex-1 rounded-[6px] border bg-sheet px-[11px] py-[8px] text-[12.2px] leading-[1.32] ${isBad ? "border-bad" : "border-line"}`}
     >
       <h3 className="flex justify-between gap-2 text-[14px] font-[660]">
         <span>

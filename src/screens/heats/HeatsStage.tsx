@@ -8,7 +8,6 @@ import { type HeatsEntry } from "@/core/piece/piece";
 import { type Plan, type PlannedJoint } from "@/core/piece/plan";
 import { SHIPPED } from "@/core/piece/bench";
 import { ChoiceField } from "@/ui/ChoiceField";
-import { FindingNotes } from "@/ui/FindingNotes";
 import { MeasureField } from "@/ui/MeasureField";
 import { Stage } from "@/ui/Stage";
 import { numberField } from "@/ui/fields";
@@ -25,12 +24,20 @@ import { type PinnedTo, addPin, optionOf, pinText, pinTo, pinnedTo, removePin } 
 
 /** In what order and with which solder the joints are made, and what each heat does to those before it. */
 export function HeatsStage({ mount }: { readonly mount: string }) {
-  return <Stage drawing={(size) => <LadderDrawing size={size} />} measures={<HeatsMeasures mount={mount} />} foot={<HeatCards />} />;
+  return (
+    <Stage
+      stage="heats"
+      mount={mount}
+      drawing={(size) => <LadderDrawing size={size} />}
+      measures={<HeatsMeasures />}
+      foot={<HeatCards />}
+    />
+  );
 }
 
 const WAYS: readonly Way[] = ["free", "step-down", "one-grade", "fuse-first", "seams-hard"];
 
-function HeatsMeasures({ mount }: { readonly mount: string }) {
+function HeatsMeasures() {
   const session = useSession();
   const plan = usePlan();
   const bench = useTrayState((state) => state.bench);
@@ -63,7 +70,7 @@ function HeatsMeasures({ mount }: { readonly mount: string }) {
               </span>
               <button
                 type="button"
-                className="btn btn-plain h-[24px]"
+                className="btn btn-plain btn-small"
                 aria-label={`Unpin ${pinText(pin, names)}`}
                 onClick={() => session.change((piece) => removePin(piece, i))}
               >
@@ -73,7 +80,6 @@ function HeatsMeasures({ mount }: { readonly mount: string }) {
           ))}
         </ul>
       )}
-      <FindingNotes stage="heats" mount={mount} />
       <h2 className="section-head mt-3">How you work</h2>
       <ChoiceField
         label="Way of grading"
@@ -116,7 +122,7 @@ function JointRow({ joint, plan, pins }: RowProps) {
     ...(canFuse ? [{ to: { means: "fuse" as const }, text: "Fused, pinned" }] : []),
   ];
   return (
-    <li className="grid grid-cols-[22px_1fr_24px] items-center gap-x-1.5">
+    <li className="grid grid-cols-[22px_minmax(0,1fr)_24px] items-center gap-x-1.5 max-lg:grid-cols-[22px_minmax(0,1fr)_44px]">
       <span className="grid h-5 w-5 place-items-center rounded-[3px] bg-ink text-[12px] font-bold text-white">
         {letterOf(plan, joint.id)}
       </span>
@@ -151,7 +157,7 @@ function JointMenu({ joint, plan, grades }: { readonly joint: PlannedJoint; read
   const pin = (added: PinEntry) => session.change((piece) => addPin(piece, added));
   return (
     <DropdownMenu.Root>
-      <DropdownMenu.Trigger aria-label={`More for ${names.joint(joint.id)}`} className="btn btn-plain h-[24px] px-1">
+      <DropdownMenu.Trigger aria-label={`More for ${names.joint(joint.id)}`} className="btn btn-plain btn-small">
         <MoreHorizontal size={14} aria-hidden="true" />
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>

@@ -6,12 +6,15 @@ import { type Size } from "@/ui/useSize";
 import { usePlan } from "@/ui/plan";
 import { useUnits } from "@/ui/tray";
 import { METAL_NAMES, capital, flameName, gradeName, namesIn } from "@/words/names";
-import { type Units, showTemperature } from "@/words/show";
+import { type Units, inDegrees, showTemperature } from "@/words/show";
 import { type Band, type Ladder, ladderOf } from "./ladder";
 
 const LEFT = 62;
-/** Room for the names of the bands. */
-const RIGHT = 156;
+/** Room for the names of the bands; on a narrow sheet only where each grade runs is named. */
+const RIGHT = { usual: 156, narrow: 124 } as const;
+const NARROW = 560;
+/** Less room than this to a heat has its number alone (pixels). */
+const ROOM_FOR_A_NAME = 96;
 const TOP = 60;
 const BOTTOM = 56;
 /** Where a melting point past the top of the axis is drawn, in pixels under it. */
@@ -27,8 +30,11 @@ export function LadderDrawing({ size }: { readonly size: Size }) {
   const [low, high] = ladder.range;
   const bottom = size.height - BOTTOM;
   const y = scaleLinear([low, high], [bottom, TOP + 2 * BEYOND]);
-  const x = scaleLinear([-0.5, heats.length - 0.5], [LEFT, size.width - RIGHT]);
-  const frame = { left: LEFT, right: size.width - RIGHT, top: TOP, bottom };
+  const isNarrow = size.width < NARROW;
+  const [left, right] = [isNarrow ? 44 : LEFT, size.width - (isNarrow ? RIGHT.narrow : RIGHT.usual)];
+  const x = scaleLinear([-0.5, heats.length - 0.5], [left, right]);
+  const isCramped = (right - left) / heats.length < ROOM_FOR_A_NAME;
+  const frame = { left, right, top: TOP, bottom };
   return (
     <svg width={size.width} height={size.height} role="img" aria-label={described(plan, ladder)} className="absolute inset-0 block">
       <defs>
@@ -55,10 +61,10 @@ export function LadderDrawing({ size }: { readonly size: Size }) {
       {ladder.bands.map((band) => (
         <BandDrawing key={band.joint} band={band} x={x} y={y} />
       ))}
-      {gradeLabels(ladder, y, units).map(({ text, at, from }) => (
+      {gradeLabels(ladder, y, units, isNarrow).map(({ text, at, from }) => (
         <g key={text}>
           <path d={`M${frame.right} ${from} L${frame.right + 8} ${at}`} stroke="#8a9596" fill="none" />
-          <text x={frame.right + 11} y={at + 4} fontSize={12} fill="#333f43">
+          <text x={frame.right + (isNarrow ? 18 : 11)} y={at + 4} fontSize={12} fill="#333f43">
             {text}
           </text>
         </g>
@@ -71,11 +77,11 @@ export function LadderDrawing({ size }: { readonly size: Size }) {
             fill={flameColour(heat.working)}
           />
           <text x={x(i)} y={bottom + 20} textAnchor="middle" fontSize={heats.length > 5 ? 11.5 : 13} fontWeight={600} fill="#1b2225">
-            {heatTitle(plan, i, heats.length)}
+            {heatTitle(plan, i, isCramped)}
           </text>
           <text x={x(i)} y={bottom + 37} textAnchor="middle" fontSize={12} fill="#566264">
             {flameName(heat)}
-            {plan.joints.some(({ id, pinned }) => pinned && heat.joints.includes(id)) ? ", pinned" : ""}
+            {!isCramped && plan.joints.some(({ id, pinned }) => pinned && heat.joints.includes(id)) ? ", pinned" : ""}
           </text>
         </g>
       ))}
@@ -135,11 +141,11 @@ export function LadderDrawing({ size }: { readonly size: Size }) {
 const LINE = 15;
 
 /** What each band's edges are, beside them, pushed apart where they would cover each other. */
-function gradeLabels({ grades }: Ladder, y: Linear, units: Units): { text: string; at: number; from: number }[] {
+function gradeLabels({ grades }: Ladder, y: Linear, units: Units, isNarrow: boolean): { text: string; at: number; from: number }[] {
   const labels = grades
     .flatMap(({ id, gives, runs }) => [
       { text: `${gradeName(id)} runs, ${showTemperature(runs, units)}`, from: y(runs) },
-      ...(gives < runs ? [{ text: `${gradeName(id)} gives again, ${showTemperature(gives, units)}`, from: y(gives) }] : []),
+      ...(gives < runs && !isNarrow ? [{ text: `${gradeName(id)} gives again, ${showTemperature(gives, units)}`, from: y(gives) }] : []),
     ])
     .sort((a, b) => a.from - b.from);
   let last = -Infinity;
@@ -150,10 +156,10 @@ function gradeLabels({ grades }: Ladder, y: Linear, units: Units): { text: strin
 }
 
 /** "3 Wall to plate", cut short where there are many heats. */
-function heatTitle(plan: Plan, i: number, count: number): string {
+function heatTitle(plan: Plan, i: number, isCramped: boolean): string {
   const joints = plan.heats[i]!.joints;
   const first = capital(namesIn(plan).joint(joints[0]!));
-  return count > 7 ? `${i + 1}` : `${i + 1} ${first}${joints.length > 1 ? ` + ${joints.length - 1}` : ""}`;
+  return isCramped ? `${i + 1}` : `${i + 1} ${first}${joints.length > 1 ? ` + ${joints.length - 1}` : ""}`;
 }
 
 function described(plan: Plan, ladder: Ladder): string {
@@ -185,15 +191,19 @@ function Axis({
   frame,
   units,
 }: {
-  readonly y: Linear & { ticks(count: number): number[] };
+  readonly y: Linear & { domain(): number[]; range(): number[] };
   readonly frame: Frame;
   readonly units: Units;
 }) {
-  return y.ticks(5).map((tick) => (
+  const inUnit = scaleLinear(
+    y.domain().map((celsius) => inDegrees(celsius, units)),
+    y.range(),
+  );
+  return inUnit.ticks(5).map((tick) => (
     <g key={tick}>
-      <line x1={frame.left} x2={frame.right} y1={y(tick)} y2={y(tick)} stroke="#dde3e1" />
-      <text x={frame.left - 10} y={y(tick) + 4} textAnchor="end" fontSize={12.5} fill="#566264">
-        {showTemperature(tick, units)}
+      <line x1={frame.left} x2={frame.right} y1={inUnit(tick)} y2={inUnit(tick)} stroke="#dde3e1" />
+      <text x={frame.left - 10} y={inUnit(tick) + 4} textAnchor="end" fontSize={12.5} fill="#566264">
+        {tick}
       </text>
     </g>
   ));
@@ -229,7 +239,7 @@ function BandDrawing({ band, x, y }: { readonly band: Band; readonly x: Linear; 
       <rect x={x(from)} y={top} width={x(to) - x(from)} height={Math.max(1, foot - top)} fill="#8d989c" opacity={0.2} />
       <line x1={x(from)} x2={x(to)} y1={top} y2={top} stroke="#6f7a7e" strokeWidth={1.2} />
       <line x1={x(from)} x2={x(to)} y1={foot} y2={foot} stroke="#6f7a7e" strokeDasharray="2 3" />
-      {i < band.stretches.length - 1 && (
+      {i < band.stretches.length - 1 && x(1) - x(0) > ROOM_FOR_A_NAME && (
         <text x={x(to) + 4} y={top - 7} fontSize={12} fill="#566264">
           lies apart
         </text>

@@ -32,9 +32,9 @@ export function HoopDrawing({ size, piece, mount, view }: Props) {
   const above = rest + section.plate.thickness + section.top;
   const wide = 2 * Math.max(hoop.outside, section.plate.half);
   const isNarrow = size.width < 640;
-  const scale = scaleFor(wide, above + hoop.outside, size.width - (isNarrow ? 60 : 300), size.height - 90);
+  const scale = scaleFor(wide, above + hoop.outside, size.width - (isNarrow ? 60 : 300), size.height - (isNarrow ? 210 : 90));
   const x = isNarrow ? size.width / 2 : (size.width - 130) / 2;
-  const y = 48 + (size.height - 80 - (above + hoop.outside) * scale.perMm) / 2 + above * scale.perMm;
+  const y = 48 + (size.height - (isNarrow ? 200 : 80) - (above + hoop.outside) * scale.perMm) / 2 + above * scale.perMm;
   const k = scale.perMm;
   return (
     <Sheet width={size.width} height={size.height} label={`The hoop, ${units.length}`}>
@@ -74,8 +74,14 @@ export function HoopDrawing({ size, piece, mount, view }: Props) {
       <Word x={x + 8} y={y + hoop.outside * k + 18} fontWeight={600} fill="#1b2225">
         seam
       </Word>
-      {seat && !isNarrow && <SeatWords x={x} y={y} k={k} seat={seat} view={view} />}
-      {!isNarrow && <WireSection x={size.width - 112} y={size.height - 58} wire={hoop.wire} view={view} />}
+      {seat && <SeatWords x={x} y={y} k={k} seat={seat} view={view} isBelow={isNarrow} sheet={size} />}
+      <WireSection
+        x={size.width - (isNarrow ? 84 : 112)}
+        y={size.height - (isNarrow ? 30 : 58)}
+        wire={hoop.wire}
+        view={view}
+        room={isNarrow ? 80 : 150}
+      />
     </Sheet>
   );
 }
@@ -93,14 +99,17 @@ interface SeatProps {
   readonly k: number;
   readonly seat: { readonly half: number; readonly level: number };
   readonly view: Props["view"];
+  /** Whether there is no room beside the hoop: the words then stand at the sheet's foot. */
+  readonly isBelow: boolean;
+  readonly sheet: Size;
 }
 
-function SeatWords({ x, y, k, seat, view }: SeatProps) {
+function SeatWords({ x, y, k, seat, view, isBelow, sheet }: SeatProps) {
   const [px, py] = [x + seat.half * k, y - seat.level * k];
-  const [tx, ty] = [px + 110, py + 34];
+  const [tx, ty] = isBelow ? [14, sheet.height - 52] : [px + 110, py + 34];
   return (
     <>
-      <path d={`M${px - 4} ${py + 3} L${tx - 6} ${ty - 4}`} stroke="#1b2225" strokeWidth={0.8} fill="none" />
+      {!isBelow && <path d={`M${px - 4} ${py + 3} L${tx - 6} ${ty - 4}`} stroke="#1b2225" strokeWidth={0.8} fill="none" />}
       <Word x={tx} y={ty} fontSize={13} fontWeight={640} fill="#1b2225" lights="seat">
         {view.seat === "flat"
           ? `flat ${view.seatWidth} wide, ${view.seatDepth} deep`
@@ -118,11 +127,13 @@ interface WireProps {
   readonly y: number;
   readonly wire: { readonly curve: readonly Point[]; readonly fibre: number; readonly width: number; readonly thickness: number };
   readonly view: Props["view"];
+  /** Pixels there are for it. */
+  readonly room: number;
 }
 
 /** The wire cut across, flat side to the finger; the middle of its foot at (x, y). */
-function WireSection({ x, y, wire, view }: WireProps) {
-  const scale: Scale = scaleFor(wire.width, wire.thickness, 150, 110);
+function WireSection({ x, y, wire, view, room }: WireProps) {
+  const scale: Scale = scaleFor(wire.width, wire.thickness, room, (room * 110) / 150);
   const k = scale.perMm;
   const half = (wire.width / 2) * k;
   return (

@@ -9,7 +9,6 @@ import { type SectionShape } from "@/core/metal/section";
 import { mandrelOf } from "@/core/piece/bench";
 import { type HoopEntry } from "@/core/piece/piece";
 import { ChoiceField } from "@/ui/ChoiceField";
-import { FindingNotes } from "@/ui/FindingNotes";
 import { MeasureField } from "@/ui/MeasureField";
 import { Rule } from "@/ui/Rule";
 import { Answer, Answers, Stage } from "@/ui/Stage";
@@ -43,8 +42,10 @@ export function HoopStage({ mount: id }: { readonly mount: string }) {
   const unit = lengthUnit(units);
   return (
     <Stage
+      stage="hoop"
+      mount={id}
       drawing={(size) => <HoopDrawing size={size} piece={piece} mount={id} view={view} />}
-      measures={<HoopMeasures hoop={hoop} mount={id} view={view} />}
+      measures={<HoopMeasures hoop={hoop} view={view} />}
       foot={
         <>
           <Answers figures={["hoop.cutLength", view.seatFigure]} sum={<Sum parts={view.sum} total={view.total} />}>
@@ -93,11 +94,10 @@ const LOSSES = [
 
 interface MeasuresProps {
   readonly hoop: HoopEntry;
-  readonly mount: string;
   readonly view: ReturnType<typeof hoopView>;
 }
 
-function HoopMeasures({ hoop, mount, view }: MeasuresProps) {
+function HoopMeasures({ hoop, view }: MeasuresProps) {
   const session = useSession();
   const units = useUnits();
   const plan = usePlan();
@@ -201,7 +201,6 @@ function HoopMeasures({ hoop, mount, view }: MeasuresProps) {
       <p className="narrow pt-1 text-[11.5px] text-soft">
         {capital(SOURCE_NAMES[settled.losses.squaring.from])}. {capital(FORM_NAMES[hoop.form])}, {view.mass}.
       </p>
-      <FindingNotes stage="hoop" mount={mount} />
     </>
   );
 }

@@ -43,7 +43,10 @@ export function MakingStage() {
   };
   return (
     <>
-      <section aria-label="Steps" className="overflow-y-auto border-r border-line bg-sheet px-4 py-3 [grid-area:draw]">
+      <section
+        aria-label="Steps"
+        className="min-w-0 border-line bg-sheet px-4 py-3 [grid-area:meas] max-lg:px-2 lg:overflow-y-auto lg:border-r lg:[grid-area:draw]"
+      >
         <ol ref={list}>
           {plan.steps.map((step, i) => (
             <StepRow
@@ -61,17 +64,22 @@ export function MakingStage() {
           ))}
         </ol>
       </section>
-      <section aria-label="This step" className="overflow-y-auto bg-paper px-3.5 pt-2.5 pb-3 [grid-area:meas]">
+      <section
+        aria-label="This step"
+        className="min-w-0 border-line bg-paper px-3.5 pt-2.5 pb-3 [grid-area:draw] max-lg:border-b lg:overflow-y-auto lg:[grid-area:meas]"
+      >
         {shown && <StepDetail step={shown} plan={plan} units={units} doubtOf={doubtOf} />}
       </section>
       <section
         aria-label="Answer"
-        className="flex flex-col justify-center gap-4 overflow-hidden border-t border-line bg-paper px-[18px] [grid-area:foot]"
+        className="flex min-w-0 flex-col justify-center gap-4 overflow-hidden border-line bg-paper px-[18px] [grid-area:foot] max-lg:gap-2 max-lg:border-b max-lg:px-3.5 max-lg:py-3 lg:border-t"
       >
         <div className="flex items-baseline gap-5">
-          <p className="min-w-0 truncate">
+          <p className="min-w-0 lg:truncate">
             <span className="mr-2 text-[12.5px] text-soft">{next ? `Step ${plan.steps.indexOf(next) + 1}` : "All steps"}</span>
-            <span className="text-[24px] font-bold [font-stretch:92%]">{next ? sayStep(next, plan, units, doubtOf).title : "done"}</span>
+            <span className="font-bold [font-stretch:92%] max-lg:text-[19px] lg:text-[24px]">
+              {next ? sayStep(next, plan, units, doubtOf).title : "done"}
+            </span>
           </p>
           <p className="ml-auto text-[13px] whitespace-nowrap text-soft">
             <b className="font-semibold text-ink">{plan.steps.filter(({ id }) => done.has(id)).length}</b> of {plan.steps.length} done
@@ -119,18 +127,24 @@ function StepRow({ step, number, title, heading, isDone, isNext, isShown, onShow
     <li>
       {heading && <h2 className="mt-3 mb-1 text-[12px] font-[640] text-soft first:mt-0">{heading}</h2>}
       <div
-        className={`grid grid-cols-[30px_26px_1fr_auto] items-center rounded-[4px] border-t border-hair ${isShown ? "bg-accent-wash" : ""} ${isNext ? "font-[620]" : ""}`}
+        className={`grid grid-cols-[30px_26px_1fr_auto] items-center max-lg:grid-cols-[44px_26px_1fr_auto] rounded-[4px] border-t border-hair ${isShown ? "bg-accent-wash" : ""} ${isNext ? "font-[620]" : ""}`}
       >
-        <input
-          type="checkbox"
-          checked={isDone}
-          onChange={onTick}
-          onFocus={onShow}
-          aria-label={`${number}. ${title}`}
-          className="mx-2 h-4 w-4 accent-[#0b5d66]"
-        />
+        <label className="pressed grid place-items-center">
+          <input
+            type="checkbox"
+            checked={isDone}
+            onChange={onTick}
+            onFocus={onShow}
+            aria-label={`${number}. ${title}`}
+            className="h-4 w-4 accent-[#0b5d66] max-lg:h-[22px] max-lg:w-[22px]"
+          />
+        </label>
         <span className="text-right text-[12.5px] text-soft">{number}</span>
-        <button type="button" onClick={onShow} className={`min-w-0 py-[5px] pl-2.5 text-left text-[13.5px] ${isDone ? "text-soft" : ""}`}>
+        <button
+          type="button"
+          onClick={onShow}
+          className={`min-w-0 py-[5px] pl-2.5 text-left text-[13.5px] max-lg:min-h-[44px] ${isDone ? "text-soft" : ""}`}
+        >
           {isHeat && <span className="mr-1.5 inline-block h-2.5 w-2.5 rounded-[2px] bg-[#a3411c]" aria-hidden="true" />}
           {title}
         </button>

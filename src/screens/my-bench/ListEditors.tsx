@@ -100,7 +100,7 @@ export function StripEditor({ edit }: { readonly edit: BenchEdit }) {
   return (
     <>
       {strips.map((strip, i) => (
-        <div key={i} className="grid grid-cols-[1fr_34px] items-center">
+        <div key={i} className="grid grid-cols-[minmax(0,1fr)_34px] max-lg:grid-cols-[minmax(0,1fr)_44px] items-center">
           <BenchEntryField
             label={`${METAL_NAMES[strip.metal]}, ${strip.thickness.toFixed(2)}`}
             value={strip.heights.join("  ")}

@@ -34,7 +34,7 @@ export function MyBenchScreen() {
   const { pick } = useOpening();
   useKeys({ "$mod+z": edit.undo, "$mod+Shift+z": edit.redo, "$mod+y": edit.redo });
   return (
-    <main className="min-h-dvh min-w-[1024px]">
+    <main className="min-h-dvh">
       <NavBar>
         {trouble && <span className="text-[12.5px] font-semibold text-bad">{TROUBLE_WORDS[trouble]}</span>}
         <button type="button" className="btn btn-plain" aria-label="Undo" disabled={!edit.canUndo} onClick={edit.undo}>
@@ -55,7 +55,7 @@ export function MyBenchScreen() {
           Save file
         </button>
       </NavBar>
-      <div className="mx-auto grid max-w-[1320px] grid-cols-3 gap-x-10 px-6 py-5">
+      <div className="mx-auto grid max-w-[1320px] grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-4 px-6 py-5 max-lg:px-3.5 md:grid-cols-2 lg:grid-cols-3">
         <div>
           <General edit={edit} />
           <h2 className="section-head !mt-5">Mandrel</h2>

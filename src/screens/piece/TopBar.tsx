@@ -1,6 +1,6 @@
 "use client";
 
-import { Redo2, Undo2 } from "lucide-react";
+import { ChevronLeft, Redo2, Undo2 } from "lucide-react";
 import Link from "next/link";
 import { Suspense, lazy, useState } from "react";
 import { type Trouble } from "@/store/keeper";
@@ -31,17 +31,24 @@ export function TopBar({ shows, undoing }: Props) {
   const units = useUnits();
   const { id, stone } = piece.mounts[0]!;
   const doubt = useDoubt()(`${id}.outline.perimeter`);
+  const told = [stone.material?.name, ifSure(doubt, stoneSize(stone.outline, units))].filter(Boolean).join(", ");
   return (
-    <header className="flex items-center gap-3 border-b border-line bg-sheet px-4 [grid-area:top]">
-      <Mark />
-      <p className="flex min-w-0 items-center gap-1.5 whitespace-nowrap text-soft">
-        <Link href="/" className="hover:underline">
+    <header className="flex flex-wrap items-center gap-x-3 border-b border-line bg-sheet px-4 [grid-area:top] max-lg:gap-x-1 max-lg:px-1.5 max-lg:py-1 lg:flex-nowrap">
+      <span className="max-lg:hidden">
+        <Mark />
+      </span>
+      <Link href="/" aria-label="Pieces" className="btn btn-plain lg:hidden">
+        <ChevronLeft size={18} aria-hidden="true" />
+      </Link>
+      <p className="flex min-w-0 items-center gap-1.5 whitespace-nowrap text-soft max-lg:flex-1 max-lg:flex-col max-lg:items-start max-lg:gap-0">
+        <Link href="/" className="hover:underline max-lg:hidden">
           Pieces
         </Link>
-        <span aria-hidden="true">/</span> <Name />
-        <span className="min-w-0 truncate">
-          — {[stone.material?.name, ifSure(doubt, stoneSize(stone.outline, units))].filter(Boolean).join(", ")}
+        <span aria-hidden="true" className="max-lg:hidden">
+          /
         </span>
+        <Name stone={told} />
+        <span className="min-w-0 truncate max-lg:hidden">— {told}</span>
       </p>
       <button type="button" className="btn btn-plain" aria-label="Undo" disabled={!undoing.canUndo} onClick={undoing.undo}>
         <Undo2 size={15} aria-hidden="true" />
@@ -52,19 +59,23 @@ export function TopBar({ shows, undoing }: Props) {
       <Suspense>
         <PieceMenu />
       </Suspense>
-      <span className="flex-1" />
-      <KeepingText keeping={keeping} />
-      <UnitSwitch of={shows} />
-      <FindButton />
-      <Link href={`/pieces/${piece.id}/card`} className="btn btn-main">
+      <span className="flex-1 max-lg:hidden" />
+      <Link href={`/pieces/${piece.id}/card`} className="btn btn-main lg:order-last">
         Card
       </Link>
+      <span className="flex min-w-0 items-center gap-3 max-lg:w-full max-lg:justify-between max-lg:px-2">
+        <KeepingText keeping={keeping} />
+        <span className="flex items-center gap-3">
+          <UnitSwitch of={shows} />
+          <FindButton />
+        </span>
+      </span>
     </header>
   );
 }
 
-/** The name, edited in place. */
-function Name() {
+/** The name, edited in place; on a phone its stone stands under it. */
+function Name({ stone }: { readonly stone: string }) {
   const session = useSession();
   const name = useSessionState((state) => state.piece.name);
   const [isEdited, setEdited] = useState(false);
@@ -84,9 +95,10 @@ function Name() {
       type="button"
       title={`${name}: rename`}
       onClick={() => setEdited(true)}
-      className="max-w-[240px] truncate rounded-[3px] font-[620] text-ink hover:bg-hair"
+      className="max-w-[240px] truncate rounded-[3px] font-[620] text-ink hover:bg-hair max-lg:min-h-[44px] max-lg:w-full max-lg:max-w-full max-lg:text-left max-lg:leading-tight"
     >
       {name}
+      <small className="block truncate text-[12.5px] font-[440] text-soft lg:hidden">{stone}</small>
     </button>
   );
 }

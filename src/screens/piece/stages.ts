@@ -1,4 +1,4 @@
-import { type Piece } from "@/core/piece/piece";
+import { type Mount, type Piece } from "@/core/piece/piece";
 import { type Plan } from "@/core/piece/plan";
 import { type Planned } from "@/ui/planner";
 import { type DoubtOf, doubtAmong } from "@/core/piece/doubt";
@@ -6,7 +6,7 @@ import { figureOf } from "@/core/measure/figure";
 import { type Level } from "@/core/measure/finding";
 import { ifSure } from "@/words/doubt";
 import { SHAPE_NAMES, SYSTEM_NAMES, counted } from "@/words/names";
-import { type Units, showLength } from "@/words/show";
+import { type Rounding, type Units, showLength } from "@/words/show";
 import { wallStock } from "@/words/wall-stock";
 import { SETTLING } from "@/words/heats";
 import { STAGES, type StageId, stageOf } from "@/words/stages";
@@ -15,6 +15,8 @@ export interface StemEntry {
   readonly id: StageId;
   /** The stage's one result. */
   readonly result: string;
+  /** The same in a word or two, for a phone. */
+  readonly short: string;
   /** Its gravest finding, notes apart. */
   readonly level: Exclude<Level, "note"> | null;
   readonly isDone: boolean;
@@ -35,48 +37,86 @@ export function stemOf(
   done: number,
   doubtOf: DoubtOf,
 ): StemEntry[] {
+  const told: Told = { piece, mount: piece.mounts.find(({ id }) => id === mount)!, plan, units, done };
   return stagesOf(piece, mount).map((id) => {
-    const doubt = doubtAmong(RESTS[id](mount), doubtOf);
+    const { rests, result, short } = RESULTS[id];
+    const doubt = doubtAmong(rests(mount), doubtOf);
     return {
       id,
-      result: id === "heats" && isSettling ? SETTLING : ifSure(doubt, resultOf(id, piece, plan, mount, units, done)),
+      result: id === "heats" && isSettling ? SETTLING : ifSure(doubt, result(told)),
+      short: doubt ? "–" : short(told),
       level: doubt ? null : levelOf(id, plan, mount),
       isDone: !doubt && (id !== "making" || done === plan.steps.length),
     };
   });
 }
 
-/** What the result of each stage can be doubted by: parts of the piece, by their keys. */
-const RESTS: Readonly<Record<StageId, (mount: string) => readonly string[]>> = {
-  stone: (mount) => [`${mount}.stone`],
-  wall: (mount) => [`${mount}.wall`],
-  plate: (mount) => [`${mount}.plate`],
-  hoop: (mount) => ["hoop.cutLength", `${mount}.hoop`],
-  heats: () => ["heats"],
-  making: () => [],
-};
-
-function resultOf(stage: StageId, piece: Piece, plan: Plan, mountId: string, units: Units, done: number): string {
-  const mount = piece.mounts.find(({ id }) => id === mountId)!;
-  const value = (key: string) => figureOf(plan.figures, key).value;
-  const { stone, plate } = mount;
-  switch (stage) {
-    case "stone":
-      return `${stoneSize(stone.outline, units)}, ${showLength(stone.height, "blank", units)} tall`;
-    case "wall":
-      return wallResult(plan, mountId, units);
-    case "plate":
-      return `${showLength(value(`${mountId}.plate.length`), "blank", units)} × ${showLength(value(`${mountId}.plate.width`), "blank", units)} × ${showLength(plate.thickness, "measured", units)}, ${plate.style}`;
-    case "hoop":
-      return piece.carrier.type === "hoop"
-        ? `${SYSTEM_NAMES[piece.carrier.size.system]} ${piece.carrier.size.value}, blank ${showLength(value("hoop.cutLength"), "blank", units)}`
-        : "";
-    case "heats":
-      return heatsResult(plan);
-    case "making":
-      return `${done} of ${counted(plan.steps.length, "step")}`;
-  }
+/** What a stage's result is told of. */
+interface Told {
+  readonly piece: Piece;
+  readonly mount: Mount;
+  readonly plan: Plan;
+  readonly units: Units;
+  /** Steps ticked off. */
+  readonly done: number;
 }
+
+interface Result {
+  /** What it can be doubted by: parts of the piece, by their keys. */
+  readonly rests: (mount: string) => readonly string[];
+  readonly result: (told: Told) => string;
+  /** The same where there is room for a word. */
+  readonly short: (told: Told) => string;
+}
+
+const lengthIn = ({ plan, units }: Told, key: string, rounding: Rounding) => showLength(figureOf(plan.figures, key).value, rounding, units);
+
+const RESULTS: Readonly<Record<StageId, Result>> = {
+  stone: {
+    rests: (mount) => [`${mount}.stone`],
+    result: ({ mount: { stone }, units }) => `${stoneSize(stone.outline, units)}, ${showLength(stone.height, "blank", units)} tall`,
+    short: (told) => {
+      const side = (name: string) => lengthIn(told, `${told.mount.id}.stone.${name}`, "blank");
+      return `${side("length")} × ${side("width")}`;
+    },
+  },
+  wall: {
+    rests: (mount) => [`${mount}.wall`],
+    result: ({ plan, mount, units }) => wallResult(plan, mount.id, units),
+    short: ({ plan, mount, units }) => wallStock(plan, mount.id, units).size.split(" ")[0]!,
+  },
+  plate: {
+    rests: (mount) => [`${mount}.plate`],
+    result: (told) => {
+      const { plan, mount, units } = told;
+      const side = (name: string) => lengthIn(told, `${mount.id}.plate.${name}`, "blank");
+      const { thickness } = plan.settled.mounts[mount.id]!.back;
+      return `${side("length")} × ${side("width")} × ${showLength(thickness, "measured", units)}, ${mount.plate.style}`;
+    },
+    short: (told) => `${lengthIn(told, `${told.mount.id}.plate.length`, "blank")} long`,
+  },
+  hoop: {
+    rests: (mount) => ["hoop.cutLength", `${mount}.hoop`],
+    result: (told) =>
+      told.piece.carrier.type === "hoop"
+        ? `${SYSTEM_NAMES[told.piece.carrier.size.system]} ${told.piece.carrier.size.value}, blank ${lengthIn(told, "hoop.cutLength", "blank")}`
+        : "",
+    short: (told) => `blank ${lengthIn(told, "hoop.cutLength", "blank")}`,
+  },
+  heats: {
+    rests: () => ["heats"],
+    result: ({ plan }) => heatsResult(plan),
+    short: ({ plan }) =>
+      heatsResult(plan)
+        .replace(/ heats?/, "")
+        .replace("all ", ""),
+  },
+  making: {
+    rests: () => [],
+    result: ({ plan, done }) => `${done} of ${counted(plan.steps.length, "step")}`,
+    short: ({ plan, done }) => `${done} of ${plan.steps.length}`,
+  },
+};
 
 function wallResult(plan: Plan, id: string, units: Units): string {
   const { name, size, sense } = wallStock(plan, id, units);

@@ -10,7 +10,6 @@ import { METALS, type Metal } from "@/core/metal/metals";
 import { ChoiceField } from "@/ui/ChoiceField";
 import { Dimension } from "@/ui/Dimension";
 import { Millimetres, Shape, Word } from "@/ui/Drawing";
-import { FindingNotes } from "@/ui/FindingNotes";
 import { MeasureField } from "@/ui/MeasureField";
 import { PlanAndSection } from "@/ui/PlanAndSection";
 import { Rule } from "@/ui/Rule";
@@ -56,6 +55,8 @@ export function PlateStage({ mount: id }: { readonly mount: string }) {
   const unit = lengthUnit(units);
   return (
     <Stage
+      stage="plate"
+      mount={id}
       drawing={(size) => <PlateDrawing size={size} mount={mount} />}
       measures={<PlateMeasures mount={mount} />}
       foot={
@@ -198,7 +199,6 @@ function PlateMeasures({ mount }: { readonly mount: Mount }) {
         value={settled.sawMargin.value}
         lights="saw"
       />
-      <FindingNotes stage="plate" mount={id} />
     </>
   );
 }

@@ -66,7 +66,7 @@ export function FreePoints({ mount, shape }: Props) {
       role="button"
       tabIndex={0}
       aria-label={`Point ${i + 1} at ${x.toFixed(2)}, ${y.toFixed(2)}`}
-      className="cursor-move outline-offset-4"
+      className="cursor-move touch-none outline-offset-4"
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
         session.hold();

@@ -32,7 +32,7 @@ export function ProfileMeasures({ mount }: { readonly mount: Mount }) {
   return (
     <>
       {turnIn.map(({ at, height }, i) => (
-        <div key={i} className="grid grid-cols-[1fr_24px] items-center gap-x-1">
+        <div key={i} className="grid grid-cols-[minmax(0,1fr)_24px] items-center gap-x-1 max-lg:grid-cols-[minmax(0,1fr)_44px]">
           <MeasureField
             field={profileField(mount.id, i, units)}
             label={`at ${Math.round(at * 100)}% of the way round`}
@@ -42,7 +42,7 @@ export function ProfileMeasures({ mount }: { readonly mount: Mount }) {
           {turnIn.length > 1 && (
             <button
               type="button"
-              className="btn btn-plain h-[24px] px-1"
+              className="btn btn-plain btn-small"
               aria-label={`Leave out the height at ${Math.round(at * 100)}%`}
               onClick={() => put(turnIn.filter((_, other) => other !== i))}
             >

@@ -12,7 +12,6 @@ import { ELLIPTIC, greatestTurnIn, type Tenderness } from "@/core/stone/stone";
 import { type Mount } from "@/core/piece/piece";
 import { ChoiceField } from "@/ui/ChoiceField";
 import { Millimetres, Shape, pointUnder } from "@/ui/Drawing";
-import { FindingNotes } from "@/ui/FindingNotes";
 import { MeasureField } from "@/ui/MeasureField";
 import { PlanAndSection } from "@/ui/PlanAndSection";
 import { Rule } from "@/ui/Rule";
@@ -63,6 +62,8 @@ export function StoneStage({ mount: id }: { readonly mount: string }) {
   const tall = useWhileHeld(greatestTurnIn(mount.stone));
   return (
     <Stage
+      stage="stone"
+      mount={id}
       drawing={(size) => <StoneDrawing size={size} mount={mount} />}
       measures={<StoneMeasures mount={mount} />}
       foot={
@@ -282,7 +283,7 @@ function StoneMeasures({ mount }: { readonly mount: Mount }) {
                     each.material = { ...each.material, tender: has ? tender.filter((other) => other !== to) : [...tender, to] };
                   })
                 }
-                className={`rounded-[4px] border px-1.5 py-0.5 text-[12.5px] ${has ? "border-accent bg-accent-wash font-semibold text-accent-deep" : "border-line bg-sheet text-soft"}`}
+                className={`pressed rounded-[4px] border px-1.5 py-0.5 text-[12.5px] ${has ? "border-accent bg-accent-wash font-semibold text-accent-deep" : "border-line bg-sheet text-soft"}`}
               >
                 {has ? "✓ " : ""}
                 {text}
@@ -291,7 +292,6 @@ function StoneMeasures({ mount }: { readonly mount: Mount }) {
           })}
         </div>
       </fieldset>
-      <FindingNotes stage="stone" mount={id} />
     </>
   );
 }

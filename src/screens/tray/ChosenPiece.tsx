@@ -64,9 +64,9 @@ export function ChosenPiece({ record, bench, units, onOpen, onRename, onDuplicat
           <Trash2 size={14} aria-hidden="true" /> Delete
         </button>
       </div>
-      <div className="mt-1">
+      <div className="mt-3 flex flex-col gap-2">
         {!attempt ? (
-          <p className="mt-2 text-[12.5px] text-soft">Working it out</p>
+          <p className="text-[12.5px] text-soft">Working it out</p>
         ) : attempt.ok ? (
           <Findings plan={attempt.plan} units={units} doubtOf={doubtsOf(record)} />
         ) : (
@@ -91,7 +91,7 @@ interface FindingsProps {
 
 function Findings({ plan, units, doubtOf }: FindingsProps) {
   const { findings } = plan;
-  if (findings.length === 0) return <p className="mt-2 text-[12.5px] text-soft">Nothing stands against it.</p>;
+  if (findings.length === 0) return <p className="text-[12.5px] text-soft">Nothing stands against it.</p>;
   return findings
     .slice(0, MOST_SHOWN)
     .map((finding, i) => <Note key={i} level={finding.level} said={sayFinding(finding, plan, units)} doubt={doubtOf(finding.at)} />);

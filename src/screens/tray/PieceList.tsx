@@ -62,8 +62,12 @@ export function PieceList({ records, bench, makes, units, chosen, onChoose, onOp
   const shown = rows.getVirtualItems();
   const [before, after] = [(shown[0]?.start ?? top) - top, rows.getTotalSize() - ((shown.at(-1)?.end ?? top) - top)];
   return (
-    <table ref={table} aria-rowcount={records.length + 1} className="w-full border-collapse text-[13.5px]">
-      <thead>
+    <table
+      ref={table}
+      aria-rowcount={records.length + 1}
+      className="w-full border-collapse text-[13.5px] max-md:block max-md:[&>tbody]:block"
+    >
+      <thead className="max-md:hidden">
         <tr>
           {HEADS.map((head, i) => (
             <th
@@ -92,15 +96,15 @@ export function PieceList({ records, bench, makes, units, chosen, onChoose, onOp
               aria-selected={isChosen}
               onClick={() => onChoose(id)}
               onDoubleClick={() => onOpen(id)}
-              className={`border-b border-hair align-top ${isChosen ? "bg-accent-wash shadow-[inset_3px_0_0_var(--color-accent)]" : "hover:bg-hair"}`}
+              className={`border-b border-hair align-top max-md:grid max-md:grid-cols-2 max-md:px-1.5 max-md:py-1 ${isChosen ? "bg-accent-wash shadow-[inset_3px_0_0_var(--color-accent)]" : "hover:bg-hair"}`}
             >
-              <td className="py-2.5 pl-[18px]">
+              <td className="py-2.5 pl-[18px] max-md:col-span-2 max-md:py-1 max-md:pl-2">
                 <button
                   type="button"
                   data-piece={id}
                   onFocus={() => onChoose(id)}
                   onClick={() => onOpen(id)}
-                  className="block max-w-[260px] truncate text-left font-[640]"
+                  className="block max-w-[260px] truncate text-left font-[640] max-md:min-h-[44px] max-md:max-w-full"
                   title={piece.name}
                 >
                   <Level level={row ? row.level : attempt ? "error" : null} />
@@ -116,7 +120,7 @@ export function PieceList({ records, bench, makes, units, chosen, onChoose, onOp
               )}
               {row &&
                 [row.strip, row.plate, row.carrier, row.heats].map(([first, second], i) => (
-                  <td key={i} className="px-2 py-2.5 text-right whitespace-nowrap">
+                  <td key={i} className="px-2 py-2.5 text-right whitespace-nowrap max-md:py-1 max-md:text-left">
                     {first}
                     <small
                       className={`block text-[12px] ${second.includes("runs") || second.includes("no order") ? "text-bad" : second.includes("softens") ? "text-warn" : "text-soft"}`}
@@ -126,7 +130,9 @@ export function PieceList({ records, bench, makes, units, chosen, onChoose, onOp
                   </td>
                 ))}
               {row && (
-                <td className={`px-2 py-2.5 pr-[18px] text-right ${row.next.startsWith("Step") ? "font-semibold text-accent" : ""}`}>
+                <td
+                  className={`px-2 py-2.5 pr-[18px] text-right max-md:col-span-2 max-md:py-1 max-md:text-left ${row.next.startsWith("Step") ? "font-semibold text-accent" : ""}`}
+                >
                   {row.next}
                 </td>
               )}

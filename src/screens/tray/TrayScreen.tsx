@@ -90,7 +90,7 @@ export function TrayScreen() {
       ),
     );
   return (
-    <main className="flex min-h-dvh min-w-[1024px] flex-col">
+    <main className="flex min-h-dvh flex-col">
       <NavBar>
         {trouble && <span className="text-[12.5px] font-semibold text-bad">{TROUBLE_WORDS[trouble]}</span>}
         {bench.name && <span className="text-[12.5px] text-soft">{bench.name}</span>}
@@ -100,7 +100,7 @@ export function TrayScreen() {
           Open file
         </button>
         <button type="button" className="btn btn-main" onClick={addNew}>
-          New piece <kbd className="key">N</kbd>
+          New piece <kbd className="key max-lg:hidden">N</kbd>
         </button>
       </NavBar>
       {pieces.length === 0 ? (
@@ -112,7 +112,7 @@ export function TrayScreen() {
       ) : (
         <div className="h-[268px] border-b border-line bg-sheet" />
       )}
-      <div className="grid flex-1 grid-cols-[1fr_372px]">
+      <div className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start lg:grid-cols-[minmax(0,1fr)_372px]">
         <section aria-label="Pieces" className="min-w-0 overflow-x-auto">
           {ledger && pieces.length > 0 && (
             <ledger.PieceList
@@ -128,44 +128,48 @@ export function TrayScreen() {
           )}
           {!isWhole && <p className="px-[18px] py-2 text-[12.5px] text-soft">Reading the rest of your pieces</p>}
         </section>
-        <aside className="border-l border-line px-[18px] py-3.5">
+        <aside className="border-line px-[18px] py-3.5 max-lg:contents lg:border-l">
           {ledger && chosen && (
-            <ledger.ChosenPiece
-              key={chosen.id}
-              record={chosen}
-              bench={bench}
-              units={units}
-              onOpen={() => open(chosen.id)}
-              onRename={(name) => void act(() => tray.rename(chosen.id, name))}
-              onDuplicate={() => void act(() => tray.duplicate(chosen))}
-              onSave={() => void files().then(({ pieceText }) => saveFile(`${chosen.id}.json`, pieceText(chosen.piece, bench)))}
-              onDelete={() => void remove(chosen.id, chosen.piece.name)}
-            />
+            <div className="border-line max-lg:order-first max-lg:border-b max-lg:px-3.5 max-lg:py-3">
+              <ledger.ChosenPiece
+                key={chosen.id}
+                record={chosen}
+                bench={bench}
+                units={units}
+                onOpen={() => open(chosen.id)}
+                onRename={(name) => void act(() => tray.rename(chosen.id, name))}
+                onDuplicate={() => void act(() => tray.duplicate(chosen))}
+                onSave={() => void files().then(({ pieceText }) => saveFile(`${chosen.id}.json`, pieceText(chosen.piece, bench)))}
+                onDelete={() => void remove(chosen.id, chosen.piece.name)}
+              />
+            </div>
           )}
-          {unreadable.length > 0 && <CouldNotBeRead found={unreadable} onDrop={(each) => void act(() => tray.drop(each))} />}
-          {deleted.length > 0 && (
-            <Deleted
-              records={deleted}
-              onPutBack={(id) => void act(() => tray.setDeleted([id], false))}
-              onEmpty={() =>
-                void act(async () => {
-                  const haveBack = await tray.remove(deleted.map(({ id }) => id));
-                  say(`Removed for good: ${counted(deleted.length, "piece")}`, { name: "Undo", run: () => void act(haveBack) });
-                })
+          <div className="max-lg:px-3.5 max-lg:pb-6">
+            {unreadable.length > 0 && <CouldNotBeRead found={unreadable} onDrop={(each) => void act(() => tray.drop(each))} />}
+            {deleted.length > 0 && (
+              <Deleted
+                records={deleted}
+                onPutBack={(id) => void act(() => tray.setDeleted([id], false))}
+                onEmpty={() =>
+                  void act(async () => {
+                    const haveBack = await tray.remove(deleted.map(({ id }) => id));
+                    say(`Removed for good: ${counted(deleted.length, "piece")}`, { name: "Undo", run: () => void act(haveBack) });
+                  })
+                }
+              />
+            )}
+            <TrayActions
+              hasPieces={all.length > 0}
+              onEverything={() =>
+                void files().then(async ({ everythingText, everythingName }) =>
+                  saveFile(everythingName(new Date()), await everythingText(tray.store.getState().keeper, bench)),
+                )
               }
+              onRestore={pick}
+              onDemo={() => void layDemo()}
+              onRemoveDemo={() => void clearDemo()}
             />
-          )}
-          <TrayActions
-            hasPieces={all.length > 0}
-            onEverything={() =>
-              void files().then(async ({ everythingText, everythingName }) =>
-                saveFile(everythingName(new Date()), await everythingText(tray.store.getState().keeper, bench)),
-              )
-            }
-            onRestore={pick}
-            onDemo={() => void layDemo()}
-            onRemoveDemo={() => void clearDemo()}
-          />
+          </div>
         </aside>
       </div>
     </main>

@@ -43,7 +43,7 @@ export function WallDrawing({ size, mount }: { readonly size: Size; readonly mou
             ))}
             {drawing.plan.seam && <SeamHandle mount={mount.id} seam={drawing.plan.seam} places={drawing.plan.places} />}
           </Millimetres>
-          <PlanWords drawing={drawing} view={view} x={x} y={y} perMm={scale.perMm} />
+          <PlanWords drawing={drawing} view={view} x={x} y={y} perMm={scale.perMm} width={size.width} />
           <SectionView mount={mount} x={section.x} y={section.y} scale={section.scale} view={view} />
         </>
       )}
@@ -91,7 +91,7 @@ function SeamHandle({ mount, seam, places }: { readonly mount: string; readonly 
     >
       {(isLit) => (
         <>
-          <line {...line} stroke="transparent" strokeWidth={22} />
+          <line {...line} stroke="transparent" className="stroke-[22px] pointer-coarse:stroke-[44px]" />
           <line {...line} stroke={isLit ? "#0b5d66" : "#1b2225"} strokeWidth={isLit ? 3 : 2} />
         </>
       )}
@@ -99,21 +99,29 @@ function SeamHandle({ mount, seam, places }: { readonly mount: string; readonly 
   );
 }
 
+/** About how wide a letter is (pixels). */
+const LETTER = 6.6;
+
 interface WordsProps {
   readonly drawing: SettingDrawing;
   readonly view: ReturnType<typeof wallView>;
   readonly x: number;
   readonly y: number;
   readonly perMm: number;
+  /** Of the sheet, in pixels. */
+  readonly width: number;
 }
 
-function PlanWords({ drawing, view, x, y, perMm }: WordsProps) {
+function PlanWords({ drawing, view, x, y, perMm, width }: WordsProps) {
   const { seam, sawLine, gathers, stone, corners } = drawing.plan;
   const { low: bottom } = boxOf(sawLine);
   const { left, right } = boxOf(stone);
   const gatherAt = gathers
     .flat()
     .reduce<Point | null>((best, point) => (best === null || point[0] + point[1] > best[0] + best[1] ? point : best), null);
+  const gatherText = `${view.gather}${gathers.length > 1 ? ` in ${gathers.length} places` : ""}`;
+  const gatherX = x + (gatherAt?.[0] ?? 0) * perMm + 12;
+  const gatherFits = gatherX + gatherText.length * LETTER < width;
   return (
     <>
       {seam && (
@@ -138,9 +146,13 @@ function PlanWords({ drawing, view, x, y, perMm }: WordsProps) {
         );
       })}
       {gatherAt && (
-        <Word x={x + gatherAt[0] * perMm + 12} y={y - gatherAt[1] * perMm - 34} fill="#8a4600">
-          {view.gather}
-          {gathers.length > 1 ? ` in ${gathers.length} places` : ""}
+        <Word
+          x={gatherFits ? gatherX : width - 10}
+          y={y - gatherAt[1] * perMm - (gatherFits ? 34 : 62)}
+          textAnchor={gatherFits ? "start" : "end"}
+          fill="#8a4600"
+        >
+          {gatherText}
         </Word>
       )}
       {view.sawLine !== null && (

@@ -10,7 +10,6 @@ import { type WallEntry } from "@/core/piece/piece";
 import { ChoiceField } from "@/ui/ChoiceField";
 import { FigureButton } from "@/ui/Terms";
 import { MeasureField } from "@/ui/MeasureField";
-import { FindingNotes } from "@/ui/FindingNotes";
 import { doubtAmong } from "@/core/piece/doubt";
 import { useDoubt } from "@/ui/doubt";
 import { usePlan } from "@/ui/plan";
@@ -41,6 +40,8 @@ export function WallStage({ mount: id }: { readonly mount: string }) {
   const blank = plan.drawing.laid[`${id}.wall`]!;
   return (
     <Stage
+      stage="wall"
+      mount={id}
       drawing={(size) => <WallDrawing size={size} mount={mount} />}
       measures={<WallMeasures mount={id} />}
       foot={
@@ -238,7 +239,6 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
         value={settled.lift.value}
         lights="lift"
       />
-      <FindingNotes stage="wall" mount={id} />
       <h2 className="section-head">Losses on the way</h2>
       <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
         {LOSSES.filter(({ name }) => LOSSES_OF[view.stock].includes(name)).map(({ name, label }) => (
