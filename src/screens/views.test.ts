@@ -23,7 +23,7 @@ test("the Wall stage says strip and height as they are cut, and the sum unrounde
     stands: "wall stands 2.96",
     third: "a third of the height, 1.73",
     thickness: "28 gauge",
-    shelf: "3.20 mm on the shelf, 0.04 comes off",
+    shelf: "3.20 mm on the shelf, as it is",
     sawLine: "saw line, 1.0 mm outside",
     across: "16.0",
   });

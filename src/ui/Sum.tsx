@@ -2,7 +2,7 @@ import { Fragment } from "react";
 import { type SumPart } from "@/words/sums";
 
 /** "44.21 outline + 1.32 wall and fit = 46.07", the signs standing out. */
-export function Sum({ parts, total }: { readonly parts: readonly SumPart[]; readonly total: string }) {
+export function Sum({ parts, total, why = "" }: { readonly parts: readonly SumPart[]; readonly total: string; readonly why?: string }) {
   return (
     <>
       {parts.map(({ text, name, isLess }, i) => (
@@ -16,6 +16,7 @@ export function Sum({ parts, total }: { readonly parts: readonly SumPart[]; read
         </Fragment>
       ))}{" "}
       = <b className="font-semibold text-ink">{total}</b>
+      {why && `, ${why}`}
     </>
   );
 }

@@ -26,7 +26,7 @@ test("the card has every size with its sum, and each heat's solder with its plac
     "Cut blank: 59.1 mm of half-round 3.00 × 1.60 mm, sterling",
   ]);
   expect(cardRows(tern, plan(tern), METRIC).at(-1)!.sum).toBe(
-    "54.00 round the finger + 4.27 fibre + 0.50 squaring both ends + 0.28 saw through the seam + 0.10 mark = 59.15",
+    "54.00 round the finger + 4.27 fibre + 0.50 squaring both ends + 0.28 saw through the seam + 0.10 mark = 59.15, cut at 59.1: a saw goes no finer",
   );
   expect(cardRows({ ...tern, carrier: { type: "none" } }, plan({ ...tern, carrier: { type: "none" } }), METRIC)).toHaveLength(4);
   expect(plan(tern).heats.map((heat) => solderText(heat, plan(tern), METRIC))).toEqual([

@@ -28,7 +28,7 @@ interface Pen {
   /** The same without its unit. */
   bare(key: string, rounding?: Rounding): string;
   /** A text that rests on fields and figures with these keys. */
-  sure(keys: readonly string[], text: string): string;
+  readonly sure: (keys: readonly string[], text: string) => string;
 }
 
 function penOf(plan: Plan, units: Units, doubtOf: DoubtOf): Pen {
@@ -54,11 +54,17 @@ export function cardRows(piece: Piece, plan: Plan, units: Units, doubtOf: DoubtO
   ];
 }
 
+/** What is cut to length, and how its length is told. */
+interface Cut {
+  readonly figure: Figure;
+  readonly rounding: Rounding;
+}
+
 /** A row, its sum left out and its doubt told where one of these keys cannot be trusted. */
-function row(pen: Pen, keys: readonly string[], label: string, text: string, sum?: Figure): CardRow {
+function row(pen: Pen, keys: readonly string[], label: string, text: string, sum?: Cut): CardRow {
   const doubt = doubtAmong(keys, pen.doubtOf);
   if (doubt) return { label, text, doubt: DOUBTS[doubt] };
-  return sum ? { label, text, sum: sumText(sum, pen.units) } : { label, text };
+  return sum ? { label, text, sum: sumText(sum.figure, pen.units, sum.rounding) } : { label, text };
 }
 
 function mountRows(mount: Mount, pen: Pen): CardRow[] {
@@ -77,14 +83,14 @@ function mountRows(mount: Mount, pen: Pen): CardRow[] {
       [stock.key, of("wall.cutHeight")],
       STOCK_LABELS[stock.name],
       `${stockText(id, pen)}; ${METAL_NAMES[wall.metal]}, ${thick(settled.thickness)}`,
-      stock.figure,
+      { figure: stock.figure, rounding: stock.name === "strip" ? "strip" : "measured" },
     ),
     ...sourceRows(id, pen),
     row(
       pen,
       [of("wall.netLength"), of("wall.netHeight")],
       "Lands at",
-      `${pen.bare(of("wall.netLength"), "measured")} × ${pen.figure(of("wall.netHeight"), "measured")}, shows ${pen.sure([of("wall.faceShown")], showPercent(figureOf(plan.figures, of("wall.faceShown")).value))} of the face`,
+      `${pen.bare(of("wall.netLength"), "measured")} × ${pen.figure(of("wall.netHeight"), "measured")}${shownText(id, pen)}`,
     ),
     isCup
       ? row(pen, [of("plate")], "Base", `${sawn} × ${thick(back.thickness)}, the cup's own`)
@@ -95,6 +101,14 @@ function mountRows(mount: Mount, pen: Pen): CardRow[] {
           `blank ${pen.bare(of("plate.blankLength"))} × ${pen.bare(of("plate.blankWidth"))} × ${thick(back.thickness)}, ${METAL_NAMES[back.metal]}; sawn to ${sawn} ${lengthUnit(units)}, ${plate.style}, ${pen.sure([of("plate.mass")], figureOf(plan.figures, of("plate.mass")).value.toFixed(2))} g`,
         ),
   ];
+}
+
+/** What of the face is left open by a wall that holds. */
+function shownText(id: string, { plan, sure }: Pen): string {
+  const { rule } = plan.settled.mounts[id]!.wall.height;
+  if (!plan.drawing.settings[id]!.schools.find((each) => each.rule === rule)!.holds) return "";
+  const key = `${id}.wall.faceShown`;
+  return `, shows ${sure([key], showPercent(figureOf(plan.figures, key).value))} of the face`;
 }
 
 const STOCK_LABELS = { strip: "Cut strip", tube: "Tube", cup: "Cup" } as const;
@@ -160,7 +174,7 @@ function hoopRows({ carrier }: Piece, pen: Pen): CardRow[] {
       ["hoop.cutLength"],
       "Cut blank",
       `${pen.figure("hoop.cutLength")} of ${SECTION_NAMES[section.shape]} ${thick(section.width)} × ${thick(section.thickness)} ${lengthUnit(pen.units)}, ${METAL_NAMES[metal]}`,
-      figureOf(pen.plan.figures, "hoop.cutLength"),
+      { figure: figureOf(pen.plan.figures, "hoop.cutLength"), rounding: "blank" },
     ),
   ];
 }

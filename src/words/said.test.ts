@@ -250,7 +250,7 @@ test("the steps of the demo's pieces, each as it is first said", () => {
     ["wall.square", "File both ends square."],
     [
       "wall.wrap",
-      "Wrap it round the stone, mark the overlap, trim to 45.50 mm and close the seam. Snug: the stone slides with a push. Solder fills no gaps.",
+      "Wrap it round the stone, mark the overlap, trim to 45.53 mm and close the seam. Snug: the stone slides with a push. Solder fills no gaps.",
     ],
     ["join.solder", "Solder wall seam, hard. Clean, flux, heat the whole piece; solder runs toward the hottest place."],
     ["join.pickle", "Pickle; work on the other part meanwhile."],
@@ -264,7 +264,7 @@ test("the steps of the demo's pieces, each as it is first said", () => {
     ["hoop.bend", "Bend it until the ends spring together."],
     [
       "hoop.round",
-      "Round the hoop up and read its size: 17.19 mm inside. Small by up to a size, stretch it. Large: saw the excess out at the seam.",
+      "Round the hoop up and read its size: 17.19 mm inside, EU 54. Small by up to a size, stretch it. Large: saw the excess out at the seam.",
     ],
     ["plate.cut", "Cut the plate's blank, 18.7 mm long and 14.7 mm wide. Be generous: sawing off is easier than adding."],
     ["plate.stamp", "Stamp your marks while the plate is loose. Stamping later would distort the work."],
@@ -272,7 +272,7 @@ test("the steps of the demo's pieces, each as it is first said", () => {
     ["hoop.flat", "File the flat on top, 0.64 mm deep at its middle, opposite the seam."],
     ["join.finish", "Finish what will be hard to reach once joined. Sand and pre-polish inside the hoop and round the plate's edge."],
     ["set.try", "Try the stone again, and get it out again. Lay a thread under it first, or lift it with tacky putty."],
-    ["set.height", "Bring the wall to 3.00 mm."],
+    ["set.height", "Bring the wall to 2.96 mm."],
     ["set.surface", "Patina and tumble now, before the stone goes in."],
     ["set.level", "Level the stone in its seat. A hollow back gets a cushion of fine sawdust."],
     [

@@ -1,24 +1,23 @@
 import { type CautionCode, type CheckCode, type Step, type StepCode } from "@/core/making/step";
+import { type Figure } from "@/core/measure/figure";
 import { type DoubtOf, SURE } from "@/core/piece/doubt";
 import { type Metal } from "@/core/metal/metals";
 import { type Plan } from "@/core/piece/plan";
-import { type Named, capital, gradeName, namesIn } from "./names";
+import { type SizeSystem } from "@/core/hoop/sizes";
+import { type Named, SYSTEM_NAMES, capital, gradeName, namesIn } from "./names";
 import { BLANK } from "./doubt";
-import { type Rounding, type Units, lengthUnit, withUnit } from "./show";
+import { type Rounding, type Units, lengthUnit, showFigure, withUnit } from "./show";
 
 /** How each figure that a step aims at is rounded. */
 const ROUNDING_OF: Readonly<Record<string, Rounding>> = {
   "wall.cutLength": "strip",
   "wall.seatDepth": "height",
-  "wall.netLength": "strip",
   "wall.cutHeight": "height",
-  "wall.netHeight": "height",
   "plate.blankLength": "blank",
   "plate.blankWidth": "blank",
   "plate.length": "blank",
   "plate.width": "blank",
   "hoop.cutLength": "blank",
-  "hoop.netLength": "blank",
 };
 
 /** The rounding of a figure by its key; a mount's id before it does not count. */
@@ -26,10 +25,17 @@ export function roundingOf(key: string): Rounding {
   return ROUNDING_OF[key] ?? ROUNDING_OF[key.slice(key.indexOf(".") + 1)] ?? "measured";
 }
 
+/** A figure as it is told wherever it stands by itself. */
+export function figureText(key: string, figure: Figure, units: Units): string {
+  return figure.unit === "mm" ? withUnit(figure.value, roundingOf(key), units) : showFigure(figure, units);
+}
+
 interface StepVoice {
   /** The length aimed at, with its unit. */
   readonly target: string;
   readonly second: string;
+  /** A text that rests on the length aimed at; nothing where that cannot be trusted. */
+  sure(text: string): string;
   text(name: string): string;
   list(name: string): readonly string[];
   /** What a joint is called. */
@@ -59,7 +65,8 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
   "hoop.cut": (v) => `Cut the hoop's blank ${v.target} long`,
   "hoop.square": () => "File both ends of the blank square",
   "hoop.bend": () => "Bend it until the ends spring together",
-  "hoop.round": (v) => `Round the hoop up and read its size: ${v.target} inside`,
+  "hoop.round": (v) =>
+    `Round the hoop up and read its size: ${v.target} inside${v.sure(`, ${SYSTEM_NAMES[v.text("system") as SizeSystem]} ${v.text("size")}`)}`,
   "hoop.flat": (v) =>
     v.text("of") === ""
       ? `File the flat on top, ${v.target} deep at its middle, opposite the seam`
@@ -207,6 +214,7 @@ export function sayStep(step: Step, plan: Told, units: Units, doubtOf: DoubtOf =
       TITLES[step.code]({
         target: aim(step.target),
         second: aim(step.second),
+        sure: (text) => (step.target !== null && doubtOf(step.target) ? "" : text),
         text: (name) => String(step.values[name] ?? ""),
         list: (name) => listOf(step.values[name]),
         joint: namesIn(plan).joint,

@@ -1,6 +1,6 @@
 import { type Figure, type Unit } from "@/core/measure/figure";
 import { TERM_NAMES } from "./terms";
-import { type Units, showFigureValue, shownStep } from "./show";
+import { type Rounding, type Units, showFigureValue, showLength, shownStep } from "./show";
 
 /** What a sum is made of, as it is told: terms by themselves or taken together. */
 export interface Share {
@@ -45,14 +45,29 @@ export function sumParts(shares: readonly Share[], unit: Unit, units: Units): Su
   }));
 }
 
+/** Why what is cut is not the sum to its last digit. */
+const WHY: Readonly<Record<Rounding, string>> = {
+  strip: "short stretches",
+  height: "it is filed down",
+  blank: "a saw goes no finer",
+  measured: "",
+};
+
+/** "cut at 46.05: short stretches", where what is cut is shown otherwise than what it is the sum of; else empty. */
+export function cutAt(mm: number, rounding: Rounding, units: Units): string {
+  const [cut, sum] = [showLength(mm, rounding, units), showLength(mm, "measured", units)];
+  return Number(cut) === Number(sum) ? "" : `cut at ${cut}: ${WHY[rounding]}`;
+}
+
 /** A figure's terms by their names. */
 export function sharesOf({ terms }: Figure): Share[] {
   return terms.map(({ label, value }) => ({ name: TERM_NAMES[label], value }));
 }
 
 /** A length's sum in one line, its unit left to the reader: "44.21 outline + 1.01 wall = 45.22". */
-export function sumText(figure: Figure, units: Units): string {
+export function sumText(figure: Figure, units: Units, rounding: Rounding = "measured"): string {
   const parts = sumParts(sharesOf(figure), figure.unit, units);
   const told = parts.map(({ name, text, isLess }, i) => `${isLess ? (i > 0 ? "- " : "-") : i > 0 ? "+ " : ""}${text} ${name}`);
-  return `${told.join(" ")} = ${showFigureValue(figure.value, figure.unit, units).split(" ")[0]!}`;
+  const why = cutAt(figure.value, rounding, units);
+  return `${told.join(" ")} = ${showFigureValue(figure.value, figure.unit, units).split(" ")[0]!}${why && `, ${why}`}`;
 }

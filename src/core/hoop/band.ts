@@ -17,7 +17,7 @@ export function bandLosses({ losses }: Hoop): Term[] {
 }
 
 /** The blank is cut and bent before its seam is heated, and rounded up to its size after. */
-export function bandSeam({ section }: Hoop): WorkedJoint {
+export function bandSeam({ section, asked }: Hoop): WorkedJoint {
   return {
     id: "hoop.seam",
     kind: "seam",
@@ -35,7 +35,13 @@ export function bandSeam({ section }: Hoop): WorkedJoint {
         step("hoop", "hoop.bend", "hoop", { target: "hoop.netLength", checks: ["ends.noLight"] }),
       ],
       lookedFor: ["joint.bright", "joint.noGap"],
-      after: [step("hoop", "hoop.round", "hoop", { target: "hoop.insideDiameter", checks: ["hoop.round", "hoop.size"] })],
+      after: [
+        step("hoop", "hoop.round", "hoop", {
+          target: "hoop.insideDiameter",
+          checks: ["hoop.round", "hoop.size"],
+          values: { system: asked.system, size: asked.value },
+        }),
+      ],
     },
   };
 }

@@ -14,6 +14,7 @@ const hoop: Hoop = {
   metal: "sterling",
   section: { shape: "half-round", width: 3, thickness: 1.6 },
   size: { value: 17.18873, from: "piece" },
+  asked: { system: "eu", value: "54" },
   wideBand: { value: 0, from: "shipped" },
   rule: "fibre",
   losses,

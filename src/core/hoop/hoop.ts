@@ -5,6 +5,7 @@ import { type Finding, finding } from "../measure/finding";
 import { type Figure, type Figures, type School, type Sourced, single, sum, taken, term } from "../measure/figure";
 import { type Metal, massOf } from "../metal/metals";
 import { type Section, fibre, sectionArea } from "../metal/section";
+import { type SizeSystem } from "./sizes";
 import { FORMS, type PlannedForm } from "./forms/forms";
 import { type Base, type Seat, touching } from "./seat";
 
@@ -25,8 +26,9 @@ export interface Hoop {
   readonly form: PlannedForm;
   readonly metal: Metal;
   readonly section: Section;
-  /** Inside diameter of the size asked for. */
+  /** Inside diameter of the size asked for, and how the maker says it. */
   readonly size: Sourced<number>;
+  readonly asked: { readonly system: SizeSystem; readonly value: string };
   /** What a wide band adds to it. */
   readonly wideBand: Sourced<number>;
   readonly rule: LengthRule;

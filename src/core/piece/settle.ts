@@ -101,6 +101,7 @@ export function settleHoop(entry: HoopEntry, bench: BenchEntry): Hoop {
     metal,
     section: { shape, width, thickness },
     size: { value: size.diameter, from: entry.size.system === "mandrel" ? "bench" : "piece" },
+    asked: entry.size,
     wideBand: wideBandAddition(bench, width),
     rule: entry.lengthRule ?? "fibre",
     losses: { squaring: loss("squaring"), mark: loss("mark"), sawPasses: loss("sawPasses"), kerf: loss("kerf") },

@@ -48,7 +48,7 @@ export function HoopStage({ mount: id }: { readonly mount: string }) {
       measures={<HoopMeasures hoop={hoop} view={view} />}
       foot={
         <>
-          <Answers figures={["hoop.cutLength", view.seatFigure]} sum={<Sum parts={view.sum} total={view.total} />}>
+          <Answers figures={["hoop.cutLength", view.seatFigure]} sum={<Sum parts={view.sum} total={view.total} why={view.why} />}>
             <FigureButton figure="hoop.cutLength" name="Cut blank">
               <Answer lead="Cut blank" unit={unit}>
                 {view.cut}

@@ -3,7 +3,7 @@ import { figureOf } from "@/core/measure/figure";
 import { type Plan, hoopIn } from "@/core/piece/plan";
 import { SYSTEM_NAMES } from "@/words/names";
 import { type Units, showLength, withUnit } from "@/words/show";
-import { sumParts } from "@/words/sums";
+import { cutAt, sumParts } from "@/words/sums";
 
 const SHOWN: readonly Exclude<SizeSystem, "mandrel">[] = ["us", "uk", "eu", "continental", "jp", "diameter"];
 
@@ -42,6 +42,7 @@ export function hoopView(plan: Plan, mount: string, system: SizeSystem, units: U
       units,
     ),
     total: showLength(cut.value, "measured", units),
+    why: cutAt(cut.value, "blank", units),
     thickness: showLength(hoop.section.thickness, "measured", units),
     width: showLength(hoop.section.width, "measured", units),
     mass: `${figure("mass").value.toFixed(2)} g`,

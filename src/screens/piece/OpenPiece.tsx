@@ -15,7 +15,7 @@ import { doubtAmong } from "@/core/piece/doubt";
 import { useDoubt } from "@/ui/doubt";
 import { ifSure } from "@/words/doubt";
 import { FIGURE_NAMES } from "@/words/figures";
-import { showFigure } from "@/words/show";
+import { figureText } from "@/words/steps";
 import { STAGE_NAMES, type StageId } from "@/words/stages";
 import { Stem } from "./Stem";
 import { MendPiece } from "./MendPiece";
@@ -97,7 +97,7 @@ function PlannedPiece({ id, planned }: { readonly id: string; readonly planned: 
       ...stagesOf(piece, mount).map((each): Findable => ({ group: "Stages", name: STAGE_NAMES[each], go: () => go(each) })),
       ...FIGURE_NAMES.flatMap(({ key, name, stage: at }): Findable[] => {
         const figure = plan.figures[`${mount}.${key}`] ?? plan.figures[key];
-        const told = figure && ifSure(doubtAmong([`${mount}.${key}`, key], doubtOf), showFigure(figure, units));
+        const told = figure && ifSure(doubtAmong([`${mount}.${key}`, key], doubtOf), figureText(key, figure, units));
         return told ? [{ group: "Figures", name, detail: told, go: () => go(at) }] : [];
       }),
       { group: "Commands", name: "Undo", go: undoing.undo },

@@ -91,7 +91,7 @@ const RESULTS: Readonly<Record<StageId, Result>> = {
       const { plan, mount, units } = told;
       const side = (name: string) => lengthIn(told, `${mount.id}.plate.${name}`, "blank");
       const { thickness } = plan.settled.mounts[mount.id]!.back;
-      return `${side("length")} × ${side("width")} × ${showLength(thickness, "measured", units)}, ${mount.plate.style}`;
+      return `sawn ${side("length")} × ${side("width")} × ${showLength(thickness, "measured", units)}, ${mount.plate.style}`;
     },
     short: (told) => `${lengthIn(told, `${told.mount.id}.plate.length`, "blank")} long`,
   },

@@ -27,7 +27,7 @@ import { ifSure } from "@/words/doubt";
 import { BLANK_MARKS } from "@/words/marks";
 import { METAL_NAMES, capital } from "@/words/names";
 import { type Units, degrees, lengthUnit, showLength, showTemperature } from "@/words/show";
-import { sharesOf, sumParts } from "@/words/sums";
+import { cutAt, sharesOf, sumParts } from "@/words/sums";
 
 /** What the Plate stage says. */
 function plateView(plan: Plan, id: string, units: Units) {
@@ -42,6 +42,7 @@ function plateView(plan: Plan, id: string, units: Units) {
     mass: figure("mass").value.toFixed(2),
     sum: sumParts(sharesOf(length), "mm", units),
     total: showLength(length.value, "measured", units),
+    why: cutAt(length.value, "blank", units),
   };
 }
 
@@ -61,7 +62,10 @@ export function PlateStage({ mount: id }: { readonly mount: string }) {
       measures={<PlateMeasures mount={mount} />}
       foot={
         <>
-          <Answers figures={[`${id}.plate.blankLength`, `${id}.plate.blankWidth`]} sum={<Sum parts={view.sum} total={view.total} />}>
+          <Answers
+            figures={[`${id}.plate.blankLength`, `${id}.plate.blankWidth`]}
+            sum={<Sum parts={view.sum} total={view.total} why={view.why} />}
+          >
             <FigureButton figure={`${id}.plate.blankLength`} name="Plate's blank, lengthwise">
               <Answer lead="Cut blank" unit="long">
                 {view.blankLength}

@@ -46,7 +46,7 @@ export function WallStage({ mount: id }: { readonly mount: string }) {
       measures={<WallMeasures mount={id} />}
       foot={
         <>
-          <Answers figures={rests} sum={<Sum parts={view.sum} total={view.total} />}>
+          <Answers figures={rests} sum={<Sum parts={view.sum} total={view.total} why={view.why} />}>
             {view.answers.map(({ figure, name, lead, value, unit }) => (
               <FigureButton key={figure} figure={figure} name={name}>
                 <Answer lead={lead} unit={unit}>

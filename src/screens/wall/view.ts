@@ -6,7 +6,7 @@ import { greatestTurnIn } from "@/core/stone/stone";
 import { type Plan } from "@/core/piece/plan";
 import { RULE_NAMES } from "@/words/names";
 import { type Units, lengthUnit, showLength, showPercent, withUnit } from "@/words/show";
-import { type SumPart, sharesOf, sumParts } from "@/words/sums";
+import { type SumPart, cutAt, sharesOf, sumParts } from "@/words/sums";
 import { type WallStock, wallStock } from "@/words/wall-stock";
 
 /** One of the large answers across the foot. */
@@ -32,6 +32,7 @@ export interface WallView {
   readonly lands: string;
   readonly sum: readonly SumPart[];
   readonly total: string;
+  readonly why: string;
   /** What stands at the end of the rule, and past it. */
   readonly cut: string;
   readonly beyond: string;
@@ -65,6 +66,7 @@ export function wallView(plan: Plan, mount: Mount, units: Units): WallView {
     ...answersOf(plan, mount, stock, units),
     sum: sumOf(stock, units),
     total: measured(stock.figure.value),
+    why: stock.name === "strip" ? cutAt(stock.figure.value, "strip", units) : "",
     schools: schools.map(({ rule, height, behind, past, holds }) => ({
       rule,
       name: RULE_NAMES[rule],
@@ -122,7 +124,10 @@ function answersOf(plan: Plan, { id }: Mount, stock: WallStock, units: Units): P
     unit: `${unit} ${what}`,
   });
   const tall = showLength(figure("cutHeight"), "height", units);
-  const shows = `shows ${showPercent(figure("faceShown"))} of the face`;
+  const { schools } = plan.drawing.settings[id]!;
+  const { rule } = plan.settled.mounts[id]!.wall.height;
+  const holds = schools.find((each) => each.rule === rule)!.holds;
+  const shows = holds ? `shows ${showPercent(figure("faceShown"))} of the face` : "does not hold the stone";
   if (stock.name === "tube") {
     const at = plan.settled.mounts[id]!.wall.ready?.at;
     return {
@@ -165,9 +170,12 @@ function answersOf(plan: Plan, { id }: Mount, stock: WallStock, units: Units): P
 }
 
 function shelfText({ figures }: Plan, { id }: Mount, units: Units): string | null {
-  const [strip, trim] = [figures[`${id}.wall.stripHeight`], figures[`${id}.wall.trim`]];
-  if (!strip || !trim) return null;
-  return `${withUnit(strip.value, "measured", units)} on the shelf, ${showLength(trim.value, "measured", units)} comes off`;
+  const [strip, cut] = [figures[`${id}.wall.stripHeight`], figures[`${id}.wall.cutHeight`]];
+  if (!strip || !cut) return null;
+  const [has, takes] = [showLength(strip.value, "measured", units), showLength(cut.value, "height", units)];
+  const off = Number(has) - Number(takes);
+  const digits = units.length === "inch" ? 3 : 2;
+  return `${has} ${lengthUnit(units)} on the shelf, ${off > 0 ? `${off.toFixed(digits)} comes off` : "as it is"}`;
 }
 
 function notchesText({ figures }: Plan, { id }: Mount, units: Units): string {
