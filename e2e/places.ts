@@ -21,7 +21,7 @@ export function field(page: Page, key: string) {
 
 /** Waits until the browser's database has taken the last change. */
 export async function kept(page: Page): Promise<void> {
-  await expect(page.getByRole("status").first()).toContainText(/Kept on this device/);
+  await expect(page.getByText(/^Kept on this device/).first()).toBeVisible();
 }
 
 /** Fails on anything the page complains of: errors, and breaches of its own policy. */

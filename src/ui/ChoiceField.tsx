@@ -1,6 +1,8 @@
 "use client";
 
 import { Suspense, lazy, useCallback, useEffect, useId, useRef, useState } from "react";
+import { type ExplainedWord } from "@/words/explain";
+import { Explained } from "./Explained";
 import { useLit } from "./lit";
 
 const ChoiceSelect = lazy(() => import("./ChoiceSelect").then(({ ChoiceSelect }) => ({ default: ChoiceSelect })));
@@ -8,6 +10,8 @@ const ChoiceSelect = lazy(() => import("./ChoiceSelect").then(({ ChoiceSelect })
 interface Props<T extends string> {
   readonly label: string;
   readonly hint?: string | undefined;
+  /** What the label opens into, where it is a word of the craft. */
+  readonly explains?: ExplainedWord;
   readonly value: T;
   readonly options: readonly { readonly value: T; readonly text: string }[];
   /** Makes the choice; returns why it cannot be made, or null. */
@@ -19,7 +23,7 @@ interface Props<T extends string> {
 const COLUMNS = { usual: "grid-cols-[1fr_96px]", joint: "grid-cols-[1fr_112px]", wide: "grid-cols-[1fr_132px]" } as const;
 
 /** One of a few. */
-export function ChoiceField<T extends string>({ label, hint, value, options, onChoose, lights, width = "usual" }: Props<T>) {
+export function ChoiceField<T extends string>({ label, hint, explains, value, options, onChoose, lights, width = "usual" }: Props<T>) {
   const { isLit, handlers } = useLit(lights ?? label);
   const [problem, setProblem] = useState<string | null>(null);
   const chosen = useRef(onChoose);
@@ -32,7 +36,13 @@ export function ChoiceField<T extends string>({ label, hint, value, options, onC
   return (
     <div className={`grid items-center gap-x-2 border-t border-hair py-[3px] ${COLUMNS[width]} ${isLit ? "field-lit" : ""}`} {...handlers}>
       <div className="text-[13.5px] leading-tight">
-        <span id={id}>{label}</span>
+        {explains ? (
+          <Explained word={explains} id={id}>
+            {label}
+          </Explained>
+        ) : (
+          <span id={id}>{label}</span>
+        )}
         {hint && (
           <small id={`${id}-hint`} className="narrow block text-[11.5px] text-soft">
             {hint}

@@ -2,19 +2,23 @@
 
 import { useRouter } from "next/navigation";
 import { type ReactNode, Suspense, createContext, lazy, useContext, useMemo, useState } from "react";
+import { EXPLAINED, EXPLAINED_WORDS, type ExplainedWord } from "@/words/explain";
 import { useKeys } from "./keys";
 import { useOpening } from "./opening";
 import { useWhenIdle } from "./idle";
 
 const loadFind = () => import("./FindDialog").then(({ FindDialog }) => ({ default: FindDialog }));
 const FindDialog = lazy(loadFind);
+const ExplainDialog = lazy(() => import("./ExplainDialog").then(({ ExplainDialog }) => ({ default: ExplainDialog })));
 const KeysList = lazy(() => import("./KeysList").then(({ KeysList }) => ({ default: KeysList })));
 
 /** Something a screen lets be found: a stage, a figure, a command. */
 export interface Findable {
-  readonly group: "Stages" | "Figures" | "Commands";
+  readonly group: "Stages" | "Figures" | "Words" | "Commands";
   readonly name: string;
   readonly detail?: string;
+  /** What it is found by, where that is more than its name. */
+  readonly words?: string;
   readonly go: () => void;
 }
 
@@ -53,7 +57,7 @@ function findBoard() {
 export function FindProvider({ children }: { readonly children: ReactNode }) {
   const router = useRouter();
   const { pick } = useOpening();
-  const [shown, show] = useState<"find" | "keys" | null>(null);
+  const [shown, show] = useState<"find" | "keys" | ExplainedWord | null>(null);
   const [offered, setOffered] = useState<readonly Findable[]>([]);
   const [board] = useState(findBoard);
   const value = useMemo(() => {
@@ -67,6 +71,12 @@ export function FindProvider({ children }: { readonly children: ReactNode }) {
   useWhenIdle(loadFind);
   const commands: readonly Findable[] = [
     ...offered,
+    ...EXPLAINED_WORDS.map((word): Findable => ({
+      group: "Words",
+      name: EXPLAINED[word].name,
+      detail: "what it means",
+      go: () => show(word),
+    })),
     { group: "Commands", name: "Open a file", go: pick },
     { group: "Commands", name: "My bench", go: () => router.push("/my-bench") },
     { group: "Commands", name: "Back to the tray", go: () => router.push("/") },
@@ -78,6 +88,7 @@ export function FindProvider({ children }: { readonly children: ReactNode }) {
       <Suspense>
         {shown === "find" && <FindDialog commands={commands} onClose={() => show(null)} />}
         {shown === "keys" && <KeysList onClose={() => show(null)} />}
+        {shown !== null && shown !== "find" && shown !== "keys" && <ExplainDialog word={shown} onClose={() => show(null)} />}
       </Suspense>
     </FindContext>
   );

@@ -4,6 +4,8 @@ import { Command } from "cmdk";
 import { Dialog } from "radix-ui";
 import { useRouter } from "next/navigation";
 import { useMemo, useState } from "react";
+import { type Piece } from "@/core/piece/piece";
+import { METAL_NAMES, SHAPE_NAMES, SYSTEM_NAMES } from "@/words/names";
 import { type Findable } from "./Find";
 import { useTrayState } from "./tray";
 
@@ -23,7 +25,7 @@ export function FindDialog({ commands, onClose }: Props) {
   const pieces = useTrayState((state) => state.pieces);
   const [search, setSearch] = useState("");
   const found = useMemo(
-    () => pieces.filter(({ deleted, piece }) => deleted === null && match(piece.name, search) > 0).slice(0, MOST_PIECES),
+    () => pieces.filter(({ deleted, piece }) => deleted === null && match(pieceWords(piece), search) > 0).slice(0, MOST_PIECES),
     [pieces, search],
   );
   const run = (go: () => void) => {
@@ -36,19 +38,19 @@ export function FindDialog({ commands, onClose }: Props) {
         <Dialog.Overlay className="fixed inset-0 z-40 bg-[#1b2225]/30" />
         <Dialog.Content
           aria-describedby={undefined}
-          className="fixed top-[14vh] left-1/2 z-50 w-[560px] -translate-x-1/2 overflow-hidden rounded-[8px] border border-line bg-sheet shadow-2xl"
+          className="fixed top-[14vh] left-1/2 z-50 w-[560px] max-w-[calc(100vw-20px)] -translate-x-1/2 max-lg:top-[4vh] overflow-hidden rounded-[8px] border border-line bg-sheet shadow-2xl"
         >
           <Dialog.Title className="sr-only">Find</Dialog.Title>
           <Command label="Find" loop filter={(_, search, keywords) => match(keywords?.[0] ?? "", search)}>
             <Command.Input
               value={search}
               onValueChange={setSearch}
-              placeholder="A piece, a stage, a figure, a command"
+              placeholder="A piece, its stone or size, a stage, a figure, a word, a command"
               className="w-full border-b border-line bg-transparent px-4 py-3 text-[15px] outline-none"
             />
             <Command.List className="max-h-[52vh] overflow-y-auto p-2">
               <Command.Empty className="px-2.5 py-3 text-soft">Nothing by that name.</Command.Empty>
-              {(["Stages", "Figures"] as const).map((group) => (
+              {(["Stages", "Figures", "Words"] as const).map((group) => (
                 <FindGroup key={group} name={group} items={commands.filter((each) => each.group === group)} onRun={run} />
               ))}
               <FindGroup
@@ -56,6 +58,7 @@ export function FindDialog({ commands, onClose }: Props) {
                 items={found.map(({ id, piece }) => ({
                   name: piece.name,
                   detail: piece.mounts[0]?.stone.material?.name ?? "",
+                  words: pieceWords(piece),
                   go: () => router.push(`/pieces/${id}/wall`),
                 }))}
                 onRun={run}
@@ -69,6 +72,20 @@ export function FindDialog({ commands, onClose }: Props) {
   );
 }
 
+/** What a piece is found by: its name, its stones, its size and its metals. */
+function pieceWords({ name, mounts, carrier }: Piece): string {
+  const stones = mounts.flatMap(({ stone, wall, plate }) => [
+    stone.name ?? "",
+    stone.material?.name ?? "",
+    SHAPE_NAMES[stone.outline.shape],
+    METAL_NAMES[wall.metal],
+    METAL_NAMES[plate.metal],
+  ]);
+  const size =
+    carrier.type === "hoop" ? `${SYSTEM_NAMES[carrier.size.system]} ${carrier.size.value} ${METAL_NAMES[carrier.stock.metal]}` : "";
+  return [name, ...stones, size].join(" ");
+}
+
 /** How well a name answers what is typed: each word must stand in it, best at its start. cmdk shows what is above 0. */
 function match(name: string, search: string): number {
   const said = name.toLowerCase();
@@ -79,7 +96,7 @@ function match(name: string, search: string): number {
 
 interface GroupProps {
   readonly name: string;
-  readonly items: readonly Pick<Findable, "name" | "detail" | "go">[];
+  readonly items: readonly Pick<Findable, "name" | "detail" | "words" | "go">[];
   readonly onRun: (go: () => void) => void;
 }
 
@@ -90,8 +107,14 @@ function FindGroup({ name, items, onRun }: GroupProps) {
       heading={name}
       className="[&_[cmdk-group-heading]]:px-2.5 [&_[cmdk-group-heading]]:py-1 [&_[cmdk-group-heading]]:text-[12px] [&_[cmdk-group-heading]]:font-[640] [&_[cmdk-group-heading]]:text-soft"
     >
-      {items.map(({ name: text, detail, go }, i) => (
-        <Command.Item key={`${text}${i}`} value={`${name} ${text} ${i}`} keywords={[text]} onSelect={() => onRun(go)} className={ITEM}>
+      {items.map(({ name: text, detail, words, go }, i) => (
+        <Command.Item
+          key={`${text}${i}`}
+          value={`${name} ${text} ${i}`}
+          keywords={[words ?? text]}
+          onSelect={() => onRun(go)}
+          className={ITEM}
+        >
           <span className="min-w-0 truncate">{text}</span>
           {detail && <span className="ml-auto text-[12.5px] whitespace-nowrap text-soft">{detail}</span>}
         </Command.Item>

@@ -1,5 +1,6 @@
 "use client";
 
+import { type ExplainedWord } from "@/words/explain";
 import { TypedEntry } from "./TypedEntry";
 import { type NumberField } from "./fields";
 
@@ -7,6 +8,7 @@ interface Props {
   readonly field: NumberField;
   readonly label: string;
   readonly hint?: string | undefined;
+  readonly explains?: ExplainedWord;
   /** null where the piece has none. */
   readonly value: number | null;
   readonly lights?: string;

@@ -2,6 +2,8 @@
 
 import { type KeyboardEvent, type ReactNode, useEffect, useId } from "react";
 import { type TypedField } from "@/store/session";
+import { type ExplainedWord } from "@/words/explain";
+import { Explained } from "./Explained";
 import { useLit } from "./lit";
 import { focusNextMeasure } from "./next-measure";
 import { useSession, useSessionState } from "./session";
@@ -10,6 +12,8 @@ interface Props<T> {
   readonly field: TypedField<T>;
   readonly label: string;
   readonly hint?: string | undefined;
+  /** What the label opens into, where it is a word of the craft. */
+  readonly explains?: ExplainedWord | undefined;
   /** The piece's value as the field writes it, of its own accord. */
   readonly own: string;
   /** Whether typed text says the piece's value in other words. */
@@ -40,6 +44,7 @@ export function TypedEntry<T>({
   field,
   label,
   hint,
+  explains,
   own,
   isSame,
   lights,
@@ -77,7 +82,13 @@ export function TypedEntry<T>({
   return (
     <div className={`grid items-center border-t border-hair py-[3px] ${COLUMNS[shape]} ${isLit ? "field-lit" : ""}`} {...handlers}>
       <div className="leading-tight">
-        <label htmlFor={id}>{label}</label>
+        {explains ? (
+          <Explained word={explains} id={`${id}-label`}>
+            {label}
+          </Explained>
+        ) : (
+          <label htmlFor={id}>{label}</label>
+        )}
         {told && (
           <small id={`${id}-hint`} className={`narrow block text-[11.5px] ${isUnmeasured ? "text-warn" : "text-soft"}`}>
             {told}
@@ -88,6 +99,7 @@ export function TypedEntry<T>({
         {before}
         <input
           id={id}
+          aria-labelledby={explains ? `${id}-label` : undefined}
           data-field={field.key}
           value={shown}
           placeholder={placeholder}

@@ -1,9 +1,9 @@
 import { type Draft as Editable } from "immer";
 import { type Piece } from "@/core/piece/piece";
 import { GAUGES } from "@/core/measure/gauge";
-import { type LengthUnit, MM_PER_INCH, readLength, readNumber } from "@/core/measure/reading";
+import { type LengthUnit, MM_PER_INCH, readLength, readNumber, readRise } from "@/core/measure/reading";
 import { type FieldReading, type TypedField } from "@/store/session";
-import { type Units, lengthUnit } from "@/words/show";
+import { type Units, degrees, lengthUnit, showRise } from "@/words/show";
 
 /** A field that holds a number of the piece: what it shows, how it is read, and by how much its keys step. */
 export interface NumberField extends TypedField<number | null> {
@@ -71,8 +71,23 @@ export function numberField(
     step,
     show: (value) => value.toFixed(decimals),
     read: (text) => {
-      const reading = readNumber(text.replace(/\s*°?[CF]?$/i, ""));
+      const reading = readNumber(text);
       return reading.ok ? reading : problem(text, reading.code, String(step * 10));
+    },
+    write: given(write),
+  };
+}
+
+/** So many degrees C more than a temperature, shown and read in the maker's unit. */
+export function riseField(key: string, units: Units, write: (piece: Editable<Piece>, value: number) => void): NumberField {
+  return {
+    key,
+    unit: degrees(units),
+    step: 1,
+    show: (value) => showRise(value, units),
+    read: (text) => {
+      const reading = readRise(text, units.temperature);
+      return reading.ok ? reading : problem(text, reading.code, showRise(10, units));
     },
     write: given(write),
   };

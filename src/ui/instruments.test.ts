@@ -2,7 +2,7 @@ import { demoPiece } from "@demo/pieces";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { planPiece } from "@/core/piece/plan-piece";
 import { scaleFor, scaleText } from "./Drawing";
-import { lengthField, numberField, optionalLengthField, wordsField } from "./fields";
+import { type NumberField, lengthField, numberField, optionalLengthField, riseField, wordsField } from "./fields";
 import { planBox, sectionBox } from "./setting-layout";
 import { stoneTint } from "./stone-tint";
 
@@ -34,10 +34,12 @@ test("an optional length is taken away by an empty field; one that must be there
   expect(written).toEqual([null]);
 });
 
-test("a bare number is read with or without its unit, and words are kept as they are typed", () => {
-  const overshoot = numberField("n", "°C", 1, 0, () => undefined);
-  expect([value(overshoot.read("10 °C")), value(overshoot.read("10")), overshoot.show(10)]).toEqual([10, 10, "10"]);
-  expect(value(overshoot.read("hot"))).toBe('"hot" is not a number: type one, as 10');
+test("degrees more are read with or without their unit, in the maker's own, and words are kept as they are typed", () => {
+  const [celsius, fahrenheit] = [MM, INCH].map((units) => riseField("n", units, () => undefined)) as [NumberField, NumberField];
+  expect([value(celsius.read("10 °C")), value(celsius.read("10")), celsius.show(10), celsius.unit]).toEqual([10, 10, "10", "°C"]);
+  expect([value(fahrenheit.read("18")), value(fahrenheit.read("10C")), fahrenheit.show(10), fahrenheit.unit]).toEqual([10, 10, "18", "°F"]);
+  expect(value(celsius.read("hot"))).toBe('"hot" is not a number: type one, as 10');
+  expect(value(numberField("n", "", 1, 0, () => undefined).read("3"))).toBe(3);
   expect(value(wordsField("w", () => undefined).read(" N 1/2 "))).toBe(" N 1/2 ");
 });
 

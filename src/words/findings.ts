@@ -1,6 +1,7 @@
+import { SAFE_OVERSHOOT } from "@/core/heats/thermal";
 import { type Finding, type FindingCode } from "@/core/measure/finding";
 import { type Named, type Names, capital, flameName, namesIn } from "./names";
-import { type Rounding, type Units, degrees, showLength, showPercent, showTemperature, withUnit } from "./show";
+import { type Rounding, type Units, degrees, showLength, showPercent, showRise, showTemperature, withUnit } from "./show";
 
 /** A finding in two parts: what is wrong and by how much, then what to do. */
 export interface Said {
@@ -16,6 +17,8 @@ interface Voice {
   length(name: string, rounding?: Rounding): string;
   bare(name: string): string;
   heat(name: string): string;
+  /** So many degrees more. */
+  rise(celsius: number): string;
   /** A grade, or fused, as it is said. */
   grade(name: string): string;
   /** What the joint, and the part, that it speaks of is called. */
@@ -31,6 +34,7 @@ function voice(values: Values, names: Names, units: Units): Voice {
     length: (name, rounding = "measured") => withUnit(number(name), rounding, units),
     bare: (name) => showLength(number(name), "measured", units),
     heat: (name) => showTemperature(number(name), units) + degrees(units),
+    rise: (celsius) => `${showRise(celsius, units)} ${degrees(units)}`,
     grade: (name) => flameName({ means: values[`${name}Means`] === "fuse" ? "fuse" : "solder", grade: String(values[name]) }),
     joint: () => names.joint(String(values.joint)),
     part: () => names.part(String(values.part)),
@@ -42,11 +46,24 @@ function kept(v: Voice): string {
   return { none: "Shield that joint", plain: "Shield the seam", fuses: "Fuse or shield the seam" }[v.text("seam")]!;
 }
 
+/** A size that few makers use: likely a slip, but not wrong. `most` is left out where there is none. */
+function unusual(v: Voice, what: string, way: string): Said {
+  const isSmall = v.number("value") < v.number("least");
+  return {
+    what: `${what} ${v.length("value")} ${way} is ${isSmall ? "less" : "more"} than makers use.`,
+    advice: `They go ${isSmall ? `from ${v.length("least")}` : `up to ${v.length("most")}`}: read it again.`,
+  };
+}
+
 const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
   "stone.tape-off": (v) => ({
     what: `The tape reads ${showPercent(Math.abs(v.number("off")), 1)} ${v.number("off") > 0 ? "more" : "less"} than the measures give.`,
     advice: "Wrap it again, or measure length and width again: one of them is probably wrong.",
   }),
+  "stone.unusual": (v) => unusual(v, "A stone", "across"),
+  "wall.unusual": (v) => unusual(v, "A wall", "thick"),
+  "plate.unusual": (v) => unusual(v, "A plate", "thick"),
+  "hoop.unusual": (v) => unusual(v, "Wire", "thick"),
   "wall.too-low": (v) => ({
     what: v.text("rule") === "third" ? "A third of the height won't hold this stone." : "This wall won't hold the stone.",
     advice: `${v.bare("height")}, and the side only leans in at ${v.bare("turnIn")}: it needs ${v.length("needed", "height")} to catch.`,
@@ -144,8 +161,8 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
     advice: `${capital(v.grade("grade"))} works at ${v.heat("working")}. Take the flame off the moment it runs.`,
   }),
   "heats.overshoot": (v) => ({
-    what: `${v.text("overshoot")} °C of overshoot takes ${v.grade("grade")} to ${v.heat("working")}.`,
-    advice: "That endangers sterling. Stay at 10 or under with it.",
+    what: `${v.rise(v.number("overshoot"))} of overshoot takes ${v.grade("grade")} to ${v.heat("working")}.`,
+    advice: `That endangers sterling. Stay at ${v.rise(SAFE_OVERSHOOT)} or under with it.`,
   }),
   "heats.impossible": (v) => ({
     what:

@@ -1,11 +1,13 @@
 import { type BuiltKind } from "@/core/joint/joint";
 import { type Way } from "@/core/heats/problem";
+import { SAFE_OVERSHOOT } from "@/core/heats/thermal";
 import { type Pallions } from "@/core/heats/solder";
+import { MM_PER_INCH } from "@/core/measure/reading";
 import { type DoubtOf, SURE, doubtAmong } from "@/core/piece/doubt";
 import { type Plan, type PlannedHeat, type PlannedJoint } from "@/core/piece/plan";
 import { BLANK, DOUBTS } from "./doubt";
 import { counted } from "./names";
-import { type Units, lengthUnit, showLength } from "./show";
+import { type Units, lengthUnit, showLength, showRise } from "./show";
 
 export interface JointAdvice {
   readonly solder: string;
@@ -44,6 +46,11 @@ export const WAY_ADVICE: Readonly<Record<Way, string>> = {
   "seams-hard": "hard for seams, easy for the rest",
 };
 
+/** What an overshoot is, in the maker's degrees. */
+export function overshootHint(units: Units): string {
+  return `past the flow point; past ${showRise(SAFE_OVERSHOOT, units)}, sterling is in danger`;
+}
+
 /** While a search for better heats goes on. */
 export const SETTLING = "settling: looking for the best order";
 
@@ -52,12 +59,19 @@ export function piecesText({ form, count, size, spacing }: Pallions, where: stri
   const [length, side] = [showLength(size[0], "blank", units), showLength(size[1], "blank", units)];
   const unit = lengthUnit(units);
   const what = {
-    sheet: `${counted(count, "piece")} ${side} × ${side} ${unit}`,
+    sheet: `${counted(count, "piece")} ${asCut(size[1], units)}`,
     wire: `${length} ${unit} of ${side} ${unit} wire`,
     paste: `${counted(count, "ball")} of paste ${side} ${unit} across`,
   }[form];
   const place = where === "" ? "" : ` ${where}`;
   return `${what}${place}${spacing === null ? "" : `, one every ${showLength(spacing, "blank", units)}`}`;
+}
+
+/** A piece's sides as it is snipped: in mm, which a maker of inches reads beside his own. */
+function asCut(side: number, units: Units): string {
+  const mm = side.toFixed(1);
+  const inch = units.length === "inch" ? ` (${(side / MM_PER_INCH).toFixed(2)} in)` : "";
+  return `${mm} × ${mm} mm${inch}`;
 }
 
 /** The solder of a heat, joint by joint; blanks where what it follows from cannot be trusted. */

@@ -130,7 +130,7 @@ test.each<[FindingCode, Record<string, number | string>, string]>([
   [
     "heats.overshoot",
     { overshoot: 2, grade: "hard", working: 704 },
-    "2 °C of overshoot takes hard to 704°C. That endangers sterling. Stay at 10 or under with it.",
+    "2 °C of overshoot takes hard to 704°C. That endangers sterling. Stay at 10 °C or under with it.",
   ],
   [
     "heats.impossible",
@@ -148,6 +148,18 @@ test.each<[FindingCode, Record<string, number | string>, string]>([
     { asked: "mine", used: "typical" },
     "The shelf mine is not on this bench. Planned with typical. Check the temperatures against your maker's sheet.",
   ],
+  [
+    "wall.unusual",
+    { value: 0.15, least: 0.2, most: 1.6 },
+    "A wall 0.15 mm thick is less than makers use. They go from 0.20 mm: read it again.",
+  ],
+  [
+    "stone.unusual",
+    { value: 61, least: 3, most: 60 },
+    "A stone 61.00 mm across is more than makers use. They go up to 60.00 mm: read it again.",
+  ],
+  ["hoop.unusual", { value: 0.7, least: 0.8 }, "Wire 0.70 mm thick is less than makers use. They go from 0.80 mm: read it again."],
+  ["plate.unusual", { value: 0.3, least: 0.4 }, "A plate 0.30 mm thick is less than makers use. They go from 0.40 mm: read it again."],
   ["heats.pin-unknown", { joint: "m1.foot" }, "A pin names m1.foot, which this piece does not have. It is kept, and does nothing."],
   ["heats.better-unpinned", { joint: "m1.foot", best: "easy", pinned: "hard" }, "Left free, wall to plate would be easy. You pinned hard."],
 ])("%s is said with its numbers in their places", (code, values, text) =>

@@ -1,9 +1,9 @@
 import { type Figure, type Unit } from "@/core/measure/figure";
-import { type LengthUnit, MM_PER_INCH } from "@/core/measure/reading";
+import { type LengthUnit, MM_PER_INCH, type TemperatureUnit } from "@/core/measure/reading";
 
 export interface Units {
   readonly length: LengthUnit;
-  readonly temperature: "C" | "F";
+  readonly temperature: TemperatureUnit;
 }
 
 export const METRIC: Units = { length: "mm", temperature: "C" };
@@ -45,6 +45,12 @@ export function showTemperature(celsius: number, units: Units): string {
 /** A temperature in the maker's unit. */
 export function inDegrees(celsius: number, { temperature }: Units): number {
   return temperature === "F" ? (celsius * 9) / 5 + 32 : celsius;
+}
+
+/** So many degrees C more, as it is shown, in whole degrees of the maker's unit, or tenths where that is finer than it was typed. */
+export function showRise(celsius: number, { temperature }: Units): string {
+  const shown = temperature === "F" ? (celsius * 9) / 5 : celsius;
+  return String(Number(shown.toFixed(1)));
 }
 
 export function degrees(units: Units): string {

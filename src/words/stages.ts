@@ -16,6 +16,10 @@ export const STAGE_NAMES: Readonly<Record<StageId, string>> = {
 /** The stage at which each finding is shown. */
 const FINDING_STAGES: Readonly<Record<FindingCode, StageId>> = {
   "stone.tape-off": "stone",
+  "stone.unusual": "stone",
+  "wall.unusual": "wall",
+  "plate.unusual": "plate",
+  "hoop.unusual": "hoop",
   "wall.too-low": "wall",
   "wall.hides-stone": "wall",
   "wall.gathers": "wall",

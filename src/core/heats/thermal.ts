@@ -12,6 +12,8 @@ export interface Flame {
   readonly fuses: Metal | null;
 }
 
+/** Past this overshoot hard solder's working temperature endangers sterling (degrees C). */
+export const SAFE_OVERSHOOT = 10;
 /** Once run, a joint that only gives holds this much longer: capillarity keeps it while pasty. */
 const RISE = 40;
 /** A part within this many degrees of its solidus is at risk. */

@@ -75,7 +75,19 @@ test("a maker's mandrel gives its own readings, and what lies between by proport
     { ok: true, diameter: 17.22 },
     { ok: true, diameter: 17.84 },
   ]);
-  expect(readSize("mandrel", "K", mandrel)).toEqual({ ok: false, code: "not-a-size" });
+  expect(readSize("mandrel", "?", mandrel)).toEqual({ ok: false, code: "not-a-size" });
+  const letters = [
+    { label: "P", diameter: 17.9 },
+    { label: "q", diameter: 18.3 },
+    { label: "Z+1", diameter: 22 },
+  ];
+  const between = (text: string) => readSize("mandrel", text, letters);
+  expect(between("P 1/2")).toMatchObject({ ok: true, diameter: expect.closeTo(18.1, 10) as number });
+  expect([between("Q"), between("z+1")]).toEqual([
+    { ok: true, diameter: 18.3 },
+    { ok: true, diameter: 22 },
+  ]);
+  expect([between("O"), between("54"), readSize("mandrel", "K", mandrel)]).toEqual(Array(3).fill({ ok: false, code: "off-mandrel" }));
 });
 
 test("a hoop that loses x, and a blank cut for that size, are the same length", () => {

@@ -3,6 +3,7 @@ import { step } from "../making/step";
 import { type Blank, layBlank } from "../measure/blank";
 import { type Finding, finding } from "../measure/finding";
 import { type Figure, type Figures, type School, type Sourced, single, sum, taken, term } from "../measure/figure";
+import { unusualFindings } from "../measure/usual";
 import { type Metal, massOf } from "../metal/metals";
 import { type Section, fibre, sectionArea } from "../metal/section";
 import { type SizeSystem } from "./sizes";
@@ -71,6 +72,7 @@ export function planHoop(hoop: Hoop, bases: readonly Base[]): HoopPlan {
       ...(hoop.wideBand.value > 0
         ? [finding("hoop.wide-band", "note", "hoop", { width: hoop.section.width, add: hoop.wideBand.value })]
         : []),
+      ...unusualFindings("hoop.unusual", hoop.section.thickness, HOOP),
       ...ruleFindings(hoop, neutral.distance),
       ...seats.flatMap((seat) => seat.findings),
       ...touching(outside, bases, seats),

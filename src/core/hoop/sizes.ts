@@ -20,7 +20,7 @@ const UK_A_STEP = 2;
 const LETTERS = 26;
 const UK_LAST = LETTERS - 1 + 6;
 
-/** Inside diameter in mm of a size as a maker says it: "6 1/4", "N 1/2", "54"; a mandrel's own labels are interpolated. */
+/** Inside diameter in mm of a size as a maker says it: "6 1/4", "N 1/2", "54"; what lies between a mandrel's own labels, numbers or letters, is interpolated. */
 export function readSize(system: SizeSystem, text: string, mandrel: readonly MandrelMark[]): SizeReading {
   if (system === "mandrel") return readMandrel(text, mandrel);
   const value = system === "uk" ? readLetter(text) : readPlain(text);
@@ -103,9 +103,10 @@ function readMandrel(text: string, mandrel: readonly MandrelMark[]): SizeReading
   if (mandrel.length === 0) return { ok: false, code: "no-mandrel" };
   const exact = mandrel.find((mark) => mark.label.trim() === text.trim());
   if (exact) return { ok: true, diameter: exact.diameter };
-  const wanted = readPlain(text);
+  const read = readPlain(text) === null ? readLetter : readPlain;
+  const wanted = read(text);
   const marks = mandrel.flatMap((mark): Point[] => {
-    const value = readPlain(mark.label);
+    const value = read(mark.label);
     return value === null ? [] : [[value, mark.diameter]];
   });
   if (wanted === null) return { ok: false, code: "not-a-size" };

@@ -1,6 +1,10 @@
 /** What a plan has to say about itself. The sentence for each stands in the catalogue of words. */
 export type FindingCode =
   | "stone.tape-off"
+  | "stone.unusual"
+  | "wall.unusual"
+  | "plate.unusual"
+  | "hoop.unusual"
   | "wall.too-low"
   | "wall.hides-stone"
   | "wall.gathers"

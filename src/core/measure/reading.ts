@@ -49,3 +49,22 @@ export function readLength(text: string, shown: LengthUnit): Reading {
   }
   return { ok: true, value: unit === "mm" ? number.value : number.value * MM_PER_INCH };
 }
+
+export type TemperatureUnit = "C" | "F";
+
+/** A temperature in degrees C: "718", "718 °C", "1324F". A bare number is in `shown`, the unit on screen. */
+export function readTemperature(text: string, shown: TemperatureUnit): Reading {
+  const { number, unit } = degreesIn(text, shown);
+  return number.ok && unit === "F" ? { ok: true, value: ((number.value - 32) * 5) / 9 } : number;
+}
+
+/** So many degrees more, in degrees C: what is added to a temperature. */
+export function readRise(text: string, shown: TemperatureUnit): Reading {
+  const { number, unit } = degreesIn(text, shown);
+  return number.ok && unit === "F" ? { ok: true, value: (number.value * 5) / 9 } : number;
+}
+
+function degreesIn(text: string, shown: TemperatureUnit): { readonly number: Reading; readonly unit: TemperatureUnit } {
+  const match = /^(.*?)\s*°?\s*([CF])?$/i.exec(text.trim());
+  return { number: readNumber(match?.[1] ?? ""), unit: (match?.[2]?.toUpperCase() as TemperatureUnit | undefined) ?? shown };
+}

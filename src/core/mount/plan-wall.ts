@@ -3,6 +3,7 @@ import { type WorkedJoint } from "../joint/contribution";
 import { type StepCode, step } from "../making/step";
 import { type Finding, finding } from "../measure/finding";
 import { type Figure, type School, single, sum, taken, term } from "../measure/figure";
+import { unusualFindings } from "../measure/usual";
 import { massOf } from "../metal/metals";
 import { type Dome, cover } from "../stone/dome";
 import { isSoft } from "../stone/stone";
@@ -95,6 +96,7 @@ export function planWall({ mount: id, outline, dome, wall, carrierPlaces, stone,
       ...gatherFindings(id, gather),
       ...ofSource.findings,
       ...softFindings(id, mohs, wall.thickness),
+      ...unusualFindings("wall.unusual", wall.thickness, `${id}.wall`, id),
     ],
   };
 }

@@ -4,6 +4,7 @@ import { type Step, type StepCode, step } from "../making/step";
 import { type Finding, finding } from "../measure/finding";
 import { type Figures, single } from "../measure/figure";
 import { tapeRound } from "./laid-out";
+import { unusualFindings } from "../measure/usual";
 import { tolerance } from "../measure/tolerances";
 import { type Stone, type Tenderness, isSoft } from "../stone/stone";
 
@@ -33,7 +34,7 @@ export function setStone({ mount, stone, outline, tapeOff, wallThickness }: Ston
   return {
     ...NOTHING,
     figures: outlineFigures(mount, outline, tapeOff),
-    findings: tapeFindings(mount, tapeOff),
+    findings: [...tapeFindings(mount, tapeOff), ...unusualFindings("stone.unusual", outline.extent(0), `${mount}.stone`, mount)],
     laid: { [`${mount}.stone`]: tapeRound(outline) },
     first: [
       step(mount, "stone.look", "stone", { checks: ["stone.sound", "stone.flatBack"], values: { stone: called } }),

@@ -4,7 +4,7 @@ import { type BestHeats, type ChosenHeat, type HeatsOf } from "../heats/best";
 import { flameShares, thinSide } from "../heats/flame";
 import { type HeatWishes, jointMetals, pinnedJoints, tasksOf } from "../heats/problem";
 import { type Pallions, pallionsFor } from "../heats/solder";
-import { type Flame, danger, disturbance, fusingFlame, solderFlames } from "../heats/thermal";
+import { type Flame, SAFE_OVERSHOOT, danger, disturbance, fusingFlame, solderFlames } from "../heats/thermal";
 import { type MakingHeat, makingSteps } from "../making/steps";
 import { type Finding, finding } from "../measure/finding";
 import { METALS } from "../metal/metals";
@@ -12,9 +12,6 @@ import { type BenchEntry } from "./bench";
 import { type HeatPlan, type Plan, type PlannedHeat, type PlannedJoint } from "./plan";
 import { settleHeats } from "./settle";
 import { type SizedPiece } from "./size-piece";
-
-/** Past this overshoot hard solder's working temperature endangers sterling (degrees C). */
-const SAFE_OVERSHOOT = 10;
 
 /** Adds the heats, the steps of the making and what there is to say about both to a sized piece. */
 export function planHeats(sized: SizedPiece, bench: BenchEntry, heatsOf: HeatsOf): Plan {

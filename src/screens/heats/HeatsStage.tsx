@@ -10,14 +10,15 @@ import { SHIPPED } from "@/core/piece/bench";
 import { ChoiceField } from "@/ui/ChoiceField";
 import { MeasureField } from "@/ui/MeasureField";
 import { Stage } from "@/ui/Stage";
-import { numberField } from "@/ui/fields";
+import { riseField } from "@/ui/fields";
 import { usePlan } from "@/ui/plan";
 import { useSession, useSessionState } from "@/ui/session";
 import { useTrayState, useUnits } from "@/ui/tray";
-import { WAY_ADVICE } from "@/words/heats";
+import { WAY_ADVICE, overshootHint } from "@/words/heats";
 import { METAL_NAMES, WAY_NAMES, capital, counted, flameName, gradeName, namesIn } from "@/words/names";
 import { type Units, withUnit } from "@/words/show";
 import { HeatCards } from "./HeatCards";
+import { Explained } from "@/ui/Explained";
 import { LadderDrawing } from "./LadderDrawing";
 import { letterOf } from "./ladder";
 import { type PinnedTo, addPin, optionOf, pinText, pinTo, pinnedTo, removePin } from "./pins";
@@ -44,18 +45,22 @@ function HeatsMeasures() {
   const pins = useSessionState(({ piece }) => piece.heats?.pins) ?? NO_PINS;
   const { way, overshoot, shelf } = plan.settled.heats;
   const names = namesIn(plan);
+  const units = useUnits();
   const shelves = bench.shelves?.length ? bench.shelves : SHIPPED.shelves;
   const change = (recipe: (heats: Editable<HeatsEntry>) => void) =>
     session.change((piece) => {
       piece.heats ??= {};
       recipe(piece.heats);
     });
-  const overshootField = numberField("heats.overshoot", "°C", 1, 0, (piece, value) => {
+  const overshootField = riseField("heats.overshoot", units, (piece, value) => {
     piece.heats = { ...piece.heats, overshoot: value };
   });
   return (
     <>
       <h2 className="section-head">Joints</h2>
+      <p className="narrow pb-1 text-[11.5px] text-soft">
+        A joint made before <Explained word="gives">gives again</Explained>, then <Explained word="runs">runs</Explained>.
+      </p>
       <ul>
         {plan.joints.map((joint) => (
           <JointRow key={joint.id} joint={joint} plan={plan} pins={pins} />
@@ -89,7 +94,7 @@ function HeatsMeasures() {
         onChoose={(next) => change((heats) => void (heats.way = next))}
         width="wide"
       />
-      <MeasureField field={overshootField} label="Overshoot" hint="past the flow point; past 10, sterling is in danger" value={overshoot} />
+      <MeasureField field={overshootField} label="Overshoot" explains="overshoot" hint={overshootHint(units)} value={overshoot} />
       <ChoiceField
         label="Shelf"
         hint="check your maker's sheet"
@@ -117,7 +122,7 @@ function JointRow({ joint, plan, pins }: RowProps) {
   const grades = plan.settled.heats.shelf.grades.map(({ id }) => id);
   const canFuse = fusible(plan.parts.filter(({ id }) => joint.parts.includes(id)).map(({ metal }) => metal)) !== null;
   const choices: readonly { readonly to: PinnedTo; readonly text: string }[] = [
-    { to: null, text: heat ? capital(flameName(heat)) : "Free" },
+    { to: null, text: heat ? `Let the plan choose (${flameName(heat)})` : "Let the plan choose" },
     ...grades.map((grade) => ({ to: { grade }, text: `${capital(gradeName(grade))}, pinned` })),
     ...(canFuse ? [{ to: { means: "fuse" as const }, text: "Fused, pinned" }] : []),
   ];

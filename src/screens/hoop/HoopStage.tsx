@@ -87,8 +87,8 @@ const SEAT_WIDTHS = {
 const HOOP_METALS: readonly Metal[] = ["sterling", "fine-silver", "sterling-935", "copper", "brass"];
 const RULES: readonly LengthRule[] = ["fibre", "thickness", { multiplier: 3.145 }, { multiplier: 3.15 }, { multiplier: 3.5 }];
 const LOSSES = [
-  { name: "squaring", label: "Squaring" },
-  { name: "kerf", label: "Kerf" },
+  { name: "squaring", label: "Squaring", explains: "squaring" },
+  { name: "kerf", label: "Kerf", explains: "kerf" },
   { name: "mark", label: "Mark" },
 ] as const;
 
@@ -177,6 +177,7 @@ function HoopMeasures({ hoop, view }: MeasuresProps) {
       <h2 className="section-head">Length</h2>
       <ChoiceField
         label="Counted at"
+        explains="fibre"
         hint={
           rule === "fibre" ? "neither stretched nor squeezed" : rule === "thickness" ? "as most are taught" : "so that the padding grows"
         }
@@ -186,9 +187,10 @@ function HoopMeasures({ hoop, view }: MeasuresProps) {
         onChoose={(name) => change((each) => void (each.lengthRule = rules.find((other) => lengthRuleName(other) === name)!))}
       />
       <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
-        {LOSSES.map(({ name, label }) => (
+        {LOSSES.map(({ name, label, ...more }) => (
           <MeasureField
             key={name}
+            {...more}
             field={hoopLossField(name, units)}
             label={label}
             value={settled.losses[name].value}

@@ -1,4 +1,5 @@
 import { type SizeSystem, sizeLost, sizeText } from "@/core/hoop/sizes";
+import { MM_PER_INCH } from "@/core/measure/reading";
 import { figureOf } from "@/core/measure/figure";
 import { type Plan, hoopIn } from "@/core/piece/plan";
 import { SYSTEM_NAMES } from "@/words/names";
@@ -28,7 +29,7 @@ export function hoopView(plan: Plan, mount: string, system: SizeSystem, units: U
     seatDepth: showLength(ofSeat(seat), "measured", units),
     seatWidth: showLength(ofSeat(`${seat}Width`), "blank", units),
     seatLeft: withUnit(ofSeat(`${seat}Left`), "measured", units),
-    lost: eachMillimetre(system, asked, figure("lostPerMillimetre").value),
+    lost: eachLost(system, asked, figure("lostPerMillimetre").value, units),
     conversions: SHOWN.map((each) => ({ system: each, name: SYSTEM_NAMES[each], text: sizeText(each, asked) ?? "—" })),
     sum: sumParts(
       [
@@ -50,8 +51,11 @@ export function hoopView(plan: Plan, mount: string, system: SizeSystem, units: U
 }
 
 /** In the maker's system; a mandrel's readings have no step of their own, so in US sizes. */
-function eachMillimetre(system: SizeSystem, asked: number, lost: number): string {
-  if (system === "diameter") return `each millimetre lost is ${lost.toFixed(2)} mm inside`;
+function eachLost(system: SizeSystem, asked: number, perMillimetre: number, units: Units): string {
+  const isInch = units.length === "inch";
+  const each = isInch ? "each 1/16 in lost" : "each millimetre lost";
+  const lost = perMillimetre * (isInch ? MM_PER_INCH / 16 : 1);
+  if (system === "diameter") return `${each} is ${withUnit(lost, "measured", units)} inside`;
   const told = system === "mandrel" ? "us" : system;
-  return `each millimetre lost is ${sizeLost(told, asked, lost).toFixed(2)} ${SYSTEM_NAMES[told]} size`;
+  return `${each} is ${sizeLost(told, asked, lost).toFixed(2)} ${SYSTEM_NAMES[told]} size`;
 }

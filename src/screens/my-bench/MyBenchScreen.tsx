@@ -4,21 +4,22 @@ import { Redo2, Undo2 } from "lucide-react";
 import { type Draft as Editable } from "immer";
 import { type Way } from "@/core/heats/problem";
 import { type SizeSystem } from "@/core/hoop/sizes";
-import { MM_PER_INCH, readLength, readNumber } from "@/core/measure/reading";
+import { MM_PER_INCH, readLength, readNumber, readRise } from "@/core/measure/reading";
 import { type BenchEntry, SHIPPED } from "@/core/piece/bench";
 import { ChoiceField } from "@/ui/ChoiceField";
 import { FindButton } from "@/ui/Find";
 import { NavBar } from "@/ui/NavBar";
 import { UnitSwitch } from "@/ui/UnitSwitch";
+import { useTitle } from "@/ui/title";
 import { useKeys } from "@/ui/keys";
 import { useOpening } from "@/ui/opening";
 import { saveFile } from "@/ui/save-file";
 import { useTrayState, useUnits } from "@/ui/tray";
 import { TROUBLE_WORDS } from "@/words/trouble";
 import { benchName } from "@/words/bench";
-import { WAY_ADVICE } from "@/words/heats";
+import { WAY_ADVICE, overshootHint } from "@/words/heats";
 import { SYSTEM_NAMES, WAY_NAMES, capital } from "@/words/names";
-import { lengthUnit } from "@/words/show";
+import { degrees, lengthUnit, showRise } from "@/words/show";
 import { BenchEntryField } from "./BenchEntryField";
 import { MandrelEditor, StripEditor } from "./ListEditors";
 import { ShelfEditor } from "./ShelfEditor";
@@ -32,6 +33,7 @@ export function MyBenchScreen() {
   const edit = useBenchEdit();
   const trouble = useTrayState((state) => state.trouble);
   const { pick } = useOpening();
+  useTitle("My bench");
   useKeys({ "$mod+z": edit.undo, "$mod+Shift+z": edit.redo, "$mod+y": edit.redo });
   return (
     <main className="min-h-dvh">
@@ -78,6 +80,7 @@ export function MyBenchScreen() {
 function General({ edit }: { readonly edit: BenchEdit }) {
   const { bench, change } = edit;
   const way = bench.way ?? SHIPPED.way;
+  const units = useUnits();
   return (
     <>
       <h1 className="mb-2 text-[22px] font-bold [font-stretch:92%]">My bench</h1>
@@ -117,16 +120,19 @@ function General({ edit }: { readonly edit: BenchEdit }) {
         onChoose={(next) => change((each) => void (each.way = next))}
         width="wide"
       />
-      <NumberEntry
-        edit={edit}
+      <BenchEntryField
         label="Overshoot"
-        hint="past the flow point; past 10, sterling is in danger"
-        unit="°C"
-        value={bench.overshoot}
-        shipped={SHIPPED.overshoot}
-        write={(each, value) => {
-          if (value === undefined) delete each.overshoot;
-          else each.overshoot = value;
+        hint={overshootHint(units)}
+        value={bench.overshoot === undefined ? "" : showRise(bench.overshoot, units)}
+        shipped={showRise(SHIPPED.overshoot, units)}
+        unit={degrees(units)}
+        onTake={(text) => {
+          const reading = readRise(text, units.temperature);
+          if (text.trim() !== "" && !reading.ok) return `Type a number, as ${showRise(SHIPPED.overshoot, units)}`;
+          return change((each) => {
+            if (reading.ok) each.overshoot = reading.value;
+            else delete each.overshoot;
+          });
         }}
       />
       <NumberEntry

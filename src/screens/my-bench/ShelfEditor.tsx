@@ -2,10 +2,13 @@
 
 import { Plus, Trash2 } from "lucide-react";
 import { type Draft as Editable } from "immer";
-import { readNumber } from "@/core/measure/reading";
+import { readNumber, readTemperature } from "@/core/measure/reading";
 import { type Grade, type Shelf } from "@/core/metal/shelf";
 import { SHIPPED } from "@/core/piece/bench";
+import { useUnits } from "@/ui/tray";
+import { degrees, showTemperature } from "@/words/show";
 import { capital, gradeName } from "@/words/names";
+import { Explained } from "@/ui/Explained";
 import { type BenchEdit } from "./bench-edit";
 import { BenchEntryField } from "./BenchEntryField";
 
@@ -17,6 +20,7 @@ const COLUMNS = [
 
 /** The solder shelf: each grade, where it gives and where it runs, from the maker's own supplier's sheet. */
 export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
+  const units = useUnits();
   const shelves = edit.bench.shelves?.length ? edit.bench.shelves : SHIPPED.shelves;
   const change = (recipe: (shelves: Editable<Shelf>[]) => void) =>
     edit.change((bench) => {
@@ -53,7 +57,7 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
                 <th className="text-left font-[520]">Grade</th>
                 {COLUMNS.map(({ name, label }) => (
                   <th key={name} className="pl-2 text-right font-[520]">
-                    {label}
+                    {name === "rank" ? label : <Explained word={name}>{label}</Explained>}
                   </th>
                 ))}
                 <th>
@@ -70,11 +74,13 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
                       <BenchEntryField
                         label={`${gradeName(grade.id)} of ${shelf.id} ${label}`}
                         hidesLabel
-                        value={String(grade[name])}
-                        unit={name === "rank" ? "" : "°C"}
+                        value={name === "rank" ? String(grade[name]) : showTemperature(grade[name], units)}
+                        unit={name === "rank" ? "" : degrees(units)}
                         onTake={(text) => {
-                          const reading = readNumber(text);
-                          return reading.ok ? change((all) => void (all[s]!.grades[g]![name] = reading.value)) : "Type a number, as 718";
+                          const reading = name === "rank" ? readNumber(text) : readTemperature(text, units.temperature);
+                          return reading.ok
+                            ? change((all) => void (all[s]!.grades[g]![name] = reading.value))
+                            : `Type a number, as ${name === "rank" ? "3" : showTemperature(718, units)}`;
                         }}
                       />
                     </td>

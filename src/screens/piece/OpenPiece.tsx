@@ -16,13 +16,18 @@ import { useDoubt } from "@/ui/doubt";
 import { ifSure } from "@/words/doubt";
 import { FIGURE_NAMES } from "@/words/figures";
 import { figureText } from "@/words/steps";
-import { STAGE_NAMES, type StageId } from "@/words/stages";
+import { sayFinding } from "@/words/findings";
+import { type Units, printable } from "@/words/show";
+import { STAGE_NAMES, type StageId, stageOf } from "@/words/stages";
+import { type Plan } from "@/core/piece/plan";
+import { Spoken } from "@/ui/Spoken";
+import { useTitle } from "@/ui/title";
 import { Stem } from "./Stem";
 import { MendPiece } from "./MendPiece";
 import { OvertakenBar } from "./OvertakenBar";
 import { TopBar } from "./TopBar";
 import { useUndo } from "./undo";
-import { stagesOf, stemOf } from "./stages";
+import { type StemEntry, stagesOf, stemOf } from "./stages";
 
 interface StageScreenProps {
   readonly mount: string;
@@ -105,6 +110,8 @@ function PlannedPiece({ id, planned }: { readonly id: string; readonly planned: 
     ]);
   }, [offer, piece, plan, mount, units, doubtOf, go, undoing]);
   useEffect(() => () => offer(() => []), [offer]);
+  const entries = stemOf(piece, planned, mount, units, done, doubtOf);
+  useTitle(printable(piece.name), asked === "card" ? "Card" : STAGE_NAMES[stage]);
   return (
     <PlanProvider value={planned}>
       {asked === "card" ? (
@@ -114,17 +121,18 @@ function PlannedPiece({ id, planned }: { readonly id: string; readonly planned: 
       ) : (
         <main className="frame">
           <TopBar shows={stage === "heats" ? "temperature" : "length"} undoing={undoing} />
-          <Stem
-            entries={stemOf(piece, planned, mount, units, done, doubtOf)}
-            current={stage}
-            onGo={go}
-            settings={settings}
-            shown={mount}
-            onShow={show}
-          />
+          <Stem entries={entries} current={stage} onGo={go} settings={settings} shown={mount} onShow={show} />
           {StageScreen && <StageScreen mount={mount} />}
+          <Spoken key={stage} text={spoken(entries, stage, plan, mount, units)} />
         </main>
       )}
     </PlanProvider>
   );
+}
+
+/** A stage's answer, and what stands against it, as they are read out. */
+function spoken(entries: readonly StemEntry[], stage: StageId, plan: Plan, mount: string, units: Units): string {
+  const here = plan.findings.filter((finding) => finding.level !== "note" && stageOf(finding, mount) === stage);
+  const answer = entries.find(({ id }) => id === stage)?.result ?? "";
+  return [`${STAGE_NAMES[stage]}: ${answer}.`, ...here.map((finding) => sayFinding(finding, plan, units).what)].join(" ");
 }

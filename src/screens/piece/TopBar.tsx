@@ -107,7 +107,10 @@ function KeepingText({ keeping }: { readonly keeping: Keeping }) {
   const trouble = useTrayState((state) => state.trouble) ?? "unavailable";
   const isBad = keeping.state !== "kept" && keeping.state !== "writing";
   return (
-    <span role="status" className={`min-w-0 truncate text-[12.5px] ${isBad ? "font-semibold text-bad" : "text-soft"}`}>
+    <span
+      role={isBad ? "status" : undefined}
+      className={`min-w-0 truncate text-[12.5px] ${isBad ? "font-semibold text-bad" : "text-soft"}`}
+    >
       {keepingText(keeping, trouble)}
     </span>
   );

@@ -215,6 +215,7 @@ function StoneMeasures({ mount }: { readonly mount: Mount }) {
         <MeasureField
           field={turnInField(id, units)}
           label={isList ? "Side leans in at most" : "Side leans in at"}
+          explains="leansIn"
           hint={isList ? "drag the heights along the rule" : "drag the line in the section"}
           value={greatestTurnIn(stone)}
           lights="turnIn"

@@ -8,6 +8,7 @@ import { type PieceRecord } from "@/store/keeper";
 import { FindButton } from "@/ui/Find";
 import { NavBar } from "@/ui/NavBar";
 import { UnitSwitch } from "@/ui/UnitSwitch";
+import { useTitle } from "@/ui/title";
 import { useKeys } from "@/ui/keys";
 import { useOpening } from "@/ui/opening";
 import { useModule } from "@/ui/module";
@@ -31,6 +32,7 @@ const files = () => import("@/store/files");
 /** Home: the stones on the tray, and the ledger's page under them. */
 export function TrayScreen() {
   const tray = useTray();
+  useTitle("Pieces");
   const ledger = useModule(loadLedger);
   const router = useRouter();
   const units = useUnits();

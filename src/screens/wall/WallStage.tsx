@@ -91,7 +91,7 @@ const SOURCES: readonly { readonly value: WallSource; readonly text: string }[] 
 const STOCK_HEADS = { strip: "Strip", tube: "Tube", cup: "Cup" } as const;
 
 const LOSSES = [
-  { name: "squaring", label: "Squaring" },
+  { name: "squaring", label: "Squaring", explains: "squaring" },
   { name: "mark", label: "Mark" },
   { name: "foot", label: "Foot" },
   { name: "top", label: "Top" },
@@ -188,6 +188,7 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
       <MeasureField
         field={wallField(id, "fit", units)}
         label="Fit around stone"
+        explains="fit"
         hint="snug, slides with a push"
         value={(settled.ready?.wanted.fit ?? settled.fit).value}
         lights="fit"
@@ -195,6 +196,7 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
       {seam && (
         <ChoiceField
           label="Seam"
+          explains="seam"
           hint={mount.wall.seamAt === undefined || mount.wall.seamAt === "auto" ? "on the straightest run" : "where you put it; drag it"}
           value={mount.wall.seamAt === undefined || mount.wall.seamAt === "auto" ? "auto" : "chosen"}
           options={[
@@ -228,6 +230,7 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
       <MeasureField
         field={wallField(id, "catch", units)}
         label="Catch over the dome"
+        explains="catch"
         hint="seen from above"
         value={settled.catch.value}
         lights="catch"
@@ -235,15 +238,17 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
       <MeasureField
         field={wallField(id, "lift", units)}
         label="Lift under stone"
+        explains="lift"
         hint="cushion or ledge"
         value={settled.lift.value}
         lights="lift"
       />
       <h2 className="section-head">Losses on the way</h2>
       <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
-        {LOSSES.filter(({ name }) => LOSSES_OF[view.stock].includes(name)).map(({ name, label }) => (
+        {LOSSES.filter(({ name }) => LOSSES_OF[view.stock].includes(name)).map(({ name, label, ...more }) => (
           <MeasureField
             key={name}
+            {...more}
             field={wallLossField(id, name, units)}
             label={label}
             value={settled.losses[name].value}

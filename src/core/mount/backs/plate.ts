@@ -1,5 +1,6 @@
 import { NOTHING, type WorkedJoint } from "../../joint/contribution";
 import { step } from "../../making/step";
+import { unusualFindings } from "../../measure/usual";
 import { massOf } from "../../metal/metals";
 import { widened } from "../../geometry/stepped";
 import { type BackAsked, type BackType } from "./back";
@@ -27,6 +28,7 @@ export const plate: BackType = {
         [key("blankWidth")]: sawn.width,
       },
       parts: [{ id: partOf(mount), kind: "plate", mount, metal: back.metal, mass: mass.value, blankMass, thickness: back.thickness }],
+      findings: unusualFindings("plate.unusual", back.thickness, partOf(mount), mount),
       joints: [foot],
       laid: { [partOf(mount)]: laidLengthwise(asked.outline, edge, back.sawMargin.value) },
       tie: { part: partOf(mount), after: [foot.id] },
