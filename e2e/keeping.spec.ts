@@ -37,7 +37,7 @@ test("a wrong entry is kept and explained, the last good plan stands, and it is 
     "must be < the stone's height, 5.2, got 6. The plan goes on with 1.90",
   );
   await expect(page.getByRole("button", { name: "Wall rests on a refused entry" })).toBeVisible();
-  await expect(page.getByRole("button", { name: /Plate 16.7 × 12.7/ })).toBeVisible();
+  await expect(page.getByRole("button", { name: /Plate sawn 16.7 × 12.7/ })).toBeVisible();
   await kept(page);
   await page.goto("/pieces/tern-ring/card");
   await expect(page.getByRole("article")).toContainText("46.05 mm long, slit to ______ mm tall");

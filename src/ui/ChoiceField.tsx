@@ -34,7 +34,10 @@ export function ChoiceField<T extends string>({ label, hint, explains, value, op
   const text = options.find((option) => option.value === value)?.text ?? value;
   const id = useId();
   return (
-    <div className={`grid items-center gap-x-2 border-t border-hair py-[3px] ${COLUMNS[width]} ${isLit ? "field-lit" : ""}`} {...handlers}>
+    <div
+      className={`grid items-center gap-x-2 border-t border-hair py-px max-lg:py-[3px] ${COLUMNS[width]} ${isLit ? "field-lit" : ""}`}
+      {...handlers}
+    >
       <div className="text-[13.5px] leading-tight">
         {explains ? (
           <Explained word={explains} id={id}>

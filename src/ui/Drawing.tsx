@@ -32,6 +32,17 @@ export function scaleText({ times }: Scale): string {
 
 const SQUARE = 22;
 
+/** What metal is filled with. */
+export function MetalFill() {
+  return (
+    <linearGradient id="metal" x1="0" y1="1" x2="0" y2="0">
+      <stop offset="0" stopColor="#dfe4e6" />
+      <stop offset=".45" stopColor="#b3bcc0" />
+      <stop offset="1" stopColor="#cfd5d8" />
+    </linearGradient>
+  );
+}
+
 /** The drawing's sheet, faintly squared. */
 export function Sheet({
   width,
@@ -50,11 +61,7 @@ export function Sheet({
         <pattern id="squares" width={SQUARE} height={SQUARE} patternUnits="userSpaceOnUse">
           <path d={`M${SQUARE} 0H0V${SQUARE}`} fill="none" stroke="#edf1ef" />
         </pattern>
-        <linearGradient id="metal" x1="0" y1="1" x2="0" y2="0">
-          <stop offset="0" stopColor="#dfe4e6" />
-          <stop offset=".45" stopColor="#b3bcc0" />
-          <stop offset="1" stopColor="#cfd5d8" />
-        </linearGradient>
+        <MetalFill />
       </defs>
       <rect width={width} height={height} fill="url(#squares)" />
       {children}

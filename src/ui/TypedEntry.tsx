@@ -80,7 +80,10 @@ export function TypedEntry<T>({
   };
 
   return (
-    <div className={`grid items-center border-t border-hair py-[3px] ${COLUMNS[shape]} ${isLit ? "field-lit" : ""}`} {...handlers}>
+    <div
+      className={`grid items-center border-t border-hair py-px max-lg:py-[3px] ${COLUMNS[shape]} ${isLit ? "field-lit" : ""}`}
+      {...handlers}
+    >
       <div className="leading-tight">
         {explains ? (
           <Explained word={explains} id={`${id}-label`}>

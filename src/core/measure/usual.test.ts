@@ -26,7 +26,7 @@ test("each is looked for on the size it is of", () => {
         ...tern,
         mounts: [{ ...mount, ...more }],
         carrier: { ...tern.carrier, stock: { ...(tern.carrier as { stock: object }).stock, ...stock } },
-      } as Piece,
+      } as unknown as Piece,
       SHIPPED_BENCH,
     )
       .findings.map(({ code, at }) => `${code} ${at}`)

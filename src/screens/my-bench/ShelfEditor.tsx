@@ -32,9 +32,14 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
       {shelves.map((shelf, s) => (
         <section key={shelf.id} aria-label={`Shelf ${shelf.id}`} className="mb-4">
           <div className="flex items-center justify-between border-t border-hair pt-1.5">
-            <h3 className="text-[13.5px] font-[620]">
-              {capital(shelf.id)}
-              {s === 0 && <span className="font-normal text-soft"> · the one taken</span>}
+            <h3 className="flex items-center gap-1 text-[13.5px] font-[620]">
+              <NameEntry
+                label={`Name of shelf ${shelf.id}`}
+                id={shelf.id}
+                others={shelves.flatMap(({ id }) => (id === shelf.id ? [] : [id]))}
+                onName={(id) => change((all) => void (all[s]!.id = id))}
+              />
+              {s === 0 && <span className="font-normal text-soft">· the one taken</span>}
             </h3>
             <span className="flex gap-1">
               {s > 0 && (
@@ -68,7 +73,14 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
             <tbody>
               {shelf.grades.map((grade, g) => (
                 <tr key={grade.id}>
-                  <td className="py-1">{capital(gradeName(grade.id))}</td>
+                  <td className="py-1">
+                    <NameEntry
+                      label={`Name of ${gradeName(grade.id)} of ${shelf.id}`}
+                      id={grade.id}
+                      others={shelf.grades.flatMap(({ id }) => (id === grade.id ? [] : [id]))}
+                      onName={(id) => change((all) => void (all[s]!.grades[g]!.id = id))}
+                    />
+                  </td>
                   {COLUMNS.map(({ name, label }) => (
                     <td key={name} className="w-[92px] py-1 pl-2">
                       <BenchEntryField
@@ -102,11 +114,58 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
           </table>
         </section>
       ))}
+      <button type="button" className="btn mb-2" onClick={() => void change((all) => void all.push(newShelf(all)))}>
+        <Plus size={14} aria-hidden="true" /> Another shelf
+      </button>
       <p className="narrow text-[11.5px] text-soft">
         Typical published values ship with the program; your supplier's sheet is the one to follow.
       </p>
     </>
   );
+}
+
+interface NameProps {
+  readonly label: string;
+  readonly id: string;
+  readonly others: readonly string[];
+  /** Takes another; returns what is against it, or null. */
+  readonly onName: (id: string) => Promise<string | null>;
+}
+
+/** The maker's own word for a shelf or a grade. */
+function NameEntry({ label, id, others, onName }: NameProps) {
+  return (
+    <BenchEntryField
+      label={label}
+      hidesLabel
+      isText
+      value={capital(gradeName(id))}
+      onTake={async (text) => {
+        const named = idOf(text);
+        if (named === null) return "Type a word, as hard or paste";
+        if (others.includes(named)) return "Type a word that no other has";
+        return named === id ? null : onName(named);
+      }}
+    />
+  );
+}
+
+/** A shelf or grade of the maker's by what it is called: "Extra easy" is extra-easy; null for what is no word. */
+function idOf(text: string): string | null {
+  const id = text
+    .trim()
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, "-")
+    .replace(/^[^a-z]+|-+$/g, "")
+    .slice(0, 32);
+  return id === "" ? null : id;
+}
+
+/** Another shelf, with the grades of the first to be put right from its own sheet. */
+function newShelf(shelves: readonly Shelf[]): Editable<Shelf> {
+  const taken = new Set(shelves.map(({ id }) => id));
+  const id = ["mine", "second", "third"].find((name) => !taken.has(name)) ?? `shelf-${shelves.length + 1}`;
+  return { ...(structuredClone(shelves[0]) as Editable<Shelf>), id };
 }
 
 /** A grade to be named by its numbers: softer than the softest there. */

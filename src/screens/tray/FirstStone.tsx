@@ -3,10 +3,10 @@
 import { useRouter } from "next/navigation";
 import { type KeyboardEvent, useState } from "react";
 import { boxOf } from "@/core/geometry/curve";
-import { figureOf } from "@/core/measure/figure";
 import { readLength } from "@/core/measure/reading";
 import { type BenchEntry } from "@/core/piece/bench";
-import { type FirstMeasures, newPiece } from "@/core/piece/new-piece";
+import { doubter } from "@/core/piece/doubt";
+import { type FirstMeasures, UNMEASURED, newPiece } from "@/core/piece/new-piece";
 import { type Piece } from "@/core/piece/piece";
 import { type Plan } from "@/core/piece/plan";
 import { pieceFromJson } from "@/formats/piece-codec";
@@ -17,13 +17,14 @@ import { StoneFill } from "@/ui/StoneFill";
 import { useOpening } from "@/ui/opening";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { faultMessage } from "@/words/faults";
-import { type Units, lengthUnit, showLength } from "@/words/show";
+import { type Units, lengthUnit } from "@/words/show";
+import { FirstAnswer } from "./FirstAnswer";
 
 const FIELDS = [
-  { name: "length", label: "Length" },
-  { name: "width", label: "Width" },
-  { name: "height", label: "Height" },
-  { name: "turnIn", label: "Leans in at" },
+  { name: "length", label: "Length", key: "m1.stone.outline.length" },
+  { name: "width", label: "Width", key: "m1.stone.outline.width" },
+  { name: "height", label: "Height", key: "m1.stone.height" },
+  { name: "turnIn", label: "Leans in at", key: "m1.stone.turnIn" },
 ] as const;
 
 type Texts = Readonly<Record<keyof FirstMeasures, string>>;
@@ -38,10 +39,12 @@ export function FirstStone({ onDemo }: { readonly onDemo: () => void }) {
   const [texts, setTexts] = useState<Texts>({ length: "", width: "", height: "", turnIn: "" });
   const readings = FIELDS.map(({ name }) => readLength(texts[name], units.length));
   const first = firstPiece(texts, units, bench, (measures) => newPiece(tray.idFor("first-ring"), "First ring", bench, measures));
-  const attempt = first.piece ? planOf(first.piece, bench) : null;
+  const attempt = planOf(first.piece, bench);
   const plan = attempt?.ok ? attempt.plan : null;
+  const doubtOf = doubter({ unmeasured: [...first.missing, "hoop.size.value"], refused: [] });
+  const isWhole = first.missing.length === 0 && !first.problem;
   const keep = async () => {
-    if (!first.piece) return;
+    if (!isWhole) return;
     const id = await tray.add(first.piece, ["hoop.size.value"]);
     router.push(`/pieces/${id}/stone`);
   };
@@ -56,54 +59,63 @@ export function FirstStone({ onDemo }: { readonly onDemo: () => void }) {
   return (
     <section
       aria-label="Start"
-      className="grid grid-cols-[1fr_auto] gap-10 border-b border-line bg-sheet bg-[linear-gradient(#eef2f0_1px,transparent_1px),linear-gradient(90deg,#eef2f0_1px,transparent_1px)] bg-[size:35px_35px] px-10 py-8"
+      className="border-b border-line bg-sheet bg-[linear-gradient(#eef2f0_1px,transparent_1px),linear-gradient(90deg,#eef2f0_1px,transparent_1px)] bg-[size:35px_35px] px-10 py-8 max-lg:px-3.5 max-lg:py-4"
     >
-      <div>
-        <h1 className="mb-4 text-[22px] font-bold [font-stretch:92%]">Start with your stone</h1>
-        <div className="flex flex-wrap items-start gap-5">
-          <Place plan={plan} />
-          {FIELDS.map(({ name, label }, i) => {
-            const reading = readings[i]!;
-            const isWrong = !reading.ok && reading.code !== "empty";
-            return (
-              <label key={name} className="block text-[13.5px]">
-                {label}
-                <span className={`entry mt-1 !w-[112px] ${isWrong ? "entry-wrong" : ""}`}>
-                  <input
-                    data-first={name}
-                    value={texts[name]}
-                    inputMode="decimal"
-                    autoComplete="off"
-                    aria-invalid={isWrong}
-                    autoFocus={i === 0}
-                    onChange={(event) => setTexts({ ...texts, [name]: event.target.value })}
-                    onKeyDown={onKeyDown}
-                  />
-                  <span className="text-[12px] font-[440] text-soft">{lengthUnit(units)}</span>
-                </span>
-                {isWrong && <span className="mt-1 block text-[12px] text-bad">◆ type a number, as 3.2</span>}
-              </label>
-            );
-          })}
+      <div className="flex flex-wrap gap-x-10 gap-y-3">
+        <div className="min-w-0 flex-1">
+          <h1 className="mb-1 text-[22px] font-bold [font-stretch:92%]">Start with your stone</h1>
+          <p className="mb-4 max-w-[640px] text-[13.5px] leading-[1.4] text-soft">
+            From four numbers comes all that is cut for it: the strip of the wall and how tall it stands, the plate, the hoop&apos;s blank,
+            and each joint&apos;s solder in the order of the heats. Then the making, step by step.
+          </p>
+          <div className="flex flex-wrap items-start gap-5">
+            <Place plan={first.missing.some((key) => key.includes("outline")) ? null : plan} />
+            {FIELDS.map(({ name, label }, i) => {
+              const reading = readings[i]!;
+              const isWrong = !reading.ok && reading.code !== "empty";
+              return (
+                <label key={name} className="block text-[13.5px]">
+                  {label}
+                  <span className={`entry mt-1 !w-[112px] ${isWrong ? "entry-wrong" : ""}`}>
+                    <input
+                      data-first={name}
+                      value={texts[name]}
+                      inputMode="decimal"
+                      autoComplete="off"
+                      aria-invalid={isWrong}
+                      autoFocus={i === 0}
+                      onChange={(event) => setTexts({ ...texts, [name]: event.target.value })}
+                      onKeyDown={onKeyDown}
+                    />
+                    <span className="text-[12px] font-[440] text-soft">{lengthUnit(units)}</span>
+                  </span>
+                  {isWrong && <span className="mt-1 block text-[12px] text-bad">◆ type a number, as 3.2</span>}
+                </label>
+              );
+            })}
+          </div>
+          <p aria-live="polite" className="mt-4 min-h-[20px] text-[13px]">
+            {first.problem ? (
+              <span className="text-bad">◆ {first.problem}</span>
+            ) : isWhole ? (
+              <button type="button" className="btn btn-main" onClick={() => void keep()}>
+                Lay it on the tray
+              </button>
+            ) : (
+              <span className="text-soft">Read with a caliper; Enter goes on to the next.</span>
+            )}
+          </p>
         </div>
-        <div aria-live="polite" className="mt-5 min-h-[52px]">
-          {first.problem && <p className="text-[13px] text-bad">◆ {first.problem}</p>}
-          {plan && <FirstPlan plan={plan} units={units} onKeep={() => void keep()} />}
-          {!plan && !first.problem && (
-            <p className="text-[13px] text-soft">
-              Four numbers, read with a caliper; Enter goes on. The plan stands here when the fourth is in.
-            </p>
-          )}
+        <div className="flex flex-col items-stretch gap-2 max-lg:w-full max-lg:flex-row max-lg:flex-wrap">
+          <button type="button" className="btn justify-center" onClick={onDemo}>
+            Look round the demo
+          </button>
+          <button type="button" className="btn justify-center" onClick={pick}>
+            Open a file
+          </button>
         </div>
       </div>
-      <div className="flex flex-col items-stretch justify-center gap-2">
-        <button type="button" className="btn justify-center" onClick={onDemo}>
-          Look round the demo
-        </button>
-        <button type="button" className="btn justify-center" onClick={pick}>
-          Open a file
-        </button>
-      </div>
+      {plan && <FirstAnswer plan={plan} units={units} doubtOf={doubtOf} />}
     </section>
   );
 }
@@ -134,47 +146,35 @@ function Place({ plan }: { readonly plan: Plan | null }) {
   );
 }
 
-function FirstPlan({ plan, units, onKeep }: { readonly plan: Plan; readonly units: Units; readonly onKeep: () => void }) {
-  const value = (key: string) => figureOf(plan.figures, key).value;
-  return (
-    <div className="flex flex-wrap items-baseline gap-6">
-      <p>
-        <span className="mr-2 text-[12.5px] text-soft">Cut strip</span>
-        <span className="big">{showLength(value("m1.wall.cutLength"), "strip", units)}</span>
-        <span className="ml-1 text-[15px] text-soft">
-          × {showLength(value("m1.wall.cutHeight"), "height", units)} {lengthUnit(units)}
-        </span>
-      </p>
-      <p>
-        <span className="mr-2 text-[12.5px] text-soft">plate</span>
-        <span className="text-[20px] font-bold">
-          {showLength(value("m1.plate.blankLength"), "blank", units)} × {showLength(value("m1.plate.blankWidth"), "blank", units)}
-        </span>
-      </p>
-      <button type="button" className="btn btn-main" onClick={onKeep}>
-        Lay it on the tray
-      </button>
-    </div>
-  );
-}
-
-/** The piece that four texts make; nothing while one is missing, a problem where they cannot be a stone. */
+/** What the texts make of a piece: with the usual measures in the place of those that are missing, which are named; a problem where it cannot be a stone. */
 function firstPiece(
   texts: Texts,
   units: Units,
   bench: BenchEntry,
   make: (measures: FirstMeasures) => Piece,
-): { readonly piece: Piece | null; readonly problem: string | null } {
+): { readonly piece: Piece; readonly missing: readonly string[]; readonly problem: string | null } {
   const read = (name: keyof FirstMeasures) => {
     const reading = readLength(texts[name], units.length);
     return reading.ok ? reading.value : null;
   };
-  const [length, width, height, turnIn] = [read("length"), read("width"), read("height"), read("turnIn")];
-  if (length === null || width === null || height === null || turnIn === null) return { piece: null, problem: null };
-  const piece = make({ length, width, height, turnIn });
+  const given = { length: read("length"), width: read("width"), height: read("height"), turnIn: read("turnIn") };
+  const length = given.length ?? given.width ?? UNMEASURED.length;
+  const height = given.height ?? Math.max(UNMEASURED.height, 2 * (given.turnIn ?? 0));
+  const measures = {
+    length,
+    width: given.width ?? Math.min(length, UNMEASURED.width),
+    height,
+    turnIn: given.turnIn ?? Math.min(UNMEASURED.turnIn, 0.4 * height),
+  };
+  const missing = FIELDS.flatMap(({ name, key }) => (given[name] === null ? [key] : []));
+  const piece = make(measures);
   const decoded = pieceFromJson(piece as unknown as Json, bench);
-  if (decoded.ok) return { piece, problem: null };
+  if (decoded.ok) return { piece, missing, problem: null };
   const [fault] = decoded.faults;
   const named = FIELDS.find(({ name }) => fault!.path.endsWith(`/${name}`));
-  return { piece: null, problem: `${named?.label ?? "One of these"} ${faultMessage(fault!)}` };
+  return {
+    piece: make(UNMEASURED),
+    missing: FIELDS.map(({ key }) => key),
+    problem: `${named?.label ?? "One of these"} ${faultMessage(fault!)}`,
+  };
 }

@@ -34,6 +34,9 @@ const BEYOND = 6;
 
 const HEADS = ["Piece", "Strip", "Plate", "Hoop", "Heats", "Next"] as const;
 
+/** Of the columns, in percent: they stay where they are whatever stands in them. */
+const WIDTHS = [29, 13, 12, 24, 10, 12] as const;
+
 /** The ledger's page: each piece with what is cut for it. */
 export function PieceList({ records, bench, makes, units, chosen, onChoose, onOpen, stepped }: Props) {
   useAnswers();
@@ -65,8 +68,13 @@ export function PieceList({ records, bench, makes, units, chosen, onChoose, onOp
     <table
       ref={table}
       aria-rowcount={records.length + 1}
-      className="w-full border-collapse text-[13.5px] max-md:block max-md:[&>tbody]:block"
+      className="w-full table-fixed border-collapse text-[13.5px] max-md:block max-md:[&>tbody]:block"
     >
+      <colgroup className="max-md:hidden">
+        {WIDTHS.map((width, i) => (
+          <col key={i} style={{ width: `${width}%` }} />
+        ))}
+      </colgroup>
       <thead className="max-md:hidden">
         <tr>
           {HEADS.map((head, i) => (
@@ -104,13 +112,20 @@ export function PieceList({ records, bench, makes, units, chosen, onChoose, onOp
                   data-piece={id}
                   onFocus={() => onChoose(id)}
                   onClick={() => onOpen(id)}
-                  className="block max-w-[260px] truncate text-left font-[640] max-md:min-h-[44px] max-md:max-w-full"
+                  className="block max-w-full truncate text-left font-[640] max-md:min-h-[44px]"
                   title={piece.name}
                 >
                   <Level level={row ? row.level : attempt ? "error" : null} />
                   {piece.name}
                 </button>
-                <small className="block text-[12px] text-soft">{row ? row.piece : attempt ? "cannot be planned" : "working it out"}</small>
+                <small className="block truncate text-[12px] text-soft">
+                  {row ? row.piece : attempt ? "cannot be planned" : "working it out"}
+                </small>
+                {row?.finding && (
+                  <small className={`block truncate text-[12px] ${row.level === "error" ? "text-bad" : "text-warn"}`} title={row.finding}>
+                    {row.finding}
+                  </small>
+                )}
               </td>
               {!attempt && <td colSpan={HEADS.length - 1} />}
               {attempt && !attempt.ok && (

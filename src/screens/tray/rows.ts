@@ -8,6 +8,7 @@ import { type Point } from "@/core/geometry/outline";
 import { DOUBTS } from "@/words/doubt";
 import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SHAPE_NAMES, SYSTEM_NAMES } from "@/words/names";
 import { type Units, showLength } from "@/words/show";
+import { sayFinding } from "@/words/findings";
 import { sayStep } from "@/words/steps";
 import { wallStock } from "@/words/wall-stock";
 
@@ -22,6 +23,8 @@ export interface PieceRow {
   readonly next: string;
   /** What is gravest about it: shown with a mark. */
   readonly level: "error" | "warning" | null;
+  /** What that is, in words; null where nothing is wrong. */
+  readonly finding: string | null;
 }
 
 export function rowOf(piece: Piece, plan: Plan, make: Make | undefined, units: Units, doubtOf: DoubtOf): PieceRow {
@@ -29,7 +32,8 @@ export function rowOf(piece: Piece, plan: Plan, make: Make | undefined, units: U
   const value = (key: string) => figureOf(plan.figures, key).value;
   const stock = wallStock(plan, id, units);
   const { carrier } = piece;
-  const levels = plan.findings.filter(({ at }) => !doubtOf(at)).map(({ level }) => level);
+  const trusted = plan.findings.filter(({ at }) => !doubtOf(at));
+  const gravest = trusted.find(({ level }) => level === "error") ?? trusted.find(({ level }) => level === "warning");
   const sure = (key: string, cell: readonly [string, string]): readonly [string, string] => {
     const doubt = doubtOf(key);
     return doubt ? ["—", DOUBTS[doubt]] : cell;
@@ -58,7 +62,8 @@ export function rowOf(piece: Piece, plan: Plan, make: Make | undefined, units: U
         : ["no hoop", stone.name ?? ""],
     heats: heatsCell(plan),
     next: nextStep(plan, make, units, doubtOf),
-    level: levels.includes("error") ? "error" : levels.includes("warning") ? "warning" : null,
+    level: gravest?.level === "error" ? "error" : gravest ? "warning" : null,
+    finding: gravest ? sayFinding(gravest, plan, units).what : null,
   };
 }
 

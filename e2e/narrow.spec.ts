@@ -1,0 +1,68 @@
+import AxeBuilder from "@axe-core/playwright";
+import { devices, expect, test } from "@playwright/test";
+import { EMPTY, field, figure, kept, quiet } from "./places";
+
+const { hasTouch, isMobile } = devices["iPhone 13"];
+test.use({ viewport: { width: 390, height: 844 }, hasTouch, isMobile });
+
+const STAGES = ["stone", "wall", "plate", "hoop", "heats", "making", "card"] as const;
+const PLACES = ["/", "/my-bench", ...STAGES.map((stage) => `/pieces/thrift-ring/${stage}`), EMPTY];
+
+test("on a phone and a tablet nothing is wider than the screen, smaller than a fingertip, or seriously against a reader", async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  const heard = quiet(page);
+  for (const place of PLACES) {
+    await page.goto(place);
+    await expect(page.getByRole("main")).toBeVisible();
+    for (const width of [360, 768, 390]) {
+      await page.setViewportSize({ width, height: 844 });
+      const wider = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+      expect([place, width, wider]).toEqual([place, width, 0]);
+    }
+    const small = await page
+      .getByRole("main")
+      .locator("button, a, label:has(input)")
+      .evaluateAll((all) =>
+        all.flatMap((each) => {
+          const { width, height } = each.getBoundingClientRect();
+          const isWord = each.getAttribute("aria-haspopup") === "dialog" && each.textContent !== "";
+          return width > 0 && !isWord && (width < 43.5 || height < 43.5) ? [`${each.textContent} ${width} x ${height}`] : [];
+        }),
+      );
+    expect([place, small]).toEqual([place, []]);
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    const serious = violations.filter(({ impact }) => impact === "serious" || impact === "critical");
+    expect([place, serious.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)]).toEqual([place, []]);
+  }
+  expect(heard).toEqual([]);
+});
+
+test("by touch alone a piece is opened, gone through, measured, ticked and read on its card, answer before drawing before measures", async ({
+  page,
+}) => {
+  await page.goto("/");
+  await page.getByRole("button", { name: "Whelk ring", exact: true }).first().tap();
+  await expect(page).toHaveURL(/whelk-ring\/wall/);
+  const tops = await Promise.all(
+    ["Stages", "Answer", "Drawing", "Measures"].map(
+      async (name) => (await page.locator(`[aria-label="${name}"]`).first().boundingBox())!.y,
+    ),
+  );
+  expect([...tops].sort((a, b) => a - b)).toEqual(tops);
+  await field(page, "m1.wall.thickness").tap();
+  await field(page, "m1.wall.thickness").fill("0.5");
+  await expect(figure(page, "m1.wall.cutLength")).toContainText("51.40");
+  await page.getByRole("button", { name: "Catch over the dome" }).tap();
+  await expect(page.getByRole("dialog")).toContainText("How far the wall's edge reaches in over the stone");
+  await page.keyboard.press("Escape");
+  await page.getByRole("button", { name: /^Making/ }).tap();
+  await page.getByLabel("1. Look the stone over, edge and back").tap();
+  await expect(page.getByText("1 of 32").first()).toBeVisible();
+  await page.getByRole("link", { name: "Card" }).tap();
+  await expect(page.getByRole("heading", { name: "Whelk ring" })).toBeVisible();
+  await page.goto("/pieces/whelk-ring/wall");
+  await kept(page);
+  await expect(field(page, "m1.wall.thickness")).toHaveValue("0.50");
+});
