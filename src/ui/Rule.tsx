@@ -55,7 +55,7 @@ export function Rule({ blank, height, cut, beyond, names, units, tone = "metal",
   );
   return (
     <div ref={ref} style={{ height: base + RULE_HEIGHT + 4 }} className="w-full">
-      <svg width={width} height={base + RULE_HEIGHT + 4} role="img" aria-label={`Steel rule: ${cut}`} className="block">
+      <svg width={width} height={base + RULE_HEIGHT + 4} role={over ? "group" : "img"} aria-label={`Steel rule: ${cut}`} className="block">
         <defs>
           <linearGradient id="rule-metal" x1="0" y1="0" x2="0" y2="1">
             <stop offset="0" stopColor="#f7f9f9" />
@@ -170,15 +170,19 @@ interface TicksProps {
   readonly units: Units;
 }
 
-/** Half millimetres, numbered every five; or sixteenths of an inch, numbered every half. */
+const ROOM_FOR_A_NUMBER = 36;
+
+/** Half millimetres, numbered every five, each one where there is room; or sixteenths of an inch, numbered every half. */
 function Ticks({ span, perMm, x, units, base }: TicksProps) {
   const isInch = units.length === "inch";
-  const [step, long, longest] = isInch ? [MM_PER_INCH / 16, 8, 16] : [0.5, 10, 20];
+  const [step, usual, longest] = isInch ? [MM_PER_INCH / 16, 8, 16] : [0.5, 10, 20];
+  const fine = isInch ? 4 : 2;
+  const long = perMm * step * fine > ROOM_FOR_A_NUMBER ? fine : usual;
   const isCrowded = perMm * step < 4;
   const count = Math.floor(span / step) + 1;
-  const reach = (i: number) => (i % longest === 0 ? 26 : i % long === 0 ? 19 : i % (isInch ? 4 : 2) === 0 ? 13 : 7);
+  const reach = (i: number) => (i % longest === 0 ? 26 : i % long === 0 ? 19 : i % fine === 0 ? 13 : 7);
   const numbered = Array.from({ length: count }, (_, i) => i).filter(
-    (i) => i % long === 0 && (i % longest === 0 || perMm * step * long > 36),
+    (i) => i % long === 0 && (i % longest === 0 || perMm * step * long > ROOM_FOR_A_NUMBER),
   );
   return (
     <g>

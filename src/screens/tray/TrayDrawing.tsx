@@ -44,6 +44,7 @@ export function TrayDrawing({ records, bench, chosen, onChoose, onOpen }: Props)
     <section
       ref={ref}
       aria-label="Tray"
+      tabIndex={wholeWidth > width ? 0 : undefined}
       className="overflow-x-auto overflow-y-hidden border-b border-line bg-sheet"
       style={{ height: HEIGHT }}
     >

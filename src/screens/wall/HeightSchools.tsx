@@ -20,7 +20,7 @@ export function HeightSchools({ rows, chosen, onChoose }: Props) {
       {rows.map(({ rule, name: label, stands, reaches, holds }) => (
         <label
           key={rule}
-          className="relative grid cursor-pointer grid-cols-[14px_1fr_auto] items-center gap-x-2 rounded-[5px] px-1.5 py-[3px] has-[:checked]:bg-accent-wash has-[:focus-visible]:outline-2 has-[:focus-visible]:outline-accent"
+          className="pressed relative grid cursor-pointer grid-cols-[14px_1fr_auto] items-center gap-x-2 rounded-[5px] px-1.5 py-[3px] has-[:checked]:bg-accent-wash has-[:focus-visible]:outline-2 has-[:focus-visible]:outline-accent"
         >
           <input
             type="radio"

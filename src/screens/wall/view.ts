@@ -60,7 +60,7 @@ export function wallView(plan: Plan, mount: Mount, units: Units): WallView {
   const figure = (name: string) => figureOf(plan.figures, `${mount.id}.wall.${name}`);
   const measured = (mm: number) => showLength(mm, "measured", units);
   const stock = wallStock(plan, mount.id, units);
-  const { section, schools } = plan.drawing.settings[mount.id]!;
+  const { schools } = plan.drawing.settings[mount.id]!;
   return {
     stock: stock.name,
     ...answersOf(plan, mount, stock, units),
@@ -77,8 +77,8 @@ export function wallView(plan: Plan, mount: Mount, units: Units): WallView {
     gather: `gathers ${showPercent(figure("gather").value, 1)}`,
     leansIn: `leans in at ${measured(greatestTurnIn(mount.stone))}`,
     stands: `wall stands ${measured(figure("netHeight").value)}`,
-    third: `a third of the height, ${measured(figure("thirdHeight").value)}`,
-    top: showLength(section.top, "blank", units),
+    third: `a third of the height, ${measured(mount.stone.height / 3)}`,
+    top: showLength(mount.stone.height, "blank", units),
     thickness: plan.figures[`${mount.id}.wall.wallLeft`]
       ? `${measured(figure("wallLeft").value)} is left`
       : `${nearestGauge(mount.wall.thickness)} gauge`,
