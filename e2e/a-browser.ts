@@ -19,7 +19,8 @@ export async function browserOn(profile: string): Promise<{ page: Page; kill: ()
     child.kill("SIGKILL");
     await ended;
   };
-  const browser = await chromium.connectOverCDP(address);
+  // One that has just started now and then takes no notice of the first that speaks to it.
+  const browser = await chromium.connectOverCDP(address, { timeout: 8000 }).catch(() => chromium.connectOverCDP(address));
   const page = await browser.contexts()[0]!.newPage();
   page.setDefaultTimeout(15_000);
   return { page, kill };

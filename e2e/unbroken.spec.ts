@@ -186,6 +186,7 @@ test("in the making undo takes back the last tick; elsewhere it goes to the stag
   await expect(page.getByRole("checkbox").nth(1)).not.toBeChecked();
   await expect(page.getByRole("checkbox").nth(0)).toBeChecked();
   await page.getByRole("button", { name: /Heats \d/ }).click();
+  await expect(page.getByRole("img", { name: /^Heats: / })).toBeVisible();
   await page.keyboard.press("Control+z");
   await expect(page.getByText("Undone: Wall", { exact: true })).toBeVisible();
   await expect(page).toHaveURL(/\/wall$/);

@@ -41,7 +41,7 @@ const pictures = [
   { name: "wall-heart", path: "/pieces/thrift-ring/wall" },
   { name: "wall-tube", path: "/pieces/knot-ring/wall" },
   { name: "heats-softening", path: "/pieces/whelk-ring/heats" },
-  { name: "wall-too-low", path: "/pieces/plover-ring/wall" },
+  { name: "wall-narrow", path: "/pieces/tern-ring/wall", size: { width: 390, height: 844 } },
   { name: "terms", path: "/pieces/tern-ring/wall", act: (page) => page.locator('[data-figure="m1.wall.cutLength"]').click() },
   { name: "find", path: "/pieces/tern-ring/wall", act: (page) => page.keyboard.press("/") },
   { name: "home-broken", path: "/", act: breakSome },
