@@ -58,6 +58,7 @@ const start = {
   name: "first-stone",
   path: "/",
   act: async (page) => {
+    await page.locator("[data-first=length]:focus").waitFor();
     for (const text of ["16", "12", "5.2", "1.9"]) {
       await page.keyboard.type(text);
       if (text !== "1.9") await page.keyboard.press("Enter");
