@@ -3,7 +3,9 @@ import { anyPiece } from "@/core/piece/any-piece.testing";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { planPiece } from "@/core/piece/plan-piece";
 import { findingText } from "./findings";
-import { METRIC, printable, showLength, showPercent, showTemperature, withUnit } from "./show";
+import { METRIC, printable, showLength, showPercent, showRise, showTemperature, withUnit } from "./show";
+import { EXPLAINED, EXPLAINED_WORDS } from "./explain";
+import { cutAt } from "./sums";
 import { roundingOf, stepText } from "./steps";
 import { termText } from "./terms";
 
@@ -56,4 +58,18 @@ test("every step, finding and term of any piece has a sentence without a hole in
     }),
     { numRuns: 80 },
   );
+});
+
+test("what is cut says why it is not its sum to the last digit, and nothing where it is", () => {
+  expect(cutAt(46.067, "strip", METRIC)).toBe("cut at 46.05: short stretches");
+  expect(cutAt(59.149, "blank", METRIC)).toBe("cut at 59.1: a saw goes no finer");
+  expect(cutAt(3.157, "height", METRIC)).toBe("cut at 3.20: it is filed down");
+  expect([cutAt(46.05, "strip", METRIC), cutAt(59.1, "blank", METRIC), cutAt(46.067, "measured", METRIC)]).toEqual(["", "", ""]);
+  expect(cutAt(46.067, "strip", INCH)).toBe("cut at 1.813: short stretches");
+});
+
+test("degrees more and temperatures in either unit, and every word of the craft is said in two sentences", () => {
+  expect([showRise(10, METRIC), showRise(10, INCH), showRise(0.5, METRIC), showTemperature(100, INCH)]).toEqual(["10", "18", "0.5", "212"]);
+  for (const word of EXPLAINED_WORDS) expect([word, EXPLAINED[word].says.split(/[.:] (?=[A-Z])/).length]).toEqual([word, 2]);
+  expect(new Set(EXPLAINED_WORDS.map((word) => EXPLAINED[word].name)).size).toBe(EXPLAINED_WORDS.length);
 });

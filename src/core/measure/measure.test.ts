@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { layBlank } from "./blank";
 import { single, sum, term } from "./figure";
 import { gaugeThickness, nearestGauge } from "./gauge";
-import { readLength, readNumber } from "./reading";
+import { readLength, readNumber, readRise, readTemperature } from "./reading";
 
 test("Brown & Sharpe gauges have their published thickness, and are found from it again", () => {
   for (const [gauge, mm] of [
@@ -69,4 +69,17 @@ test("along a blank, half the squaring lies at each end and the rest at the far 
   ]);
   expect(blank.marks).toEqual([{ code: "farSide", at: 20.2 }]);
   expect(blank.gathers).toEqual([{ from: 1.2, to: 2.2 }]);
+});
+
+test("a temperature and so many degrees more are read in the unit on screen, or in the one they name", () => {
+  const value = (reading: ReturnType<typeof readTemperature>) => (reading.ok ? reading.value : reading.code);
+  expect([value(readTemperature("718", "C")), value(readTemperature("718 °C", "F")), value(readTemperature("718c", "F"))]).toEqual([
+    718, 718, 718,
+  ]);
+  expect(value(readTemperature("1324.4", "F"))).toBeCloseTo(718, 9);
+  expect(value(readTemperature("1324,4 F", "C"))).toBeCloseTo(718, 9);
+  expect([value(readRise("18", "F")), value(readRise("10", "C")), value(readRise("10C", "F")), value(readRise("18°F", "C"))]).toEqual([
+    10, 10, 10, 10,
+  ]);
+  expect([value(readTemperature("hot", "C")), value(readRise("", "F"))]).toEqual(["not-a-number", "empty"]);
 });
