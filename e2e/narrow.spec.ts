@@ -27,7 +27,7 @@ test("on a phone and a tablet nothing is wider than the screen, smaller than a f
       .evaluateAll((all) =>
         all.flatMap((each) => {
           const { width, height } = each.getBoundingClientRect();
-          const isWord = each.getAttribute("aria-haspopup") === "dialog" && each.textContent !== "";
+          const isWord = each.getAttribute("aria-haspopup") === "dialog" && !each.hasAttribute("data-figure");
           return width > 0 && !isWord && (width < 43.5 || height < 43.5) ? [`${each.textContent} ${width} x ${height}`] : [];
         }),
       );

@@ -18,7 +18,7 @@ test("a piece is renamed in place, duplicated, and found by its name", async ({ 
   await kept(page);
   await page.keyboard.press("/");
   await expect(page.getByPlaceholder(/^A piece/)).toBeFocused();
-  await page.keyboard.type("plover");
+  await page.keyboard.type("plover moonstone us");
   await expect(page.getByRole("option").first()).toContainText("Plover ring");
   await page.keyboard.press("Enter");
   await expect(page).toHaveURL(/plover-ring\/wall/);

@@ -74,6 +74,16 @@ test("the stem and the list say each stage's one result, and carry its gravest f
   ]);
   expect(stem(plover)[1]).toEqual(["wall", "strip 33.25 × 2.00 × 0.32", "error"]);
   expect(stem(whelk)[4]).toEqual(["heats", "4 heats, 1 softens", "warning"]);
+  const short = (piece: Piece) =>
+    stemOf(piece, { plan: planPiece(piece, SHIPPED_BENCH), isSettling: false }, "m1", METRIC, 3, SURE).map((entry) => entry.short);
+  expect(short(tern)).toEqual(["16.0 × 12.0", "46.05", "16.7 long", "blank 59.1", "4, hold", "3 of 32"]);
+  expect(short(whelk)[4]).toBe("4, 1 softens");
+  const told = (piece: Piece) => rowOf(piece, planPiece(piece, SHIPPED_BENCH), undefined, METRIC, SURE).finding;
+  expect([told(tern), told(plover), told(whelk)]).toEqual([
+    null,
+    "A third of the height won't hold this stone.",
+    "Wall to plate softens in heat 4.",
+  ]);
   const plan = planPiece(tern, SHIPPED_BENCH);
   const make = { done: plan.steps.slice(0, 4).map(({ id }) => ({ step: id, at: "" })) } as unknown as Parameters<typeof rowOf>[2];
   expect(rowOf(tern, plan, make, METRIC, SURE)).toMatchObject({

@@ -30,6 +30,11 @@ export function scaleText({ times }: Scale): string {
   return `${Number(times.toFixed(1))} times life size`;
 }
 
+/** About how wide a letter of a drawing's words is, for what has to fit before it is drawn (pixels). */
+export const LETTER = 6.8;
+/** A sheet or a rule narrower than this has things one under the other (pixels). */
+export const NARROW = 640;
+
 const SQUARE = 22;
 
 /** What metal is filled with. */

@@ -5,6 +5,8 @@ import { type Point } from "@/core/geometry/outline";
 import { type Blank, type BlankMark } from "@/core/measure/blank";
 import { MM_PER_INCH } from "@/core/measure/reading";
 import { type Units } from "@/words/show";
+import { LETTER, NARROW } from "./Drawing";
+import { placed } from "./placed";
 import { useSize } from "./useSize";
 
 interface Props {
@@ -132,34 +134,6 @@ export function Rule({ blank, height, cut, beyond, names, units, tone = "metal",
       </svg>
     </div>
   );
-}
-
-/** Narrower than this the rule takes no more height than the metal on it. */
-const NARROW = 640;
-/** About how wide a letter is, and how far a word keeps from its line and from the next (pixels). */
-const LETTER = 6.8;
-const ASIDE = 5;
-
-interface Word {
-  readonly text: string;
-  readonly at: number;
-  /** Whether it gives way to the others where there is no room. */
-  readonly isLeast: boolean;
-}
-
-/** Words beside their lines, to the right or, before the cut, to the left; one that would cover another is left out. */
-function placed(words: readonly Word[], end: number): { readonly text: string; readonly from: number }[] {
-  const taken: { from: number; to: number }[] = words.map(({ at }) => ({ from: at - 1, to: at + 1 }));
-  return [...words]
-    .sort((a, b) => Number(a.isLeast) - Number(b.isLeast))
-    .flatMap(({ text, at }) => {
-      const long = text.length * LETTER;
-      const spans = [at + ASIDE, at - ASIDE - long].map((from) => ({ from, to: from + long }));
-      const free = spans.find(({ from, to }) => from > 0 && to < end && taken.every((other) => other.to < from - 2 || other.from > to + 2));
-      if (!free) return [];
-      taken.push(free);
-      return [{ text, from: free.from }];
-    });
 }
 
 interface TicksProps {

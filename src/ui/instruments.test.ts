@@ -1,7 +1,8 @@
 import { demoPiece } from "@demo/pieces";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { planPiece } from "@/core/piece/plan-piece";
-import { scaleFor, scaleText } from "./Drawing";
+import { LETTER, scaleFor, scaleText } from "./Drawing";
+import { placed } from "./placed";
 import { type NumberField, lengthField, numberField, optionalLengthField, riseField, wordsField } from "./fields";
 import { planBox, sectionBox } from "./setting-layout";
 import { stoneTint } from "./stone-tint";
@@ -71,4 +72,15 @@ test("a known stone has its own colours, an unknown one always the same", () => 
   expect(stoneTint("Chrysoprase oval")).toEqual(stoneTint("chrysoprase"));
   expect(stoneTint("chrysoprase")).not.toEqual(stoneTint("lapis"));
   expect(stoneTint("something else")).toEqual(stoneTint("something else"));
+});
+
+test("words stand beside their lines, the other side where there is no room, and the least of them gives way", () => {
+  const word = (text: string, at: number, isLeast = false) => ({ text, at, isLeast });
+  expect(placed([word("end", 50)], 400)).toEqual([{ text: "end", from: 55 }]);
+  const late = placed([word("end", 390)], 400);
+  expect(late).toEqual([{ text: "end", from: expect.closeTo(390 - 5 - 3 * LETTER, 9) as number }]);
+  const crowded = placed([word("far side", 100, true), word("end", 104), word("notch", 140)], 400);
+  expect(crowded.map(({ text }) => text)).toEqual(["end", "notch", "far side"]);
+  expect(crowded[2]!.from).toBeLessThan(100);
+  expect(placed([word("far side", 30, true), word("end", 34)], 400).map(({ text }) => text)).toEqual(["end"]);
 });

@@ -1,6 +1,7 @@
 import { boxOf } from "@/core/geometry/curve";
 import { type Point } from "@/core/geometry/outline";
 import { type SettingDrawing } from "@/core/mount/drawing";
+import { NARROW } from "./Drawing";
 import { type Size } from "./useSize";
 
 /** A box of the sheet, in pixels, with the size in mm of what is drawn in it and where its origin lies. */
@@ -15,14 +16,13 @@ export interface Box {
   readonly middle: Point;
 }
 
-/** Narrower than this, the section goes under the plan. */
-const SIDE_BY_SIDE = 640;
 const PLAN_SHARE = 0.6;
 /** The section's lines reach this far past the plate. */
 export const SECTION_MARGIN_MM = 1;
 
+/** Whether the section goes under the plan. */
 function isStacked({ width }: Size): boolean {
-  return width < SIDE_BY_SIDE;
+  return width < NARROW;
 }
 
 /** The plan's box. */

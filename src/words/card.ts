@@ -8,7 +8,7 @@ import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SYSTEM_NAMES } from "./names";
 import { type Rounding, type Units, lengthUnit, printable, showLength, showPercent, withUnit } from "./show";
 import { roundingOf } from "./steps";
 import { sumText } from "./sums";
-import { wallStock } from "./wall-stock";
+import { wallHolds, wallStock } from "./wall-stock";
 
 /** A line of the card. `sum` is what it is the sum of; `doubt` says why there are blanks in it, to be written in by hand. */
 export interface CardRow {
@@ -105,8 +105,7 @@ function mountRows(mount: Mount, pen: Pen): CardRow[] {
 
 /** What of the face is left open by a wall that holds. */
 function shownText(id: string, { plan, sure }: Pen): string {
-  const { rule } = plan.settled.mounts[id]!.wall.height;
-  if (!plan.drawing.settings[id]!.schools.find((each) => each.rule === rule)!.holds) return "";
+  if (!wallHolds(plan, id)) return "";
   const key = `${id}.wall.faceShown`;
   return `, shows ${sure([key], showPercent(figureOf(plan.figures, key).value))} of the face`;
 }

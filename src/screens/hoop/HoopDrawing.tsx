@@ -2,7 +2,7 @@
 
 import { type Point } from "@/core/geometry/outline";
 import { type Piece } from "@/core/piece/piece";
-import { Millimetres, type Scale, Shape, Sheet, Word, scaleFor, scaleText } from "@/ui/Drawing";
+import { NARROW, Millimetres, type Scale, Shape, Sheet, Word, scaleFor, scaleText } from "@/ui/Drawing";
 import { SettingSection } from "@/ui/SectionView";
 import { StoneFill } from "@/ui/StoneFill";
 import { hoopIn } from "@/core/piece/plan";
@@ -31,7 +31,7 @@ export function HoopDrawing({ size, piece, mount, view }: Props) {
   const rest = seat?.level ?? hoop.outside;
   const above = rest + section.plate.thickness + section.top;
   const wide = 2 * Math.max(hoop.outside, section.plate.half);
-  const isNarrow = size.width < 640;
+  const isNarrow = size.width < NARROW;
   const scale = scaleFor(wide, above + hoop.outside, size.width - (isNarrow ? 60 : 300), size.height - (isNarrow ? 210 : 90));
   const x = isNarrow ? size.width / 2 : (size.width - 130) / 2;
   const y = 48 + (size.height - (isNarrow ? 200 : 80) - (above + hoop.outside) * scale.perMm) / 2 + above * scale.perMm;

@@ -83,7 +83,7 @@ const RESULTS: Readonly<Record<StageId, Result>> = {
   wall: {
     rests: (mount) => [`${mount}.wall`],
     result: ({ plan, mount, units }) => wallResult(plan, mount.id, units),
-    short: ({ plan, mount, units }) => wallStock(plan, mount.id, units).size.split(" ")[0]!,
+    short: ({ plan, mount, units }) => wallStock(plan, mount.id, units).first,
   },
   plate: {
     rests: (mount) => [`${mount}.plate`],
@@ -106,10 +106,7 @@ const RESULTS: Readonly<Record<StageId, Result>> = {
   heats: {
     rests: () => ["heats"],
     result: ({ plan }) => heatsResult(plan),
-    short: ({ plan }) =>
-      heatsResult(plan)
-        .replace(/ heats?/, "")
-        .replace("all ", ""),
+    short: ({ plan }) => (plan.heatPlan.status === "impossible" ? "none works" : `${plan.heats.length}, ${moved(plan) || "hold"}`),
   },
   making: {
     rests: () => [],
@@ -140,14 +137,18 @@ export function stoneSize(outline: Piece["mounts"][number]["stone"]["outline"], 
 }
 
 /** "4 heats, all hold", or what moves in them. */
-function heatsResult({ heats, heatPlan }: Plan): string {
-  if (heatPlan.status === "impossible") return "no order works";
+function heatsResult(plan: Plan): string {
+  if (plan.heatPlan.status === "impossible") return "no order works";
+  return `${counted(plan.heats.length, "heat")}, ${moved(plan) || "all hold"}`;
+}
+
+/** "1 joint runs, 2 soften"; empty where all hold. */
+function moved({ heats }: Plan): string {
   const [runs, softens] = [heats.flatMap((heat) => heat.runs).length, heats.flatMap((heat) => heat.softens).length];
-  const moves = [
+  return [
     ...(runs ? [`${counted(runs, "joint")} ${runs === 1 ? "runs" : "run"}`] : []),
     ...(softens ? [`${softens} ${softens === 1 ? "softens" : "soften"}`] : []),
-  ];
-  return `${counted(heats.length, "heat")}, ${moves.join(", ") || "all hold"}`;
+  ].join(", ");
 }
 
 function levelOf(stage: StageId, { findings }: Plan, mount: string): StemEntry["level"] {

@@ -6,7 +6,7 @@ import { type Mount } from "@/core/piece/piece";
 import { type SettingDrawing } from "@/core/mount/drawing";
 import { Dimension } from "@/ui/Dimension";
 import { DragHandle } from "@/ui/DragHandle";
-import { Millimetres, Shape, Word } from "@/ui/Drawing";
+import { LETTER, Millimetres, Shape, Word } from "@/ui/Drawing";
 import { PlanAndSection } from "@/ui/PlanAndSection";
 import { SectionView } from "@/ui/SectionView";
 import { usePlan } from "@/ui/plan";
@@ -98,9 +98,6 @@ function SeamHandle({ mount, seam, places }: { readonly mount: string; readonly 
     </DragHandle>
   );
 }
-
-/** About how wide a letter is (pixels). */
-const LETTER = 6.6;
 
 interface WordsProps {
   readonly drawing: SettingDrawing;

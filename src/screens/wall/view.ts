@@ -7,7 +7,7 @@ import { type Plan } from "@/core/piece/plan";
 import { RULE_NAMES } from "@/words/names";
 import { type Units, lengthUnit, showLength, showPercent, withUnit } from "@/words/show";
 import { type SumPart, cutAt, sharesOf, sumParts } from "@/words/sums";
-import { type WallStock, wallStock } from "@/words/wall-stock";
+import { type WallStock, wallHolds, wallStock } from "@/words/wall-stock";
 
 /** One of the large answers across the foot. */
 export interface BigAnswer {
@@ -124,10 +124,7 @@ function answersOf(plan: Plan, { id }: Mount, stock: WallStock, units: Units): P
     unit: `${unit} ${what}`,
   });
   const tall = showLength(figure("cutHeight"), "height", units);
-  const { schools } = plan.drawing.settings[id]!;
-  const { rule } = plan.settled.mounts[id]!.wall.height;
-  const holds = schools.find((each) => each.rule === rule)!.holds;
-  const shows = holds ? `shows ${showPercent(figure("faceShown"))} of the face` : "does not hold the stone";
+  const shows = wallHolds(plan, id) ? `shows ${showPercent(figure("faceShown"))} of the face` : "does not hold the stone";
   if (stock.name === "tube") {
     const at = plan.settled.mounts[id]!.wall.ready?.at;
     return {
