@@ -1,7 +1,7 @@
 import { type Curve, type Stroke, flattened, pointOn } from "./curve";
 import { facing } from "./facing";
-import { type Extent, type Loop, type Outline, type Place, type Point, outward } from "./outline";
-import { lineCentre, polygonCentre } from "./polygon";
+import { type Loop, type Outline, type Place, type Point, outward } from "./outline";
+import { lineCentre, polygonCentre, polygonExtent } from "./polygon";
 
 /** How far a line lies outside an outline along a run of it, in mm; `to` may pass 1. */
 export interface Reach {
@@ -44,11 +44,12 @@ export function steppedOut(outline: Outline, reaches: readonly Reach[]): Loop {
   const rises = reaches.map(({ out }, i) => Math.abs(reaches[(i + 1) % reaches.length]!.out - out));
   const curve = () => joined(outline, runs);
   const points = () => flattened(curve(), DRAWN);
-  const fine = () => flattened(curve(), WEIGHED);
+  let drawn: Point[] | null = null;
+  const fine = () => (drawn ??= flattened(curve(), WEIGHED));
   return {
     length: runs.reduce((sum, { length }) => sum + length, 0) + rises.reduce((sum, rise) => sum + rise, 0),
     area: runs.reduce((sum, run) => sum + run.area, outline.area),
-    extent: extentOf(curve),
+    extent: (direction) => polygonExtent(fine())(direction),
     balance: () => ({ area: polygonCentre(fine()), line: lineCentre(fine()) }),
     curve,
     points,
@@ -144,16 +145,6 @@ function cut(from: Point, stroke: Stroke, a: number, b: number): Stroke {
     return between(between(p, q, t), between(q, r, t), u);
   };
   return { kind: "bend", out: blossom(a, a, b), into: blossom(a, b, b), to: blossom(b, b, b) };
-}
-
-function extentOf(curve: () => Curve): Extent {
-  let points: Point[] | null = null;
-  return (direction) => {
-    points ??= flattened(curve(), WEIGHED);
-    const [cos, sin] = [Math.cos(direction), Math.sin(direction)];
-    const along = points.map(([x, y]) => x * cos + y * sin);
-    return along.reduce((most, each) => Math.max(most, each), -Infinity) - along.reduce((least, each) => Math.min(least, each), Infinity);
-  };
 }
 
 function lengthTo(runs: readonly Run[], rises: readonly number[], place: Place): number {

@@ -1,6 +1,7 @@
 import { type Contribution } from "../../joint/contribution";
 import { type Reach } from "../../geometry/stepped";
 import { type Outline, withinOne } from "../../geometry/outline";
+import { tolerance } from "../../measure/tolerances";
 import { type Metal } from "../../metal/metals";
 
 /** A stretch of an outline, as shares of its length; `to` may pass 1. */
@@ -51,11 +52,8 @@ export function laid(layers: readonly Layer[], wallFace: number): LaidLayer[] {
   }, []);
 }
 
-/** Places that rounding has put this far apart are one. */
-const SAME_PLACE = 1e-9;
-
 function overlap(a: Stretch, b: Stretch): boolean {
-  return [-1, 0, 1].some((turn) => Math.min(a.to, b.to + turn) - Math.max(a.from, b.from + turn) > SAME_PLACE);
+  return [-1, 0, 1].some((turn) => Math.min(a.to, b.to + turn) - Math.max(a.from, b.from + turn) > tolerance.samePlace);
 }
 
 /** How far out the layers reach from the outline at each place, all round: no less than the wall. */
