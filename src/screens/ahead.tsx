@@ -3,13 +3,14 @@
 import { usePathname } from "next/navigation";
 import { useEffect } from "react";
 import { fetchModule } from "@/ui/module";
-import { loadLedger, loadOpenPiece } from "./loads";
+import { loadDefaults, loadLedger, loadOpenPiece } from "./loads";
 
 /** Fetches what the address will need while the database is still being opened. */
 export function Ahead() {
   const pathname = usePathname();
   useEffect(() => {
     if (pathname === "/") void fetchModule(loadLedger);
+    else if (pathname === "/my-bench") void fetchModule(loadDefaults);
     else if (pathname.startsWith("/pieces/")) void fetchModule(loadOpenPiece);
   }, [pathname]);
   return null;

@@ -10,6 +10,7 @@ import { heatsClient } from "@/workers/heats/client";
 import { type HeatsAsk } from "@/workers/heats/protocol";
 import { besideClient } from "@/workers/plan/client";
 import { type BesideAsk } from "@/workers/plan/protocol";
+import { InFrames } from "./in-frames";
 
 // The one place where a piece becomes a plan, for every screen: on the page, or beside it where that takes longer than a frame or two.
 
@@ -59,6 +60,17 @@ export function useAnswers(): number {
 export function planOf(piece: Piece, mine: BenchEntry): Attempt | null {
   return knownOf(piece, mine).attempt;
 }
+
+/** The same of one piece among many that come into view: null as well until it is its turn, a few to a frame. */
+export function planSoon(piece: Piece, mine: BenchEntry): Attempt | null {
+  const bench = piece.benchUsed ?? mine;
+  const before = known.get(piece);
+  if (before?.bench === bench) return before.attempt;
+  soon.ask({ piece, bench });
+  return null;
+}
+
+const soon = new InFrames(({ piece, bench }: BesideAsk) => void knownOf(piece, bench), tell);
 
 function knownOf(piece: Piece, mine: BenchEntry): Known {
   const bench = piece.benchUsed ?? mine;

@@ -6,7 +6,7 @@ import { type BenchEntry } from "@/core/piece/bench";
 import { type DoubtOf } from "@/core/piece/doubt";
 import { type PieceRecord } from "@/store/keeper";
 import { doubtsOf } from "@/ui/doubt";
-import { planOf, useAnswers } from "@/ui/planner";
+import { planSoon, useAnswers } from "@/ui/planner";
 import { RenameInput } from "@/ui/RenameInput";
 import { Note } from "@/ui/Note";
 import { type Plan } from "@/core/piece/plan";
@@ -29,7 +29,7 @@ interface Props {
 export function ChosenPiece({ record, bench, units, onOpen, onRename, onDuplicate, onSave, onDelete }: Props) {
   const { piece } = record;
   useAnswers();
-  const attempt = planOf(piece, bench);
+  const attempt = planSoon(piece, bench);
   const [isEdited, setEdited] = useState(false);
   return (
     <>

@@ -1,15 +1,17 @@
 "use client";
 
 import { useWindowVirtualizer } from "@tanstack/react-virtual";
-import { useEffect, useLayoutEffect, useRef, useState } from "react";
+import { memo, useEffect, useLayoutEffect, useRef, useState } from "react";
 import { type BenchEntry } from "@/core/piece/bench";
+import { type Make } from "@/core/piece/make";
+import { type Attempt } from "@/formats/attempt";
 import { type Makes, lastMake } from "@/store/tray-state";
 import { type PieceRecord } from "@/store/keeper";
 import { type Units } from "@/words/show";
 import { doubtsOf } from "@/ui/doubt";
-import { planOf, useAnswers } from "@/ui/planner";
+import { planSoon, useAnswers } from "@/ui/planner";
 import { faultSentence } from "@/words/fields";
-import { type PieceRow, rowOf } from "./rows";
+import { type PieceRow, rowOf, stoneAndSize } from "./rows";
 
 interface Props {
   readonly records: readonly PieceRecord[];
@@ -91,67 +93,20 @@ export function PieceList({ records, bench, makes, units, chosen, onChoose, onOp
       <tbody>
         {before > 0 && <tr aria-hidden="true" style={{ height: before }} />}
         {shown.map(({ index, key }) => {
-          const { id, piece } = records[index]!;
-          const attempt = planOf(piece, bench);
-          const row = attempt?.ok ? rowOf(piece, attempt.plan, lastMake(makes, id), units, doubtsOf(records[index]!)) : null;
-          const isChosen = id === chosen;
+          const record = records[index]!;
           return (
-            <tr
+            <Row
               key={key}
-              data-index={index}
-              ref={rows.measureElement}
-              aria-rowindex={index + 2}
-              aria-selected={isChosen}
-              onClick={() => onChoose(id)}
-              onDoubleClick={() => onOpen(id)}
-              className={`border-b border-hair align-top max-md:grid max-md:grid-cols-2 max-md:px-1.5 max-md:py-1 ${isChosen ? "bg-accent-wash shadow-[inset_3px_0_0_var(--color-accent)]" : "hover:bg-hair"}`}
-            >
-              <td className="py-2.5 pl-[18px] max-md:col-span-2 max-md:py-1 max-md:pl-2">
-                <button
-                  type="button"
-                  data-piece={id}
-                  onFocus={() => onChoose(id)}
-                  onClick={() => onOpen(id)}
-                  className="block max-w-full truncate text-left font-[640] max-md:min-h-[44px]"
-                  title={piece.name}
-                >
-                  <Level level={row ? row.level : attempt ? "error" : null} />
-                  {piece.name}
-                </button>
-                <small className="block truncate text-[12px] text-soft">
-                  {row ? row.piece : attempt ? "cannot be planned" : "working it out"}
-                </small>
-                {row?.finding && (
-                  <small className={`block truncate text-[12px] ${row.level === "error" ? "text-bad" : "text-warn"}`} title={row.finding}>
-                    {row.finding}
-                  </small>
-                )}
-              </td>
-              {!attempt && <td colSpan={HEADS.length - 1} />}
-              {attempt && !attempt.ok && (
-                <td colSpan={HEADS.length - 1} className="px-2 py-2.5 pr-[18px] text-[13px] text-bad">
-                  {attempt.faults.slice(0, 2).map(faultSentence).join(". ")}.
-                </td>
-              )}
-              {row &&
-                [row.strip, row.plate, row.carrier, row.heats].map(([first, second], i) => (
-                  <td key={i} className="px-2 py-2.5 text-right whitespace-nowrap max-md:py-1 max-md:text-left">
-                    {first}
-                    <small
-                      className={`block text-[12px] ${second.includes("runs") || second.includes("no order") ? "text-bad" : second.includes("softens") ? "text-warn" : "text-soft"}`}
-                    >
-                      {second}
-                    </small>
-                  </td>
-                ))}
-              {row && (
-                <td
-                  className={`px-2 py-2.5 pr-[18px] text-right max-md:col-span-2 max-md:py-1 max-md:text-left ${row.next.startsWith("Step") ? "font-semibold text-accent" : ""}`}
-                >
-                  {row.next}
-                </td>
-              )}
-            </tr>
+              index={index}
+              measure={rows.measureElement}
+              record={record}
+              attempt={planSoon(record.piece, bench)}
+              make={lastMake(makes, record.id)}
+              units={units}
+              isChosen={record.id === chosen}
+              onChoose={onChoose}
+              onOpen={onOpen}
+            />
           );
         })}
         {after > 0 && <tr aria-hidden="true" style={{ height: after }} />}
@@ -169,3 +124,77 @@ function Level({ level }: { readonly level: PieceRow["level"] }) {
     </span>
   );
 }
+
+interface RowProps extends Pick<Props, "units" | "onChoose" | "onOpen"> {
+  readonly index: number;
+  readonly measure: (row: HTMLElement | null) => void;
+  readonly record: PieceRecord;
+  /** Null until it is its turn to be planned. */
+  readonly attempt: Attempt | null;
+  readonly make: Make | undefined;
+  readonly isChosen: boolean;
+}
+
+/** One piece; drawn again only when something about it changes, so that scrolling draws no more than what comes into view. */
+const Row = memo(function Row({ index, measure, record, attempt, make, units, isChosen, onChoose, onOpen }: RowProps) {
+  const { id, piece } = record;
+  const doubts = doubtsOf(record);
+  const row = attempt?.ok ? rowOf(piece, attempt.plan, make, units, doubts) : null;
+  return (
+    <tr
+      data-index={index}
+      ref={measure}
+      aria-rowindex={index + 2}
+      aria-selected={isChosen}
+      onClick={() => onChoose(id)}
+      onDoubleClick={() => onOpen(id)}
+      className={`border-b border-hair align-top max-md:grid max-md:grid-cols-2 max-md:px-1.5 max-md:py-1 ${isChosen ? "bg-accent-wash shadow-[inset_3px_0_0_var(--color-accent)]" : "hover:bg-hair"}`}
+    >
+      <td className="py-2.5 pl-[18px] max-md:col-span-2 max-md:py-1 max-md:pl-2">
+        <button
+          type="button"
+          data-piece={id}
+          onFocus={() => onChoose(id)}
+          onClick={() => onOpen(id)}
+          className="block max-w-full truncate text-left font-[640] max-md:min-h-[44px]"
+          title={piece.name}
+        >
+          <Level level={row ? row.level : attempt ? "error" : null} />
+          {piece.name}
+        </button>
+        <small className="block truncate text-[12px] text-soft">
+          {attempt && !attempt.ok ? "cannot be planned" : stoneAndSize(piece, doubts)}
+        </small>
+        {row?.finding && (
+          <small className={`block truncate text-[12px] ${row.level === "error" ? "text-bad" : "text-warn"}`} title={row.finding}>
+            {row.finding}
+          </small>
+        )}
+      </td>
+      {!attempt && <td colSpan={HEADS.length - 1} />}
+      {attempt && !attempt.ok && (
+        <td colSpan={HEADS.length - 1} className="px-2 py-2.5 pr-[18px] text-[13px] text-bad">
+          {attempt.faults.slice(0, 2).map(faultSentence).join(". ")}.
+        </td>
+      )}
+      {row &&
+        [row.strip, row.plate, row.carrier, row.heats].map(([first, second], i) => (
+          <td key={i} className="px-2 py-2.5 text-right whitespace-nowrap max-md:py-1 max-md:text-left">
+            {first}
+            <small
+              className={`block text-[12px] ${second.includes("runs") || second.includes("no order") ? "text-bad" : second.includes("softens") ? "text-warn" : "text-soft"}`}
+            >
+              {second}
+            </small>
+          </td>
+        ))}
+      {row && (
+        <td
+          className={`px-2 py-2.5 pr-[18px] text-right max-md:col-span-2 max-md:py-1 max-md:text-left ${row.next.startsWith("Step") ? "font-semibold text-accent" : ""}`}
+        >
+          {row.next}
+        </td>
+      )}
+    </tr>
+  );
+});

@@ -3,7 +3,7 @@
 import { type BenchEntry } from "@/core/piece/bench";
 import { type PieceRecord } from "@/store/keeper";
 import { Millimetres, Shape } from "@/ui/Drawing";
-import { planOf, useAnswers } from "@/ui/planner";
+import { planSoon, useAnswers } from "@/ui/planner";
 import { StoneFill } from "@/ui/StoneFill";
 import { useSize } from "@/ui/useSize";
 import { type Attempt } from "@/formats/attempt";
@@ -30,12 +30,12 @@ export function TrayDrawing({ records, bench, chosen, onChoose, onOpen }: Props)
   const [ref, { width }] = useSize(1280, HEIGHT);
   const lying = records
     .slice(0, MOST_STONES)
-    .map((record) => ({ record, drawn: lyingOn(planOf(record.piece, bench), record.piece.mounts[0]!.id) }));
-  const all = lying.reduce((sum, each) => sum + Math.max(each.drawn?.width ?? 0, 12), 0);
-  const tallest = Math.max(1, ...lying.map(({ drawn }) => drawn?.height ?? 0));
+    .map((record) => ({ record, drawn: lyingOn(planSoon(record.piece, bench), record.piece.mounts[0]!.id) }));
+  const all = lying.reduce((sum, { drawn }) => sum + widthOf(drawn), 0);
+  const tallest = Math.max(1, ...lying.map(({ drawn }) => (drawn?.isPlanned ? drawn.height : 0)));
   const fits = Math.min((width - MARGIN * (lying.length + 1)) / all, 150 / tallest, LARGEST_SCALE);
   const perMm = Math.max(LEAST_SCALE, fits);
-  const slots = lying.map((each) => Math.max(each.drawn?.width ?? 0, 12) * perMm);
+  const slots = lying.map(({ drawn }) => widthOf(drawn) * perMm);
   const spare = Math.max(MARGIN, (width - slots.reduce((a, b) => a + b, 0)) / (lying.length + 1));
   const square = SQUARE_MM * perMm;
   const wholeWidth = Math.max(width, slots.reduce((a, b) => a + b, 0) + spare * (lying.length + 1));
@@ -76,13 +76,13 @@ export function TrayDrawing({ records, bench, chosen, onChoose, onOpen }: Props)
             >
               <rect x={middles[i]! - slots[i]! / 2} y={40} width={slots[i]} height={HEIGHT - 48} fill="transparent" />
               <StoneFill id={`tint-${record.id}`} material={tint} />
-              {drawn ? (
+              {drawn?.isPlanned ? (
                 <Millimetres x={middles[i]! - drawn.middle[0] * perMm} y={122 + drawn.middle[1] * perMm} scale={{ perMm, times: 1 }}>
                   <Shape curve={drawn.wall} fill="#dfe5e7" stroke="#8d989c" />
                   <Shape curve={drawn.stone} fill={`url(#tint-${record.id})`} stroke="#00000044" />
                 </Millimetres>
               ) : (
-                <EmptyPlace x={middles[i]!} />
+                <EmptyPlace x={middles[i]!} isWaiting={drawn === null} />
               )}
               <text x={middles[i]} y={226} textAnchor="middle" fontSize={14} fontWeight={640} fill="#1b2225">
                 {shortName(piece.name)}
@@ -99,12 +99,20 @@ export function TrayDrawing({ records, bench, chosen, onChoose, onOpen }: Props)
   );
 }
 
-/** A piece that is not planned, or not yet, lies as an empty place. */
-function lyingOn(attempt: Attempt | null, mount: string): TrayStone | null {
-  return attempt?.ok ? trayStone(attempt.plan, mount) : null;
+type Lying = (TrayStone & { readonly isPlanned: true }) | { readonly isPlanned: false };
+
+/** A piece that cannot be planned lies as an empty place; null while it is worked out. */
+function lyingOn(attempt: Attempt | null, mount: string): Lying | null {
+  if (attempt === null) return null;
+  return attempt.ok ? { isPlanned: true, ...trayStone(attempt.plan, mount) } : { isPlanned: false };
 }
 
-function EmptyPlace({ x }: { readonly x: number }) {
+const NARROWEST_MM = 12;
+
+const widthOf = (lying: Lying | null) => Math.max(lying?.isPlanned ? lying.width : 0, NARROWEST_MM);
+
+function EmptyPlace({ x, isWaiting }: { readonly x: number; readonly isWaiting: boolean }) {
+  if (isWaiting) return <ellipse cx={x} cy={122} rx={34} ry={26} fill="none" stroke="#8d989c" strokeDasharray="5 4" strokeWidth={1.5} />;
   return (
     <>
       <ellipse cx={x} cy={122} rx={34} ry={26} fill="none" stroke="#b3261e" strokeDasharray="5 4" strokeWidth={1.5} />

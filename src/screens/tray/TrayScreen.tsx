@@ -1,7 +1,7 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { Suspense, lazy, useDeferredValue, useMemo, useState } from "react";
+import { Suspense, lazy, useCallback, useDeferredValue, useMemo, useState } from "react";
 import { UNMEASURED, UNMEASURED_FIELDS, newPiece } from "@/core/piece/new-piece";
 import { type Piece } from "@/core/piece/piece";
 import { type PieceRecord } from "@/store/keeper";
@@ -19,8 +19,6 @@ import { loadLedger } from "../loads";
 import { useNotices } from "@/ui/notices";
 import { KeepError } from "@/store/keeper";
 import { counted } from "@/words/names";
-import { CouldNotBeRead } from "./CouldNotBeRead";
-import { Deleted } from "./Deleted";
 import { type Stepped } from "./PieceList";
 
 const FirstStone = lazy(() => import("./FirstStone").then(({ FirstStone }) => ({ default: FirstStone })));
@@ -44,7 +42,7 @@ export function TrayScreen() {
   const drawn = useDeferredValue(pieces, NONE);
   const [asked, choose] = useState<string | null>(null);
   const chosen = pieces.find(({ id }) => id === asked) ?? pieces[0] ?? null;
-  const open = (id: string) => router.push(`/pieces/${id}/wall`);
+  const open = useCallback((id: string) => router.push(`/pieces/${id}/wall`), [router]);
   /** Does something to what is kept; what could not be kept is said. */
   const act = async (work: () => Promise<unknown>) => {
     try {
@@ -147,9 +145,11 @@ export function TrayScreen() {
             </div>
           )}
           <div className="max-lg:px-3.5 max-lg:pb-6">
-            {unreadable.length > 0 && <CouldNotBeRead found={unreadable} onDrop={(each) => void act(() => tray.drop(each))} />}
-            {deleted.length > 0 && (
-              <Deleted
+            {ledger && unreadable.length > 0 && (
+              <ledger.CouldNotBeRead found={unreadable} onDrop={(each) => void act(() => tray.drop(each))} />
+            )}
+            {ledger && deleted.length > 0 && (
+              <ledger.Deleted
                 records={deleted}
                 onPutBack={(id) => void act(() => tray.setDeleted([id], false))}
                 onEmpty={() =>

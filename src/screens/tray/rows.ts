@@ -12,10 +12,8 @@ import { sayFinding } from "@/words/findings";
 import { sayStep } from "@/words/steps";
 import { wallStock } from "@/words/wall-stock";
 
-/** A piece as the list tells it: two lines to a cell. */
+/** What a piece's plan tells of it in the list: two lines to a cell. */
 export interface PieceRow {
-  /** Stone and size, under the name. */
-  readonly piece: string;
   readonly strip: readonly [string, string];
   readonly plate: readonly [string, string];
   readonly carrier: readonly [string, string];
@@ -38,9 +36,7 @@ export function rowOf(piece: Piece, plan: Plan, make: Make | undefined, units: U
     const doubt = doubtOf(key);
     return doubt ? ["—", DOUBTS[doubt]] : cell;
   };
-  const size = carrier.type === "hoop" && !doubtOf("hoop.size.value") ? `${SYSTEM_NAMES[carrier.size.system]} ${carrier.size.value}` : "";
   return {
-    piece: [stoneName(piece), size].filter(Boolean).join(", "),
     strip: sure(`${id}.wall`, [
       stock.size,
       [
@@ -67,9 +63,11 @@ export function rowOf(piece: Piece, plan: Plan, make: Make | undefined, units: U
   };
 }
 
-function stoneName(piece: Piece): string {
-  const { stone } = piece.mounts[0]!;
-  return [stone.material?.name, SHAPE_NAMES[stone.outline.shape]].filter(Boolean).join(" ");
+/** A piece's stone and size, which need no plan. */
+export function stoneAndSize({ mounts, carrier }: Piece, doubtOf: DoubtOf): string {
+  const { stone } = mounts[0]!;
+  const size = carrier.type === "hoop" && !doubtOf("hoop.size.value") ? `${SYSTEM_NAMES[carrier.size.system]} ${carrier.size.value}` : "";
+  return [[stone.material?.name, SHAPE_NAMES[stone.outline.shape]].filter(Boolean).join(" "), size].filter(Boolean).join(", ");
 }
 
 function heatsCell({ heats, heatPlan }: Plan): readonly [string, string] {

@@ -1,0 +1,236 @@
+"use client";
+
+import { type Draft as Editable } from "immer";
+import { type Way } from "@/core/heats/problem";
+import { type SizeSystem } from "@/core/hoop/sizes";
+import { MM_PER_INCH, readLength, readNumber, readRise } from "@/core/measure/reading";
+import { type BenchEntry, SHIPPED } from "@/core/piece/bench";
+import { ChoiceField } from "@/ui/ChoiceField";
+import { UnitSwitch } from "@/ui/UnitSwitch";
+import { useUnits } from "@/ui/tray";
+import { benchName } from "@/words/bench";
+import { WAY_ADVICE, overshootHint } from "@/words/heats";
+import { SYSTEM_NAMES, WAY_NAMES, capital } from "@/words/names";
+import { degrees, lengthUnit, showRise } from "@/words/show";
+import { BenchEntryField } from "./BenchEntryField";
+import { MandrelEditor, StripEditor } from "./ListEditors";
+import { ShelfEditor } from "./ShelfEditor";
+import { type BenchEdit } from "./bench-edit";
+
+const SYSTEMS: readonly SizeSystem[] = ["us", "uk", "eu", "continental", "jp", "diameter"];
+const WAYS: readonly Way[] = ["free", "step-down", "one-grade", "fuse-first", "seams-hard"];
+
+/** Every default with its entry. */
+export function Defaults({ edit }: { readonly edit: BenchEdit }) {
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-4 md:grid-cols-2 lg:grid-cols-3">
+      <div>
+        <General edit={edit} />
+        <h2 className="section-head !mt-5">Mandrel</h2>
+        <MandrelEditor edit={edit} />
+      </div>
+      <div>
+        <Losses edit={edit} />
+      </div>
+      <div>
+        <h2 className="section-head">Solder shelf</h2>
+        <ShelfEditor edit={edit} />
+        <h2 className="section-head !mt-5">Strips on the shelf</h2>
+        <StripEditor edit={edit} />
+      </div>
+    </div>
+  );
+}
+
+function General({ edit }: { readonly edit: BenchEdit }) {
+  const { bench, change } = edit;
+  const way = bench.way ?? SHIPPED.way;
+  const units = useUnits();
+  return (
+    <>
+      <p className="mb-3 text-[13px] text-soft">What a piece leaves out is taken from here. An empty field keeps the shipped default.</p>
+      <BenchEntryField
+        label="Name"
+        value={bench.name ?? ""}
+        shipped="yours"
+        isText
+        onTake={(text) =>
+          change((each) => {
+            if (text.trim()) each.name = text.trim();
+            else delete each.name;
+          })
+        }
+      />
+      <div className="flex items-center justify-between border-t border-hair py-1.5 text-[13.5px]">
+        <span>Lengths in</span>
+        <UnitSwitch />
+      </div>
+      <div className="flex items-center justify-between border-t border-hair py-1.5 text-[13.5px]">
+        <span>Temperatures in</span>
+        <UnitSwitch of="temperature" />
+      </div>
+      <ChoiceField
+        label="Fingers sized in"
+        value={bench.sizeSystem ?? SHIPPED.sizeSystem}
+        options={SYSTEMS.map((value) => ({ value, text: capital(SYSTEM_NAMES[value]) }))}
+        onChoose={(system) => change((each) => void (each.sizeSystem = system))}
+        width="wide"
+      />
+      <ChoiceField
+        label="Way of grading"
+        hint={WAY_ADVICE[way]}
+        value={way}
+        options={WAYS.map((value) => ({ value, text: capital(WAY_NAMES[value]) }))}
+        onChoose={(next) => change((each) => void (each.way = next))}
+        width="wide"
+      />
+      <BenchEntryField
+        label="Overshoot"
+        hint={overshootHint(units)}
+        value={bench.overshoot === undefined ? "" : showRise(bench.overshoot, units)}
+        shipped={showRise(SHIPPED.overshoot, units)}
+        unit={degrees(units)}
+        onTake={(text) => {
+          const reading = readRise(text, units.temperature);
+          if (text.trim() !== "" && !reading.ok) return `Type a number, as ${showRise(SHIPPED.overshoot, units)}`;
+          return change((each) => {
+            if (reading.ok) each.overshoot = reading.value;
+            else delete each.overshoot;
+          });
+        }}
+      />
+      <NumberEntry
+        edit={edit}
+        label="Pickle"
+        hint="a piece lies in it"
+        unit="min"
+        value={bench.minutes?.[PICKLE]?.wait}
+        shipped={SHIPPED.minutes[PICKLE].wait}
+        write={(each, value) => {
+          const { [PICKLE]: own, ...others } = each.minutes ?? {};
+          each.minutes = value === undefined ? others : { ...others, [PICKLE]: { ...SHIPPED.minutes[PICKLE], ...own, wait: value } };
+        }}
+      />
+    </>
+  );
+}
+
+/** The step whose wait is asked for. */
+const PICKLE = "join.pickle";
+
+const WALL_LOSSES = ["squaring", "mark", "foot", "top"] as const;
+const HOOP_LOSSES = ["squaring", "sawPasses", "kerf", "mark"] as const;
+const SEAT = ["fit", "catch"] as const;
+
+function Losses({ edit }: { readonly edit: BenchEdit }) {
+  const { losses, seatOf } = edit.bench;
+  return (
+    <>
+      <h2 className="section-head">Lost on a wall</h2>
+      {WALL_LOSSES.map((name) => (
+        <LengthEntry
+          key={name}
+          edit={edit}
+          label={benchName(`losses.wall.${name}`)}
+          value={losses?.wall?.[name]}
+          shipped={SHIPPED.losses.wall[name]}
+          write={(bench, value) => {
+            bench.losses = { ...bench.losses, wall: without({ ...bench.losses?.wall, [name]: value }) };
+          }}
+        />
+      ))}
+      <h2 className="section-head !mt-5">Lost on a hoop</h2>
+      {HOOP_LOSSES.map((name) =>
+        name === "sawPasses" ? (
+          <NumberEntry
+            key={name}
+            edit={edit}
+            label={benchName(`losses.hoop.${name}`)}
+            unit=""
+            value={losses?.hoop?.[name]}
+            shipped={SHIPPED.losses.hoop[name]}
+            write={(bench, value) => {
+              bench.losses = { ...bench.losses, hoop: without({ ...bench.losses?.hoop, [name]: value }) };
+            }}
+          />
+        ) : (
+          <LengthEntry
+            key={name}
+            edit={edit}
+            label={benchName(`losses.hoop.${name}`)}
+            value={losses?.hoop?.[name]}
+            shipped={SHIPPED.losses.hoop[name]}
+            write={(bench, value) => {
+              bench.losses = { ...bench.losses, hoop: without({ ...bench.losses?.hoop, [name]: value }) };
+            }}
+          />
+        ),
+      )}
+      <h2 className="section-head !mt-5">Round the stone</h2>
+      {SEAT.map((name) => (
+        <LengthEntry
+          key={name}
+          edit={edit}
+          label={benchName(`seatOf.${name}`)}
+          value={seatOf?.[name]}
+          shipped={SHIPPED.seatOf[name]}
+          write={(bench, value) => {
+            bench.seatOf = without({ ...bench.seatOf, [name]: value });
+          }}
+        />
+      ))}
+    </>
+  );
+}
+
+/** An object without the fields that are undefined. */
+function without<T extends object>(object: T): { [K in keyof T]: Exclude<T[K], undefined> } {
+  return Object.fromEntries(Object.entries(object).filter(([, value]) => value !== undefined)) as {
+    [K in keyof T]: Exclude<T[K], undefined>;
+  };
+}
+
+interface NumberProps {
+  readonly edit: BenchEdit;
+  readonly label: string;
+  readonly hint?: string;
+  readonly value: number | undefined;
+  readonly shipped: number;
+  readonly write: (bench: Editable<BenchEntry>, value: number | undefined) => void;
+}
+
+function NumberEntry({ edit, label, hint, unit, value, shipped, write }: NumberProps & { readonly unit: string }) {
+  return (
+    <BenchEntryField
+      label={label}
+      hint={hint}
+      value={value === undefined ? "" : String(value)}
+      shipped={String(shipped)}
+      unit={unit}
+      onTake={(text) => {
+        if (text.trim() === "") return edit.change((bench) => write(bench, undefined));
+        const reading = readNumber(text);
+        return reading.ok ? edit.change((bench) => write(bench, reading.value)) : `Type a number, as ${shipped}`;
+      }}
+    />
+  );
+}
+
+function LengthEntry({ edit, label, hint, value, shipped, write }: NumberProps) {
+  const units = useUnits();
+  const shown = (mm: number) => (units.length === "inch" ? (mm / MM_PER_INCH).toFixed(4) : mm.toFixed(2));
+  return (
+    <BenchEntryField
+      label={label}
+      hint={hint ?? (value === undefined ? "shipped default" : "yours")}
+      value={value === undefined ? "" : shown(value)}
+      shipped={shown(shipped)}
+      unit={lengthUnit(units)}
+      onTake={(text) => {
+        if (text.trim() === "") return edit.change((bench) => write(bench, undefined));
+        const reading = readLength(text, units.length);
+        return reading.ok ? edit.change((bench) => write(bench, reading.value)) : `Type a length, as ${shown(shipped)}`;
+      }}
+    />
+  );
+}
