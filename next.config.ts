@@ -5,6 +5,7 @@ const WORKER_POLICY = "default-src 'none'; script-src 'self'; connect-src 'self'
 
 const config: NextConfig = {
   turbopack: { root: import.meta.dirname },
+  reactCompiler: true,
   poweredByHeader: false,
   // A browser that has not come to the page's own icon yet asks for one by this name.
   rewrites: () => Promise.resolve([{ source: "/favicon.ico", destination: "/icon.svg" }]),

@@ -1,14 +1,21 @@
-import { useEffect, useState } from "react";
+import { useEffect, useState, useSyncExternalStore } from "react";
 
 type Load<T> = () => Promise<T>;
 
 const known = new Map<Load<unknown>, unknown>();
+const hearers = new Set<() => void>();
 
 /** Fetches a part of the app, once. */
 export async function fetchModule<T>(load: Load<T>): Promise<T> {
   const part = await load();
   known.set(load, part);
+  hearers.forEach((hear) => hear());
   return part;
+}
+
+function hear(told: () => void): () => void {
+  hearers.add(told);
+  return () => hearers.delete(told);
 }
 
 /**
@@ -16,19 +23,15 @@ export async function fetchModule<T>(load: Load<T>): Promise<T> {
  * would be held back for a while so as not to flicker.
  */
 export function useModule<T>(load: Load<T>): T | null {
-  const [, redraw] = useState(0);
+  const part = useSyncExternalStore(
+    hear,
+    () => known.get(load) as T | undefined,
+    () => undefined,
+  );
   const [failure, setFailure] = useState<Error | null>(null);
   useEffect(() => {
-    if (known.has(load)) return;
-    let gone = false;
-    fetchModule(load).then(
-      () => !gone && redraw((n) => n + 1),
-      (error: Error) => !gone && setFailure(error),
-    );
-    return () => {
-      gone = true;
-    };
+    if (!known.has(load)) fetchModule(load).catch(setFailure);
   }, [load]);
   if (failure) throw failure;
-  return (known.get(load) as T | undefined) ?? null;
+  return part ?? null;
 }

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState, useSyncExternalStore } from "react";
+import { useEffect, useState, useSyncExternalStore } from "react";
 import { bestHeats, type HeatsOf } from "@/core/heats/best";
 import { RememberedHeats } from "@/core/heats/remember";
 import { type BenchEntry } from "@/core/piece/bench";
@@ -33,36 +33,44 @@ interface Known {
 const known = new WeakMap<Piece, Known>();
 const heatsMemory = new RememberedHeats();
 const hearers = new Set<() => void>();
-let answers = 0;
+let plans: Plans = { now: planNow, soon: planSoon };
 
 function tell(): void {
-  answers++;
+  plans = { ...plans };
   hearers.forEach((hear) => hear());
 }
 
-/** Draws again when something has been worked out beside the page. */
-export function useAnswers(): number {
-  const told = () => answers;
-  return useSyncExternalStore(
-    (hear) => {
-      hearers.add(hear);
-      return () => hearers.delete(hear);
-    },
-    told,
-    told,
-  );
+function hearAnswers(hear: () => void): () => void {
+  hearers.add(hear);
+  return () => hearers.delete(hear);
 }
 
 /**
  * A piece's plan on the bench it was planned with, or else on the maker's own, or what stands against one; worked out once for as long as neither
  * it nor the bench changes. Null while a heavy one is.
  */
-export function planOf(piece: Piece, mine: BenchEntry): Attempt | null {
+type PlanOf = (piece: Piece, mine: BenchEntry) => Attempt | null;
+
+interface Plans {
+  readonly now: PlanOf;
+  /** Of one piece among many that come into view: null as well until it is its turn, a few to a frame. */
+  readonly soon: PlanOf;
+}
+
+/** What is known of every piece; another whenever something more is, so that what was drawn from it is drawn again. */
+export function usePlans(): Plans {
+  return useSyncExternalStore(
+    hearAnswers,
+    () => plans,
+    () => plans,
+  );
+}
+
+function planNow(piece: Piece, mine: BenchEntry): Attempt | null {
   return knownOf(piece, mine).attempt;
 }
 
-/** The same of one piece among many that come into view: null as well until it is its turn, a few to a frame. */
-export function planSoon(piece: Piece, mine: BenchEntry): Attempt | null {
+function planSoon(piece: Piece, mine: BenchEntry): Attempt | null {
   const bench = piece.benchUsed ?? mine;
   const before = known.get(piece);
   if (before?.bench === bench) return before.attempt;
@@ -166,13 +174,10 @@ export type PlannedOrNot = (Planned & { readonly ok: true }) | { readonly ok: fa
 
 /** The plan of the piece that a screen shows alone: the one of before stays until it is there, and a worker searches for its best heats. */
 export function usePlanned(piece: Piece, mine: BenchEntry): PlannedOrNot | null {
-  const answered = useAnswers();
   const [client] = useState(heatsClient);
   const [failure, setFailure] = useState<Error | null>(null);
-  const { now, search } = useMemo(() => {
-    const { attempt, search } = knownOf(piece, mine);
-    return { now: attempt, search, answered };
-  }, [piece, mine, answered]);
+  const ask = () => knownOf(piece, mine);
+  const { attempt: now, search } = useSyncExternalStore(hearAnswers, ask, ask);
   const [shown, setShown] = useState(now);
   if (now && now !== shown) setShown(now);
   const isWaiting = now === null;

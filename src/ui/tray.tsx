@@ -3,10 +3,14 @@
 import { type ReactNode, createContext, useContext, useEffect, useState } from "react";
 import { useStore } from "zustand";
 import { SHIPPED } from "@/core/piece/bench";
-import { type Tray, openTray } from "@/store/tray";
+import { type Tray } from "@/store/tray";
 import { type TrayState } from "@/store/tray-state";
 import { type Units } from "@/words/show";
 import { useWhenIdle } from "./idle";
+
+/** What reads and keeps is fetched apart from the page, as soon as the page's own script runs. */
+const loadTray = () => import("@/store/tray");
+if (typeof window !== "undefined") void loadTray();
 
 const TrayContext = createContext<Tray | null>(null);
 
@@ -17,7 +21,8 @@ export function TrayProvider({ withDemo, children }: { readonly withDemo: boolea
   useEffect(() => {
     let gone = false;
     let opened: Tray | null = null;
-    openTray(withDemo ? demoPieces : null).then(
+    const open = async () => (await loadTray()).openTray(withDemo ? demoPieces : null);
+    open().then(
       (tray) => {
         opened = tray;
         if (gone) tray.close();

@@ -6,7 +6,7 @@ import { type BenchEntry } from "@/core/piece/bench";
 import { type DoubtOf } from "@/core/piece/doubt";
 import { type PieceRecord } from "@/store/keeper";
 import { doubtsOf } from "@/ui/doubt";
-import { planSoon, useAnswers } from "@/ui/planner";
+import { usePlans } from "@/ui/planner";
 import { RenameInput } from "@/ui/RenameInput";
 import { Note } from "@/ui/Note";
 import { type Plan } from "@/core/piece/plan";
@@ -28,8 +28,8 @@ interface Props {
 /** The chosen piece: what there is to say about it, and what can be done with it. */
 export function ChosenPiece({ record, bench, units, onOpen, onRename, onDuplicate, onSave, onDelete }: Props) {
   const { piece } = record;
-  useAnswers();
-  const attempt = planSoon(piece, bench);
+  const plans = usePlans();
+  const attempt = plans.soon(piece, bench);
   const [isEdited, setEdited] = useState(false);
   return (
     <>

@@ -11,7 +11,7 @@ import { type Piece } from "@/core/piece/piece";
 import { type Plan } from "@/core/piece/plan";
 import { pieceFromJson } from "@/formats/piece-codec";
 import { type Json } from "@/formats/read-json";
-import { planOf } from "@/ui/planner";
+import { usePlans } from "@/ui/planner";
 import { Millimetres, Shape } from "@/ui/Drawing";
 import { StoneFill } from "@/ui/StoneFill";
 import { useOpening } from "@/ui/opening";
@@ -39,7 +39,7 @@ export function FirstStone({ onDemo }: { readonly onDemo: () => void }) {
   const [texts, setTexts] = useState<Texts>({ length: "", width: "", height: "", turnIn: "" });
   const readings = FIELDS.map(({ name }) => readLength(texts[name], units.length));
   const first = firstPiece(texts, units, bench, (measures) => newPiece(tray.idFor("first-ring"), "First ring", bench, measures));
-  const attempt = planOf(first.piece, bench);
+  const attempt = usePlans().now(first.piece, bench);
   const plan = attempt?.ok ? attempt.plan : null;
   const doubtOf = doubter({ unmeasured: [...first.missing, "hoop.size.value"], refused: [] });
   const isWhole = first.missing.length === 0 && !first.problem;

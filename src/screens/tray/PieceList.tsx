@@ -9,7 +9,7 @@ import { type Makes, lastMake } from "@/store/tray-state";
 import { type PieceRecord } from "@/store/keeper";
 import { type Units } from "@/words/show";
 import { doubtsOf } from "@/ui/doubt";
-import { planSoon, useAnswers } from "@/ui/planner";
+import { usePlans } from "@/ui/planner";
 import { faultSentence } from "@/words/fields";
 import { type PieceRow, rowOf, stoneAndSize } from "./rows";
 
@@ -41,7 +41,7 @@ const WIDTHS = [29, 13, 12, 24, 10, 12] as const;
 
 /** The ledger's page: each piece with what is cut for it. */
 export function PieceList({ records, bench, makes, units, chosen, onChoose, onOpen, stepped }: Props) {
-  useAnswers();
+  const plans = usePlans();
   const table = useRef<HTMLTableElement>(null);
   const [top, setTop] = useState(0);
   const rows = useWindowVirtualizer({
@@ -100,7 +100,7 @@ export function PieceList({ records, bench, makes, units, chosen, onChoose, onOp
               index={index}
               measure={rows.measureElement}
               record={record}
-              attempt={planSoon(record.piece, bench)}
+              attempt={plans.soon(record.piece, bench)}
               make={lastMake(makes, record.id)}
               units={units}
               isChosen={record.id === chosen}

@@ -3,7 +3,7 @@
 import { type BenchEntry } from "@/core/piece/bench";
 import { type PieceRecord } from "@/store/keeper";
 import { Millimetres, Shape } from "@/ui/Drawing";
-import { planSoon, useAnswers } from "@/ui/planner";
+import { usePlans } from "@/ui/planner";
 import { StoneFill } from "@/ui/StoneFill";
 import { useSize } from "@/ui/useSize";
 import { type Attempt } from "@/formats/attempt";
@@ -26,11 +26,11 @@ const LEAST_SCALE = 2.5;
 
 /** The stones themselves, all to one scale, as they lie on the bench. */
 export function TrayDrawing({ records, bench, chosen, onChoose, onOpen }: Props) {
-  useAnswers();
+  const plans = usePlans();
   const [ref, { width }] = useSize(1280, HEIGHT);
   const lying = records
     .slice(0, MOST_STONES)
-    .map((record) => ({ record, drawn: lyingOn(planSoon(record.piece, bench), record.piece.mounts[0]!.id) }));
+    .map((record) => ({ record, drawn: lyingOn(plans.soon(record.piece, bench), record.piece.mounts[0]!.id) }));
   const all = lying.reduce((sum, { drawn }) => sum + widthOf(drawn), 0);
   const tallest = Math.max(1, ...lying.map(({ drawn }) => (drawn?.isPlanned ? drawn.height : 0)));
   const fits = Math.min((width - MARGIN * (lying.length + 1)) / all, 150 / tallest, LARGEST_SCALE);
