@@ -113,6 +113,23 @@ test("the card prints on one page of A4 and of Letter", async ({ page }) => {
   await expect(page.getByRole("article")).toContainText("Wall to plate softens in heat 4");
 });
 
+test("who works in inches reads and types them on My bench, and a height that was not touched keeps its own value", async ({ page }) => {
+  await page.goto("/my-bench");
+  const heights = page.getByLabel("fine silver, 0.32", { exact: true });
+  await expect(heights).toHaveValue(/^2\.5 {2}/);
+  await page.getByRole("radio", { name: "inch" }).first().click();
+  const inInches = page.getByLabel(/^fine silver, 0\.013/).first();
+  await inInches.fill(`${await inInches.inputValue()} 1/4`);
+  await inInches.press("Enter");
+  await page.getByLabel("Reads across, in").fill("0.678");
+  await page.getByLabel("Engraved").fill("54");
+  await page.getByRole("button", { name: "Reading" }).click();
+  await expect(page.getByText("reads 0.678 in")).toBeVisible();
+  await page.getByRole("radio", { name: "mm" }).first().click();
+  await expect(page.getByText("reads 17.22 mm")).toBeVisible();
+  await expect(heights).toHaveValue(/^2\.5 {2}.*6\.35$/);
+});
+
 test("the bench's defaults are changed, undone, refused when wrong, and followed by every piece", async ({ page }) => {
   await page.goto("/my-bench");
   const kerf = page.getByLabel("Squaring both ends of a strip");

@@ -2,22 +2,31 @@
 
 import { Plus, Trash2 } from "lucide-react";
 import { useState } from "react";
-import { readLength, readNumber } from "@/core/measure/reading";
+import { MM_PER_INCH, readLength } from "@/core/measure/reading";
 import { type Metal } from "@/core/metal/metals";
 import { type Strip, SHIPPED } from "@/core/piece/bench";
+import { useUnits } from "@/ui/tray";
 import { METAL_NAMES } from "@/words/names";
+import { type Units, lengthUnit, showLength } from "@/words/show";
 import { type BenchEdit } from "./bench-edit";
 import { BenchEntryField } from "./BenchEntryField";
+
+/** A reading across a mandrel, as an example (mm). */
+const AS_READ = 17.22;
 
 /** The readings of the maker's own mandrel: what is engraved, and what a caliper reads across it there. */
 export function MandrelEditor({ edit }: { readonly edit: BenchEdit }) {
   const mandrel = edit.bench.mandrel ?? [];
+  const units = useUnits();
+  const unit = lengthUnit(units);
   const [label, setLabel] = useState("");
   const [across, setAcross] = useState("");
   const [problem, setProblem] = useState<string | null>(null);
   const add = async () => {
-    const reading = readNumber(across);
-    if (!label.trim() || !reading.ok) return setProblem("Type what is engraved, as 54, and the reading across, as 17.22");
+    const reading = readLength(across, units.length);
+    if (!label.trim() || !reading.ok) {
+      return setProblem(`Type what is engraved, as 54, and the reading across, as ${showLength(AS_READ, "measured", units)}`);
+    }
     const refused = await edit.change((bench) => {
       bench.mandrel = [...mandrel.filter((mark) => mark.label !== label.trim()), { label: label.trim(), diameter: reading.value }].sort(
         (a, b) => a.diameter - b.diameter,
@@ -35,7 +44,8 @@ export function MandrelEditor({ edit }: { readonly edit: BenchEdit }) {
         {mandrel.map((mark, i) => (
           <li key={mark.label} className="flex items-center justify-between border-t border-hair py-0.5">
             <span>
-              <b className="font-[620]">{mark.label}</b> <span className="text-soft">reads</span> {mark.diameter.toFixed(2)} mm
+              <b className="font-[620]">{mark.label}</b> <span className="text-soft">reads</span>{" "}
+              {showLength(mark.diameter, "measured", units)} {unit}
             </span>
             <button
               type="button"
@@ -57,8 +67,8 @@ export function MandrelEditor({ edit }: { readonly edit: BenchEdit }) {
           className="entry !justify-start"
         />
         <input
-          aria-label="Reads across, mm"
-          placeholder="mm across"
+          aria-label={`Reads across, ${unit}`}
+          placeholder={`${unit} across`}
           value={across}
           onChange={(event) => setAcross(event.target.value)}
           onKeyDown={(event) => event.key === "Enter" && void add()}
@@ -82,17 +92,41 @@ export function MandrelEditor({ edit }: { readonly edit: BenchEdit }) {
 
 const STRIP_METALS: readonly Metal[] = ["fine-silver", "sterling", "copper"];
 
+/** A strip's thickness and heights, as examples (mm). */
+const AS_THICK = 0.32;
+const AS_TALL = [2.5, 3.2, 4] as const;
+
+function showHeight(height: number, { length }: Units): string {
+  return length === "inch" ? (height / MM_PER_INCH).toFixed(4) : String(height);
+}
+
+/** Heights in mm, or null where one cannot be read; one that still stands as it was shown keeps its own value. */
+function readHeights(text: string, before: readonly number[], units: Units): number[] | null {
+  const read = text
+    .split(/[\s;]+/)
+    .filter(Boolean)
+    .map((each) => {
+      const same = before.find((height) => showHeight(height, units) === each);
+      if (same !== undefined) return same;
+      const reading = readLength(each, units.length);
+      return reading.ok ? reading.value : null;
+    });
+  return read.every((each) => each !== null) ? read : null;
+}
+
 /** Heights of the strips on the shelf, by metal and thickness. */
 export function StripEditor({ edit }: { readonly edit: BenchEdit }) {
   const strips: readonly Strip[] = edit.bench.strips ?? SHIPPED.strips;
+  const units = useUnits();
+  const unit = lengthUnit(units);
   const [metal, setMetal] = useState<Metal>("fine-silver");
   const [thickness, setThickness] = useState("");
   const [problem, setProblem] = useState<string | null>(null);
   const put = (next: readonly Strip[]) =>
     edit.change((bench) => void (bench.strips = structuredClone(next) as { metal: Metal; thickness: number; heights: number[] }[]));
   const add = async () => {
-    const reading = readLength(thickness, "mm");
-    if (!reading.ok) return setProblem("Type the strip's thickness, as 0.32 or 28ga");
+    const reading = readLength(thickness, units.length);
+    if (!reading.ok) return setProblem(`Type the strip's thickness, as ${showLength(AS_THICK, "measured", units)} or 28ga`);
     const refused = await put([...strips, { metal, thickness: Math.round(reading.value * 1000) / 1000, heights: [] }]);
     setProblem(refused);
     if (refused === null) setThickness("");
@@ -102,23 +136,15 @@ export function StripEditor({ edit }: { readonly edit: BenchEdit }) {
       {strips.map((strip, i) => (
         <div key={i} className="grid grid-cols-[minmax(0,1fr)_34px] max-lg:grid-cols-[minmax(0,1fr)_44px] items-center">
           <BenchEntryField
-            label={`${METAL_NAMES[strip.metal]}, ${strip.thickness.toFixed(2)}`}
-            value={strip.heights.join("  ")}
+            label={`${METAL_NAMES[strip.metal]}, ${showLength(strip.thickness, "measured", units)}`}
+            value={strip.heights.map((height) => showHeight(height, units)).join("  ")}
             shipped="heights"
             isWide
-            unit="mm"
+            unit={unit}
             onTake={(text) => {
-              const heights = text
-                .split(/[\s;]+/)
-                .filter(Boolean)
-                .map((each) => readNumber(each));
-              const bad = heights.find((each) => !each.ok);
-              if (bad) return "Type heights with spaces between, as 2.5 3.2 4.0";
-              return put(
-                strips.map((other, j) =>
-                  j === i ? { ...strip, heights: heights.flatMap((each) => (each.ok ? [each.value] : [])) } : other,
-                ),
-              );
+              const heights = readHeights(text, strip.heights, units);
+              if (!heights) return `Type heights with spaces between, as ${AS_TALL.map((height) => showHeight(height, units)).join(" ")}`;
+              return put(strips.map((other, j) => (j === i ? { ...strip, heights } : other)));
             }}
           />
           <button
@@ -145,8 +171,8 @@ export function StripEditor({ edit }: { readonly edit: BenchEdit }) {
           ))}
         </select>
         <input
-          aria-label="Thickness of the strip, mm"
-          placeholder="thick, mm or ga"
+          aria-label={`Thickness of the strip, ${unit}`}
+          placeholder={`thick, ${unit} or ga`}
           value={thickness}
           onChange={(event) => setThickness(event.target.value)}
           onKeyDown={(event) => event.key === "Enter" && void add()}
