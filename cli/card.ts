@@ -5,7 +5,7 @@ import { cardRows } from "@/words/card";
 import { findingText } from "@/words/findings";
 import { solderText } from "@/words/heats";
 import { capital, flameName, namesIn } from "@/words/names";
-import { type Units, degrees, lengthUnit, printable, showPercent, showTemperature } from "@/words/show";
+import { type Units, degrees, printable, showPercent, showTemperature } from "@/words/show";
 
 const WIDTH = 78;
 
@@ -33,7 +33,7 @@ function plain(text: string): string {
 function sizeLines(piece: Piece, plan: Plan, units: Units): string[] {
   return cardRows(piece, plan, units).flatMap(({ label, text, sum }) => [
     row(label, plain(text)),
-    ...(sum === undefined ? [] : [row("", `${sum} ${lengthUnit(units)}`)]),
+    ...(sum === undefined ? [] : [row("", sum)]),
   ]);
 }
 

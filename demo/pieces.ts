@@ -1,8 +1,11 @@
 import { type Piece } from "@/core/piece/piece";
+import cockle from "./pieces/cockle-ring.json";
+import dotterel from "./pieces/dotterel-ring.json";
 import kelp from "./pieces/kelp-ring.json";
 import knot from "./pieces/knot-ring.json";
 import limpet from "./pieces/limpet-ring.json";
 import plover from "./pieces/plover-ring.json";
+import roped from "./pieces/roped-ring.json";
 import samphire from "./pieces/samphire-ring.json";
 import slate from "./pieces/slate-ring.json";
 import strand from "./pieces/strand-ring.json";
@@ -21,6 +24,9 @@ export const DEMO_PIECES: readonly Piece[] = [
   limpet,
   whelk,
   plover,
+  dotterel,
+  cockle,
+  roped,
   tern,
 ] as unknown as readonly Piece[];
 

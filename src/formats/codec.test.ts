@@ -97,7 +97,7 @@ test.each([
     altered("/mounts/0/wall/source", "tube"),
     "/mounts/0/wall/source: must not be tube: that holds round stones, and this outline is oval, got tube",
   ],
-  [altered("/mounts/0/plate/style", "open"), "not planned yet: /mounts/0/plate/style open"],
+  [altered("/mounts/0/plate/style", "open"), "/mounts/0/plate/ledge: is missing: an open back has one"],
   [altered("/mounts", []), "/mounts: must hold at least 1"],
   [
     altered(

@@ -6,7 +6,7 @@ import { planPiece } from "@/core/piece/plan-piece";
 import { doubtsOf } from "@/ui/doubt";
 import { METRIC } from "@/words/show";
 import { stagesOf, stemOf } from "./piece/stages";
-import { rowOf } from "./tray/rows";
+import { rowOf, stoneAndSize } from "./tray/rows";
 
 const piece = newPiece("a", "A", SHIPPED_BENCH, UNMEASURED);
 const plan = planPiece(piece, SHIPPED_BENCH);
@@ -41,18 +41,21 @@ test("a stage whose result is a guess says so with a ring; once it is measured i
 test("a row of the list leaves out what is guessed, and its marks count only what is known", () => {
   const row = (doubtOf: ReturnType<typeof unsure>) => rowOf(piece, plan, undefined, METRIC, doubtOf);
   expect(row(unsure(UNMEASURED_FIELDS))).toMatchObject({
-    piece: "oval",
     strip: ["—", "not measured yet"],
     plate: ["—", "not measured yet"],
     carrier: ["—", "not measured yet"],
     heats: ["4", "all hold"],
     next: "Planned",
   });
-  expect(row(unsure(["hoop.size.value"]))).toMatchObject({ piece: "oval", plate: [expect.stringMatching(/^\d/), "flush"] });
+  expect(row(unsure(["hoop.size.value"]))).toMatchObject({ plate: [expect.stringMatching(/^\d/), "flush"] });
   expect(row(SURE)).toMatchObject({
-    piece: "oval, EU 54.0",
     carrier: [expect.stringMatching(/^blank 59/), "closed, flat on top, half-round"],
   });
+  expect([UNMEASURED_FIELDS, ["hoop.size.value"], []].map((guessed) => stoneAndSize(piece, unsure(guessed)))).toEqual([
+    "oval",
+    "oval",
+    "oval, EU 54.0",
+  ]);
   const plover = demoPiece("plover-ring");
   const low = (doubtOf: ReturnType<typeof unsure>) => rowOf(plover, planPiece(plover, SHIPPED_BENCH), undefined, METRIC, doubtOf).level;
   expect([low(SURE), low(unsure(["m1.stone.height"])), low(unsure(["hoop.size.value"]))]).toEqual(["error", null, "error"]);

@@ -54,7 +54,7 @@ export function SettingSection({ section, scale }: { readonly section: SettingDr
       {([1, -1] as const).map((side) => (
         <g key={side}>
           {section.shelf !== null && (
-            <Shape points={standing(side, section.shelf, wall.inside, section.lift)} fill="url(#metal)" stroke="#6f7a7e" />
+            <Shape points={standing(side, section.shelf.inside, wall.inside, section.shelf.height)} fill="url(#metal)" stroke="#6f7a7e" />
           )}
           {section.rim !== null && (
             <Shape

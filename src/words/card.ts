@@ -6,7 +6,9 @@ import { greatestTurnIn } from "@/core/stone/stone";
 import { BLANK, DOUBTS } from "./doubt";
 import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SYSTEM_NAMES } from "./names";
 import { type Rounding, type Units, lengthUnit, printable, showLength, showPercent, withUnit } from "./show";
-import { roundingOf } from "./steps";
+import { type Bare, sayBack } from "./backs";
+import { ornamentText, sayOrnament } from "./ornament";
+import { bareIn, roundingOf } from "./steps";
 import { sumText } from "./sums";
 import { wallHolds, wallStock } from "./wall-stock";
 
@@ -27,6 +29,8 @@ interface Pen {
   figure(key: string, rounding?: Rounding): string;
   /** The same without its unit. */
   bare(key: string, rounding?: Rounding): string;
+  /** Figures as they are told beside others. */
+  readonly told: Bare;
   /** A text that rests on fields and figures with these keys. */
   readonly sure: (keys: readonly string[], text: string) => string;
 }
@@ -39,6 +43,7 @@ function penOf(plan: Plan, units: Units, doubtOf: DoubtOf): Pen {
     units,
     doubtOf,
     bare,
+    told: bareIn(plan, units, doubtOf),
     figure: (key, rounding) => `${bare(key, rounding)} ${lengthUnit(units)}`,
     sure: (keys, text) => (doubtAmong(keys, doubtOf) ? BLANK : text),
   };
@@ -72,10 +77,9 @@ function mountRows(mount: Mount, pen: Pen): CardRow[] {
   const { plan, units } = pen;
   const of = (name: string) => `${id}.${name}`;
   const thick = (mm: number) => withUnit(mm, "measured", units);
-  const { wall: settled, back } = plan.settled.mounts[id]!;
+  const { wall: settled } = plan.settled.mounts[id]!;
   const stock = wallStock(plan, id, units);
-  const isCup = stock.name === "cup";
-  const sawn = `${pen.bare(of("plate.length"))} × ${pen.bare(of("plate.width"))}`;
+  const back = sayBack(plan, id, pen.told, units);
   return [
     row(pen, [of("stone")], "Stone", stoneText(mount, pen)),
     row(
@@ -92,15 +96,29 @@ function mountRows(mount: Mount, pen: Pen): CardRow[] {
       "Lands at",
       `${pen.bare(of("wall.netLength"), "measured")} × ${pen.figure(of("wall.netHeight"), "measured")}${shownText(id, pen)}`,
     ),
-    isCup
-      ? row(pen, [of("plate")], "Base", `${sawn} × ${thick(back.thickness)}, the cup's own`)
-      : row(
-          pen,
-          [of("plate")],
-          "Plate",
-          `blank ${pen.bare(of("plate.blankLength"))} × ${pen.bare(of("plate.blankWidth"))} × ${thick(back.thickness)}, ${METAL_NAMES[back.metal]}; sawn to ${sawn} ${lengthUnit(units)}, ${plate.style}, ${pen.sure([of("plate.mass")], figureOf(plan.figures, of("plate.mass")).value.toFixed(2))} g`,
-        ),
+    row(
+      pen,
+      [back.rests],
+      back.label,
+      back.card,
+      back.cut === null ? undefined : { figure: figureOf(plan.figures, back.cut), rounding: roundingOf(back.cut) },
+    ),
+    ...(plate.ornament ?? []).map((entry) => {
+      const said = sayOrnament(plan, id, entry, pen.told, units);
+      return row(pen, [said.figure], said.name, ornamentText(said, units));
+    }),
+    ...struckRows(mount, pen),
   ];
+}
+
+/** What is struck into the back, and drilled through it. */
+function struckRows({ plate: { stamp, drain } }: Mount, { units }: Pen): CardRow[] {
+  const length = (mm: number) => showLength(mm, "measured", units);
+  const said = [
+    ...(stamp ? [`stamp ${length(stamp.width)} × ${length(stamp.height)}`] : []),
+    ...(drain ? [`drain ${length(drain.diameter)}`] : []),
+  ];
+  return said.length > 0 ? [{ label: "Back", text: `${said.join(", ")} ${lengthUnit(units)}` }] : [];
 }
 
 /** What of the face is left open by a wall that holds. */

@@ -1,4 +1,6 @@
 import { type Fault, type FaultCode } from "@/core/piece/fault";
+import { type LayerType } from "@/core/mount/layers/layer";
+import { LAYER_NAMES } from "./names";
 import { printable } from "./show";
 
 const EXPECTED: Readonly<Record<FaultCode, (v: Fault["values"]) => string>> = {
@@ -52,6 +54,15 @@ const EXPECTED: Readonly<Record<FaultCode, (v: Fault["values"]) => string>> = {
   "cup-has-base": () => "must be flush: a cup has its own base",
   "notch-missing": () => "is missing, and source is notched",
   "fixed-height-missing": () => "is missing, and heightRule is fixed",
+  "stretch-overlap": (v) => `must not overlap stretch ${Number(v.other) + 1}`,
+  "stretch-empty": () => "must end somewhere else than it starts",
+  "tight-not-round": () => "is for a wire that goes all round",
+  "not-of-ornament": (v) => `does not go with ${LAYER_NAMES[v.got as LayerType] ?? v.got}`,
+  "notch-pair": () => "is missing: a number of notches and their pitch go together",
+  "ledge-missing": () => "is missing: an open back has one",
+  "ledge-too-wide": (v) => `must be < ${Number(v.limit).toFixed(2)}, or nothing of the back is left open`,
+  "lift-under-ledge": (v) => `must be >= the ledge's height, ${v.least}`,
+  "tube-has-shelf": () => "must not be open round a tube: its seat is the ledge",
   "not-a-size": (v) => `must be a size in the system ${v.system}, as ${EXAMPLES[String(v.system)] ?? "54"}`,
   "tape-far-off": (v) =>
     `must be between ${Number(v.least).toFixed(2)} and ${Number(v.most).toFixed(2)}: a tape within a quarter of what the measures give`,

@@ -9,8 +9,6 @@ export interface Said {
   readonly advice: string;
 }
 
-type Values = Finding["values"];
-
 interface Voice {
   number(name: string): number;
   text(name: string): string;
@@ -26,7 +24,7 @@ interface Voice {
   part(): string;
 }
 
-function voice(values: Values, names: Names, units: Units): Voice {
+function voice({ values, at }: Pick<Finding, "values" | "at">, names: Names, units: Units): Voice {
   const number = (name: string) => Number(values[name]);
   return {
     number,
@@ -37,7 +35,7 @@ function voice(values: Values, names: Names, units: Units): Voice {
     rise: (celsius) => `${showRise(celsius, units)} ${degrees(units)}`,
     grade: (name) => flameName({ means: values[`${name}Means`] === "fuse" ? "fuse" : "solder", grade: String(values[name]) }),
     joint: () => names.joint(String(values.joint)),
-    part: () => names.part(String(values.part)),
+    part: () => names.part(String(values.part ?? at)),
   };
 }
 
@@ -124,6 +122,70 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
     what: `A wall ${v.length("thickness")} thick is hard to push over a stone of ${v.text("mohs")} Mohs.`,
     advice: `The punch that moves it can crack the stone. Take ${v.length("hand")} or thinner, or thin its upper inside edge first.`,
   }),
+  "plate.border-thin": (v) => ({
+    what: `A border of ${v.length("border")} is thinner than a saw leaves.`,
+    advice: `Under ${v.length("least")} it bends or breaks away: make it wider, or file it flush.`,
+  }),
+  "plate.wire-room": (v) => ({
+    what: `A border of ${v.length("border")} leaves no room for a wire of ${v.length("wire")}.`,
+    advice: `If one may be wanted later, it takes ${v.length("needed")}.`,
+  }),
+  "plate.stamp-off": (v) => ({
+    what: `The stamp reaches ${v.length("over")} past the plate's edge.`,
+    advice: `It is ${v.bare("width")} by ${v.bare("height")}: move it in, or take a smaller one.`,
+  }),
+  "plate.stamp-under-hoop": (v) => ({
+    what: `The stamp lies ${v.length("over")} under the hoop.`,
+    advice: "It would be soldered over: move it to one side.",
+  }),
+  "plate.drain-off": (v) => ({
+    what: `The drain opens ${v.length("over")} outside the hollow under the stone.`,
+    advice: "Drill it inside the wall.",
+  }),
+  "plate.drain-under-hoop": (v) => ({
+    what: `The hoop covers ${v.length("over")} of the drain.`,
+    advice: "Drill it beside the hoop, or the hollow stays closed.",
+  }),
+  "plate.closed-cavity": (v) => ({
+    what: `The stone stands ${v.length("lift")} off the plate over a closed hollow.`,
+    advice: "Pickle and water stay in it, and it can burst in the flame: drill a drain.",
+  }),
+  "ledge.hides": (v) => ({
+    what: `The ledge hides ${showPercent(v.number("hidden"))} of the back.`,
+    advice: `More than ${showPercent(v.number("most"))} and little light comes through: take a narrower one.`,
+  }),
+  "ledge.no-plate": () => ({
+    what: "There is no plate to stamp or to drill.",
+    advice: "The back is open: mark the hoop or the wall, and leave stamp and drain away.",
+  }),
+  "ornament.off-plate": (v) => ({
+    what: `The ${v.part()} reaches ${v.length("over")} past what it lies on.`,
+    advice: "There is no plate under it: it holds by the wall alone.",
+  }),
+  "ornament.too-short": (v) => ({
+    what: `The ${v.part()} is only ${v.length("length")} long.`,
+    advice: `Squaring its ends and the mark take ${v.length("lost")}: make its stretch longer.`,
+  }),
+  "ornament.no-bead": (v) => ({
+    what: `A stretch is too short for one bead of ${v.length("width")}.`,
+    advice: "Make it longer, or the beads smaller.",
+  }),
+  "ornament.small-bead": (v) => ({
+    what: `Beads of ${v.length("width")} are hard to solder.`,
+    advice: `Under ${v.length("least")} they melt before the plate is hot: take larger ones, or fuse them on.`,
+  }),
+  "ornament.pits": () => ({
+    what: "Sterling beads come out pitted.",
+    advice: "Fine silver makes clean round balls.",
+  }),
+  "ornament.notch-ball": (v) => ({
+    what: `${v.text("notches")} notches melt to a ball of ${v.length("ball")}, not ${v.length("width")}.`,
+    advice: "Take another number of notches, or that size of bead.",
+  }),
+  "ornament.twist-width": (v) => ({
+    what: `Two wires of ${v.length("wire")} twist to ${v.length("stands")}, not ${v.length("width")}.`,
+    advice: "Take the width they make, or another wire.",
+  }),
   "hoop.wide-band": (v) => ({
     what: `A band ${v.length("width")} wide fits tighter.`,
     advice: `${v.length("add")} is added to the inside diameter.`,
@@ -194,8 +256,8 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
   }),
 };
 
-export function sayFinding({ code, values }: Finding, plan: Named, units: Units): Said {
-  return SAYINGS[code](voice(values, namesIn(plan), units));
+export function sayFinding({ code, values, at }: Finding, plan: Named, units: Units): Said {
+  return SAYINGS[code](voice({ values, at }, namesIn(plan), units));
 }
 
 export function findingText(finding: Finding, plan: Named, units: Units): string {

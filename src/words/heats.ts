@@ -19,6 +19,16 @@ export interface JointAdvice {
 const JOINT_ADVICE: Readonly<Record<BuiltKind, JointAdvice>> = {
   seam: { solder: "under the seam, on charcoal", flame: "On and off at the join.", look: "it drops flat, a bright line top to foot." },
   foot: { solder: "inside", flame: "From below.", look: "a bright line all the way round." },
+  ledge: {
+    solder: "laid on the board under it",
+    flame: "From below, the wall last.",
+    look: "a bright line all the way round inside.",
+  },
+  ornament: {
+    solder: "outside, close to it",
+    flame: "The plate first; the ornament last, and briefly.",
+    look: "a bright line along its foot, nothing sunk.",
+  },
   mount: {
     solder: "along the seat",
     flame: "The hoop first, the setting last.",

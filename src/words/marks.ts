@@ -12,4 +12,6 @@ export const BLANK_MARKS: Readonly<Record<BlankMark, string>> = {
   stoneEdge: "stone",
   foot: "foot",
   seat: "seat's floor",
+  cut: "next",
+  bead: "first bead",
 };

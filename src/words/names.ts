@@ -7,6 +7,7 @@ import { type Way } from "@/core/heats/problem";
 import { type SchoolCode } from "@/core/measure/figure";
 import { type Metal } from "@/core/metal/metals";
 import { type SectionShape } from "@/core/metal/section";
+import { type LayerType } from "@/core/mount/layers/layer";
 import { type HeightRule, type WallSource } from "@/core/mount/wall";
 import { type OutlineShape } from "@/core/stone/shapes/shapes";
 
@@ -103,12 +104,23 @@ export function flameName({ means, grade }: { readonly means: Means; readonly gr
   return means === "fuse" ? "fused" : gradeName(grade);
 }
 
-const PART_NAMES: Readonly<Record<PartKind, string>> = { wall: "wall", plate: "plate", hoop: "hoop" };
+/** What goes round a wall, by its kind. */
+export const LAYER_NAMES: Readonly<Record<LayerType, string>> = {
+  wire: "wire",
+  twist: "rope",
+  "bead-wire": "bead wire",
+  granules: "beads",
+};
 
-const JOINT_NAMES: Readonly<Record<BuiltKind, (part: string) => string>> = {
+const PART_NAMES: Readonly<Record<PartKind, string>> = { ...LAYER_NAMES, wall: "wall", plate: "plate", ledge: "ledge", hoop: "hoop" };
+
+/** Of the part that is joined, and what it is joined to. */
+const JOINT_NAMES: Readonly<Record<BuiltKind, (part: string, onto: string) => string>> = {
   seam: (part) => `${part} seam`,
   foot: () => "wall to plate",
-  mount: () => "hoop to plate",
+  ledge: () => "ledge to wall",
+  ornament: (part, onto) => `${part} to ${onto}`,
+  mount: (part, hoop) => `${hoop} to ${part}`,
 };
 
 /** What has parts and joints to be named. */
@@ -124,17 +136,23 @@ export interface Names {
 export function namesIn({ parts, joints }: Named): Names {
   const first = parts.find(({ mount }) => mount !== null)?.mount ?? null;
   const isOther = (mount: string | null) => mount !== null && mount !== first;
-  const kindOf = (id: string) => parts.find((part) => part.id === id)!.kind;
+  const plain = (id: string) => {
+    const { kind, mount } = parts.find((part) => part.id === id)!;
+    const alike = parts.filter((part) => part.kind === kind && part.mount === mount);
+    const number = alike.length > 1 ? ` ${alike.findIndex((part) => part.id === id) + 1}` : "";
+    return PART_NAMES[kind] + number;
+  };
   return {
     part: (id) => {
       const part = parts.find((each) => each.id === id);
       if (!part) return id;
-      return isOther(part.mount) ? `${PART_NAMES[part.kind]} of ${part.mount}` : PART_NAMES[part.kind];
+      return isOther(part.mount) ? `${plain(id)} of ${part.mount}` : plain(id);
     },
     joint: (id) => {
       const joint = joints.find((each) => each.id === id);
       if (!joint) return id;
-      const name = JOINT_NAMES[joint.kind](PART_NAMES[kindOf(joint.parts[0]!)]);
+      const [own, onto = own] = joint.parts as readonly [string, string?];
+      const name = JOINT_NAMES[joint.kind](plain(own), plain(onto));
       return isOther(joint.mount) ? `${name}, ${joint.mount}` : name;
     },
   };

@@ -1,18 +1,23 @@
 import { type CautionCode, type CheckCode, type Step, type StepCode } from "@/core/making/step";
-import { type Figure } from "@/core/measure/figure";
+import { type Figure, figureOf } from "@/core/measure/figure";
 import { type DoubtOf, SURE } from "@/core/piece/doubt";
 import { type Metal } from "@/core/metal/metals";
 import { type Plan } from "@/core/piece/plan";
 import { type SizeSystem } from "@/core/hoop/sizes";
-import { type Named, SYSTEM_NAMES, capital, gradeName, namesIn } from "./names";
+import { type Named, SYSTEM_NAMES, capital, counted, gradeName, namesIn } from "./names";
 import { BLANK } from "./doubt";
-import { type Rounding, type Units, lengthUnit, showFigure, withUnit } from "./show";
+import { type Bare } from "./backs";
+import { type Rounding, type Units, lengthUnit, showFigure, showLength, withUnit } from "./show";
 
-/** How each figure that a step aims at is rounded. */
+/** How each figure is rounded, by what it is of and its name. */
 const ROUNDING_OF: Readonly<Record<string, Rounding>> = {
   "wall.cutLength": "strip",
   "wall.seatDepth": "height",
   "wall.cutHeight": "height",
+  "ledge.cutLength": "strip",
+  "ornament.cutLength": "strip",
+  "ornament.piece": "strip",
+  "ornament.wire": "blank",
   "plate.blankLength": "blank",
   "plate.blankWidth": "blank",
   "plate.length": "blank",
@@ -20,14 +25,25 @@ const ROUNDING_OF: Readonly<Record<string, Rounding>> = {
   "hoop.cutLength": "blank",
 };
 
-/** The rounding of a figure by its key; a mount's id before it does not count. */
+/** The rounding of a figure by its key; neither a mount's id nor an ornament's counts, nor the number of a piece. */
 export function roundingOf(key: string): Rounding {
-  return ROUNDING_OF[key] ?? ROUNDING_OF[key.slice(key.indexOf(".") + 1)] ?? "measured";
+  const steps = key.split(".");
+  const of = steps[steps.length - 3] === "ornament" ? "ornament" : steps[steps.length - 2];
+  return ROUNDING_OF[`${of}.${steps.at(-1)!.replace(/\d+$/, "")}`] ?? "measured";
 }
 
 /** A figure as it is told wherever it stands by itself. */
 export function figureText(key: string, figure: Figure, units: Units): string {
   return figure.unit === "mm" ? withUnit(figure.value, roundingOf(key), units) : showFigure(figure, units);
+}
+
+/** Figures by their keys as they are told beside others, without a unit; blanks where they cannot be trusted. */
+export function bareIn({ figures }: Pick<Plan, "figures">, units: Units, doubtOf: DoubtOf = SURE): Bare {
+  return (key) => {
+    if (doubtOf(key)) return BLANK;
+    const figure = figureOf(figures, key);
+    return figure.unit === "mm" ? showLength(figure.value, roundingOf(key), units) : showFigure(figure, units).split(" ")[0]!;
+  };
 }
 
 interface StepVoice {
@@ -38,8 +54,14 @@ interface StepVoice {
   sure(text: string): string;
   text(name: string): string;
   list(name: string): readonly string[];
-  /** What a joint is called. */
+  /** A number with so many decimals, a length with its unit, ten millimetres in it, and lengths that are cut one by one. */
+  count(name: string, decimals: number): string;
+  length(name: string): string;
+  readonly ten: string;
+  readonly pieces: string;
+  /** What a joint is called, and the part that a value names. */
   readonly joint: (id: string) => string;
+  part(name: string): string;
 }
 
 const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
@@ -60,8 +82,26 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
     v.text("madeFrom") === "tube" ? "Sand the foot flat, in figures of eight" : "Round it up and sand the foot flat, in figures of eight",
   "plate.cut": (v) => `Cut the plate's blank, ${v.target} long and ${v.second} wide`,
   "plate.stamp": () => "Stamp your marks while the plate is loose",
-  "plate.saw": (v) =>
-    `Saw and file the plate back to ${v.text("style") === "border" ? "its border" : "the wall"}, ${v.target} by ${v.second}`,
+  "plate.saw": (v) => `Saw and file the plate back to ${SAWN_TO[v.text("style")] ?? "the wall"}, ${v.target} by ${v.second}`,
+  "plate.drain": (v) => `Drill the drain, ${v.length("diameter")} across`,
+  "ledge.cut": (v) => `Cut the ledge ${v.target} long`,
+  "ledge.bend": () => "Bend it to the inside of the wall and close its ends",
+  "ledge.flat": () => "File the ledge flat and fit it in the wall, touching all round",
+  "ledge.try": () => "Lay the stone on the ledge: it lies level",
+  "ornament.twist": (v) =>
+    `Twist two wires of ${v.length("wire")}, each ${v.target} and some to hold, to ${v.count("turns", 1)} turns in ${v.ten}`,
+  "ornament.snip": (v) =>
+    v.text("notches") === ""
+      ? `Snip ${v.text("count")} pieces ${v.target} long of ${snipped(v)}`
+      : `Snip ${v.text("count")} pieces of ${counted(Number(v.text("notches")), "notch", "notches")} of ${snipped(v)}`,
+  "ornament.melt": (v) => `Melt them to ${v.text("count")} balls ${v.length("width")} across`,
+  "ornament.cut": (v) => `Cut the ${v.part("layer")} ${v.pieces === "" ? `${v.target} long` : `in ${v.pieces}`}`,
+  "ornament.bend": (v) =>
+    v.text("round") === "1"
+      ? `Bend the ${v.part("layer")} round the wall and close its seam`
+      : `Bend the ${v.part("layer")} to the wall's curve`,
+  "ornament.try": (v) => `Slip the ${v.part("layer")} over the wall: it touches all round`,
+  "ornament.file": (v) => `File the ${v.part("layer")} inside until it goes over the wall with a push`,
   "hoop.cut": (v) => `Cut the hoop's blank ${v.target} long`,
   "hoop.square": () => "File both ends of the blank square",
   "hoop.bend": () => "Bend it until the ends spring together",
@@ -84,9 +124,18 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
       : `Patina and tumble now: the stone would not survive it (${harms(v)})`,
   "set.level": () => "Level the stone in its seat",
   "set.push": (v) => `Push the wall over with the ${v.text("punch") === "1" ? "punch" : "pusher"}: north, south, east, west, then between`,
+  "set.finish": () => "Polish everything now, before it goes in",
+  "set.burnish": () => "Burnish the edge; no polish, no wheel",
   "set.polish": (v) =>
     `Burnish the edge and polish${v.text("ultrasonic") === "1" ? "; clean it by hand, the stone is tender to ultrasonic" : ""}`,
 };
+
+const SAWN_TO: Readonly<Record<string, string>> = { border: "its border", ornament: "what lies on it" };
+
+/** What beads are snipped from: wire, or strip so thick and high. */
+function snipped(v: StepVoice): string {
+  return v.text("wire") === "" ? `strip ${v.length("thickness")} by ${v.length("height")}` : `wire ${v.length("wire")} thick`;
+}
 
 /** How each metal is made soft. */
 const ANNEALING: Readonly<Record<Metal, string>> = {
@@ -122,6 +171,14 @@ const DETAILS: Readonly<Partial<Record<StepCode, string>>> = {
   "wall.fits": "It drops to the floor and lies flat, with no more room than a hair all round.",
   "plate.cut": "Be generous: sawing off is easier than adding.",
   "plate.stamp": "Stamping later would distort the work.",
+  "ledge.flat": "Where it does not touch, the stone rocks and solder does not run.",
+  "ornament.twist":
+    "Anneal them first, one end in a vice, the other in a hand drill turned slowly; solder or fuse the ends so that they do not open.",
+  "ornament.melt": "Each on its own spot of a charcoal block, until it spins.",
+  "ornament.bend": "Anneal it first. Lay it where it goes, mark and cut again before it is closed.",
+  "ornament.file": "It is made undersize so that it sits without a gap.",
+  "set.finish": "What goes in must not be polished: a polished face is worth less than a worn one.",
+  "set.burnish": "A burnisher only, and nothing over the face.",
   "hoop.round": "Small by up to a size, stretch it. Large: saw the excess out at the seam.",
   "join.finish": "Sand and pre-polish inside the hoop and round the plate's edge.",
   "join.solder": "Clean, flux, heat the whole piece; solder runs toward the hottest place.",
@@ -151,6 +208,11 @@ export const CHECKS: Readonly<Record<CheckCode, string>> = {
   "joint.allRound": "The line goes all the way round",
   "joint.dropsFlat": "The piece drops flat",
   "joint.noPits": "No pits",
+  "ledge.touches": "It touches the wall all round",
+  "ornament.touches": "It touches the wall all along, no light between",
+  "snippets.equal": "All as long as the first",
+  "beads.round": "All round, none pitted or flat",
+  "beads.stand": "Each bead stands in its place, none sunk or leaning",
   "plate.noLine": "The wall's line no longer shows at the edge",
   "hoop.round": "Round on the mandrel, from both sides",
   "hoop.size": "The size is what was asked for",
@@ -198,6 +260,13 @@ function listOf(value: Step["values"][string] | undefined): readonly string[] {
   return typeof value === "object" ? value : [];
 }
 
+/** "2 pieces of 14.80 mm", "pieces of 14.80 mm and 12.35 mm". */
+function cutPieces(lengths: readonly string[]): string {
+  const [first] = lengths;
+  if (first === undefined) return "";
+  return lengths.every((each) => each === first) ? `${lengths.length} pieces of ${first}` : `pieces of ${lengths.join(" and ")}`;
+}
+
 /** What a step speaks of. */
 type Told = Named & Pick<Plan, "figures">;
 
@@ -209,6 +278,7 @@ export function sayStep(step: Step, plan: Told, units: Units, doubtOf: DoubtOf =
     if (!figure) throw new RangeError(`step ${step.id} aims at ${key}, which is not there`);
     return doubtOf(key) ? `${BLANK} ${lengthUnit(units)}` : withUnit(figure.value, roundingOf(key), units);
   };
+  const names = namesIn(plan);
   return {
     title: capital(
       TITLES[step.code]({
@@ -217,7 +287,12 @@ export function sayStep(step: Step, plan: Told, units: Units, doubtOf: DoubtOf =
         sure: (text) => (step.target !== null && doubtOf(step.target) ? "" : text),
         text: (name) => String(step.values[name] ?? ""),
         list: (name) => listOf(step.values[name]),
-        joint: namesIn(plan).joint,
+        count: (name, decimals) => Number(step.values[name]).toFixed(decimals),
+        length: (name) => withUnit(Number(step.values[name]), "measured", units),
+        ten: units.length === "inch" ? withUnit(10, "measured", units) : "10 mm",
+        pieces: cutPieces(listOf(step.values.pieces).map(aim)),
+        joint: names.joint,
+        part: (name) => names.part(String(step.values[name])),
       }),
     ),
     detail: DETAILS[step.code] ?? "",

@@ -75,6 +75,25 @@ export function pointOn([x, y]: Point, stroke: Stroke, share: number): Point {
   return [cubic(x, out[0], into[0], to[0], share), cubic(y, out[1], into[1], to[1], share)];
 }
 
+const CHORDS = 8;
+
+/** How long each even share of a stroke is, in mm: a bend by so many chords, a line or an arc as a whole. */
+export function strokeShares(from: Point, stroke: Stroke): readonly number[] {
+  if (stroke.kind === "arc") return [stroke.radius * Math.abs(stroke.sweep)];
+  if (stroke.kind === "line") return [Math.hypot(stroke.to[0] - from[0], stroke.to[1] - from[1])];
+  let before = from;
+  return Array.from({ length: CHORDS }, (_, i) => {
+    const next = pointOn(from, stroke, (i + 1) / CHORDS);
+    const long = Math.hypot(next[0] - before[0], next[1] - before[1]);
+    before = next;
+    return long;
+  });
+}
+
+export function strokeLength(from: Point, stroke: Stroke): number {
+  return strokeShares(from, stroke).reduce((all, each) => all + each, 0);
+}
+
 /** The box round a curve, in mm. */
 export interface Box {
   readonly left: number;
@@ -94,6 +113,12 @@ export function boxOf(curve: Curve): Box {
 function cubic(a: number, b: number, c: number, d: number, t: number): number {
   const rest = 1 - t;
   return rest * rest * (rest * a + 3 * t * b) + t * t * (3 * rest * c + t * d);
+}
+
+/** A circle round the origin, from +x. */
+export function circle(radius: number): Curve {
+  const half = (start: number): Stroke => ({ kind: "arc", x: 0, y: 0, radius, start, sweep: Math.PI });
+  return { from: [radius, 0], strokes: [half(0), half(Math.PI)] };
 }
 
 export function polygonCurve(points: readonly Point[]): Curve {

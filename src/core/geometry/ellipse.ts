@@ -3,7 +3,7 @@ import { tolerance } from "../measure/tolerances";
 import { polygonLoop } from "./polygon";
 import { smoothIntegral, smoothPanel } from "./quadrature";
 import { steinerLoop, turnedFrom } from "./steiner";
-import { polygonCurve } from "./curve";
+import { circle, polygonCurve } from "./curve";
 
 /**
  * Perimeter of the ellipse with semi-axes `a` and `b`: the complete elliptic integral by the arithmetic-geometric
@@ -114,7 +114,7 @@ function parallelEllipse(a: number, b: number, perimeter: number, stations: read
     const extent = (direction: number) => extentOf(a, b, direction);
     const moments = () => ({ area: MIDDLE, line: MIDDLE, turn: MIDDLE });
     const known = { perimeter, area: Math.PI * a * b, extent, stations, corners: [], turnedTo: turnedFrom(0), moments };
-    return { kind: "one", ...steinerLoop(known, d) };
+    return { kind: "one", ...steinerLoop(known, d), ...(a === b && { curve: () => circle(a + d) }) };
   }
   return crossedInset(long, short, -d, a >= b);
 }

@@ -1,5 +1,5 @@
 import { ClipperOffset, EndType, JoinType } from "clipper2-ts/dist/Offset.js";
-import { polygonArea as area, polygonCentroid, polygonHull, polygonLength as length } from "d3-polygon";
+import { polygonArea as area, polygonCentroid, polygonContains, polygonHull, polygonLength as length } from "d3-polygon";
 import polylabel from "polylabel";
 import { polygonCurve } from "./curve";
 import { type Extent, type Loop, type Point } from "./outline";
@@ -125,6 +125,12 @@ export function startedAt(points: readonly Point[], point: Point): Point[] {
 /** How far a point lies from the nearest side of a closed polygon. */
 export function distanceToPolygon(points: readonly Point[], point: Point): number {
   return Math.sqrt(nearestPlace(points, point).squared);
+}
+
+/** The same, below 0 outside it. */
+export function distanceInside(points: readonly Point[], point: Point): number {
+  const far = distanceToPolygon(points, point);
+  return polygonContains(points as [number, number][], point as [number, number]) ? far : -far;
 }
 
 /** Fewer points, of a closed polygon's, with none of those left out further than `within` from the chord that passes it by. */

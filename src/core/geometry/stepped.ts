@@ -1,4 +1,4 @@
-import { type Curve, type Stroke, flattened, pointOn } from "./curve";
+import { type Curve, type Stroke, flattened, pointOn, strokeLength } from "./curve";
 import { facing } from "./facing";
 import { type Loop, type Outline, type Place, type Point, outward } from "./outline";
 import { lineCentre, polygonCentre, polygonExtent } from "./polygon";
@@ -106,7 +106,7 @@ function partOf(loop: Loop, start: number, length: number): Stroke[] {
   const measured: { readonly before: Point; readonly stroke: Stroke; readonly at: number; readonly long: number }[] = [];
   let [before, at] = [from, 0];
   for (const stroke of strokes) {
-    const long = lengthOf(before, stroke);
+    const long = strokeLength(before, stroke);
     measured.push({ before, stroke, at, long });
     [before, at] = [pointOn(before, stroke, 1), at + long];
   }
@@ -121,20 +121,6 @@ function partOf(loop: Loop, start: number, length: number): Stroke[] {
 }
 
 const NOTHING = 1e-9;
-const CHORDS = 8;
-
-function lengthOf(from: Point, stroke: Stroke): number {
-  if (stroke.kind === "arc") return stroke.radius * Math.abs(stroke.sweep);
-  const steps = stroke.kind === "line" ? 1 : CHORDS;
-  let [sum, before] = [0, from];
-  for (let i = 1; i <= steps; i++) {
-    const next = pointOn(from, stroke, i / steps);
-    sum += Math.hypot(next[0] - before[0], next[1] - before[1]);
-    before = next;
-  }
-  return sum;
-}
-
 /** The part of a stroke between two shares of it; of a bend by de Casteljau's rule. */
 function cut(from: Point, stroke: Stroke, a: number, b: number): Stroke {
   if (stroke.kind === "line") return { kind: "line", to: pointOn(from, stroke, b) };

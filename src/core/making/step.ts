@@ -17,6 +17,18 @@ export type StepCode =
   | "plate.cut"
   | "plate.stamp"
   | "plate.saw"
+  | "plate.drain"
+  | "ledge.cut"
+  | "ledge.bend"
+  | "ledge.flat"
+  | "ledge.try"
+  | "ornament.twist"
+  | "ornament.snip"
+  | "ornament.melt"
+  | "ornament.cut"
+  | "ornament.bend"
+  | "ornament.try"
+  | "ornament.file"
   | "hoop.cut"
   | "hoop.square"
   | "hoop.bend"
@@ -32,6 +44,8 @@ export type StepCode =
   | "set.surface"
   | "set.level"
   | "set.push"
+  | "set.finish"
+  | "set.burnish"
   | "set.polish";
 
 export type CheckCode =
@@ -55,6 +69,11 @@ export type CheckCode =
   | "joint.dropsFlat"
   | "joint.noPits"
   | "plate.noLine"
+  | "ledge.touches"
+  | "ornament.touches"
+  | "snippets.equal"
+  | "beads.round"
+  | "beads.stand"
   | "hoop.round"
   | "hoop.size"
   | "hoop.sitsFlat"
@@ -108,4 +127,6 @@ export interface JointWork {
   readonly cautions?: readonly CautionCode[];
   /** What is looked at and worked once it is out of the pickle. */
   readonly after: readonly Step[];
+  /** What is worked once this and every other joint with the same step has been made. */
+  readonly afterAll?: readonly Step[];
 }

@@ -27,10 +27,17 @@ export function makingSteps({ first, atJoints, last }: Work, heats: readonly Mak
     return work;
   };
   const ready = new Set<string>();
+  const closed = new Set<string>();
+  const isWanted = ({ id }: Step, index: number) =>
+    heats.slice(index + 1).some((later) => later.joints.some((joint) => workAt(joint).afterAll?.some((each) => each.id === id)));
   const work = heats.flatMap((heat, index) => [
     ...heat.joints.flatMap((joint) => once(ready, workAt(joint).before)),
     ...heated(heat, workAt, index, index === heats.length - 1),
     ...heat.joints.flatMap((joint) => workAt(joint).after),
+    ...once(
+      closed,
+      heat.joints.flatMap((joint) => workAt(joint).afterAll ?? []).filter((each) => !isWanted(each, index)),
+    ),
   ]);
   return [...STEP_STAGES.flatMap((stage) => first.filter((each) => each.stage === stage)), ...work, ...last];
 }

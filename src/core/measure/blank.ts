@@ -13,7 +13,8 @@ export interface Span {
   readonly to: number;
 }
 
-export type BlankMark = "seam" | "end" | "corner" | "point" | "notch" | "farSide" | "front" | "stoneEdge" | "foot" | "seat";
+export type BlankMark =
+  "seam" | "end" | "corner" | "point" | "notch" | "farSide" | "front" | "stoneEdge" | "foot" | "seat" | "cut" | "bead";
 
 /** A finished length between what it loses before its start and past its end. */
 export function layBlank(net: number, lead: number, trail: number, marks: Blank["marks"], gathers: readonly Span[] = []): Blank {
@@ -27,4 +28,19 @@ export function layBlank(net: number, lead: number, trail: number, marks: Blank[
     marks: marks.map(({ code, at }) => ({ code, at: at + lead })),
     gathers: gathers.map(({ from, to }) => ({ from: from + lead, to: to + lead })),
   };
+}
+
+/** Finished lengths one after another, each cut by itself between what it loses at its ends; what stands at the start of each is marked, and the cuts between. */
+export function layPieces(nets: readonly number[], lead: number, trail: number, starts: BlankMark): Blank {
+  const blanks = nets.map((net) => layBlank(net, lead, trail, [{ code: starts, at: 0 }]));
+  return blanks.reduce((before, blank) => ({
+    length: before.length + blank.length,
+    losses: [...before.losses, ...blank.losses.map(({ from, to }) => ({ from: from + before.length, to: to + before.length }))],
+    marks: [
+      ...before.marks,
+      { code: "cut" as const, at: before.length },
+      ...blank.marks.map(({ code, at }) => ({ code, at: at + before.length })),
+    ],
+    gathers: [],
+  }));
 }

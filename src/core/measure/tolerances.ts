@@ -1,5 +1,7 @@
 /** The one table of tolerances, each with what it means in metal or in arithmetic. */
 export const tolerance = {
+  /** Distances that differ only by the last digits of a double, added up another way (mm). */
+  sameDistance: 1e-12,
   /** Two lengths nearer than this are the same length: far below what any tool at the bench can cut or read (mm). */
   sameLength: 1e-6,
   /** Two places on an outline nearer than this are the same place (a ratio of its length). */

@@ -94,7 +94,7 @@ test("notches lie evenly with the seam between two, and what has no seam lies on
   expect(tube.drawing.stock).toMatchObject({ tall: 6.9, notches: [] });
   expect(tube.laid("wall").length).toBeCloseTo(tube.figure("wall.cutHeight"), 9);
   expect(tube.drawing.plan.seam).toBeNull();
-  expect(tube.drawing.section).toMatchObject({ shelf: 2.5, rim: null });
+  expect(tube.drawing.section).toMatchObject({ shelf: { inside: 2.5, height: 1 }, rim: null });
   expect(tube.drawing.section.wall.outside).toBeCloseTo(3.45, 9);
   const cup = drawn(demoPiece("samphire-ring"));
   expect(cup.laid("wall").length).toBeCloseTo(10.1, 9);

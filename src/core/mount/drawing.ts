@@ -2,6 +2,9 @@ import { type Curve } from "../geometry/curve";
 import { type Loop, type Outline, type Place, type Point, type Station, loopsOf, outward } from "../geometry/outline";
 import { reachAlong, steppedOut } from "../geometry/stepped";
 import { domeCurve, domeShoulder } from "../stone/dome";
+import { facing } from "../geometry/facing";
+import { type BackDrawing } from "./backs/back";
+import { type DrawnLayer } from "./layers/layer";
 import { type LaidOut, type Setting, cornerCode, layOut } from "./laid-out";
 import { type Run, foldedCorners } from "./seam";
 import { type WallPlan } from "./wall";
@@ -15,6 +18,8 @@ export interface SettingPlan {
   readonly face: readonly Curve[];
   readonly plateEdge: Curve;
   readonly sawLine: Curve;
+  readonly layers: readonly DrawnLayer[];
+  readonly back: BackDrawing;
   /** null where there is none: a tube or a cup. */
   readonly seam: Station | null;
   /** Places the seam can be put. */
@@ -29,8 +34,10 @@ export interface SettingPlan {
 export interface SettingSection {
   readonly stone: readonly Point[];
   readonly wall: { readonly inside: number; readonly outside: number; readonly height: number };
-  /** What is left of a tube under its seat, from this far from the axis to the wall and as high as the lift. */
-  readonly shelf: number | null;
+  /** What the stone stands on inside the wall, from this far from the axis: what is left of a tube under its seat, or a ledge. */
+  readonly shelf: { readonly inside: number; readonly height: number } | null;
+  /** Ornament where it is cut through. */
+  readonly layers: readonly (DrawnLayer["cut"] & { readonly part: string; readonly inside: number; readonly width: number })[];
   /** A cup's outside before it is thinned to the wall; null where nothing is thinned. */
   readonly rim: number | null;
   /** The wall's middle as it lies once pushed over. */
@@ -62,7 +69,7 @@ export function drawSetting(setting: Setting): SettingDrawing {
   };
 }
 
-function drawPlan({ outline, wall, wallPlan, backPlan }: Setting): SettingPlan {
+function drawPlan({ outline, wall, wallPlan, backPlan, layers }: Setting): SettingPlan {
   const fit = wall.fit.value;
   const at = (d: number) => outward(outline, d).curve();
   return {
@@ -72,6 +79,8 @@ function drawPlan({ outline, wall, wallPlan, backPlan }: Setting): SettingPlan {
     face: loopsOf(outline.parallel(-wall.catch.value)).map((loop) => loop.curve()),
     plateEdge: steppedOut(outline, backPlan.edge).curve(),
     sawLine: steppedOut(outline, backPlan.sawLine).curve(),
+    layers,
+    back: backPlan.drawn,
     seam: wallPlan.seamAt === null ? null : outline.stationAt(wallPlan.seamAt),
     places: outline.stations,
     gathers: alongMiddle(outline, wallPlan.stock.middle, wallPlan.stock.gathers),
@@ -111,7 +120,8 @@ function lengthsAlong(points: readonly Point[], length: number): number[] {
 const DOME_STEPS = 48;
 const ACROSS = Math.PI / 2;
 
-function drawSection({ outline, dome, wall, wallPlan, back, backPlan }: Setting): SettingSection {
+function drawSection(setting: Setting): SettingSection {
+  const { outline, dome, wall, wallPlan, back, backPlan, layers } = setting;
   const lift = wall.lift.value;
   const { netHeight } = wallPlan.stock;
   const places = domeCurve(dome, DOME_STEPS);
@@ -128,11 +138,14 @@ function drawSection({ outline, dome, wall, wallPlan, back, backPlan }: Setting)
   return {
     stone: [[0, lift], [dome.radius, lift], ...places.map(({ x, y }): Point => [x, y + lift])],
     wall: { inside: dome.radius + fit, outside: dome.radius + fit + wall.thickness, height: netHeight },
-    shelf: wallPlan.shelf?.inside ?? null,
+    shelf: shelfOf(setting),
+    layers: layers
+      .filter(({ covers }) => covers(facing(outline, ACROSS)))
+      .map(({ cut, part, width }) => ({ ...cut, part, width, inside: dome.radius + cut.start })),
     rim: wallPlan.thin > 0 ? dome.radius + fit + wall.thickness + wallPlan.thin : null,
     folded: cutOff(folded, netHeight),
     thickness: wall.thickness,
-    plate: { half: dome.radius + reachAlong(outline, backPlan.edge, ACROSS), thickness: back.thickness },
+    plate: { half: dome.radius + reachAlong(outline, backPlan.edge, ACROSS), thickness: back.kind === "open" ? 0 : back.thickness },
     lift,
     shoulder: shoulder && [shoulder.x, shoulder.y + lift],
     radius: dome.radius,
@@ -140,6 +153,11 @@ function drawSection({ outline, dome, wall, wallPlan, back, backPlan }: Setting)
     third: lift + dome.height / 3,
     top: lift + dome.height,
   };
+}
+
+function shelfOf({ dome, wall, wallPlan, backPlan }: Setting): SettingSection["shelf"] {
+  if (backPlan.ledge) return { inside: dome.radius - backPlan.ledge.reach, height: backPlan.ledge.height };
+  return wallPlan.shelf && { inside: wallPlan.shelf.inside, height: wall.lift.value };
 }
 
 /** The first `length` mm of a line. */

@@ -7,6 +7,7 @@ import { isUneven, turnInProfile } from "../stone/profile";
 import { type Stone } from "../stone/stone";
 import { lipFigure } from "./lip";
 import { type Back, type BackPlan } from "./backs/back";
+import { type DrawnLayer } from "./layers/layer";
 import { lengthOf } from "./ready-wall";
 import { type Run, foldedCorners, runsWhere } from "./seam";
 import { type Stock, type Wall, type WallPlan } from "./wall";
@@ -30,6 +31,7 @@ export interface Setting {
   readonly wallPlan: WallPlan;
   readonly back: Back;
   readonly backPlan: BackPlan;
+  readonly layers: readonly DrawnLayer[];
 }
 
 export function layOut(setting: Setting): LaidOut {

@@ -6,6 +6,7 @@ import { type Figures, single } from "../measure/figure";
 import { tapeRound } from "./laid-out";
 import { unusualFindings } from "../measure/usual";
 import { tolerance } from "../measure/tolerances";
+import { keepsItsFace } from "../stone/known-stones";
 import { type Stone, type Tenderness, isSoft } from "../stone/stone";
 
 /** Above this a hand pusher no longer moves a wall (mm). */
@@ -48,6 +49,7 @@ function settingSteps(mount: string, called: string, { material }: Stone, wallTh
   const soft = isSoft(material?.mohs ?? null);
   const tender = material?.tender ?? [];
   const values = { stone: called };
+  const isKept = keepsItsFace(material?.name);
   const set = (act: StepCode, details?: Parameters<typeof step>[3]) => step(mount, act, "set", details);
   return [
     set("set.try", { checks: ["wall.passes", "stone.out"], values }),
@@ -56,17 +58,20 @@ function settingSteps(mount: string, called: string, { material }: Stone, wallTh
       cautions: ["sulphur"],
       values: { ...values, tender: tender.filter((to) => PATINA_HARMS.has(to)), soft: soft ? 1 : 0 },
     }),
+    ...(isKept ? [set("set.finish", { checks: ["edge.smooth"], cautions: ["dust", "wheel"], values })] : []),
     set("set.level", { checks: ["stone.still"], cautions: ["noMoreHeat"], values }),
     set("set.push", {
       checks: ["joint.noGap", "stone.still"],
       cautions: soft ? ["softStone"] : [],
       values: { punch: wallThickness > HAND_PUSHER && !soft ? 1 : 0 },
     }),
-    set("set.polish", {
-      checks: ["edge.smooth"],
-      cautions: ["dust", "wheel", ...(soft ? ["softStone" as const] : [])],
-      values: { ...values, ultrasonic: tender.includes("ultrasonic") ? 1 : 0 },
-    }),
+    isKept
+      ? set("set.burnish", { checks: ["edge.smooth"], values })
+      : set("set.polish", {
+          checks: ["edge.smooth"],
+          cautions: ["dust", "wheel", ...(soft ? ["softStone" as const] : [])],
+          values: { ...values, ultrasonic: tender.includes("ultrasonic") ? 1 : 0 },
+        }),
   ];
 }
 

@@ -1,13 +1,15 @@
-import { type Outline } from "../geometry/outline";
-import { steppedOut } from "../geometry/stepped";
-import { type Contribution } from "../joint/contribution";
+import { type Outline, withinOne } from "../geometry/outline";
+import { reachAt, steppedOut } from "../geometry/stepped";
+import { type Contribution, NOTHING } from "../joint/contribution";
+import { type Finding, finding } from "../measure/finding";
+import { tolerance } from "../measure/tolerances";
 import { type Tie } from "../joint/joint";
 import { type Dome } from "../stone/dome";
 import { type Stone } from "../stone/stone";
-import { type Back } from "./backs/back";
+import { type Back, type BackPlan, type Band } from "./backs/back";
 import { BACKS } from "./backs/backs";
 import { type SettingDrawing, drawSetting } from "./drawing";
-import { type Layer, laid } from "./layers/layer";
+import { type LaidLayer, type Layer, laid } from "./layers/layer";
 import { LAYERS } from "./layers/layers";
 import { planWall } from "./plan-wall";
 import { calledOf, setStone } from "./set-stone";
@@ -26,6 +28,8 @@ export interface SettingAsked {
   readonly layers: readonly Layer[];
   /** Where a carrier meets the outline. */
   readonly carrierPlaces: readonly number[];
+  /** Where it lies across the back; null where it does not. */
+  readonly band: Band | null;
 }
 
 export interface PlannedSetting {
@@ -33,6 +37,8 @@ export interface PlannedSetting {
   readonly tie: Tie;
   /** Its back's extent in mm along a direction given in radians from +x. */
   readonly extent: (direction: number) => number;
+  /** mm that a carrier can be let into it. */
+  readonly thickness: number;
   readonly drawing: SettingDrawing;
 }
 
@@ -43,17 +49,43 @@ export function planSetting(asked: SettingAsked): PlannedSetting {
   const wallPlan = planWall({ ...asked, stone: called, mohs: stone.material?.mohs ?? null });
   const { standing } = wallPlan;
   const layers = laid(asked.layers, wall.fit.value + wall.thickness);
-  const backPlan = BACKS[back.kind].plan({ mount, outline, wall: standing, layers, back });
+  const taken = [...asked.carrierPlaces, ...(wallPlan.seamAt === null ? [] : [wallPlan.seamAt])];
+  const { losses } = wall;
+  const backPlan = BACKS[back.kind].plan({ mount, outline, wall: standing, layers, back, losses, taken, band: asked.band });
+  const layerPlans = layers.map((layer) =>
+    LAYERS[layer.type].plan({
+      mount,
+      outline,
+      layer,
+      wall: standing,
+      onto: backPlan.tie.part,
+      finishing: backPlan.finishing,
+      losses,
+      taken,
+    }),
+  );
   const contributions = [
     setStone({ mount, stone, outline, tapeOff, wallThickness: wall.thickness }),
     wallPlan,
     backPlan,
-    ...layers.map((layer) => LAYERS[layer.type]!.plan({ mount, outline, layer, wall: standing.part, plate: backPlan.tie.part })),
+    ...layerPlans,
+    { ...NOTHING, findings: offPlate(mount, layers, backPlan) },
   ];
   return {
     contributions,
     tie: backPlan.tie,
+    thickness: backPlan.thickness,
     extent: (direction) => steppedOut(outline, backPlan.edge).extent(direction),
-    drawing: drawSetting({ outline, stone, dome, wall, wallPlan, back, backPlan }),
+    drawing: drawSetting({ outline, stone, dome, wall, wallPlan, back, backPlan, layers: layerPlans.map(({ drawn }) => drawn) }),
   };
+}
+
+/** Ornament that lies outside what it is to be soldered to: round a cup or an open back, where there is no plate under it. A tight wire holds by itself. */
+function offPlate(mount: string, layers: readonly LaidLayer[], { edge }: BackPlan): Finding[] {
+  return layers.flatMap(({ id, start, width, extent, tight }) => {
+    if (tight > 0) return [];
+    const under = Math.min(...extent.map(({ from, to }) => reachAt(edge, withinOne((from + to) / 2))));
+    const over = start + width - under;
+    return over > tolerance.sameLength ? [finding("ornament.off-plate", "warning", `${mount}.ornament.${id}`, { over }, mount)] : [];
+  });
 }

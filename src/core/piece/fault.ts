@@ -1,3 +1,4 @@
+import { type LayerFault } from "../mount/layers/layer";
 import { type ShapeFault } from "../stone/shapes/shape";
 
 /** What is wrong with something that came from outside, and where. The words stand in the catalogue. */
@@ -52,6 +53,14 @@ export type FaultCode =
   | "tube-cut-through"
   | "cup-has-base"
   | "cup-too-thick"
+  | "stretch-overlap"
+  | "stretch-empty"
+  | "tight-not-round"
+  | LayerFault["code"]
+  | "ledge-missing"
+  | "ledge-too-wide"
+  | "lift-under-ledge"
+  | "tube-has-shelf"
   | "not-a-size"
   | "no-mandrel"
   | "off-mandrel"

@@ -7,11 +7,14 @@ import { shapeFaults } from "../stone/shapes/shapes";
 import { greatestTurnIn, outlineOf } from "../stone/stone";
 import { lengthOf } from "../mount/ready-wall";
 import { isAtCorner, straightestPlace } from "../mount/seam";
-import { isPlannedLayer } from "../mount/layers/layers";
+import { widestLedge } from "../mount/backs/open";
+import { overlap } from "../mount/layers/layer";
+import { LAYERS, isPlannedLayer } from "../mount/layers/layers";
 import { isPlannedCarrier } from "./carriers/carriers";
 import { type BenchEntry, SHIPPED, choose, mandrelOf } from "./bench";
 import { type Fault, fault } from "./fault";
-import { type HoopEntry, type Mount, type Piece } from "./piece";
+import { type HoopEntry, type Mount, type OrnamentEntry, type Piece } from "./piece";
+import { stretchOf } from "./settle";
 
 const RESERVED = ["hoop", "bail", "hang", "bridge", "applied", "piece"];
 const MOST_JOINTS = 40;
@@ -21,6 +24,7 @@ export function faultsOf(piece: Piece, bench: BenchEntry): Fault[] {
   return [
     ...idFaults(piece),
     ...piece.mounts.flatMap((mount, i) => stoneFaults(mount, `/mounts/${i}`, bench)),
+    ...piece.mounts.flatMap((mount, i) => plateFaults(mount, `/mounts/${i}`, bench)),
     ...(piece.carrier.type === "hoop" ? hoopFaults(piece.carrier, bench) : []),
     ...(jointCount(piece) > MOST_JOINTS
       ? [fault("/mounts", "too-many", { limit: MOST_JOINTS, what: "joints", got: jointCount(piece) })]
@@ -101,6 +105,43 @@ function readyFaults({ stone, wall, plate }: Mount, path: string): Fault[] {
   ];
 }
 
+function plateFaults(mount: Mount, path: string, bench: BenchEntry): Fault[] {
+  const ornament = mount.plate.ornament ?? [];
+  return [
+    ...ornament.flatMap((entry, i) => ornamentFaults(entry, `${path}/plate/ornament/${i}`)),
+    ...(mount.plate.style === "open" ? openFaults(mount, path, bench) : []),
+  ];
+}
+
+/** Stretches of one ornament may touch but not overlap; what it is made from goes with its kind. */
+function ornamentFaults({ type, extent = "all", tight = 0, from }: OrnamentEntry, path: string): Fault[] {
+  const stretches = extent === "all" ? [] : extent.map(stretchOf);
+  const own = isPlannedLayer(type) ? LAYERS[type].faults({ type, from: from ?? null }) : [];
+  return [
+    ...stretches.flatMap((each, i): Fault[] => {
+      if (each.from === each.to) return [fault(`${path}/extent/${i}`, "stretch-empty", { got: each.from })];
+      const other = stretches.slice(0, i).findIndex((before) => overlap(before, each));
+      return other < 0 ? [] : [fault(`${path}/extent/${i}`, "stretch-overlap", { other })];
+    }),
+    ...(extent !== "all" && tight > 0 ? [fault(`${path}/tight`, "tight-not-round", { got: tight })] : []),
+    ...own.map(({ field, code, values }) => fault(`${path}/${field}`, code, values)),
+  ];
+}
+
+/** A ledge has to be there, and to leave an opening; the stone stands on it. */
+function openFaults({ stone, wall, plate }: Mount, path: string, bench: BenchEntry): Fault[] {
+  const { ledge } = plate;
+  const faults = wall.source === "tube" ? [fault(`${path}/plate/style`, "tube-has-shelf", { got: plate.style })] : [];
+  if (!ledge) return [...faults, fault(`${path}/plate/ledge`, "ledge-missing")];
+  if (wall.lift !== undefined && wall.lift < ledge.height) {
+    faults.push(fault(`${path}/wall/lift`, "lift-under-ledge", { least: ledge.height, got: wall.lift }));
+  }
+  if (shapeFaults(stone.outline).length > 0) return faults;
+  const widest = widestLedge(outlineOf(stone).outline, choose(wall.fit, bench.seatOf?.fit, SHIPPED.seatOf.fit).value);
+  if (ledge.width >= widest) faults.push(fault(`${path}/plate/ledge/width`, "ledge-too-wide", { limit: widest, got: ledge.width }));
+  return faults;
+}
+
 function hoopFaults({ size, stock, lengthRule }: HoopEntry, bench: BenchEntry): Fault[] {
   const reading = readSize(size.system, size.value, mandrelOf(bench));
   const times = typeof lengthRule === "object" ? lengthRule.multiplier : Math.PI;
@@ -114,10 +155,15 @@ function hoopFaults({ size, stock, lengthRule }: HoopEntry, bench: BenchEntry): 
   ];
 }
 
-/** Seam and foot of each wall, seam and joint of each ornament, and the carrier's. */
+/** Seam and foot or ledge of each wall, joint of each ornament and the seam of one that is bent all round, and the carrier's. */
 function jointCount({ mounts, carrier }: Piece): number {
   const ofWall = ({ wall }: Mount) => (wall.source === "cup" ? 0 : wall.source === "tube" ? 1 : 2);
-  const onMounts = mounts.reduce((all, mount) => all + ofWall(mount) + 2 * (mount.plate.ornament?.length ?? 0), 0);
+  const ofBack = ({ plate }: Mount) => (plate.style === "open" ? 1 : 0);
+  const ofOrnament = ({ type, extent = "all" }: OrnamentEntry) => (extent === "all" && type !== "granules" ? 2 : 1);
+  const onMounts = mounts.reduce(
+    (all, mount) => all + ofWall(mount) + ofBack(mount) + (mount.plate.ornament ?? []).reduce((sum, entry) => sum + ofOrnament(entry), 0),
+    0,
+  );
   return onMounts + (carrier.type === "none" ? 0 : 1 + mounts.length);
 }
 
@@ -128,14 +174,11 @@ export function unplanned(piece: Piece): Fault[] {
     ...refuse(piece.kind !== "ring", "/kind", piece.kind),
     ...piece.mounts.flatMap(({ wall, plate }, i) => [
       ...refuse(wall.cup?.height !== undefined, `/mounts/${i}/wall/cup/height`, "height"),
-      ...refuse(plate.style === "open", `/mounts/${i}/plate/style`, plate.style),
       ...refuse(
         (plate.ornament ?? []).some(({ type }) => !isPlannedLayer(type)),
         `/mounts/${i}/plate/ornament`,
         "ornament",
       ),
-      ...refuse(plate.stamp !== undefined, `/mounts/${i}/plate/stamp`, "stamp"),
-      ...refuse(plate.drain !== undefined, `/mounts/${i}/plate/drain`, "drain"),
     ]),
     ...refuse(!isPlannedCarrier(carrier), "/carrier/type", carrier.type),
     ...(carrier.type === "hoop" ? unplannedOfHoop(carrier) : []),

@@ -3,6 +3,7 @@ import { type SizeSystem } from "../hoop/sizes";
 import { type PinEntry, type Way } from "../heats/problem";
 import { type Metal } from "../metal/metals";
 import { type SectionShape } from "../metal/section";
+import { type LayerType, type MadeFrom, type WireSection } from "../mount/layers/layer";
 import { type HeightRule, type WallSource } from "../mount/wall";
 import { type Stone } from "../stone/stone";
 import { type BenchEntry } from "./bench";
@@ -64,17 +65,15 @@ export interface PlateEntry {
 
 export interface OrnamentEntry {
   readonly id: string;
-  readonly type: "wire" | "twist" | "bead-wire" | "granules";
+  readonly type: LayerType;
   readonly width: number;
   readonly metal: Metal;
   readonly extent?: "all" | readonly (readonly [number, number])[];
-  readonly section?: "round" | "square" | "half-round";
+  readonly section?: WireSection;
   readonly height?: number;
   /** mm that a wire all round is made undersize. */
   readonly tight?: number;
-  readonly from?:
-    | { readonly wire: number; readonly turns?: number }
-    | { readonly strip: readonly [number, number]; readonly notches?: number; readonly pitch?: number };
+  readonly from?: MadeFrom;
 }
 
 /** A place [x, y] in a plane, in mm. */

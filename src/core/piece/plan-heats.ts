@@ -80,8 +80,8 @@ function describeHeats(assembly: Assembly, wishes: HeatWishes, chosen: readonly 
   const shielded = new Set(wishes.pins.flatMap((pin) => ("shield" in pin ? [pin.shield] : [])));
   const bodyOf = new Map(assembly.parts.map(({ id }) => [id, new Set([id])]));
   const madeWith = new Map<string, Flame>();
-  const footed = new Set<string>();
-  return chosen.map((heat) => {
+  const sawn = new Set<string>();
+  return chosen.map((heat, index) => {
     const joints = heat.joints.map((id) => jointOf.get(id)!);
     const sides = joints.map((joint) => joint.parts.map((part) => bodyOf.get(part)!));
     for (const joint of joints) unite(bodyOf, joint.parts);
@@ -90,7 +90,7 @@ function describeHeats(assembly: Assembly, wishes: HeatWishes, chosen: readonly 
     const moved = (what: "runs" | "softens") => held.flatMap(([id, flame]) => (disturbance(heat.working, flame) === what ? [id] : []));
     const parts = assembly.parts.filter(({ id }) => body.has(id));
     const exempt = new Set(heat.means === "fuse" ? joints.flatMap((joint) => joint.parts as readonly string[]) : []);
-    const flame = flameShares(parts, footed);
+    const flame = flameShares(parts, sawn);
     const shareOf = (side: ReadonlySet<string>, part: string) => ({
       part,
       share: flame.reduce((all, each) => (side.has(each.part) ? all + each.share : all), 0),
@@ -114,10 +114,17 @@ function describeHeats(assembly: Assembly, wishes: HeatWishes, chosen: readonly 
     };
     for (const joint of joints) {
       madeWith.set(joint.id, flameOf(heat, assembly, joint, wishes));
-      if (joint.kind === "foot") footed.add(joint.parts[1]!);
+    }
+    for (const part of heat.joints.flatMap((id) => sawnBy(jointOf.get(id)!))) {
+      if (!chosen.slice(index + 1).some((later) => later.joints.some((id) => sawnBy(jointOf.get(id)!).includes(part)))) sawn.add(part);
     }
     return planned;
   });
+}
+
+/** The plate that is sawn to its edge once this joint and every other on it has been made. */
+function sawnBy({ kind, parts }: Joint): string[] {
+  return kind === "foot" || kind === "ornament" ? [parts[1]!] : [];
 }
 
 function unite(bodyOf: Map<string, Set<string>>, parts: readonly string[]): void {

@@ -5,7 +5,7 @@ import { readSize } from "../hoop/sizes";
 import { type Outline } from "../geometry/outline";
 import { type Sourced } from "../measure/figure";
 import { type Back } from "../mount/backs/back";
-import { ALL_ROUND, type Layer } from "../mount/layers/layer";
+import { ALL_ROUND, type Layer, type Stretch } from "../mount/layers/layer";
 import { lengthOf, standing } from "../mount/ready-wall";
 import { type ReadyMade, type Wall, type WallSource } from "../mount/wall";
 import { type Dome } from "../stone/dome";
@@ -22,7 +22,7 @@ export function settleDome(stone: Stone, outline: Outline): Dome {
 }
 
 /** The wall with every value taken from the piece, else the bench, else the shipped default. */
-export function settleWall({ id, wall, stone }: Mount, outline: Outline, bench: BenchEntry, sourceOf: InHand["sourceOf"]): Wall {
+export function settleWall({ id, wall, stone, plate }: Mount, outline: Outline, bench: BenchEntry, sourceOf: InHand["sourceOf"]): Wall {
   const shipped = SHIPPED.losses.wall;
   const loss = (name: keyof typeof shipped) => choose(wall.losses?.[name], bench.losses?.wall?.[name], shipped[name]);
   const rule = wall.heightRule ?? "turn-in";
@@ -39,7 +39,7 @@ export function settleWall({ id, wall, stone }: Mount, outline: Outline, bench: 
     thicknessFrom: sourceOf(`${id}.wall.thickness`),
     fit: stands.fit,
     catch: wall.catch === undefined ? usualCatch(outline.inscribedRadius, bench) : { value: wall.catch, from: "piece" },
-    lift: chosen(wall.lift, 0),
+    lift: wall.lift === undefined && plate.style === "open" ? { value: plate.ledge?.height ?? 0, from: "piece" } : chosen(wall.lift, 0),
     height: rule === "fixed" ? { rule, height: wall.fixedHeight ?? stone.height } : { rule },
     seamAt: wall.seamAt ?? "auto",
     losses: { squaring: loss("squaring"), mark: loss("mark"), foot: source === "cup" ? CLOSED_FOOT : loss("foot"), top: loss("top") },
@@ -66,25 +66,35 @@ function readyMade(source: WallSource, { tube, cup, thickness }: WallEntry, fit:
 
 const SAW_MARGIN = 1;
 
-/** A cup's base is of the cup's metal. */
+/** A cup's base is of the cup's metal; an open back has a ledge in place of one. */
 export function settleBack({ plate, wall }: Mount): Back {
-  const kind = wall.source === "cup" ? "own" : "plate";
+  const kind = plate.style === "open" ? "open" : wall.source === "cup" ? "own" : "plate";
   return {
     kind,
-    style: plate.style === "border" ? "border" : "flush",
+    style: plate.style,
     metal: kind === "own" ? wall.metal : plate.metal,
     thickness: plate.thickness,
     border: plate.style === "border" ? chosen(plate.border, 0) : { value: 0, from: "piece" },
     sawMargin: chosen(plate.sawMargin, SAW_MARGIN),
     edge: plate.edge ?? "follows",
+    ledge: plate.ledge ?? null,
+    stamp: plate.stamp ? { at: null, turn: 0, ...plate.stamp } : null,
+    drain: plate.drain ? { at: null, ...plate.drain } : null,
   };
 }
 
 export function settleLayers({ plate }: Mount): Layer[] {
-  return (plate.ornament ?? []).map(({ id, type, width, metal, extent = "all" }) => ({
-    ...{ id, type, width, metal },
-    extent: extent === "all" ? ALL_ROUND : extent.map(([from, to]) => ({ from, to })),
-  }));
+  return (plate.ornament ?? []).map(
+    ({ id, type, width, metal, extent = "all", section = "round", height = width, tight = 0, from = null }) => ({
+      ...{ id, type, width, metal, section, height, tight, from },
+      extent: extent === "all" ? ALL_ROUND : extent.map(stretchOf),
+    }),
+  );
+}
+
+/** A stretch that ends before it starts goes on past the datum. */
+export function stretchOf([from, to]: readonly [number, number]): Stretch {
+  return { from, to: to < from ? to + 1 : to };
 }
 
 /** @throws for a size or form that `faultsOf` or `unplanned` refuse. */

@@ -32,6 +32,7 @@ export function sizePiece(asked: Piece, bench: BenchEntry, measured: Readings = 
       ...{ mount: id, stone, outline, tapeOff, dome: settleDome(stone, outline), layers: settleLayers(mount) },
       ...settled,
       carrierPlaces: carriedBy.places(carrier, mount, outline),
+      band: carriedBy.band(carrier, mount),
     });
     return { id, mount, settled, setting };
   });

@@ -23,25 +23,30 @@ const lapped: FormKind = {
 
 /** A cord laid round the wall, sewn on in one joint. */
 const cord: LayerKind = {
-  plan: ({ mount: id, layer, outline, wall, plate }) => ({
+  plan: ({ mount: id, layer, outline, wall, onto }) => ({
     ...NOTHING,
     figures: { [`${id}.ornament.${layer.id}.start`]: single("mm", layer.start, "parallel") },
-    parts: [{ id: `${id}.ornament.${layer.id}`, kind: "wall", mount: id, metal: layer.metal, mass: 1, thickness: layer.width }],
+    parts: [{ id: `${id}.ornament.${layer.id}`, kind: layer.type, mount: id, metal: layer.metal, mass: 1, thickness: layer.width }],
     joints: [
       {
         id: `${id}.ornament.${layer.id}`,
-        kind: "foot",
+        kind: "ornament",
         mount: id,
-        parts: [`${id}.ornament.${layer.id}`, plate],
+        parts: [`${id}.ornament.${layer.id}`, onto],
         length: outline.perimeter,
         area: outline.perimeter * layer.width,
         place: "round",
         after: [],
         follows: [],
-        work: { before: [], lookedFor: ["joint.allRound"], after: [step(wall, "wall.try", "wall")] },
+        work: { before: [], lookedFor: ["joint.allRound"], after: [step(wall.part, "wall.try", "wall")] },
       },
     ],
+    drawn: {
+      ...{ id: layer.id, part: `${id}.ornament.${layer.id}`, type: layer.type, width: layer.width, covers: () => true },
+      ...{ middles: [], strands: [], strandWidth: 0, balls: [], ends: [], cut: { start: layer.start, height: 1, shape: "round" } },
+    },
   }),
+  faults: () => [],
 };
 
 afterEach(() => {

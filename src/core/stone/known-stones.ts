@@ -6,6 +6,8 @@ export interface KnownStone {
   readonly mohs: number;
   readonly density: number;
   readonly tender: readonly Tenderness[];
+  /** Its face is what it is: nothing may be polished once it is in. */
+  readonly keepsItsFace?: true;
 }
 
 const stone = (name: string, mohs: number, density: number, ...tender: readonly Tenderness[]): KnownStone => ({
@@ -30,6 +32,7 @@ export const KNOWN_STONES: readonly KnownStone[] = [
   stone("chrysocolla", 2.5, 2.2, "heat", "water", "acid", "ultrasonic"),
   stone("chrysoprase", 6.5, 2.6, "heat"),
   stone("citrine", 7, 2.65, "heat"),
+  { ...stone("coin", 3, 9, "acid", "sulphur"), keepsItsFace: true },
   stone("coral", 3.5, 2.65, "heat", "acid", "sulphur", "ultrasonic"),
   stone("emerald", 7.5, 2.72, "heat", "acid", "ultrasonic"),
   stone("fluorite", 4, 3.18, "heat", "acid", "ultrasonic"),
@@ -77,6 +80,11 @@ export function knownStone(name: string): KnownStone | null {
   const said = ` ${name.trim().toLowerCase().replaceAll(/\s+/g, " ")}`;
   const fits = KNOWN_STONES.filter((each) => said.endsWith(` ${each.name}`));
   return fits.reduce<KnownStone | null>((best, each) => (best === null || each.name.length > best.name.length ? each : best), null);
+}
+
+/** Whether a material's face is what it is, as a coin's: it is never polished. */
+export function keepsItsFace(name: string | undefined): boolean {
+  return knownStone(name ?? "")?.keepsItsFace === true;
 }
 
 type Facts = Pick<KnownStone, "mohs" | "density" | "tender">;

@@ -7,6 +7,8 @@ import { type Level } from "@/core/measure/finding";
 import { ifSure } from "@/words/doubt";
 import { SHAPE_NAMES, SYSTEM_NAMES, counted } from "@/words/names";
 import { type Rounding, type Units, showLength } from "@/words/show";
+import { sayBack } from "@/words/backs";
+import { bareIn } from "@/words/steps";
 import { wallStock } from "@/words/wall-stock";
 import { SETTLING } from "@/words/heats";
 import { STAGES, type StageId, stageOf } from "@/words/stages";
@@ -86,14 +88,9 @@ const RESULTS: Readonly<Record<StageId, Result>> = {
     short: ({ plan, mount, units }) => wallStock(plan, mount.id, units).first,
   },
   plate: {
-    rests: (mount) => [`${mount}.plate`],
-    result: (told) => {
-      const { plan, mount, units } = told;
-      const side = (name: string) => lengthIn(told, `${mount.id}.plate.${name}`, "blank");
-      const { thickness } = plan.settled.mounts[mount.id]!.back;
-      return `sawn ${side("length")} × ${side("width")} × ${showLength(thickness, "measured", units)}, ${mount.plate.style}`;
-    },
-    short: (told) => `${lengthIn(told, `${told.mount.id}.plate.length`, "blank")} long`,
+    rests: (mount) => [`${mount}.plate`, `${mount}.ledge`],
+    result: (told) => backOf(told).stem,
+    short: (told) => backOf(told).short,
   },
   hoop: {
     rests: (mount) => ["hoop.cutLength", `${mount}.hoop`],
@@ -114,6 +111,10 @@ const RESULTS: Readonly<Record<StageId, Result>> = {
     short: ({ plan, done }) => `${done} of ${plan.steps.length}`,
   },
 };
+
+function backOf({ plan, mount, units }: Told) {
+  return sayBack(plan, mount.id, bareIn(plan, units), units);
+}
 
 function wallResult(plan: Plan, id: string, units: Units): string {
   const { name, size, sense } = wallStock(plan, id, units);

@@ -9,7 +9,8 @@ import { DOUBTS } from "@/words/doubt";
 import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SHAPE_NAMES, SYSTEM_NAMES } from "@/words/names";
 import { type Units, showLength } from "@/words/show";
 import { sayFinding } from "@/words/findings";
-import { sayStep } from "@/words/steps";
+import { sayBack } from "@/words/backs";
+import { bareIn, sayStep } from "@/words/steps";
 import { wallStock } from "@/words/wall-stock";
 
 /** What a piece's plan tells of it in the list: two lines to a cell. */
@@ -26,7 +27,8 @@ export interface PieceRow {
 }
 
 export function rowOf(piece: Piece, plan: Plan, make: Make | undefined, units: Units, doubtOf: DoubtOf): PieceRow {
-  const { id, stone, wall, plate } = piece.mounts[0]!;
+  const { id, stone, wall } = piece.mounts[0]!;
+  const back = sayBack(plan, id, bareIn(plan, units), units);
   const value = (key: string) => figureOf(plan.figures, key).value;
   const stock = wallStock(plan, id, units);
   const { carrier } = piece;
@@ -45,10 +47,7 @@ export function rowOf(piece: Piece, plan: Plan, make: Make | undefined, units: U
         showLength(plan.settled.mounts[id]!.wall.thickness, "measured", units),
       ].join(", "),
     ]),
-    plate: sure(`${id}.plate`, [
-      `${showLength(value(`${id}.plate.length`), "blank", units)} × ${showLength(value(`${id}.plate.width`), "blank", units)}`,
-      plate.style === "border" ? `border ${showLength(plate.border ?? 0, "blank", units)}` : plate.style,
-    ]),
+    plate: sure(back.rests, back.cell),
     carrier:
       carrier.type === "hoop"
         ? sure("hoop.cutLength", [

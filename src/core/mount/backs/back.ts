@@ -1,13 +1,35 @@
-import { type Outline } from "../../geometry/outline";
+import { type Outline, type Point } from "../../geometry/outline";
 import { type Reach } from "../../geometry/stepped";
 import { type Contribution } from "../../joint/contribution";
 import { type Tie } from "../../joint/joint";
+import { type Step } from "../../making/step";
 import { type Metal } from "../../metal/metals";
 import { type Sourced } from "../../measure/figure";
 import { type LaidLayer } from "../layers/layer";
+import { type WallLosses } from "../wall";
 
-/** What closes a setting from below. */
-export type BackKind = "plate" | "own";
+/** What closes a setting from below: a plate, a cup's own base, or nothing but a ledge that the stone stands on. */
+export type BackKind = "plate" | "own" | "open";
+
+/** A ring of wire inside the wall: how far it reaches in, and how high it stands (mm). */
+export interface Ledge {
+  readonly width: number;
+  readonly height: number;
+  readonly metal: Metal;
+}
+
+/** What is struck into a back, or drilled through it; null where its place is left to the plan. Degrees counter-clockwise. */
+export interface Stamp {
+  readonly width: number;
+  readonly height: number;
+  readonly at: Point | null;
+  readonly turn: number;
+}
+
+export interface Drain {
+  readonly diameter: number;
+  readonly at: Point | null;
+}
 
 /** A back with every value settled: flush is a border of 0; a cup's own base is neither cut nor sawn. Lengths in mm. */
 export interface Back {
@@ -17,9 +39,12 @@ export interface Back {
   readonly border: Sourced<number>;
   readonly sawMargin: Sourced<number>;
   /** As the maker asked for it. */
-  readonly style: "flush" | "border";
+  readonly style: "flush" | "border" | "open";
   /** Whether its edge follows what lies on it, or is even all round. */
   readonly edge: "follows" | "even";
+  readonly ledge: Ledge | null;
+  readonly stamp: Stamp | null;
+  readonly drain: Drain | null;
 }
 
 /** What a back is told of the wall that stands on it. */
@@ -28,10 +53,19 @@ export interface StandingWall {
   readonly fit: Sourced<number>;
   readonly thickness: Sourced<number>;
   readonly netLength: number;
+  readonly netHeight: number;
+  /** mm that the stone stands above the foot. */
+  readonly lift: number;
   /** That its foot stands on, in mm2. */
   readonly footArea: number;
   /** Its seams. */
   readonly joints: readonly string[];
+}
+
+/** Where a carrier lies across a back: a band through its middle, so wide to each side, along a direction in radians from the outline's length. */
+export interface Band {
+  readonly half: number;
+  readonly along: number;
 }
 
 export interface BackAsked {
@@ -40,6 +74,19 @@ export interface BackAsked {
   readonly wall: StandingWall;
   readonly layers: readonly LaidLayer[];
   readonly back: Back;
+  readonly losses: Pick<WallLosses, "squaring" | "mark">;
+  /** Places on the outline that a seam had better not lie at. */
+  readonly taken: readonly number[];
+  readonly band: Band | null;
+}
+
+/** What is struck or drilled, where it lies: from above, as everything else. */
+export interface BackDrawing {
+  /** Corners of the stamp, and how far it lies from the edge and from the carrier's band; below 0 it lies over one of them. */
+  readonly stamp: { readonly corners: readonly Point[]; readonly at: Point; readonly clear: number } | null;
+  readonly drain: { readonly at: Point; readonly diameter: number } | null;
+  /** Where the carrier lies; null where it lies nowhere. */
+  readonly band: Band | null;
 }
 
 export interface BackPlan extends Contribution {
@@ -47,9 +94,18 @@ export interface BackPlan extends Contribution {
   readonly edge: readonly Reach[];
   readonly sawLine: readonly Reach[];
   readonly tie: Tie;
+  /** What is worked on it once all that lies on it has been joined. */
+  readonly finishing: readonly Step[];
+  /** mm that a carrier can be let into it. */
+  readonly thickness: number;
+  /** What the stone stands on: how far inside the outline it reaches, and how high; null where it stands on the back. */
+  readonly ledge: { readonly reach: number; readonly height: number } | null;
+  readonly drawn: BackDrawing;
 }
 
 /** All that the rest knows of a kind of back. */
 export interface BackType {
   plan(asked: BackAsked): BackPlan;
 }
+
+export const NOTHING_STRUCK: BackDrawing = { stamp: null, drain: null, band: null };

@@ -1,12 +1,12 @@
 import { NOTHING } from "../../joint/contribution";
-import { type BackType } from "./back";
+import { type BackType, NOTHING_STRUCK } from "./back";
 import { laidLengthwise, sizesOf } from "./sized";
 
-/** A cup's own base: one with the wall, so that it adds to its mass and has no joint of its own. */
+/** A cup's own base: one with the wall, so that it adds to its mass and has no joint of its own. Ornament round it lies outside it. */
 export const own: BackType = {
   plan: (asked) => {
     const { mount, wall, back } = asked;
-    const { edge, length, width, area, mass } = sizesOf(asked);
+    const { edge, length, width, area, mass } = sizesOf({ ...asked, layers: [] });
     const key = (name: string) => `${mount}.plate.${name}`;
     return {
       ...NOTHING,
@@ -16,6 +16,10 @@ export const own: BackType = {
       figures: { [key("length")]: length, [key("width")]: width, [key("area")]: area, [key("mass")]: mass },
       parts: [{ id: wall.part, kind: "wall", mount, metal: back.metal, mass: mass.value, thickness: wall.thickness.value }],
       tie: { part: wall.part, after: wall.joints },
+      thickness: back.thickness,
+      finishing: [],
+      ledge: null,
+      drawn: NOTHING_STRUCK,
     };
   },
 };

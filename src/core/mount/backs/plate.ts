@@ -1,10 +1,12 @@
 import { NOTHING, type WorkedJoint } from "../../joint/contribution";
-import { step } from "../../making/step";
+import { type Step, step } from "../../making/step";
+import { type Finding, finding } from "../../measure/finding";
 import { unusualFindings } from "../../measure/usual";
 import { massOf } from "../../metal/metals";
-import { widened } from "../../geometry/stepped";
+import { steppedOut, widened } from "../../geometry/stepped";
 import { type BackAsked, type BackType } from "./back";
 import { laidLengthwise, sizesOf } from "./sized";
+import { struck } from "./struck";
 
 /** A plate under a wall: flush with it, or with a border. */
 export const plate: BackType = {
@@ -14,6 +16,8 @@ export const plate: BackType = {
     const sawn = blank(back.sawMargin);
     const blankMass = massOf(back.metal, sawn.length.value * sawn.width.value * back.thickness);
     const foot = footOf(asked);
+    const isStruck = back.stamp !== null || back.drain !== null;
+    const { drawn, findings } = struck(asked, isStruck ? steppedOut(asked.outline, edge).points() : []);
     const key = (name: string) => `${mount}.plate.${name}`;
     return {
       ...NOTHING,
@@ -28,20 +32,42 @@ export const plate: BackType = {
         [key("blankWidth")]: sawn.width,
       },
       parts: [{ id: partOf(mount), kind: "plate", mount, metal: back.metal, mass: mass.value, blankMass, thickness: back.thickness }],
-      findings: unusualFindings("plate.unusual", back.thickness, partOf(mount), mount),
+      findings: [...unusualFindings("plate.unusual", back.thickness, partOf(mount), mount), ...borderFindings(asked), ...findings],
       joints: [foot],
       laid: { [partOf(mount)]: laidLengthwise(asked.outline, edge, back.sawMargin.value) },
       tie: { part: partOf(mount), after: [foot.id] },
+      thickness: back.thickness,
+      finishing: [sawing(asked)],
+      ledge: null,
+      drawn,
     };
   },
 };
+
+/** What a saw leaves of a border before it bends (mm). */
+const LEAST_BORDER = 0.3;
+/** The wire that most makers lay round a wall (mm). */
+const USUAL_WIRE = 0.8;
+
+/** A border too thin to be sawn, or one with no room for the wire that may yet be wanted on it. */
+function borderFindings({ mount, back, layers }: BackAsked): Finding[] {
+  const { value: border } = back.border;
+  const at = partOf(mount);
+  if (back.style !== "border" || border === 0) return [];
+  if (border < LEAST_BORDER) return [finding("plate.border-thin", "warning", at, { border, least: LEAST_BORDER }, mount)];
+  const needed = USUAL_WIRE + LEAST_BORDER;
+  return layers.length === 0 && border < needed
+    ? [finding("plate.wire-room", "note", at, { border, wire: USUAL_WIRE, needed }, mount)]
+    : [];
+}
 
 function partOf(mount: string): string {
   return `${mount}.plate`;
 }
 
 /** The wall's foot on it: the blank is cut before, and sawn back to its edge after. */
-function footOf({ mount, wall, back }: BackAsked): WorkedJoint {
+function footOf(asked: BackAsked): WorkedJoint {
+  const { mount, wall, back } = asked;
   const key = (name: string) => `${mount}.plate.${name}`;
   return {
     id: `${mount}.foot`,
@@ -61,18 +87,23 @@ function footOf({ mount, wall, back }: BackAsked): WorkedJoint {
           checks: ["plate.room", "foot.flat"],
           cautions: ["saw"],
         }),
+        ...(back.drain ? [step(mount, "plate.drain", "plate", { cautions: ["saw"], values: { diameter: back.drain.diameter } })] : []),
         step(mount, "plate.stamp", "plate"),
       ],
       lookedFor: ["joint.allRound", "joint.bright", "joint.noGap"],
-      after: [
-        step(mount, "plate.saw", "plate", {
-          target: key("length"),
-          second: key("width"),
-          checks: ["plate.noLine"],
-          cautions: ["saw"],
-          values: { style: back.style },
-        }),
-      ],
+      after: [],
+      afterAll: [sawing(asked)],
     },
   };
+}
+
+/** It is sawn back to its edge once the wall and all that goes round it are on it. */
+function sawing({ mount, back, layers }: BackAsked): Step {
+  return step(mount, "plate.saw", "plate", {
+    target: `${mount}.plate.length`,
+    second: `${mount}.plate.width`,
+    checks: ["plate.noLine"],
+    cautions: ["saw"],
+    values: { style: layers.length > 0 ? "ornament" : back.style },
+  });
 }

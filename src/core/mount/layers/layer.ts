@@ -1,8 +1,11 @@
 import { type Contribution } from "../../joint/contribution";
+import { type Step } from "../../making/step";
 import { type Reach } from "../../geometry/stepped";
-import { type Outline, withinOne } from "../../geometry/outline";
+import { type Outline, type Point, withinOne } from "../../geometry/outline";
 import { tolerance } from "../../measure/tolerances";
 import { type Metal } from "../../metal/metals";
+import { type StandingWall } from "../backs/back";
+import { type WallLosses } from "../wall";
 
 /** A stretch of an outline, as shares of its length; `to` may pass 1. */
 export interface Stretch {
@@ -12,14 +15,28 @@ export interface Stretch {
 
 export const ALL_ROUND: readonly Stretch[] = [{ from: 0, to: 1 }];
 
-/** Ornament round a wall as it is asked for. */
+/** Every kind of ornament that a file can ask for. */
+export type LayerType = "wire" | "twist" | "bead-wire" | "granules";
+/** A half-round wire lies flat side down. */
+export type WireSection = "round" | "square" | "half-round";
+/** Wire of so many mm, twisted so many turns in 10 mm; or strip [thickness, height], cut every so many notches of a pitch in mm. */
+export type MadeFrom =
+  | { readonly wire: number; readonly turns?: number }
+  | { readonly strip: readonly [number, number]; readonly notches?: number; readonly pitch?: number };
+
+/** Ornament round a wall as it is asked for. Lengths in mm. */
 export interface Layer {
   readonly id: string;
-  readonly type: string;
-  /** mm out from where it starts. */
+  readonly type: LayerType;
+  /** Out from where it starts. */
   readonly width: number;
   readonly metal: Metal;
   readonly extent: readonly Stretch[];
+  readonly section: WireSection;
+  readonly height: number;
+  /** What it is made undersize by. */
+  readonly tight: number;
+  readonly from: MadeFrom | null;
 }
 
 /** A layer where it lies. */
@@ -33,14 +50,51 @@ export interface LayerAsked {
   readonly mount: string;
   readonly outline: Outline;
   readonly layer: LaidLayer;
-  /** The parts it is joined to. */
-  readonly wall: string;
-  readonly plate: string;
+  readonly wall: StandingWall;
+  /** The part it is joined to. */
+  readonly onto: string;
+  /** What is worked on that part once all that lies on it has been joined. */
+  readonly finishing: readonly Step[];
+  readonly losses: Pick<WallLosses, "squaring" | "mark">;
+  /** Places on the outline that a seam had better not lie at. */
+  readonly taken: readonly number[];
+}
+
+/** A layer as it is drawn from above, in mm. */
+export interface DrawnLayer {
+  readonly id: string;
+  readonly part: string;
+  readonly type: LayerType;
+  readonly width: number;
+  /** The middle of each stretch; one all round ends where it began. */
+  readonly middles: readonly (readonly Point[])[];
+  /** Wires that do not lie along the middle, and how thick they are. */
+  readonly strands: readonly (readonly Point[])[];
+  readonly strandWidth: number;
+  readonly balls: readonly { readonly at: Point; readonly radius: number }[];
+  /** Where each stretch can be dragged by; none all round. */
+  readonly ends: readonly { readonly from: Point; readonly to: Point }[];
+  /** Whether it lies at a place of the outline. */
+  readonly covers: (at: number) => boolean;
+  /** As it is cut through: how far out it starts, and how high it stands. */
+  readonly cut: { readonly start: number; readonly height: number; readonly shape: WireSection };
+}
+
+export interface LayerPlan extends Contribution {
+  readonly drawn: DrawnLayer;
+}
+
+/** What of a layer does not go with its kind: the field, and what is wrong with it. */
+export interface LayerFault {
+  readonly field: string;
+  readonly code: "not-of-ornament" | "notch-pair";
+  readonly values: Readonly<Record<string, string | number>>;
 }
 
 /** All that the rest knows of a kind of ornament. */
 export interface LayerKind {
-  plan(asked: LayerAsked): Contribution;
+  plan(asked: LayerAsked): LayerPlan;
+  faults(layer: Pick<Layer, "type" | "from">): readonly LayerFault[];
 }
 
 /** Each layer starts at the greatest outer edge of the earlier ones whose stretches overlap its own, or at the wall. */
@@ -52,8 +106,17 @@ export function laid(layers: readonly Layer[], wallFace: number): LaidLayer[] {
   }, []);
 }
 
-function overlap(a: Stretch, b: Stretch): boolean {
+export function coversPlace(extent: readonly Stretch[]): (at: number) => boolean {
+  return (at) => extent.some(({ from, to }) => [0, 1].some((turn) => at + turn >= from && at + turn <= to));
+}
+
+/** Whether two stretches share more than an end. */
+export function overlap(a: Stretch, b: Stretch): boolean {
   return [-1, 0, 1].some((turn) => Math.min(a.to, b.to + turn) - Math.max(a.from, b.from + turn) > tolerance.samePlace);
+}
+
+export function isAllRound(extent: readonly Stretch[]): boolean {
+  return extent.length === 1 && extent[0]!.to - extent[0]!.from >= 1;
 }
 
 /** How far out the layers reach from the outline at each place, all round: no less than the wall. */

@@ -2,6 +2,7 @@ import { type Outline } from "../../geometry/outline";
 import { type HoopDrawing } from "../../hoop/drawing";
 import { type Hoop } from "../../hoop/hoop";
 import { type Contribution } from "../../joint/contribution";
+import { type Band } from "../../mount/backs/back";
 import { type PlannedSetting } from "../../mount/setting";
 import { type BenchEntry } from "../bench";
 import { type Carrier, type Mount } from "../piece";
@@ -27,5 +28,7 @@ export interface CarrierPlan {
 export interface CarrierKind<Entry extends Carrier> {
   /** Where it meets a setting's outline: places that a seam keeps clear of. */
   places(entry: Entry, mount: Mount, outline: Outline): readonly number[];
+  /** Where it lies across a setting's back; null where it does not. */
+  band(entry: Entry, mount: Mount): Band | null;
   plan(entry: Entry, carried: readonly Carried[], bench: BenchEntry): CarrierPlan;
 }

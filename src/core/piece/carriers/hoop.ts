@@ -8,12 +8,13 @@ import { type CarrierKind } from "./carrier";
 /** A hoop round the finger, its mounts on its outside. */
 export const hoop: CarrierKind<HoopEntry> = {
   places: (_entry, mount, outline) => [acrossFinger(mount), acrossFinger(mount) + Math.PI].map((way) => facing(outline, way)),
+  band: ({ stock }, mount) => ({ half: stock.width / 2, along: acrossFinger(mount) - Math.PI / 2 }),
   plan: (entry, carried, bench) => {
     const settled = settleHoop(entry, bench);
-    const bases = carried.map(({ mount, setting: { extent, tie } }) => ({
+    const bases = carried.map(({ mount, setting: { extent, thickness, tie } }) => ({
       mount: mount.id,
       extent: extent(acrossFinger(mount)),
-      thickness: mount.plate.thickness,
+      thickness,
       along: mount.place?.along ?? 0,
       tie,
     }));

@@ -5,5 +5,6 @@ import { type CarrierKind } from "./carrier";
 /** A setting by itself. */
 export const none: CarrierKind<Extract<Carrier, { type: "none" }>> = {
   places: () => [],
+  band: () => null,
   plan: () => ({ contribution: NOTHING, drawing: { type: "none" }, settled: { type: "none" } }),
 };

@@ -54,7 +54,7 @@ function remembering(outline: Outline): Outline {
   return {
     ...outline,
     parallel: (d) => {
-      const key = Math.round(d / tolerance.sameLength);
+      const key = Math.round(d / tolerance.sameDistance);
       const parallel = known.get(key) ?? outline.parallel(d);
       if (known.size >= MOST_PARALLELS) known.clear();
       known.set(key, parallel);

@@ -1,0 +1,106 @@
+import { type Outline, type Point, outward } from "../../geometry/outline";
+import { distanceInside } from "../../geometry/polygon";
+import { type Finding, finding } from "../../measure/finding";
+import { type BackAsked, type BackDrawing, type Band, type Stamp } from "./back";
+
+/** Between what is struck, the hoop's band and the edge, where the plan finds the place (mm). */
+const CLEAR = 0.5;
+/** Points along a stamp's side that are held against the edge. */
+const ALONG_A_SIDE = 6;
+
+/** What is struck into a plate or drilled through it, where it lies, and what is wrong with that. */
+export function struck(asked: BackAsked, edge: readonly Point[]): { readonly drawn: BackDrawing; readonly findings: readonly Finding[] } {
+  const { back, band } = asked;
+  const stamp = back.stamp && stampOn(back.stamp, band, edge);
+  const drain = back.drain && { at: back.drain.at ?? besideBand(back.drain.diameter, band, 1), diameter: back.drain.diameter };
+  return {
+    drawn: { stamp, drain, band },
+    findings: [
+      ...(stamp && back.stamp ? stampFindings(asked, back.stamp, stamp) : []),
+      ...(drain ? drainFindings(asked, drain) : cavityFindings(asked)),
+    ],
+  };
+}
+
+/** Beside the hoop's band, or the middle where there is none, to one side of it or the other. */
+function besideBand(width: number, band: Band | null, side: 1 | -1): Point {
+  const { half, along } = band ?? { half: 0, along: 0 };
+  const out = side * (half + CLEAR + width / 2);
+  return [out * Math.cos(along), out * Math.sin(along)];
+}
+
+function stampOn(stamp: Stamp, band: Band | null, edge: readonly Point[]) {
+  const at = stamp.at ?? besideBand(stamp.width, band, -1);
+  const corners = cornersOf(stamp, at);
+  const inside = Math.min(...sides(corners).map((point) => distanceInside(edge, point)));
+  return { corners, at, clear: Math.min(inside, offBand(corners, band)) };
+}
+
+function cornersOf({ width, height, turn }: Stamp, [x, y]: Point): Point[] {
+  const angle = (turn * Math.PI) / 180;
+  const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
+  return [
+    [-1, -1],
+    [1, -1],
+    [1, 1],
+    [-1, 1],
+  ].map(([i, j]): Point => {
+    const [u, v] = [(i! * width) / 2, (j! * height) / 2];
+    return [x + u * cos - v * sin, y + u * sin + v * cos];
+  });
+}
+
+function sides(corners: readonly Point[]): Point[] {
+  return corners.flatMap(([ax, ay], i) => {
+    const [bx, by] = corners[(i + 1) % corners.length]!;
+    return Array.from({ length: ALONG_A_SIDE }, (_, k): Point => [
+      ax + ((bx - ax) * k) / ALONG_A_SIDE,
+      ay + ((by - ay) * k) / ALONG_A_SIDE,
+    ]);
+  });
+}
+
+/** How far the nearest of some points lies beside a band; below 0 they lie under it. */
+function offBand(points: readonly Point[], band: Band | null): number {
+  if (!band) return Infinity;
+  const off = points.map(([x, y]) => x * Math.cos(band.along) + y * Math.sin(band.along));
+  const [least, most] = [Math.min(...off), Math.max(...off)];
+  return Math.max(least - band.half, -band.half - most);
+}
+
+function stampFindings(
+  { mount, band }: BackAsked,
+  { width, height }: Stamp,
+  { corners, clear }: NonNullable<BackDrawing["stamp"]>,
+): Finding[] {
+  if (clear >= 0) return [];
+  const at = `${mount}.plate`;
+  return offBand(corners, band) < 0
+    ? [finding("plate.stamp-under-hoop", "error", at, { over: -offBand(corners, band), width, height }, mount)]
+    : [finding("plate.stamp-off", "error", at, { over: -clear, width, height }, mount)];
+}
+
+/** A drain opens into the hollow under the stone, and is not covered by the hoop. */
+function drainFindings(
+  { mount, outline, wall, band }: BackAsked,
+  { at, diameter }: { readonly at: Point; readonly diameter: number },
+): Finding[] {
+  const part = `${mount}.plate`;
+  const within = insideWall(outline, wall.fit.value, at) - diameter / 2;
+  if (within < 0) return [finding("plate.drain-off", "error", part, { over: -within, diameter }, mount)];
+  const reach: Point[] = [-1, 1].map((side): Point => [
+    at[0] + (side * diameter * Math.cos(band?.along ?? 0)) / 2,
+    at[1] + (side * diameter * Math.sin(band?.along ?? 0)) / 2,
+  ]);
+  const off = offBand(reach, band);
+  return off < 0 ? [finding("plate.drain-under-hoop", "warning", part, { over: -off, diameter }, mount)] : [];
+}
+
+function insideWall(outline: Outline, fit: number, at: Point): number {
+  return distanceInside(outward(outline, fit).points(), at);
+}
+
+/** Where the stone stands off the plate there is a hollow under it. */
+function cavityFindings({ mount, wall }: BackAsked): Finding[] {
+  return wall.lift > 0 ? [finding("plate.closed-cavity", "warning", `${mount}.plate`, { lift: wall.lift }, mount)] : [];
+}

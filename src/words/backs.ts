@@ -1,0 +1,85 @@
+import { type BackKind } from "@/core/mount/backs/back";
+import { figureOf } from "@/core/measure/figure";
+import { type Plan } from "@/core/piece/plan";
+import { METAL_NAMES } from "./names";
+import { type Units, lengthUnit, showLength, showPercent } from "./show";
+
+/** How a setting's back is told: on the stem, in a list and on the card. */
+export interface SaidBack {
+  readonly label: string;
+  readonly stem: string;
+  readonly short: string;
+  readonly cell: readonly [string, string];
+  readonly card: string;
+  /** What it rests on, and the length that is cut; null where none is. */
+  readonly rests: string;
+  readonly cut: string | null;
+}
+
+/** A figure by its key, without its unit; a blank where it cannot be trusted. */
+export type Bare = (key: string) => string;
+
+interface Told {
+  readonly plan: Pick<Plan, "figures" | "settled">;
+  readonly id: string;
+  readonly bare: Bare;
+  readonly units: Units;
+}
+
+const BACKS: Readonly<Record<BackKind, (told: Told) => SaidBack>> = {
+  plate: (told) => {
+    const { id, bare, units } = told;
+    const { back, sawn, thick } = sized(told);
+    const border = showLength(back.border.value, "blank", units);
+    return {
+      label: "Plate",
+      stem: `sawn ${sawn} × ${thick}, ${back.style}`,
+      short: `${bare(`${id}.plate.length`)} long`,
+      cell: [sawn, back.style === "border" ? `border ${border}` : back.style],
+      card: `blank ${bare(`${id}.plate.blankLength`)} × ${bare(`${id}.plate.blankWidth`)} × ${thick} ${lengthUnit(units)}, ${METAL_NAMES[back.metal]}; sawn to ${sawn} ${lengthUnit(units)}, ${back.style}, ${bare(`${id}.plate.mass`)} g`,
+      rests: `${id}.plate`,
+      cut: null,
+    };
+  },
+  own: (told) => {
+    const { sawn, thick } = sized(told);
+    return {
+      label: "Base",
+      stem: `${sawn}, the cup's own`,
+      short: "the cup's own",
+      cell: [sawn, "cup's own"],
+      card: `${sawn} × ${thick} ${lengthUnit(told.units)}, the cup's own`,
+      rests: `${told.id}.plate`,
+      cut: null,
+    };
+  },
+  open: ({ plan, id, bare, units }) => {
+    const { ledge } = plan.settled.mounts[id]!.back;
+    const { width = 0, height = 0, metal = "sterling" } = ledge ?? {};
+    const of = `${showLength(width, "measured", units)} × ${showLength(height, "measured", units)}`;
+    const shown = showPercent(figureOf(plan.figures, `${id}.ledge.backShown`).value);
+    const cut = bare(`${id}.ledge.cutLength`);
+    return {
+      label: "Ledge",
+      stem: `open, ledge ${cut} of ${of}`,
+      short: `ledge ${cut}`,
+      cell: [`ledge ${cut}`, `shows ${shown}`],
+      card: `${cut} ${lengthUnit(units)} of ${of}, ${METAL_NAMES[metal]}; open, shows ${shown} of the back`,
+      rests: `${id}.ledge`,
+      cut: `${id}.ledge.cutLength`,
+    };
+  },
+};
+
+function sized({ plan, id, bare, units }: Told) {
+  const { back } = plan.settled.mounts[id]!;
+  return {
+    back,
+    sawn: `${bare(`${id}.plate.length`)} × ${bare(`${id}.plate.width`)}`,
+    thick: showLength(back.thickness, "measured", units),
+  };
+}
+
+export function sayBack(plan: Told["plan"], id: string, bare: Bare, units: Units): SaidBack {
+  return BACKS[plan.settled.mounts[id]!.back.kind]({ plan, id, bare, units });
+}
