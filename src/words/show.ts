@@ -68,17 +68,19 @@ export function shownStep(unit: Unit, { length }: Units): number {
 
 /** A value to the digits its terms are told in, with its unit. */
 export function showFigureValue(value: number, unit: Unit, units: Units): string {
+  const step = shownStep(unit, units);
+  const on = Math.round(value / step + ON_STEP) * step;
   switch (unit) {
     case "mm":
       return withUnit(value, "measured", units);
     case "mm2":
-      return `${value.toFixed(1)} mm²`;
+      return `${on.toFixed(1)} mm²`;
     case "g":
-      return `${value.toFixed(2)} g`;
+      return `${on.toFixed(2)} g`;
     case "deg":
-      return `${value.toFixed(1)}°`;
+      return `${on.toFixed(1)}°`;
     case "ratio":
-      return showPercent(value, 1);
+      return showPercent(on, 1);
     case "count":
       return String(value);
   }

@@ -53,7 +53,6 @@ const FORMULA_NAMES: Readonly<Record<FormulaCode, string>> = {
   "strip.trim": "what comes off that strip",
   middle: "out to its middle, all along",
   "twist.wire": "cut length times the root of 1 + (pi d n) squared",
-  "twist.turns": "cut length times the turns in a millimetre",
   "bead.count": "as many as touch along the line of their middles",
   "bead.gap": "what the line is longer than the beads take",
   "bead.closes": "beads of this size close with nothing left over",

@@ -65,7 +65,6 @@ export type FormulaCode =
   | "strip.shelf"
   | "strip.trim"
   | "twist.wire"
-  | "twist.turns"
   | "bead.count"
   | "bead.gap"
   | "bead.closes"

@@ -6,6 +6,8 @@ export const tolerance = {
   sameLength: 1e-6,
   /** Two places on an outline nearer than this are the same place (a ratio of its length). */
   samePlace: 1e-9,
+  /** A shorter stretch of an outline holds nothing that could be laid on it (a ratio of its length). */
+  leastStretch: 1e-6,
   /** A stone with less of a face than this is none (mm2). */
   leastArea: 1e-4,
   /** A change of direction less than this is none (radians). */

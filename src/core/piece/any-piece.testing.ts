@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { type BenchEntry, SHIPPED_BENCH } from "./bench";
 import { faultsOf } from "./faults";
 import { type OutlineShape } from "../stone/shapes/shapes";
-import { type HoopEntry, type Mount, type Piece } from "./piece";
+import { type HoopEntry, type OrnamentEntry, type Mount, type Piece } from "./piece";
 
 /** Random pieces for tests: every one fits the schema and is planned here. */
 
@@ -89,12 +89,42 @@ function mountCalled(id: string, size: fc.Arbitrary<number>): fc.Arbitrary<Mount
       style: fc.constantFrom("flush" as const, "border" as const),
       metal,
       thickness: fc.double({ min: 0.1, max: 3, noNaN: true }),
-      rest: partly({ border: loss, sawMargin: loss }),
+      rest: partly({
+        border: loss,
+        sawMargin: loss,
+        edge: fc.constantFrom("follows" as const, "even" as const),
+        ornament: fc.array(anyOrnament, { maxLength: 3 }).map((all) => all.map((each, i) => ({ ...each, id: `o${i}` }))),
+        stamp: fc.record({ width: small, height: small }),
+        drain: fc.record({ diameter: small }),
+        ledge: fc.record({ width: small, height: small, metal }),
+      }),
     })
-    .map(({ rest, ...fixed }) => ({ ...fixed, ...rest }));
+    .map(({ rest, ...fixed }) => ({ ...fixed, ...rest, ...(rest.ledge && { style: "open" as const }) }));
   const place = partly({ along: fc.double({ min: -10, max: 10, noNaN: true }), turn: fc.double({ min: -90, max: 90, noNaN: true }) });
   return fc.record({ id: fc.constant(id), place, stone, wall, plate });
 }
+
+const small = fc.double({ min: 0.3, max: 4, noNaN: true });
+const place = fc.double({ min: 0, max: 1, noNaN: true });
+
+const anyOrnament: fc.Arbitrary<Omit<OrnamentEntry, "id">> = fc
+  .record({
+    type: fc.constantFrom("wire" as const, "twist" as const, "bead-wire" as const, "granules" as const),
+    width: small,
+    metal,
+    rest: partly({
+      extent: fc.array(fc.tuple(place, place), { minLength: 1, maxLength: 3 }),
+      section: fc.constantFrom("round" as const, "square" as const, "half-round" as const),
+      height: small,
+      tight: fc.double({ min: 0, max: 0.3, noNaN: true }),
+      wire: fc.record({ wire: small }),
+      strip: fc.record({ strip: fc.tuple(small, small) }),
+    }),
+  })
+  .map(({ rest: { wire, strip, ...rest }, ...fixed }) => {
+    const from = fixed.type === "twist" ? wire : fixed.type === "granules" ? (wire ?? strip) : undefined;
+    return { ...fixed, ...rest, ...(from && { from }) };
+  });
 
 function anyHoop(): fc.Arbitrary<HoopEntry> {
   const stock = fc

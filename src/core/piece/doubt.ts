@@ -47,9 +47,17 @@ function restsOn(key: string, field: string): boolean {
   const isSeat = isWithin(key, "hoop.flat") || isWithin(key, "hoop.saddle");
   const [owner, name] = parted(key);
   if (within(PROFILE, changed)) return owner === mount && !OF_THE_LENGTH.has(name) && (isWithin(name, "wall") || name === "stone");
-  if (isWithin(changed, "plate")) return isSeat || (owner === mount && (isWithin(name, "plate") || isWithin(name, "hoop")));
+  if (isWithin(changed, "plate")) return isSeat || (owner === mount && restsOnBack(name, changed));
   if (within(OUTLINE, changed)) return isSeat || owner === mount;
   return isWithin(changed, "wall") && (isSeat || (owner === mount && !isWithin(name, "stone") && !isWithin(name, "outline")));
+}
+
+/** Ornament lies one outside the other; a ledge raises the stone, and the wall with it. */
+function restsOnBack(name: string, changed: string): boolean {
+  const onPlate = isWithin(name, "plate") || isWithin(name, "hoop");
+  if (isWithin(changed, "plate.ornament")) return onPlate || isWithin(name, "ornament");
+  if (isWithin(changed, "plate.ledge")) return onPlate || isWithin(name, "ledge") || (isWithin(name, "wall") && !OF_THE_LENGTH.has(name));
+  return onPlate || isWithin(name, "ledge");
 }
 
 /** The wire's section is its stock's alone, and what a millimetre loses is nobody's. */

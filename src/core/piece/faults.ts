@@ -119,7 +119,7 @@ function ornamentFaults({ type, extent = "all", tight = 0, from }: OrnamentEntry
   const own = isPlannedLayer(type) ? LAYERS[type].faults({ type, from: from ?? null }) : [];
   return [
     ...stretches.flatMap((each, i): Fault[] => {
-      if (each.from === each.to) return [fault(`${path}/extent/${i}`, "stretch-empty", { got: each.from })];
+      if (each.to - each.from < tolerance.leastStretch) return [fault(`${path}/extent/${i}`, "stretch-empty", { got: each.from })];
       const other = stretches.slice(0, i).findIndex((before) => overlap(before, each));
       return other < 0 ? [] : [fault(`${path}/extent/${i}`, "stretch-overlap", { other })];
     }),

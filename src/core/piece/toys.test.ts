@@ -43,7 +43,15 @@ const cord: LayerKind = {
     ],
     drawn: {
       ...{ id: layer.id, part: `${id}.ornament.${layer.id}`, type: layer.type, width: layer.width, covers: () => true },
-      ...{ middles: [], strands: [], strandWidth: 0, balls: [], ends: [], cut: { start: layer.start, height: 1, shape: "round" } },
+      ...{
+        middles: [],
+        strands: [],
+        strandWidth: 0,
+        balls: [],
+        onRule: { balls: [], turns: 0 },
+        ends: [],
+        cut: { start: layer.start, height: 1, shape: "round" },
+      },
     },
   }),
   faults: () => [],

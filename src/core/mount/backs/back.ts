@@ -53,7 +53,6 @@ export interface StandingWall {
   readonly fit: Sourced<number>;
   readonly thickness: Sourced<number>;
   readonly netLength: number;
-  readonly netHeight: number;
   /** mm that the stone stands above the foot. */
   readonly lift: number;
   /** That its foot stands on, in mm2. */

@@ -45,7 +45,7 @@ export const open: BackType = {
       joints,
       laid: { [part]: layBlank(net.value, lead, lead + losses.mark.value, [{ code: "seam", at: 0 }]) },
       tie: { part: wall.part, after: joints.map(({ id }) => id) },
-      thickness: wall.netHeight,
+      thickness: ledge.height,
       finishing: [],
       ledge: { reach: ledge.width - wall.fit.value, height: ledge.height },
       drawn: NOTHING_STRUCK,

@@ -1,5 +1,6 @@
 import { smallBead } from "./beads";
-import { type LayerKind } from "./layer";
+import { type LayerAsked, type LayerKind } from "./layer";
+import { type Piece } from "./line";
 import { noStock } from "./stock";
 import { bentLayer } from "./wire-work";
 
@@ -21,8 +22,18 @@ export const beadWire: LayerKind = {
             radius: width / 2,
           }));
         }),
+        onRule: { balls: beadsOnRule(asked, pieces), turns: 0 },
       }),
     });
   },
   faults: noStock,
 };
+
+/** Along the pieces as they are cut, one after another. */
+function beadsOnRule({ layer: { width }, losses }: LayerAsked, pieces: readonly Piece[]): number[] {
+  const cut = pieces.map(({ length }) => length + losses.squaring.value + losses.mark.value);
+  return cut.flatMap((length, i) => {
+    const start = cut.slice(0, i).reduce((all, each) => all + each, 0);
+    return Array.from({ length: Math.floor(length / width) }, (_, k) => start + (k + 0.5) * width);
+  });
+}

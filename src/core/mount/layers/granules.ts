@@ -79,6 +79,13 @@ export const granules: LayerKind = {
       drawn: {
         ...drawnLayer(asked, line),
         balls: rows.flatMap(({ at }) => at.map((along) => ({ at: line.track.pointAt(along), radius: width / 2 }))),
+        onRule: {
+          balls: rows.flatMap(({ at }, i) => {
+            const start = line.pieces.slice(0, i).reduce((all, { length }) => all + length, 0);
+            return at.map((along) => start + along - line.pieces[i]!.along);
+          }),
+          turns: 0,
+        },
         cut: { start: layer.start, height: width, shape: "round" },
       },
     };

@@ -68,10 +68,12 @@ export interface DrawnLayer {
   readonly width: number;
   /** The middle of each stretch; one all round ends where it began. */
   readonly middles: readonly (readonly Point[])[];
-  /** Wires that do not lie along the middle, and how thick they are. */
+  /** Runs of wires that do not lie along the middle, those that pass under first, and how thick they are. */
   readonly strands: readonly (readonly Point[])[];
   readonly strandWidth: number;
   readonly balls: readonly { readonly at: Point; readonly radius: number }[];
+  /** As it lies along a rule, in mm from the end of what is cut: where beads have their middles, and turns in a mm of a twist. */
+  readonly onRule: { readonly balls: readonly number[]; readonly turns: number };
   /** Where each stretch can be dragged by; none all round. */
   readonly ends: readonly { readonly from: Point; readonly to: Point }[];
   /** Whether it lies at a place of the outline. */
@@ -123,7 +125,7 @@ export function isAllRound(extent: readonly Stretch[]): boolean {
 export function reachOf(layers: readonly LaidLayer[], wallFace: number): Reach[] {
   const stretches = layers.flatMap(({ extent, start, width }) => extent.map((stretch) => ({ ...stretch, out: start + width })));
   const ends = stretches.flatMap(({ from, to }) => [from, to]).map(withinOne);
-  const places = [...new Set(ends)].sort((a, b) => a - b);
+  const places = ends.sort((a, b) => a - b).filter((at, i) => i === 0 || at - ends[i - 1]! > tolerance.samePlace);
   const [first = 0] = places;
   const outAt = (at: number) =>
     Math.max(

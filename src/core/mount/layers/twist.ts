@@ -1,7 +1,8 @@
 import { single } from "../../measure/figure";
 import { finding } from "../../measure/finding";
 import { type Layer, type LayerKind, type MadeFrom } from "./layer";
-import { pointsAlong } from "./line";
+import { type Point } from "../../geometry/outline";
+import { type MiddleLine, pointsAlong } from "./line";
 import { bentLayer, layerKey, ornamentStep } from "./wire-work";
 
 /** Turns in a mm of a twist whose wires nobody counted, times the wire. */
@@ -34,7 +35,6 @@ export const twist: LayerKind = {
       shape: "round",
       figures: (cutLength) => ({
         [`${id}.wire`]: single("mm", cutLength * longer, "twist.wire"),
-        [`${id}.turns`]: single("count", cutLength * turns, "twist.turns"),
       }),
       findings:
         Math.abs(off) > OFF * layer.width
@@ -49,13 +49,40 @@ export const twist: LayerKind = {
       ],
       drawn: (line) => ({
         strandWidth: wire,
-        strands: line.pieces.flatMap((piece) =>
-          [0, Math.PI].map((phase) =>
-            pointsAlong(line, piece, (s) => (wire / 2) * Math.sin(2 * Math.PI * turns * s + phase), Math.max(1 / (turns * FINE), 0.05)),
-          ),
-        ),
+        strands: laidOver(line, wire, turns),
+        onRule: { balls: [], turns },
       }),
     });
   },
   faults: ({ type, from }) => (from && !("wire" in from) ? [{ field: "from/strip", code: "not-of-ornament", values: { got: type } }] : []),
 };
+
+/** Runs of both wires by halves of a turn, those that pass under first: each is half a wire to one side and the other. */
+function laidOver(line: MiddleLine, wire: number, turns: number): Point[][] {
+  const fine = Math.max(1 / (turns * FINE), LEAST_FINE);
+  const runs = line.pieces.flatMap((piece) => {
+    const steps = Math.max(2, Math.ceil(piece.length / fine));
+    return [0, Math.PI].flatMap((phase) => {
+      const angle = (s: number) => 2 * Math.PI * turns * s + phase;
+      const points = pointsAlong(line, piece, (s) => (wire / 2) * Math.sin(angle(s)), fine);
+      return halves(points, (i) => Math.cos(angle((piece.length * i) / steps)) > 0);
+    });
+  });
+  return [...runs.filter(({ isOver }) => !isOver), ...runs.filter(({ isOver }) => isOver)].map(({ points }) => points);
+}
+
+const LEAST_FINE = 0.05;
+
+/** A line cut where it passes from under to over or back; each run reaches to the start of the next. */
+function halves(points: readonly Point[], isOver: (i: number) => boolean): { points: Point[]; isOver: boolean }[] {
+  const runs: { points: Point[]; isOver: boolean }[] = [];
+  points.forEach((point, i) => {
+    const last = runs.at(-1);
+    if (last?.isOver === isOver(i)) last.points.push(point);
+    else {
+      last?.points.push(point);
+      runs.push({ points: [point], isOver: isOver(i) });
+    }
+  });
+  return runs;
+}

@@ -21,7 +21,7 @@ export interface Bent {
   readonly findings?: readonly Finding[];
   /** What is made ready before it is cut. */
   readonly made?: readonly Step[];
-  readonly drawn?: (line: MiddleLine) => Partial<Pick<DrawnLayer, "strands" | "strandWidth" | "balls">>;
+  readonly drawn?: (line: MiddleLine) => Partial<Pick<DrawnLayer, "strands" | "strandWidth" | "balls" | "onRule">>;
 }
 
 /** Names of a layer's figures, part and joints. */
@@ -121,7 +121,7 @@ export function drawnLayer({ mount, layer }: LayerAsked, line: MiddleLine): Omit
     ...{ id: layer.id, part: layerKey(mount, layer.id), type: layer.type, width: layer.width },
     covers: coversPlace(layer.extent),
     middles: line.pieces.map((piece) => pointsAlong(line, piece)),
-    ...{ strands: [], strandWidth: 0, balls: [] },
+    ...{ strands: [], strandWidth: 0, balls: [], onRule: { balls: [], turns: 0 } },
     ends: line.isRound
       ? []
       : line.pieces.map(({ along, length }) => ({ from: line.track.pointAt(along), to: line.track.pointAt(along + length) })),
