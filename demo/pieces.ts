@@ -5,12 +5,12 @@ import kelp from "./pieces/kelp-ring.json";
 import knot from "./pieces/knot-ring.json";
 import limpet from "./pieces/limpet-ring.json";
 import plover from "./pieces/plover-ring.json";
-import roped from "./pieces/roped-ring.json";
 import samphire from "./pieces/samphire-ring.json";
 import slate from "./pieces/slate-ring.json";
 import strand from "./pieces/strand-ring.json";
 import tern from "./pieces/tern-ring.json";
 import thrift from "./pieces/thrift-ring.json";
+import turnstone from "./pieces/turnstone-ring.json";
 import whelk from "./pieces/whelk-ring.json";
 
 /** The Marram Workshop's pieces; a test decodes each as a file. */
@@ -21,12 +21,12 @@ export const DEMO_PIECES: readonly Piece[] = [
   strand,
   thrift,
   kelp,
+  cockle,
+  dotterel,
+  turnstone,
   limpet,
   whelk,
   plover,
-  dotterel,
-  cockle,
-  roped,
   tern,
 ] as unknown as readonly Piece[];
 

@@ -37,7 +37,7 @@ test("a wrong entry is kept and explained, the last good plan stands, and it is 
     "must be < the stone's height, 5.2, got 6. The plan goes on with 1.90",
   );
   await expect(page.getByRole("button", { name: "Wall rests on a refused entry" })).toBeVisible();
-  await expect(page.getByRole("button", { name: /Plate sawn 16.7 × 12.7/ })).toBeVisible();
+  await expect(page.getByRole("button", { name: /Plate 16.7 × 12.7/ })).toBeVisible();
   await kept(page);
   await page.goto("/pieces/tern-ring/card");
   await expect(page.getByRole("article")).toContainText("46.05 mm long, slit to ______ mm tall");
@@ -109,12 +109,12 @@ test("a piece is saved, deleted, put back, deleted again and opened from its fil
   await page.goto("/");
   await picker.setInputFiles({ name: "everything.json", mimeType: "application/json", buffer: Buffer.from(everything) });
   await page.getByRole("button", { name: "Restore", exact: true }).last().click();
-  await expect(page.getByRole("table").getByRole("row")).toHaveCount(12);
+  await expect(page.getByRole("table").getByRole("row")).toHaveCount(15);
 });
 
 test("a broken file dropped on the page says why by field and changes nothing; another bench is asked about", async ({ page }) => {
   await page.goto("/");
-  await expect(page.getByRole("table").getByRole("row")).toHaveCount(11);
+  await expect(page.getByRole("table").getByRole("row")).toHaveCount(14);
   const drop = (text: string) =>
     page.evaluate((content) => {
       const data = new DataTransfer();
@@ -125,7 +125,7 @@ test("a broken file dropped on the page says why by field and changes nothing; a
   await drop(tern.replace('"height": 5.2', '"height": -5'));
   await expect(page.getByRole("dialog")).toContainText("/mounts/0/stone/height: must be > 0, got -5");
   await page.keyboard.press("Escape");
-  await expect(page.getByRole("table").getByRole("row")).toHaveCount(11);
+  await expect(page.getByRole("table").getByRole("row")).toHaveCount(14);
   const theirs = { format: "hoop-ledger/bench", version: 2, losses: { wall: { squaring: 0.9 } } };
   await drop(JSON.stringify({ ...(JSON.parse(tern) as object), id: "their-ring", name: "Their ring", benchUsed: theirs }));
   await expect(page.getByRole("dialog")).toContainText("Squaring both ends of a strip0.90.44");

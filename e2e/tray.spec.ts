@@ -9,7 +9,7 @@ test("a piece is renamed in place, duplicated, and found by its name", async ({ 
   await page.getByLabel("Name").press("Enter");
   await expect(page.getByRole("table")).toContainText("Tern, the larger");
   await page.getByRole("button", { name: "Duplicate" }).click();
-  await expect(page.getByRole("table").getByRole("row")).toHaveCount(12);
+  await expect(page.getByRole("table").getByRole("row")).toHaveCount(15);
   await page.getByRole("table").getByRole("button", { name: "Tern, the larger, copy" }).click();
   await expect(page).toHaveURL(/tern-ring-2\/wall/);
   await page.getByRole("button", { name: "Tern, the larger, copy" }).click();

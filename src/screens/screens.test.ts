@@ -67,7 +67,7 @@ test("the stem and the list say each stage's one result, and carry its gravest f
   expect(stem(tern)).toEqual([
     ["stone", "16.0 × 12.0, 5.2 tall", null],
     ["wall", "strip 46.05 × 3.20 × 0.32", null],
-    ["plate", "sawn 16.7 × 12.7 × 0.60, flush", null],
+    ["plate", "16.7 × 12.7 × 0.60, flush", null],
     ["hoop", "EU 54, blank 59.1", null],
     ["heats", "4 heats, all hold", null],
     ["making", "3 of 32 steps", null],

@@ -7,7 +7,7 @@ import { type Scale, Sheet, Word, scaleFor, scaleText } from "./Drawing";
 import { StoneFill } from "./StoneFill";
 import { usePlan } from "./plan";
 import { useWhileHeld } from "./session";
-import { type Box, planBox, sectionBox } from "./setting-layout";
+import { type Box, backBox, planBox, sectionBox } from "./setting-layout";
 import { type Size } from "./useSize";
 
 /** A part of the sheet: where its origin lies, and its scale. */
@@ -19,13 +19,25 @@ interface Props {
   readonly size: Size;
   readonly mount: Mount;
   readonly label: string;
-  readonly children: (parts: { readonly drawing: SettingDrawing; readonly plan: Part; readonly section: Part }) => ReactNode;
+  /** Whether the plate is shown from behind as well. */
+  readonly hasBack?: boolean;
+  readonly children: (parts: {
+    readonly drawing: SettingDrawing;
+    readonly plan: Part;
+    readonly section: Part;
+    readonly back: (Part & { readonly captionX: number; readonly captionY: number }) | null;
+  }) => ReactNode;
 }
 
 /** The sheet of a setting: its plan and its section, each to a stated scale, side by side or one under the other. */
-export function PlanAndSection({ size, mount, label, children }: Props) {
+export function PlanAndSection({ size, mount, label, hasBack = false, children }: Props) {
   const drawing = usePlan().drawing.settings[mount.id]!;
-  const { plan, side } = useWhileHeld({ plan: scaled(planBox(size, drawing)), side: sectionBox(size, drawing) });
+  const behind = hasBack ? backBox(size, drawing) : null;
+  const { plan, side, back } = useWhileHeld({
+    plan: scaled(planBox(size, drawing)),
+    side: sectionBox(size, drawing, hasBack),
+    back: behind && { ...behind, ...scaled(behind) },
+  });
   const section = scaled(side);
   return (
     <Sheet width={size.width} height={size.height} label={label}>
@@ -36,7 +48,7 @@ export function PlanAndSection({ size, mount, label, children }: Props) {
       <Word x={side.captionX} y={side.captionY}>
         Section across the width, {scaleText(section.scale)}
       </Word>
-      {children({ drawing, plan, section })}
+      {children({ drawing, plan, section, back })}
     </Sheet>
   );
 }

@@ -33,29 +33,58 @@ function standing(side: 1 | -1, inside: number, outside: number, height: number)
   ];
 }
 
+interface CutProps {
+  readonly part: string;
+  readonly from: number;
+  readonly to: number;
+  readonly height: number;
+  readonly shape: SettingDrawing["section"]["layers"][number]["shape"];
+}
+
+/** A wire where it is cut through, standing on the plate. */
+function CutWire({ part, from, to, height, shape }: CutProps) {
+  const [middle, half] = [(from + to) / 2, Math.abs(to - from) / 2];
+  const rise = (angle: number): Point =>
+    shape === "round"
+      ? [middle + half * Math.cos(angle), (height / 2) * (1 + Math.sin(angle))]
+      : [middle + half * Math.cos(angle / 2), height * Math.sin(angle / 2)];
+  const points =
+    shape === "square"
+      ? standing(1, from, to, height)
+      : Array.from({ length: CUT_STEPS + 1 }, (_, i) => rise((2 * Math.PI * i) / CUT_STEPS));
+  return <Shape points={points} fill="#c3cbcf" stroke="#4d585c" lights={part} />;
+}
+
+const CUT_STEPS = 28;
+
 /** The setting cut through, in millimetres, its origin in the middle of the plate's top. */
 export function SettingSection({ section, scale }: { readonly section: SettingDrawing["section"]; readonly scale: Scale }) {
   const { plate, wall } = section;
   const half = plate.half;
   return (
     <>
-      <Shape
-        points={[
-          [-half, -plate.thickness],
-          [half, -plate.thickness],
-          [half, 0],
-          [-half, 0],
-        ]}
-        fill="url(#metal)"
-        stroke="#6f7a7e"
-        lights="plate"
-      />
+      {plate.thickness > 0 && (
+        <Shape
+          points={[
+            [-half, -plate.thickness],
+            [half, -plate.thickness],
+            [half, 0],
+            [-half, 0],
+          ]}
+          fill="url(#metal)"
+          stroke="#6f7a7e"
+          lights="plate"
+        />
+      )}
       <Shape points={[...section.stone, ...mirrored(section.stone).reverse()]} fill="url(#stone)" stroke="#00000055" lights="stone" />
       {([1, -1] as const).map((side) => (
         <g key={side}>
           {section.shelf !== null && (
             <Shape points={standing(side, section.shelf.inside, wall.inside, section.shelf.height)} fill="url(#metal)" stroke="#6f7a7e" />
           )}
+          {section.layers.map(({ part, inside, width, height, shape }) => (
+            <CutWire key={part} part={part} from={side * inside} to={side * (inside + width)} height={height} shape={shape} />
+          ))}
           {section.rim !== null && (
             <Shape
               points={standing(side, wall.outside, section.rim, wall.height)}

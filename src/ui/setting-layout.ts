@@ -1,4 +1,4 @@
-import { boxOf } from "@/core/geometry/curve";
+import { type Curve, boxOf } from "@/core/geometry/curve";
 import { type Point } from "@/core/geometry/outline";
 import { type SettingDrawing } from "@/core/mount/drawing";
 import { NARROW } from "./Drawing";
@@ -25,9 +25,24 @@ function isStacked({ width }: Size): boolean {
   return width < NARROW;
 }
 
+/** The box round a line, and round ornament that lies outside it: round an open back there is no plate under it. */
+export function around(line: Curve, layers: SettingDrawing["plan"]["layers"]) {
+  const boxes = layers.map(({ middles, width }) => {
+    const [xs, ys] = [0, 1].map((i) => middles.flatMap((points) => points.map((point) => point[i]!))) as [number[], number[]];
+    const half = width / 2;
+    return { left: Math.min(...xs) - half, right: Math.max(...xs) + half, low: Math.min(...ys) - half, high: Math.max(...ys) + half };
+  });
+  return [boxOf(line), ...boxes].reduce((a, b) => ({
+    left: Math.min(a.left, b.left),
+    right: Math.max(a.right, b.right),
+    low: Math.min(a.low, b.low),
+    high: Math.max(a.high, b.high),
+  }));
+}
+
 /** The plan's box. */
 export function planBox(size: Size, { plan }: SettingDrawing): Box {
-  const { left, right, low, high } = boxOf(plan.sawLine);
+  const { left, right, low, high } = around(plan.sawLine, plan.layers);
   const [wide, tall] = [right - left, high - low];
   const width = isStacked(size) ? size.width : size.width * PLAN_SHARE;
   const height = isStacked(size) ? size.height * PLAN_SHARE : size.height;
@@ -35,8 +50,11 @@ export function planBox(size: Size, { plan }: SettingDrawing): Box {
   return { wide, tall, width: width - 60, height: height - 120, x: width / 2, y: height / 2 - 4, middle };
 }
 
+/** A box, with where its caption stands. */
+type Captioned = Box & { readonly captionX: number; readonly captionY: number };
+
 /** The section's box, with where its caption stands. Its origin is the middle of the plate's top. */
-export function sectionBox(size: Size, { section }: SettingDrawing): Box & { readonly captionX: number; readonly captionY: number } {
+export function sectionBox(size: Size, { section }: SettingDrawing, hasBack = false): Captioned {
   const wide = 2 * (section.plate.half + SECTION_MARGIN_MM);
   const tall = section.top + section.plate.thickness;
   if (isStacked(size)) {
@@ -59,11 +77,28 @@ export function sectionBox(size: Size, { section }: SettingDrawing): Box & { rea
     wide,
     tall,
     width: width - 18,
-    height: size.height - 240,
+    height: hasBack ? size.height * ABOVE_BACK - 120 : size.height - 240,
     x: left + width / 2 + 4,
-    y: size.height * 0.68,
+    y: size.height * (hasBack ? ABOVE_BACK - 0.12 : 0.68),
     middle: [0, 0],
     captionX: left + 30,
     captionY: 24,
+  };
+}
+
+/** The section's share of the height where the back stands under it. */
+const ABOVE_BACK = 0.5;
+
+/** The back's box, under the section; null where there is no room beside the plan. */
+export function backBox(size: Size, { plan }: SettingDrawing): Captioned | null {
+  if (isStacked(size)) return null;
+  const { left, right, low, high } = boxOf(plan.plateEdge);
+  const from = size.width * PLAN_SHARE;
+  const [width, top] = [size.width - from, size.height * ABOVE_BACK];
+  const height = size.height - top;
+  return {
+    ...{ wide: right - left, tall: high - low, width: width - 40, height: height - 64 },
+    ...{ x: from + width / 2 + 4, y: top + height / 2 + 12, middle: [-(right + left) / 2, (high + low) / 2] },
+    ...{ captionX: from + 30, captionY: top + 22 },
   };
 }

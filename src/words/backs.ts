@@ -33,7 +33,7 @@ const BACKS: Readonly<Record<BackKind, (told: Told) => SaidBack>> = {
     const border = showLength(back.border.value, "blank", units);
     return {
       label: "Plate",
-      stem: `sawn ${sawn} × ${thick}, ${back.style}`,
+      stem: `${sawn} × ${thick}, ${back.style}`,
       short: `${bare(`${id}.plate.length`)} long`,
       cell: [sawn, back.style === "border" ? `border ${border}` : back.style],
       card: `blank ${bare(`${id}.plate.blankLength`)} × ${bare(`${id}.plate.blankWidth`)} × ${thick} ${lengthUnit(units)}, ${METAL_NAMES[back.metal]}; sawn to ${sawn} ${lengthUnit(units)}, ${back.style}, ${bare(`${id}.plate.mass`)} g`,
@@ -61,7 +61,7 @@ const BACKS: Readonly<Record<BackKind, (told: Told) => SaidBack>> = {
     const cut = bare(`${id}.ledge.cutLength`);
     return {
       label: "Ledge",
-      stem: `open, ledge ${cut} of ${of}`,
+      stem: `open, ledge ${cut}`,
       short: `ledge ${cut}`,
       cell: [`ledge ${cut}`, `shows ${shown}`],
       card: `${cut} ${lengthUnit(units)} of ${of}, ${METAL_NAMES[metal]}; open, shows ${shown} of the back`,

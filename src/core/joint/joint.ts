@@ -1,11 +1,13 @@
 import { type Metal } from "../metal/metals";
-import { type LayerType } from "../mount/layers/layer";
 
 /** Every kind of joint that a piece can have. */
 export type JointKind = "seam" | "foot" | "ledge" | "ornament" | "strands" | "bridge" | "mount" | "eye" | "sleeve" | "applied";
 
 /** Those that are built: for each more the compiler asks for its words and its steps. */
 export type BuiltKind = Extract<JointKind, "seam" | "foot" | "ledge" | "ornament" | "mount">;
+
+/** Every kind of ornament that a file can ask for. */
+export type LayerType = "wire" | "twist" | "bead-wire" | "granules";
 
 /** What a part is, whatever piece it is of. */
 export type PartKind = "wall" | "plate" | "ledge" | LayerType | "hoop";

@@ -4,7 +4,7 @@ import { reachAlong, steppedOut } from "../geometry/stepped";
 import { domeCurve, domeShoulder } from "../stone/dome";
 import { facing } from "../geometry/facing";
 import { type BackDrawing } from "./backs/back";
-import { type DrawnLayer } from "./layers/layer";
+import { type DrawnLayer, covers } from "./layers/layer";
 import { type LaidOut, type Setting, cornerCode, layOut } from "./laid-out";
 import { type Run, foldedCorners } from "./seam";
 import { type WallPlan } from "./wall";
@@ -20,6 +20,8 @@ export interface SettingPlan {
   readonly sawLine: Curve;
   readonly layers: readonly DrawnLayer[];
   readonly back: BackDrawing;
+  /** Edges of what a ledge leaves open; none where there is none. */
+  readonly opening: readonly Curve[];
   /** null where there is none: a tube or a cup. */
   readonly seam: Station | null;
   /** Places the seam can be put. */
@@ -81,9 +83,10 @@ function drawPlan({ outline, wall, wallPlan, backPlan, layers }: Setting): Setti
     sawLine: steppedOut(outline, backPlan.sawLine).curve(),
     layers,
     back: backPlan.drawn,
+    opening: backPlan.ledge ? loopsOf(outline.parallel(-backPlan.ledge.reach)).map((loop) => loop.curve()) : [],
     seam: wallPlan.seamAt === null ? null : outline.stationAt(wallPlan.seamAt),
     places: outline.stations,
-    gathers: alongMiddle(outline, wallPlan.stock.middle, wallPlan.stock.gathers),
+    gathers: alongMiddle(outline, wallPlan.stock.middle, wallPlan.stock.gathers).filter((run) => run.length > 1),
     corners: foldedCorners(outline).map((place) => ({ code: cornerCode(place), place })),
   };
 }
@@ -140,7 +143,7 @@ function drawSection(setting: Setting): SettingSection {
     wall: { inside: dome.radius + fit, outside: dome.radius + fit + wall.thickness, height: netHeight },
     shelf: shelfOf(setting),
     layers: layers
-      .filter(({ covers }) => covers(facing(outline, ACROSS)))
+      .filter(({ extent }) => covers(extent, facing(outline, ACROSS)))
       .map(({ cut, part, width }) => ({ ...cut, part, width, inside: dome.radius + cut.start })),
     rim: wallPlan.thin > 0 ? dome.radius + fit + wall.thickness + wallPlan.thin : null,
     folded: cutOff(folded, netHeight),

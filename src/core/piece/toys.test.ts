@@ -42,7 +42,7 @@ const cord: LayerKind = {
       },
     ],
     drawn: {
-      ...{ id: layer.id, part: `${id}.ornament.${layer.id}`, type: layer.type, width: layer.width, covers: () => true },
+      ...{ id: layer.id, part: `${id}.ornament.${layer.id}`, type: layer.type, width: layer.width, extent: layer.extent },
       ...{
         middles: [],
         strands: [],

@@ -1,6 +1,7 @@
 "use client";
 
-import { ArrowLeft, Printer } from "lucide-react";
+import { ArrowLeft, Printer, Ruler } from "lucide-react";
+import Link from "next/link";
 import { useState } from "react";
 import { Millimetres, Shape, scaleText } from "@/ui/Drawing";
 import { StoneFill } from "@/ui/StoneFill";
@@ -10,7 +11,7 @@ import { useSessionState } from "@/ui/session";
 import { useTrayState, useUnits } from "@/ui/tray";
 import { type Level } from "@/core/measure/finding";
 import { type Doubt, type DoubtOf, doubtAmong } from "@/core/piece/doubt";
-import { boxOf } from "@/core/geometry/curve";
+import { around } from "@/ui/setting-layout";
 import { type Plan } from "@/core/piece/plan";
 import { type Piece } from "@/core/piece/piece";
 import { findingText } from "@/words/findings";
@@ -21,7 +22,8 @@ import { flameName, namesIn, capital } from "@/words/names";
 import { degrees, showTemperature, type Units } from "@/words/show";
 import { CAUTIONS, CAUTIONS_DEFER, sayStep } from "@/words/steps";
 
-const LEVELS: Readonly<Record<Level, string>> = { error: "◆ Wrong", warning: "◆ Take care", note: "Note" };
+/** What is printed of what there is to say; notes, of what another school would do, stay on the screen. */
+const LEVELS: Readonly<Record<Level, string | null>> = { error: "◆ Wrong", warning: "◆ Take care", note: null };
 
 const PAPERS = { A4: "210mm × 297mm", Letter: "8.5in × 11in" } as const;
 type Paper = keyof typeof PAPERS;
@@ -40,6 +42,9 @@ export function CardScreen({ onBack }: { readonly onBack: () => void }) {
         <button type="button" className="btn" onClick={onBack}>
           <ArrowLeft size={14} aria-hidden="true" /> Back to {piece.name}
         </button>
+        <Link href={`/pieces/${piece.id}/templates`} className="btn">
+          <Ruler size={14} aria-hidden="true" /> Templates
+        </Link>
         <span className="flex-1" />
         <span id="paper" className="text-[13px] text-soft">
           Paper
@@ -90,7 +95,7 @@ export function CardScreen({ onBack }: { readonly onBack: () => void }) {
         </div>
         <CardHeats plan={plan} units={units} doubtOf={doubtOf} />
         {plan.findings
-          .filter(({ at }) => !doubtOf(at))
+          .filter(({ at, level }) => !doubtOf(at) && LEVELS[level] !== null)
           .map((finding, i) => (
             <p key={i} className="mt-[1mm]">
               <b>{LEVELS[finding.level]}.</b> {findingText(finding, plan, units)}
@@ -143,7 +148,7 @@ const GAP_MM = 4;
 function CardDrawing({ piece, plan, doubt }: { readonly piece: Piece; readonly plan: Plan; readonly doubt: Doubt | null }) {
   const mount = piece.mounts[0]!;
   const { plan: top, section } = plan.drawing.settings[mount.id]!;
-  const box = boxOf(top.plateEdge);
+  const box = around(top.plateEdge, top.layers);
   const [wide, tall] = [box.right - box.left, box.high - box.low];
   const sectionTall = section.top + section.plate.thickness;
   const [width, height] = [Math.max(wide, 2 * section.plate.half) + 4, tall + sectionTall + GAP_MM + 4];
@@ -162,6 +167,18 @@ function CardDrawing({ piece, plan, doubt }: { readonly piece: Piece; readonly p
         <StoneFill material="agate" id="card-stone" />
         <Millimetres x={2 - box.left + (width - 4 - wide) / 2} y={box.high + 2} scale={CARD_SCALE}>
           <Shape curve={top.plateEdge} fill="#fff" stroke="#333" strokeWidth={0.8} />
+          {top.layers.flatMap(({ id, middles, balls, width }) =>
+            balls.length > 0
+              ? balls.map(({ at, radius }, i) => (
+                  <circle key={`${id}${i}`} cx={at[0]} cy={at[1]} r={radius} fill="#eee" stroke="#333" strokeWidth={0.08} />
+                ))
+              : middles.map((points, i) => (
+                  <g key={`${id}${i}`}>
+                    <Shape points={points} open fill="none" stroke="#333" strokeWidth={width} vectorEffect="none" />
+                    <Shape points={points} open fill="none" stroke="#eee" strokeWidth={width * 0.8} vectorEffect="none" />
+                  </g>
+                )),
+          )}
           <Shape curve={top.wallOutside} fill="#ddd" stroke="#333" strokeWidth={0.8} />
           <Shape curve={top.stone} fill="url(#card-stone)" stroke="#333" strokeWidth={0.8} />
           {top.seam && (

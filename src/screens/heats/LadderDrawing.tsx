@@ -250,10 +250,10 @@ function BandDrawing({ band, x, y }: { readonly band: Band; readonly x: Linear; 
 
 const TAG = 24;
 
-/** The joint's letter at the start of each stretch; letters of bands at the same height stand side by side. */
+/** The joint's letter at the start of each stretch; letters of bands at the same height stand side by side, those that do not fit under the others. */
 function Tags({ band, among, x, y }: { readonly band: Band; readonly among: readonly Band[]; readonly x: Linear; readonly y: Linear }) {
-  const level = (y(band.runs) + y(band.gives)) / 2;
-  return band.stretches.map(({ from }, i) => {
+  const between = (y(band.runs) + y(band.gives)) / 2;
+  return band.stretches.map(({ from, to }, i) => {
     const before = among
       .slice(0, among.indexOf(band))
       .filter(
@@ -261,7 +261,10 @@ function Tags({ band, among, x, y }: { readonly band: Band; readonly among: read
           other.runs === band.runs &&
           other.stretches.some((each) => Math.abs(each.from - from) < 0.01 || (each.from < from && from < each.to)),
       ).length;
-    const cx = x(from) + (from % 1 === 0 ? 32 : 20) + before * TAG;
+    const start = x(from) + (from % 1 === 0 ? 32 : 20);
+    const fits = Math.max(1, Math.floor((x(to) - start + TAG / 2) / TAG));
+    const cx = start + (before % fits) * TAG;
+    const level = between + Math.floor(before / fits) * TAG;
     return (
       <g key={i}>
         <rect x={cx - 10} y={level - 10} width={20} height={20} rx={3} fill="#1b2225" />

@@ -42,6 +42,7 @@ const LOADS: Readonly<Record<StageId, () => Promise<{ default: ComponentType<Sta
   heats: () => import("../heats/HeatsStage").then(({ HeatsStage }) => ({ default: HeatsStage })),
   making: () => import("../making/MakingStage").then(({ MakingStage }) => ({ default: MakingStage })),
 };
+const TemplatesScreen = lazy(() => import("../templates/TemplatesScreen").then((each) => ({ default: each.TemplatesScreen })));
 const loadCard = () => import("../card/CardScreen").then(({ CardScreen }) => ({ default: CardScreen }));
 const CardScreen = lazy(loadCard);
 
@@ -89,6 +90,10 @@ function PlannedPiece({ id, planned }: { readonly id: string; readonly planned: 
     },
     [id, session],
   );
+  const openTemplates = useCallback(() => {
+    session.commit();
+    window.history.pushState(null, "", `/pieces/${id}/templates`);
+  }, [id, session]);
   const along = (by: 1 | -1) => {
     const next = stages[stages.indexOf(stage) + by];
     if (next) go(next);
@@ -105,18 +110,19 @@ function PlannedPiece({ id, planned }: { readonly id: string; readonly planned: 
         const told = figure && ifSure(doubtAmong([`${mount}.${key}`, key], doubtOf), figureText(key, figure, units));
         return told ? [{ group: "Figures", name, detail: told, go: () => go(at) }] : [];
       }),
+      { group: "Commands", name: "Templates at true size", go: openTemplates },
       { group: "Commands", name: "Undo", go: undoing.undo },
       { group: "Commands", name: "Redo", go: undoing.redo },
     ]);
-  }, [offer, piece, plan, mount, units, doubtOf, go, undoing]);
+  }, [offer, piece, plan, mount, units, doubtOf, go, undoing, openTemplates]);
   useEffect(() => () => offer(() => []), [offer]);
   const entries = stemOf(piece, planned, mount, units, done, doubtOf);
-  useTitle(printable(piece.name), asked === "card" ? "Card" : STAGE_NAMES[stage]);
+  useTitle(printable(piece.name), asked === "card" ? "Card" : asked === "templates" ? "Templates" : STAGE_NAMES[stage]);
   return (
     <PlanProvider value={planned}>
-      {asked === "card" ? (
+      {asked === "card" || asked === "templates" ? (
         <Suspense>
-          <CardScreen onBack={() => go("making")} />
+          {asked === "card" ? <CardScreen onBack={() => go("making")} /> : <TemplatesScreen onBack={() => go("plate")} />}
         </Suspense>
       ) : (
         <main className="frame">

@@ -1,6 +1,9 @@
 "use client";
 
-import { type BenchEntry } from "@/core/piece/bench";
+import { type BenchEntry, SHIPPED } from "@/core/piece/bench";
+import { type Piece } from "@/core/piece/piece";
+import { shapeFaults } from "@/core/stone/shapes/shapes";
+import { outlineOf } from "@/core/stone/stone";
 import { type PieceRecord } from "@/store/keeper";
 import { Millimetres, Shape } from "@/ui/Drawing";
 import { usePlans } from "@/ui/planner";
@@ -31,11 +34,12 @@ export function TrayDrawing({ records, bench, chosen, onChoose, onOpen }: Props)
   const lying = records
     .slice(0, MOST_STONES)
     .map((record) => ({ record, drawn: lyingOn(plans.soon(record.piece, bench), record.piece.mounts[0]!.id) }));
-  const all = lying.reduce((sum, { drawn }) => sum + widthOf(drawn), 0);
-  const tallest = Math.max(1, ...lying.map(({ drawn }) => (drawn?.isPlanned ? drawn.height : 0)));
+  const sizes = lying.map(({ record, drawn }) => sizeOf(record.piece, drawn));
+  const all = sizes.reduce((sum, { width }) => sum + width, 0);
+  const tallest = Math.max(1, ...sizes.map(({ height }) => height));
   const fits = Math.min((width - MARGIN * (lying.length + 1)) / all, 150 / tallest, LARGEST_SCALE);
   const perMm = Math.max(LEAST_SCALE, fits);
-  const slots = lying.map(({ drawn }) => widthOf(drawn) * perMm);
+  const slots = sizes.map((size) => size.width * perMm);
   const spare = Math.max(MARGIN, (width - slots.reduce((a, b) => a + b, 0)) / (lying.length + 1));
   const square = SQUARE_MM * perMm;
   const wholeWidth = Math.max(width, slots.reduce((a, b) => a + b, 0) + spare * (lying.length + 1));
@@ -108,8 +112,20 @@ function lyingOn(attempt: Attempt | null, mount: string): Lying | null {
 }
 
 const NARROWEST_MM = 12;
+/** Outlines of more points than this are not measured before they are planned. */
+const MANY_POINTS = 200;
 
-const widthOf = (lying: Lying | null) => Math.max(lying?.isPlanned ? lying.width : 0, NARROWEST_MM);
+/** What a stone takes of the tray, in mm: before it is planned, as much as it will. */
+function sizeOf({ mounts }: Piece, lying: Lying | null): { readonly width: number; readonly height: number } {
+  const { stone, wall } = mounts[0]!;
+  const { outline: shape } = stone;
+  const isLight = shape.shape !== "free" || shape.points.length <= MANY_POINTS;
+  if (lying?.isPlanned) return { width: Math.max(lying.width, NARROWEST_MM), height: lying.height };
+  if (lying !== null || !isLight || shapeFaults(shape).length > 0) return { width: NARROWEST_MM, height: 0 };
+  const { outline } = outlineOf(stone);
+  const round = 2 * (wall.thickness + (wall.fit ?? SHIPPED.seatOf.fit));
+  return { width: Math.max(outline.extent(0) + round, NARROWEST_MM), height: outline.extent(Math.PI / 2) + round };
+}
 
 function EmptyPlace({ x, isWaiting }: { readonly x: number; readonly isWaiting: boolean }) {
   if (isWaiting) return <ellipse cx={x} cy={122} rx={34} ry={26} fill="none" stroke="#8d989c" strokeDasharray="5 4" strokeWidth={1.5} />;

@@ -1,4 +1,4 @@
-import { type Outline, type Point, outward } from "../../geometry/outline";
+import { type Point, outward } from "../../geometry/outline";
 import { distanceInside } from "../../geometry/polygon";
 import { type Finding, finding } from "../../measure/finding";
 import { type BackAsked, type BackDrawing, type Band, type Stamp } from "./back";
@@ -31,9 +31,23 @@ function besideBand(width: number, band: Band | null, side: 1 | -1): Point {
 
 function stampOn(stamp: Stamp, band: Band | null, edge: readonly Point[]) {
   const at = stamp.at ?? besideBand(stamp.width, band, -1);
+  return { corners: cornersOf(stamp, at), at, clear: stampClear(stamp, at, band, edge) };
+}
+
+/** How far a stamp would lie from the plate's edge and from the carrier's band; below 0 over one of them. */
+export function stampClear(stamp: Stamp, at: Point, band: Band | null, edge: readonly Point[]): number {
   const corners = cornersOf(stamp, at);
-  const inside = Math.min(...sides(corners).map((point) => distanceInside(edge, point)));
-  return { corners, at, clear: Math.min(inside, offBand(corners, band)) };
+  return Math.min(...sides(corners).map((point) => distanceInside(edge, point)), offBand(corners, band));
+}
+
+/** How far a drain would lie inside the wall and from the carrier's band; below 0 over one of them. */
+export function drainClear(diameter: number, at: Point, band: Band | null, wall: readonly Point[]): number {
+  return Math.min(distanceInside(wall, at) - diameter / 2, offBand(acrossDrain(diameter, at, band), band));
+}
+
+function acrossDrain(diameter: number, [x, y]: Point, band: Band | null): Point[] {
+  const [cos, sin] = [Math.cos(band?.along ?? 0), Math.sin(band?.along ?? 0)];
+  return [-1, 1].map((side): Point => [x + (side * diameter * cos) / 2, y + (side * diameter * sin) / 2]);
 }
 
 function cornersOf({ width, height, turn }: Stamp, [x, y]: Point): Point[] {
@@ -86,18 +100,10 @@ function drainFindings(
   { at, diameter }: { readonly at: Point; readonly diameter: number },
 ): Finding[] {
   const part = `${mount}.plate`;
-  const within = insideWall(outline, wall.fit.value, at) - diameter / 2;
+  const within = distanceInside(outward(outline, wall.fit.value).points(), at) - diameter / 2;
   if (within < 0) return [finding("plate.drain-off", "error", part, { over: -within, diameter }, mount)];
-  const reach: Point[] = [-1, 1].map((side): Point => [
-    at[0] + (side * diameter * Math.cos(band?.along ?? 0)) / 2,
-    at[1] + (side * diameter * Math.sin(band?.along ?? 0)) / 2,
-  ]);
-  const off = offBand(reach, band);
+  const off = offBand(acrossDrain(diameter, at, band), band);
   return off < 0 ? [finding("plate.drain-under-hoop", "warning", part, { over: -off, diameter }, mount)] : [];
-}
-
-function insideWall(outline: Outline, fit: number, at: Point): number {
-  return distanceInside(outward(outline, fit).points(), at);
 }
 
 /** Where the stone stands off the plate there is a hollow under it. */

@@ -81,7 +81,7 @@ export const granules: LayerKind = {
         balls: rows.flatMap(({ at }) => at.map((along) => ({ at: line.track.pointAt(along), radius: width / 2 }))),
         onRule: {
           balls: rows.flatMap(({ at }, i) => {
-            const start = line.pieces.slice(0, i).reduce((all, { length }) => all + length, 0);
+            const start = line.pieces.slice(0, i).reduce((all, { length }) => all + length, line.isRound ? width / 2 : 0);
             return at.map((along) => start + along - line.pieces[i]!.along);
           }),
           turns: 0,

@@ -3,6 +3,7 @@ import { type Step } from "../../making/step";
 import { type Reach } from "../../geometry/stepped";
 import { type Outline, type Point, withinOne } from "../../geometry/outline";
 import { tolerance } from "../../measure/tolerances";
+import { type LayerType } from "../../joint/joint";
 import { type Metal } from "../../metal/metals";
 import { type StandingWall } from "../backs/back";
 import { type WallLosses } from "../wall";
@@ -15,8 +16,7 @@ export interface Stretch {
 
 export const ALL_ROUND: readonly Stretch[] = [{ from: 0, to: 1 }];
 
-/** Every kind of ornament that a file can ask for. */
-export type LayerType = "wire" | "twist" | "bead-wire" | "granules";
+export type { LayerType };
 /** A half-round wire lies flat side down. */
 export type WireSection = "round" | "square" | "half-round";
 /** Wire of so many mm, twisted so many turns in 10 mm; or strip [thickness, height], cut every so many notches of a pitch in mm. */
@@ -76,8 +76,7 @@ export interface DrawnLayer {
   readonly onRule: { readonly balls: readonly number[]; readonly turns: number };
   /** Where each stretch can be dragged by; none all round. */
   readonly ends: readonly { readonly from: Point; readonly to: Point }[];
-  /** Whether it lies at a place of the outline. */
-  readonly covers: (at: number) => boolean;
+  readonly extent: readonly Stretch[];
   /** As it is cut through: how far out it starts, and how high it stands. */
   readonly cut: { readonly start: number; readonly height: number; readonly shape: WireSection };
 }
@@ -108,8 +107,9 @@ export function laid(layers: readonly Layer[], wallFace: number): LaidLayer[] {
   }, []);
 }
 
-export function coversPlace(extent: readonly Stretch[]): (at: number) => boolean {
-  return (at) => extent.some(({ from, to }) => [0, 1].some((turn) => at + turn >= from && at + turn <= to));
+/** Whether stretches lie at a place of the outline. */
+export function covers(extent: readonly Stretch[], at: number): boolean {
+  return extent.some(({ from, to }) => [0, 1].some((turn) => at + turn >= from && at + turn <= to));
 }
 
 /** Whether two stretches share more than an end. */

@@ -194,6 +194,11 @@ test("the plate is sawn back once the wall and everything round it are on, and u
   expect(plate("m1.ornament.b")).toBeGreaterThan(2 * plate("hoop.mount.m1"));
 });
 
+test("a plan with ornament can be handed from a worker to the page", () => {
+  const plan = planOf(on(oval, [entry({ type: "twist", width: 1, extent: [[0.1, 0.4]] }), entry({ id: "b", type: "granules" })]));
+  expect(structuredClone(plan.drawing)).toEqual(plan.drawing);
+});
+
 test("each finding exactly at its threshold", () => {
   const beads = (width: number, metal: OrnamentEntry["metal"] = "fine-silver") =>
     codes(on(oval, [entry({ type: "granules", width, metal })]));

@@ -5,7 +5,7 @@ import { type Figures, type Sourced, type Term, single, sum, taken, term } from 
 import { type Finding, finding } from "../../measure/finding";
 import { massOf } from "../../metal/metals";
 import { straightestPlace } from "../seam";
-import { type DrawnLayer, type LayerAsked, type LayerPlan, coversPlace } from "./layer";
+import { type DrawnLayer, type LayerAsked, type LayerPlan } from "./layer";
 import { type MiddleLine, middleLine, pointsAlong } from "./line";
 
 /** What a layer that is bent of wire and cut to length has by its kind. */
@@ -119,7 +119,7 @@ export function bentLayer(asked: LayerAsked, bent: Bent): LayerPlan {
 export function drawnLayer({ mount, layer }: LayerAsked, line: MiddleLine): Omit<DrawnLayer, "cut"> {
   return {
     ...{ id: layer.id, part: layerKey(mount, layer.id), type: layer.type, width: layer.width },
-    covers: coversPlace(layer.extent),
+    extent: layer.extent,
     middles: line.pieces.map((piece) => pointsAlong(line, piece)),
     ...{ strands: [], strandWidth: 0, balls: [], onRule: { balls: [], turns: 0 } },
     ends: line.isRound

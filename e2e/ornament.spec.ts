@@ -1,0 +1,120 @@
+import { readFileSync } from "node:fs";
+import { type Page, expect, test } from "@playwright/test";
+import { field, figure } from "./places";
+
+const list = (page: Page) => page.getByRole("list", { name: "Round the wall, from the wall outward" });
+const rows = (page: Page) => list(page).getByRole("listitem");
+const add = (page: Page, what: string) => page.getByRole("button", { name: what, exact: true }).click();
+const lies = async (page: Page, where: string) => {
+  await page.getByLabel("Lies").click();
+  await page.getByRole("option", { name: where }).click();
+};
+
+test("beads at the ends and a rope at the sides share a band; its end is dragged, the order changed with the keys, all kept over a reload", async ({
+  page,
+}) => {
+  await page.goto("/pieces/tern-ring/plate");
+  await expect(figure(page, "m1.plate.blankLength")).toContainText("18.7");
+  await add(page, "Beads");
+  await field(page, "m1.plate.ornament.beads.width").fill("1.2");
+  await lies(page, "Both ends");
+  await expect(figure(page, "m1.plate.blankLength")).toHaveCount(0);
+  await expect(figure(page, "m1.ornament.beads.count")).toContainText("16");
+  await add(page, "Rope");
+  await field(page, "m1.plate.ornament.rope.from.wire").fill("0.6");
+  await lies(page, "Both sides");
+  await expect(figure(page, "m1.ornament.rope.piece1")).toContainText(/2 × 15\.\d\d/);
+  await expect(page.getByText("one band")).toBeVisible();
+
+  const end = page.getByRole("slider", { name: "Rope, stretch 1, end" });
+  const before = await end.getAttribute("aria-valuenow");
+  const { x, y, width, height } = (await end.boundingBox())!;
+  await page.mouse.move(x + width / 2, y + height / 2);
+  await page.mouse.down();
+  await page.mouse.move(x + width / 2 + 30, y + height / 2 - 8, { steps: 6 });
+  await page.mouse.up();
+  expect(Number(await end.getAttribute("aria-valuenow"))).toBeLessThan(Number(before));
+  await expect(figure(page, "m1.ornament.rope.cutLength")).toContainText("+");
+  await page.keyboard.press("Control+z");
+  await expect(end).toHaveAttribute("aria-valuenow", before!);
+  await end.focus();
+  await page.keyboard.press("ArrowRight");
+  await expect(end).toHaveAttribute("aria-valuenow", String(Number(before) - 0.005));
+  await page.keyboard.press("ArrowLeft");
+
+  await expect(rows(page)).toContainText(["Beads", "Rope"]);
+  await page.getByRole("button", { name: "Move rope" }).focus();
+  await page.keyboard.press("Space");
+  await expect(page.getByText("Rope goes to place 2 of 2 from the wall")).toBeAttached();
+  await page.keyboard.press("ArrowUp");
+  await expect(page.getByText("Rope goes to place 1 of 2 from the wall")).toBeAttached();
+  await page.keyboard.press("Space");
+  await expect(rows(page)).toContainText(["Rope", "Beads"]);
+  await expect(page.getByText("Kept on this device")).toBeVisible();
+  await page.reload();
+  await expect(rows(page)).toContainText(["Rope", "Beads"]);
+  await expect(figure(page, "m1.plate.blankLength")).toContainText("21.1");
+  await page.getByRole("button", { name: /Heats/ }).click();
+  await expect(page.getByText("rope to plate", { exact: false }).first()).toBeVisible();
+});
+
+test("beads that leave a gap take the size that closes; a wrong stretch is told, a taken away one comes back with undo", async ({
+  page,
+}) => {
+  await page.goto("/pieces/plover-ring/plate");
+  await add(page, "Beads");
+  await expect(figure(page, "m1.ornament.beads.gap")).not.toContainText("0.00 left over");
+  await page.getByRole("button", { name: /they close exactly/ }).click();
+  await expect(figure(page, "m1.ornament.beads.gap")).toContainText("0.00 left over");
+  await expect(page.getByRole("button", { name: /they close exactly/ })).toHaveCount(0);
+  await field(page, "m1.plate.ornament.beads.width").fill("0.5");
+  await expect(page.getByText("Beads of 0.50 mm are hard to solder.")).toBeVisible();
+  await page.getByRole("button", { name: "Take away" }).click();
+  await expect(rows(page)).toHaveCount(0);
+  await page.keyboard.press("Control+z");
+  await expect(rows(page)).toHaveCount(1);
+});
+
+test("a back is opened on a ledge and the stone rises; a stamp is refused where the hoop goes, and dragged clear of it", async ({
+  page,
+}) => {
+  await page.goto("/pieces/tern-ring/plate");
+  await page.getByLabel("Finish").click();
+  await page.getByRole("option", { name: "Open" }).click();
+  await expect(figure(page, "m1.ledge.cutLength")).toContainText("42.5");
+  await expect(figure(page, "m1.ledge.backShown")).toContainText("79");
+  await expect(page.getByText("The ledge hides 21% of the back.")).toBeVisible();
+  await field(page, "m1.plate.ledge.width").fill("0.6");
+  await expect(page.getByText("The ledge hides")).toHaveCount(0);
+  await page.getByRole("button", { name: /Wall strip/ }).click();
+  await expect(field(page, "m1.wall.lift")).toHaveValue("0.80");
+  await field(page, "m1.wall.lift").fill("0.5");
+  await expect(page.getByRole("alert").filter({ hasText: "ledge's height" })).toBeVisible();
+  await field(page, "m1.wall.lift").fill("0.8");
+  await page.getByRole("button", { name: /Plate open/ }).click();
+  await page.getByLabel("Finish").click();
+  await page.getByRole("option", { name: "Flush" }).click();
+  await expect(page.getByText("The stone stands 0.80 mm off the plate over a closed hollow.")).toBeVisible();
+  await field(page, "m1.plate.drain.diameter").fill("1");
+  await expect(page.getByText("over a closed hollow")).toHaveCount(0);
+  await field(page, "m1.plate.stamp.width").fill("3");
+  const stamp = page.getByRole("slider", { name: "Stamp" });
+  const { x, y, width, height } = (await stamp.boundingBox())!;
+  await page.mouse.move(x + width / 2, y + height / 2);
+  await page.mouse.down();
+  await page.mouse.move(x + width / 2 - 40, y + height / 2, { steps: 5 });
+  await expect(page.getByText("Stamp must lie on the plate, clear of the hoop.")).toBeVisible();
+  await page.mouse.move(x + width / 2 + 10, y + height / 2 + 6, { steps: 5 });
+  await page.mouse.up();
+  await expect(page.getByText(/stamp, 0\.\d\d mm clear|stamp, 1\.\d\d mm clear/)).toBeVisible();
+  const download = page.waitForEvent("download");
+  await page.getByRole("button", { name: "More" }).click();
+  await page.getByRole("menuitem", { name: "Save file" }).click();
+  const saved = JSON.parse(readFileSync(await (await download).path(), "utf8")) as { mounts: [{ plate: Record<string, unknown> }] };
+  expect(saved.mounts[0].plate).toMatchObject({
+    style: "flush",
+    ledge: { width: 0.6 },
+    stamp: { width: 3, height: 1.5 },
+    drain: { diameter: 1 },
+  });
+});

@@ -1,0 +1,257 @@
+import { type Box, type Curve, type Stroke, boxOf } from "@/core/geometry/curve";
+import { type Point } from "@/core/geometry/outline";
+import { type Blank, type BlankMark } from "@/core/measure/blank";
+import { figureOf } from "@/core/measure/figure";
+import { type Mount, type Piece } from "@/core/piece/piece";
+import { type Plan, hoopIn } from "@/core/piece/plan";
+import { type Doubt, type DoubtOf, SURE } from "@/core/piece/doubt";
+import { DOUBTS } from "@/words/doubt";
+import { BLANK_MARKS } from "@/words/marks";
+import { LAYER_NAMES, METAL_NAMES, capital } from "@/words/names";
+import { type Units, lengthUnit, showLength } from "@/words/show";
+import { bareIn } from "@/words/steps";
+
+/** What a line on a template is: sawn or cut along, an edge it is worked to, or only marked. */
+export type LineKind = "cut" | "edge" | "mark";
+
+export interface TemplateLine {
+  readonly curve: Curve;
+  readonly isClosed: boolean;
+  readonly kind: LineKind;
+}
+
+export interface TemplateLabel {
+  readonly at: Point;
+  readonly text: string;
+  /** mm high. */
+  readonly size: number;
+  readonly isMiddle: boolean;
+}
+
+/** One thing to be cut, at true size: exact lines in mm, y upward. */
+export interface Template {
+  /** Its part, as it may stand in a file's name. */
+  readonly id: string;
+  readonly title: string;
+  readonly lines: readonly TemplateLine[];
+  readonly labels: readonly TemplateLabel[];
+  readonly box: Box;
+}
+
+interface Told {
+  readonly plan: Plan;
+  readonly units: Units;
+  readonly doubtOf: DoubtOf;
+}
+
+/** All that is cut of a piece, in the order it is made: plates, walls, ledges, ornament, and the hoop's blank. */
+export function templatesOf(piece: Piece, plan: Plan, units: Units, doubtOf: DoubtOf = SURE): Template[] {
+  const told = { plan, units, doubtOf };
+  const isOnly = piece.mounts.length === 1;
+  return [...piece.mounts.flatMap((mount) => ofMount(told, mount, isOnly ? "" : `${mount.id}-`)), ...hoopBlank(told, piece)];
+}
+
+function ofMount(told: Told, mount: Mount, before: string): Template[] {
+  const { plan } = told;
+  const { kind } = plan.settled.mounts[mount.id]!.back;
+  return [
+    ...(kind === "plate" ? [plateTemplate(told, mount, before)] : []),
+    ...wallTemplate(told, mount, before),
+    ...(kind === "open" ? [ledgeTemplate(told, mount, before)] : []),
+    ...ornamentTemplates(told, mount, before),
+  ];
+}
+
+/** A line from one point to others; closed it goes back to the first. */
+function through(points: readonly Point[]): Curve {
+  const [from, ...rest] = points as [Point, ...Point[]];
+  return { from, strokes: rest.map((to): Stroke => ({ kind: "line", to })) };
+}
+
+function circleAt([x, y]: Point, radius: number): Curve {
+  const half = (start: number): Stroke => ({ kind: "arc", x, y, radius, start, sweep: Math.PI });
+  return { from: [x + radius, y], strokes: [half(0), half(Math.PI)] };
+}
+
+const TEXT = 2;
+
+function template(
+  id: string,
+  title: string,
+  lines: readonly TemplateLine[],
+  labels: readonly TemplateLabel[],
+  doubt: Doubt | null,
+): Template {
+  const boxes = lines.map(({ curve }) => boxOf(curve));
+  const box = boxes.reduce((a, b) => ({
+    left: Math.min(a.left, b.left),
+    right: Math.max(a.right, b.right),
+    low: Math.min(a.low, b.low),
+    high: Math.max(a.high, b.high),
+  }));
+  return { id, title: doubt ? `${title}: ${DOUBTS[doubt]}, do not cut` : title, lines, labels, box };
+}
+
+function plateTemplate({ plan, units, doubtOf }: Told, mount: Mount, before: string): Template {
+  const { plan: drawn } = plan.drawing.settings[mount.id]!;
+  const { stamp, drain } = drawn.back;
+  const key = (name: string) => `${mount.id}.plate.${name}`;
+  const bare = bareIn(plan, units, doubtOf);
+  const { back } = plan.settled.mounts[mount.id]!;
+  return template(
+    `${before}plate`,
+    `Plate, blank ${bare(key("blankLength"))} × ${bare(key("blankWidth"))} ${lengthUnit(units)}, ${METAL_NAMES[back.metal]} ${showLength(back.thickness, "measured", units)}`,
+    [
+      { curve: drawn.sawLine, isClosed: true, kind: "cut" },
+      { curve: drawn.plateEdge, isClosed: true, kind: "edge" },
+      { curve: drawn.wallOutside, isClosed: true, kind: "mark" },
+      ...drawn.layers.flatMap(({ balls, middles }): TemplateLine[] =>
+        balls.length > 0
+          ? balls.map(({ at, radius }) => ({ curve: circleAt(at, radius), isClosed: true, kind: "mark" }))
+          : middles.map((points) => ({ curve: through(points), isClosed: false, kind: "mark" })),
+      ),
+      ...(stamp ? [{ curve: through(stamp.corners), isClosed: true, kind: "mark" } as const] : []),
+      ...(drain ? [{ curve: circleAt(drain.at, drain.diameter / 2), isClosed: true, kind: "cut" } as const] : []),
+    ],
+    stamp ? [{ at: stamp.at, text: "stamp", size: TEXT * 0.6, isMiddle: true }] : [],
+    doubtOf(key("blankLength")),
+  );
+}
+
+/** A strip as it lies on a rule: its ends, what it loses, and its marks with their names. */
+function strip(blank: Blank, tall: number, top: readonly Point[] | null): { lines: TemplateLine[]; labels: TemplateLabel[] } {
+  const upper: readonly Point[] = top
+    ? [...top].reverse()
+    : [
+        [blank.length, tall],
+        [0, tall],
+      ];
+  const upright = (at: number, kind: LineKind): TemplateLine => ({
+    curve: through([
+      [at, 0],
+      [at, heightAt(upper, at, tall)],
+    ]),
+    isClosed: false,
+    kind,
+  });
+  const inside = (at: number) => at > EDGE && at < blank.length - EDGE;
+  return {
+    lines: [
+      { curve: through([[0, 0], [blank.length, 0], ...upper]), isClosed: true, kind: "cut" },
+      ...blank.losses.flatMap(({ from, to }) => [from, to].filter(inside).map((at) => upright(at, "mark"))),
+      ...blank.marks.filter(({ at }) => inside(at)).map(({ at, code }) => upright(at, code === "cut" ? "cut" : "mark")),
+      ...blank.gathers.map(({ from, to }): TemplateLine => ({
+        curve: through([
+          [from, tall * GATHERS_AT],
+          [to, tall * GATHERS_AT],
+        ]),
+        isClosed: false,
+        kind: "mark",
+      })),
+    ],
+    labels: apart(blank.marks).map(({ at, code }) => ({
+      at: [at + 0.4, -TEXT - 0.4],
+      text: BLANK_MARKS[code],
+      size: TEXT,
+      isMiddle: false,
+    })),
+  };
+}
+
+const EDGE = 1e-6;
+/** Where along a strip's height the runs that gather are marked. */
+const GATHERS_AT = 0.92;
+
+/** Marks whose words do not run into the one before; a cut needs no word. */
+function apart(marks: Blank["marks"]): { at: number; code: BlankMark }[] {
+  let end = -Infinity;
+  return marks.flatMap((mark) => {
+    if (mark.code === "cut" || mark.at < end) return [];
+    end = mark.at + BLANK_MARKS[mark.code].length * TEXT * LETTER;
+    return [{ ...mark }];
+  });
+}
+
+/** A letter's width, as a share of its height. */
+const LETTER = 0.55;
+
+function heightAt(top: readonly Point[], at: number, tall: number): number {
+  const rising = [...top].sort(([a], [b]) => a - b);
+  const next = rising.findIndex(([along]) => along >= at);
+  if (next <= 0) return rising[0]?.[1] ?? tall;
+  const [[ax, ay], [bx, by]] = [rising[next - 1]!, rising[next]!];
+  return bx === ax ? by : ay + ((by - ay) * (at - ax)) / (bx - ax);
+}
+
+function wallTemplate({ plan, units, doubtOf }: Told, mount: Mount, before: string): Template[] {
+  const { wall } = plan.settled.mounts[mount.id]!;
+  const { top, plan: drawn } = plan.drawing.settings[mount.id]!;
+  if (drawn.seam === null) return [];
+  const blank = plan.drawing.laid[`${mount.id}.wall`]!;
+  const key = (name: string) => `${mount.id}.wall.${name}`;
+  const tall = figureOf(plan.figures, key("cutHeight")).value;
+  const edge = top && cutEdge(top, blank, wall.losses.foot.value + wall.losses.top.value);
+  const bare = bareIn(plan, units, doubtOf);
+  const drawing = strip(blank, tall, edge);
+  return [
+    template(
+      `${before}wall`,
+      `Wall, ${bare(key("cutLength"))} × ${bare(key("cutHeight"))} ${lengthUnit(units)}, ${METAL_NAMES[wall.metal]} ${showLength(wall.thickness, "measured", units)}`,
+      drawing.lines,
+      [...drawing.labels, ...(edge ? heights(edge, blank, units) : [])],
+      doubtOf(key("cutLength")) ?? doubtOf(key("cutHeight")),
+    ),
+  ];
+}
+
+/** The edge that an uneven stone's strip is cut to: what foot and top lose stands above it, and it goes on level past both ends. */
+function cutEdge(top: readonly Point[], blank: Blank, losses: number): Point[] {
+  const lead = blank.losses[0]!.to;
+  const raised = top.map(([along, up]): Point => [along + lead, up + losses]);
+  return [[0, raised[0]![1]], ...raised, [blank.length, raised.at(-1)![1]]];
+}
+
+const EVERY = 5;
+
+/** How high the edge stands at the seam, at points, and every 5 mm. */
+function heights(edge: readonly Point[], blank: Blank, units: Units): TemplateLabel[] {
+  const marked = blank.marks.filter(({ code }) => code === "seam" || code === "point" || code === "notch").map(({ at }) => at);
+  const even = Array.from({ length: Math.floor(blank.length / EVERY) }, (_, i) => (i + 1) * EVERY);
+  const clear = even.filter((at) => marked.every((other) => Math.abs(other - at) > EVERY / 2));
+  return [...marked, ...clear].map((at) => {
+    const up = heightAt(edge, at, 0);
+    return { at: [at, up + 0.5], text: showLength(up, "measured", units), size: TEXT * 0.7, isMiddle: true };
+  });
+}
+
+function ledgeTemplate({ plan, units, doubtOf }: Told, mount: Mount, before: string): Template {
+  const { ledge } = plan.settled.mounts[mount.id]!.back;
+  const key = `${mount.id}.ledge.cutLength`;
+  const { lines, labels } = strip(plan.drawing.laid[`${mount.id}.ledge`]!, ledge?.width ?? 1, null);
+  const title = `Ledge, ${bareIn(plan, units, doubtOf)(key)} ${lengthUnit(units)}`;
+  return template(`${before}ledge`, title, lines, labels, doubtOf(key));
+}
+
+function ornamentTemplates({ plan, units, doubtOf }: Told, mount: Mount, before: string): Template[] {
+  return plan.drawing.settings[mount.id]!.plan.layers.map(({ id, part, type, width, onRule }) => {
+    const key = `${part}.${type === "granules" ? "netLength" : "cutLength"}`;
+    const { lines, labels } = strip(plan.drawing.laid[part]!, width, null);
+    const balls = type === "granules" ? onRule.balls : [];
+    return template(
+      `${before}${id}`,
+      `${capital(LAYER_NAMES[type])}, ${bareIn(plan, units, doubtOf)(key)} ${lengthUnit(units)}, ${showLength(width, "measured", units)} wide`,
+      [...lines, ...balls.map((at): TemplateLine => ({ curve: circleAt([at, width / 2], width / 2), isClosed: true, kind: "mark" }))],
+      labels,
+      doubtOf(key),
+    );
+  });
+}
+
+function hoopBlank({ plan, units, doubtOf }: Told, { carrier }: Piece): Template[] {
+  const hoop = hoopIn(plan);
+  if (carrier.type !== "hoop" || !hoop) return [];
+  const { section, metal } = hoop.settled;
+  const { lines, labels } = strip(plan.drawing.laid.hoop!, section.width, null);
+  const title = `Hoop's blank, ${bareIn(plan, units, doubtOf)("hoop.cutLength")} × ${showLength(section.width, "measured", units)} ${lengthUnit(units)}, ${METAL_NAMES[metal]}`;
+  return [template("hoop", title, lines, labels, doubtOf("hoop.cutLength"))];
+}

@@ -1,0 +1,106 @@
+"use client";
+
+import { type DrawnLayer } from "@/core/mount/layers/layer";
+import { type Point } from "@/core/geometry/outline";
+import { Shape } from "@/ui/Drawing";
+
+const EDGE = "#5b6769";
+const METAL = "#dfe5e7";
+
+/** What beads are filled with: lit from above. */
+export function BeadFill() {
+  return (
+    <radialGradient id="bead" cx=".36" cy=".64" r=".75">
+      <stop offset="0" stopColor="#ffffff" />
+      <stop offset=".5" stopColor="#c3cbcf" />
+      <stop offset="1" stopColor="#7d888c" />
+    </radialGradient>
+  );
+}
+
+/** An ornament where it lies, in millimetres: wires with their light, a rope with its lay, beads one by one. */
+export function LayerShapes({ layer, isChosen }: { readonly layer: DrawnLayer; readonly isChosen: boolean }) {
+  const { middles, strands, strandWidth, balls, width, part, cut } = layer;
+  const wires = strands.length > 0 ? strands : balls.length > 0 ? [] : middles;
+  const thick = strands.length > 0 ? strandWidth : width;
+  return (
+    <g>
+      {middles.map((points, i) => (
+        <Shape
+          key={i}
+          points={points}
+          open
+          fill="none"
+          stroke={isChosen ? "#0b5d66" : "transparent"}
+          strokeOpacity={isChosen ? 0.28 : 0}
+          strokeWidth={width + (isChosen ? HALO : 0)}
+          vectorEffect="none"
+          lights={part}
+        />
+      ))}
+      {wires.map((points, i) => (
+        <g key={i} pointerEvents="none">
+          <Shape points={points} open fill="none" stroke={EDGE} strokeWidth={thick} vectorEffect="none" />
+          <Shape points={points} open fill="none" stroke={METAL} strokeWidth={thick * 0.82} vectorEffect="none" />
+          {cut.shape !== "square" && (
+            <Shape points={points} open fill="none" stroke="#ffffff" strokeWidth={thick * 0.28} vectorEffect="none" />
+          )}
+        </g>
+      ))}
+      {balls.map(({ at: [cx, cy], radius }, i) => (
+        <circle key={i} cx={cx} cy={cy} r={radius} fill="url(#bead)" stroke={EDGE} strokeWidth={radius * 0.08} pointerEvents="none" />
+      ))}
+    </g>
+  );
+}
+
+/** mm that show round what is chosen. */
+const HALO = 0.3;
+
+interface OnRuleProps {
+  readonly layer: DrawnLayer;
+  readonly length: number;
+  readonly height: number;
+}
+
+/** The same along a rule, in mm along and up. */
+export function LayerOnRule({ layer, length, height }: OnRuleProps) {
+  const { balls, turns } = layer.onRule;
+  const middle = height / 2;
+  if (turns > 0) {
+    return (
+      <g pointerEvents="none">
+        {lay(turns, length, middle, layer.strandWidth / 2).map((points, i) => (
+          <g key={i}>
+            <Shape points={points} open fill="none" stroke={EDGE} strokeWidth={layer.strandWidth} vectorEffect="none" />
+            <Shape points={points} open fill="none" stroke={METAL} strokeWidth={layer.strandWidth * 0.82} vectorEffect="none" />
+            <Shape points={points} open fill="none" stroke="#ffffff" strokeWidth={layer.strandWidth * 0.28} vectorEffect="none" />
+          </g>
+        ))}
+      </g>
+    );
+  }
+  return (
+    <g pointerEvents="none">
+      {balls.map((at) => (
+        <circle key={at} cx={at} cy={middle} r={layer.width / 2} fill="url(#bead)" stroke={EDGE} strokeWidth={layer.width * 0.03} />
+      ))}
+    </g>
+  );
+}
+
+const POINTS_A_HALF = 8;
+
+/** Half turns of both wires along a straight rope, those that pass under first. */
+function lay(turns: number, length: number, middle: number, aside: number): Point[][] {
+  const half = 1 / (2 * turns);
+  const count = Math.ceil(length / half) + 1;
+  const run = (n: number, side: 1 | -1) =>
+    Array.from({ length: POINTS_A_HALF + 1 }, (_, k): Point => {
+      const s = Math.min(length, Math.max(0, (n - 0.5 + k / POINTS_A_HALF) * half));
+      return [s, middle + side * aside * Math.sin(2 * Math.PI * turns * s)];
+    });
+  const over = (n: number): 1 | -1 => (n % 2 === 0 ? 1 : -1);
+  const all = Array.from({ length: count }, (_, n) => n);
+  return [...all.map((n) => run(n, over(n) === 1 ? -1 : 1)), ...all.map((n) => run(n, over(n)))];
+}

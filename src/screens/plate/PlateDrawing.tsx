@@ -1,0 +1,129 @@
+"use client";
+
+import { type Curve, boxOf } from "@/core/geometry/curve";
+import { type Point } from "@/core/geometry/outline";
+import { figureOf } from "@/core/measure/figure";
+import { type Mount } from "@/core/piece/piece";
+import { Dimension } from "@/ui/Dimension";
+import { Millimetres, Shape, Word, scaleText } from "@/ui/Drawing";
+import { PlanAndSection } from "@/ui/PlanAndSection";
+import { SettingSection } from "@/ui/SectionView";
+import { usePlan } from "@/ui/plan";
+import { useUnits } from "@/ui/tray";
+import { type Size } from "@/ui/useSize";
+import { bareIn } from "@/words/steps";
+import { BackView } from "./BackView";
+import { BeadFill, LayerShapes } from "./LayerShapes";
+import { StretchHandles } from "./StretchHandles";
+
+function boxed(curve: Curve): Point[] {
+  const { left, right, low, high } = boxOf(curve);
+  return [
+    [left, low],
+    [right, low],
+    [right, high],
+    [left, high],
+  ];
+}
+
+interface Props {
+  readonly size: Size;
+  readonly mount: Mount;
+  readonly chosen: string | null;
+}
+
+/** The back in plan with what lies on it, in section, and from behind. */
+export function PlateDrawing({ size, mount, chosen }: Props) {
+  const planned = usePlan();
+  const bare = bareIn(planned, useUnits());
+  const isPlate = planned.settled.mounts[mount.id]!.back.kind === "plate";
+  const ornament = mount.plate.ornament ?? [];
+  const entry = ornament.find(({ id }) => id === chosen);
+  return (
+    <PlanAndSection size={size} mount={mount} label="The plate in plan and section" hasBack={isPlate}>
+      {({ drawing, plan, section, back }) => {
+        const corners = boxed(drawing.plan.sawLine).map(
+          ([x, y]) => [plan.x + x * plan.scale.perMm, plan.y - y * plan.scale.perMm] as const,
+        );
+        const [low, high] = [corners[0]!, corners[2]!];
+        const { plate } = drawing.section;
+        const { perMm } = section.scale;
+        const chosenLayer = drawing.plan.layers.find(({ id }) => id === chosen);
+        return (
+          <>
+            <defs>
+              <BeadFill />
+            </defs>
+            <Millimetres x={plan.x} y={plan.y} scale={plan.scale}>
+              {isPlate && (
+                <>
+                  <Shape points={boxed(drawing.plan.sawLine)} fill="#dfe4e6" fillOpacity={0.45} stroke="#6f7a7e" lights="blank" />
+                  <Shape curve={drawing.plan.sawLine} fill="none" stroke="#5b6769" strokeDasharray="5 4" lights="saw" />
+                  <Shape curve={drawing.plan.plateEdge} fill="url(#metal)" stroke="#1b2225" lights="plate" />
+                </>
+              )}
+              {drawing.plan.layers.map((layer) => (
+                <LayerShapes key={layer.id} layer={layer} isChosen={layer.id === chosen} />
+              ))}
+              <Shape curve={drawing.plan.wallOutside} fill={isPlate ? "none" : "url(#metal)"} stroke="#6f7a7e" lights="wall" />
+              <Shape curve={drawing.plan.wallInside} fill={isPlate ? "none" : "#fbfcfb"} stroke="#6f7a7e" />
+              <Shape curve={drawing.plan.stone} fill="url(#stone)" fillOpacity={0.55} stroke="#00000033" />
+              {drawing.plan.opening.map((curve, i) => (
+                <Shape key={i} curve={curve} fill="none" stroke="#1b2225" strokeDasharray="4 3" lights="ledge" />
+              ))}
+              {entry && chosenLayer && (
+                <StretchHandles
+                  mount={mount.id}
+                  layer={chosenLayer}
+                  entry={entry}
+                  others={ornament.filter((each) => each !== entry)}
+                  places={drawing.plan.places}
+                />
+              )}
+            </Millimetres>
+            {isPlate ? (
+              <>
+                <Dimension from={low[0]} to={high[0]} at={low[1] + 24} text={bare(`${mount.id}.plate.blankLength`)} lights="blank" />
+                <Dimension
+                  from={high[1]}
+                  to={low[1]}
+                  at={high[0] + 26}
+                  text={bare(`${mount.id}.plate.blankWidth`)}
+                  lights="blank"
+                  isUpright
+                />
+                <Word x={high[0]} y={high[1] - 8} textAnchor="end">
+                  blank, dashed: saw line
+                </Word>
+              </>
+            ) : (
+              <Word x={14} y={42}>
+                dashed: the ledge&apos;s inner edge
+              </Word>
+            )}
+            <Millimetres x={section.x} y={section.y} scale={section.scale}>
+              <SettingSection section={drawing.section} scale={section.scale} />
+            </Millimetres>
+            {isPlate && (
+              <Dimension
+                from={section.x - plate.half * perMm}
+                to={section.x + plate.half * perMm}
+                at={section.y + plate.thickness * perMm + 24}
+                text={figureOf(planned.figures, `${mount.id}.plate.width`) && bare(`${mount.id}.plate.width`)}
+                lights="plate"
+              />
+            )}
+            {back && (
+              <>
+                <Word x={back.captionX} y={back.captionY}>
+                  Back, {scaleText(back.scale)}; dashed: wall and hoop
+                </Word>
+                <BackView mount={mount} drawing={drawing} x={back.x} y={back.y} scale={back.scale} />
+              </>
+            )}
+          </>
+        );
+      }}
+    </PlanAndSection>
+  );
+}

@@ -1,0 +1,169 @@
+"use client";
+
+import { type Draft as Editable } from "immer";
+import { Ruler } from "lucide-react";
+import Link from "next/link";
+import { METALS, type Metal } from "@/core/metal/metals";
+import { type Mount, type PlateEntry } from "@/core/piece/piece";
+import { ChoiceField } from "@/ui/ChoiceField";
+import { MeasureField } from "@/ui/MeasureField";
+import { lengthField, optionalLengthField } from "@/ui/fields";
+import { usePlan } from "@/ui/plan";
+import { useSession, useSessionState } from "@/ui/session";
+import { useUnits } from "@/ui/tray";
+import { METAL_NAMES, capital } from "@/words/names";
+import { degrees, showTemperature } from "@/words/show";
+import { OrnamentList } from "./OrnamentList";
+import { OrnamentMeasures } from "./OrnamentMeasures";
+import { Stack } from "./Stack";
+
+const PLATE_METALS: readonly Metal[] = ["sterling", "fine-silver", "sterling-935", "copper", "brass"];
+const METAL_OPTIONS = PLATE_METALS.map((value) => ({ value, text: capital(METAL_NAMES[value]) }));
+
+const STYLE_ADVICE = { flush: "filed back to the wall", border: "a plain border all round", open: "a ledge, and no plate" } as const;
+/** What is asked for where nobody said: sizes that makers use (mm). */
+const USUAL = {
+  border: 1,
+  ledge: { width: 0.8, height: 0.8, metal: "sterling" },
+  stamp: { width: 4, height: 1.5 },
+  drain: { diameter: 1 },
+} as const;
+
+interface Props {
+  readonly mount: Mount;
+  readonly chosen: string | null;
+  readonly onChoose: (id: string | null) => void;
+}
+
+export function PlateMeasures({ mount, chosen, onChoose }: Props) {
+  const { id, plate } = mount;
+  const session = useSession();
+  const units = useUnits();
+  const settled = usePlan().settled.mounts[id]!.back;
+  const change = (recipe: (plate: Editable<PlateEntry>) => void) =>
+    session.change((piece) => recipe(piece.mounts.find((each) => each.id === id)!.plate));
+  const field = (name: "thickness" | "border" | "sawMargin") =>
+    lengthField(`${id}.plate.${name}`, units, (piece, value) => {
+      piece.mounts.find((each) => each.id === id)!.plate[name] = value;
+    });
+  const entry = (plate.ornament ?? []).find((each) => each.id === chosen);
+  const isOpen = plate.style === "open";
+  return (
+    <>
+      <h2 className="section-head">Back</h2>
+      <ChoiceField
+        label="Finish"
+        hint={STYLE_ADVICE[plate.style]}
+        value={plate.style}
+        options={[
+          { value: "flush", text: "Flush" },
+          { value: "border", text: "Border" },
+          { value: "open", text: "Open" },
+        ]}
+        onChoose={(style) =>
+          session.change((piece) => {
+            const { plate: each, wall } = piece.mounts.find((own) => own.id === id)!;
+            each.style = style;
+            if (style === "border") each.border = each.border || USUAL.border;
+            if (style !== "open") return;
+            each.ledge ??= { ...USUAL.ledge };
+            // The stone stands on the ledge: a lift of less is no longer one.
+            if (wall.lift !== undefined && wall.lift < each.ledge.height) delete wall.lift;
+          })
+        }
+      />
+      {isOpen ? (
+        <LedgeMeasures mount={mount} />
+      ) : (
+        <>
+          <ChoiceField
+            label="Metal"
+            hint={`starts to melt at ${showTemperature(METALS[plate.metal].solidus, units)} ${degrees(units)}`}
+            value={plate.metal}
+            options={METAL_OPTIONS}
+            onChoose={(metal) => change((each) => void (each.metal = metal))}
+          />
+          <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
+            <MeasureField field={field("thickness")} label="Thick" value={plate.thickness} lights="plate" shape="compact" />
+            <MeasureField field={field("sawMargin")} label="Saw" value={settled.sawMargin.value} lights="saw" shape="compact" />
+          </div>
+        </>
+      )}
+      <h2 className="section-head">From the stone outward</h2>
+      <Stack mount={id} />
+      <OrnamentList mount={mount} chosen={chosen} onChoose={onChoose} />
+      {plate.style === "border" && (
+        <MeasureField field={field("border")} label="Border" hint="outside all that" value={settled.border.value} lights="plate" />
+      )}
+      {entry && <OrnamentMeasures key={entry.id} mount={mount} entry={entry} onGone={() => onChoose(null)} />}
+      {!isOpen && <StruckMeasures mount={mount} />}
+      <Templates />
+    </>
+  );
+}
+
+/** The way to what is printed. */
+function Templates() {
+  const piece = useSessionState((state) => state.piece.id);
+  return (
+    <Link href={`/pieces/${piece}/templates`} className="btn btn-small mt-2">
+      <Ruler size={13} aria-hidden="true" /> Templates at true size
+    </Link>
+  );
+}
+
+function LedgeMeasures({ mount: { id, plate } }: { readonly mount: Mount }) {
+  const session = useSession();
+  const units = useUnits();
+  const { ledge } = plate;
+  if (!ledge) return null;
+  const field = (name: "width" | "height") =>
+    lengthField(`${id}.plate.ledge.${name}`, units, (piece, value) => {
+      const own = piece.mounts.find((each) => each.id === id)!.plate.ledge;
+      if (own) own[name] = value;
+    });
+  return (
+    <>
+      <MeasureField field={field("width")} label="Ledge, wide" hint="reaches in from the wall" value={ledge.width} lights="ledge" />
+      <MeasureField field={field("height")} label="Ledge, tall" hint="raises the stone" value={ledge.height} lights="ledge" />
+      <ChoiceField
+        label="Metal"
+        value={ledge.metal}
+        options={METAL_OPTIONS}
+        onChoose={(metal) =>
+          session.change((piece) => {
+            const own = piece.mounts.find((each) => each.id === id)!.plate.ledge;
+            if (own) own.metal = metal;
+          })
+        }
+      />
+    </>
+  );
+}
+
+/** Stamp and drain: an empty size takes it away. */
+function StruckMeasures({ mount: { id, plate } }: { readonly mount: Mount }) {
+  const units = useUnits();
+  const { stamp, drain } = plate;
+  const stampField = (name: "width" | "height") =>
+    optionalLengthField(`${id}.plate.stamp.${name}`, units, (piece, value) => {
+      const { plate: own } = piece.mounts.find((each) => each.id === id)!;
+      if (value === null) delete own.stamp;
+      else own.stamp = { ...(own.stamp ?? USUAL.stamp), [name]: value };
+    });
+  const drainField = optionalLengthField(`${id}.plate.drain.diameter`, units, (piece, value) => {
+    const { plate: own } = piece.mounts.find((each) => each.id === id)!;
+    if (value === null) delete own.drain;
+    else own.drain = { ...(own.drain ?? USUAL.drain), diameter: value };
+  });
+  return (
+    <>
+      <h2 className="section-head">On the back</h2>
+      <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
+        <MeasureField field={stampField("width")} label="Stamp" value={stamp?.width ?? null} lights="stamp" shape="compact" />
+        <MeasureField field={stampField("height")} label="by" value={stamp?.height ?? null} lights="stamp" shape="compact" />
+        <MeasureField field={drainField} label="Drain" value={drain?.diameter ?? null} lights="drain" shape="compact" />
+      </div>
+    </>
+  );
+}

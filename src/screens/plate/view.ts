@@ -1,0 +1,143 @@
+import { type Figure, type Term, type TermCode, figureOf } from "@/core/measure/figure";
+import { type Mount, type OrnamentEntry } from "@/core/piece/piece";
+import { type Plan } from "@/core/piece/plan";
+import { LAYER_NAMES } from "@/words/names";
+import { type SaidOrnament, sayOrnament } from "@/words/ornament";
+import { type Units, lengthUnit, showLength } from "@/words/show";
+import { bareIn, figureText, roundingOf } from "@/words/steps";
+import { type Share, type SumPart, cutAt, sharesOf, sumParts } from "@/words/sums";
+
+/** One large figure of the answer: what it is called, what it says, and what comes after it. */
+export interface SaidAnswer {
+  readonly figure: string;
+  readonly name: string;
+  readonly lead: string;
+  readonly text: string;
+  readonly unit: string;
+}
+
+/** What lies on the rule: the plate's blank, a ledge, or the ornament that is chosen. */
+export interface OnRule {
+  readonly part: string;
+  readonly answers: readonly SaidAnswer[];
+  /** Said small beside them, and the figure it opens. */
+  readonly aside: { readonly figure: string; readonly name: string; readonly text: string };
+  /** The length whose sum stands at the end; null where what is answered is counted. */
+  readonly cut: string | null;
+  readonly tall: number;
+  readonly atCut: string;
+  readonly beyond: string;
+}
+
+type Told = Pick<Plan, "figures" | "settled">;
+
+/** What the Plate stage answers; of an ornament where one is chosen. */
+export function onRule(plan: Told, mount: Mount, chosen: OrnamentEntry | null, units: Units): OnRule {
+  if (chosen) return ornamentOnRule(plan, mount.id, chosen, units);
+  return plan.settled.mounts[mount.id]!.back.kind === "open" ? ledgeOnRule(plan, mount.id, units) : plateOnRule(plan, mount.id, units);
+}
+
+function plateOnRule(plan: Told, id: string, units: Units): OnRule {
+  const key = (name: string) => `${id}.plate.${name}`;
+  const bare = bareIn(plan, units);
+  return {
+    part: `${id}.plate`,
+    answers: [
+      { figure: key("blankLength"), name: "Plate's blank, lengthwise", lead: "Cut blank", text: bare(key("blankLength")), unit: "long" },
+      {
+        figure: key("blankWidth"),
+        name: "Plate's blank, across",
+        lead: "by",
+        text: bare(key("blankWidth")),
+        unit: `${lengthUnit(units)} wide`,
+      },
+    ],
+    aside: {
+      figure: key("area"),
+      name: "Plate's area",
+      text: `sawn to ${bare(key("length"))} × ${bare(key("width"))}, ${figureText(key("mass"), figureOf(plan.figures, key("mass")), units)}`,
+    },
+    cut: key("blankLength"),
+    tall: figureOf(plan.figures, key("blankWidth")).value,
+    atCut: `cut ${bare(key("blankLength"))}`,
+    beyond: "sheet goes on",
+  };
+}
+
+function ledgeOnRule(plan: Told, id: string, units: Units): OnRule {
+  const key = (name: string) => `${id}.ledge.${name}`;
+  const { ledge } = plan.settled.mounts[id]!.back;
+  const cut = bareIn(plan, units)(key("cutLength"));
+  return {
+    part: `${id}.ledge`,
+    answers: [{ figure: key("cutLength"), name: "Ledge, cut length", lead: "Cut ledge", text: cut, unit: lengthUnit(units) }],
+    aside: {
+      figure: key("backShown"),
+      name: "Back shown",
+      text: `shows ${figureText(key("backShown"), figureOf(plan.figures, key("backShown")), units)} of the back`,
+    },
+    cut: key("cutLength"),
+    tall: ledge?.height ?? 1,
+    atCut: `cut ${cut}`,
+    beyond: "wire goes on",
+  };
+}
+
+function ornamentOnRule(plan: Told, id: string, entry: OrnamentEntry, units: Units): OnRule {
+  const said = sayOrnament(plan, id, entry, bareIn(plan, units), units);
+  const key = (name: string) => `${id}.ornament.${entry.id}.${name}`;
+  const isCounted = entry.type === "granules";
+  const name = LAYER_NAMES[entry.type];
+  return {
+    part: `${id}.ornament.${entry.id}`,
+    answers: [
+      {
+        figure: said.figure,
+        name: isCounted ? `${said.name}, how many` : `${said.name}, cut length`,
+        lead: isCounted ? "Make" : `Cut ${name}`,
+        text: isCounted ? String(figureOf(plan.figures, key("count")).value) : said.cut,
+        unit: isCounted ? `${name} of ${showLength(entry.width, "measured", units)} ${lengthUnit(units)}` : lengthUnit(units),
+      },
+    ],
+    aside: { figure: key(isCounted ? "gap" : "netLength"), name: isCounted ? "Left over" : `${said.name}, net length`, text: said.what },
+    cut: isCounted ? null : said.figure,
+    tall: entry.height ?? entry.width,
+    atCut: isCounted
+      ? `${figureText(key("netLength"), figureOf(plan.figures, key("netLength")), units)} round`
+      : `cut ${bareIn(plan, units)(key("cutLength"))}`,
+    beyond: isCounted ? "" : `${name} goes on`,
+  };
+}
+
+/** What a length goes along, in a word: the outline, and what lies further out or in. */
+const ALONG: ReadonlySet<TermCode> = new Set<TermCode>(["outline", "fit", "ornament", "ledge"]);
+
+function alongOf(terms: readonly Term[]): Share {
+  return { name: "along it", value: terms.reduce((all, { value }) => all + value, 0) };
+}
+
+function without(figure: Figure, terms: readonly Term[]): Figure {
+  return { ...figure, terms: figure.terms.filter((each) => !terms.includes(each)) };
+}
+
+/** The sum of what is cut. */
+export function sumOf(
+  plan: Told,
+  key: string,
+  units: Units,
+): { readonly parts: readonly SumPart[]; readonly total: string; readonly why: string } {
+  const figure = figureOf(plan.figures, key);
+  const along = figure.terms.filter(({ label }) => ALONG.has(label));
+  const shares =
+    along.length > 1 && !key.endsWith("blankLength") ? [alongOf(along), ...sharesOf(without(figure, along))] : sharesOf(figure);
+  return {
+    parts: sumParts(shares, "mm", units),
+    total: showLength(figure.value, "measured", units),
+    why: cutAt(figure.value, roundingOf(key), units),
+  };
+}
+
+/** Each ornament as the list tells it, from the wall outward. */
+export function listed(plan: Told, mount: Mount, units: Units): readonly { readonly entry: OrnamentEntry; readonly said: SaidOrnament }[] {
+  return (mount.plate.ornament ?? []).map((entry) => ({ entry, said: sayOrnament(plan, mount.id, entry, bareIn(plan, units), units) }));
+}

@@ -1,0 +1,82 @@
+"use client";
+
+import { type KeyboardEvent, type PointerEvent, useState } from "react";
+
+/** A bank card's sides in mm, the same everywhere. */
+const CARD = { width: 85.6, height: 53.98 } as const;
+const LEAST = 2;
+const MOST = 20;
+const KEY_STEP = 0.01;
+
+interface Props {
+  readonly pxPerMm: number;
+  readonly isSet: boolean;
+  readonly onSet: (pxPerMm: number) => void;
+}
+
+/** A rectangle that is dragged until a bank card laid on the screen covers it: from then on things stand at true size. */
+export function ScreenScale({ pxPerMm, isSet, onSet }: Props) {
+  const [isOpen, open] = useState(false);
+  const [dragged, drag] = useState<number | null>(null);
+  const now = dragged ?? pxPerMm;
+  const held = (to: number) => Math.min(MOST, Math.max(LEAST, to));
+  const onPointerMove = (event: PointerEvent<HTMLDivElement>) => {
+    if (!event.currentTarget.hasPointerCapture(event.pointerId)) return;
+    const { left } = event.currentTarget.parentElement!.getBoundingClientRect();
+    drag(held((event.clientX - left) / CARD.width));
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    const by = event.key === "ArrowRight" || event.key === "ArrowUp" ? 1 : event.key === "ArrowLeft" || event.key === "ArrowDown" ? -1 : 0;
+    if (by === 0) return;
+    event.preventDefault();
+    onSet(held(now + by * KEY_STEP));
+  };
+  const finish = () => {
+    if (dragged !== null) onSet(Math.round(dragged * 1e4) / 1e4);
+    drag(null);
+  };
+  if (!isOpen) {
+    return (
+      <p className="text-[13px]">
+        {isSet ? "This screen is set." : "This screen is not set yet: what stands here may be a few percent off."}{" "}
+        <button type="button" className="btn btn-small" onClick={() => open(true)}>
+          Set the screen
+        </button>
+      </p>
+    );
+  }
+  return (
+    <section aria-label="Set the screen" className="text-[13px]">
+      <p className="mb-2">
+        Lay a bank card on the screen, its left edge on the left line, and drag the right edge until it is covered.{" "}
+        <button type="button" className="btn btn-small" onClick={() => open(false)}>
+          Done
+        </button>
+      </p>
+      <div className="max-w-full overflow-x-auto pb-1">
+        <div
+          className="relative rounded-[3px] border border-ink bg-accent-wash"
+          style={{ width: CARD.width * now, height: CARD.height * now }}
+        >
+          <div
+            role="slider"
+            tabIndex={0}
+            aria-label="Right edge of the card"
+            aria-valuenow={Math.round(now * 1000) / 1000}
+            aria-valuemin={LEAST}
+            aria-valuemax={MOST}
+            aria-valuetext={`${now.toFixed(2)} pixels to a millimetre`}
+            className="absolute inset-y-0 -right-[22px] w-[44px] cursor-ew-resize touch-none"
+            onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
+            onPointerMove={onPointerMove}
+            onLostPointerCapture={finish}
+            onKeyDown={onKeyDown}
+          >
+            <span className="absolute inset-y-0 left-1/2 w-[3px] -translate-x-1/2 bg-accent" />
+          </div>
+          <span className="absolute top-1/2 left-3 -translate-y-1/2 text-soft">a bank card, 85.6 × 54 mm</span>
+        </div>
+      </div>
+    </section>
+  );
+}
