@@ -20,7 +20,7 @@ mkdirSync(folder, { recursive: true });
  * @typedef {{ name: string, path: string, size?: { width: number, height: number }, act?: (page: Page) => Promise<unknown> }} Picture
  */
 
-const stages = ["stone", "wall", "plate", "hoop", "heats", "making"];
+const stages = ["stone", "wall", "hoop", "heats", "making"];
 /** A piece that cannot be planned, and a record that cannot be read. @param {Page} page */
 async function breakSome(page) {
   await page.getByRole("table").getByRole("row").nth(9).waitFor();
@@ -37,10 +37,11 @@ async function breakSome(page) {
 const pictures = [
   { name: "home", path: "/" },
   ...stages.map((stage) => ({ name: stage, path: `/pieces/tern-ring/${stage}` })),
+  { name: "plate", path: "/pieces/turnstone-ring/plate", act: (page) => page.getByRole("button", { name: /^Rope/ }).click() },
+  { name: "open-back", path: "/pieces/cockle-ring/plate" },
+  { name: "templates", path: "/pieces/turnstone-ring/templates" },
   { name: "stone-free", path: "/pieces/strand-ring/stone" },
   { name: "wall-heart", path: "/pieces/thrift-ring/wall" },
-  { name: "wall-tube", path: "/pieces/knot-ring/wall" },
-  { name: "heats-softening", path: "/pieces/whelk-ring/heats" },
   { name: "wall-narrow", path: "/pieces/tern-ring/wall", size: { width: 390, height: 844 } },
   { name: "terms", path: "/pieces/tern-ring/wall", act: (page) => page.locator('[data-figure="m1.wall.cutLength"]').click() },
   { name: "find", path: "/pieces/tern-ring/wall", act: (page) => page.keyboard.press("/") },

@@ -41,6 +41,9 @@ row("sizePiece, Tern ring", sizing, "ms", `${(sizing / loop).toFixed(1)} loops`)
 const planning = median(() => planPiece(tern, SHIPPED_BENCH), 600);
 row("planPiece, Tern ring", planning, "ms", `${(planning / loop).toFixed(1)} loops, ${(planning / sizing).toFixed(1)} sizings`);
 
+const laden = median(() => planPiece(demoPiece("turnstone-ring"), SHIPPED_BENCH), 300);
+row("planPiece, beads and rope on one band", laden, "ms", `${(laden / planning).toFixed(1)} Tern plans; target under 4`);
+
 /** The Tern ring with so many stones in strip, three joints each, and so many in tube, two each, on one hoop. */
 function withStones(strips: number, tubes: number): Piece {
   const [inStrip, inTube] = [tern, demoPiece("knot-ring")].map(({ mounts }) => mounts[0]!) as [Mount, Mount];
