@@ -18,6 +18,7 @@ const core = [
   ["joint", ["measure", "metal", "making"]],
   ["mount", ["measure", "geometry", "metal", "stone", "making", "joint"]],
   ["hoop", ["measure", "geometry", "metal", "making", "joint"]],
+  ["applied", ["measure", "metal", "making", "joint"]],
   ["heats", ["measure", "metal", "joint"]],
 ];
 const insideCore = core.map(([room, known]) => ({

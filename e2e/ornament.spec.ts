@@ -118,3 +118,21 @@ test("a back is opened on a ledge and the stone rises; a stamp is refused where 
     drain: { diameter: 1 },
   });
 });
+
+test("a ball is put on the hoop, moved along it and told to be too near the seam; the card and the heats know it", async ({ page }) => {
+  await page.goto("/pieces/tern-ring/hoop");
+  const put = page.getByRole("region", { name: "Put on" });
+  await put.getByRole("button", { name: "Ball" }).click();
+  await field(page, "applied.ball.along").fill("9");
+  await field(page, "applied.ball.ball.diameter").fill("1.8");
+  await expect(put).toContainText("1.80 mm across, sterling");
+  const ball = page.getByRole("slider", { name: "Ball" });
+  await ball.press("ArrowRight");
+  await expect(ball).toHaveAttribute("aria-valuenow", "9.5");
+  await field(page, "applied.ball.along").fill("31");
+  await page.getByRole("button", { name: /Heats/ }).click();
+  await expect(page.getByText(/The ball lies 0\.\d\d mm from the seam/)).toBeVisible();
+  await expect(page.getByText("Ball to hoop", { exact: true })).toBeVisible();
+  await page.goto("/pieces/tern-ring/card");
+  await expect(page.getByRole("article")).toContainText("1.80 mm across, sterling, on the hoop");
+});

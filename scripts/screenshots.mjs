@@ -37,7 +37,7 @@ async function breakSome(page) {
 const pictures = [
   { name: "home", path: "/" },
   ...stages.map((stage) => ({ name: stage, path: `/pieces/tern-ring/${stage}` })),
-  { name: "plate", path: "/pieces/turnstone-ring/plate", act: (page) => page.getByRole("button", { name: /^Rope/ }).click() },
+  { name: "plate", path: "/pieces/turnstone-ring/plate", act: (page) => page.getByRole("button", { name: /^Rope 2/ }).click() },
   { name: "open-back", path: "/pieces/cockle-ring/plate" },
   { name: "templates", path: "/pieces/turnstone-ring/templates" },
   { name: "stone-free", path: "/pieces/strand-ring/stone" },

@@ -1,5 +1,5 @@
 import { gzipSync } from "node:zlib";
-import { type Browser, type Page, chromium } from "@playwright/test";
+import { type Browser, type Locator, type Page, chromium } from "@playwright/test";
 import { CHROMIUM } from "../e2e/places";
 import tern from "../demo/pieces/tern-ring.json";
 import { row, share } from "./measure";
@@ -91,11 +91,18 @@ async function keystrokes(browser: Browser, address: string): Promise<void> {
 
 const MOVES = 120;
 
-/** A point of the free-form dragged round a small circle, a move for each frame: how long the frames take. */
+/** A point of the free-form, and the end of a rope's stretch, dragged round a small circle, a move for each frame: how long the frames take. */
 async function draggedPoint(browser: Browser, address: string): Promise<void> {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(`${address}/pieces/strand-ring/stone`);
-  const point = page.getByRole("button", { name: /^Point 1 at/ });
+  await dragged(page, page.getByRole("button", { name: /^Point 1 at/ }), "dragging a point");
+  await page.goto(`${address}/pieces/turnstone-ring/plate`);
+  await page.getByRole("button", { name: /^Rope 2/ }).click();
+  await dragged(page, page.getByRole("slider", { name: "Rope, stretch 1, end" }), "dragging a stretch's end");
+  await page.close();
+}
+
+async function dragged(page: Page, point: Locator, what: string): Promise<void> {
   const { x, y, width, height } = (await point.boundingBox())!;
   await page.mouse.move(x + width / 2, y + height / 2);
   await page.mouse.down();
@@ -123,9 +130,8 @@ async function draggedPoint(browser: Browser, address: string): Promise<void> {
     await page.mouse.move(x + width / 2 + 12 * Math.cos(angle), y + height / 2 + 12 * Math.sin(angle));
   }
   await page.mouse.up();
-  row("dragging a point, a frame, median", share(await frames, 0.5), "ms", "");
-  row("dragging a point, a frame, 95 of 100", share(await frames, 0.95), "ms", "target under 20");
-  await page.close();
+  row(`${what}, a frame, median`, share(await frames, 0.5), "ms", "");
+  row(`${what}, a frame, 95 of 100`, share(await frames, 0.95), "ms", "target under 20");
 }
 
 /** Puts so many pieces into the browser's own database, as the app keeps them. */

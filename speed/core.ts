@@ -6,6 +6,9 @@ import { planPiece } from "@/core/piece/plan-piece";
 import { settleHeats } from "@/core/piece/settle";
 import { assemblyOf } from "@/core/joint/contribution";
 import { sizePiece } from "@/core/piece/size-piece";
+import { templatesPdf } from "@/formats/templates/pdf";
+import { templatesOf } from "@/formats/templates/sheet";
+import { METRIC } from "@/words/show";
 import { demoPiece } from "@demo/pieces";
 import { type Point, outward } from "@/core/geometry/outline";
 import { offsetPolygon, polygonLength, thinned } from "@/core/geometry/polygon";
@@ -43,6 +46,11 @@ row("planPiece, Tern ring", planning, "ms", `${(planning / loop).toFixed(1)} loo
 
 const laden = median(() => planPiece(demoPiece("turnstone-ring"), SHIPPED_BENCH), 300);
 row("planPiece, beads and rope on one band", laden, "ms", `${(laden / planning).toFixed(1)} Tern plans; target under 4`);
+
+const sheet = templatesOf(demoPiece("turnstone-ring"), planPiece(demoPiece("turnstone-ring"), SHIPPED_BENCH), METRIC);
+const started = performance.now();
+await templatesPdf(sheet, { name: "Turnstone ring", revision: "revision 1", paper: "a4" });
+row("its templates as PDF, the first time", performance.now() - started, "ms", "target under 300");
 
 /** The Tern ring with so many stones in strip, three joints each, and so many in tube, two each, on one hoop. */
 function withStones(strips: number, tubes: number): Piece {

@@ -4,7 +4,8 @@ import { type Mount, type Piece } from "@/core/piece/piece";
 import { type Plan, hoopIn } from "@/core/piece/plan";
 import { greatestTurnIn } from "@/core/stone/stone";
 import { BLANK, DOUBTS } from "./doubt";
-import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SYSTEM_NAMES } from "./names";
+import { appliedText } from "./applied";
+import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SYSTEM_NAMES, capital, namesIn } from "./names";
 import { type Rounding, type Units, lengthUnit, printable, showLength, showPercent, withUnit } from "./show";
 import { type Bare, sayBack } from "./backs";
 import { ornamentText, sayOrnament } from "./ornament";
@@ -56,6 +57,14 @@ export function cardRows(piece: Piece, plan: Plan, units: Units, doubtOf: DoubtO
   return [
     ...piece.mounts.flatMap((mount) => [...(isOnly ? [] : [{ label: "Setting", text: mount.id }]), ...mountRows(mount, pen)]),
     ...hoopRows(piece, pen),
+    ...plan.drawing.applied.map((each) =>
+      row(
+        pen,
+        [`applied.${each.id}.mass`],
+        capital(namesIn(plan).part(`applied.${each.id}`)),
+        `${appliedText(each, units)}, on the ${namesIn(plan).part(each.on)}`,
+      ),
+    ),
   ];
 }
 

@@ -63,6 +63,8 @@ const EXPECTED: Readonly<Record<FaultCode, (v: Fault["values"]) => string>> = {
   "ledge-too-wide": (v) => `must be < ${Number(v.limit).toFixed(2)}, or nothing of the back is left open`,
   "lift-under-ledge": (v) => `must be >= the ledge's height, ${v.least}`,
   "tube-has-shelf": () => "must not be open round a tube: its seat is the ledge",
+  "no-such-part": () => "must be a part of this piece",
+  "one-shape": () => "must be one of disc, ball, ring, strip",
   "not-a-size": (v) => `must be a size in the system ${v.system}, as ${EXAMPLES[String(v.system)] ?? "54"}`,
   "tape-far-off": (v) =>
     `must be between ${Number(v.least).toFixed(2)} and ${Number(v.most).toFixed(2)}: a tape within a quarter of what the measures give`,

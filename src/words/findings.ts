@@ -210,6 +210,14 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
     what: `Half the thickness makes this ring ${v.length("over")} large inside.`,
     advice: "The wire's flat lies on the finger, so its middle is nearer than half the thickness.",
   }),
+  "applied.crushed": (v) => ({
+    what: `The ${v.part()} stands ${v.length("height")} and would be crushed by the bending.`,
+    advice: "Put it on after: only what is flat bends with what it lies on.",
+  }),
+  "applied.near-seam": (v) => ({
+    what: `The ${v.part()} lies ${v.length("off")} from the seam.`,
+    advice: `Nearer than ${v.length("least")} one heat opens the other: move it.`,
+  }),
   "heats.runs": (v) => ({
     what: `${capital(v.joint())} runs again in heat ${v.text("heat")}.`,
     advice: `${capital(v.grade("grade"))} works at ${v.heat("working")}. ${kept(v)}, or make the later one with a softer grade.`,

@@ -29,6 +29,11 @@ const JOINT_ADVICE: Readonly<Record<BuiltKind, JointAdvice>> = {
     flame: "The plate first; the ornament last, and briefly.",
     look: "a bright line along its foot, nothing sunk.",
   },
+  applied: {
+    solder: "melted on its back first",
+    flame: "What it lies on, from below; never the small part.",
+    look: "it sinks a hair, a bright line all round.",
+  },
   mount: {
     solder: "along the seat",
     flame: "The hoop first, the setting last.",

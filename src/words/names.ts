@@ -1,4 +1,4 @@
-import { type BuiltKind, type PartKind } from "@/core/joint/joint";
+import { type AppliedShape, type BuiltKind, type PartKind } from "@/core/joint/joint";
 import { type Plan } from "@/core/piece/plan";
 import { type HoopForm, type LengthRule } from "@/core/hoop/hoop";
 import { type SizeSystem } from "@/core/hoop/sizes";
@@ -112,7 +112,17 @@ export const LAYER_NAMES: Readonly<Record<LayerType, string>> = {
   granules: "beads",
 };
 
-const PART_NAMES: Readonly<Record<PartKind, string>> = { ...LAYER_NAMES, wall: "wall", plate: "plate", ledge: "ledge", hoop: "hoop" };
+/** What is sweated on, by its shape. */
+export const APPLIED_NAMES: Readonly<Record<AppliedShape, string>> = { disc: "disc", ball: "ball", ring: "ring", strip: "strip" };
+
+const PART_NAMES: Readonly<Record<PartKind, string>> = {
+  ...LAYER_NAMES,
+  ...APPLIED_NAMES,
+  wall: "wall",
+  plate: "plate",
+  ledge: "ledge",
+  hoop: "hoop",
+};
 
 /** Of the part that is joined, and what it is joined to. */
 const JOINT_NAMES: Readonly<Record<BuiltKind, (part: string, onto: string) => string>> = {
@@ -120,6 +130,7 @@ const JOINT_NAMES: Readonly<Record<BuiltKind, (part: string, onto: string) => st
   foot: () => "wall to plate",
   ledge: () => "ledge to wall",
   ornament: (part, onto) => `${part} to ${onto}`,
+  applied: (part, onto) => `${part} to ${onto}`,
   mount: (part, hoop) => `${hoop} to ${part}`,
 };
 
@@ -137,7 +148,8 @@ export function namesIn({ parts, joints }: Named): Names {
   const first = parts.find(({ mount }) => mount !== null)?.mount ?? null;
   const isOther = (mount: string | null) => mount !== null && mount !== first;
   const plain = (id: string) => {
-    const { kind, mount } = parts.find((part) => part.id === id)!;
+    const { kind, mount, name } = parts.find((part) => part.id === id)!;
+    if (name !== undefined) return name;
     const alike = parts.filter((part) => part.kind === kind && part.mount === mount);
     const number = alike.length > 1 ? ` ${alike.findIndex((part) => part.id === id) + 1}` : "";
     return PART_NAMES[kind] + number;

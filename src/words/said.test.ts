@@ -78,6 +78,16 @@ test.each<[FindingCode, Record<string, number | string>, string]>([
     { width: 0.5, least: 0.6 },
     "Beads of 0.50 mm are hard to solder. Under 0.60 mm they melt before the plate is hot: take larger ones, or fuse them on.",
   ],
+  [
+    "applied.crushed",
+    { height: 2, part: "m1.wall" },
+    "The wall stands 2.00 mm and would be crushed by the bending. Put it on after: only what is flat bends with what it lies on.",
+  ],
+  [
+    "applied.near-seam",
+    { off: 1.2, least: 2, part: "m1.wall" },
+    "The wall lies 1.20 mm from the seam. Nearer than 2.00 mm one heat opens the other: move it.",
+  ],
   ["ornament.pits", {}, "Sterling beads come out pitted. Fine silver makes clean round balls."],
   [
     "ornament.notch-ball",
@@ -278,6 +288,8 @@ test.each<[FaultCode, Record<string, number | string>, string]>([
   ["heart-too-short", { limit: 3 }, "must be >= 3.00, half the width and a lobe's radius"],
   ["corner-too-round", { limit: 3 }, "must be <= 3.00, or the corners meet"],
   ["bulge-too-round", { limit: 3 }, "must be < 3.00, where the sides make a circle"],
+  ["no-such-part", {}, "must be a part of this piece"],
+  ["one-shape", {}, "must be one of disc, ball, ring, strip"],
   ["stretch-overlap", { other: 0 }, "must not overlap stretch 1"],
   ["stretch-empty", {}, "must end somewhere else than it starts"],
   ["tight-not-round", {}, "is for a wire that goes all round"],
@@ -381,24 +393,30 @@ test("the steps of the demo's pieces, each as it is first said", () => {
     ],
     ["ledge.try", "Lay the stone on the ledge: it lies level."],
     [
-      "ornament.twist",
-      "Twist two wires of 0.50 mm, each 54.1 mm and some to hold, to 3.3 turns in 10 mm. Anneal them first, one end in a vice, the other in a hand drill turned slowly; solder or fuse the ends so that they do not open.",
+      "set.curve",
+      "File the wall's top to its curve: 2.76 mm at the seam, 2.69 mm at its lowest, 3.05 mm at its highest. Its template shows the height every five millimetres; lay the strip on it, or mark the heights round the wall.",
     ],
-    ["ornament.cut", "Cut the rope 47.90 mm long."],
+    ["ornament.cut", "Cut the wire 60.95 mm long."],
     [
       "ornament.bend",
-      "Bend the rope round the wall and close its seam. Anneal it first. Lay it where it goes, mark and cut again before it is closed.",
+      "Bend the wire round the wall and close its seam. Anneal it first. Lay it where it goes, mark and cut again before it is closed.",
     ],
-    ["ornament.try", "Slip the rope over the wall: it touches all round."],
-    ["ornament.snip", "Snip 33 pieces of 1 notch of strip 0.32 mm by 3.20 mm."],
-    ["ornament.melt", "Melt them to 33 balls 1.10 mm across. Each on its own spot of a charcoal block, until it spins."],
     ["ornament.file", "File the wire inside until it goes over the wall with a push. It is made undersize so that it sits without a gap."],
     [
       "set.finish",
       "Polish everything now, before it goes in. What goes in must not be polished: a polished face is worth less than a worn one.",
     ],
     ["set.burnish", "Burnish the edge; no polish, no wheel. A burnisher only, and nothing over the face."],
+    ["ornament.snip", "Snip 33 pieces of 1 notch of strip 0.32 mm by 3.20 mm."],
+    ["ornament.melt", "Melt them to 33 balls 1.10 mm across. Each on its own spot of a charcoal block, until it spins."],
+    ["applied.make", "Melt the left ball, 1.80 mm across, and file a flat on it half as wide."],
+    ["applied.sweat", "Sweat the left ball: melt the solder on its back first."],
     ["plate.drain", "Drill the drain, 1.00 mm across."],
+    [
+      "ornament.twist",
+      "Twist two wires of 0.60 mm, each 33.4 mm and some to hold, to 2.8 turns in 10 mm. Anneal them first, one end in a vice, the other in a hand drill turned slowly; solder or fuse the ends so that they do not open.",
+    ],
+    ["ornament.try", "Slip the rope over the wall: it touches all round."],
   ]);
 });
 

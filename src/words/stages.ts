@@ -57,6 +57,8 @@ const FINDING_STAGES: Readonly<Record<FindingCode, StageId>> = {
   "hoop.saddle-no-room": "hoop",
   "hoop.mounts-touch": "hoop",
   "hoop.rule-large": "hoop",
+  "applied.crushed": "heats",
+  "applied.near-seam": "heats",
   "heats.runs": "heats",
   "heats.softens": "heats",
   "heats.at-risk": "heats",

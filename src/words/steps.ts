@@ -1,6 +1,7 @@
 import { type CautionCode, type CheckCode, type Step, type StepCode } from "@/core/making/step";
 import { type Figure, figureOf } from "@/core/measure/figure";
 import { type DoubtOf, SURE } from "@/core/piece/doubt";
+import { type AppliedShape } from "@/core/joint/joint";
 import { type Metal } from "@/core/metal/metals";
 import { type Plan } from "@/core/piece/plan";
 import { type SizeSystem } from "@/core/hoop/sizes";
@@ -112,12 +113,16 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
       ? `File the flat on top, ${v.target} deep at its middle, opposite the seam`
       : `File the flat for ${v.text("of")}, ${v.target} deep at its middle`,
   "hoop.saddle": (v) => `File a saddle in the underside of the plate${v.text("of") && ` of ${v.text("of")}`}, ${v.target} deep`,
+  "applied.make": (v) => MADE[v.text("shape") as AppliedShape](v),
+  "applied.sweat": (v) => `Sweat the ${v.part("part")}: melt the solder on its back first`,
   "join.finish": () => "Finish what will be hard to reach once joined",
   "join.solder": (v) => `Solder ${heated(v)}, ${gradeName(v.text("grade"))}`,
   "join.fuse": (v) => `Fuse ${heated(v)}`,
   "join.pickle": (v) => (v.text("last") === "1" ? "Pickle, rinse and dry" : "Pickle; work on the other part meanwhile"),
   "set.try": () => "Try the stone again, and get it out again",
   "set.height": (v) => `Bring the wall to ${v.target}`,
+  "set.curve": (v) =>
+    `File the wall's top to its curve: ${v.length("seam")} at the seam, ${v.length("least")} at its lowest, ${v.length("most")} at its highest`,
   "set.surface": (v) =>
     harms(v) === ""
       ? "Patina and tumble now, before the stone goes in"
@@ -128,6 +133,14 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
   "set.burnish": () => "Burnish the edge; no polish, no wheel",
   "set.polish": (v) =>
     `Burnish the edge and polish${v.text("ultrasonic") === "1" ? "; clean it by hand, the stone is tender to ultrasonic" : ""}`,
+};
+
+/** How each shape that is put on is made. */
+const MADE: Readonly<Record<AppliedShape, (v: StepVoice) => string>> = {
+  disc: (v) => `Cut the ${v.part("part")}, ${v.length("diameter")} across, of sheet ${v.length("thickness")} thick`,
+  ball: (v) => `Melt the ${v.part("part")}, ${v.length("diameter")} across, and file a flat on it half as wide`,
+  ring: (v) => `Bend the ${v.part("part")}, ${v.length("inside")} inside, of wire ${v.length("wire")} thick, and close it`,
+  strip: (v) => `Cut the ${v.part("part")}, ${v.length("length")} by ${v.length("width")}, of sheet ${v.length("thickness")} thick`,
 };
 
 const SAWN_TO: Readonly<Record<string, string>> = { border: "its border", ornament: "what lies on it" };
@@ -184,6 +197,7 @@ const DETAILS: Readonly<Partial<Record<StepCode, string>>> = {
   "join.solder": "Clean, flux, heat the whole piece; solder runs toward the hottest place.",
   "join.fuse": "Ends pressed hard together, flux, flame over the whole piece until the surface shimmers along the seam; then away.",
   "set.try": "Lay a thread under it first, or lift it with tacky putty.",
+  "set.curve": "Its template shows the height every five millimetres; lay the strip on it, or mark the heights round the wall.",
   "set.level": "A hollow back gets a cushion of fine sawdust.",
   "set.push": "Round several times, straight in and then rocking up.",
 };
@@ -220,6 +234,7 @@ export const CHECKS: Readonly<Record<CheckCode, string>> = {
   "mount.square": "The hoop stands by itself, square both ways",
   "pickle.noIron": "No iron or steel in the pot, binding wire off",
   "height.even": "Even all round, past where the side leans in, not much more",
+  "height.follows": "It follows the side all round, past where it leans in",
   "stone.out": "The stone is out again",
   "stone.still": "The stone does not move or rock",
   "edge.smooth": "The top edge is thin and smooth to a fingernail",

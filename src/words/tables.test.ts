@@ -223,6 +223,7 @@ test("what can hurt, and what is looked at", () => {
     "mount.square = The hoop stands by itself, square both ways",
     "pickle.noIron = No iron or steel in the pot, binding wire off",
     "height.even = Even all round, past where the side leans in, not much more",
+    "height.follows = It follows the side all round, past where it leans in",
     "stone.out = The stone is out again",
     "stone.still = The stone does not move or rock",
     "edge.smooth = The top edge is thin and smooth to a fingernail",

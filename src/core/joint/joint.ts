@@ -4,17 +4,22 @@ import { type Metal } from "../metal/metals";
 export type JointKind = "seam" | "foot" | "ledge" | "ornament" | "strands" | "bridge" | "mount" | "eye" | "sleeve" | "applied";
 
 /** Those that are built: for each more the compiler asks for its words and its steps. */
-export type BuiltKind = Extract<JointKind, "seam" | "foot" | "ledge" | "ornament" | "mount">;
+export type BuiltKind = Extract<JointKind, "seam" | "foot" | "ledge" | "ornament" | "mount" | "applied">;
 
 /** Every kind of ornament that a file can ask for. */
 export type LayerType = "wire" | "twist" | "bead-wire" | "granules";
 
+/** Every shape that is sweated on. */
+export type AppliedShape = "disc" | "ball" | "ring" | "strip";
+
 /** What a part is, whatever piece it is of. */
-export type PartKind = "wall" | "plate" | "ledge" | LayerType | "hoop";
+export type PartKind = "wall" | "plate" | "ledge" | LayerType | AppliedShape | "hoop";
 
 export interface Part {
   readonly id: string;
   readonly kind: PartKind;
+  /** What its maker calls it. */
+  readonly name?: string;
   /** The setting it belongs to; null for one that is the carrier's. */
   readonly mount: string | null;
   readonly metal: Metal;

@@ -42,6 +42,8 @@ export type FindingCode =
   | "hoop.saddle-no-room"
   | "hoop.mounts-touch"
   | "hoop.rule-large"
+  | "applied.crushed"
+  | "applied.near-seam"
   | "heats.runs"
   | "heats.softens"
   | "heats.at-risk"

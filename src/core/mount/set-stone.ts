@@ -1,4 +1,4 @@
-import { type Outline } from "../geometry/outline";
+import { type Outline, type Point } from "../geometry/outline";
 import { type Contribution, NOTHING } from "../joint/contribution";
 import { type Step, type StepCode, step } from "../making/step";
 import { type Finding, finding } from "../measure/finding";
@@ -22,6 +22,8 @@ export interface StoneAsked {
   /** By what share the tape reads more than the measures give; null where none was put round. */
   readonly tapeOff: number | null;
   readonly wallThickness: number;
+  /** The top edge of an uneven stone's wall, height over length from the seam; null where it is level. */
+  readonly top: readonly Point[] | null;
 }
 
 /** What a stone is called in its steps: by its own name, else by what it is. */
@@ -30,7 +32,7 @@ export function calledOf({ name, material }: Stone): string {
 }
 
 /** All that a stone adds: it is looked over and measured first, and set when there is no more heat. */
-export function setStone({ mount, stone, outline, tapeOff, wallThickness }: StoneAsked): Contribution {
+export function setStone({ mount, stone, outline, tapeOff, wallThickness, top }: StoneAsked): Contribution {
   const called = calledOf(stone);
   return {
     ...NOTHING,
@@ -41,11 +43,11 @@ export function setStone({ mount, stone, outline, tapeOff, wallThickness }: Ston
       step(mount, "stone.look", "stone", { checks: ["stone.sound", "stone.flatBack"], values: { stone: called } }),
       step(mount, "stone.measure", "stone", { target: `${mount}.outline.perimeter`, values: { stone: called } }),
     ],
-    last: settingSteps(mount, called, stone, wallThickness),
+    last: settingSteps(mount, called, stone, wallThickness, top),
   };
 }
 
-function settingSteps(mount: string, called: string, { material }: Stone, wallThickness: number): Step[] {
+function settingSteps(mount: string, called: string, { material }: Stone, wallThickness: number, top: StoneAsked["top"]): Step[] {
   const soft = isSoft(material?.mohs ?? null);
   const tender = material?.tender ?? [];
   const values = { stone: called };
@@ -53,7 +55,9 @@ function settingSteps(mount: string, called: string, { material }: Stone, wallTh
   const set = (act: StepCode, details?: Parameters<typeof step>[3]) => step(mount, act, "set", details);
   return [
     set("set.try", { checks: ["wall.passes", "stone.out"], values }),
-    set("set.height", { target: `${mount}.wall.netHeight`, checks: ["height.even"] }),
+    top
+      ? set("set.curve", { checks: ["height.follows"], values: curveOf(top) })
+      : set("set.height", { target: `${mount}.wall.netHeight`, checks: ["height.even"] }),
     set("set.surface", {
       cautions: ["sulphur"],
       values: { ...values, tender: tender.filter((to) => PATINA_HARMS.has(to)), soft: soft ? 1 : 0 },
@@ -73,6 +77,12 @@ function settingSteps(mount: string, called: string, { material }: Stone, wallTh
           values: { ...values, ultrasonic: tender.includes("ultrasonic") ? 1 : 0 },
         }),
   ];
+}
+
+/** How high an uneven wall stands at its seam, at its lowest and at its highest (mm). */
+function curveOf(top: readonly Point[]): { readonly seam: number; readonly least: number; readonly most: number } {
+  const heights = top.map(([, up]) => up);
+  return { seam: heights[0]!, least: Math.min(...heights), most: Math.max(...heights) };
 }
 
 function outlineFigures(id: string, outline: Outline, tapeOff: number | null): Figures {

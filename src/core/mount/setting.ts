@@ -64,8 +64,9 @@ export function planSetting(asked: SettingAsked): PlannedSetting {
       taken,
     }),
   );
+  const drawing = drawSetting({ outline, stone, dome, wall, wallPlan, back, backPlan, layers: layerPlans.map(({ drawn }) => drawn) });
   const contributions = [
-    setStone({ mount, stone, outline, tapeOff, wallThickness: wall.thickness }),
+    setStone({ mount, stone, outline, tapeOff, wallThickness: wall.thickness, top: drawing.top }),
     wallPlan,
     backPlan,
     ...layerPlans,
@@ -76,7 +77,7 @@ export function planSetting(asked: SettingAsked): PlannedSetting {
     tie: backPlan.tie,
     thickness: backPlan.thickness,
     extent: (direction) => steppedOut(outline, backPlan.edge).extent(direction),
-    drawing: drawSetting({ outline, stone, dome, wall, wallPlan, back, backPlan, layers: layerPlans.map(({ drawn }) => drawn) }),
+    drawing,
   };
 }
 

@@ -41,6 +41,7 @@ const OF_THE_LENGTH: ReadonlySet<string> = new Set(
 function restsOn(key: string, field: string): boolean {
   if (key === field) return true;
   if (field.startsWith("heats.")) return key === "heats";
+  if (field.startsWith("applied.")) return key === "heats" || key.startsWith("applied.");
   if (field.startsWith("hoop.")) return isOfHoop(key, field);
   const [mount, changed] = parted(field);
   if (within(TOLD_ONLY, changed)) return false;

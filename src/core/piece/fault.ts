@@ -61,6 +61,8 @@ export type FaultCode =
   | "ledge-too-wide"
   | "lift-under-ledge"
   | "tube-has-shelf"
+  | "no-such-part"
+  | "one-shape"
   | "not-a-size"
   | "no-mandrel"
   | "off-mandrel"

@@ -13,7 +13,7 @@ import { LAYERS, isPlannedLayer } from "../mount/layers/layers";
 import { isPlannedCarrier } from "./carriers/carriers";
 import { type BenchEntry, SHIPPED, choose, mandrelOf } from "./bench";
 import { type Fault, fault } from "./fault";
-import { type HoopEntry, type Mount, type OrnamentEntry, type Piece } from "./piece";
+import { type AppliedEntry, type HoopEntry, type Mount, type OrnamentEntry, type Piece } from "./piece";
 import { stretchOf } from "./settle";
 
 const RESERVED = ["hoop", "bail", "hang", "bridge", "applied", "piece"];
@@ -26,6 +26,7 @@ export function faultsOf(piece: Piece, bench: BenchEntry): Fault[] {
     ...piece.mounts.flatMap((mount, i) => stoneFaults(mount, `/mounts/${i}`, bench)),
     ...piece.mounts.flatMap((mount, i) => plateFaults(mount, `/mounts/${i}`, bench)),
     ...(piece.carrier.type === "hoop" ? hoopFaults(piece.carrier, bench) : []),
+    ...appliedFaults(piece),
     ...(jointCount(piece) > MOST_JOINTS
       ? [fault("/mounts", "too-many", { limit: MOST_JOINTS, what: "joints", got: jointCount(piece) })]
       : []),
@@ -142,6 +143,31 @@ function openFaults({ stone, wall, plate }: Mount, path: string, bench: BenchEnt
   return faults;
 }
 
+const APPLIED: readonly (keyof AppliedEntry)[] = ["disc", "ball", "ring", "strip"];
+
+/** Each is one shape, on a part that the piece has. */
+function appliedFaults(piece: Piece): Fault[] {
+  const parts = partsOf(piece);
+  const all = piece.applied ?? [];
+  return all.flatMap((entry, i) => [
+    ...(all.findIndex(({ id }) => id === entry.id) < i ? [fault(`/applied/${i}/id`, "duplicate", { got: entry.id })] : []),
+    ...(parts.includes(entry.on) ? [] : [fault(`/applied/${i}/on`, "no-such-part", { got: entry.on })]),
+    ...(APPLIED.filter((shape) => entry[shape] !== undefined).length === 1 ? [] : [fault(`/applied/${i}`, "one-shape")]),
+  ]);
+}
+
+/** Ids of what something can be put on. */
+export function partsOf({ mounts, carrier }: Piece): string[] {
+  return [
+    ...mounts.flatMap(({ id, wall, plate }) => [
+      `${id}.wall`,
+      ...(plate.style === "open" ? [`${id}.ledge`] : wall.source === "cup" ? [] : [`${id}.plate`]),
+      ...(plate.ornament ?? []).map((each) => `${id}.ornament.${each.id}`),
+    ]),
+    ...(carrier.type === "hoop" ? ["hoop"] : []),
+  ];
+}
+
 function hoopFaults({ size, stock, lengthRule }: HoopEntry, bench: BenchEntry): Fault[] {
   const reading = readSize(size.system, size.value, mandrelOf(bench));
   const times = typeof lengthRule === "object" ? lengthRule.multiplier : Math.PI;
@@ -156,7 +182,7 @@ function hoopFaults({ size, stock, lengthRule }: HoopEntry, bench: BenchEntry): 
 }
 
 /** Seam and foot or ledge of each wall, joint of each ornament and the seam of one that is bent all round, and the carrier's. */
-function jointCount({ mounts, carrier }: Piece): number {
+function jointCount({ mounts, carrier, applied = [] }: Piece): number {
   const ofWall = ({ wall }: Mount) => (wall.source === "cup" ? 0 : wall.source === "tube" ? 1 : 2);
   const ofBack = ({ plate }: Mount) => (plate.style === "open" ? 1 : 0);
   const ofOrnament = ({ type, extent = "all" }: OrnamentEntry) => (extent === "all" && type !== "granules" ? 2 : 1);
@@ -164,7 +190,7 @@ function jointCount({ mounts, carrier }: Piece): number {
     (all, mount) => all + ofWall(mount) + ofBack(mount) + (mount.plate.ornament ?? []).reduce((sum, entry) => sum + ofOrnament(entry), 0),
     0,
   );
-  return onMounts + (carrier.type === "none" ? 0 : 1 + mounts.length);
+  return onMounts + applied.length + (carrier.type === "none" ? 0 : 1 + mounts.length);
 }
 
 /** What the contract has and this build does not plan: each is refused by name, so that nothing is planned by half. */
@@ -182,7 +208,6 @@ export function unplanned(piece: Piece): Fault[] {
     ]),
     ...refuse(!isPlannedCarrier(carrier), "/carrier/type", carrier.type),
     ...(carrier.type === "hoop" ? unplannedOfHoop(carrier) : []),
-    ...refuse((piece.applied?.length ?? 0) > 0, "/applied", "applied"),
     ...(piece.heats?.pins ?? []).flatMap((pin, i) =>
       refuse(!isPlannedPin(pin), `/heats/pins/${i}`, "means" in pin ? pin.means : Object.keys(pin).join()),
     ),

@@ -25,7 +25,10 @@ export function planHeats(sized: SizedPiece, bench: BenchEntry, heatsOf: HeatsOf
     version: 1,
     piece: piece.id,
     figures: contribution.figures,
-    parts: assembly.parts.map(({ id, kind, mount, metal, mass }) => ({ id, kind, mount, metal, mass })),
+    parts: assembly.parts.map(({ id, kind, name, mount, metal, mass }) => ({
+      ...{ id, kind, mount, metal, mass },
+      ...(name !== undefined && { name }),
+    })),
     joints: plannedJoints(assembly, wishes, heats),
     heatPlan: heatPlanOf(best),
     heats,

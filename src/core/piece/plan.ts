@@ -10,6 +10,7 @@ import { type Blank } from "../measure/blank";
 import { type Figures } from "../measure/figure";
 import { type Finding } from "../measure/finding";
 import { type Metal } from "../metal/metals";
+import { type Applied } from "../applied/applied";
 import { type SettingDrawing } from "../mount/drawing";
 import { type Back } from "../mount/backs/back";
 import { type Wall } from "../mount/wall";
@@ -33,6 +34,7 @@ export interface Plan {
 export interface PlannedPart {
   readonly id: string;
   readonly kind: PartKind;
+  readonly name?: string;
   /** The setting it belongs to, or null. */
   readonly mount: string | null;
   readonly metal: Metal;
@@ -101,6 +103,8 @@ export function hoopIn({ settled, drawing }: Pick<Plan, "settled" | "drawing">) 
 export interface Drawing {
   readonly settings: Readonly<Record<string, SettingDrawing>>;
   readonly carrier: CarrierDrawing;
+  /** What is put on. */
+  readonly applied: readonly Applied[];
   /** What lies along a rule, by the part it is cut for; the tape round a stone by its own. */
   readonly laid: Readonly<Record<string, Blank>>;
 }

@@ -1,3 +1,4 @@
+import { type Applied, shapeOf } from "../applied/applied";
 import { type HeatWishes, isPlannedPin } from "../heats/problem";
 import { isPlannedForm } from "../hoop/forms/forms";
 import { type Hoop } from "../hoop/hoop";
@@ -12,7 +13,7 @@ import { type Dome } from "../stone/dome";
 import { ELLIPTIC, type Stone, greatestTurnIn } from "../stone/stone";
 import { type BenchEntry, SHIPPED, choose, chosen, mandrelOf, shelfNamed, stripHeights, wideBandAddition } from "./bench";
 import { type InHand } from "./measured";
-import { type HeatsEntry, type HoopEntry, type Mount, type WallEntry } from "./piece";
+import { type HeatsEntry, type HoopEntry, type Mount, type Piece, type WallEntry } from "./piece";
 
 /** A catch reaches over a small stone no further than the one share of its largest circle's radius, over a large one as far as the other. */
 const CATCH_SHARE = { most: 1 / 16, large: 1 / 24 } as const;
@@ -95,6 +96,13 @@ export function settleLayers({ plate }: Mount): Layer[] {
 /** A stretch that ends before it starts goes on past the datum. */
 export function stretchOf([from, to]: readonly [number, number]): Stretch {
   return { from, to: to < from ? to + 1 : to };
+}
+
+export function settleApplied({ applied = [] }: Pick<Piece, "applied">): Applied[] {
+  return applied.map(({ id, name = null, metal, on, when = "formed", at = [0, 0], along = 0, ...shape }) => ({
+    ...{ id, name, metal, on, when, at, along },
+    ...shapeOf(shape),
+  }));
 }
 
 /** @throws for a size or form that `faultsOf` or `unplanned` refuse. */

@@ -1,12 +1,14 @@
+import { type Applied, afterFlat, planApplied } from "../applied/applied";
 import { type Contribution, together } from "../joint/contribution";
-import { planSetting } from "../mount/setting";
+import { type PlannedSetting, planSetting } from "../mount/setting";
 import { outlineOf } from "../stone/stone";
 import { type BenchEntry } from "./bench";
+import { type CarrierDrawing } from "./carriers/carrier";
 import { carrierKind } from "./carriers/carriers";
 import { type Readings, inHand } from "./measured";
 import { type Piece } from "./piece";
 import { type Drawing, type Settled } from "./plan";
-import { settleBack, settleDome, settleLayers, settleWall } from "./settle";
+import { settleApplied, settleBack, settleDome, settleLayers, settleWall } from "./settle";
 
 /** A piece with all its lengths, parts and joints: all but its heats. */
 export interface SizedPiece {
@@ -37,15 +39,38 @@ export function sizePiece(asked: Piece, bench: BenchEntry, measured: Readings = 
     return { id, mount, settled, setting };
   });
   const carried = carriedBy.plan(carrier, mounts, bench);
-  const contribution = together([...mounts.flatMap(({ setting }) => setting.contributions), carried.contribution]);
+  const built = together([...mounts.flatMap(({ setting }) => setting.contributions), carried.contribution]);
+  const applied = settleApplied(piece);
+  const contribution = applied.length === 0 ? built : withApplied(built, applied, mounts, carried.drawing);
   return {
     piece,
     contribution,
     drawing: {
       settings: Object.fromEntries(mounts.map(({ id, setting }) => [id, setting.drawing])),
       carrier: carried.drawing,
+      applied,
       laid: contribution.laid,
     },
     settled: { mounts: Object.fromEntries(mounts.map(({ id, settled }) => [id, settled])), carrier: carried.settled },
   };
+}
+
+/** What is put on, on all that is built. */
+function withApplied(
+  built: Contribution,
+  applied: readonly Applied[],
+  mounts: readonly { readonly id: string; readonly setting: PlannedSetting }[],
+  carrier: CarrierDrawing,
+): Contribution {
+  const seams = mounts.flatMap(({ id, setting }) => {
+    const { seam } = setting.drawing.plan;
+    return seam ? [[`${id}.wall`, [seam.x, seam.y] as const] as const] : [];
+  });
+  const ground = {
+    parts: built.parts,
+    joints: built.joints,
+    hoopOutside: carrier.type === "hoop" ? carrier.outside : null,
+    seams: Object.fromEntries(seams),
+  };
+  return together([{ ...built, joints: afterFlat(built.joints, applied) }, planApplied(applied, ground)]);
 }

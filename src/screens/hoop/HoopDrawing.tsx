@@ -9,6 +9,7 @@ import { hoopIn } from "@/core/piece/plan";
 import { usePlan } from "@/ui/plan";
 import { useUnits } from "@/ui/tray";
 import { type Size } from "@/ui/useSize";
+import { AppliedOnHoop } from "../applied/AppliedShapes";
 import { type hoopView } from "./view";
 
 interface Props {
@@ -54,6 +55,7 @@ export function HoopDrawing({ size, piece, mount, view }: Props) {
         <g transform={`translate(0 ${rest + section.plate.thickness})`}>
           <SettingSection section={section} scale={scale} />
         </g>
+        <AppliedOnHoop applied={plan.drawing.applied.filter(({ on }) => on === "hoop")} outside={hoop.outside} />
         <line x1={-hoop.inside} x2={hoop.inside} y1={0} y2={0} stroke="#8a9596" vectorEffect="non-scaling-stroke" />
         <line
           x1={0}

@@ -8,6 +8,7 @@ import { METALS, type Metal } from "@/core/metal/metals";
 import { type SectionShape } from "@/core/metal/section";
 import { mandrelOf } from "@/core/piece/bench";
 import { type HoopEntry } from "@/core/piece/piece";
+import { AppliedList } from "../applied/AppliedList";
 import { ChoiceField } from "@/ui/ChoiceField";
 import { MeasureField } from "@/ui/MeasureField";
 import { Rule } from "@/ui/Rule";
@@ -203,6 +204,7 @@ function HoopMeasures({ hoop, view }: MeasuresProps) {
       <p className="narrow pt-1 text-[11.5px] text-soft">
         {capital(SOURCE_NAMES[settled.losses.squaring.from])}. {capital(FORM_NAMES[hoop.form])}, {view.mass}.
       </p>
+      <AppliedList on="hoop" />
     </>
   );
 }

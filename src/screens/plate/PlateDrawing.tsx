@@ -12,6 +12,7 @@ import { usePlan } from "@/ui/plan";
 import { useUnits } from "@/ui/tray";
 import { type Size } from "@/ui/useSize";
 import { bareIn } from "@/words/steps";
+import { AppliedInPlan } from "../applied/AppliedShapes";
 import { BackView } from "./BackView";
 import { BeadFill, LayerShapes } from "./LayerShapes";
 import { StretchHandles } from "./StretchHandles";
@@ -71,6 +72,7 @@ export function PlateDrawing({ size, mount, chosen }: Props) {
               {drawing.plan.opening.map((curve, i) => (
                 <Shape key={i} curve={curve} fill="none" stroke="#1b2225" strokeDasharray="4 3" lights="ledge" />
               ))}
+              <AppliedInPlan applied={planned.drawing.applied.filter(({ on }) => on === `${mount.id}.plate`)} />
               {entry && chosenLayer && (
                 <StretchHandles
                   mount={mount.id}

@@ -13,6 +13,7 @@ import { useSession, useSessionState } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
 import { METAL_NAMES, capital } from "@/words/names";
 import { degrees, showTemperature } from "@/words/show";
+import { AppliedList } from "../applied/AppliedList";
 import { OrnamentList } from "./OrnamentList";
 import { OrnamentMeasures } from "./OrnamentMeasures";
 import { Stack } from "./Stack";
@@ -97,6 +98,7 @@ export function PlateMeasures({ mount, chosen, onChoose }: Props) {
       )}
       {entry && <OrnamentMeasures key={entry.id} mount={mount} entry={entry} onGone={() => onChoose(null)} />}
       {!isOpen && <StruckMeasures mount={mount} />}
+      {settled.kind === "plate" && <AppliedList on={`${id}.plate`} />}
       <Templates />
     </>
   );

@@ -1,0 +1,149 @@
+import { type AppliedShape, type Part } from "../joint/joint";
+import { NOTHING, type Contribution, type WorkedJoint } from "../joint/contribution";
+import { step } from "../making/step";
+import { single } from "../measure/figure";
+import { type Finding, finding } from "../measure/finding";
+import { type Metal, massOf } from "../metal/metals";
+import { APPLIED_SHAPES, type Ball, type Disc, type Ring, type Shaped, type Strip } from "./shapes";
+
+/** Something sweated on: in a mount's plane at [x, y], or so many mm round the hoop from its front. */
+export interface Applied {
+  readonly id: string;
+  readonly name: string | null;
+  readonly metal: Metal;
+  /** The part it is put on. */
+  readonly on: string;
+  /** Before what it lies on is bent, or after. */
+  readonly when: "flat" | "formed";
+  readonly shape: AppliedShape;
+  readonly sizes: Readonly<Record<string, number | string>>;
+  readonly shaped: Shaped;
+  readonly at: readonly [number, number];
+  readonly along: number;
+}
+
+type Entry = {
+  readonly disc?: Disc;
+  readonly ball?: Ball;
+  readonly ring?: Ring;
+  readonly strip?: Strip;
+};
+
+/** The one shape of an entry, and what it comes to. @throws for an entry that has none. */
+export function shapeOf({ disc, ball, ring, strip }: Entry): Pick<Applied, "shape" | "sizes" | "shaped"> {
+  if (disc) return { shape: "disc", sizes: { ...disc }, shaped: APPLIED_SHAPES.disc(disc) };
+  if (ball) return { shape: "ball", sizes: { ...ball }, shaped: APPLIED_SHAPES.ball(ball) };
+  if (ring) return { shape: "ring", sizes: { ...ring }, shaped: APPLIED_SHAPES.ring(ring) };
+  if (strip) return { shape: "strip", sizes: { ...strip }, shaped: APPLIED_SHAPES.strip(strip) };
+  throw new RangeError("nothing is put on");
+}
+
+/** What parts and joints are there already, and where their seams lie. */
+export interface Ground {
+  readonly parts: readonly Part[];
+  readonly joints: readonly WorkedJoint[];
+  /** The hoop's outside radius in mm; null without one. */
+  readonly hoopOutside: number | null;
+  /** By part: where its seam lies in its mount's plane. */
+  readonly seams: Readonly<Record<string, readonly [number, number]>>;
+}
+
+/** Nearer than this to a seam it is soldered over, or lets it go (mm). */
+const FROM_SEAM = 2;
+
+/** All that is put on: before the seams of what it lies on where it is put on flat, after them where that is formed. */
+export function planApplied(all: readonly Applied[], ground: Ground): Contribution {
+  return {
+    ...NOTHING,
+    figures: Object.fromEntries(all.map((each) => [`applied.${each.id}.mass`, single("g", massFor(each), "density")])),
+    parts: all.map((each) => ({
+      id: partOf(each),
+      kind: each.shape,
+      mount: mountOf(each, ground),
+      metal: each.metal,
+      mass: massFor(each),
+      thickness: each.shaped.height,
+      ...(each.name !== null && { name: each.name }),
+    })),
+    findings: all.flatMap((each) => findingsOf(each, ground)),
+    joints: all.map((each) => jointOf(each, ground)),
+  };
+}
+
+/** Joints with those that are put on flat before the seams that close what they lie on. */
+export function afterFlat(joints: readonly WorkedJoint[], all: readonly Applied[]): WorkedJoint[] {
+  return joints.map((joint) => {
+    const first = all.filter(({ when, on }) => joint.kind === "seam" && when === "flat" && on === joint.parts[0]);
+    return first.length === 0 ? joint : { ...joint, after: [...joint.after, ...first.map(partOf)] };
+  });
+}
+
+function partOf({ id }: Applied): string {
+  return `applied.${id}`;
+}
+
+function massFor({ metal, shaped }: Applied): number {
+  return massOf(metal, shaped.volume);
+}
+
+function mountOf({ on }: Applied, { parts }: Ground): string | null {
+  return parts.find(({ id }) => id === on)?.mount ?? null;
+}
+
+function seamsOf({ on }: Applied, { joints }: Ground): string[] {
+  return joints.filter(({ kind, parts }) => kind === "seam" && parts[0] === on).map(({ id }) => id);
+}
+
+function jointOf(each: Applied, ground: Ground): WorkedJoint {
+  const { shape, shaped, on, when, sizes } = each;
+  const part = partOf(each);
+  return {
+    id: part,
+    kind: "applied",
+    mount: mountOf(each, ground),
+    parts: [part, on],
+    length: shaped.length,
+    area: shaped.contact,
+    place: when,
+    after: when === "flat" ? [] : seamsOf(each, ground),
+    follows: [`${part}.mass`],
+    work: {
+      before: [
+        step(part, "applied.make", "join", {
+          cautions: shape === "ball" ? ["torch", "hotMetal", "charcoal"] : ["saw"],
+          values: { part, shape, ...sizes },
+        }),
+        step(part, "applied.sweat", "join", { checks: ["foot.flat"], cautions: ["torch", "flux", "hotMetal"], values: { part } }),
+      ],
+      lookedFor: ["joint.bright", "joint.noGap"],
+      after: [],
+    },
+  };
+}
+
+function findingsOf(each: Applied, ground: Ground): Finding[] {
+  const { shaped, on, when } = each;
+  const part = partOf(each);
+  const mount = mountOf(each, ground);
+  const off = fromSeam(each, ground);
+  const isBent = seamsOf(each, ground).length > 0;
+  return [
+    ...(when === "flat" && isBent && !shaped.isFlat
+      ? [finding("applied.crushed", "warning", part, { height: shaped.height, on }, mount)]
+      : []),
+    ...(off !== null && off < FROM_SEAM
+      ? [finding("applied.near-seam", "warning", part, { off: Math.max(0, off), least: FROM_SEAM, on }, mount)]
+      : []),
+  ];
+}
+
+/** How far its edge lies from the seam of what it is put on, in mm; null where that has none. */
+function fromSeam({ on, at, along, shaped }: Applied, { hoopOutside, seams }: Ground): number | null {
+  if (on === "hoop" && hoopOutside !== null) {
+    const round = 2 * Math.PI * hoopOutside;
+    const ahead = Math.abs(along) % round;
+    return Math.abs(round / 2 - ahead) - shaped.half[0];
+  }
+  const seam = seams[on];
+  return seam ? Math.hypot(at[0] - seam[0], at[1] - seam[1]) - Math.max(...shaped.half) : null;
+}

@@ -1,0 +1,76 @@
+import { sectionArea } from "../metal/section";
+
+/** Sizes of what is put on, in mm. */
+export interface Disc {
+  readonly diameter: number;
+  readonly thickness: number;
+}
+export interface Ball {
+  readonly diameter: number;
+}
+export interface Ring {
+  readonly inside: number;
+  readonly wire: number;
+  readonly section?: "round" | "square";
+}
+export interface Strip {
+  readonly length: number;
+  readonly width: number;
+  readonly thickness: number;
+}
+
+/** What a shape comes to: mm3 of metal, mm2 of contact, mm along its joint, how high it stands, and its half size along and across. */
+export interface Shaped {
+  readonly volume: number;
+  readonly contact: number;
+  readonly length: number;
+  readonly height: number;
+  readonly half: readonly [along: number, across: number];
+  readonly isRound: boolean;
+  /** Whether it bends with what it lies on, and is not crushed by it. */
+  readonly isFlat: boolean;
+}
+
+/** Every shape that is put on, by its name in the file. A ball sits on a flat half as wide as itself. */
+export const APPLIED_SHAPES = {
+  disc: ({ diameter: d, thickness }: Disc): Shaped => ({
+    volume: (Math.PI / 4) * d * d * thickness,
+    contact: (Math.PI * d * d) / 4,
+    length: Math.PI * d,
+    height: thickness,
+    half: [d / 2, d / 2],
+    isRound: true,
+    isFlat: true,
+  }),
+  ball: ({ diameter: d }: Ball): Shaped => ({
+    volume: (Math.PI / 6) * d ** 3,
+    contact: (Math.PI * d * d) / 16,
+    length: (Math.PI * d) / 2,
+    height: d,
+    half: [d / 2, d / 2],
+    isRound: true,
+    isFlat: false,
+  }),
+  ring: ({ inside, wire, section = "round" }: Ring): Shaped => {
+    const round = Math.PI * (inside + wire);
+    const outside = inside / 2 + wire;
+    return {
+      volume: round * sectionArea({ shape: section, width: wire, thickness: wire }),
+      contact: round * (section === "round" ? wire / 2 : wire),
+      length: round,
+      height: wire,
+      half: [outside, outside],
+      isRound: true,
+      isFlat: false,
+    };
+  },
+  strip: ({ length, width, thickness }: Strip): Shaped => ({
+    volume: length * width * thickness,
+    contact: length * width,
+    length: 2 * (length + width),
+    height: thickness,
+    half: [length / 2, width / 2],
+    isRound: false,
+    isFlat: true,
+  }),
+} as const;

@@ -1,0 +1,163 @@
+"use client";
+
+import { type Draft as Editable } from "immer";
+import { Plus, Trash2 } from "lucide-react";
+import { useState } from "react";
+import { type Applied } from "@/core/applied/applied";
+import { type AppliedShape } from "@/core/joint/joint";
+import { type AppliedEntry, type Piece } from "@/core/piece/piece";
+import { ChoiceField } from "@/ui/ChoiceField";
+import { MeasureField } from "@/ui/MeasureField";
+import { lengthField } from "@/ui/fields";
+import { usePlan } from "@/ui/plan";
+import { useSession, useSessionState } from "@/ui/session";
+import { useUnits } from "@/ui/tray";
+import { appliedText } from "@/words/applied";
+import { APPLIED_NAMES, capital } from "@/words/names";
+
+/** What each shape starts as, and what its sizes are called. */
+const SHAPES: Readonly<
+  Record<AppliedShape, { readonly start: Partial<AppliedEntry>; readonly fields: readonly (readonly [string, string])[] }>
+> = {
+  disc: {
+    start: { disc: { diameter: 3, thickness: 0.6 } },
+    fields: [
+      ["diameter", "Across"],
+      ["thickness", "Thick"],
+    ],
+  },
+  ball: { start: { ball: { diameter: 1.5 } }, fields: [["diameter", "Across"]] },
+  ring: {
+    start: { ring: { inside: 2, wire: 0.8 } },
+    fields: [
+      ["inside", "Inside"],
+      ["wire", "Wire"],
+    ],
+  },
+  strip: {
+    start: { strip: { length: 5, width: 1, thickness: 0.6 } },
+    fields: [
+      ["length", "Long"],
+      ["width", "Wide"],
+      ["thickness", "Thick"],
+    ],
+  },
+};
+const TYPES = Object.keys(SHAPES) as AppliedShape[];
+
+function entryIn(piece: Editable<Piece>, id: string): Editable<AppliedEntry> {
+  return piece.applied!.find((each) => each.id === id)!;
+}
+
+/** What is sweated on a part: added, sized, put somewhere else, taken away. */
+export function AppliedList({ on }: { readonly on: string }) {
+  const session = useSession();
+  const units = useUnits();
+  const all = useSessionState(({ piece }) => piece.applied ?? NONE);
+  const here = usePlan().drawing.applied.filter((each) => each.on === on);
+  const [asked, choose] = useState<string | null>(null);
+  const chosen = here.find(({ id }) => id === asked);
+  const add = (shape: AppliedShape) => {
+    const id = freeId(all, shape);
+    const start = { id, metal: "sterling" as const, on, ...structuredClone(SHAPES[shape].start) } as Editable<AppliedEntry>;
+    const refused = session.change((piece) => void (piece.applied ??= []).push(start));
+    if (refused === null) choose(id);
+  };
+  return (
+    <section aria-label="Put on">
+      <h2 className="section-head">Put on</h2>
+      <ul>
+        {here.map((each) => (
+          <li
+            key={each.id}
+            className={`flex items-center border-t border-hair ${each === chosen ? "bg-accent-wash shadow-[inset_3px_0_0_var(--color-accent)]" : ""}`}
+          >
+            <button
+              type="button"
+              aria-pressed={each === chosen}
+              onClick={() => choose(each === chosen ? null : each.id)}
+              className="min-w-0 flex-1 py-1 pl-2 text-left text-[13.5px] max-lg:min-h-[44px]"
+            >
+              <b className="block font-[640]">{capital(each.name ?? APPLIED_NAMES[each.shape])}</b>
+              <small className="narrow block text-[11.5px] text-soft">{appliedText(each, units)}</small>
+            </button>
+            <button
+              type="button"
+              className="btn btn-plain"
+              aria-label={`Take ${each.name ?? APPLIED_NAMES[each.shape]} away`}
+              onClick={() =>
+                session.change((piece) => {
+                  piece.applied = piece.applied!.filter(({ id }) => id !== each.id);
+                  if (piece.applied.length === 0) delete piece.applied;
+                })
+              }
+            >
+              <Trash2 size={13} aria-hidden="true" />
+            </button>
+          </li>
+        ))}
+      </ul>
+      {chosen && <AppliedMeasures key={chosen.id} applied={chosen} />}
+      <div className="flex flex-wrap gap-1.5 border-t border-hair py-1.5">
+        {TYPES.map((shape) => (
+          <button key={shape} type="button" className="btn btn-small" onClick={() => add(shape)}>
+            <Plus size={13} aria-hidden="true" /> {capital(APPLIED_NAMES[shape])}
+          </button>
+        ))}
+      </div>
+    </section>
+  );
+}
+
+const NONE: readonly AppliedEntry[] = [];
+
+function freeId(all: readonly AppliedEntry[], shape: string): string {
+  const taken = new Set(all.map(({ id }) => id));
+  for (let i = 1; ; i++) {
+    const id = i === 1 ? shape : `${shape}-${i}`;
+    if (!taken.has(id)) return id;
+  }
+}
+
+function AppliedMeasures({ applied }: { readonly applied: Applied }) {
+  const { id, shape, sizes, at, along, on, when } = applied;
+  const session = useSession();
+  const units = useUnits();
+  const isOnHoop = on === "hoop";
+  const size = (name: string) =>
+    lengthField(`applied.${id}.${shape}.${name}`, units, (piece, value) => {
+      Object.assign(entryIn(piece, id)[shape]!, { [name]: value });
+    });
+  const place = (i: 0 | 1) =>
+    lengthField(`applied.${id}.at.${i}`, units, (piece, value) => {
+      entryIn(piece, id).at = i === 0 ? [value, at[1]] : [at[0], value];
+    });
+  const alongField = lengthField(`applied.${id}.along`, units, (piece, value) => void (entryIn(piece, id).along = value));
+  return (
+    <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
+      {SHAPES[shape].fields.map(([name, label]) => (
+        <MeasureField key={name} field={size(name)} label={label} value={Number(sizes[name])} lights={`applied.${id}`} shape="compact" />
+      ))}
+      {isOnHoop ? (
+        <MeasureField field={alongField} label="Along" value={along} lights={`applied.${id}`} shape="compact" />
+      ) : (
+        ([0, 1] as const).map((i) => (
+          <MeasureField key={i} field={place(i)} label={i === 0 ? "Right" : "Up"} value={at[i]} lights={`applied.${id}`} shape="compact" />
+        ))
+      )}
+      {isOnHoop && (
+        <div className="col-span-full">
+          <ChoiceField
+            label="Put on"
+            value={when}
+            options={[
+              { value: "formed", text: "Formed" },
+              { value: "flat", text: "Flat" },
+            ]}
+            onChoose={(next) => session.change((piece) => void (entryIn(piece, id).when = next))}
+          />
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,92 @@
+"use client";
+
+import { type Applied } from "@/core/applied/applied";
+import { DragHandle } from "@/ui/DragHandle";
+import { useSession } from "@/ui/session";
+import { APPLIED_NAMES, capital } from "@/words/names";
+
+const STEP = 0.1;
+
+function toTwentieth(mm: number): number {
+  return Math.round(mm * 20) / 20;
+}
+
+/** What is put on a plate, seen from above in millimetres, dragged where it lies. */
+export function AppliedInPlan({ applied }: { readonly applied: readonly Applied[] }) {
+  const session = useSession();
+  return applied.map(({ id, name, shape, shaped, sizes, at: [x, y] }) => {
+    const put = (px: number, py: number) =>
+      session.change((piece) => {
+        piece.applied!.find((each) => each.id === id)!.at = [toTwentieth(px), toTwentieth(py)];
+      }, `applied.${id}.at`);
+    const [along, across] = shaped.half;
+    return (
+      <DragHandle
+        key={id}
+        label={capital(name ?? APPLIED_NAMES[shape])}
+        now={x}
+        most={100}
+        lights={`applied.${id}`}
+        onDrag={([px, py]) => put(px, py)}
+        onStep={(by) => put(x - by * STEP, y)}
+      >
+        {(isLit) => {
+          const line = {
+            fill: "#c3cbcf",
+            stroke: isLit ? "#0b5d66" : "#4d585c",
+            strokeWidth: isLit ? 2 : 1,
+            vectorEffect: "non-scaling-stroke",
+          } as const;
+          if (!shaped.isRound) return <rect x={x - along} y={y - across} width={2 * along} height={2 * across} {...line} />;
+          return (
+            <>
+              <circle cx={x} cy={y} r={along} {...line} />
+              {shape === "ring" && <circle cx={x} cy={y} r={Number(sizes.inside) / 2} {...line} fill="#eef0f0" />}
+            </>
+          );
+        }}
+      </DragHandle>
+    );
+  });
+}
+
+/** The same on a hoop seen along the finger, its centre at (0, 0); moved along it by drag and keys. */
+export function AppliedOnHoop({ applied, outside }: { readonly applied: readonly Applied[]; readonly outside: number }) {
+  const session = useSession();
+  return applied.map(({ id, name, shape, shaped, along }) => {
+    const put = (mm: number) =>
+      session.change((piece) => {
+        piece.applied!.find((each) => each.id === id)!.along = toTwentieth(mm);
+      }, `applied.${id}.along`);
+    const [half] = shaped.half;
+    return (
+      <DragHandle
+        key={id}
+        label={capital(name ?? APPLIED_NAMES[shape])}
+        now={along}
+        most={100}
+        lights={`applied.${id}`}
+        onDrag={([px, py]) => put(Math.atan2(px, py) * outside)}
+        onStep={(by) => put(along - by * STEP * 5)}
+      >
+        {(isLit) => {
+          const line = {
+            fill: "#c3cbcf",
+            stroke: isLit ? "#0b5d66" : "#4d585c",
+            strokeWidth: isLit ? 2 : 1,
+            vectorEffect: "non-scaling-stroke",
+          } as const;
+          return (
+            <g transform={`rotate(${(-along / outside / Math.PI) * 180}) translate(0 ${outside})`}>
+              {shape === "ball" ? (
+                <circle cx={0} cy={half} r={half} {...line} />
+              ) : (
+                <rect x={-half} y={0} width={2 * half} height={shaped.height} {...line} />
+              )}
+            </g>
+          );
+        }}
+      </DragHandle>
+    );
+  });
+}
