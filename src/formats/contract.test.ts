@@ -122,7 +122,7 @@ const whole = {
     losses: { squaring: 0.5, mark: 0.1, sawPasses: 2, kerf: 0.28, hammer: 0.2 },
   },
   applied: [
-    { id: "dot", name: "Dot", metal: "copper", on: "m1.plate", when: "formed", disc: { diameter: 2, thickness: 0.5 }, at: [1, 2] },
+    { id: "dot", name: "Dot", metal: "copper", on: "hoop", when: "formed", disc: { diameter: 2, thickness: 0.5 }, at: [1, 2] },
     { id: "ball", metal: "sterling", on: "hoop", when: "flat", ball: { diameter: 1.5 }, along: 4 },
     { id: "ring", metal: "sterling", on: "hoop", ring: { inside: 2, wire: 0.6, section: "square" } },
     { id: "bar", metal: "brass", on: "m1.wall", strip: { length: 4, width: 1, thickness: 0.5 } },
@@ -219,7 +219,6 @@ test("what of it is not planned yet is refused by name, each thing once", () => 
     "/carrier/stock/backWidth",
     "/carrier/stock/twist",
     "/carrier/losses/hammer",
-    "/applied",
     "/heats/pins/6",
     "/heats/pins/7",
     "/heats/pins/8",
