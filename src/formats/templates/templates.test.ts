@@ -45,6 +45,48 @@ test("each thing that is cut has its template, at the size that is cut", () => {
   expect(guessed.map(({ title }) => title.includes("do not cut"))).toEqual([false, true, false]);
 });
 
+test("a strip is laid corner by corner as it is cut, with its losses, marks and runs that gather where the rule has them", () => {
+  const piece = demoPiece("tern-ring");
+  const { figures, drawing } = planPiece(piece, SHIPPED_BENCH);
+  const [length, tall] = ["m1.wall.cutLength", "m1.wall.cutHeight"].map((key) => figures[key]!.value) as [number, number];
+  const { lines, labels } = one("tern-ring", "wall");
+  const points = lines.map(({ curve }) => [curve.from, ...curve.strokes.flatMap((each) => (each.kind === "line" ? [each.to] : []))]);
+  expect(points[0]).toEqual([
+    [0, 0],
+    [length, 0],
+    [length, tall],
+    [0, tall],
+  ]);
+  const blank = drawing.laid["m1.wall"]!;
+  const upright = [...blank.losses.flatMap(({ from, to }) => [from, to]), ...blank.marks.map(({ at }) => at)].filter(
+    (at) => at > 1e-6 && at < length - 1e-6,
+  );
+  expect(points.slice(1, 1 + upright.length)).toEqual(
+    upright.map((at) => [
+      [at, 0],
+      [at, tall],
+    ]),
+  );
+  expect(points.slice(1 + upright.length)).toEqual(
+    blank.gathers.map(({ from, to }) => [
+      [from, tall * 0.92],
+      [to, tall * 0.92],
+    ]),
+  );
+  expect(labels.map(({ at, text }) => [at[0] - 0.4, text])).toEqual([
+    [expect.closeTo(0.22, 9), "seam"],
+    [expect.closeTo(blank.marks[1]!.at, 9), "end"],
+    [expect.closeTo(blank.marks[2]!.at, 9), "far side"],
+    [expect.closeTo(blank.marks[3]!.at, 9), "end"],
+  ]);
+  const rope = one("turnstone-ring", "rope");
+  const cuts = rope.lines.filter(({ kind }) => kind === "cut").map(({ curve }) => curve.from[0]);
+  expect(cuts).toEqual([
+    0,
+    expect.closeTo(planPiece(demoPiece("turnstone-ring"), SHIPPED_BENCH).figures["m1.ornament.rope.piece1"]!.value, 9),
+  ]);
+});
+
 /** Length of an SVG path of M L A C Z, by many chords. */
 function pathLength(d: string): number {
   let length = 0;

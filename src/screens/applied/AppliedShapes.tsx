@@ -7,6 +7,11 @@ import { APPLIED_NAMES, capital } from "@/words/names";
 
 const STEP = 0.1;
 
+function lineOf(isLit: boolean) {
+  const stroke = isLit ? { stroke: "#0b5d66", strokeWidth: 2 } : { stroke: "#4d585c", strokeWidth: 1 };
+  return { fill: "#c3cbcf", vectorEffect: "non-scaling-stroke", ...stroke } as const;
+}
+
 function toTwentieth(mm: number): number {
   return Math.round(mm * 20) / 20;
 }
@@ -31,12 +36,7 @@ export function AppliedInPlan({ applied }: { readonly applied: readonly Applied[
         onStep={(by) => put(x - by * STEP, y)}
       >
         {(isLit) => {
-          const line = {
-            fill: "#c3cbcf",
-            stroke: isLit ? "#0b5d66" : "#4d585c",
-            strokeWidth: isLit ? 2 : 1,
-            vectorEffect: "non-scaling-stroke",
-          } as const;
+          const line = lineOf(isLit);
           if (!shaped.isRound) return <rect x={x - along} y={y - across} width={2 * along} height={2 * across} {...line} />;
           return (
             <>
@@ -70,12 +70,7 @@ export function AppliedOnHoop({ applied, outside }: { readonly applied: readonly
         onStep={(by) => put(along - by * STEP * 5)}
       >
         {(isLit) => {
-          const line = {
-            fill: "#c3cbcf",
-            stroke: isLit ? "#0b5d66" : "#4d585c",
-            strokeWidth: isLit ? 2 : 1,
-            vectorEffect: "non-scaling-stroke",
-          } as const;
+          const line = lineOf(isLit);
           return (
             <g transform={`rotate(${(-along / outside / Math.PI) * 180}) translate(0 ${outside})`}>
               {shape === "ball" ? (

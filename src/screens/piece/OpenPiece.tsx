@@ -126,6 +126,9 @@ function PlannedPiece({ id, planned }: { readonly id: string; readonly planned: 
         </Suspense>
       ) : (
         <main className="frame">
+          <h1 className="sr-only">
+            {piece.name}, {STAGE_NAMES[stage]}
+          </h1>
           <TopBar shows={stage === "heats" ? "temperature" : "length"} undoing={undoing} />
           <Stem entries={entries} current={stage} onGo={go} settings={settings} shown={mount} onShow={show} />
           {StageScreen && <StageScreen mount={mount} />}

@@ -3,6 +3,7 @@
 import { type Draft as Editable } from "immer";
 import { Ruler } from "lucide-react";
 import Link from "next/link";
+import { type Point } from "@/core/geometry/outline";
 import { METALS, type Metal } from "@/core/metal/metals";
 import { type Mount, type PlateEntry } from "@/core/piece/piece";
 import { ChoiceField } from "@/ui/ChoiceField";
@@ -104,6 +105,30 @@ export function PlateMeasures({ mount, chosen, onChoose }: Props) {
   );
 }
 
+interface PlacesProps {
+  readonly mount: string;
+  readonly what: "stamp" | "drain";
+  readonly at: Point;
+}
+
+/** Where it lies on the plate, seen from above: from the middle to the right, and up. */
+function Places({ mount, what, at }: PlacesProps) {
+  const units = useUnits();
+  return ([0, 1] as const).map((i) => (
+    <MeasureField
+      key={i}
+      field={lengthField(`${mount}.plate.${what}.at.${i}`, units, (piece, value) => {
+        const own = piece.mounts.find((each) => each.id === mount)!.plate[what];
+        if (own) own.at = i === 0 ? [value, at[1]] : [at[0], value];
+      })}
+      label={i === 0 ? "right" : "up"}
+      value={at[i]}
+      lights={what}
+      shape="compact"
+    />
+  ));
+}
+
 /** The way to what is printed. */
 function Templates() {
   const piece = useSessionState((state) => state.piece.id);
@@ -147,6 +172,7 @@ function LedgeMeasures({ mount: { id, plate } }: { readonly mount: Mount }) {
 function StruckMeasures({ mount: { id, plate } }: { readonly mount: Mount }) {
   const units = useUnits();
   const { stamp, drain } = plate;
+  const placed = usePlan().drawing.settings[id]!.plan.back;
   const stampField = (name: "width" | "height") =>
     optionalLengthField(`${id}.plate.stamp.${name}`, units, (piece, value) => {
       const { plate: own } = piece.mounts.find((each) => each.id === id)!;
@@ -164,7 +190,9 @@ function StruckMeasures({ mount: { id, plate } }: { readonly mount: Mount }) {
       <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
         <MeasureField field={stampField("width")} label="Stamp" value={stamp?.width ?? null} lights="stamp" shape="compact" />
         <MeasureField field={stampField("height")} label="by" value={stamp?.height ?? null} lights="stamp" shape="compact" />
+        {placed.stamp && <Places mount={id} what="stamp" at={placed.stamp.at} />}
         <MeasureField field={drainField} label="Drain" value={drain?.diameter ?? null} lights="drain" shape="compact" />
+        {placed.drain && <Places mount={id} what="drain" at={placed.drain.at} />}
       </div>
     </>
   );
