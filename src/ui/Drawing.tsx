@@ -100,21 +100,27 @@ function curvePath(curve: Curve): string {
   return path.toString();
 }
 
-/** What a shape is drawn by: a curve as it is, or points with lines between them. */
+function lineOf(points: readonly Point[]): string {
+  return `M${points.map(([x, y]) => `${toMicron(x)} ${toMicron(y)}`).join("L")}`;
+}
+
+/** What a shape is drawn by: a curve as it is, points with lines between them, or several runs of points, each open. */
 type Line =
-  | { readonly curve: Curve; readonly points?: never; readonly open?: never }
-  | { readonly points: readonly Point[]; readonly open?: boolean; readonly curve?: never };
+  | { readonly curve: Curve; readonly points?: never; readonly runs?: never; readonly open?: never }
+  | { readonly points: readonly Point[]; readonly open?: boolean; readonly runs?: never; readonly curve?: never }
+  | { readonly runs: readonly (readonly Point[])[]; readonly open?: never; readonly points?: never; readonly curve?: never };
 
 /** A line, closed unless said otherwise; its stroke's width is in pixels. */
 export function Shape({
   curve,
   points,
+  runs,
   open = false,
   lights,
   ...rest
 }: Line & { readonly lights?: string } & Omit<SVGProps<SVGPathElement>, "points">) {
   const { isLit, handlers } = useLit(lights ?? "");
-  const path = curve ? curvePath(curve) : `M${points.map(([x, y]) => `${toMicron(x)} ${toMicron(y)}`).join("L")}${open ? "" : "Z"}`;
+  const path = curve ? curvePath(curve) : runs ? runs.map(lineOf).join("") : `${lineOf(points)}${open ? "" : "Z"}`;
   const lit = lights !== undefined && isLit;
   return (
     <path

@@ -45,7 +45,7 @@ const cord: LayerKind = {
       ...{ id: layer.id, part: `${id}.ornament.${layer.id}`, type: layer.type, width: layer.width, extent: layer.extent },
       ...{
         middles: [],
-        strands: [],
+        strands: null,
         strandWidth: 0,
         balls: [],
         onRule: { balls: [], turns: 0 },

@@ -21,8 +21,8 @@ export function BeadFill() {
 /** An ornament where it lies, in millimetres: wires with their light, a rope with its lay, beads one by one. */
 export function LayerShapes({ layer, isChosen }: { readonly layer: DrawnLayer; readonly isChosen: boolean }) {
   const { middles, strands, strandWidth, balls, width, part, cut } = layer;
-  const wires = strands.length > 0 ? strands : balls.length > 0 ? [] : middles;
-  const thick = strands.length > 0 ? strandWidth : width;
+  const wires = strands ? [strands.under, strands.over] : balls.length > 0 ? [] : [middles];
+  const thick = strands ? strandWidth : width;
   return (
     <g>
       {middles.map((points, i) => (
@@ -38,18 +38,30 @@ export function LayerShapes({ layer, isChosen }: { readonly layer: DrawnLayer; r
           lights={part}
         />
       ))}
-      {wires.map((points, i) => (
-        <g key={i} pointerEvents="none">
-          <Shape points={points} open fill="none" stroke={EDGE} strokeWidth={thick} vectorEffect="none" />
-          <Shape points={points} open fill="none" stroke={METAL} strokeWidth={thick * 0.82} vectorEffect="none" />
-          {cut.shape !== "square" && (
-            <Shape points={points} open fill="none" stroke="#ffffff" strokeWidth={thick * 0.28} vectorEffect="none" />
-          )}
-        </g>
+      {wires.map((runs, i) => (
+        <Wires key={i} runs={runs} thick={thick} isShiny={cut.shape !== "square"} />
       ))}
       {balls.map(({ at: [cx, cy], radius }, i) => (
         <circle key={i} cx={cx} cy={cy} r={radius} fill="url(#bead)" stroke={EDGE} strokeWidth={radius * 0.08} pointerEvents="none" />
       ))}
+    </g>
+  );
+}
+
+interface WiresProps {
+  readonly runs: readonly (readonly Point[])[];
+  readonly thick: number;
+  readonly isShiny: boolean;
+}
+
+/** Runs of wire with their edge, their metal and their light. */
+function Wires({ runs, thick, isShiny }: WiresProps) {
+  const line = { runs, fill: "none", vectorEffect: "none" } as const;
+  return (
+    <g pointerEvents="none">
+      <Shape {...line} stroke={EDGE} strokeWidth={thick} />
+      <Shape {...line} stroke={METAL} strokeWidth={thick * 0.82} />
+      {isShiny && <Shape {...line} stroke="#ffffff" strokeWidth={thick * 0.28} />}
     </g>
   );
 }
@@ -70,12 +82,8 @@ export function LayerOnRule({ layer, length, height }: OnRuleProps) {
   if (turns > 0) {
     return (
       <g pointerEvents="none">
-        {lay(turns, length, middle, layer.strandWidth / 2).map((points, i) => (
-          <g key={i}>
-            <Shape points={points} open fill="none" stroke={EDGE} strokeWidth={layer.strandWidth} vectorEffect="none" />
-            <Shape points={points} open fill="none" stroke={METAL} strokeWidth={layer.strandWidth * 0.82} vectorEffect="none" />
-            <Shape points={points} open fill="none" stroke="#ffffff" strokeWidth={layer.strandWidth * 0.28} vectorEffect="none" />
-          </g>
+        {lay(turns, length, middle, layer.strandWidth / 2).map((runs, i) => (
+          <Wires key={i} runs={runs} thick={layer.strandWidth} isShiny />
         ))}
       </g>
     );
@@ -92,7 +100,7 @@ export function LayerOnRule({ layer, length, height }: OnRuleProps) {
 const POINTS_A_HALF = 8;
 
 /** Half turns of both wires along a straight rope, those that pass under first. */
-function lay(turns: number, length: number, middle: number, aside: number): Point[][] {
+function lay(turns: number, length: number, middle: number, aside: number): [under: Point[][], over: Point[][]] {
   const half = 1 / (2 * turns);
   const count = Math.ceil(length / half) + 1;
   const run = (n: number, side: 1 | -1) =>
@@ -102,5 +110,5 @@ function lay(turns: number, length: number, middle: number, aside: number): Poin
     });
   const over = (n: number): 1 | -1 => (n % 2 === 0 ? 1 : -1);
   const all = Array.from({ length: count }, (_, n) => n);
-  return [...all.map((n) => run(n, over(n) === 1 ? -1 : 1)), ...all.map((n) => run(n, over(n)))];
+  return [all.map((n) => run(n, over(n) === 1 ? -1 : 1)), all.map((n) => run(n, over(n)))];
 }

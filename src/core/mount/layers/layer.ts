@@ -68,8 +68,8 @@ export interface DrawnLayer {
   readonly width: number;
   /** The middle of each stretch; one all round ends where it began. */
   readonly middles: readonly (readonly Point[])[];
-  /** Runs of wires that do not lie along the middle, those that pass under first, and how thick they are. */
-  readonly strands: readonly (readonly Point[])[];
+  /** Runs of wires that do not lie along the middle, where they pass under and where they pass over, and how thick they are. */
+  readonly strands: { readonly under: readonly (readonly Point[])[]; readonly over: readonly (readonly Point[])[] } | null;
   readonly strandWidth: number;
   readonly balls: readonly { readonly at: Point; readonly radius: number }[];
   /** As it lies along a rule, in mm from the end of what is cut: where beads have their middles, and turns in a mm of a twist. */

@@ -1,6 +1,6 @@
 import { single } from "../../measure/figure";
 import { finding } from "../../measure/finding";
-import { type Layer, type LayerKind, type MadeFrom } from "./layer";
+import { type DrawnLayer, type Layer, type LayerKind, type MadeFrom } from "./layer";
 import { type Point } from "../../geometry/outline";
 import { type MiddleLine, pointsAlong } from "./line";
 import { bentLayer, layerKey, ornamentStep } from "./wire-work";
@@ -57,8 +57,8 @@ export const twist: LayerKind = {
   faults: ({ type, from }) => (from && !("wire" in from) ? [{ field: "from/strip", code: "not-of-ornament", values: { got: type } }] : []),
 };
 
-/** Runs of both wires by halves of a turn, those that pass under first: each is half a wire to one side and the other. */
-function laidOver(line: MiddleLine, wire: number, turns: number): Point[][] {
+/** Runs of both wires by halves of a turn: each is half a wire to one side and the other. */
+function laidOver(line: MiddleLine, wire: number, turns: number): NonNullable<DrawnLayer["strands"]> {
   const fine = Math.max(1 / (turns * FINE), LEAST_FINE);
   const runs = line.pieces.flatMap((piece) => {
     const steps = Math.max(2, Math.ceil(piece.length / fine));
@@ -68,7 +68,8 @@ function laidOver(line: MiddleLine, wire: number, turns: number): Point[][] {
       return halves(points, (i) => Math.cos(angle((piece.length * i) / steps)) > 0);
     });
   });
-  return [...runs.filter(({ isOver }) => !isOver), ...runs.filter(({ isOver }) => isOver)].map(({ points }) => points);
+  const some = (over: boolean) => runs.filter(({ isOver }) => isOver === over).map(({ points }) => points);
+  return { under: some(false), over: some(true) };
 }
 
 const LEAST_FINE = 0.05;

@@ -121,7 +121,7 @@ export function drawnLayer({ mount, layer }: LayerAsked, line: MiddleLine): Omit
     ...{ id: layer.id, part: layerKey(mount, layer.id), type: layer.type, width: layer.width },
     extent: layer.extent,
     middles: line.pieces.map((piece) => pointsAlong(line, piece)),
-    ...{ strands: [], strandWidth: 0, balls: [], onRule: { balls: [], turns: 0 } },
+    ...{ strands: null, strandWidth: 0, balls: [], onRule: { balls: [], turns: 0 } },
     ends: line.isRound
       ? []
       : line.pieces.map(({ along, length }) => ({ from: line.track.pointAt(along), to: line.track.pointAt(along + length) })),
