@@ -1,5 +1,6 @@
 "use client";
 
+import { memo } from "react";
 import { type BenchEntry, SHIPPED } from "@/core/piece/bench";
 import { type Piece } from "@/core/piece/piece";
 import { shapeFaults } from "@/core/stone/shapes/shapes";
@@ -81,10 +82,7 @@ export function TrayDrawing({ records, bench, chosen, onChoose, onOpen }: Props)
               <rect x={middles[i]! - slots[i]! / 2} y={40} width={slots[i]} height={HEIGHT - 48} fill="transparent" />
               <StoneFill id={`tint-${record.id}`} material={tint} />
               {drawn?.isPlanned ? (
-                <Millimetres x={middles[i]! - drawn.middle[0] * perMm} y={122 + drawn.middle[1] * perMm} scale={{ perMm, times: 1 }}>
-                  <Shape curve={drawn.wall} fill="#dfe5e7" stroke="#8d989c" />
-                  <Shape curve={drawn.stone} fill={`url(#tint-${record.id})`} stroke="#00000044" />
-                </Millimetres>
+                <Lies stone={drawn.stone} x={middles[i]!} perMm={perMm} tint={`url(#tint-${record.id})`} />
               ) : (
                 <EmptyPlace x={middles[i]!} isWaiting={drawn === null} />
               )}
@@ -103,12 +101,30 @@ export function TrayDrawing({ records, bench, chosen, onChoose, onOpen }: Props)
   );
 }
 
-type Lying = (TrayStone & { readonly isPlanned: true }) | { readonly isPlanned: false };
+interface LiesProps {
+  readonly stone: TrayStone;
+  readonly x: number;
+  readonly perMm: number;
+  readonly tint: string;
+}
+
+/** A stone in its wall; drawn again only when it changes or moves. */
+const Lies = memo(function Lies({ stone, x, perMm, tint }: LiesProps) {
+  const [left, up] = stone.middle;
+  return (
+    <Millimetres x={x - left * perMm} y={122 + up * perMm} scale={{ perMm, times: 1 }}>
+      <Shape curve={stone.wall} fill="#dfe5e7" stroke="#8d989c" />
+      <Shape curve={stone.stone} fill={tint} stroke="#00000044" />
+    </Millimetres>
+  );
+});
+
+type Lying = { readonly isPlanned: true; readonly stone: TrayStone } | { readonly isPlanned: false };
 
 /** A piece that cannot be planned lies as an empty place; null while it is worked out. */
 function lyingOn(attempt: Attempt | null, mount: string): Lying | null {
   if (attempt === null) return null;
-  return attempt.ok ? { isPlanned: true, ...trayStone(attempt.plan, mount) } : { isPlanned: false };
+  return attempt.ok ? { isPlanned: true, stone: trayStone(attempt.plan, mount) } : { isPlanned: false };
 }
 
 const NARROWEST_MM = 12;
@@ -120,7 +136,7 @@ function sizeOf({ mounts }: Piece, lying: Lying | null): { readonly width: numbe
   const { stone, wall } = mounts[0]!;
   const { outline: shape } = stone;
   const isLight = shape.shape !== "free" || shape.points.length <= MANY_POINTS;
-  if (lying?.isPlanned) return { width: Math.max(lying.width, NARROWEST_MM), height: lying.height };
+  if (lying?.isPlanned) return { width: Math.max(lying.stone.width, NARROWEST_MM), height: lying.stone.height };
   if (lying !== null || !isLight || shapeFaults(shape).length > 0) return { width: NARROWEST_MM, height: 0 };
   const { outline } = outlineOf(stone);
   const round = 2 * (wall.thickness + (wall.fit ?? SHIPPED.seatOf.fit));

@@ -94,7 +94,18 @@ export interface TrayStone {
   readonly middle: Point;
 }
 
+const lying = new WeakMap<Plan, TrayStone>();
+
+/** Worked out once for a plan: the tray is drawn again whenever a row is planned. */
 export function trayStone(plan: Plan, mount: string): TrayStone {
+  const known = lying.get(plan);
+  if (known) return known;
+  const made = layStone(plan, mount);
+  lying.set(plan, made);
+  return made;
+}
+
+function layStone(plan: Plan, mount: string): TrayStone {
   const { stone, wallOutside } = plan.drawing.settings[mount]!.plan;
   const { left, right, low, high } = boxOf(wallOutside);
   return { stone, wall: wallOutside, width: right - left, height: high - low, middle: [(left + right) / 2, (low + high) / 2] };
