@@ -19,6 +19,7 @@ const core = [
   ["mount", ["measure", "geometry", "metal", "stone", "making", "joint"]],
   ["hoop", ["measure", "geometry", "metal", "making", "joint"]],
   ["applied", ["measure", "metal", "making", "joint"]],
+  ["bail", ["measure", "geometry", "metal", "making", "joint", "mount"]],
   ["heats", ["measure", "metal", "joint"]],
 ];
 const insideCore = core.map(([room, known]) => ({

@@ -1,10 +1,15 @@
 import { type Piece } from "@/core/piece/piece";
 import cockle from "./pieces/cockle-ring.json";
+import curlew from "./pieces/curlew-ring.json";
 import dotterel from "./pieces/dotterel-ring.json";
+import dunlin from "./pieces/dunlin-earrings.json";
 import kelp from "./pieces/kelp-ring.json";
 import knot from "./pieces/knot-ring.json";
+import limpetPendant from "./pieces/limpet-pendant.json";
 import limpet from "./pieces/limpet-ring.json";
+import marram from "./pieces/marram-ring.json";
 import plover from "./pieces/plover-ring.json";
+import redshank from "./pieces/redshank-ring.json";
 import samphire from "./pieces/samphire-ring.json";
 import slate from "./pieces/slate-ring.json";
 import strand from "./pieces/strand-ring.json";
@@ -15,6 +20,9 @@ import whelk from "./pieces/whelk-ring.json";
 
 /** The Marram Workshop's pieces; a test decodes each as a file. */
 export const DEMO_PIECES: readonly Piece[] = [
+  curlew,
+  marram,
+  redshank,
   samphire,
   knot,
   slate,
@@ -27,6 +35,8 @@ export const DEMO_PIECES: readonly Piece[] = [
   limpet,
   whelk,
   plover,
+  dunlin,
+  limpetPendant,
   tern,
 ] as unknown as readonly Piece[];
 

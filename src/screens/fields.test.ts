@@ -3,7 +3,7 @@ import { produce } from "immer";
 import { type Piece } from "@/core/piece/piece";
 import { type NumberField } from "@/ui/fields";
 import { METRIC } from "@/words/show";
-import { hoopLossField, isEven, sawPassesField, seatField, sizeField, stockField } from "./hoop/fields";
+import { hoopLossField, isEven, sawPassesField, optionalField, sizeField, stockField } from "./hoop/fields";
 import {
   densityField,
   dimensionField,
@@ -65,8 +65,8 @@ test.each<[string, NumberField, string, readonly string[]]>([
   ["base", baseField("m1", METRIC), "0.8", ["/mounts/0/plate/thickness 0.8"]],
   ["wire's width", stockField("width", METRIC), "4", ["/carrier/stock/width 4"]],
   ["wire's thickness", stockField("thickness", METRIC), "1.8", ["/carrier/stock/thickness 1.8"]],
-  ["flat", seatField("flatWidth", METRIC), "6", ["/carrier/flatWidth 6"]],
-  ["saddle", seatField("saddleWidth", METRIC), "5", ["/carrier/saddleWidth 5"]],
+  ["flat", optionalField("flatWidth", METRIC), "6", ["/carrier/flatWidth 6"]],
+  ["saddle", optionalField("saddleWidth", METRIC), "5", ["/carrier/saddleWidth 5"]],
   ["kerf", hoopLossField("kerf", METRIC), "0.3", ['/carrier/losses {"kerf":0.3}']],
   ["saw cuts", sawPassesField, "2", ['/carrier/losses {"sawPasses":2}']],
 ])("the field of %s writes what it reads, and nothing else", (_name, field, text, changes) => expect(typed(field, text)).toEqual(changes));
@@ -80,7 +80,7 @@ test("an empty field takes away what can be left out, and leaves what cannot", (
   });
   expect(typed(tubeField("m1", "inside", METRIC), "", own)).toEqual([`${WALL}/tube gone`]);
   expect(typed(cupLengthField("m1", METRIC), " ", own)).toEqual([`${WALL}/cup gone`]);
-  expect(typed(seatField("flatWidth", METRIC), "", own)).toEqual(["/carrier/flatWidth gone"]);
+  expect(typed(optionalField("flatWidth", METRIC), "", own)).toEqual(["/carrier/flatWidth gone"]);
   expect(typed(wrappedField("m1", METRIC), "", own)).toEqual([`${STONE}/measuredPerimeter null`]);
   expect(typed(heightField("m1", METRIC), "", own)[0]).toMatch(/^Still empty/);
   expect(typed(tubeField("m1", "outside", METRIC), "7.2", own)).toEqual([`${WALL}/tube/outside 7.2`]);

@@ -58,7 +58,15 @@ function CutWire({ part, from, to, height, shape }: CutProps) {
 const CUT_STEPS = 28;
 
 /** The setting cut through, in millimetres, its origin in the middle of the plate's top. */
-export function SettingSection({ section, scale }: { readonly section: SettingDrawing["section"]; readonly scale: Scale }) {
+export function SettingSection({
+  section,
+  scale,
+  fill = "url(#stone)",
+}: {
+  readonly section: SettingDrawing["section"];
+  readonly scale: Scale;
+  readonly fill?: string;
+}) {
   const { plate, wall } = section;
   const half = plate.half;
   return (
@@ -76,7 +84,7 @@ export function SettingSection({ section, scale }: { readonly section: SettingDr
           lights="plate"
         />
       )}
-      <Shape points={[...section.stone, ...mirrored(section.stone).reverse()]} fill="url(#stone)" stroke="#00000055" lights="stone" />
+      <Shape points={[...section.stone, ...mirrored(section.stone).reverse()]} fill={fill} stroke="#00000055" lights="stone" />
       {([1, -1] as const).map((side) => (
         <g key={side}>
           {section.shelf !== null && (

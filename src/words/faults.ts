@@ -3,6 +3,12 @@ import { type LayerType } from "@/core/mount/layers/layer";
 import { LAYER_NAMES } from "./names";
 import { printable } from "./show";
 
+/** A limit as it was written, or where it was worked out to a hundredth. */
+function limit(v: Fault["values"]): string {
+  const number = Number(v.limit);
+  return Number.isInteger(number * 1000) || !Number.isFinite(number) ? String(v.limit) : number.toFixed(2);
+}
+
 const EXPECTED: Readonly<Record<FaultCode, (v: Fault["values"]) => string>> = {
   "not-json": () => "is not JSON",
   "not-utf8": (v) => `is not UTF-8: the byte at ${v.byte} belongs to no character`,
@@ -20,8 +26,8 @@ const EXPECTED: Readonly<Record<FaultCode, (v: Fault["values"]) => string>> = {
   missing: () => "is missing",
   "wrong-type": (v) => `must be ${v.expected}`,
   above: (v) => `must be > ${v.limit}`,
-  "at-least": (v) => `must be >= ${v.limit}`,
-  "at-most": (v) => `must be <= ${v.limit}`,
+  "at-least": (v) => `must be >= ${limit(v)}`,
+  "at-most": (v) => `must be <= ${limit(v)}`,
   "one-of": (v) => `must be one of ${v.expected}`,
   "not-an-id": () => "must be a small letter, then up to 31 small letters, digits or hyphens",
   "not-a-name": () => "must not hold control characters",
@@ -74,7 +80,30 @@ const EXPECTED: Readonly<Record<FaultCode, (v: Fault["values"]) => string>> = {
   "no-finger": (v) => `must be a size between ${v.smallest} and ${v.largest} mm inside`,
   "unequal-stock": (v) => `must equal the thickness, ${v.thickness}, of ${v.section} wire`,
   "gives-above-runs": (v) => `must be <= runs, ${v.runs}`,
+  "cannot-go-with": (v) => `cannot be had with ${WORDS[String(v.other)] ?? v.other}: leave one of them out`,
+  "taper-even": (v) => `is for a band: ${v.section} wire is as wide as it is thick`,
+  "spread-missing": () => "is missing: strands that part at the front are spread so far",
+  "bridge-missing": () => "is missing: give the arch's inside and thickness",
+  "above-limit": (v) => `must be < ${Number(v.limit).toFixed(2)}`,
+  "eyes-by-mount": (v) => `is for one setting, and there are ${v.got}: give each its own in eyes`,
+  "eye-or-eyes": () => "must be left out where eyes are given",
+  "no-such-mount": () => "must be a setting of this piece",
+  "no-eye": (v) => `must have one for ${v.mount}, which hangs by nothing`,
   "not-planned": () => "is not planned yet",
+};
+
+/** Forms and works of a hoop as they are said in a sentence. */
+const WORDS: Readonly<Record<string, string>> = {
+  closed: "a closed hoop",
+  "closed-flat": "a flat on top",
+  open: "an open hoop",
+  bridge: "a bridge",
+  adjustable: "open ends",
+  twist: "twisted stock",
+  taper: "a taper",
+  slit: "a slit",
+  strands: "strands",
+  sleeve: "a sleeve",
 };
 
 const EXAMPLES: Readonly<Record<string, string>> = {

@@ -1,6 +1,8 @@
 import { SAFE_OVERSHOOT } from "@/core/heats/thermal";
 import { type Finding, type FindingCode } from "@/core/measure/finding";
-import { type Named, type Names, capital, flameName, namesIn } from "./names";
+import { type SizeSystem } from "@/core/hoop/sizes";
+import { type Named, type Names, SYSTEM_NAMES, capital, flameName, namesIn } from "./names";
+import { sideText } from "./hang";
 import { type Rounding, type Units, degrees, showLength, showPercent, showRise, showTemperature, withUnit } from "./show";
 
 /** A finding in two parts: what is wrong and by how much, then what to do. */
@@ -14,6 +16,8 @@ interface Voice {
   text(name: string): string;
   length(name: string, rounding?: Rounding): string;
   bare(name: string): string;
+  has(name: string): boolean;
+  lengthOf(mm: number): string;
   heat(name: string): string;
   /** So many degrees more. */
   rise(celsius: number): string;
@@ -30,6 +34,8 @@ function voice({ values, at }: Pick<Finding, "values" | "at">, names: Names, uni
     number,
     text: (name) => String(values[name]),
     length: (name, rounding = "measured") => withUnit(number(name), rounding, units),
+    has: (name) => name in values,
+    lengthOf: (mm) => withUnit(mm, "measured", units),
     bare: (name) => showLength(number(name), "measured", units),
     heat: (name) => showTemperature(number(name), units) + degrees(units),
     rise: (celsius) => `${showRise(celsius, units)} ${degrees(units)}`,
@@ -188,7 +194,7 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
   }),
   "hoop.wide-band": (v) => ({
     what: `A band ${v.length("width")} wide fits tighter.`,
-    advice: `${v.length("add")} is added to the inside diameter.`,
+    advice: `${v.length("add")} is added to the inside diameter: ${v.number("sizes").toFixed(1)} ${SYSTEM_NAMES[v.text("system") as SizeSystem]} sizes up.`,
   }),
   "hoop.flat-too-deep": (v) => ({
     what: `The flat leaves ${v.bare("left")} of the wire, less than ${v.bare("needed")}.`,
@@ -209,6 +215,56 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
   "hoop.rule-large": (v) => ({
     what: `Half the thickness makes this ring ${v.length("over")} large inside.`,
     advice: "The wire's flat lies on the finger, so its middle is nearer than half the thickness.",
+  }),
+  "hoop.no-foot": (v) => ({
+    what: `The plate lies ${v.length("height")} over the finger's middle, above where the shank ends.`,
+    advice: `An open shank needs it under ${v.length("most")}: lay the plate nearer the finger, or close the hoop.`,
+  }),
+  "hoop.feet-miss": (v) => ({
+    what: `The feet reach ${v.length("over")} past the plate.`,
+    advice: `They meet it ${v.length("reach")} from its middle: take a wider plate, or lay it nearer the finger.`,
+  }),
+  "hoop.wont-stand": (v) => ({
+    what: `On feet ${v.length("span")} wide the hoop tips over at ${v.number("stands").toFixed(1)}°.`,
+    advice: "Prop it while it is soldered.",
+  }),
+  "hoop.slit-long": (v) => ({
+    what: `A slit ${v.length("length")} from each side leaves ${v.length("left")} of the shank whole.`,
+    advice: `Longer than ${v.length("most")} and its legs twist apart: make it shorter.`,
+  }),
+  "hoop.seam-under": (v) => ({
+    what: `The seam lies under the setting, ${v.bare("apart")} from its middle.`,
+    advice: "It is heated again with it: prop or shield it, or make it with a harder grade.",
+  }),
+  "hoop.plate-wide": (v) => ({
+    what: `The plate is ${v.length("extent")} across the finger, wider than the hoop's ${v.bare("across")}.`,
+    advice: "It presses on the fingers beside it: turn the stone along the finger, or bend the plate.",
+  }),
+  "bridge.no-meeting": (v) => ({
+    what: `An arch ${v.length("inside")} inside, ${v.bare("gap")} over the top, does not meet the hoop.`,
+    advice: `The hoop is ${v.length("outside")} across outside: take another arch, or bring it nearer.`,
+  }),
+  "bridge.short-arm": (v) => ({
+    what: `The opening leaves the bridge arms of ${v.length("arm")}.`,
+    advice: `Under ${v.length("least")} they do not bend: form the arch larger, or raise it.`,
+  }),
+  "bail.bore-small": (v) => ({
+    what: `The chain's end, ${v.length("chainEnd")}, does not pass a bore of ${v.bare("bore")}.`,
+    advice: `It takes ${v.length("needed")}.`,
+  }),
+  "bail.unequal": (v) => ({
+    what: `${v.text("one")} and ${v.text("other")} differ by ${v.length("longer")} in length and ${(v.number("heavier") - v.number("lighter")).toFixed(2)} g.`,
+    advice: `${v.number("lighter").toFixed(2)} and ${v.number("heavier").toFixed(2)} g: choose stones nearer to each other, or thin the heavier plate.`,
+  }),
+  "hang.crooked": (v) => ({
+    what: `Hangs ${Math.abs(v.number("tilt")).toFixed(1)}° off.`,
+    advice: v.has("by")
+      ? `Move the eye ${v.lengthOf(Math.abs(v.number("by")))} along the edge, to the ${sideText(v.number("by"))}.`
+      : "It hangs straight from nowhere on its edge.",
+  }),
+  "hang.stone-guessed": () => ({
+    what: "What the stone weighs is not known.",
+    advice: "It is taken for quartz. Say what it is, or give its density, and how it hangs follows.",
   }),
   "applied.crushed": (v) => ({
     what: `The ${v.part()} stands ${v.length("height")} and would be crushed by the bending.`,

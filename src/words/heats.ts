@@ -1,4 +1,4 @@
-import { type BuiltKind } from "@/core/joint/joint";
+import { type JointKind } from "@/core/joint/joint";
 import { type Way } from "@/core/heats/problem";
 import { SAFE_OVERSHOOT } from "@/core/heats/thermal";
 import { type Pallions } from "@/core/heats/solder";
@@ -16,7 +16,7 @@ export interface JointAdvice {
 }
 
 /** Where the solder goes, where the flame goes, and what to look for, by the kind of joint. */
-const JOINT_ADVICE: Readonly<Record<BuiltKind, JointAdvice>> = {
+const JOINT_ADVICE: Readonly<Record<JointKind, JointAdvice>> = {
   seam: { solder: "under the seam, on charcoal", flame: "On and off at the join.", look: "it drops flat, a bright line top to foot." },
   foot: { solder: "inside", flame: "From below.", look: "a bright line all the way round." },
   ledge: {
@@ -34,6 +34,18 @@ const JOINT_ADVICE: Readonly<Record<BuiltKind, JointAdvice>> = {
     flame: "What it lies on, from below; never the small part.",
     look: "it sinks a hair, a bright line all round.",
   },
+  strands: {
+    solder: "along the groove between them",
+    flame: "Along all of it, back and forth.",
+    look: "a bright line in the groove, end to end.",
+  },
+  bridge: { solder: "at the arch's foot", flame: "The hoop first, the arch last.", look: "a bright line round the foot, the arch square." },
+  eye: {
+    solder: "at the edge",
+    flame: "The plate first, the bail last and briefly.",
+    look: "a bright line both sides, the bail square to the plate.",
+  },
+  sleeve: { solder: "none: it is glued", flame: "None.", look: "no gap, no play." },
   mount: {
     solder: "along the seat",
     flame: "The hoop first, the setting last.",

@@ -14,4 +14,9 @@ export const BLANK_MARKS: Readonly<Record<BlankMark, string>> = {
   seat: "seat's floor",
   cut: "next",
   bead: "first bead",
+  back: "back of the hoop",
+  root: "root",
+  frontLeg: "front leg",
+  overChain: "over the chain",
+  backLeg: "back leg",
 };

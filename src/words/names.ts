@@ -1,4 +1,4 @@
-import { type AppliedShape, type BuiltKind, type PartKind } from "@/core/joint/joint";
+import { type AppliedShape, type JointKind, type PartKind } from "@/core/joint/joint";
 import { type Plan } from "@/core/piece/plan";
 import { type HoopForm, type LengthRule } from "@/core/hoop/hoop";
 import { type SizeSystem } from "@/core/hoop/sizes";
@@ -87,6 +87,7 @@ export const SCHOOL_NAMES: Readonly<Record<SchoolCode, string>> = {
   "3.145": "with 3.145 for pi",
   "3.15": "with 3.15 for pi",
   "3.5": "with 3.5 for pi",
+  long: "cut long, wrapped and sawn through",
   hull: "wrapped over the notch",
 };
 
@@ -122,16 +123,25 @@ const PART_NAMES: Readonly<Record<PartKind, string>> = {
   plate: "plate",
   ledge: "ledge",
   hoop: "hoop",
+  strand: "strand",
+  bridge: "bridge",
+  inlay: "inlay",
+  bail: "bail",
+  "jump-ring": "jump ring",
 };
 
 /** Of the part that is joined, and what it is joined to. */
-const JOINT_NAMES: Readonly<Record<BuiltKind, (part: string, onto: string) => string>> = {
+const JOINT_NAMES: Readonly<Record<JointKind, (part: string, onto: string) => string>> = {
   seam: (part) => `${part} seam`,
   foot: () => "wall to plate",
   ledge: () => "ledge to wall",
   ornament: (part, onto) => `${part} to ${onto}`,
   applied: (part, onto) => `${part} to ${onto}`,
   mount: (part, hoop) => `${hoop} to ${part}`,
+  strands: () => "strand to strand",
+  bridge: (part, onto) => `${part} to ${onto}`,
+  eye: (part, onto) => `${part} to ${onto}`,
+  sleeve: (hoop) => `sleeve to ${hoop}`,
 };
 
 /** What has parts and joints to be named. */
@@ -164,7 +174,9 @@ export function namesIn({ parts, joints }: Named): Names {
       const joint = joints.find((each) => each.id === id);
       if (!joint) return id;
       const [own, onto = own] = joint.parts as readonly [string, string?];
-      const name = JOINT_NAMES[joint.kind](plain(own), plain(onto));
+      const alike = joints.filter((each) => each.kind === joint.kind && each.parts.join() === joint.parts.join());
+      const number = alike.length > 1 ? ` ${alike.indexOf(joint) + 1}` : "";
+      const name = JOINT_NAMES[joint.kind](plain(own), plain(onto)) + number;
       return isOther(joint.mount) ? `${name}, ${joint.mount}` : name;
     },
   };

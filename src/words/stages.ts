@@ -1,7 +1,7 @@
 import { type Finding, type FindingCode } from "@/core/measure/finding";
 
 /** The stages of a piece, in the order they are made. */
-export const STAGES = ["stone", "wall", "plate", "hoop", "heats", "making"] as const;
+export const STAGES = ["stone", "wall", "plate", "hoop", "bail", "heats", "making"] as const;
 export type StageId = (typeof STAGES)[number];
 
 export const STAGE_NAMES: Readonly<Record<StageId, string>> = {
@@ -9,6 +9,7 @@ export const STAGE_NAMES: Readonly<Record<StageId, string>> = {
   wall: "Wall",
   plate: "Plate",
   hoop: "Hoop",
+  bail: "Bail",
   heats: "Heats",
   making: "Making",
 };
@@ -57,6 +58,18 @@ const FINDING_STAGES: Readonly<Record<FindingCode, StageId>> = {
   "hoop.saddle-no-room": "hoop",
   "hoop.mounts-touch": "hoop",
   "hoop.rule-large": "hoop",
+  "hoop.no-foot": "hoop",
+  "hoop.feet-miss": "hoop",
+  "hoop.wont-stand": "hoop",
+  "hoop.slit-long": "hoop",
+  "hoop.seam-under": "hoop",
+  "hoop.plate-wide": "hoop",
+  "bridge.no-meeting": "hoop",
+  "bridge.short-arm": "hoop",
+  "bail.bore-small": "bail",
+  "bail.unequal": "bail",
+  "hang.crooked": "bail",
+  "hang.stone-guessed": "bail",
   "applied.crushed": "heats",
   "applied.near-seam": "heats",
   "heats.runs": "heats",

@@ -8,6 +8,7 @@ import { type SizeSystem } from "@/core/hoop/sizes";
 import { type Named, SYSTEM_NAMES, capital, counted, gradeName, namesIn } from "./names";
 import { BLANK } from "./doubt";
 import { type Bare } from "./backs";
+import { sideText } from "./hang";
 import { type Rounding, type Units, lengthUnit, showFigure, showLength, withUnit } from "./show";
 
 /** How each figure is rounded, by what it is of and its name. */
@@ -24,6 +25,11 @@ const ROUNDING_OF: Readonly<Record<string, Rounding>> = {
   "plate.length": "blank",
   "plate.width": "blank",
   "hoop.cutLength": "blank",
+  "hoop.wireLength": "blank",
+  "hoop.inlayLength": "blank",
+  "bridge.blankLength": "blank",
+  "bail.blankLength": "blank",
+  "bail.jumpRingLength": "blank",
 };
 
 /** The rounding of a figure by its key; neither a mount's id nor an ornament's counts, nor the number of a piece. */
@@ -58,6 +64,7 @@ interface StepVoice {
   /** A number with so many decimals, a length with its unit, ten millimetres in it, and lengths that are cut one by one. */
   count(name: string, decimals: number): string;
   length(name: string): string;
+  lengthOf(mm: number): string;
   readonly ten: string;
   readonly pieces: string;
   /** What a joint is called, and the part that a value names. */
@@ -113,12 +120,39 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
       ? `File the flat on top, ${v.target} deep at its middle, opposite the seam`
       : `File the flat for ${v.text("of")}, ${v.target} deep at its middle`,
   "hoop.saddle": (v) => `File a saddle in the underside of the plate${v.text("of") && ` of ${v.text("of")}`}, ${v.target} deep`,
+  "hoop.twist": (v) =>
+    `Twist ${v.text("plies")} wires of ${v.length("wire")}, each ${v.target} and some to hold, to ${v.count("turns", 1)} turns in ${v.ten}${v.text("soldered") === "1" ? ", and solder them along" : ""}`,
+  "hoop.flatten": (v) => `Roll or hammer the twist flat, to ${v.length("thickness")}`,
+  "hoop.taper": (v) => `Saw and file the blank to its pattern: ${v.length("front")} wide at the front, ${v.length("back")} at the back`,
+  "hoop.drill": (v) => `Drill the roots, ${v.length("at")} from the front to each side, ${v.length("across")} across`,
+  "hoop.slit": (v) => `Saw down the middle to the roots, ${v.length("long")} each: legs ${v.target} wide`,
+  "hoop.lay": (v) =>
+    v.text("long") === ""
+      ? `Lay the ${v.text("count")} strands side by side and bind them`
+      : `Lay the ${v.text("count")} strands side by side, bind them, and mark ${v.length("long")} at the middle`,
+  "hoop.spread": (v) => `Spread the legs to ${v.length("spread")} from outside to outside`,
+  "hoop.wrap": () => "Bend it round the mandrel, its ends apart",
+  "hoop.feet": (v) => `File both ends, where they meet the plate at ${v.target}, until the feet lie flat on it`,
+  "hoop.grip": () => "Cut the opening in the bridge small, and lift the arms to the setting",
+  "hoop.bore": (v) =>
+    `Bore and turn the sleeve${v.text("name") && ` of ${v.text("name")}`}, ${v.length("thickness")} thick, to slide on the hoop`,
+  "hoop.inlay": (v) => `Cut the inlay ${v.target} long, and turn its groove ${v.length("depth")} deep`,
+  "bridge.cut": (v) => `Cut the bridge's blank ${v.target} long`,
+  "bridge.form": (v) =>
+    `Form the arch, ${v.length("inside")} inside, and file its ends to the hoop: it stands ${v.length("gap")} over the top`,
+  "bail.cut": (v) => `Cut the bail's blank ${v.target} long, to its pattern`,
+  "bail.fold": (v) => `Fold it over a rod ${v.length("rod")} across until both legs meet`,
+  "bail.saw": (v) => `Saw the tube off ${v.target} long, square`,
+  "bail.wind": (v) => `Wind the jump ring on a rod ${v.length("rod")} across, ${v.target} of wire, saw it through and close it`,
+  "eye.mark": (v) => `Mark the eye${v.text("of") && ` of ${v.text("of")}`} on the edge, ${asideText(v)}, and file it flat there`,
+  "hang.try": () => "Hang it by a thread: it hangs as it should, and turns to neither side",
   "applied.make": (v) => MADE[v.text("shape") as AppliedShape](v),
   "applied.sweat": (v) => `Sweat the ${v.part("part")}: melt the solder on its back first`,
   "join.finish": () => "Finish what will be hard to reach once joined",
   "join.solder": (v) => `Solder ${heated(v)}, ${gradeName(v.text("grade"))}`,
   "join.fuse": (v) => `Fuse ${heated(v)}`,
   "join.pickle": (v) => (v.text("last") === "1" ? "Pickle, rinse and dry" : "Pickle; work on the other part meanwhile"),
+  "join.cold": (v) => `Fix ${v.joint(v.text("joint"))} cold: glue or rivet; no heat from here on`,
   "set.try": () => "Try the stone again, and get it out again",
   "set.height": (v) => `Bring the wall to ${v.target}`,
   "set.curve": (v) =>
@@ -142,6 +176,15 @@ const MADE: Readonly<Record<AppliedShape, (v: StepVoice) => string>> = {
   ring: (v) => `Bend the ${v.part("part")}, ${v.length("inside")} inside, of wire ${v.length("wire")} thick, and close it`,
   strip: (v) => `Cut the ${v.part("part")}, ${v.length("length")} by ${v.length("width")}, of sheet ${v.length("thickness")} thick`,
 };
+
+/** Nearer to the middle than this is in the middle (mm). */
+const IN_THE_MIDDLE = 0.005;
+
+/** Where an eye lies, as it hangs. */
+function asideText(v: StepVoice): string {
+  const aside = Number(v.text("aside"));
+  return Math.abs(aside) < IN_THE_MIDDLE ? "in the middle of its top" : `${v.lengthOf(Math.abs(aside))} ${sideText(aside)} of its top`;
+}
 
 const SAWN_TO: Readonly<Record<string, string>> = { border: "its border", ornament: "what lies on it" };
 
@@ -192,6 +235,14 @@ const DETAILS: Readonly<Partial<Record<StepCode, string>>> = {
   "ornament.file": "It is made undersize so that it sits without a gap.",
   "set.finish": "What goes in must not be polished: a polished face is worth less than a worn one.",
   "set.burnish": "A burnisher only, and nothing over the face.",
+  "hoop.twist": "Anneal them first, one end in a vice, the other in a hand drill turned slowly.",
+  "hoop.taper": "Its template lies along the rule, fold it at the front: both halves alike.",
+  "hoop.drill": "A hole at the root keeps the slit from running on as it is spread.",
+  "hoop.spread": "Anneal it first; a little each side in turn, over the edge of a stake.",
+  "hoop.feet": "Stand it on the plate and look along it: no light under either foot.",
+  "hoop.grip": "Smaller than it looks right: metal that is filed off does not come back.",
+  "bail.fold": "Anneal it first; press the legs together below the rod, not on it.",
+  "hang.try": "A thread through the bail; a plumb line beside it tells.",
   "hoop.round": "Small by up to a size, stretch it. Large: saw the excess out at the seam.",
   "join.finish": "Sand and pre-polish inside the hoop and round the plate's edge.",
   "join.solder": "Clean, flux, heat the whole piece; solder runs toward the hottest place.",
@@ -232,6 +283,15 @@ export const CHECKS: Readonly<Record<CheckCode, string>> = {
   "hoop.size": "The size is what was asked for",
   "hoop.sitsFlat": "It sits without rocking, no light through",
   "mount.square": "The hoop stands by itself, square both ways",
+  "feet.stand": "It stands by itself on the plate, every foot flat",
+  "legs.alike": "The legs are alike, side by side and end to end",
+  "edge.even": "Both edges run evenly, alike left and right",
+  "bridge.meets": "Both ends meet the hoop all over, no light through",
+  "sleeve.slides": "It slides on with a push, no play",
+  "sleeve.tight": "No gap, no play, the edges level",
+  "bail.legs": "The legs lie together, the foot square",
+  "eye.seated": "The bail sits flat on the edge, square to the plate",
+  "hang.straight": "It hangs straight, seen from the front and from the side",
   "pickle.noIron": "No iron or steel in the pot, binding wire off",
   "height.even": "Even all round, past where the side leans in, not much more",
   "height.follows": "It follows the side all round, past where it leans in",
@@ -260,6 +320,7 @@ export const CAUTIONS: Readonly<Record<CautionCode, { readonly name: string; rea
   noMoreHeat: { name: "no more heat", text: "None once the stone is in." },
   charcoal: { name: "charcoal block", text: "Warm it slowly, bind it with iron wire, douse it after." },
   softStone: { name: "soft stone", text: "Hand tools only; protect it with wax or tape." },
+  glue: { name: "glue and resin", text: "Ventilate, gloves, and the time its sheet asks for before it is worked." },
   sealed: { name: "sealed hollow", text: "It can burst in the flame: vent it." },
 };
 
@@ -282,6 +343,11 @@ function cutPieces(lengths: readonly string[]): string {
   return lengths.every((each) => each === first) ? `${lengths.length} pieces of ${first}` : `pieces of ${lengths.join(" and ")}`;
 }
 
+/** Of a pair every step is done for both. */
+function timesOver(copies: number, title: string): string {
+  return copies === 1 ? title : `${title}; make ${copies === 2 ? "two" : copies}`;
+}
+
 /** What a step speaks of. */
 type Told = Named & Pick<Plan, "figures">;
 
@@ -291,24 +357,28 @@ export function sayStep(step: Step, plan: Told, units: Units, doubtOf: DoubtOf =
     if (key === null) return "";
     const figure = plan.figures[key];
     if (!figure) throw new RangeError(`step ${step.id} aims at ${key}, which is not there`);
-    return doubtOf(key) ? `${BLANK} ${lengthUnit(units)}` : withUnit(figure.value, roundingOf(key), units);
+    return doubtOf(key) ? `${BLANK} ${figure.unit === "mm" ? lengthUnit(units) : ""}`.trimEnd() : figureText(key, figure, units);
   };
   const names = namesIn(plan);
   return {
-    title: capital(
-      TITLES[step.code]({
-        target: aim(step.target),
-        second: aim(step.second),
-        sure: (text) => (step.target !== null && doubtOf(step.target) ? "" : text),
-        text: (name) => String(step.values[name] ?? ""),
-        list: (name) => listOf(step.values[name]),
-        count: (name, decimals) => Number(step.values[name]).toFixed(decimals),
-        length: (name) => withUnit(Number(step.values[name]), "measured", units),
-        ten: units.length === "inch" ? withUnit(10, "measured", units) : "10 mm",
-        pieces: cutPieces(listOf(step.values.pieces).map(aim)),
-        joint: names.joint,
-        part: (name) => names.part(String(step.values[name])),
-      }),
+    title: timesOver(
+      Number(step.values.copies ?? 1),
+      capital(
+        TITLES[step.code]({
+          target: aim(step.target),
+          second: aim(step.second),
+          sure: (text) => (step.target !== null && doubtOf(step.target) ? "" : text),
+          text: (name) => String(step.values[name] ?? ""),
+          list: (name) => listOf(step.values[name]),
+          count: (name, decimals) => Number(step.values[name]).toFixed(decimals),
+          length: (name) => withUnit(Number(step.values[name]), "measured", units),
+          lengthOf: (mm) => withUnit(mm, "measured", units),
+          ten: units.length === "inch" ? withUnit(10, "measured", units) : "10 mm",
+          pieces: cutPieces(listOf(step.values.pieces).map(aim)),
+          joint: names.joint,
+          part: (name) => names.part(String(step.values[name])),
+        }),
+      ),
     ),
     detail: DETAILS[step.code] ?? "",
   };

@@ -1,3 +1,4 @@
+import { METAL_NAMES } from "./names";
 import { type FormulaCode, type Source, type Term, type TermCode } from "@/core/measure/figure";
 
 export const TERM_NAMES: Readonly<Record<TermCode, string>> = {
@@ -33,6 +34,15 @@ export const TERM_NAMES: Readonly<Record<TermCode, string>> = {
   fibre: "fibre",
   padding: "padding",
   sawPasses: "saw through the seam",
+  openTop: "open on top",
+  openGap: "left open",
+  strandExtra: "spreading the strands",
+  slit: "spreading the legs",
+  fitting: "fitting the feet",
+  hammer: "gained by hammering",
+  drop: "both legs",
+  overChain: "over the chain",
+  ...METAL_NAMES,
   formula: "worked out",
 };
 
@@ -70,7 +80,26 @@ const FORMULA_NAMES: Readonly<Record<FormulaCode, string>> = {
   "saddle.depth": "outside radius less its height at the saddle's edge",
   "saddle.left": "plate less the saddle's depth",
   "saddle.width": "as wide as the plate there, or as leaves 0.3 of it",
-  lostPerMillimetre: "one over pi: inside diameter lost for each millimetre of length",
+  lostPerMillimetre: "inside diameter lost for each millimetre of length",
+  "foot.angle": "the angle whose cosine is the plate's height over the fibre's radius",
+  "foot.end": "a right angle less the one it meets the plate at",
+  "foot.reach": "root of the outside radius squared less the plate's height squared",
+  "foot.stands": "half its feet's span over the height of its middle",
+  "grip.width": "as wide as the plate there",
+  "slit.loss": "twice: leg less the root of leg squared less its shift squared",
+  "slit.leg": "half of the width less the saw's cut",
+  "slit.shift": "from beside the saw's cut to the spread",
+  "strand.extra": "twice: root of the free length squared and half the spread less a wire, squared, less the free length",
+  "twist.flattened": "by the metal that the flattened section takes",
+  "inlay.length": "round the middle of the strip in its groove",
+  "bridge.blank": "round the arch's middle from foot to foot",
+  "bridge.reach": "half of what the arch spans of the hoop",
+  "bridge.arm": "half of what the opening leaves",
+  "bail.tube": "as long as it was asked for",
+  "bail.ring": "pi times the inside and one wire",
+  "hang.tilt": "from the wanted axis to the line from the eye to the centre of mass",
+  "hang.pulled": "from the wanted axis to the line through both eyes",
+  "hang.straight": "the place of the edge from which it hangs straight",
   blank: "bounding box of the saw line",
 };
 

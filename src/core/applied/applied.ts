@@ -42,8 +42,8 @@ export function shapeOf({ disc, ball, ring, strip }: Entry): Pick<Applied, "shap
 export interface Ground {
   readonly parts: readonly Part[];
   readonly joints: readonly WorkedJoint[];
-  /** The hoop's outside radius in mm; null without one. */
-  readonly hoopOutside: number | null;
+  /** The hoop's parts, and its outside radius in mm; null without one. */
+  readonly hoop: { readonly parts: readonly string[]; readonly outside: number } | null;
   /** By part: where its seam lies in its mount's plane. */
   readonly seams: Readonly<Record<string, readonly [number, number]>>;
 }
@@ -73,7 +73,7 @@ export function planApplied(all: readonly Applied[], ground: Ground): Contributi
 /** Joints with those that are put on flat before the seams that close what they lie on. */
 export function afterFlat(joints: readonly WorkedJoint[], all: readonly Applied[]): WorkedJoint[] {
   return joints.map((joint) => {
-    const first = all.filter(({ when, on }) => joint.kind === "seam" && when === "flat" && on === joint.parts[0]);
+    const first = all.filter(({ when, on }) => joint.kind === "seam" && when === "flat" && joint.parts.includes(on));
     return first.length === 0 ? joint : { ...joint, after: [...joint.after, ...first.map(partOf)] };
   });
 }
@@ -82,7 +82,8 @@ function partOf({ id }: Applied): string {
   return `applied.${id}`;
 }
 
-function massFor({ metal, shaped }: Applied): number {
+/** g */
+export function massFor({ metal, shaped }: Applied): number {
   return massOf(metal, shaped.volume);
 }
 
@@ -91,7 +92,7 @@ function mountOf({ on }: Applied, { parts }: Ground): string | null {
 }
 
 function seamsOf({ on }: Applied, { joints }: Ground): string[] {
-  return joints.filter(({ kind, parts }) => kind === "seam" && parts[0] === on).map(({ id }) => id);
+  return joints.filter(({ kind, parts }) => kind === "seam" && parts.includes(on)).map(({ id }) => id);
 }
 
 function jointOf(each: Applied, ground: Ground): WorkedJoint {
@@ -138,11 +139,13 @@ function findingsOf(each: Applied, ground: Ground): Finding[] {
 }
 
 /** How far its edge lies from the seam of what it is put on, in mm; null where that has none. */
-function fromSeam({ on, at, along, shaped }: Applied, { hoopOutside, seams }: Ground): number | null {
-  if (on === "hoop" && hoopOutside !== null) {
-    const round = 2 * Math.PI * hoopOutside;
+function fromSeam({ on, at, along, shaped }: Applied, { hoop, seams, joints }: Ground): number | null {
+  if (hoop?.parts.includes(on)) {
+    const seam = joints.find(({ kind, parts }) => kind === "seam" && parts.includes(on));
+    if (!seam) return null;
+    const round = 2 * Math.PI * hoop.outside;
     const ahead = Math.abs(along) % round;
-    return Math.abs(round / 2 - ahead) - shaped.half[0];
+    return (seam.place === "front" ? Math.min(ahead, round - ahead) : Math.abs(round / 2 - ahead)) - shaped.half[0];
   }
   const seam = seams[on];
   return seam ? Math.hypot(at[0] - seam[0], at[1] - seam[1]) - Math.max(...shaped.half) : null;

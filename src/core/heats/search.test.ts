@@ -183,7 +183,7 @@ test("tasks of 12 and 14 joints have the costs that a search over every state, w
       parts,
       joints: joints.map(({ ties, after }, i): Joint => ({
         id: `j${i}`,
-        kind: "foot",
+        kind: ties.length === 1 ? "seam" : "foot",
         mount: null,
         parts: ties.map((part) => `p${part}`) as [string],
         length: 1,

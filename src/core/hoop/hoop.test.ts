@@ -8,6 +8,7 @@ const losses = {
   mark: { value: 0.1, from: "shipped" },
   sawPasses: { value: 1, from: "shipped" },
   kerf: { value: 0.28, from: "shipped" },
+  hammer: { value: 0, from: "shipped" },
 } as const;
 const hoop: Hoop = {
   form: "closed-flat",
@@ -20,8 +21,20 @@ const hoop: Hoop = {
   losses,
   flatWidth: null,
   saddleWidth: null,
+  plateAbove: { value: 0.2, from: "shipped" },
+  openGap: { value: 4, from: "shipped" },
+  bridge: { inside: 17, thickness: 1, gap: 1.5, metal: "sterling" },
+  works: {},
 };
-const base: Base = { mount: "m1", extent: 12.74, thickness: 0.6, along: 0, tie: { part: "m1.plate", after: ["m1.foot"] } };
+const base: Base = {
+  mount: "m1",
+  extent: 12.74,
+  thickness: 0.6,
+  along: 0,
+  isFront: true,
+  inside: () => 1,
+  tie: { part: "m1.plate", after: ["m1.foot"] },
+};
 const value = (plan: ReturnType<typeof planHoop>, key: string) => plan.figures[`hoop.${key}`]?.value as number;
 
 test.each<[SizeSystem, string, number]>([
@@ -110,7 +123,8 @@ test("the cut is the net and the losses; a multiplier pads by its share; each ot
   expect(value(padded, "padding")).toBeCloseTo(value(padded, "netLength") * (3.15 / Math.PI - 1), 9);
   expect(value(padded, "cutLength") - value(padded, "padding") - 0.88).toBeCloseTo(value(padded, "netLength"), 9);
   const schools = plan.figures["hoop.cutLength"]!.schools!;
-  expect(schools.map(({ rule }) => rule)).toEqual(["thickness", "3.145", "3.15", "3.5"]);
+  expect(schools.map(({ rule }) => rule)).toEqual(["thickness", "3.145", "3.15", "3.5", "long"]);
+  expect(schools.at(-1)!.value).toBeCloseTo(value(plan, "netLength") + 5 + 2 * 0.28 + 0.1, 12);
   expect(schools.find(({ rule }) => rule === "3.15")!.value).toBeCloseTo(value(padded, "cutLength"), 9);
   expect(padded.findings.map(({ code }) => code)).toContain("hoop.rule-large");
 });
@@ -155,8 +169,8 @@ test("each mount has its own seat by its name, and the only one the hoop's as we
   expect(two.figures["m1.hoop.flat"]!.value).toBeCloseTo(0.64, 12);
   const one = planHoop(hoop, [base]);
   expect(one.figures["hoop.flat"]).toBe(one.figures["m1.hoop.flat"]);
-  expect(two.seats.map(({ foot: { mount } }) => mount)).toEqual(["m1", "m2"]);
-  expect(two.seats[0]!.foot.level).toBeCloseTo(17.18873 / 2 + 1.6 - 0.64, 12);
+  expect(two.seats.map(({ mount }) => mount)).toEqual(["m1", "m2"]);
+  expect(two.seats[0]!.level).toBeCloseTo(17.18873 / 2 + 1.6 - 0.64, 12);
 });
 
 test("plates that touch round the hoop are told exactly from where they do, the shorter way round", () => {

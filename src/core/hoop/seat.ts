@@ -3,6 +3,8 @@ import { type Finding, finding } from "../measure/finding";
 import { type Figures, type Sourced, single } from "../measure/figure";
 import { tolerance } from "../measure/tolerances";
 import { type Section, flatFace } from "../metal/section";
+import { type Hoop } from "./hoop";
+import { legsOf } from "./works/works";
 
 /** What a mount asks of the hoop under it. Lengths in mm. */
 export interface Base {
@@ -10,25 +12,36 @@ export interface Base {
   /** Its plate's extent along the finger's curve, and its thickness. */
   readonly extent: number;
   readonly thickness: number;
-  /** Round the hoop's outside from the front. */
+  /** Round the hoop's outside from the front; whether it is the one that sits there. */
   readonly along: number;
+  readonly isFront: boolean;
   readonly tie: Tie;
+  /** How far a point so far along the finger, and across it, lies inside its plate's edge. */
+  readonly inside: (along: number, across: number) => number;
 }
 
+/** A face that is soldered: its length along the finger's curve, its area, and the hoop's parts that it is of. */
 export interface Foot {
-  readonly mount: string;
-  /** Length along the finger's curve, and area, of the face in contact. */
   readonly length: number;
   readonly area: number;
-  /** Height of the base's underside above the finger's centre. */
-  readonly level: number;
+  readonly parts: readonly string[];
 }
 
 /** Where a mount sits on the hoop; its figures by name, without the hoop's or the mount's. */
 export interface Seat {
-  /** What is filed so that it sits, named as its figure is: a flat on the hoop, or a saddle in the mount's base. */
-  readonly act: "flat" | "saddle";
-  readonly foot: Foot;
+  /** What is filed so that it sits: a flat on the hoop, a saddle in the mount's base, the hoop's own feet, or an opening that grips it. */
+  readonly act: "flat" | "saddle" | "feet" | "grip";
+  readonly mount: string;
+  /** Round the hoop from the front, radians; half the length that is filed along the curve. */
+  readonly angle: number;
+  readonly half: number;
+  /** Height of the base's underside above the finger's centre. */
+  readonly level: number;
+  readonly feet: readonly Foot[];
+  /** How near to its middle the hoop's own feet come; null where they are none. */
+  readonly inner?: number;
+  /** The figure that its step works to, by name. */
+  readonly target: string;
   readonly figures: Figures;
   readonly findings: readonly Finding[];
 }
@@ -48,8 +61,15 @@ function widthAtDepth(r: number, depth: number): number {
   return 2 * Math.sqrt(r * r - kept * kept);
 }
 
+/** Where on a hoop of this outside radius a base stands. */
+function standing(outside: number, { mount, along }: Base) {
+  return { mount, angle: along / outside };
+}
+
 /** A flat filed on top: by default as wide as the plate there, or as leaves 60 % of the thickness. */
-export function flat(section: Section, asked: Sourced<number> | null, outside: number, { mount, extent }: Base): Seat {
+export function flat(hoop: Hoop, asked: Sourced<number> | null, outside: number, base: Base): Seat {
+  const { section } = hoop;
+  const { mount, extent } = base;
   const { thickness } = section;
   const widest = widthAtDepth(outside, (1 - LEFT_AFTER_FLAT) * thickness);
   const width: Sourced<number> = asked ?? { value: Math.min(extent, widest), from: "formula" };
@@ -58,7 +78,11 @@ export function flat(section: Section, asked: Sourced<number> | null, outside: n
   const needed = LEFT_AFTER_FLAT * thickness;
   return {
     act: "flat",
-    foot: { mount, length: width.value, area: flatFace(section, outside, width.value), level: outside - depth },
+    ...standing(outside, base),
+    half: width.value / 2,
+    level: outside - depth,
+    feet: [{ length: width.value, area: flatFace(section, outside, width.value) * shareOf(hoop), parts: partsOf(hoop) }],
+    target: "flat",
     figures: {
       flatWidth: single("mm", width.value, "flat.width", width.from),
       flat: single("mm", depth, "flat.depth"),
@@ -71,15 +95,29 @@ export function flat(section: Section, asked: Sourced<number> | null, outside: n
   };
 }
 
+/** How much of one stock's width its legs keep: more than 1 of strands, less of one that is slit. */
+function shareOf(hoop: Hoop): number {
+  return legsOf(hoop).reduce((all, { width }) => all + width, 0) / hoop.section.width;
+}
+
+function partsOf(hoop: Hoop): string[] {
+  return [...new Set(legsOf(hoop).flatMap(({ parts }) => parts))];
+}
+
 /** A saddle filed in the base's underside: by default as wide as the base, or as leaves 0.3 of it. */
-export function saddle(section: Section, asked: Sourced<number> | null, outside: number, { mount, extent, thickness }: Base): Seat {
+export function saddle(hoop: Hoop, asked: Sourced<number> | null, outside: number, base: Base): Seat {
+  const { extent, thickness, mount } = base;
   const widest = widthAtDepth(outside, Math.max(0, thickness - LEFT_AFTER_SADDLE));
   const width: Sourced<number> = asked ?? { value: Math.min(extent, widest), from: "formula" };
   const depth = sagitta(outside, width.value);
   const left = thickness - depth;
   return {
     act: "saddle",
-    foot: { mount, length: width.value, area: width.value * contactWidth(section), level: outside - depth },
+    ...standing(outside, base),
+    half: width.value / 2,
+    level: outside - depth,
+    feet: [{ length: width.value, area: width.value * contactWidth(hoop.section) * shareOf(hoop), parts: partsOf(hoop) }],
+    target: "saddle",
     figures: {
       saddleWidth: single("mm", width.value, "saddle.width", width.from),
       saddle: single("mm", depth, "saddle.depth"),
@@ -87,6 +125,68 @@ export function saddle(section: Section, asked: Sourced<number> | null, outside:
     },
     findings: saddleFindings(`${mount}.plate`, { thickness, left, width: width.value, widest }),
   };
+}
+
+/** It tips over on feet narrower than this, before it is soldered (degrees to one side). */
+const LEAST_STAND = 5;
+
+/**
+ * The feet of an open shank on the underside of a plate at height p: each leg meets it to both sides, from sqrt(Ro^2 - p^2) across the finger inward to where
+ * its inside face, straight on from where the counted line meets the plate at phi, comes to it: e / sin(phi) further. It stands by itself up to atan(half its span / the height of its middle), that of an arc of half angle a at R sin(a) / a.
+ */
+export function feet(hoop: Hoop, outside: number, level: number, angle: number, base: Base): Seat {
+  const { section } = hoop;
+  const { mount } = base;
+  const reach = Math.sqrt(outside * outside - level * level);
+  const legs = legsOf(hoop);
+  const counted = level / Math.cos(angle);
+  const inner = Math.max(0, level * Math.tan(angle) - (counted - outside + section.thickness) / Math.sin(angle));
+  const face = flatFace(section, outside, 2 * reach, inner, reach);
+  const arc = Math.PI - angle;
+  const middle = (outside - section.thickness / 2) * (Math.sin(arc) / arc);
+  const span = Math.max(...legs.map(({ offset, width }) => Math.abs(offset) + width / 2));
+  const stands = toDegrees(Math.atan(span / (level + middle)));
+  const corners = legs.flatMap(({ offset, width }) =>
+    [-1, 1].flatMap((side) => [-1, 1].map((end) => base.inside(offset + (side * width) / 2, end * reach - base.along))),
+  );
+  const inside = Math.min(...corners);
+  return {
+    act: "feet",
+    inner,
+    ...standing(outside, base),
+    half: reach,
+    level,
+    feet: legs.flatMap(({ width, parts }) => [1, 2].map(() => ({ length: reach - inner, area: (face * width) / section.width, parts }))),
+    target: "footAngle",
+    figures: {
+      footAngle: single("deg", toDegrees(angle), "foot.angle"),
+      endAngle: single("deg", 90 - toDegrees(angle), "foot.end"),
+      reach: single("mm", reach, "foot.reach"),
+      stands: single("deg", stands, "foot.stands"),
+    },
+    findings: [
+      ...(inside < 0 ? [finding("hoop.feet-miss", "error", "hoop", { mount, over: -inside, reach }, mount)] : []),
+      ...(stands < LEAST_STAND ? [finding("hoop.wont-stand", "note", "hoop", { stands, span: 2 * span }, mount)] : []),
+    ],
+  };
+}
+
+/** A setting that stands in an opening cut in an arch, at its underside, gripped by the arms to both sides. */
+export function gripped(hoop: Hoop, level: number, thickness: number, part: string, base: Base): Seat {
+  return {
+    act: "grip",
+    ...standing(level, base),
+    half: base.extent / 2,
+    level,
+    feet: [{ length: 2 * hoop.section.width, area: 2 * hoop.section.width * thickness, parts: [part] }],
+    target: "gripWidth",
+    figures: { gripWidth: single("mm", base.extent, "grip.width") },
+    findings: [],
+  };
+}
+
+function toDegrees(radians: number): number {
+  return (radians * 180) / Math.PI;
 }
 
 function saddleFindings(
@@ -110,7 +210,7 @@ function contactWidth({ shape, width }: Section): number {
 export function touching(outside: number, bases: readonly Base[], seats: readonly Seat[]): Finding[] {
   return bases.flatMap((base, i) =>
     bases.slice(0, i).flatMap((other, j) => {
-      const level = Math.min(seats[i]!.foot.level, seats[j]!.foot.level);
+      const level = Math.min(seats[i]!.level, seats[j]!.level);
       const [narrow, wide] = [base.extent / 2, other.extent / 2].sort((a, b) => a - b) as [number, number];
       const lean = Math.atan2(wide, level);
       const needed = outside * (lean + Math.asin(Math.min(1, (narrow * Math.cos(lean)) / level)));
@@ -122,8 +222,13 @@ export function touching(outside: number, bases: readonly Base[], seats: readonl
   );
 }
 
+/** How far to each side of its middle a plate covers the hoop, in degrees of the finger. */
+export function covers({ extent }: Pick<Base, "extent">, { level }: Pick<Seat, "level">): number {
+  return 2 * toDegrees(Math.atan(extent / 2 / level));
+}
+
 /** The shorter way round between two places this far apart. */
-function roundTheHoop(outside: number, apart: number): number {
+export function roundTheHoop(outside: number, apart: number): number {
   const round = 2 * Math.PI * outside;
   const ahead = Math.abs(apart) % round;
   return Math.min(ahead, round - ahead);

@@ -47,11 +47,17 @@ function addedUp(parts: readonly Part[]): Part[] {
   return [...known.values()];
 }
 
-/** Parts and joints alone, as the heats are planned from them. */
+/** Parts and joints alone. */
 export function assemblyOf({ parts, joints }: Contribution): Assembly {
   return { parts, joints: joints.map(({ work: _work, ...joint }) => joint) };
 }
 
+/** What is heated: joints that are made cold are in no heat, and nothing waits for them there. */
+export function heatedOf({ parts, joints }: Assembly): Assembly {
+  return { parts, joints: joints.filter(({ isCold }) => !isCold) };
+}
+
 export function workOf({ first, joints, last }: Contribution): Work {
-  return { first, atJoints: Object.fromEntries(joints.map(({ id, work }) => [id, work])), last };
+  const cold = joints.filter(({ isCold }) => isCold).map(({ id }) => id);
+  return { first, atJoints: Object.fromEntries(joints.map(({ id, work }) => [id, work])), cold, last };
 }

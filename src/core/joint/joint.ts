@@ -3,9 +3,6 @@ import { type Metal } from "../metal/metals";
 /** Every kind of joint that a piece can have. */
 export type JointKind = "seam" | "foot" | "ledge" | "ornament" | "strands" | "bridge" | "mount" | "eye" | "sleeve" | "applied";
 
-/** Those that are built: for each more the compiler asks for its words and its steps. */
-export type BuiltKind = Extract<JointKind, "seam" | "foot" | "ledge" | "ornament" | "mount" | "applied">;
-
 /** Every kind of ornament that a file can ask for. */
 export type LayerType = "wire" | "twist" | "bead-wire" | "granules";
 
@@ -13,7 +10,8 @@ export type LayerType = "wire" | "twist" | "bead-wire" | "granules";
 export type AppliedShape = "disc" | "ball" | "ring" | "strip";
 
 /** What a part is, whatever piece it is of. */
-export type PartKind = "wall" | "plate" | "ledge" | LayerType | AppliedShape | "hoop";
+export type PartKind =
+  "wall" | "plate" | "ledge" | LayerType | AppliedShape | "hoop" | "strand" | "bridge" | "inlay" | "bail" | "jump-ring";
 
 export interface Part {
   readonly id: string;
@@ -31,13 +29,14 @@ export interface Part {
   readonly thickness: number;
 }
 
-/** Two parts, or a part and itself, joined with solder or by fusing. */
+/** Parts, or one and itself, joined with solder, by fusing, or cold. */
 export interface Joint {
   readonly id: string;
-  readonly kind: BuiltKind;
+  readonly kind: JointKind;
   /** The setting it belongs to; null for one that is the carrier's alone. */
   readonly mount: string | null;
-  readonly parts: readonly [string] | readonly [string, string];
+  /** What is joined, what it is joined to, and what else the same solder reaches; one alone for a part that is closed on itself. */
+  readonly parts: readonly [string, ...string[]];
   /** mm along the joint. */
   readonly length: number;
   /** mm2 of the faces in contact. */
@@ -48,6 +47,8 @@ export interface Joint {
   readonly after: readonly string[];
   /** Keys of the figures that its length and area follow from. */
   readonly follows: readonly string[];
+  /** Glued, riveted or wrapped: made in no heat, and none comes after it. */
+  readonly isCold?: true;
 }
 
 export interface Assembly {
@@ -55,9 +56,9 @@ export interface Assembly {
   readonly joints: readonly Joint[];
 }
 
-/** A seam ties a part to itself. */
-export function isSeam(joint: Joint): boolean {
-  return joint.parts.length === 1;
+/** A seam closes a part, or strands that lie side by side, on itself. */
+export function isSeam({ kind }: Joint): boolean {
+  return kind === "seam";
 }
 
 /** The part of a mount that is joined to what carries it, and the joints that come before. */

@@ -35,12 +35,33 @@ export type StepCode =
   | "hoop.round"
   | "hoop.flat"
   | "hoop.saddle"
+  | "hoop.twist"
+  | "hoop.flatten"
+  | "hoop.taper"
+  | "hoop.drill"
+  | "hoop.slit"
+  | "hoop.lay"
+  | "hoop.spread"
+  | "hoop.wrap"
+  | "hoop.feet"
+  | "hoop.grip"
+  | "hoop.bore"
+  | "hoop.inlay"
+  | "bridge.cut"
+  | "bridge.form"
+  | "bail.cut"
+  | "bail.fold"
+  | "bail.saw"
+  | "bail.wind"
+  | "eye.mark"
+  | "hang.try"
   | "applied.make"
   | "applied.sweat"
   | "join.finish"
   | "join.solder"
   | "join.fuse"
   | "join.pickle"
+  | "join.cold"
   | "set.try"
   | "set.height"
   | "set.curve"
@@ -81,6 +102,15 @@ export type CheckCode =
   | "hoop.size"
   | "hoop.sitsFlat"
   | "mount.square"
+  | "feet.stand"
+  | "legs.alike"
+  | "edge.even"
+  | "bridge.meets"
+  | "sleeve.slides"
+  | "sleeve.tight"
+  | "bail.legs"
+  | "eye.seated"
+  | "hang.straight"
   | "pickle.noIron"
   | "height.even"
   | "height.follows"
@@ -90,10 +120,22 @@ export type CheckCode =
   | "parts.reached";
 
 export type CautionCode =
-  "torch" | "pickle" | "flux" | "saw" | "dust" | "wheel" | "sulphur" | "hotMetal" | "noMoreHeat" | "charcoal" | "softStone" | "sealed";
+  | "torch"
+  | "pickle"
+  | "flux"
+  | "saw"
+  | "dust"
+  | "wheel"
+  | "sulphur"
+  | "hotMetal"
+  | "noMoreHeat"
+  | "charcoal"
+  | "softStone"
+  | "sealed"
+  | "glue";
 
 /** In the order in which cold work is done before any heat. */
-export const STEP_STAGES = ["stone", "wall", "plate", "hoop", "join", "set"] as const;
+export const STEP_STAGES = ["stone", "wall", "plate", "hoop", "bail", "join", "set"] as const;
 export type StepStage = (typeof STEP_STAGES)[number];
 
 export interface Step {

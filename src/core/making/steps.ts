@@ -6,7 +6,9 @@ export interface Work {
   readonly first: readonly Step[];
   /** By the joint's id. */
   readonly atJoints: Readonly<Record<string, JointWork>>;
-  /** When there is no more heat. */
+  /** Joints that are made cold, in their order, when there is no more heat. */
+  readonly cold: readonly string[];
+  /** When all is joined. */
   readonly last: readonly Step[];
 }
 
@@ -20,7 +22,7 @@ export interface MakingHeat {
  * The piece's making in order: what each heat needs is made ready before it, what it leaves is looked at and cleaned
  * after it, and the stones are set when there is no more heat. @throws for a joint that no part brought.
  */
-export function makingSteps({ first, atJoints, last }: Work, heats: readonly MakingHeat[]): Step[] {
+export function makingSteps({ first, atJoints, cold, last }: Work, heats: readonly MakingHeat[]): Step[] {
   const workAt = (joint: string): JointWork => {
     const work = atJoints[joint];
     if (!work) throw new RangeError(`${joint} is a joint of no part`);
@@ -39,7 +41,21 @@ export function makingSteps({ first, atJoints, last }: Work, heats: readonly Mak
       heat.joints.flatMap((joint) => workAt(joint).afterAll ?? []).filter((each) => !isWanted(each, index)),
     ),
   ]);
-  return [...STEP_STAGES.flatMap((stage) => first.filter((each) => each.stage === stage)), ...work, ...last];
+  return [
+    ...STEP_STAGES.flatMap((stage) => first.filter((each) => each.stage === stage)),
+    ...work,
+    ...cold.flatMap((joint) => joined(joint, workAt(joint), ready)),
+    ...last,
+  ];
+}
+
+/** A joint that is glued, riveted or wrapped. */
+function joined(joint: string, { before, lookedFor, after }: JointWork, ready: Set<string>): Step[] {
+  const made: Step = {
+    ...step(joint, "join.cold", "join", { checks: lookedFor, cautions: ["glue"], values: { joint } }),
+    id: `${joint}.cold`,
+  };
+  return [...once(ready, before), made, ...after];
 }
 
 function once(seen: Set<string>, steps: readonly Step[]): Step[] {

@@ -14,7 +14,23 @@ export interface Span {
 }
 
 export type BlankMark =
-  "seam" | "end" | "corner" | "point" | "notch" | "farSide" | "front" | "stoneEdge" | "foot" | "seat" | "cut" | "bead";
+  | "seam"
+  | "end"
+  | "corner"
+  | "point"
+  | "notch"
+  | "farSide"
+  | "front"
+  | "stoneEdge"
+  | "foot"
+  | "seat"
+  | "cut"
+  | "bead"
+  | "back"
+  | "root"
+  | "frontLeg"
+  | "overChain"
+  | "backLeg";
 
 /** A finished length between what it loses before its start and past its end. */
 export function layBlank(net: number, lead: number, trail: number, marks: Blank["marks"], gathers: readonly Span[] = []): Blank {

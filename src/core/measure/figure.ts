@@ -45,7 +45,19 @@ export type TermCode =
   | "fibre"
   | "padding"
   | "sawPasses"
+  | "openTop"
+  | "openGap"
+  | "strandExtra"
+  | "slit"
+  | "fitting"
+  | "hammer"
+  | "drop"
+  | "overChain"
+  | MetalCode
   | "formula";
+
+/** Metals by their names in the file. */
+type MetalCode = "fine-silver" | "sterling" | "sterling-935" | "copper" | "brass";
 
 /** Names the formula of a term that is not read off a field. */
 export type FormulaCode =
@@ -83,6 +95,25 @@ export type FormulaCode =
   | "saddle.left"
   | "saddle.width"
   | "lostPerMillimetre"
+  | "foot.angle"
+  | "foot.end"
+  | "foot.reach"
+  | "foot.stands"
+  | "grip.width"
+  | "slit.loss"
+  | "slit.leg"
+  | "slit.shift"
+  | "strand.extra"
+  | "twist.flattened"
+  | "inlay.length"
+  | "bridge.blank"
+  | "bridge.reach"
+  | "bridge.arm"
+  | "bail.tube"
+  | "bail.ring"
+  | "hang.tilt"
+  | "hang.pulled"
+  | "hang.straight"
   | "blank";
 
 export interface Term {
@@ -93,7 +124,7 @@ export interface Term {
 }
 
 /** Another rule a maker may have been taught, by which the same length comes out differently. */
-export type SchoolCode = "turn-in" | "third" | "fixed" | "fibre" | "thickness" | "3.145" | "3.15" | "3.5" | "hull";
+export type SchoolCode = "turn-in" | "third" | "fixed" | "fibre" | "thickness" | "3.145" | "3.15" | "3.5" | "long" | "hull";
 
 export interface School {
   readonly rule: SchoolCode;

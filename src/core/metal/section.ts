@@ -73,12 +73,12 @@ function chord(section: Section, height: number): number {
 
 /**
  * Area in mm2 of the face that a flat of length `flat`, filed on top of a hoop of outside radius `outside`, lays open:
- * the section's chord at the depth reached, along the flat.
+ * the section's chord at the depth reached, along the flat or a run of it.
  */
-export function flatFace(section: Section, outside: number, flat: number): number {
+export function flatFace(section: Section, outside: number, flat: number, from = -flat / 2, to = flat / 2): number {
   const level = Math.sqrt(Math.max(0, outside * outside - (flat * flat) / 4));
   const chordAt = (x: number) => chord(section, section.thickness - (Math.sqrt(Math.max(0, outside * outside - x * x)) - level));
-  return smoothIntegral(chordAt, -flat / 2, flat / 2, 16);
+  return smoothIntegral(chordAt, from, to, 16);
 }
 
 /** The section's outline for drawing, counter-clockwise from the inside face's left end, as [across, height]. */

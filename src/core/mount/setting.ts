@@ -1,4 +1,5 @@
-import { type Outline, withinOne } from "../geometry/outline";
+import { type Outline, type Point, withinOne } from "../geometry/outline";
+import { distanceInside } from "../geometry/polygon";
 import { reachAt, steppedOut } from "../geometry/stepped";
 import { type Contribution, NOTHING } from "../joint/contribution";
 import { type Finding, finding } from "../measure/finding";
@@ -14,6 +15,7 @@ import { LAYERS } from "./layers/layers";
 import { planWall } from "./plan-wall";
 import { calledOf, setStone } from "./set-stone";
 import { type Wall } from "./wall";
+import { type Hung, hungFrom } from "./weights";
 
 /** One stone and what holds it, every value settled. */
 export interface SettingAsked {
@@ -39,6 +41,10 @@ export interface PlannedSetting {
   readonly extent: (direction: number) => number;
   /** mm that a carrier can be let into it. */
   readonly thickness: number;
+  /** How far a point of its plane lies inside its edge, in mm. */
+  readonly inside: (point: Point) => number;
+  /** As it is hung up; weighed when it is asked for. */
+  readonly hung: () => Hung;
   readonly drawing: SettingDrawing;
 }
 
@@ -76,6 +82,8 @@ export function planSetting(asked: SettingAsked): PlannedSetting {
     contributions,
     tie: backPlan.tie,
     thickness: backPlan.thickness,
+    inside: (point) => distanceInside(steppedOut(outline, backPlan.edge).points(), point),
+    hung: () => hungFrom({ mount, stone, outline, dome, wallPlan, backPlan, layerPlans }),
     extent: (direction) => steppedOut(outline, backPlan.edge).extent(direction),
     drawing,
   };

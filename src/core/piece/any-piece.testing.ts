@@ -152,7 +152,17 @@ function anyHoop(): fc.Arbitrary<HoopEntry> {
       type: fc.constant("hoop" as const),
       size,
       stock,
-      form: fc.constantFrom("closed" as const, "closed-flat" as const),
+      form: fc.constantFrom("closed" as const, "closed-flat" as const, "open" as const, "bridge" as const, "adjustable" as const),
+      work: fc.constantFrom(
+        "none" as const,
+        "slit" as const,
+        "strands" as const,
+        "spread" as const,
+        "taper" as const,
+        "twist" as const,
+        "sleeve" as const,
+      ),
+      share,
       rest: partly({
         lengthRule: fc.oneof(
           fc.constant("fibre" as const),
@@ -161,10 +171,61 @@ function anyHoop(): fc.Arbitrary<HoopEntry> {
         ),
         flatWidth: fc.double({ min: 1, max: 30, noNaN: true }),
         saddleWidth: fc.double({ min: 1, max: 30, noNaN: true }),
-        losses: partly({ squaring: loss, mark: loss, sawPasses: fc.integer({ min: 0, max: 4 }), kerf: loss }),
+        losses: partly({ squaring: loss, mark: loss, sawPasses: fc.integer({ min: 0, max: 4 }), kerf: loss, hammer: loss }),
+        plateAbove: fc.double({ min: 0, max: 2, noNaN: true }),
+        openGap: fc.double({ min: 0, max: 12, noNaN: true }),
       }),
     })
-    .map(({ rest, ...fixed }) => ({ ...fixed, ...rest }));
+    .map(({ rest, work, share, ...fixed }): HoopEntry => {
+      const { width, thickness } = fixed.stock;
+      const bridge = { inside: 10 + 20 * share, thickness: 0.3 + share, gap: 4 * share };
+      const hoop = { ...fixed, ...rest, ...(fixed.form === "bridge" && { bridge }) };
+      switch (work) {
+        case "none":
+          return hoop;
+        case "slit":
+          return { ...hoop, slit: { length: 4 + 12 * share, kerf: 0.2 * width, spread: width + 2 * share } };
+        case "strands":
+          return { ...hoop, strands: { count: 2 + Math.floor(3 * share), soldered: "all" } };
+        case "spread":
+          return { ...hoop, strands: { count: 2 + Math.floor(2 * share), soldered: 10 * share, spread: width * (4 + 2 * share) } };
+        case "taper":
+          return { ...hoop, stock: { ...hoop.stock, backWidth: width * (0.5 + share) } };
+        case "twist":
+          return {
+            ...hoop,
+            stock: {
+              ...hoop.stock,
+              twist: {
+                wire: thickness * (0.4 + 0.4 * share),
+                turns: 1 + 3 * share,
+                plies: 2 + Math.floor(3 * share),
+                soldered: share > 0.5,
+              },
+            },
+          };
+        case "sleeve":
+          return { ...hoop, form: "closed", sleeve: { thickness: 1 + 2 * share, inlay: { width: 1, depth: 0.5 * share + 0.05 } } };
+      }
+    });
+}
+
+/** What settings hang by, each by its own eye. */
+function anyBail(mounts: readonly string[]): fc.Arbitrary<Piece["carrier"]> {
+  const shared = partly({ metal, hangAxis: fc.double({ min: -360, max: 360, noNaN: true }) });
+  const eyes = fc.tuple(...mounts.map((mount) => place.map((at) => ({ mount, at }))));
+  const ring = fc.record({ type: fc.constant("jump-ring" as const), inside: small, wire: small });
+  const sheet = fc.record({
+    type: fc.constant("bail" as const),
+    style: fc.constantFrom("folded" as const, "tube" as const),
+    bore: small,
+    drop: small,
+    thickness: small,
+    chainEnd: small,
+  });
+  return fc
+    .tuple(fc.oneof(ring, sheet), shared, eyes, fc.boolean())
+    .map(([bail, rest, eyes, isChosen]) => ({ ...bail, ...rest, ...(isChosen && { eyes }) }));
 }
 
 /** Stones from a grain to the largest the schema takes, on one to three mounts. */
@@ -188,8 +249,11 @@ export function anyPiece(): fc.Arbitrary<Piece> {
     .record({
       mounts: fc.oneof(fc.tuple(mountCalled("m1", size)), fc.tuple(mountCalled("m1", size), mountCalled("m2", size))),
       carrier: fc.oneof({ weight: 4, arbitrary: anyHoop() }, { weight: 1, arbitrary: fc.constant({ type: "none" as const }) }),
+      bails: fc.tuple(anyBail(["m1"]), anyBail(["m1", "m2"])),
+      hangs: fc.nat({ max: 3 }),
       heats,
     })
+    .map(({ bails, hangs, ...parts }) => (hangs === 0 ? { ...parts, carrier: bails[parts.mounts.length - 1]! } : parts))
     .map((parts) => ({ format: "hoop-ledger/piece", version: 2, id: "any", name: "Any", kind: "ring", ...parts }) as unknown as Piece)
     .filter((piece) => faultsOf(piece, SHIPPED_BENCH).length === 0);
 }

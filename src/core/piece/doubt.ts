@@ -41,16 +41,29 @@ const OF_THE_LENGTH: ReadonlySet<string> = new Set(
 function restsOn(key: string, field: string): boolean {
   if (key === field) return true;
   if (field.startsWith("heats.")) return key === "heats";
-  if (field.startsWith("applied.")) return key === "heats" || key.startsWith("applied.");
+  if (key === "piece.mass") return !within(TOLD_ONLY, parted(field)[1]);
+  if (field.startsWith("applied.")) return key === "heats" || key.startsWith("applied.") || isHang(key);
   if (field.startsWith("hoop.")) return isOfHoop(key, field);
+  if (field.startsWith("bail.")) return isWithin(key, "bail") || isHang(key);
   const [mount, changed] = parted(field);
-  if (within(TOLD_ONLY, changed)) return false;
-  const isSeat = isWithin(key, "hoop.flat") || isWithin(key, "hoop.saddle");
   const [owner, name] = parted(key);
+  if (isHang(key) && (owner === mount || owner === "hang")) return !within(NEVER_WEIGHED, changed);
+  if (within(TOLD_ONLY, changed)) return false;
+  const isSeat = SEATED.some((group) => isWithin(key, group));
+  if (changed.startsWith("place.")) return isSeat || (owner === mount && (name.startsWith("hoop.") || name.endsWith("seamAt")));
   if (within(PROFILE, changed)) return owner === mount && !OF_THE_LENGTH.has(name) && (isWithin(name, "wall") || name === "stone");
   if (isWithin(changed, "plate")) return isSeat || (owner === mount && restsOnBack(name, changed));
   if (within(OUTLINE, changed)) return isSeat || owner === mount;
   return isWithin(changed, "wall") && (isSeat || (owner === mount && !isWithin(name, "stone") && !isWithin(name, "outline")));
+}
+
+/** Figures of a hoop that follow from the setting on it. */
+const SEATED = ["hoop.flat", "hoop.saddle", "hoop.grip", "bridge.arm"];
+const NEVER_WEIGHED = ["stone.mohs", "stone.name"];
+
+/** How a setting hangs: by its own name, or of the only one without. */
+function isHang(key: string): boolean {
+  return key === "hang" || key.startsWith("hang.") || key.includes(".hang.");
 }
 
 /** Ornament lies one outside the other; a ledge raises the stone, and the wall with it. */
@@ -61,10 +74,9 @@ function restsOnBack(name: string, changed: string): boolean {
   return onPlate || isWithin(name, "ledge");
 }
 
-/** The wire's section is its stock's alone, and what a millimetre loses is nobody's. */
+/** The wire's section is its stock's alone. */
 function isOfHoop(key: string, field: string): boolean {
-  if (key === "hoop.lostPerMillimetre") return false;
-  return key === "hoop.fibre" ? field.startsWith("hoop.stock.") : isWithin(key, "hoop") || key.includes(".hoop");
+  return key === "hoop.fibre" ? field.startsWith("hoop.stock.") : isWithin(key, "hoop") || isWithin(key, "bridge") || key.includes(".hoop");
 }
 
 function within(fields: readonly string[], field: string): boolean {

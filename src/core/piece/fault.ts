@@ -69,6 +69,15 @@ export type FaultCode =
   | "no-finger"
   | "unequal-stock"
   | "gives-above-runs"
+  | "cannot-go-with"
+  | "taper-even"
+  | "spread-missing"
+  | "bridge-missing"
+  | "above-limit"
+  | "eyes-by-mount"
+  | "eye-or-eyes"
+  | "no-such-mount"
+  | "no-eye"
   | "not-planned";
 
 export function fault(path: string, code: FaultCode, values: Fault["values"] = {}): Fault {

@@ -1,6 +1,4 @@
 import { isPlannedPin } from "../heats/problem";
-import { FINGER, readSize } from "../hoop/sizes";
-import { isPlannedForm } from "../hoop/forms/forms";
 import { tolerance } from "../measure/tolerances";
 import { isUneven } from "../stone/profile";
 import { shapeFaults } from "../stone/shapes/shapes";
@@ -10,10 +8,10 @@ import { isAtCorner, straightestPlace } from "../mount/seam";
 import { widestLedge } from "../mount/backs/open";
 import { overlap } from "../mount/layers/layer";
 import { LAYERS, isPlannedLayer } from "../mount/layers/layers";
-import { isPlannedCarrier } from "./carriers/carriers";
-import { type BenchEntry, SHIPPED, choose, mandrelOf } from "./bench";
+import { carrierKind } from "./carriers/carriers";
+import { type BenchEntry, SHIPPED, choose } from "./bench";
 import { type Fault, fault } from "./fault";
-import { type AppliedEntry, type HoopEntry, type Mount, type OrnamentEntry, type Piece } from "./piece";
+import { type AppliedEntry, type Mount, type OrnamentEntry, type Piece } from "./piece";
 import { stretchOf } from "./settle";
 
 const RESERVED = ["hoop", "bail", "hang", "bridge", "applied", "piece"];
@@ -25,7 +23,7 @@ export function faultsOf(piece: Piece, bench: BenchEntry): Fault[] {
     ...idFaults(piece),
     ...piece.mounts.flatMap((mount, i) => stoneFaults(mount, `/mounts/${i}`, bench)),
     ...piece.mounts.flatMap((mount, i) => plateFaults(mount, `/mounts/${i}`, bench)),
-    ...(piece.carrier.type === "hoop" ? hoopFaults(piece.carrier, bench) : []),
+    ...carrierKind(piece.carrier).faults(piece.carrier, piece.mounts, bench),
     ...appliedFaults(piece),
     ...(jointCount(piece) > MOST_JOINTS
       ? [fault("/mounts", "too-many", { limit: MOST_JOINTS, what: "joints", got: jointCount(piece) })]
@@ -164,20 +162,7 @@ export function partsOf({ mounts, carrier }: Piece): string[] {
       ...(plate.style === "open" ? [`${id}.ledge`] : wall.source === "cup" ? [] : [`${id}.plate`]),
       ...(plate.ornament ?? []).map((each) => `${id}.ornament.${each.id}`),
     ]),
-    ...(carrier.type === "hoop" ? ["hoop"] : []),
-  ];
-}
-
-function hoopFaults({ size, stock, lengthRule }: HoopEntry, bench: BenchEntry): Fault[] {
-  const reading = readSize(size.system, size.value, mandrelOf(bench));
-  const times = typeof lengthRule === "object" ? lengthRule.multiplier : Math.PI;
-  const equal = (stock.section !== "round" && stock.section !== "square") || stock.width === stock.thickness;
-  return [
-    ...(times < Math.PI ? [fault("/carrier/lengthRule/multiplier", "below-pi", { got: times })] : []),
-    ...(reading.ok ? [] : [fault("/carrier/size/value", reading.code, { system: size.system, got: size.value, ...FINGER })]),
-    ...(equal
-      ? []
-      : [fault("/carrier/stock/width", "unequal-stock", { section: stock.section, thickness: stock.thickness, got: stock.width })]),
+    ...carrierKind(carrier).parts(carrier),
   ];
 }
 
@@ -190,14 +175,12 @@ function jointCount({ mounts, carrier, applied = [] }: Piece): number {
     (all, mount) => all + ofWall(mount) + ofBack(mount) + (mount.plate.ornament ?? []).reduce((sum, entry) => sum + ofOrnament(entry), 0),
     0,
   );
-  return onMounts + applied.length + (carrier.type === "none" ? 0 : 1 + mounts.length);
+  return onMounts + applied.length + carrierKind(carrier).jointCount(carrier, mounts.length);
 }
 
 /** What the contract has and this build does not plan: each is refused by name, so that nothing is planned by half. */
 export function unplanned(piece: Piece): Fault[] {
-  const { carrier } = piece;
   return [
-    ...refuse(piece.kind !== "ring", "/kind", piece.kind),
     ...piece.mounts.flatMap(({ wall, plate }, i) => [
       ...refuse(wall.cup?.height !== undefined, `/mounts/${i}/wall/cup/height`, "height"),
       ...refuse(
@@ -206,23 +189,9 @@ export function unplanned(piece: Piece): Fault[] {
         "ornament",
       ),
     ]),
-    ...refuse(!isPlannedCarrier(carrier), "/carrier/type", carrier.type),
-    ...(carrier.type === "hoop" ? unplannedOfHoop(carrier) : []),
     ...(piece.heats?.pins ?? []).flatMap((pin, i) =>
       refuse(!isPlannedPin(pin), `/heats/pins/${i}`, "means" in pin ? pin.means : Object.keys(pin).join()),
     ),
-  ];
-}
-
-function unplannedOfHoop({ form, stock, slit, strands, sleeve, losses }: HoopEntry): Fault[] {
-  return [
-    ...refuse(!isPlannedForm(form), "/carrier/form", form),
-    ...refuse(slit !== undefined, "/carrier/slit", "slit"),
-    ...refuse(strands !== undefined, "/carrier/strands", "strands"),
-    ...refuse(sleeve !== undefined, "/carrier/sleeve", "sleeve"),
-    ...refuse(stock.backWidth !== undefined, "/carrier/stock/backWidth", "backWidth"),
-    ...refuse(stock.twist !== undefined, "/carrier/stock/twist", "twist"),
-    ...refuse(losses?.hammer !== undefined, "/carrier/losses/hammer", "hammer"),
   ];
 }
 

@@ -1,10 +1,11 @@
-import { assemblyOf, workOf } from "../joint/contribution";
+import { assemblyOf, heatedOf, workOf } from "../joint/contribution";
 import { type Assembly, type Joint, isSeam } from "../joint/joint";
 import { type BestHeats, type ChosenHeat, type HeatsOf } from "../heats/best";
 import { flameShares, thinSide } from "../heats/flame";
 import { type HeatWishes, jointMetals, pinnedJoints, tasksOf } from "../heats/problem";
 import { type Pallions, pallionsFor } from "../heats/solder";
 import { type Flame, SAFE_OVERSHOOT, danger, disturbance, fusingFlame, solderFlames } from "../heats/thermal";
+import { type Step } from "../making/step";
 import { type MakingHeat, makingSteps } from "../making/steps";
 import { type Finding, finding } from "../measure/finding";
 import { METALS } from "../metal/metals";
@@ -16,7 +17,8 @@ import { type SizedPiece } from "./size-piece";
 /** Adds the heats, the steps of the making and what there is to say about both to a sized piece. */
 export function planHeats(sized: SizedPiece, bench: BenchEntry, heatsOf: HeatsOf): Plan {
   const { piece, contribution } = sized;
-  const assembly = assemblyOf(contribution);
+  const all = assemblyOf(contribution);
+  const assembly = heatedOf(all);
   const { shelfMissing, ...wishes } = settleHeats(piece.heats, bench);
   const best = heatsOf(assembly, wishes);
   const heats = best.status !== "impossible" ? describeHeats(assembly, wishes, best.heats) : [];
@@ -29,17 +31,17 @@ export function planHeats(sized: SizedPiece, bench: BenchEntry, heatsOf: HeatsOf
       ...{ id, kind, mount, metal, mass },
       ...(name !== undefined && { name }),
     })),
-    joints: plannedJoints(assembly, wishes, heats),
+    joints: plannedJoints(all, assembly, wishes, heats),
     heatPlan: heatPlanOf(best),
     heats,
-    steps: makingSteps(workOf(contribution), heats.map(inMaking)),
+    steps: makingSteps(workOf(contribution), heats.map(inMaking)).map((each) => madeTimes(each, piece.copies ?? 1)),
     findings: [
       ...contribution.findings,
       ...(shelfMissing
         ? [finding("heats.shelf-missing", "warning", "heats", { asked: piece.heats?.shelf ?? "", used: wishes.shelf.id })]
         : []),
       ...overshootFindings(assembly, wishes),
-      ...pinFindings(assembly, wishes, best, heatsOf),
+      ...pinFindings(all, assembly, wishes, best, heatsOf),
       ...heatFindings(heats, assembly),
     ],
     drawing: sized.drawing,
@@ -55,16 +57,23 @@ function heatPlanOf(best: BestHeats): HeatPlan {
   };
 }
 
-function plannedJoints(assembly: Assembly, wishes: HeatWishes, heats: readonly PlannedHeat[]): PlannedJoint[] {
+/** Of a pair every step is done twice. */
+function madeTimes(each: Step, copies: number): Step {
+  return copies === 1 ? each : { ...each, values: { ...each.values, copies } };
+}
+
+function plannedJoints(all: Assembly, assembly: Assembly, wishes: HeatWishes, heats: readonly PlannedHeat[]): PlannedJoint[] {
   const fused = new Set(heats.flatMap(({ means, joints }) => (means === "fuse" ? joints : [])));
   const tasks = tasksOf(assembly, wishes);
-  return assembly.joints.map((joint, i) => {
-    const open = tasks.reduce((mask, task) => mask | task.allowed[i]!, 0);
+  const number = new Map(assembly.joints.map(({ id }, i) => [id, i]));
+  return all.joints.map((joint) => {
+    const i = number.get(joint.id);
+    const open = i === undefined ? 0 : tasks.reduce((mask, task) => mask | task.allowed[i]!, 0);
     return {
       id: joint.id,
       kind: joint.kind,
       mount: joint.mount,
-      means: fused.has(joint.id) ? "fuse" : "solder",
+      means: joint.isCold ? "cold" : fused.has(joint.id) ? "fuse" : "solder",
       parts: joint.parts,
       length: joint.length,
       area: joint.area,
@@ -160,8 +169,8 @@ function overshootFindings({ parts }: Assembly, { overshoot, shelf }: HeatWishes
   return hottest.map(({ id, working }) => finding("heats.overshoot", "warning", "heats", { overshoot, grade: id, working }));
 }
 
-function pinFindings(assembly: Assembly, wishes: HeatWishes, best: BestHeats, heatsOf: HeatsOf): Finding[] {
-  const known = new Set(assembly.joints.map(({ id }) => id));
+function pinFindings(all: Assembly, assembly: Assembly, wishes: HeatWishes, best: BestHeats, heatsOf: HeatsOf): Finding[] {
+  const known = new Set(all.joints.map(({ id }) => id));
   const unknown = wishes.pins.flatMap((pin) => pinnedJoints(pin).filter((id) => !known.has(id)));
   const findings = unknown.map((joint) => finding("heats.pin-unknown", "warning", "heats", { joint }));
   if (best.status === "impossible") {

@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { bandWidth } from "../hoop/works/works";
 import { METALS } from "../metal/metals";
 import { tolerance } from "../measure/tolerances";
 import { greatestTurnIn } from "../stone/stone";
@@ -120,7 +121,7 @@ test("whatever the piece, each finding stands exactly where its figure is past i
       }
       const hoop = hoopIn(plan)?.settled;
       if (!hoop) return;
-      expect(has("hoop.wide-band", "hoop")).toBe(hoop.section.width > 6);
+      expect(has("hoop.wide-band", "hoop")).toBe(bandWidth(hoop.section, hoop.works) > 6);
       const flats = piece.mounts.map(({ id }) => figure(`${id}.hoop.flatLeft`));
       expect(has("hoop.flat-too-deep", "hoop")).toBe(flats.some((left) => left < 0.6 * hoop.section.thickness - tolerance.sameLength));
     }),

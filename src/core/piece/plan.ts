@@ -1,6 +1,6 @@
 import { type Cost } from "../heats/cost";
 import { type FlameShare } from "../heats/flame";
-import { type BuiltKind, type PartKind } from "../joint/joint";
+import { type JointKind, type PartKind } from "../joint/joint";
 import { type CarrierDrawing, type SettledCarrier } from "./carriers/carrier";
 import { type Conflict, type Means } from "../heats/best";
 import { type Pallions } from "../heats/solder";
@@ -44,10 +44,10 @@ export interface PlannedPart {
 
 export interface PlannedJoint {
   readonly id: string;
-  readonly kind: BuiltKind;
+  readonly kind: JointKind;
   /** The setting it belongs to, or null. */
   readonly mount: string | null;
-  readonly means: Means;
+  readonly means: Means | "cold";
   readonly parts: readonly string[];
   /** mm */
   readonly length: number;
@@ -98,6 +98,13 @@ export function hoopIn({ settled, drawing }: Pick<Plan, "settled" | "drawing">) 
   const { carrier } = settled;
   const drawn = drawing.carrier;
   return carrier.type === "hoop" && drawn.type === "hoop" ? { settled: carrier, drawn } : null;
+}
+
+/** What a plan's settings hang by, with every value settled and as it is drawn; null where something else or nothing carries them. */
+export function bailIn({ settled, drawing }: Pick<Plan, "settled" | "drawing">) {
+  const { carrier } = settled;
+  const drawn = drawing.carrier;
+  return carrier.type === "bail" && drawn.type === "bail" ? { settled: carrier, drawn } : null;
 }
 
 export interface Drawing {

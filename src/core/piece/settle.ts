@@ -1,19 +1,22 @@
 import { type Applied, shapeOf } from "../applied/applied";
+import { type Bail } from "../bail/bail";
 import { type HeatWishes, isPlannedPin } from "../heats/problem";
-import { isPlannedForm } from "../hoop/forms/forms";
 import { type Hoop } from "../hoop/hoop";
 import { readSize } from "../hoop/sizes";
+import { type Works } from "../hoop/works/work";
+import { bandWidth } from "../hoop/works/works";
 import { type Outline } from "../geometry/outline";
 import { type Sourced } from "../measure/figure";
+import { type Section } from "../metal/section";
 import { type Back } from "../mount/backs/back";
 import { ALL_ROUND, type Layer, type Stretch } from "../mount/layers/layer";
 import { lengthOf, standing } from "../mount/ready-wall";
 import { type ReadyMade, type Wall, type WallSource } from "../mount/wall";
 import { type Dome } from "../stone/dome";
 import { ELLIPTIC, type Stone, greatestTurnIn } from "../stone/stone";
-import { type BenchEntry, SHIPPED, choose, chosen, mandrelOf, shelfNamed, stripHeights, wideBandAddition } from "./bench";
+import { type BenchEntry, SHIPPED, SHIPPED_BENCH, choose, chosen, mandrelOf, shelfNamed, stripHeights, wideBandAddition } from "./bench";
 import { type InHand } from "./measured";
-import { type HeatsEntry, type HoopEntry, type Mount, type Piece, type WallEntry } from "./piece";
+import { type BailEntry, type HeatsEntry, type HoopEntry, type JumpRingEntry, type Mount, type Piece, type WallEntry } from "./piece";
 
 /** A catch reaches over a small stone no further than the one share of its largest circle's radius, over a large one as far as the other. */
 const CATCH_SHARE = { most: 1 / 16, large: 1 / 24 } as const;
@@ -105,26 +108,83 @@ export function settleApplied({ applied = [] }: Pick<Piece, "applied">): Applied
   }));
 }
 
-/** @throws for a size or form that `faultsOf` or `unplanned` refuse. */
+export function sectionOf({ stock: { section: shape, width, thickness } }: HoopEntry): Section {
+  return { shape, width, thickness };
+}
+
+/** What is done with a hoop's stock. */
+export function worksOf({ stock, slit, strands, sleeve, losses }: HoopEntry, bench: BenchEntry = SHIPPED_BENCH): Works {
+  const { twist, backWidth } = stock;
+  const inlay = sleeve?.inlay;
+  return {
+    ...(twist && { twist: { wire: twist.wire, turns: twist.turns / 10, plies: twist.plies, isSoldered: twist.soldered ?? true } }),
+    ...(backWidth !== undefined && { taper: { back: backWidth } }),
+    ...(slit && { slit: { kerf: losses?.kerf ?? bench.losses?.hoop?.kerf ?? SHIPPED.losses.hoop.kerf, ...slit } }),
+    ...(strands && { strands: { spread: strands.count * stock.width, ...strands } }),
+    ...(sleeve && {
+      sleeve: {
+        name: sleeve.name ?? "",
+        thickness: sleeve.thickness,
+        layers: sleeve.layers ?? 1,
+        inlay: inlay ? { metal: stock.metal, ...inlay } : null,
+      },
+    }),
+  };
+}
+
+/** Where a piece does not say: how far over the finger an open hoop's plate lies, how far apart an adjustable one's ends stand, how far an arch stands off (mm). */
+const USUAL_HOOP = { plateAbove: 0.2, openGap: 4, arch: 1.5 } as const;
+
+/** @throws for a size that `faultsOf` refuses. */
 export function settleHoop(entry: HoopEntry, bench: BenchEntry): Hoop {
   const size = readSize(entry.size.system, entry.size.value, mandrelOf(bench));
   if (!size.ok) throw new RangeError(`size ${entry.size.value}: ${size.code}`);
-  if (!isPlannedForm(entry.form)) throw new RangeError(`form ${entry.form} is not planned`);
   const shipped = SHIPPED.losses.hoop;
   const loss = (name: keyof typeof shipped) => choose(entry.losses?.[name], bench.losses?.hoop?.[name], shipped[name]);
-  const { section: shape, width, thickness, metal } = entry.stock;
+  const { metal } = entry.stock;
+  const section = sectionOf(entry);
+  const works = worksOf(entry, bench);
   const asGiven = (value: number | undefined): Sourced<number> | null => (value === undefined ? null : { value, from: "piece" });
   return {
     form: entry.form,
     metal,
-    section: { shape, width, thickness },
+    section,
     size: { value: size.diameter, from: entry.size.system === "mandrel" ? "bench" : "piece" },
     asked: entry.size,
-    wideBand: wideBandAddition(bench, width),
+    wideBand: wideBandAddition(bench, bandWidth(section, works)),
     rule: entry.lengthRule ?? "fibre",
-    losses: { squaring: loss("squaring"), mark: loss("mark"), sawPasses: loss("sawPasses"), kerf: loss("kerf") },
+    losses: {
+      ...{ squaring: loss("squaring"), mark: loss("mark"), sawPasses: loss("sawPasses"), kerf: loss("kerf") },
+      hammer: chosen(entry.losses?.hammer, 0),
+    },
     flatWidth: asGiven(entry.flatWidth),
     saddleWidth: asGiven(entry.saddleWidth),
+    plateAbove: chosen(entry.plateAbove, USUAL_HOOP.plateAbove),
+    openGap: chosen(entry.openGap, USUAL_HOOP.openGap),
+    bridge: { metal, gap: USUAL_HOOP.arch, inside: size.diameter, thickness: section.thickness, ...entry.bridge },
+    works,
+  };
+}
+
+/** A folded bail's width over the chain and at its feet, and a tube's length, where nobody said (mm). */
+const USUAL_BAIL = { widest: 4, foot: 1.5, tube: 6 } as const;
+
+/** What settings of these mounts hang by: each by its own eye, or the only one by the carrier's. */
+export function settleBail(entry: BailEntry | JumpRingEntry, mounts: readonly string[]): Bail {
+  const eyes = entry.eyes ?? mounts.map((mount) => ({ mount, at: entry.eye?.at ?? null }));
+  const shared = { metal: entry.metal ?? "sterling", axis: entry.hangAxis ?? 0, eyes };
+  const none: Sourced<number> = { value: 0, from: "formula" };
+  if (entry.type === "jump-ring") {
+    return { ...shared, style: "ring", bore: entry.inside, drop: 0, thickness: entry.wire, widest: none, foot: none, chainEnd: null };
+  }
+  const style = entry.style ?? "folded";
+  return {
+    ...shared,
+    style,
+    ...{ bore: entry.bore, drop: entry.drop, thickness: entry.thickness },
+    widest: chosen(entry.widest, style === "tube" ? USUAL_BAIL.tube : USUAL_BAIL.widest),
+    foot: chosen(entry.foot, USUAL_BAIL.foot),
+    chainEnd: entry.chainEnd ?? null,
   };
 }
 

@@ -1,6 +1,10 @@
-import { type Applied, afterFlat, planApplied } from "../applied/applied";
+import { type Applied, afterFlat, massFor, planApplied } from "../applied/applied";
 import { type Contribution, together } from "../joint/contribution";
+import { type Part } from "../joint/joint";
+import { type Figure, sum, term } from "../measure/figure";
+import { type Metal } from "../metal/metals";
 import { type PlannedSetting, planSetting } from "../mount/setting";
+import { type Hung } from "../mount/weights";
 import { outlineOf } from "../stone/stone";
 import { type BenchEntry } from "./bench";
 import { type CarrierDrawing } from "./carriers/carrier";
@@ -38,10 +42,15 @@ export function sizePiece(asked: Piece, bench: BenchEntry, measured: Readings = 
     });
     return { id, mount, settled, setting };
   });
-  const carried = carriedBy.plan(carrier, mounts, bench);
-  const built = together([...mounts.flatMap(({ setting }) => setting.contributions), carried.contribution]);
   const applied = settleApplied(piece);
-  const contribution = applied.length === 0 ? built : withApplied(built, applied, mounts, carried.drawing);
+  const carried = carriedBy.plan(
+    carrier,
+    mounts.map((each) => ({ ...each, hung: () => withWeights(each.setting, applied) })),
+    bench,
+  );
+  const built = together([...mounts.flatMap(({ setting }) => setting.contributions), carried.contribution]);
+  const whole = applied.length === 0 ? built : withApplied(built, applied, mounts, carriedBy.parts(carrier), carried.drawing);
+  const contribution = { ...whole, figures: { ...whole.figures, "piece.mass": weighed(whole.parts) } };
   return {
     piece,
     contribution,
@@ -55,11 +64,30 @@ export function sizePiece(asked: Piece, bench: BenchEntry, measured: Readings = 
   };
 }
 
+/** A setting as it hangs, with what is put on it. */
+function withWeights(setting: PlannedSetting, applied: readonly Applied[]): Hung {
+  const hung = setting.hung();
+  const parts = new Set(setting.contributions.flatMap((each) => each.parts.map(({ id }) => id)));
+  const put = applied.filter(({ on }) => parts.has(on)).map((each) => ({ part: `applied.${each.id}`, mass: massFor(each), at: each.at }));
+  return put.length === 0 ? hung : { ...hung, weights: [...hung.weights, ...put] };
+}
+
+/** The metal of one copy, by its kinds. */
+function weighed(parts: readonly Part[]): Figure {
+  const metals = [...new Set(parts.map(({ metal }) => metal))];
+  const of = (metal: Metal) => parts.filter((part) => part.metal === metal).reduce((all, { mass }) => all + mass, 0);
+  return sum(
+    "g",
+    metals.map((metal) => term(metal, of(metal), "formula", "density")),
+  );
+}
+
 /** What is put on, on all that is built. */
 function withApplied(
   built: Contribution,
   applied: readonly Applied[],
   mounts: readonly { readonly id: string; readonly setting: PlannedSetting }[],
+  carrierParts: readonly string[],
   carrier: CarrierDrawing,
 ): Contribution {
   const seams = mounts.flatMap(({ id, setting }) => {
@@ -69,7 +97,7 @@ function withApplied(
   const ground = {
     parts: built.parts,
     joints: built.joints,
-    hoopOutside: carrier.type === "hoop" ? carrier.outside : null,
+    hoop: carrier.type === "hoop" ? { parts: carrierParts, outside: carrier.outside } : null,
     seams: Object.fromEntries(seams),
   };
   return together([{ ...built, joints: afterFlat(built.joints, applied) }, planApplied(applied, ground)]);

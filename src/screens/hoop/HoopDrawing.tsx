@@ -1,15 +1,21 @@
 "use client";
 
+import { type HoopDrawing as Drawn } from "@/core/hoop/drawing";
 import { type Point } from "@/core/geometry/outline";
 import { type Piece } from "@/core/piece/piece";
-import { NARROW, Millimetres, type Scale, Shape, Sheet, Word, scaleFor, scaleText } from "@/ui/Drawing";
+import { hoopIn } from "@/core/piece/plan";
+import { DragHandle } from "@/ui/DragHandle";
+import { Knob, Millimetres, NARROW, Shape, Sheet, Word, scaleFor, scaleText } from "@/ui/Drawing";
 import { SettingSection } from "@/ui/SectionView";
 import { StoneFill } from "@/ui/StoneFill";
-import { hoopIn } from "@/core/piece/plan";
 import { usePlan } from "@/ui/plan";
+import { useSession, useWhileHeld } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
 import { type Size } from "@/ui/useSize";
 import { AppliedOnHoop } from "../applied/AppliedShapes";
+import { FromAbove } from "./FromAbove";
+import { WireSection } from "./WireSection";
+import { putPlace } from "./fields";
 import { type hoopView } from "./view";
 
 interface Props {
@@ -19,53 +25,66 @@ interface Props {
   readonly view: ReturnType<typeof hoopView>;
 }
 
-/** The hoop seen along the finger with its setting on top, and its wire cut across. */
+/** Of the sheet's width what the hoop takes; beside it it is seen from above, and its wire cut across. */
+const SHARE = 0.62;
+const METAL = { fill: "url(#metal)", stroke: "#6f7a7e" } as const;
+
+/** The hoop seen along the finger with its settings on it, from above, and its wire cut across. */
 export function HoopDrawing({ size, piece, mount, view }: Props) {
   const plan = usePlan();
   const { settings } = plan.drawing;
   const hoop = hoopIn(plan)?.drawn;
   const units = useUnits();
-  const { section } = settings[mount]!;
-  const stone = piece.mounts.find(({ id }) => id === mount)!.stone;
-  if (!hoop) return null;
-  const seat = hoop.seats[mount];
-  const rest = seat?.level ?? hoop.outside;
-  const above = rest + section.plate.thickness + section.top;
-  const wide = 2 * Math.max(hoop.outside, section.plate.half);
   const isNarrow = size.width < NARROW;
-  const scale = scaleFor(wide, above + hoop.outside, size.width - (isNarrow ? 60 : 300), size.height - (isNarrow ? 210 : 90));
-  const x = isNarrow ? size.width / 2 : (size.width - 130) / 2;
-  const y = 48 + (size.height - (isNarrow ? 200 : 80) - (above + hoop.outside) * scale.perMm) / 2 + above * scale.perMm;
+  const tops = piece.mounts.map(
+    ({ id }) => (hoop?.seats[id]?.level ?? 0) + settings[id]!.section.plate.thickness + settings[id]!.section.top,
+  );
+  const reach = Math.max(hoop?.outside ?? 0, ...tops);
+  const wide =
+    2 *
+    Math.max(
+      reach * (piece.mounts.length > 1 ? 1 : 0),
+      hoop?.outside ?? 0,
+      ...piece.mounts.map(({ id }) => settings[id]!.section.plate.half),
+    );
+  const room = { width: (isNarrow ? size.width : size.width * SHARE) - 40, height: size.height - (isNarrow ? 250 : 96) };
+  const frame = useWhileHeld({ scale: scaleFor(wide, reach + (hoop?.outside ?? 0) + 1.5, room.width, room.height), reach });
+  if (!hoop) return null;
+  const { scale } = frame;
   const k = scale.perMm;
+  const x = isNarrow ? size.width / 2 : (size.width * SHARE) / 2;
+  const y = 44 + (frame.reach + 1.5) * k + Math.max(0, (room.height - (frame.reach + hoop.outside + 1.5) * k) / 2);
   return (
     <Sheet width={size.width} height={size.height} label={`The hoop, ${units.length}`}>
-      <StoneFill material={stone.material?.name ?? stone.name ?? ""} />
+      {piece.mounts.map(({ id, stone }) => (
+        <StoneFill key={id} id={`stone-${id}`} material={stone.material?.name ?? stone.name ?? ""} />
+      ))}
       <Word x={14} y={24}>
         Looking along the finger, {scaleText(scale)}
       </Word>
       <Millimetres x={x} y={y} scale={scale}>
-        <path
-          d={ringPath(hoop.inside, hoop.outside, seat && view.seat === "flat" ? seat : null)}
-          fill="url(#metal)"
-          fillRule="evenodd"
-          stroke="#6f7a7e"
-          vectorEffect="non-scaling-stroke"
-        />
-        <circle r={hoop.fibre} fill="none" stroke="#0b5d66" strokeWidth={1.4} strokeDasharray="5 4" vectorEffect="non-scaling-stroke" />
-        <g transform={`translate(0 ${rest + section.plate.thickness})`}>
-          <SettingSection section={section} scale={scale} />
-        </g>
-        <AppliedOnHoop applied={plan.drawing.applied.filter(({ on }) => on === "hoop")} outside={hoop.outside} />
+        <Ring hoop={hoop} />
+        {piece.mounts.map(({ id }) => {
+          const { level, angle } = hoop.seats[id]!;
+          const { section } = settings[id]!;
+          return (
+            <g
+              key={id}
+              transform={`rotate(${(-angle * 180) / Math.PI}) translate(0 ${level + section.plate.thickness})`}
+              opacity={id === mount ? 1 : 0.72}
+            >
+              <SettingSection section={section} scale={scale} fill={`url(#stone-${id})`} />
+            </g>
+          );
+        })}
+        <AppliedOnHoop applied={plan.drawing.applied.filter(({ on }) => on.startsWith("hoop"))} outside={hoop.outside} />
         <line x1={-hoop.inside} x2={hoop.inside} y1={0} y2={0} stroke="#8a9596" vectorEffect="non-scaling-stroke" />
-        <line
-          x1={0}
-          x2={0}
-          y1={-hoop.outside - 0.3}
-          y2={-hoop.inside + 0.3}
-          stroke="#1b2225"
-          strokeWidth={2}
-          vectorEffect="non-scaling-stroke"
-        />
+        {hoop.seams.map((angle) => (
+          <SeamMark key={angle} hoop={hoop} angle={angle} />
+        ))}
+        {piece.mounts.map(({ id }, i) => (
+          <PlaceHandle key={id} mount={id} along={piece.mounts[i]!.place?.along ?? 0} hoop={hoop} out={tops[i]! + 1} />
+        ))}
       </Millimetres>
       <Word x={x} y={y + 5} textAnchor="middle" fontSize={15} fontWeight={640} fill="#1b2225" strokeWidth={14} lights="size">
         {view.insideFigure}
@@ -73,93 +92,129 @@ export function HoopDrawing({ size, piece, mount, view }: Props) {
       <Word x={x} y={y + hoop.inside * k - 20} textAnchor="middle" fill="#0b5d66" lights="fibre">
         {view.counted}
       </Word>
-      <Word x={x + 8} y={y + hoop.outside * k + 18} fontWeight={600} fill="#1b2225">
-        seam
-      </Word>
-      {seat && <SeatWords x={x} y={y} k={k} seat={seat} view={view} isBelow={isNarrow} sheet={size} />}
+      {hoop.seams.includes(Math.PI) && (
+        <Word x={x + 8} y={y + hoop.outside * k + 18} fontWeight={600} fill="#1b2225">
+          seam
+        </Word>
+      )}
+      <SeatWords at={isNarrow ? [14, size.height - 190] : [14, size.height - 34]} view={view} />
+      {!isNarrow && (
+        <FromAbove
+          mount={piece.mounts.find(({ id }) => id === mount)!}
+          hoop={hoop}
+          box={{ x: size.width * SHARE + 10, y: 10, width: size.width * (1 - SHARE) - 24, height: size.height * 0.62 }}
+        />
+      )}
+      {isNarrow && (
+        <FromAbove
+          mount={piece.mounts.find(({ id }) => id === mount)!}
+          hoop={hoop}
+          box={{ x: 10, y: size.height - 165, width: size.width * 0.6, height: 155 }}
+        />
+      )}
       <WireSection
-        x={size.width - (isNarrow ? 84 : 112)}
-        y={size.height - (isNarrow ? 30 : 58)}
+        x={isNarrow ? size.width - 84 : size.width * (SHARE + (1 - SHARE) / 2)}
+        y={size.height - (isNarrow ? 30 : 44)}
         wire={hoop.wire}
         view={view}
-        room={isNarrow ? 80 : 150}
+        room={isNarrow ? 80 : 130}
       />
     </Sheet>
   );
 }
 
-/** A ring, with its top cut level where there is a flat. */
-function ringPath(inside: number, outside: number, flat: { readonly half: number; readonly level: number } | null): string {
-  const hole = `M${inside} 0A${inside} ${inside} 0 1 0 ${-inside} 0A${inside} ${inside} 0 1 0 ${inside} 0Z`;
-  if (!flat) return `M${outside} 0A${outside} ${outside} 0 1 0 ${-outside} 0A${outside} ${outside} 0 1 0 ${outside} 0Z${hole}`;
-  return `M${flat.half} ${flat.level}A${outside} ${outside} 0 1 0 ${-flat.half} ${flat.level}Z${hole}`;
-}
-
-interface SeatProps {
-  readonly x: number;
-  readonly y: number;
-  readonly k: number;
-  readonly seat: { readonly half: number; readonly level: number };
-  readonly view: Props["view"];
-  /** Whether there is no room beside the hoop: the words then stand at the sheet's foot. */
-  readonly isBelow: boolean;
-  readonly sheet: Size;
-}
-
-function SeatWords({ x, y, k, seat, view, isBelow, sheet }: SeatProps) {
-  const [px, py] = [x + seat.half * k, y - seat.level * k];
-  const [tx, ty] = isBelow ? [14, sheet.height - 52] : [px + 110, py + 34];
+/** What is metal of it, what is round it, and the line its length is counted along. */
+function Ring({ hoop }: { readonly hoop: Drawn }) {
+  const { body, arch, opening, metal, outside } = hoop;
+  const closed = body.map((points) => `M${points.map(([px, py]) => `${px.toFixed(3)} ${py.toFixed(3)}`).join("L")}Z`).join("");
+  const open = opening ? opening.half : 0;
+  const middle = opening?.at === "back" ? Math.PI : 0;
+  const fibre = Array.from({ length: 97 }, (_, i): Point => {
+    const angle = middle + open + (2 * (Math.PI - open) * i) / 96;
+    return [hoop.fibre * Math.sin(angle), hoop.fibre * Math.cos(angle)];
+  });
   return (
     <>
-      {!isBelow && <path d={`M${px - 4} ${py + 3} L${tx - 6} ${ty - 4}`} stroke="#1b2225" strokeWidth={0.8} fill="none" />}
-      <Word x={tx} y={ty} fontSize={13} fontWeight={640} fill="#1b2225" lights="seat">
-        {view.seat === "flat"
-          ? `flat ${view.seatWidth} wide, ${view.seatDepth} deep`
-          : `saddle ${view.seatWidth} wide, ${view.seatDepth} deep`}
-      </Word>
-      <Word x={tx} y={ty + 17} fontSize={12}>
-        {view.seat === "flat" ? `leaves ${view.seatLeft} of the wire` : `leaves ${view.seatLeft} of the plate`}
-      </Word>
+      {outside > metal && (
+        <path
+          d={`${circle(outside)}${circle(metal)}`}
+          fill="#b08a5e"
+          fillRule="evenodd"
+          stroke="#6b4f2e"
+          vectorEffect="non-scaling-stroke"
+        />
+      )}
+      <path d={closed} fillRule="evenodd" vectorEffect="non-scaling-stroke" {...METAL} />
+      <Shape points={fibre} open fill="none" stroke="#0b5d66" strokeWidth={1.4} strokeDasharray="5 4" />
+      {arch && [-1, 1].map((side) => <Shape key={side} points={armOf(arch, side)} lights="arch" {...METAL} />)}
     </>
   );
 }
 
-interface WireProps {
-  readonly x: number;
-  readonly y: number;
-  readonly wire: { readonly curve: readonly Point[]; readonly fibre: number; readonly width: number; readonly thickness: number };
-  readonly view: Props["view"];
-  /** Pixels there are for it. */
-  readonly room: number;
+function circle(r: number): string {
+  return `M${r} 0A${r} ${r} 0 1 0 ${-r} 0A${r} ${r} 0 1 0 ${r} 0Z`;
 }
 
-/** The wire cut across, flat side to the finger; the middle of its foot at (x, y). */
-function WireSection({ x, y, wire, view, room }: WireProps) {
-  const scale: Scale = scaleFor(wire.width, wire.thickness, room, (room * 110) / 150);
-  const k = scale.perMm;
-  const half = (wire.width / 2) * k;
+/** One arm of an arch, from its foot to the opening. */
+function armOf({ radius, centre, half, cut, thickness }: NonNullable<Drawn["arch"]>, side: number): Point[] {
+  const steps = 24;
+  const from = Math.min(cut, half);
+  const along = (r: number) =>
+    Array.from({ length: steps + 1 }, (_, i): Point => {
+      const angle = from + ((half - from) * i) / steps;
+      return [side * r * Math.sin(angle), centre + r * Math.cos(angle)];
+    });
+  return [...along(radius), ...along(radius + thickness).reverse()];
+}
+
+function SeamMark({ hoop, angle }: { readonly hoop: Drawn; readonly angle: number }) {
+  const [sin, cos] = [Math.sin(angle), Math.cos(angle)];
+  const [from, to] = [hoop.inside - 0.3, hoop.metal + 0.3];
+  return (
+    <line x1={from * sin} x2={to * sin} y1={from * cos} y2={to * cos} stroke="#1b2225" strokeWidth={2} vectorEffect="non-scaling-stroke" />
+  );
+}
+
+/** mm that an arrow key moves a setting round the hoop. */
+const STEP = 0.1;
+
+interface PlaceProps {
+  readonly mount: string;
+  readonly along: number;
+  readonly hoop: Drawn;
+  /** How far from the middle its handle lies. */
+  readonly out: number;
+}
+
+/** A setting is moved round the hoop by the handle over it. */
+function PlaceHandle({ mount, along, hoop, out }: PlaceProps) {
+  const session = useSession();
+  const angle = hoop.seats[mount]!.angle;
+  const put = (mm: number) => session.change((piece) => putPlace(piece, mount, "along", Math.round(mm * 10) / 10), `${mount}.place.along`);
+  return (
+    <DragHandle
+      label={`Place of ${mount} round the hoop`}
+      now={along}
+      most={Math.PI * hoop.outside}
+      lights="seat"
+      onDrag={([px, py]) => put(Math.atan2(px, py) * hoop.outside)}
+      onStep={(by) => put(along - by * STEP)}
+    >
+      {(isLit) => <Knob at={[out * Math.sin(angle), out * Math.cos(angle)]} isLit={isLit} />}
+    </DragHandle>
+  );
+}
+
+/** What is filed so that it sits, and how much of the finger it covers. */
+function SeatWords({ at: [x, y], view }: { readonly at: Point; readonly view: Props["view"] }) {
+  const [first, second] = view.seat.words;
   return (
     <>
-      <Word x={x} y={y - wire.thickness * k - 14} textAnchor="middle">
-        Wire, {scaleText(scale)}
+      <Word x={x} y={y} fontSize={13} fontWeight={640} fill="#1b2225" lights="seat">
+        {first}
       </Word>
-      <Millimetres x={x} y={y} scale={scale}>
-        <Shape points={wire.curve} fill="url(#metal)" stroke="#6f7a7e" lights="stock" />
-      </Millimetres>
-      <line
-        x1={x - half - 8}
-        x2={x + half + 8}
-        y1={y - wire.fibre * k}
-        y2={y - wire.fibre * k}
-        stroke="#0b5d66"
-        strokeWidth={1.4}
-        strokeDasharray="5 4"
-      />
-      <Word x={x + half + 10} y={y - wire.fibre * k + 4} fontSize={12} fill="#0b5d66" lights="fibre">
-        {view.fibre}
-      </Word>
-      <Word x={x} y={y + 18} textAnchor="middle" fill="#1b2225">
-        {view.width}
+      <Word x={x} y={y + 17} fontSize={12}>
+        {second}; {view.covers}
       </Word>
     </>
   );

@@ -1,8 +1,9 @@
 "use client";
 
 import { type Draft as Editable } from "immer";
-import { type PlannedForm } from "@/core/hoop/forms/forms";
-import { type LengthRule } from "@/core/hoop/hoop";
+import { type HoopForm, type LengthRule } from "@/core/hoop/hoop";
+import { type WorkName } from "@/core/hoop/works/work";
+import { WORK_NAMES, clashesOf } from "@/core/hoop/works/works";
 import { type SizeSystem, sizeText } from "@/core/hoop/sizes";
 import { METALS, type Metal } from "@/core/metal/metals";
 import { type SectionShape } from "@/core/metal/section";
@@ -24,10 +25,11 @@ import { useTrayState, useUnits } from "@/ui/tray";
 import { ifSure } from "@/words/doubt";
 import { BLANK_MARKS } from "@/words/marks";
 import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SYSTEM_NAMES, capital, lengthRuleName } from "@/words/names";
-import { degrees, lengthUnit, showTemperature } from "@/words/show";
+import { degrees, lengthUnit, showLength, showTemperature } from "@/words/show";
 import { SOURCE_NAMES } from "@/words/terms";
 import { HoopDrawing } from "./HoopDrawing";
-import { hoopLossField, hoopOf, isEven, sawPassesField, seatField, sizeField, stockField } from "./fields";
+import { hoopLossField, hoopOf, isEven, optionalField, partField, placeField, sawPassesField, sizeField, stockField } from "./fields";
+import { WORK_SCREENS, clearWorks } from "./works";
 import { hoopView } from "./view";
 
 /** The blank to cut for the hoop, and how it is seated under the setting. */
@@ -46,7 +48,7 @@ export function HoopStage({ mount: id }: { readonly mount: string }) {
       stage="hoop"
       mount={id}
       drawing={(size) => <HoopDrawing size={size} piece={piece} mount={id} view={view} />}
-      measures={<HoopMeasures hoop={hoop} view={view} />}
+      measures={<HoopMeasures hoop={hoop} view={view} mount={id} />}
       foot={
         <>
           <Answers figures={["hoop.cutLength", view.seatFigure]} sum={<Sum parts={view.sum} total={view.total} why={view.why} />}>
@@ -55,9 +57,9 @@ export function HoopStage({ mount: id }: { readonly mount: string }) {
                 {view.cut}
               </Answer>
             </FigureButton>
-            <FigureButton figure={view.seatFigure} name={view.seat === "flat" ? "Depth of the flat" : "Depth of the saddle"}>
-              <Answer lead={view.seat === "flat" ? "file the flat" : "file the saddle"} unit={`${unit} deep`}>
-                {view.seatDepth}
+            <FigureButton figure={view.seatFigure} name={view.seat.name}>
+              <Answer lead={view.seat.lead} unit={view.seat.unit}>
+                {view.seat.text}
               </Answer>
             </FigureButton>
             <FigureButton figure="hoop.lostPerMillimetre" name="Lost for each millimetre" className="text-[13px] text-soft">
@@ -71,7 +73,13 @@ export function HoopStage({ mount: id }: { readonly mount: string }) {
             beyond="wire goes on"
             names={BLANK_MARKS}
             units={units}
+            edge={planned.drawn.pattern}
           />
+          <p className="narrow flex flex-wrap gap-x-4 text-[12px] text-soft" aria-label="What if">
+            {[...(doubtOf("hoop.cutLength") ? [] : [...view.whatIfs, ...view.schools])].map((text) => (
+              <span key={text}>{text}</span>
+            ))}
+          </p>
         </>
       }
     />
@@ -80,31 +88,40 @@ export function HoopStage({ mount: id }: { readonly mount: string }) {
 
 const SYSTEMS: readonly SizeSystem[] = ["us", "uk", "eu", "continental", "jp", "diameter", "mandrel"];
 const SECTIONS: readonly SectionShape[] = ["half-round", "d", "round", "oval", "square", "rectangle"];
-const FORM_OPTIONS: Readonly<Record<PlannedForm, string>> = { closed: "Closed", "closed-flat": "Flat on top" };
-const SEAT_WIDTHS = {
-  flat: { name: "flatWidth", label: "Flat's width" },
-  saddle: { name: "saddleWidth", label: "Saddle's width" },
-} as const;
+const FORM_OPTIONS: Readonly<Record<HoopForm, { readonly text: string; readonly hint: string }>> = {
+  closed: { text: "Closed", hint: "seam at the back" },
+  "closed-flat": { text: "Flat on top", hint: "seam at the back" },
+  open: { text: "Open", hint: "two feet on the plate" },
+  bridge: { text: "Bridge", hint: "an arch grips the setting" },
+  adjustable: { text: "Open ends", hint: "opened and closed at the back" },
+};
+/** What an arch is asked for with, where nobody said (mm). */
+const USUAL_ARCH = { inside: 15, thickness: 1, gap: 1.2 } as const;
 const HOOP_METALS: readonly Metal[] = ["sterling", "fine-silver", "sterling-935", "copper", "brass"];
 const RULES: readonly LengthRule[] = ["fibre", "thickness", { multiplier: 3.145 }, { multiplier: 3.15 }, { multiplier: 3.5 }];
 const LOSSES = [
   { name: "squaring", label: "Squaring", explains: "squaring" },
   { name: "kerf", label: "Kerf", explains: "kerf" },
   { name: "mark", label: "Mark" },
+  { name: "hammer", label: "Gained" },
 ] as const;
 
 interface MeasuresProps {
   readonly hoop: HoopEntry;
   readonly view: ReturnType<typeof hoopView>;
+  readonly mount: string;
 }
 
-function HoopMeasures({ hoop, view }: MeasuresProps) {
+function HoopMeasures({ hoop, view, mount }: MeasuresProps) {
   const session = useSession();
   const units = useUnits();
   const plan = usePlan();
   const mandrel = useTrayState(({ bench }) => mandrelOf(bench));
   const { settled } = hoopIn(plan)!;
-  const width = SEAT_WIDTHS[view.seat];
+  const { width } = view.seat;
+  const place = useSessionState(({ piece }) => piece.mounts.find(({ id }) => id === mount)?.place);
+  const works = WORK_NAMES.filter((name) => settled.works[name] !== undefined);
+  const work: WorkName | undefined = works[0];
   const rule = hoop.lengthRule ?? "fibre";
   const change = (recipe: (hoop: Editable<HoopEntry>) => void) => session.change((piece) => recipe(hoopOf(piece)));
   const sizeIn = (system: SizeSystem) =>
@@ -161,20 +178,75 @@ function HoopMeasures({ hoop, view }: MeasuresProps) {
       />
       <h2 className="section-head">Form</h2>
       <ChoiceField
-        label="Band"
-        hint="seam at the back"
+        label="Ends"
+        hint={FORM_OPTIONS[settled.form].hint}
         value={settled.form}
-        options={(Object.keys(FORM_OPTIONS) as PlannedForm[]).map((value) => ({ value, text: FORM_OPTIONS[value] }))}
+        options={(Object.keys(FORM_OPTIONS) as HoopForm[]).map((value) => ({ value, text: FORM_OPTIONS[value].text }))}
         lights="seat"
-        onChoose={(form) => change((each) => void (each.form = form))}
+        onChoose={(form) =>
+          change((each) => {
+            each.form = form;
+            if (form === "bridge") each.bridge ??= { ...USUAL_ARCH };
+            if (clashesOf(settled.works, form).length > 0) clearWorks(each);
+          })
+        }
       />
-      <MeasureField
-        field={seatField(width.name, units)}
-        label={width.label}
-        hint={`empty: ${view.seatWidth}`}
-        value={hoop[width.name] ?? null}
-        lights="seat"
+      {width && (
+        <MeasureField
+          field={optionalField(width.field, units)}
+          label={width.label}
+          hint={`empty: ${width.usual}`}
+          value={hoop[width.field] ?? null}
+          lights="seat"
+        />
+      )}
+      {settled.form === "open" && (
+        <MeasureField
+          field={optionalField("plateAbove", units)}
+          label="Plate above finger"
+          hint={`empty: ${showLength(settled.plateAbove.value, "measured", units)}`}
+          value={hoop.plateAbove ?? null}
+          lights="seat"
+        />
+      )}
+      {settled.form === "adjustable" && (
+        <MeasureField
+          field={optionalField("openGap", units)}
+          label="Gap at the back"
+          hint={`empty: ${showLength(settled.openGap.value, "measured", units)}`}
+          value={hoop.openGap ?? null}
+          lights="seat"
+        />
+      )}
+      {settled.form === "bridge" && hoop.bridge && <ArchMeasures arch={hoop.bridge} />}
+      <ChoiceField
+        label="Shank"
+        hint={work ? WORK_SCREENS[work].advice : "wire as it is"}
+        value={work ?? "plain"}
+        options={[
+          { value: "plain", text: "Plain" },
+          ...WORK_NAMES.filter((name) => name === work || clashesOf({ [name]: {} }, settled.form).length === 0).map((name) => ({
+            value: name,
+            text: WORK_SCREENS[name].name,
+          })),
+        ]}
+        lights="stock"
+        onChoose={(name) =>
+          change((each) => {
+            clearWorks(each);
+            if (name !== "plain") WORK_SCREENS[name].start(each);
+          })
+        }
       />
+      {works.map((name) => {
+        const { Fields } = WORK_SCREENS[name];
+        return <Fields key={name} hoop={hoop} />;
+      })}
+      <h2 className="section-head">Where it sits</h2>
+      <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
+        <MeasureField field={placeField(mount, "along", units)} label="Along" value={place?.along ?? 0} lights="seat" shape="compact" />
+        <MeasureField field={placeField(mount, "turn", units)} label="Turned" value={place?.turn ?? 0} lights="turn" shape="compact" />
+      </div>
       <h2 className="section-head">Length</h2>
       <ChoiceField
         label="Counted at"
@@ -206,5 +278,18 @@ function HoopMeasures({ hoop, view }: MeasuresProps) {
       </p>
       <AppliedList on="hoop" />
     </>
+  );
+}
+
+/** The arch over the front of a band. */
+function ArchMeasures({ arch }: { readonly arch: NonNullable<HoopEntry["bridge"]> }) {
+  const units = useUnits();
+  const field = (name: "inside" | "thickness" | "gap") => partField(`bridge.${name}`, units, (hoop, mm) => void (hoop.bridge![name] = mm));
+  return (
+    <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
+      <MeasureField field={field("inside")} label="Arch" value={arch.inside} lights="arch" shape="compact" />
+      <MeasureField field={field("gap")} label="Stands" value={arch.gap ?? null} lights="arch" shape="compact" />
+      <MeasureField field={field("thickness")} label="Sheet" value={arch.thickness} lights="arch" shape="compact" />
+    </div>
   );
 }

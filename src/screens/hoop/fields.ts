@@ -28,12 +28,34 @@ export function isEven(section: HoopEntry["stock"]["section"]): boolean {
   return section === "round" || section === "square";
 }
 
-export function seatField(name: "flatWidth" | "saddleWidth", units: Units) {
+/** A length of the hoop that may be left out. */
+export function optionalField(name: "flatWidth" | "saddleWidth" | "plateAbove" | "openGap", units: Units) {
   return optionalLengthField(`hoop.${name}`, units, (piece, value) => {
     const hoop = hoopOf(piece);
     if (value === null) delete hoop[name];
     else hoop[name] = value;
   });
+}
+
+/** A length of what is done with the stock, or of the arch over it. */
+export function partField(key: string, units: Units, write: (hoop: Editable<HoopEntry>, mm: number) => void) {
+  return lengthField(`hoop.${key}`, units, (piece, value) => write(hoopOf(piece), value));
+}
+
+/** A number of it. */
+export function countField(key: string, step: number, write: (hoop: Editable<HoopEntry>, value: number) => void) {
+  return numberField(`hoop.${key}`, "", step, step < 1 ? 1 : 0, (piece, value) => write(hoopOf(piece), value));
+}
+
+/** Where a setting lies round the hoop, and how far it is turned. */
+export function placeField(mount: string, name: "along" | "turn", units: Units) {
+  const write = (piece: Editable<Piece>, value: number) => putPlace(piece, mount, name, value);
+  return name === "along" ? lengthField(`${mount}.place.along`, units, write) : numberField(`${mount}.place.turn`, "°", 1, 0, write);
+}
+
+export function putPlace(piece: Editable<Piece>, mount: string, name: "along" | "turn", value: number): void {
+  const each = piece.mounts.find(({ id }) => id === mount)!;
+  each.place = { ...each.place, [name]: value };
 }
 
 export function hoopLossField(name: Exclude<HoopLoss, "sawPasses">, units: Units) {

@@ -1,23 +1,24 @@
 import { type SizeSystem, sizeLost, sizeText } from "@/core/hoop/sizes";
 import { MM_PER_INCH } from "@/core/measure/reading";
+import { type WhatIf } from "@/core/hoop/what-if";
 import { figureOf } from "@/core/measure/figure";
 import { type Plan, hoopIn } from "@/core/piece/plan";
 import { SYSTEM_NAMES } from "@/words/names";
 import { type Units, showLength, withUnit } from "@/words/show";
 import { cutAt, sumParts } from "@/words/sums";
+import { saySeat } from "./seats";
 
 const SHOWN: readonly Exclude<SizeSystem, "mandrel">[] = ["us", "uk", "eu", "continental", "jp", "diameter"];
 
 /** What the Hoop stage says, rounded as a bench reads it. */
 export function hoopView(plan: Plan, mount: string, system: SizeSystem, units: Units) {
   const figure = (key: string) => figureOf(plan.figures, `hoop.${key}`);
-  const ofSeat = (key: string) => figureOf(plan.figures, `${mount}.hoop.${key}`).value;
   const measured = (key: string) => showLength(figure(key).value, "measured", units);
   const { settled: hoop, drawn } = hoopIn(plan)!;
   const cut = figure("cutLength");
   const term = (label: string) => cut.terms.find((each) => each.label === label)?.value ?? 0;
   const asked = figure("insideDiameter").terms[0]!.value;
-  const { act: seat } = drawn.seats[mount]!;
+  const seat = saySeat(drawn.seats[mount]!.act, (name) => figureOf(plan.figures, `${mount}.hoop.${name}`), units);
   return {
     cut: showLength(cut.value, "blank", units),
     inside: `inside ${measured("insideDiameter")} across`,
@@ -25,10 +26,13 @@ export function hoopView(plan: Plan, mount: string, system: SizeSystem, units: U
     fibre: measured("fibre"),
     counted: `counted ${measured("fibre")} out from the finger`,
     seat,
-    seatFigure: `${mount}.hoop.${seat}`,
-    seatDepth: showLength(ofSeat(seat), "measured", units),
-    seatWidth: showLength(ofSeat(`${seat}Width`), "blank", units),
-    seatLeft: withUnit(ofSeat(`${seat}Left`), "measured", units),
+    seatFigure: `${mount}.hoop.${seat.figure}`,
+    covers: `covers ${Math.round(drawn.seats[mount]!.covers)}° of the finger`,
+    whatIfs: drawn.whatIfs.map((each) => whatIf(each, system, hoop.section.thickness, hoop.wideBand.value, units)),
+    schools:
+      cut.schools
+        ?.filter(({ rule }) => rule === "long")
+        .map(({ value }) => `cut long, wrapped and sawn through: ${withUnit(value, "blank", units)}`) ?? [],
     lost: eachLost(system, asked, figure("lostPerMillimetre").value, units),
     conversions: SHOWN.map((each) => ({ system: each, name: SYSTEM_NAMES[each], text: sizeText(each, asked) ?? "—" })),
     sum: sumParts(
@@ -36,8 +40,11 @@ export function hoopView(plan: Plan, mount: string, system: SizeSystem, units: U
         { name: "round the fibre", value: figure("netLength").value },
         { name: "padding", value: term("padding") },
         { name: "squaring", value: term("squaring") },
+        { name: "spreading", value: term("slit") },
         { name: "saw", value: term("sawPasses") },
         { name: "mark", value: term("mark") },
+        { name: "fitting", value: term("fitting") },
+        { name: "hammering", value: term("hammer") },
       ],
       "mm",
       units,
@@ -49,6 +56,24 @@ export function hoopView(plan: Plan, mount: string, system: SizeSystem, units: U
     mass: `${figure("mass").value.toFixed(2)} g`,
   };
 }
+
+/** What it lands at, in the maker's system, and what stretching it back would leave. */
+function whatIf({ code, inside, left, isFar }: WhatIf, system: SizeSystem, thickness: number, wideBand: number, units: Units): string {
+  const told = system === "mandrel" ? "us" : system;
+  const size = sizeText(told, inside - wideBand);
+  const lands = size === null ? withUnit(inside, "measured", units) : `${SYSTEM_NAMES[told]} ${size}`;
+  if (left === null) return `${WHAT_IFS[code]}: ${lands}`;
+  const back = isFar
+    ? "too far to stretch back"
+    : `stretched back, ${showLength(left, "measured", units)} of ${withUnit(thickness, "measured", units)} left`;
+  return `${WHAT_IFS[code]}: ${lands}, ${back}`;
+}
+
+const WHAT_IFS: Readonly<Record<WhatIf["code"], string>> = {
+  saw: "one more saw pass",
+  hammered: "hammered 1 mm longer",
+  short: "cut 1 mm short",
+};
 
 /** In the maker's system; a mandrel's readings have no step of their own, so in US sizes. */
 function eachLost(system: SizeSystem, asked: number, perMillimetre: number, units: Units): string {

@@ -20,6 +20,7 @@ const STAGE_TITLES: Readonly<Record<StepStage, string>> = {
   wall: "Wall",
   plate: "Plate",
   hoop: "Hoop",
+  bail: "Bail",
   join: "Joining",
   set: "Setting",
 };

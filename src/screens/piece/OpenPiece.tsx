@@ -39,6 +39,7 @@ const LOADS: Readonly<Record<StageId, () => Promise<{ default: ComponentType<Sta
   wall: () => import("../wall/WallStage").then(({ WallStage }) => ({ default: WallStage })),
   plate: () => import("../plate/PlateStage").then(({ PlateStage }) => ({ default: PlateStage })),
   hoop: () => import("../hoop/HoopStage").then(({ HoopStage }) => ({ default: HoopStage })),
+  bail: () => import("../bail/BailStage").then(({ BailStage }) => ({ default: BailStage })),
   heats: () => import("../heats/HeatsStage").then(({ HeatsStage }) => ({ default: HeatsStage })),
   making: () => import("../making/MakingStage").then(({ MakingStage }) => ({ default: MakingStage })),
 };

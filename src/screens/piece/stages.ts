@@ -1,5 +1,6 @@
 import { type Mount, type Piece } from "@/core/piece/piece";
-import { type Plan } from "@/core/piece/plan";
+import { type Plan, bailIn } from "@/core/piece/plan";
+import { hangsText } from "@/words/hang";
 import { type Planned } from "@/ui/planner";
 import { type DoubtOf, doubtAmong } from "@/core/piece/doubt";
 import { figureOf } from "@/core/measure/figure";
@@ -24,10 +25,13 @@ export interface StemEntry {
   readonly isDone: boolean;
 }
 
+/** The stages that only some carriers have. */
+const CARRIED_BY: Partial<Readonly<Record<StageId, readonly Piece["carrier"]["type"][]>>> = { hoop: ["hoop"], bail: ["bail", "jump-ring"] };
+
 /** Stages a piece has: without a hoop there is no hoop stage, and a cup has its own base. */
 export function stagesOf(piece: Piece, mount: string): StageId[] {
   const isCup = piece.mounts.find(({ id }) => id === mount)!.wall.source === "cup";
-  return STAGES.filter((stage) => (stage !== "hoop" || piece.carrier.type === "hoop") && (stage !== "plate" || !isCup));
+  return STAGES.filter((stage) => (CARRIED_BY[stage]?.includes(piece.carrier.type) ?? true) && (stage !== "plate" || !isCup));
 }
 
 /** The piece in the order it is made, each stage with its result. `done` counts steps ticked off. */
@@ -100,6 +104,11 @@ const RESULTS: Readonly<Record<StageId, Result>> = {
         : "",
     short: (told) => `blank ${lengthIn(told, "hoop.cutLength", "blank")}`,
   },
+  bail: {
+    rests: (mount) => ["bail", "hang", `${mount}.hang`],
+    result: (told) => bailResult(told),
+    short: (told) => tiltText(told),
+  },
   heats: {
     rests: () => ["heats"],
     result: ({ plan }) => heatsResult(plan),
@@ -111,6 +120,17 @@ const RESULTS: Readonly<Record<StageId, Result>> = {
     short: ({ plan, done }) => `${done} of ${plan.steps.length}`,
   },
 };
+
+/** "blank 18.0, hangs 13.5° off". */
+function bailResult(told: Told): string {
+  const key = "bail.blankLength" in told.plan.figures ? "bail.blankLength" : "bail.jumpRingLength";
+  return `${key === "bail.blankLength" ? "blank" : "wire"} ${lengthIn(told, key, "blank")}, ${tiltText(told)}`;
+}
+
+function tiltText({ plan, mount }: Told): string {
+  const hang = bailIn(plan)?.drawn.hangs.find((each) => each.mount === mount.id);
+  return hang ? hangsText(hang.tilt) : "";
+}
 
 function backOf({ plan, mount, units }: Told) {
   return sayBack(plan, mount.id, bareIn(plan, units), units);

@@ -71,6 +71,6 @@ function stageOfChange(before: Piece, after: Piece): StageId | null {
     if (was.wall !== mount.wall) return "wall";
     if (was.plate !== mount.plate) return "plate";
   }
-  if (before.carrier !== after.carrier) return "hoop";
+  if (before.carrier !== after.carrier) return after.carrier.type === "hoop" ? "hoop" : "bail";
   return before.heats !== after.heats ? "heats" : null;
 }

@@ -5,5 +5,5 @@ import { type FormKind } from "./form";
 /** A closed band filed flat on top, under each mount. */
 export const closedFlat: FormKind = {
   ...closed,
-  seat: ({ section, flatWidth }, outside, base) => flat(section, flatWidth, outside, base),
+  seat: (hoop, outside, base) => flat(hoop, hoop.flatWidth, outside, base),
 };

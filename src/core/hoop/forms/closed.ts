@@ -1,11 +1,15 @@
 import { saddle } from "../seat";
-import { bandLength, bandLosses, bandSeam } from "../band";
-import { type FormKind } from "./form";
+import { bandLength, bandLosses, bandMarks, bandSeams, closing } from "../band";
+import { type FormKind, NOTHING_MORE } from "./form";
 
 /** A band closed by one seam at the back; what it carries is filed to its curve. */
 export const closed: FormKind = {
   netLength: bandLength,
   losses: bandLosses,
-  seams: (hoop) => [bandSeam(hoop)],
-  seat: ({ section, saddleWidth }, outside, base) => saddle(section, saddleWidth, outside, base),
+  seams: bandSeams,
+  bent: closing,
+  seat: (hoop, outside, base) => saddle(hoop, hoop.saddleWidth, outside, base),
+  marks: bandMarks,
+  opening: () => null,
+  extra: () => NOTHING_MORE,
 };

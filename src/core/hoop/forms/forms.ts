@@ -1,12 +1,10 @@
+import { type HoopForm } from "../hoop";
+import { adjustable } from "./adjustable";
+import { bridge } from "./bridge";
 import { closed } from "./closed";
 import { closedFlat } from "./closed-flat";
 import { type FormKind } from "./form";
+import { open } from "./open";
 
-/** Every form of hoop that is planned, by its name in the file. */
-export const FORMS = { closed, "closed-flat": closedFlat } as const satisfies Readonly<Record<string, FormKind>>;
-
-export type PlannedForm = keyof typeof FORMS;
-
-export function isPlannedForm(form: string): form is PlannedForm {
-  return Object.hasOwn(FORMS, form);
-}
+/** Every form of hoop, by its name in the file. */
+export const FORMS: Readonly<Record<HoopForm, FormKind>> = { closed, "closed-flat": closedFlat, open, bridge, adjustable };

@@ -6,5 +6,8 @@ import { type CarrierKind } from "./carrier";
 export const none: CarrierKind<Extract<Carrier, { type: "none" }>> = {
   places: () => [],
   band: () => null,
+  parts: () => [],
+  jointCount: () => 0,
+  faults: () => [],
   plan: () => ({ contribution: NOTHING, drawing: { type: "none" }, settled: { type: "none" } }),
 };

@@ -1,0 +1,157 @@
+import { type Tie } from "../joint/joint";
+import { type Contribution, NOTHING, type WorkedJoint } from "../joint/contribution";
+import { step } from "../making/step";
+import { layBlank } from "../measure/blank";
+import { type Figures, type Sourced, figureOf, single } from "../measure/figure";
+import { type Finding, finding } from "../measure/finding";
+import { type Metal, massOf } from "../metal/metals";
+import { type Hung } from "../mount/weights";
+import { type DrawnHang, hangOf } from "./hanging";
+import { BAILS } from "./kinds/kinds";
+
+export type BailStyle = "folded" | "tube" | "ring";
+
+/** What a setting hangs by, every value settled. Lengths in mm. */
+export interface Bail {
+  readonly style: BailStyle;
+  readonly metal: Metal;
+  /** What the chain passes through, across. */
+  readonly bore: number;
+  /** From the edge to where it hangs; of a ring that follows from its sizes. */
+  readonly drop: number;
+  /** Of the sheet, or of the wire. */
+  readonly thickness: number;
+  readonly widest: Sourced<number>;
+  readonly foot: Sourced<number>;
+  /** The chain's largest end; null where nobody said. */
+  readonly chainEnd: number | null;
+  /** By setting: where it hangs, as a share of the outline's length; null where that is left to the plan. */
+  readonly eyes: readonly Eye[];
+  /** Degrees from +x: what should point down. */
+  readonly axis: number;
+}
+
+export interface Eye {
+  readonly mount: string;
+  readonly at: number | null;
+}
+
+/** A setting that is hung up, and what is joined to it. */
+export interface Hanging {
+  readonly mount: string;
+  readonly tie: Tie;
+  readonly hung: Hung;
+}
+
+/** A bail's own room, and each setting as it hangs. */
+export interface BailDrawing {
+  readonly style: BailStyle;
+  readonly pastEdge: number;
+  /** Half its width at the foot and at the widest, and of a ring its inside and outside radius. */
+  readonly shape: { readonly foot: number; readonly widest: number; readonly inside: number; readonly outside: number };
+  /** The blank's outline on a rule: how wide it is so far along. */
+  readonly pattern: readonly (readonly [number, number])[];
+  readonly hangs: readonly DrawnHang[];
+}
+
+export interface BailPlan extends Contribution {
+  readonly drawn: BailDrawing;
+}
+
+/** The bore passes the chain's end with so much to spare (mm). */
+const CHAIN_SPARE = 0.3;
+
+/** All that what settings hang by adds to a piece. */
+export function planBail(bail: Bail, hangings: readonly Hanging[]): BailPlan {
+  const kind = BAILS[bail.style];
+  const blank = kind.blank(bail);
+  const mass = massOf(bail.metal, kind.volume(bail));
+  const eyes = bail.eyes.flatMap((eye, i) => {
+    const hanging = hangings.find(({ mount }) => mount === eye.mount);
+    return hanging
+      ? [{ ...eye, hanging, part: partAt(i), number: bail.eyes.slice(0, i).filter(({ mount }) => mount === eye.mount).length }]
+      : [];
+  });
+  const hangs = hangings.map((each) => hangOf(bail, each, kind.pastEdge(bail), hangings.length === 1));
+  const asideOf = (mount: string) => hangs.find(({ drawn }) => drawn.mount === mount)!.drawn.aside;
+  const seams = eyes.map(({ part }) => kind.seam(bail, part));
+  const key = kind.figure;
+  return {
+    ...NOTHING,
+    figures: {
+      [key]: blank,
+      "bail.mass": single("g", mass, "density"),
+      ...(Object.assign({}, ...hangs.map(({ figures }) => figures)) as Figures),
+    },
+    findings: [...boreFindings(bail), ...hangs.flatMap(({ findings }) => findings), ...unequalFindings(hangings)],
+    parts: eyes.map(({ part }) => ({ id: part, kind: kind.part, mount: null, metal: bail.metal, mass, thickness: bail.thickness })),
+    joints: [
+      ...seams.flatMap((seam) => (seam ? [seam] : [])),
+      ...eyes.map(({ part, mount, hanging, number }, i): WorkedJoint => {
+        const { length, area } = kind.foot(bail);
+        return {
+          id: `bail.eye.${mount}${number === 0 ? "" : `.${number + 1}`}`,
+          kind: "eye",
+          mount,
+          parts: [part, hanging.tie.part],
+          length,
+          area,
+          place: "edge",
+          after: [...hanging.tie.after, ...(seams[i] ? [seams[i].id] : [])],
+          follows: [key],
+          work: {
+            before: [
+              ...(seams[i] ? [] : kind.making(bail, part)),
+              step(mount, "eye.mark", "bail", {
+                checks: ["eye.seated"],
+                cautions: ["saw"],
+                values: { aside: asideOf(mount), of: hangings.length === 1 ? "" : mount },
+              }),
+              step(mount, "join.finish", "join", { checks: ["parts.reached"], cautions: ["dust", "wheel"] }),
+            ],
+            lookedFor: ["joint.bright", "joint.noGap"],
+            after: [step(mount, "hang.try", "bail", { checks: ["hang.straight"] })],
+          },
+        };
+      }),
+    ],
+    laid: {
+      bail: layBlank(figureOf({ [key]: blank }, key).value, 0, 0, kind.marks(bail)),
+    },
+    drawn: {
+      style: bail.style,
+      pastEdge: kind.pastEdge(bail),
+      shape: kind.shape(bail),
+      pattern: kind.pattern(bail),
+      hangs: hangs.map(({ drawn }) => drawn),
+    },
+  };
+}
+
+/** The first is the bail; others are numbered. */
+function partAt(i: number): string {
+  return i === 0 ? "bail" : `bail.${i + 1}`;
+}
+
+function boreFindings({ bore, chainEnd }: Bail): Finding[] {
+  if (chainEnd === null || bore >= chainEnd + CHAIN_SPARE) return [];
+  return [finding("bail.bore-small", "error", "bail", { bore, chainEnd, needed: chainEnd + CHAIN_SPARE })];
+}
+
+/** Two that hang apart are a pair: how far their sizes and weights are from each other. */
+function unequalFindings(hangings: readonly Hanging[]): Finding[] {
+  const [one, other] = hangings;
+  if (!one || !other || hangings.length > 2) return [];
+  const weigh = ({ hung }: Hanging) => hung.weights.reduce((all, { mass }) => all + mass, 0);
+  const across = ({ hung }: Hanging) => hung.outline.extent(0);
+  const [a, b] = [weigh(one), weigh(other)];
+  return [
+    finding("bail.unequal", "note", "bail", {
+      one: one.mount,
+      other: other.mount,
+      lighter: Math.min(a, b),
+      heavier: Math.max(a, b),
+      longer: Math.abs(across(one) - across(other)),
+    }),
+  ];
+}

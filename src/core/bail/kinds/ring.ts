@@ -1,0 +1,43 @@
+import { step } from "../../making/step";
+import { single } from "../../measure/figure";
+import { type Bail } from "../bail";
+import { type BailKind } from "./kind";
+
+/** A ring of round wire, closed and soldered by its outside to the edge: pi (inside + wire) of it. */
+export const ring: BailKind = {
+  part: "jump-ring",
+  figure: "bail.jumpRingLength",
+  blank: (bail) => single("mm", lengthOf(bail), "bail.ring"),
+  volume: (bail) => lengthOf(bail) * faceOf(bail),
+  pastEdge: ({ bore, thickness }) => bore + thickness,
+  foot: (bail) => ({ length: bail.thickness, area: faceOf(bail) }),
+  seam: (bail, part) => ({
+    id: part === "bail" ? "bail.seam" : `${part}.seam`,
+    kind: "seam",
+    mount: null,
+    parts: [part],
+    length: bail.thickness,
+    area: faceOf(bail),
+    place: "seam",
+    after: [],
+    follows: ["bail.jumpRingLength"],
+    work: { before: ring.making(bail, part), lookedFor: ["joint.bright", "joint.noGap"], after: [] },
+  }),
+  making: ({ bore }, part) => [
+    step(part, "bail.wind", "bail", { target: "bail.jumpRingLength", checks: ["ends.noLight"], cautions: ["saw"], values: { rod: bore } }),
+  ],
+  marks: () => [{ code: "seam", at: 0 }],
+  shape: ({ bore, thickness }) => ({ foot: thickness / 2, widest: bore / 2 + thickness, inside: bore / 2, outside: bore / 2 + thickness }),
+  pattern: (bail) => [
+    [0, bail.thickness],
+    [lengthOf(bail), bail.thickness],
+  ],
+};
+
+function lengthOf({ bore, thickness }: Pick<Bail, "bore" | "thickness">): number {
+  return Math.PI * (bore + thickness);
+}
+
+function faceOf({ thickness }: Pick<Bail, "thickness">): number {
+  return (Math.PI / 4) * thickness * thickness;
+}

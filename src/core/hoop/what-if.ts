@@ -1,0 +1,53 @@
+import { fibre } from "../metal/section";
+import { type Hoop, netLength } from "./hoop";
+
+/** What can go otherwise with a hoop, by how much its length is out (mm; below 0 it is longer), and the inside diameter that it then lands at. */
+export interface WhatIf {
+  readonly code: "saw" | "hammered" | "short";
+  readonly lost: number;
+  readonly inside: number;
+  /** mm of thickness left once one that came out small is stretched to its size; null where it needs none. */
+  readonly left: number | null;
+  /** Whether that is further than a hoop stretches. */
+  readonly isFar: boolean;
+}
+
+/** A US size in mm of diameter: as far as a plain band is stretched. */
+const MOST_STRETCH = 0.8128;
+/** A hammered blank is told for so much gained, a short one for so much lost (mm). */
+const A_MILLIMETRE = 1;
+const HALVINGS = 60;
+
+/** The inside diameter round which a hoop's net length is so long. */
+export function insideFor(hoop: Hoop, net: number): number {
+  let [low, high] = [0.1, 100];
+  for (let i = 0; i < HALVINGS; i++) {
+    const middle = (low + high) / 2;
+    if (netLength(hoop, middle).value < net) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
+
+/** Thickness left of a hoop that is stretched from one inside diameter to another: no less than t (ID + 2e) / (ID' + 2e). */
+export function stretchedTo({ section }: Pick<Hoop, "section">, from: number, to: number): number {
+  const e = fibre(section).distance;
+  return (section.thickness * (from + 2 * e)) / (to + 2 * e);
+}
+
+/** One more saw pass, hammered a millimetre longer, cut a millimetre short. */
+export function whatIfs(hoop: Hoop, inside: number): WhatIf[] {
+  const net = netLength(hoop, inside).value;
+  const lost = { saw: hoop.losses.kerf.value, hammered: -A_MILLIMETRE, short: A_MILLIMETRE };
+  return (["saw", "hammered", "short"] as const).map((code) => {
+    const lands = insideFor(hoop, net - lost[code]);
+    const isSmall = lands < inside;
+    return {
+      code,
+      lost: lost[code],
+      inside: lands,
+      left: isSmall ? stretchedTo(hoop, lands, inside) : null,
+      isFar: inside - lands > MOST_STRETCH,
+    };
+  });
+}

@@ -1,0 +1,68 @@
+import { step } from "../../making/step";
+import { single } from "../../measure/figure";
+import { type Metal, massOf } from "../../metal/metals";
+import { type WorkKind } from "./work";
+
+/** Wood or the like round the hoop as its liner, joined cold, and a strip let into it (mm). */
+export interface Sleeve {
+  readonly name: string;
+  readonly thickness: number;
+  readonly layers: number;
+  readonly inlay: { readonly width: number; readonly depth: number; readonly metal: Metal } | null;
+}
+
+const INLAY = "hoop.inlay";
+
+/** Round the middle of the strip, which is let in from the sleeve's outside: 2 pi (ID/2 + t + T - v/2). */
+function inlayLength({ thickness, inlay }: Sleeve, inside: number, liner: number): number {
+  return 2 * Math.PI * (inside / 2 + liner + thickness - (inlay?.depth ?? 0) / 2);
+}
+
+export const sleeve: WorkKind<Sleeve> = {
+  forms: ["closed"],
+  beside: [],
+  faults: ({ thickness, inlay }) =>
+    inlay && inlay.depth >= thickness
+      ? [{ field: "inlay/depth", code: "above-limit", values: { limit: thickness, got: inlay.depth } }]
+      : [],
+  stands: ({ thickness }) => thickness,
+  figures: (asked, { hoop, inside }) =>
+    asked.inlay ? { "hoop.inlayLength": single("mm", inlayLength(asked, inside, hoop.section.thickness), "inlay.length") } : {},
+  parts: (asked, { hoop, inside }) => {
+    if (!asked.inlay) return [];
+    const { width, depth, metal } = asked.inlay;
+    const mass = massOf(metal, inlayLength(asked, inside, hoop.section.thickness) * width * depth);
+    return [{ id: INLAY, kind: "inlay", mount: null, metal, mass, thickness: Math.min(width, depth) }];
+  },
+  joints: (asked, { hoop, inside }) => {
+    const round = Math.PI * (inside + 2 * hoop.section.thickness);
+    return [
+      {
+        id: "hoop.sleeve",
+        kind: "sleeve",
+        mount: null,
+        parts: ["hoop"],
+        length: round,
+        area: round * hoop.section.width,
+        place: "round",
+        after: ["hoop.seam"],
+        follows: ["hoop.insideDiameter"],
+        isCold: true,
+        work: {
+          before: [
+            step("hoop", "hoop.bore", "hoop", {
+              checks: ["sleeve.slides"],
+              cautions: ["dust"],
+              values: { name: asked.name, thickness: asked.thickness, layers: asked.layers },
+            }),
+            ...(asked.inlay
+              ? [step(INLAY, "hoop.inlay", "hoop", { target: "hoop.inlayLength", cautions: ["saw"], values: { depth: asked.inlay.depth } })]
+              : []),
+          ],
+          lookedFor: ["sleeve.tight"],
+          after: [],
+        },
+      },
+    ];
+  },
+};

@@ -1,0 +1,338 @@
+"use client";
+
+import { type BailDrawing as Drawn } from "@/core/bail/bail";
+import { type DrawnHang } from "@/core/bail/hanging";
+import { type Point, nearestStation } from "@/core/geometry/outline";
+import { boxOf } from "@/core/geometry/curve";
+import { type Piece } from "@/core/piece/piece";
+import { bailIn } from "@/core/piece/plan";
+import { DragHandle } from "@/ui/DragHandle";
+import { Knob, Millimetres, NARROW, type Scale, Shape, Sheet, Word, scaleFor, scaleText } from "@/ui/Drawing";
+import { StoneFill } from "@/ui/StoneFill";
+import { usePlan } from "@/ui/plan";
+import { useSession, useWhileHeld } from "@/ui/session";
+import { type Size } from "@/ui/useSize";
+import { BeadFill, LayerShapes } from "../plate/LayerShapes";
+import { FromTheSide } from "./FromTheSide";
+import { putEye } from "./fields";
+import { type bailView } from "./view";
+
+interface Props {
+  readonly size: Size;
+  readonly piece: Piece;
+  readonly mount: string;
+  readonly view: ReturnType<typeof bailView>;
+}
+
+const SHARE = 0.7;
+/** mm of room between two that hang side by side, and past the ends of what hangs. */
+const APART = 5;
+const MARGIN = 2.5;
+
+/** One of what hangs: a setting, or its mirror. */
+interface Hanging {
+  readonly hang: DrawnHang;
+  readonly isMirror: boolean;
+}
+
+/** The piece as it hangs: its plumb line, where it balances, and a scale of degrees round its edge; and from the side. */
+export function BailDrawing({ size, piece, mount, view }: Props) {
+  const plan = usePlan();
+  const { drawn, settled } = bailIn(plan)!;
+  const isNarrow = size.width < NARROW;
+  const all = drawn.hangs.flatMap((hang): Hanging[] =>
+    piece.copies === 2
+      ? [
+          { hang, isMirror: false },
+          { hang, isMirror: true },
+        ]
+      : [{ hang, isMirror: false }],
+  );
+  const reaches = all.map(({ hang }) => reachOf(plan.drawing.settings[hang.mount]!.plan.plateEdge, hang, drawn));
+  const wide = reaches.reduce((sum, { left, right }) => sum + left + right, 0) + APART * (all.length - 1);
+  const up = Math.max(...reaches.map((each) => each.up));
+  const down = Math.max(...reaches.map((each) => each.down)) + MARGIN;
+  const room = { width: (isNarrow ? size.width : size.width * SHARE) - (isNarrow ? 40 : 150), height: size.height - (isNarrow ? 200 : 80) };
+  const frame = useWhileHeld({
+    scale: scaleFor(wide, up + down, room.width, room.height),
+    reaches,
+    up,
+    turns: all.map(({ hang }) => turnOf(hang)),
+  });
+  const { scale } = frame;
+  const k = scale.perMm;
+  const middleX = isNarrow ? size.width / 2 : (size.width * SHARE) / 2;
+  const y = 48 + frame.up * k;
+  const start = middleX - (wide * k) / 2;
+  const lie = all.map((each, i) => {
+    const held = reaches.map((own, j) => frame.reaches[j] ?? own);
+    const before = held.slice(0, i).reduce((sum, { left, right }) => sum + left + right + APART, 0);
+    const x = start + (before + held[i]!.left) * k;
+    return { ...each, x, turn: frame.turns[i] ?? turnOf(each.hang) };
+  });
+  const shown = lie.find(({ hang, isMirror }) => hang.mount === mount && !isMirror)!;
+  return (
+    <Sheet width={size.width} height={size.height} label="As it hangs">
+      {piece.mounts.map(({ id, stone }) => (
+        <StoneFill key={id} id={`stone-${id}`} material={stone.material?.name ?? stone.name ?? ""} />
+      ))}
+      <defs>
+        <BeadFill />
+      </defs>
+      <Word x={14} y={24}>
+        As it hangs, {scaleText(scale)}
+      </Word>
+      {lie.map(({ hang, isMirror, x, turn }) => (
+        <g key={`${hang.mount}${isMirror}`}>
+          <Millimetres x={x} y={y} scale={scale}>
+            <g transform={isMirror ? "scale(-1 1)" : ""}>
+              <g transform={`rotate(${turn}) translate(${-hang.eyes[0]!.pivot[0]} ${-hang.eyes[0]!.pivot[1]})`}>
+                <HangingSetting hang={hang} drawn={drawn} mount={hang.mount} isShown={hang.mount === mount && !isMirror} />
+              </g>
+            </g>
+          </Millimetres>
+        </g>
+      ))}
+      <Plumb lie={shown} y={y} scale={scale} down={down} view={view} isWorded={!isNarrow} isSingle={lie.length === 1} />
+      {lie.length > 1 &&
+        lie.map(({ hang, isMirror, x }) => (
+          <Word key={`${hang.mount}${isMirror}`} x={x} y={size.height - 16} textAnchor="middle">
+            {isMirror ? "its mirror, " : drawn.hangs.length > 1 ? `${hang.mount}, ` : ""}
+            {hang.mass.toFixed(2)} g
+          </Word>
+        ))}
+      {!isNarrow && (
+        <FromTheSide
+          mount={mount}
+          bail={settled}
+          pastEdge={drawn.pastEdge}
+          half={lengthAlong(plan.drawing.settings[mount]!.plan.plateEdge, shown.hang)}
+          view={view}
+          box={{ x: size.width * SHARE, y: 10, width: size.width * (1 - SHARE) - 14, height: size.height - 20 }}
+        />
+      )}
+    </Sheet>
+  );
+}
+
+/** Degrees that a setting's plane is turned by as it hangs: its balance comes under its eye. */
+function turnOf({ eyes, balance }: DrawnHang): number {
+  const [[px, py], [bx, by]] = [eyes[0]!.pivot, eyes.length > 1 ? eyes[1]!.pivot : balance];
+  return -90 - (Math.atan2(by - py, bx - px) * 180) / Math.PI;
+}
+
+/** How far it reaches from where it hangs, in mm. */
+function reachOf(edge: Parameters<typeof boxOf>[0], hang: DrawnHang, { shape }: Drawn) {
+  const turn = (turnOf(hang) * Math.PI) / 180;
+  const [px, py] = hang.eyes[0]!.pivot;
+  const { left, right, low, high } = boxOf(edge);
+  const far = Math.max(...[left, right].flatMap((x) => [low, high].map((y) => Math.hypot(x, y))));
+  const [mx, my] = [(left + right) / 2 - px, (low + high) / 2 - py];
+  const middle = mx * Math.cos(turn) - my * Math.sin(turn);
+  const below = mx * Math.sin(turn) + my * Math.cos(turn);
+  const [halfWide, halfTall] = [Math.min(far, Math.max(right - left, high - low) / 2), Math.max(right - left, high - low) / 2];
+  return {
+    left: Math.max(halfWide - middle, shape.widest, 0),
+    right: Math.max(halfWide + middle, shape.widest, 0),
+    up: shape.outside + 0.5,
+    down: -below + halfTall,
+  };
+}
+
+/** Half of how long the plate is down the plumb line, for the view from the side. */
+function lengthAlong(edge: Parameters<typeof boxOf>[0], hang: DrawnHang): number {
+  const { left, right, low, high } = boxOf(edge);
+  const axis = (hang.axis * Math.PI) / 180;
+  return (Math.abs((right - left) * Math.cos(axis)) + Math.abs((high - low) * Math.sin(axis))) / 2;
+}
+
+interface SettingProps {
+  readonly hang: DrawnHang;
+  readonly drawn: Drawn;
+  readonly mount: string;
+  readonly isShown: boolean;
+}
+
+/** A setting in its own plane, with what it hangs by, where it would hang straight, and its eye to be dragged round its edge. */
+function HangingSetting({ hang, drawn, mount, isShown }: SettingProps) {
+  const { plan } = usePlan().drawing.settings[mount]!;
+  return (
+    <>
+      {isShown && hang.straight && Math.abs(hang.tilt) > 0.05 && (
+        <BailShape eye={hang.straight} shape={drawn} className="opacity-70" fill="#d3e7e8" stroke="#0b5d66" strokeDasharray="3 3" />
+      )}
+      {hang.eyes.map((eye, i) => (
+        <BailShape key={i} eye={eye} shape={drawn} fill="url(#metal)" stroke="#6f7a7e" lights="bail" />
+      ))}
+      <Shape curve={plan.plateEdge} fill="#cdd5d8" stroke="#6f7a7e" lights="plate" />
+      <Shape curve={plan.wallOutside} fill="#eef2f3" stroke="#8d989c" lights="wall" />
+      <Shape curve={plan.stone} fill={`url(#stone-${mount})`} stroke="#00000044" lights="stone" />
+      {plan.layers.map((layer) => (
+        <LayerShapes key={layer.id} layer={layer} isChosen={false} />
+      ))}
+      {isShown && <TiltScale hang={hang} />}
+      {isShown && <EyeHandle hang={hang} mount={mount} />}
+    </>
+  );
+}
+
+interface BailShapeProps {
+  readonly eye: DrawnHang["eyes"][number];
+  readonly shape: Drawn;
+  readonly fill: string;
+  readonly stroke: string;
+  readonly strokeDasharray?: string;
+  readonly className?: string;
+  readonly lights?: string;
+}
+
+/** What it hangs by, seen from the front: straight out of the edge. */
+function BailShape({ eye: { edge, pivot }, shape: { style, shape, pastEdge }, lights, ...look }: BailShapeProps) {
+  const long = Math.hypot(pivot[0] - edge[0], pivot[1] - edge[1]) || 1;
+  const [nx, ny] = [(pivot[0] - edge[0]) / long, (pivot[1] - edge[1]) / long];
+  const put = (out: number, aside: number): Point => [edge[0] + nx * out - ny * aside, edge[1] + ny * out + nx * aside];
+  const lit = lights === undefined ? {} : { lights };
+  if (style === "ring") {
+    const round = (r: number) =>
+      Array.from({ length: 48 }, (_, i) => put(shape.outside + r * Math.cos((i * Math.PI) / 24), r * Math.sin((i * Math.PI) / 24)));
+    return <Shape runs={[closed(round(shape.outside)), closed(round(shape.inside))]} fillRule="evenodd" {...look} {...lit} />;
+  }
+  const tall = pastEdge + shape.outside;
+  const low = style === "tube" ? pastEdge - shape.outside : 0;
+  const points = [put(low, -shape.foot), put(low, shape.foot), put(tall, shape.widest), put(tall, -shape.widest)];
+  return <Shape points={points} {...look} {...lit} />;
+}
+
+function closed(points: readonly Point[]): Point[] {
+  return [...points, points[0]!];
+}
+
+/** Degrees of tilt along the edge; every tenth is told. */
+function TiltScale({ hang }: { readonly hang: DrawnHang }) {
+  const turn = turnOf(hang);
+  return (
+    <g pointerEvents="none">
+      {hang.scale.map(({ edge: [x, y], out: [ox, oy], tilt }) => {
+        const long = tilt % 10 === 0 ? 1.6 : tilt % 10 === 5 ? 1.1 : 0.8;
+        const [tx, ty] = [x + (ox - x) * 2.3, y + (oy - y) * 2.3];
+        return (
+          <g key={`${tilt} ${x}`}>
+            <line
+              x1={x}
+              y1={y}
+              x2={x + (ox - x) * long}
+              y2={y + (oy - y) * long}
+              stroke={tilt === 0 ? "#0b5d66" : "#566264"}
+              strokeWidth={tilt % 10 === 0 ? 1.4 : 0.8}
+              vectorEffect="non-scaling-stroke"
+            />
+            {tilt % 10 === 0 && (
+              <text
+                transform={`translate(${tx} ${ty}) rotate(${-turn}) scale(1 -1)`}
+                fontSize={0.95}
+                textAnchor="middle"
+                fill={tilt === 0 ? "#0b5d66" : "#333f43"}
+                fontWeight={tilt === 0 ? 700 : 500}
+              >
+                {Math.abs(tilt)}°
+              </text>
+            )}
+          </g>
+        );
+      })}
+    </g>
+  );
+}
+
+/** mm along the edge that an arrow key moves the eye by. */
+const STEP = 0.1;
+
+function EyeHandle({ hang, mount }: { readonly hang: DrawnHang; readonly mount: string }) {
+  const session = useSession();
+  const plan = usePlan();
+  const { places } = plan.drawing.settings[mount]!.plan;
+  const perimeter = plan.figures[`${mount}.outline.perimeter`]!.value;
+  const eye = hang.eyes.at(-1)!;
+  const put = (at: number) => session.change((piece) => putEye(piece, mount, at), `${mount}.bail.eye`);
+  return (
+    <DragHandle
+      label="Eye along the edge"
+      now={Math.round(hang.aside * 100) / 100}
+      most={perimeter / 2}
+      told={`${hang.aside.toFixed(2)} mm, hangs ${hang.tilt.toFixed(1)} degrees off`}
+      lights="eye"
+      onDrag={(to) => put(nearestStation(places, to).at)}
+      onStep={(by) => put(eye.at + (by * STEP) / perimeter)}
+    >
+      {(isLit) => <Knob at={eye.edge} isLit={isLit} />}
+    </DragHandle>
+  );
+}
+
+interface PlumbProps {
+  readonly lie: Hanging & { readonly x: number; readonly turn: number };
+  readonly y: number;
+  readonly scale: Scale;
+  readonly down: number;
+  readonly view: Props["view"];
+  readonly isWorded: boolean;
+  readonly isSingle: boolean;
+}
+
+/** The plumb line from the eye, where it balances, and the line that should lie along it. */
+function Plumb({ lie: { hang, x, turn }, y, scale, down, view, isWorded, isSingle }: PlumbProps) {
+  const k = scale.perMm;
+  const angle = (turn * Math.PI) / 180;
+  const place = ([px, py]: Point): Point => {
+    const [dx, dy] = [px - hang.eyes[0]!.pivot[0], py - hang.eyes[0]!.pivot[1]];
+    return [x + (dx * Math.cos(angle) - dy * Math.sin(angle)) * k, y - (dx * Math.sin(angle) + dy * Math.cos(angle)) * k];
+  };
+  const [bx, by] = place(hang.balance);
+  const way = angle + (hang.axis * Math.PI) / 180;
+  const long = down * k;
+  const [ax, ay] = [x + Math.cos(way) * long, y - Math.sin(way) * long];
+  const isCrooked = !view.isStraight;
+  return (
+    <g pointerEvents="none">
+      <line x1={x} x2={x} y1={y} y2={y + long} stroke="#1b2225" strokeWidth={1.2} />
+      <path d={`M${x} ${y + long}l-4 6 4 16 4 -16z`} fill="#8d989c" stroke="#39444a" />
+      {isCrooked && <line x1={x} x2={ax} y1={y} y2={ay} stroke="#0b5d66" strokeDasharray="5 4" />}
+      <circle cx={bx} cy={by} r={8} fill="#fff" stroke="#1b2225" strokeWidth={1.6} />
+      <path d={`M${bx} ${by}V${by - 8}A8 8 0 0 1 ${bx + 8} ${by}ZM${bx} ${by}V${by + 8}A8 8 0 0 1 ${bx - 8} ${by}Z`} fill="#1b2225" />
+      {isCrooked && isSingle && (
+        <>
+          <Word
+            x={ax + (hang.tilt > 0 ? -8 : 8)}
+            y={ay - 20}
+            textAnchor={hang.tilt > 0 ? "end" : "start"}
+            fontSize={20}
+            fontWeight={680}
+            fill="#8a4600"
+          >
+            {view.tilt}°
+          </Word>
+          <Word x={ax + (hang.tilt > 0 ? -8 : 8)} y={ay - 4} textAnchor={hang.tilt > 0 ? "end" : "start"} fontSize={12}>
+            {view.swings}
+          </Word>
+        </>
+      )}
+      {isWorded && isSingle && (
+        <>
+          <path d={`M${bx + 9} ${by}L${x + 118} ${by - 26}`} stroke="#1b2225" strokeWidth={0.8} fill="none" />
+          <Word x={x + 122} y={by - 30} fontSize={13} fontWeight={640} fill="#1b2225" lights="balance">
+            centre of mass
+          </Word>
+          <Word x={x + 122} y={by - 14} fontSize={12}>
+            {view.balance}
+          </Word>
+          <Word x={x + 96} y={y + 6} fontSize={13} fontWeight={640} fill="#1b2225" lights="eye">
+            eye, dragged along the edge
+          </Word>
+          <Word x={x + 96} y={y + 22} fontSize={12}>
+            {view.eachMillimetre}
+          </Word>
+        </>
+      )}
+    </g>
+  );
+}

@@ -1,0 +1,105 @@
+"use client";
+
+import { type Bail } from "@/core/bail/bail";
+import { Millimetres, Shape, Word, scaleFor, scaleText } from "@/ui/Drawing";
+import { SettingSection } from "@/ui/SectionView";
+import { usePlan } from "@/ui/plan";
+import { useWhileHeld } from "@/ui/session";
+import { type bailView } from "./view";
+
+interface Props {
+  readonly mount: string;
+  readonly bail: Bail;
+  readonly pastEdge: number;
+  /** Half the plate's length down the plumb line (mm). */
+  readonly half: number;
+  readonly view: ReturnType<typeof bailView>;
+  readonly box: { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
+}
+
+/** What hangs, from the side: the plate upright, and the bail over its edge with the chain's end in it. */
+export function FromTheSide({ mount, bail, pastEdge, half, view, box }: Props) {
+  const { section } = usePlan().drawing.settings[mount]!;
+  const { bore, thickness, chainEnd, style } = bail;
+  const outside = bore / 2 + thickness;
+  const across = section.plate.half;
+  const stretch = half / across;
+  const { scale } = useWhileHeld({
+    scale: scaleFor(
+      section.top + section.plate.thickness + 2 * outside,
+      2 * half + pastEdge + outside + 1,
+      box.width - 30,
+      box.height - 70,
+    ),
+  });
+  const k = scale.perMm;
+  const x = box.x + box.width / 2 - ((section.top - outside) * k) / 2;
+  const y = box.y + 46 + (pastEdge + outside) * k;
+  const middle = style === "ring" ? outside : pastEdge;
+  const legs = section.plate.thickness / 2;
+  return (
+    <>
+      <Word x={box.x} y={box.y + 14}>
+        From the side, {scaleText(scale)}
+      </Word>
+      <Millimetres x={x} y={y} scale={scale}>
+        <g transform={`translate(0 ${-half}) rotate(-90) scale(${stretch} 1)`}>
+          <SettingSection section={section} scale={scale} fill={`url(#stone-${mount})`} />
+        </g>
+        {style === "folded" &&
+          [-1, 1].map((side) => (
+            <Shape
+              key={side}
+              points={[
+                [side * legs - legs, -0.4],
+                [side * (legs + thickness) - legs, -0.4],
+                [side * outside - legs, middle],
+                [(side * bore) / 2 - legs, middle],
+              ]}
+              fill="url(#metal)"
+              stroke="#6f7a7e"
+              lights="bail"
+            />
+          ))}
+        <path
+          d={
+            style === "folded"
+              ? `M${-outside - legs} ${middle}A${outside} ${outside} 0 0 0 ${outside - legs} ${middle}L${bore / 2 - legs} ${middle}A${bore / 2} ${bore / 2} 0 0 1 ${-bore / 2 - legs} ${middle}Z`
+              : ring(-legs, middle, outside) + ring(-legs, middle, bore / 2)
+          }
+          fill="url(#metal)"
+          fillRule="evenodd"
+          stroke="#6f7a7e"
+          vectorEffect="non-scaling-stroke"
+        />
+        {chainEnd !== null && (
+          <circle
+            cx={-legs}
+            cy={middle + bore / 2 - chainEnd / 2}
+            r={chainEnd / 2}
+            fill="#a8b2b6"
+            stroke="#39444a"
+            vectorEffect="non-scaling-stroke"
+          />
+        )}
+      </Millimetres>
+      {view.chain && (
+        <>
+          <Word x={x + (outside + 0.6) * k} y={y - middle * k - 4} fontSize={12.5} fontWeight={640} fill="#1b2225" lights="chain">
+            {view.chain}
+          </Word>
+          <Word x={x + (outside + 0.6) * k} y={y - middle * k + 11} fontSize={12}>
+            {view.passes}
+          </Word>
+        </>
+      )}
+      <Word x={box.x} y={box.y + box.height - 6}>
+        hangs {view.drop} off the edge
+      </Word>
+    </>
+  );
+}
+
+function ring(x: number, y: number, r: number): string {
+  return `M${x + r} ${y}A${r} ${r} 0 1 0 ${x - r} ${y}A${r} ${r} 0 1 0 ${x + r} ${y}Z`;
+}

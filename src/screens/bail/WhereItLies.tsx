@@ -1,0 +1,46 @@
+"use client";
+
+import { type DrawnHang } from "@/core/bail/hanging";
+import { usePlan } from "@/ui/plan";
+import { useUnits } from "@/ui/tray";
+import { sideText } from "@/words/hang";
+import { capital, namesIn } from "@/words/names";
+import { showFigureValue, showLength } from "@/words/show";
+
+/** Nearer to the axis than this lies on it, as it is shown (mm). */
+const ON_AXIS = 0.005;
+
+/** What pulls, part by part, and how far beside the line that should point down. */
+export function WhereItLies({ hang }: { readonly hang: DrawnHang }) {
+  const plan = usePlan();
+  const units = useUnits();
+  const names = namesIn(plan);
+  const beside = (left: number) =>
+    Math.abs(left) < ON_AXIS ? "on the line" : `${showLength(Math.abs(left), "measured", units)} to the ${sideText(left)}`;
+  const stone = `${hang.mount}.stone`;
+  return (
+    <>
+      <h2 className="section-head">Where the weight lies</h2>
+      <table className="w-full text-[13px]">
+        <tbody>
+          {hang.weights.map(({ part, mass, left }) => (
+            <tr key={part} className="border-t border-hair">
+              <th scope="row" className="py-[3px] text-left font-semibold">
+                {part === stone ? "Stone" : capital(names.part(part))}
+              </th>
+              <td className="text-right text-soft">{showFigureValue(mass, "g", units)}</td>
+              <td className="narrow text-right text-soft">{beside(left)}</td>
+            </tr>
+          ))}
+          <tr className="border-t border-ink font-semibold">
+            <th scope="row" className="py-[3px] text-left">
+              Together
+            </th>
+            <td className="text-right">{showFigureValue(hang.mass, "g", units)}</td>
+            <td className="narrow text-right">{beside(hang.left)}</td>
+          </tr>
+        </tbody>
+      </table>
+    </>
+  );
+}

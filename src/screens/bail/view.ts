@@ -1,0 +1,49 @@
+import { figureOf } from "@/core/measure/figure";
+import { type Plan, bailIn } from "@/core/piece/plan";
+import { hangsText, sideText } from "@/words/hang";
+import { type Units, lengthUnit, showLength, withUnit } from "@/words/show";
+import { cutAt, sumParts } from "@/words/sums";
+import { TERM_NAMES } from "@/words/terms";
+
+/** What the Bail stage says, rounded as a bench reads it. */
+export function bailView(plan: Plan, mount: string, units: Units) {
+  const { settled, drawn } = bailIn(plan)!;
+  const hang = drawn.hangs.find((each) => each.mount === mount)!;
+  const figure = "bail.blankLength" in plan.figures ? "bail.blankLength" : "bail.jumpRingLength";
+  const cut = figureOf(plan.figures, figure);
+  const measured = (mm: number) => showLength(mm, "measured", units);
+  const hangsBy = hangsText(hang.tilt);
+  const isStraight = hangsBy === "hangs straight";
+  const spare = settled.chainEnd === null ? null : settled.bore - settled.chainEnd;
+  return {
+    figure,
+    tiltFigure: "hang.tilt" in plan.figures ? "hang.tilt" : `${mount}.hang.tilt`,
+    lead: settled.style === "ring" ? "Cut wire" : settled.style === "tube" ? "Saw tube" : "Cut blank",
+    cut: showLength(cut.value, "blank", units),
+    widest: settled.style === "folded" ? measured(settled.widest.value) : null,
+    tilt: isStraight ? "straight" : Math.abs(hang.tilt).toFixed(1),
+    hangsBy,
+    isStraight,
+    side: hang.straight ? sideText(hang.straight.along) : "",
+    swings: `swings to the ${hang.tilt > 0 ? "right" : "left"}`,
+    sum:
+      cut.terms.length > 1
+        ? sumParts(
+            cut.terms.map(({ label, value }) => ({ name: TERM_NAMES[label], value })),
+            "mm",
+            units,
+          )
+        : null,
+    total: measured(cut.value),
+    why: cutAt(cut.value, "blank", units),
+    beyond:
+      settled.style === "tube"
+        ? "tube goes on"
+        : `rod ${measured(settled.bore)} ${lengthUnit(units)}: ${settled.style === "ring" ? "wind" : "fold"} it over this`,
+    eachMillimetre: `a millimetre tilts it ${hang.perMillimetre.toFixed(1)}°`,
+    balance: Math.abs(hang.left) < 0.005 ? "on the line" : `${measured(Math.abs(hang.left))} to the ${sideText(hang.left)} of it`,
+    drop: withUnit(drawn.pastEdge, "measured", units),
+    chain: settled.chainEnd === null ? null : `chain's end ${measured(settled.chainEnd)}`,
+    passes: spare === null ? null : spare >= 0 ? `${measured(spare)} to spare` : `${measured(-spare)} too thick`,
+  };
+}

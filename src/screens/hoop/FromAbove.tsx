@@ -1,0 +1,88 @@
+"use client";
+
+import { type DrawnLeg, type HoopDrawing } from "@/core/hoop/drawing";
+import { type Point } from "@/core/geometry/outline";
+import { type Mount } from "@/core/piece/piece";
+import { DragHandle } from "@/ui/DragHandle";
+import { Knob, Millimetres, Shape, Word, scaleFor, scaleText } from "@/ui/Drawing";
+import { usePlan } from "@/ui/plan";
+import { useSession, useWhileHeld } from "@/ui/session";
+import { putPlace } from "./fields";
+
+interface Props {
+  readonly mount: Mount;
+  readonly hoop: HoopDrawing;
+  /** Room on the sheet, in pixels. */
+  readonly box: { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
+}
+
+/** Degrees that an arrow key turns a setting by. */
+const STEP = 1;
+
+/** A setting from above with the hoop under it, the finger from left to right; turned by the handle at the end of its length. */
+export function FromAbove({ mount, hoop, box }: Props) {
+  const session = useSession();
+  const { plan } = usePlan().drawing.settings[mount.id]!;
+  const half = hoop.outside;
+  const { scale } = useWhileHeld({ scale: scaleFor(2 * half + 6, 2 * half + 1, box.width, box.height - 34) });
+  const turn = mount.place?.turn ?? 0;
+  const put = (degrees: number) =>
+    session.change((piece) => putPlace(piece, mount.id, "turn", Math.round(degrees)), `${mount.id}.place.turn`);
+  const end = endOf(plan.plateEdge.from);
+  const angle = (turn * Math.PI) / 180;
+  const [x, y] = [box.x + box.width / 2, box.y + 30 + (box.height - 34) / 2];
+  const legs: readonly DrawnLeg[] = hoop.legs.length > 0 ? hoop.legs : whole(hoop);
+  return (
+    <>
+      <Word x={box.x} y={box.y + 14}>
+        From above, {scaleText(scale)}
+      </Word>
+      <Millimetres x={x} y={y} scale={scale}>
+        {legs.map(({ middle, width }, i) => (
+          <Shape key={i} points={strip(middle, width)} fill="url(#metal)" stroke="#6f7a7e" strokeWidth={0.8} lights="slit" />
+        ))}
+        <g transform={`rotate(${turn})`} opacity={0.82}>
+          <Shape curve={plan.plateEdge} fill="#dfe5e7" stroke="#6f7a7e" lights="plate" />
+          <Shape curve={plan.stone} fill={`url(#stone-${mount.id})`} stroke="#00000044" lights="stone" />
+        </g>
+        <DragHandle
+          label={`Turn of ${mount.id} on the hoop`}
+          now={turn}
+          most={360}
+          told={`${turn} degrees`}
+          lights="turn"
+          onDrag={([px, py]) => put((Math.atan2(py, px) * 180) / Math.PI)}
+          onStep={(by) => put(turn + by * STEP)}
+        >
+          {(isLit) => <Knob at={[end * Math.cos(angle), end * Math.sin(angle)]} isLit={isLit} />}
+        </DragHandle>
+      </Millimetres>
+    </>
+  );
+}
+
+/** A handle's room past the plate's edge (mm). */
+const PAST = 1.2;
+
+function endOf([x, y]: Point): number {
+  return Math.hypot(x, y) + PAST;
+}
+
+/** A band as it runs under the setting, where it is one all along. */
+function whole({ outside, wire }: HoopDrawing): DrawnLeg[] {
+  return [
+    {
+      width: wire.width,
+      middle: [
+        [0, -outside],
+        [0, outside],
+      ],
+    },
+  ];
+}
+
+/** A strip of a width along a line that runs across the finger. */
+function strip(middle: readonly Point[], width: number): Point[] {
+  const side = (by: number) => middle.map(([x, y]): Point => [x + (by * width) / 2, y]);
+  return [...side(1), ...side(-1).reverse()];
+}

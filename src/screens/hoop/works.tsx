@@ -1,0 +1,247 @@
+"use client";
+
+import { type Draft as Editable } from "immer";
+import { type ReactNode } from "react";
+import { type WorkName } from "@/core/hoop/works/work";
+import { type HoopEntry } from "@/core/piece/piece";
+import { ChoiceField } from "@/ui/ChoiceField";
+import { MeasureField } from "@/ui/MeasureField";
+import { useSession } from "@/ui/session";
+import { useUnits } from "@/ui/tray";
+import { METAL_NAMES, capital } from "@/words/names";
+import { countField, hoopOf, partField } from "./fields";
+
+interface WorkScreen {
+  readonly name: string;
+  readonly advice: string;
+  /** Asks for it, in the usual sizes. */
+  readonly start: (hoop: Editable<HoopEntry>) => void;
+  readonly Fields: (props: { readonly hoop: HoopEntry }) => ReactNode;
+}
+
+/** What can be done with a hoop's stock: how it is begun, and its measures. */
+export const WORK_SCREENS: Readonly<Record<WorkName, WorkScreen>> = {
+  slit: {
+    name: "Slit",
+    advice: "sawn down the middle, and spread",
+    start: (hoop) => void (hoop.slit = { length: 8, spread: hoop.stock.width + 2.5 }),
+    Fields: SlitFields,
+  },
+  strands: {
+    name: "Strands",
+    advice: "wires side by side",
+    start: (hoop) => void (hoop.strands = { count: 2, soldered: "all" }),
+    Fields: StrandFields,
+  },
+  taper: {
+    name: "Taper",
+    advice: "wide in front, narrow at the back",
+    start: ({ stock }) => void (stock.backWidth = Math.max(1, Math.round(stock.width * 6) / 10)),
+    Fields: TaperFields,
+  },
+  twist: {
+    name: "Twist",
+    advice: "wires twisted, as they are or flattened",
+    start: ({ stock }) => {
+      const wire = Math.round(stock.thickness * 50) / 100;
+      stock.twist = { wire, turns: 3, plies: 2, soldered: true };
+    },
+    Fields: TwistFields,
+  },
+  sleeve: {
+    name: "Sleeve",
+    advice: "wood or the like on a liner, cold",
+    start: (hoop) => void (hoop.sleeve = { name: "bog oak", thickness: 2 }),
+    Fields: SleeveFields,
+  },
+};
+
+/** Takes away all that is done with the stock. */
+export function clearWorks(hoop: Editable<HoopEntry>): void {
+  delete hoop.slit;
+  delete hoop.strands;
+  delete hoop.sleeve;
+  delete hoop.stock.backWidth;
+  delete hoop.stock.twist;
+}
+
+type Props = Parameters<WorkScreen["Fields"]>[0];
+
+function SlitFields({ hoop: { slit } }: Props) {
+  const units = useUnits();
+  const field = (name: "length" | "spread") => partField(`slit.${name}`, units, (hoop, mm) => void (hoop.slit![name] = mm));
+  return (
+    <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
+      <MeasureField field={field("length")} label="Long" value={slit!.length} lights="slit" shape="compact" />
+      <MeasureField field={field("spread")} label="Spread" value={slit!.spread} lights="slit" shape="compact" />
+    </div>
+  );
+}
+
+/** Soldered for so much at the back where strands are first spread (mm). */
+const AT_THE_BACK = 14;
+
+function StrandFields({ hoop: { strands, stock } }: Props) {
+  const session = useSession();
+  const units = useUnits();
+  const { count, soldered, spread } = strands!;
+  const isAll = soldered === "all";
+  return (
+    <>
+      <ChoiceField
+        label="Soldered"
+        hint={isAll ? "as one band" : "at the back, spread in front"}
+        value={isAll ? "all" : "back"}
+        options={[
+          { value: "all", text: "All along" },
+          { value: "back", text: "At the back" },
+        ]}
+        onChoose={(value) =>
+          session.change((piece) => {
+            const each = hoopOf(piece).strands!;
+            if (value === "all") {
+              each.soldered = "all";
+              delete each.spread;
+            } else {
+              each.soldered = AT_THE_BACK;
+              each.spread = Math.round((count + 2) * stock.width * 10) / 10;
+            }
+          })
+        }
+      />
+      <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
+        <MeasureField
+          field={countField("strands.count", 1, (each, value) => void (each.strands!.count = value))}
+          label="Strands"
+          value={count}
+          lights="stock"
+          shape="compact"
+        />
+        {!isAll && (
+          <>
+            <MeasureField
+              field={partField("strands.soldered", units, (each, mm) => void (each.strands!.soldered = mm))}
+              label="Back"
+              value={soldered}
+              lights="slit"
+              shape="compact"
+            />
+            <MeasureField
+              field={partField("strands.spread", units, (each, mm) => void (each.strands!.spread = mm))}
+              label="Spread"
+              value={spread ?? null}
+              lights="slit"
+              shape="compact"
+            />
+          </>
+        )}
+      </div>
+    </>
+  );
+}
+
+function TaperFields({ hoop: { stock } }: Props) {
+  const units = useUnits();
+  return (
+    <MeasureField
+      field={partField("stock.backWidth", units, (hoop, mm) => void (hoop.stock.backWidth = mm))}
+      label="Width at the back"
+      hint="the width above is the front's"
+      value={stock.backWidth ?? null}
+      lights="stock"
+    />
+  );
+}
+
+function TwistFields({ hoop: { stock } }: Props) {
+  const session = useSession();
+  const units = useUnits();
+  const { wire, turns, plies, soldered = true } = stock.twist!;
+  return (
+    <>
+      <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
+        <MeasureField
+          field={partField("stock.twist.wire", units, (hoop, mm) => void (hoop.stock.twist!.wire = mm))}
+          label="Wire"
+          value={wire}
+          lights="stock"
+          shape="compact"
+        />
+        <MeasureField
+          field={countField("stock.twist.plies", 1, (hoop, value) => void (hoop.stock.twist!.plies = value))}
+          label="Wires"
+          value={plies}
+          lights="stock"
+          shape="compact"
+        />
+      </div>
+      <MeasureField
+        field={countField("stock.twist.turns", 0.5, (hoop, value) => void (hoop.stock.twist!.turns = value))}
+        label="Turns in 10 mm"
+        value={turns}
+        lights="stock"
+      />
+      <ChoiceField
+        label="Before flattening"
+        hint="twisted wires are flattened where the stock is thinner than they stand"
+        value={soldered ? "soldered" : "loose"}
+        options={[
+          { value: "soldered", text: "Soldered" },
+          { value: "loose", text: "Loose" },
+        ]}
+        onChoose={(value) => session.change((piece) => void (hoopOf(piece).stock.twist!.soldered = value === "soldered"))}
+      />
+    </>
+  );
+}
+
+function SleeveFields({ hoop: { sleeve, stock } }: Props) {
+  const session = useSession();
+  const units = useUnits();
+  const { thickness, inlay } = sleeve!;
+  return (
+    <>
+      <MeasureField
+        field={partField("sleeve.thickness", units, (hoop, mm) => void (hoop.sleeve!.thickness = mm))}
+        label="Sleeve thick"
+        hint={sleeve!.name ?? "wood, horn or the like"}
+        value={thickness}
+        lights="sleeve"
+      />
+      <ChoiceField
+        label="Inlay"
+        hint={inlay ? METAL_NAMES[inlay.metal ?? stock.metal] : "a strip let into it"}
+        value={inlay ? "strip" : "none"}
+        options={[
+          { value: "none", text: capital("none") },
+          { value: "strip", text: "A strip" },
+        ]}
+        onChoose={(value) =>
+          session.change((piece) => {
+            const each = hoopOf(piece).sleeve!;
+            if (value === "none") delete each.inlay;
+            else each.inlay = { width: 1, depth: Math.min(0.8, thickness / 2) };
+          })
+        }
+      />
+      {inlay && (
+        <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
+          <MeasureField
+            field={partField("sleeve.inlay.width", units, (hoop, mm) => void (hoop.sleeve!.inlay!.width = mm))}
+            label="Wide"
+            value={inlay.width}
+            lights="sleeve"
+            shape="compact"
+          />
+          <MeasureField
+            field={partField("sleeve.inlay.depth", units, (hoop, mm) => void (hoop.sleeve!.inlay!.depth = mm))}
+            label="Deep"
+            value={inlay.depth}
+            lights="sleeve"
+            shape="compact"
+          />
+        </div>
+      )}
+    </>
+  );
+}
