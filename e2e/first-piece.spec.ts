@@ -105,6 +105,7 @@ test("a new piece starts valid and says what is not measured yet; single keys re
   await page.getByRole("heading", { name: "Start with your stone" }).click();
   await page.evaluate(() => (document.activeElement as HTMLElement).blur());
   await page.keyboard.press("n");
+  await page.getByRole("button", { name: /^Ring/ }).press("Enter");
   await expect(page).toHaveURL(/new-ring\/stone/);
   const guessed = page.getByRole("region", { name: "Measures" }).getByText("not measured yet");
   await expect(guessed).toHaveCount(4);

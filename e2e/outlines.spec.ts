@@ -219,6 +219,7 @@ test("from an empty tray a first stone becomes another shape, with a wrong corne
   await page.goto(EMPTY);
   await page.getByRole("heading", { name: "Start with your stone" }).click();
   await page.keyboard.press("n");
+  await page.getByRole("button", { name: /^Ring/ }).press("Enter");
   await expect(page).toHaveURL(/new-ring\/stone/);
   await choose(page, "Shape", "Rectangle");
   await field(page, "m1.stone.outline.corner").fill("9");

@@ -113,8 +113,12 @@ test.each([
   [altered("/name", "x".repeat(121)), "/name: must hold at most 120"],
   [altered("/carrier/size/value", "banana"), "/carrier/size/value: must be a size in the system eu, as 54, got banana"],
   [altered("/carrier/size/system", "fr"), '/carrier/size/system: must be one of us, uk, eu, continental, jp, diameter, mandrel, got "fr"'],
-  [altered("/carrier/form", "open"), "not planned yet: /carrier/form open"],
-  [altered("/carrier", { type: "bail", bore: 3, drop: 8, thickness: 0.5 }), "not planned yet: /carrier/type bail"],
+  [altered("/carrier/form", "bridge"), "/carrier/bridge: is missing: give the arch's inside and thickness"],
+  [altered("/carrier/slit", { length: 6, spread: 9 }), "/carrier/slit/spread: must be <= 7, got 9"],
+  [
+    altered("/carrier", { type: "bail", bore: 3, drop: 8, thickness: 0.5, eyes: [{ mount: "m2", at: 0 }] }),
+    "/carrier/eyes: must have one for m1, which hangs by nothing",
+  ],
   [altered("/carrier", { type: "rope" }), '/carrier/type: must be one of hoop, bail, jump-ring, none, got "rope"'],
   [
     altered("/carrier/stock", { section: "round", width: 3, thickness: 2, metal: "sterling" }),
@@ -124,7 +128,7 @@ test.each([
     altered("/heats/pins", [{ joint: "m1.foot" }]),
     "/heats/pins/0: must be one of joint + grade, joint + means, before, together, shield, forbid, add, leave",
   ],
-  [altered("/kind", "pendant"), "not planned yet: /kind pendant"],
+  [altered("/kind", "brooch"), '/kind: must be one of ring, pendant, earrings, got "brooch"'],
   [JSON.stringify(tern).replace('"copies":1', '"__proto__":{"polluted":1}'), "/__proto__: is not allowed as a field name"],
   [JSON.stringify({ ...tern, notes: "x".repeat(3_000_000) }), "/: must be at most 2097152 bytes"],
 ])("%.40s is refused by name", (text, line) => expect(lines(text)).toContain(line));

@@ -212,13 +212,6 @@ test("every field of the contract is known to the schema, whatever is planned", 
 test("what of it is not planned yet is refused by name, each thing once", () => {
   expect(unplanned(whole).map(({ path }) => path)).toEqual([
     "/mounts/0/wall/cup/height",
-    "/carrier/form",
-    "/carrier/slit",
-    "/carrier/strands",
-    "/carrier/sleeve",
-    "/carrier/stock/backWidth",
-    "/carrier/stock/twist",
-    "/carrier/losses/hammer",
     "/heats/pins/6",
     "/heats/pins/7",
     "/heats/pins/8",
@@ -226,7 +219,10 @@ test("what of it is not planned yet is refused by name, each thing once", () => 
 });
 
 test("forty joints are the limit, and double ids are found among ornaments too", () => {
-  const faults = (piece: Piece) => faultsOf(piece, bench).map(({ path, code }) => `${path} ${code}`);
+  const faults = (piece: Piece) =>
+    faultsOf(piece, bench)
+      .filter(({ path }) => path.startsWith("/mounts"))
+      .map(({ path, code }) => `${path} ${code}`);
   const ornament = Array.from({ length: 24 }, (_, i) => ({ id: `o${i}`, type: "wire" as const, width: 1, metal: "sterling" as const }));
   const laden = { ...whole, mounts: [{ ...mount, plate: { ...mount.plate, ornament } }] } as Piece;
   expect(faults(laden)).toEqual(["/mounts too-many"]);

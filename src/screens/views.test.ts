@@ -58,10 +58,21 @@ test("the Hoop stage converts into every system, and tells what a millimetre cos
   const view = hoopView(plan(tern), "m1", "eu", METRIC);
   expect(view).toMatchObject({
     cut: "59.1",
-    seat: "flat",
-    seatDepth: "0.64",
-    seatWidth: "7.1",
-    seatLeft: "0.96 mm",
+    seat: {
+      figure: "flat",
+      lead: "file the flat",
+      text: "0.64",
+      unit: "mm deep",
+      words: ["flat 7.1 wide, 0.64 deep", "leaves 0.96 mm of the wire"],
+      width: { field: "flatWidth", usual: "7.1" },
+    },
+    covers: "covers 67° of the finger",
+    whatIfs: [
+      "one more saw pass: EU 53.7, stretched back, 1.59 of 1.60 mm left",
+      "hammered 1 mm longer: EU 55.0",
+      "cut 1 mm short: EU 53.0, stretched back, 1.57 of 1.60 mm left",
+    ],
+    schools: ["cut long, wrapped and sawn through: 63.9 mm"],
     fibre: "0.68",
     total: "59.15",
     lost: "each millimetre lost is 1.00 EU size",
@@ -83,7 +94,21 @@ test("the Hoop stage converts into every system, and tells what a millimetre cos
     "each millimetre lost is 0.39 US size",
   ]);
   const saddle = hoopView(plan(demoPiece("plover-ring")), "m1", "us", METRIC);
-  expect(saddle).toMatchObject({ seat: "saddle", seatLeft: "0.30 mm" });
+  expect(saddle.seat).toMatchObject({ figure: "saddle", words: [expect.stringContaining("saddle"), "leaves 0.30 mm of the plate"] });
+  const open = hoopView(plan(demoPiece("kelp-ring")), "m1", "eu", METRIC);
+  expect(open.seat).toMatchObject({
+    lead: "ends meet the plate at",
+    text: "18.8",
+    unit: "°",
+    words: ["meets the plate at 18.8°", "file 71.2° off square; feet reach 5.1"],
+    width: null,
+  });
+  expect(open.whatIfs.map((each) => each.split(":")[0])).toEqual(["hammered 1 mm longer", "cut 1 mm short"]);
+  const bridge = hoopView(plan(demoPiece("curlew-ring")), "m1", "eu", METRIC);
+  expect([bridge.seat.words[0], bridge.also]).toEqual([
+    "opening 8.7 mm",
+    [{ figure: "bridge.blankLength", name: "Bridge's blank", lead: "bridge", text: "16.0" }],
+  ]);
   const padded: Piece = {
     ...tern,
     carrier: { ...(tern.carrier as Extract<Piece["carrier"], { type: "hoop" }>), lengthRule: { multiplier: 3.15 } },

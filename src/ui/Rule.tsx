@@ -23,6 +23,8 @@ interface Props {
   readonly tone?: "metal" | "stone";
   /** Its top edge where that is not even: points of length and height, in mm from its start. */
   readonly edge?: readonly Point[] | null;
+  /** What is cut to a shape, alike to both sides of its middle: how wide it is so far along, in mm. */
+  readonly pattern?: readonly Point[] | null;
   /** Where its top edge is notched, in mm from its start. */
   readonly notches?: readonly number[];
   /** Drawn over it, in a frame of mm along and mm up. */
@@ -40,7 +42,7 @@ const NOTCH = { half: 3, deep: 11 } as const;
 const PAST = { share: 0.16, least: 4 };
 
 /** A steel rule with what is to be cut lying along it, at true proportion. */
-export function Rule({ blank, height, cut, beyond, names, units, tone = "metal", edge = null, notches = [], over }: Props) {
+export function Rule({ blank, height, cut, beyond, names, units, tone = "metal", edge = null, pattern = null, notches = [], over }: Props) {
   const [ref, { width }] = useSize(1050, 142);
   const span = blank.length + Math.max(PAST.least, blank.length * PAST.share);
   const perMm = (width - 2 * LEFT) / span;
@@ -73,7 +75,14 @@ export function Rule({ blank, height, cut, beyond, names, units, tone = "metal",
         <rect x={0.5} y={base} width={width - 1} height={RULE_HEIGHT} rx={2} fill="url(#rule-steel)" stroke="#b9c1c4" />
         <Ticks span={span} x={x} units={units} perMm={perMm} base={base} />
         {tone === "metal" && <rect x={end} y={top} width={Math.max(0, width - end)} height={tall} fill="url(#rule-metal)" opacity={0.35} />}
-        {tone === "metal" ? (
+        {pattern ? (
+          <path
+            d={`M${[...sideOf(pattern, 1), ...sideOf(pattern, -1).reverse()].map(([along, up]) => `${x(along)} ${base - (0.5 + up / (2 * height)) * tall}`).join("L")}Z`}
+            fill="url(#rule-metal)"
+            stroke="#6f7a7e"
+            strokeWidth={0.8}
+          />
+        ) : tone === "metal" ? (
           <rect x={x(0)} y={top} width={end - x(0)} height={tall} fill="url(#rule-metal)" stroke="#6f7a7e" strokeWidth={0.8} />
         ) : (
           <>
@@ -134,6 +143,10 @@ export function Rule({ blank, height, cut, beyond, names, units, tone = "metal",
       </svg>
     </div>
   );
+}
+
+function sideOf(pattern: readonly Point[], side: 1 | -1): Point[] {
+  return pattern.map(([along, wide]): Point => [along, side * wide]);
 }
 
 interface TicksProps {

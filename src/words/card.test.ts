@@ -1,4 +1,4 @@
-import { demoPiece } from "@demo/pieces";
+import { DEMO_PIECES, demoPiece } from "@demo/pieces";
 import fc from "fast-check";
 import { anyPiece } from "@/core/piece/any-piece.testing";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
@@ -24,11 +24,13 @@ test("the card has every size with its sum, and each heat's solder with its plac
     "Plate: blank 18.7 × 14.7 × 0.60 mm, sterling; sawn to 16.7 × 12.7 mm, flush, 1.04 g",
     "Hoop: EU 54, inside 17.19 mm; closed, flat on top",
     "Cut blank: 59.1 mm of half-round 3.00 × 1.60 mm, sterling",
+    "Seat: flat 0.64 mm deep",
+    "Metal: 3.77 g: wall 0.45 g, plate 1.04 g, hoop 2.28 g; fine silver 0.45 g, sterling 3.32 g",
   ]);
-  expect(cardRows(tern, plan(tern), METRIC).at(-1)!.sum).toBe(
+  expect(cardRows(tern, plan(tern), METRIC)[5]!.sum).toBe(
     "54.00 round the finger + 4.27 fibre + 0.50 squaring both ends + 0.28 saw through the seam + 0.10 mark = 59.15, cut at 59.1: a saw goes no finer",
   );
-  expect(cardRows({ ...tern, carrier: { type: "none" } }, plan({ ...tern, carrier: { type: "none" } }), METRIC)).toHaveLength(4);
+  expect(cardRows({ ...tern, carrier: { type: "none" } }, plan({ ...tern, carrier: { type: "none" } }), METRIC)).toHaveLength(5);
   expect(plan(tern).heats.map((heat) => solderText(heat, plan(tern), METRIC))).toEqual([
     "1 piece 0.7 × 0.7 mm under the seam, on charcoal",
     "2 pieces 1.0 × 1.0 mm across the seam, one every 1.5",
@@ -57,14 +59,15 @@ test("what nobody measured is left blank on the card, and what rests on it: the 
   expect(said(rows).slice(4)).toEqual([
     "Hoop: EU ______, inside ______ mm; closed, flat on top",
     "Cut blank: ______ mm of half-round 3.00 × 1.60 mm, sterling",
+    "Seat: flat ______ deep",
+    "Metal: ______",
   ]);
   expect(rows.map(({ doubt, sum }) => [doubt, sum !== undefined])).toEqual([
     [undefined, false],
     [undefined, true],
     [undefined, false],
     [undefined, false],
-    ["not measured yet", false],
-    ["not measured yet", false],
+    ...Array(4).fill(["not measured yet", false]),
   ]);
   const steps = plan(tern).steps.map((step) => stepText(step, plan(tern), METRIC, noSize));
   expect(steps.filter((text) => text.includes("______")).map((text) => text.split(".")[0])).toEqual([
@@ -79,7 +82,7 @@ test("what nobody measured is left blank on the card, and what rests on it: the 
     "Lands at: 45.53 × ______ mm, shows 93% of the face",
   ]);
   const doubts = cardRows(tern, plan(tern), METRIC, noHeight).map(({ doubt }) => doubt !== undefined);
-  expect(doubts).toEqual([true, true, true, false, false, false]);
+  expect(doubts).toEqual([true, true, true, false, false, false, false, true]);
   const noLength = doubter({ unmeasured: ["m1.stone.outline.length"], refused: [] });
   expect(cardRows(tern, plan(tern), METRIC, noLength).map(({ doubt }) => doubt !== undefined)).toEqual([
     true,
@@ -88,6 +91,8 @@ test("what nobody measured is left blank on the card, and what rests on it: the 
     true,
     false,
     false,
+    true,
+    true,
   ]);
   const solder = plan(tern).heats.map((heat) => solderText(heat, plan(tern), METRIC, noHeight));
   expect([solder[0], solder[1]]).toEqual([
@@ -129,4 +134,37 @@ test("the odd hundredth goes to the term that lost most, and what is taken off i
   } as const;
   expect(sumText(figure, METRIC)).toBe("57.25 round the finger - 2.65 padding = 54.60");
   expect(sumParts([{ name: "a", value: -1 }], "mm", METRIC)).toEqual([{ name: "a", text: "1.00", isLess: true }]);
+});
+
+test("what a piece hangs by, how it hangs and what it weighs stand on its card; of a pair what each weighs", () => {
+  const rows = (id: string) => said(cardRows(demoPiece(id), plan(demoPiece(id)), METRIC));
+  expect(rows("limpet-pendant").slice(-3)).toEqual([
+    "Bail: folded of 18.0 mm, 3.40 at its widest, 1.20 at its feet, sheet 0.60; bore 3.20, drop 6.00 mm, chain's end 2.40; sterling",
+    expect.stringMatching(/^Hangs: eye 1\.69 mm right of its top; hangs 1\d\.\d° off$/),
+    expect.stringMatching(/^Metal: \d\.\d\d g: wall .* bail 0\.26 g; fine silver .*, sterling/),
+  ]);
+  expect(rows("dunlin-earrings").at(-1)).toMatch(/^Metal: \d\.\d\d g each, made twice, the second mirrored: /);
+  expect(rows("kelp-ring").slice(-3, -1)).toEqual([
+    ": slit 9.00 to each side, legs 1.56 wide, spread to 6.00 mm",
+    "Seat: feet meet the plate at 18.8°, ends filed 71.2° off square",
+  ]);
+  expect(rows("redshank-ring").filter((each) => each.startsWith("Seat"))).toEqual([
+    "Seat of m1: flat 0.57 mm deep",
+    "Seat of m2: flat 0.41 mm deep",
+  ]);
+  const doubted = cardRows(
+    demoPiece("limpet-pendant"),
+    plan(demoPiece("limpet-pendant")),
+    METRIC,
+    doubter({ unmeasured: ["m1.stone.height"], refused: [] }),
+  );
+  expect(doubted.filter(({ doubt }) => doubt).map(({ label }) => label)).toEqual(expect.arrayContaining(["Hangs", "Metal"]));
+});
+
+test("the shown parts of a weight add up to the whole, in every demo piece", () => {
+  for (const piece of DEMO_PIECES) {
+    const { text } = cardRows(piece, plan(piece), METRIC).at(-1)!;
+    const [whole, ...rest] = [...text.split(";")[0]!.matchAll(/(\d+\.\d\d) g/g)].map(([, grams]) => Math.round(Number(grams) * 100));
+    expect(rest.reduce((all, each) => all + each, 0)).toBe(whole);
+  }
 });

@@ -1,16 +1,20 @@
 import { type DoubtOf, SURE, doubtAmong } from "@/core/piece/doubt";
 import { type Figure, figureOf } from "@/core/measure/figure";
 import { type Mount, type Piece } from "@/core/piece/piece";
-import { type Plan, hoopIn } from "@/core/piece/plan";
+import { type Plan, bailIn, hoopIn } from "@/core/piece/plan";
+import { WORK_NAMES } from "@/core/hoop/works/works";
 import { greatestTurnIn } from "@/core/stone/stone";
 import { BLANK, DOUBTS } from "./doubt";
 import { appliedText } from "./applied";
+import { sayWork } from "./hoop-works";
+import { hangsText, sideText } from "./hang";
+import { TERM_NAMES } from "./terms";
 import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SYSTEM_NAMES, capital, namesIn } from "./names";
-import { type Rounding, type Units, lengthUnit, printable, showLength, showPercent, withUnit } from "./show";
+import { type Rounding, type Units, lengthUnit, printable, showFigureValue, showLength, showPercent, withUnit } from "./show";
 import { type Bare, sayBack } from "./backs";
 import { ornamentText, sayOrnament } from "./ornament";
-import { bareIn, roundingOf } from "./steps";
-import { sumText } from "./sums";
+import { bareIn, figureText, roundingOf } from "./steps";
+import { addingUp, sumText } from "./sums";
 import { wallHolds, wallStock } from "./wall-stock";
 
 /** A line of the card. `sum` is what it is the sum of; `doubt` says why there are blanks in it, to be written in by hand. */
@@ -57,6 +61,7 @@ export function cardRows(piece: Piece, plan: Plan, units: Units, doubtOf: DoubtO
   return [
     ...piece.mounts.flatMap((mount) => [...(isOnly ? [] : [{ label: "Setting", text: mount.id }]), ...mountRows(mount, pen)]),
     ...hoopRows(piece, pen),
+    ...bailRows(piece, pen),
     ...plan.drawing.applied.map((each) =>
       row(
         pen,
@@ -65,8 +70,75 @@ export function cardRows(piece: Piece, plan: Plan, units: Units, doubtOf: DoubtO
         `${appliedText(each, units)}, on the ${namesIn(plan).part(each.on)}`,
       ),
     ),
+    ...weightRows(piece, pen),
   ];
 }
+
+/** What every part weighs, and all of it by its metals; of a pair, of one. */
+function weightRows({ copies = 1 }: Piece, pen: Pen): CardRow[] {
+  const { plan, units, sure } = pen;
+  const names = namesIn(plan);
+  const whole = figureOf(plan.figures, "piece.mass");
+  const shown = (values: readonly number[]) => addingUp(values, "g", units).map((value) => showFigureValue(value, "g", units));
+  const masses = shown(plan.parts.map(({ mass }) => mass));
+  const parts = plan.parts.map(({ id }, i) => `${names.part(id)} ${masses[i]!}`);
+  const ofMetals = shown(whole.terms.map(({ value }) => value));
+  const metals = whole.terms.map(({ label }, i) => `${TERM_NAMES[label]} ${ofMetals[i]!}`);
+  const each = copies === 1 ? "" : ` each, made ${copies === 2 ? "twice, the second mirrored" : `${copies} times`}`;
+  return [
+    row(
+      pen,
+      ["piece.mass"],
+      "Metal",
+      sure(
+        ["piece.mass"],
+        `${showFigureValue(whole.value, "g", units)}${each}: ${parts.join(", ")}${metals.length > 1 ? `; ${metals.join(", ")}` : ""}`,
+      ),
+    ),
+  ];
+}
+
+/** What it hangs by, and how. */
+function bailRows(piece: Piece, pen: Pen): CardRow[] {
+  const bail = bailIn(pen.plan);
+  if (!bail) return [];
+  const { settled, drawn } = bail;
+  const { style, bore, drop, thickness, metal, chainEnd } = settled;
+  const length = (mm: number) => showLength(mm, "measured", pen.units);
+  const unit = lengthUnit(pen.units);
+  const key = style === "ring" ? "bail.jumpRingLength" : "bail.blankLength";
+  const said = {
+    folded: `folded of ${pen.figure(key)}, ${length(settled.widest.value)} at its widest, ${length(settled.foot.value)} at its feet, sheet ${length(thickness)}`,
+    tube: `tube ${pen.figure(key)} long, ${length(bore)} inside, ${length(thickness)} thick`,
+    ring: `jump ring of ${pen.figure(key)} of wire ${length(thickness)}, ${length(bore)} inside`,
+  }[style];
+  const chain = chainEnd === null ? "" : `, chain's end ${length(chainEnd)}`;
+  const cut = { figure: figureOf(pen.plan.figures, key), rounding: "blank" } as const;
+  return [
+    row(
+      pen,
+      [key],
+      "Bail",
+      `${said}; bore ${length(bore)}, drop ${length(style === "ring" ? drawn.pastEdge : drop)} ${unit}${chain}; ${METAL_NAMES[metal]}`,
+      style === "folded" ? cut : undefined,
+    ),
+    ...drawn.hangs.map((hang) => {
+      const eye =
+        Math.abs(hang.aside) < ON_THE_MIDDLE
+          ? "in the middle of its top"
+          : `${length(Math.abs(hang.aside))} ${unit} ${sideText(hang.aside)} of its top`;
+      return row(
+        pen,
+        ["hang.tilt", `${hang.mount}.hang.tilt`],
+        piece.mounts.length === 1 ? "Hangs" : `${hang.mount} hangs`,
+        `eye ${eye}; ${hangsText(hang.tilt)}`,
+      );
+    }),
+  ];
+}
+
+/** Nearer than this is the middle, as it is shown (mm). */
+const ON_THE_MIDDLE = 0.005;
 
 /** What is cut to length, and how its length is told. */
 interface Cut {
@@ -181,7 +253,8 @@ function sourceRows(id: string, pen: Pen): CardRow[] {
   return said.length > 0 ? [row(pen, keys, "", said.join(", "))] : [];
 }
 
-function hoopRows({ carrier }: Piece, pen: Pen): CardRow[] {
+function hoopRows(piece: Piece, pen: Pen): CardRow[] {
+  const { carrier } = piece;
   const hoop = hoopIn(pen.plan);
   if (carrier.type !== "hoop" || !hoop) return [];
   const { size, form } = carrier;
@@ -202,5 +275,57 @@ function hoopRows({ carrier }: Piece, pen: Pen): CardRow[] {
       `${pen.figure("hoop.cutLength")} of ${SECTION_NAMES[section.shape]} ${thick(section.width)} × ${thick(section.thickness)} ${lengthUnit(pen.units)}, ${METAL_NAMES[metal]}`,
       { figure: figureOf(pen.plan.figures, "hoop.cutLength"), rounding: "blank" },
     ),
+    ...workRows(hoop, pen),
+    ...piece.mounts.flatMap(({ id }) => seatRow(id, piece.mounts.length === 1, pen)),
   ];
+}
+
+/** What is done with a hoop's stock, and the arch over it. */
+function workRows({ settled }: NonNullable<ReturnType<typeof hoopIn>>, pen: Pen): CardRow[] {
+  const works = WORK_NAMES.flatMap((name) => {
+    const asked = settled.works[name];
+    return asked === undefined ? [] : [sayWork(name, asked as never, { bare: pen.told, units: pen.units })];
+  });
+  return [
+    ...works.map(({ figure, text }) => row(pen, [figure], "", text)),
+    ...("bridge.blankLength" in pen.plan.figures
+      ? [
+          row(
+            pen,
+            ["bridge.blankLength", "bridge.arm"],
+            "Bridge",
+            `blank ${pen.figure("bridge.blankLength")}, arms ${pen.figure("bridge.arm")}`,
+          ),
+        ]
+      : []),
+  ];
+}
+
+/** How each mount sits on the hoop. */
+const OF_SEATS: readonly { readonly name: string; readonly say: (figure: string) => string }[] = [
+  { name: "flat", say: (depth) => `flat ${depth} deep` },
+  { name: "saddle", say: (depth) => `saddle ${depth} deep` },
+  { name: "footAngle", say: (angle) => `feet meet the plate at ${angle}` },
+  { name: "endAngle", say: (angle) => `ends filed ${angle} off square` },
+  { name: "gripWidth", say: (width) => `opening ${width}` },
+];
+
+function seatRow(mount: string, isOnly: boolean, pen: Pen): CardRow[] {
+  const key = (name: string) => `${mount}.hoop.${name}`;
+  const has = OF_SEATS.filter(({ name }) => key(name) in pen.plan.figures);
+  const told = (name: string) => {
+    const figure = figureOf(pen.plan.figures, key(name));
+    return pen.sure([key(name)], figureText(key(name), figure, pen.units));
+  };
+  const said = has.map(({ name, say }) => say(told(name)));
+  return said.length > 0
+    ? [
+        row(
+          pen,
+          has.map(({ name }) => key(name)),
+          isOnly ? "Seat" : `Seat of ${mount}`,
+          said.join(", "),
+        ),
+      ]
+    : [];
 }

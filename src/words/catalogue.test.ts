@@ -1,3 +1,4 @@
+import { EXAMPLES, examplePiece } from "@demo/examples";
 import { DEMO_PIECES, demoPiece } from "@demo/pieces";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { benchDifferences } from "@/core/piece/bench-differences";
@@ -18,7 +19,8 @@ import { termText } from "./terms";
 const planned = planPiece(demoPiece("tern-ring"), SHIPPED_BENCH);
 
 test("every figure that can be looked for is in some plan, and none is named twice", () => {
-  const keys = new Set(DEMO_PIECES.flatMap((piece) => Object.keys(planPiece(piece, SHIPPED_BENCH).figures)));
+  const examples = EXAMPLES.map((each) => examplePiece(each, "example", SHIPPED_BENCH));
+  const keys = new Set([...DEMO_PIECES, ...examples].flatMap((piece) => Object.keys(planPiece(piece, SHIPPED_BENCH).figures)));
   const missing = FIGURE_NAMES.filter(({ key }) => !keys.has(key) && !keys.has(`m1.${key}`));
   expect(missing).toEqual([]);
   expect(new Set(FIGURE_NAMES.map(({ name }) => name)).size).toBe(FIGURE_NAMES.length);

@@ -253,7 +253,7 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
     advice: `It takes ${v.length("needed")}.`,
   }),
   "bail.unequal": (v) => ({
-    what: `${v.text("one")} and ${v.text("other")} differ by ${v.length("longer")} in length and ${(v.number("heavier") - v.number("lighter")).toFixed(2)} g.`,
+    what: `${v.text("one")} and ${v.text("other")} differ by ${v.length("longer")} in length and ${(Number(v.number("heavier").toFixed(2)) - Number(v.number("lighter").toFixed(2))).toFixed(2)} g.`,
     advice: `${v.number("lighter").toFixed(2)} and ${v.number("heavier").toFixed(2)} g: choose stones nearer to each other, or thin the heavier plate.`,
   }),
   "hang.crooked": (v) => ({

@@ -104,12 +104,12 @@ function asCut(side: number, units: Units): string {
 /** The solder of a heat, joint by joint; blanks where what it follows from cannot be trusted. */
 export function solderText({ solder, joints }: PlannedHeat, plan: Pick<Plan, "joints">, units: Units, doubtOf: DoubtOf = SURE): string {
   if (solder.length === 0) return "no solder: the metal itself";
-  return solder
-    .map((pallions, i) => {
-      const joint = plan.joints.find(({ id }) => id === joints[i])!;
-      const { solder: where } = jointAdvice(joint);
-      const doubt = doubtAmong(joint.follows, doubtOf);
-      return doubt ? `${BLANK} pieces ${where}, ${DOUBTS[doubt]}` : piecesText(pallions, where, units);
-    })
-    .join("; ");
+  const texts = solder.map((pallions, i) => {
+    const joint = plan.joints.find(({ id }) => id === joints[i])!;
+    const { solder: where } = jointAdvice(joint);
+    const doubt = doubtAmong(joint.follows, doubtOf);
+    return doubt ? `${BLANK} pieces ${where}, ${DOUBTS[doubt]}` : piecesText(pallions, where, units);
+  });
+  const isAlike = texts.length > 1 && texts.every((each) => each === texts[0]);
+  return isAlike ? `each ${texts[0]!}` : texts.join("; ");
 }

@@ -1,3 +1,4 @@
+import { EXAMPLES, examplePiece } from "@demo/examples";
 import { DEMO_PIECES, demoPiece } from "@demo/pieces";
 import { type FindingCode, finding } from "@/core/measure/finding";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
@@ -156,7 +157,61 @@ test.each<[FindingCode, Record<string, number | string>, string]>([
     { thickness: 2.2, mohs: 3, hand: 0.4 },
     "A wall 2.20 mm thick is hard to push over a stone of 3 Mohs. The punch that moves it can crack the stone. Take 0.40 mm or thinner, or thin its upper inside edge first.",
   ],
-  ["hoop.wide-band", { width: 2.2, add: 3.3 }, "A band 2.20 mm wide fits tighter. 3.30 mm is added to the inside diameter."],
+  [
+    "hoop.wide-band",
+    { width: 6.6, add: 0.2, sizes: 0.63, system: "eu" },
+    "A band 6.60 mm wide fits tighter. 0.20 mm is added to the inside diameter: 0.6 EU sizes up.",
+  ],
+  [
+    "hoop.no-foot",
+    { height: 9.2, most: 9.1 },
+    "The plate lies 9.20 mm over the finger's middle, above where the shank ends. An open shank needs it under 9.10 mm: lay the plate nearer the finger, or close the hoop.",
+  ],
+  [
+    "hoop.feet-miss",
+    { over: 0.4, reach: 5.2 },
+    "The feet reach 0.40 mm past the plate. They meet it 5.20 mm from its middle: take a wider plate, or lay it nearer the finger.",
+  ],
+  ["hoop.wont-stand", { span: 1, stands: 3.3 }, "On feet 1.00 mm wide the hoop tips over at 3.3°. Prop it while it is soldered."],
+  [
+    "hoop.slit-long",
+    { length: 18, left: 14, most: 16 },
+    "A slit 18.00 mm from each side leaves 14.00 mm of the shank whole. Longer than 16.00 mm and its legs twist apart: make it shorter.",
+  ],
+  [
+    "hoop.seam-under",
+    { apart: 1.5 },
+    "The seam lies under the setting, 1.50 from its middle. It is heated again with it: prop or shield it, or make it with a harder grade.",
+  ],
+  [
+    "hoop.plate-wide",
+    { extent: 21.3, across: 19.75 },
+    "The plate is 21.30 mm across the finger, wider than the hoop's 19.75. It presses on the fingers beside it: turn the stone along the finger, or bend the plate.",
+  ],
+  [
+    "bridge.no-meeting",
+    { inside: 30, gap: 1, outside: 20 },
+    "An arch 30.00 mm inside, 1.00 over the top, does not meet the hoop. The hoop is 20.00 mm across outside: take another arch, or bring it nearer.",
+  ],
+  [
+    "bridge.short-arm",
+    { arm: 1.2, least: 2 },
+    "The opening leaves the bridge arms of 1.20 mm. Under 2.00 mm they do not bend: form the arch larger, or raise it.",
+  ],
+  ["bail.bore-small", { chainEnd: 3, bore: 3.1, needed: 3.3 }, "The chain's end, 3.00 mm, does not pass a bore of 3.10. It takes 3.30 mm."],
+  [
+    "bail.unequal",
+    { one: "m1", other: "m2", longer: 0.6, lighter: 1.136, heavier: 1.182 },
+    "m1 and m2 differ by 0.60 mm in length and 0.04 g. 1.14 and 1.18 g: choose stones nearer to each other, or thin the heavier plate.",
+  ],
+  ["hang.crooked", { tilt: -13.47, by: 2.03 }, "Hangs 13.5° off. Move the eye 2.03 mm along the edge, to the left."],
+  ["hang.crooked", { tilt: 5, by: -1 }, "Hangs 5.0° off. Move the eye 1.00 mm along the edge, to the right."],
+  ["hang.crooked", { tilt: 5 }, "Hangs 5.0° off. It hangs straight from nowhere on its edge."],
+  [
+    "hang.stone-guessed",
+    {},
+    "What the stone weighs is not known. It is taken for quartz. Say what it is, or give its density, and how it hangs follows.",
+  ],
   [
     "hoop.flat-too-deep",
     { left: 2.2, needed: 3.3, widest: 4.4 },
@@ -320,11 +375,22 @@ test.each<[FaultCode, Record<string, number | string>, string]>([
   ["unequal-stock", { thickness: 3, section: "round" }, "must equal the thickness, 3, of round wire"],
   ["gives-above-runs", { runs: 3 }, "must be <= runs, 3"],
   ["not-planned", {}, "is not planned yet"],
+  ["cannot-go-with", { other: "bridge" }, "cannot be had with a bridge: leave one of them out"],
+  ["taper-even", { section: "round" }, "is for a band: round wire is as wide as it is thick"],
+  ["spread-missing", {}, "is missing: strands that part at the front are spread so far"],
+  ["bridge-missing", {}, "is missing: give the arch's inside and thickness"],
+  ["above-limit", { limit: 3.3333 }, "must be < 3.33"],
+  ["at-most", { limit: 9.333333 }, "must be <= 9.33"],
+  ["eyes-by-mount", { got: 2 }, "is for one setting, and there are 2: give each its own in eyes, got 2"],
+  ["eye-or-eyes", {}, "must be left out where eyes are given"],
+  ["no-such-mount", {}, "must be a setting of this piece"],
+  ["no-eye", { mount: "m2" }, "must have one for m2, which hangs by nothing"],
 ])("%s is said with what would be right", (code, values, text) => expect(faultMessage(fault("/a", code, values))).toBe(text));
 
-test("the steps of the demo's pieces, each as it is first said", () => {
+test("the steps of the demo's pieces and of the worked examples, each as it is first said", () => {
   const said = new Map<string, string>();
-  for (const piece of [demoPiece("tern-ring"), ...DEMO_PIECES]) {
+  const examples = EXAMPLES.map((each) => examplePiece(each, "example", SHIPPED_BENCH));
+  for (const piece of [demoPiece("tern-ring"), ...DEMO_PIECES, ...examples]) {
     const plan = planPiece(piece, SHIPPED_BENCH);
     for (const step of plan.steps) if (!said.has(step.code)) said.set(step.code, stepText(step, plan, METRIC));
   }
@@ -373,6 +439,24 @@ test("the steps of the demo's pieces, each as it is first said", () => {
       "Push the wall over with the pusher: north, south, east, west, then between. Round several times, straight in and then rocking up.",
     ],
     ["set.polish", "Burnish the edge and polish."],
+    ["bridge.cut", "Cut the bridge's blank 16.0 mm long."],
+    ["bridge.form", "Form the arch, 15.00 mm inside, and file its ends to the hoop: it stands 1.20 mm over the top."],
+    [
+      "hoop.grip",
+      "Cut the opening in the bridge small, and lift the arms to the setting. Smaller than it looks right: metal that is filed off does not come back.",
+    ],
+    ["hoop.lay", "Lay the 2 strands side by side, bind them, and mark 14.00 mm at the middle."],
+    ["hoop.wrap", "Bend it round the mandrel, its ends apart."],
+    [
+      "hoop.spread",
+      "Spread the legs to 7.00 mm from outside to outside. Anneal it first; a little each side in turn, over the edge of a stake.",
+    ],
+    ["ornament.snip", "Snip 32 pieces 1.80 mm long of wire 0.80 mm thick."],
+    ["ornament.melt", "Melt them to 32 balls 1.20 mm across. Each on its own spot of a charcoal block, until it spins."],
+    [
+      "hoop.feet",
+      "File both ends, where they meet the plate at 20.2°, until the feet lie flat on it. Stand it on the plate and look along it: no light under either foot.",
+    ],
     [
       "wall.fits",
       "Try the stone in the cup: it wants 10.10 mm inside along its length. It drops to the floor and lies flat, with no more room than a hair all round.",
@@ -396,6 +480,11 @@ test("the steps of the demo's pieces, each as it is first said", () => {
       "set.curve",
       "File the wall's top to its curve: 2.76 mm at the seam, 2.69 mm at its lowest, 3.05 mm at its highest. Its template shows the height every five millimetres; lay the strip on it, or mark the heights round the wall.",
     ],
+    [
+      "hoop.drill",
+      "Drill the roots, 9.00 mm from the front to each side, 0.28 mm across. A hole at the root keeps the slit from running on as it is spread.",
+    ],
+    ["hoop.slit", "Saw down the middle to the roots, 9.00 mm each: legs 1.56 mm wide."],
     ["ornament.cut", "Cut the wire 60.95 mm long."],
     [
       "ornament.bend",
@@ -407,8 +496,6 @@ test("the steps of the demo's pieces, each as it is first said", () => {
       "Polish everything now, before it goes in. What goes in must not be polished: a polished face is worth less than a worn one.",
     ],
     ["set.burnish", "Burnish the edge; no polish, no wheel. A burnisher only, and nothing over the face."],
-    ["ornament.snip", "Snip 33 pieces of 1 notch of strip 0.32 mm by 3.20 mm."],
-    ["ornament.melt", "Melt them to 33 balls 1.10 mm across. Each on its own spot of a charcoal block, until it spins."],
     ["applied.make", "Melt the left ball, 1.80 mm across, and file a flat on it half as wide."],
     ["applied.sweat", "Sweat the left ball: melt the solder on its back first."],
     ["plate.drain", "Drill the drain, 1.00 mm across."],
@@ -417,6 +504,30 @@ test("the steps of the demo's pieces, each as it is first said", () => {
       "Twist two wires of 0.60 mm, each 33.4 mm and some to hold, to 2.8 turns in 10 mm. Anneal them first, one end in a vice, the other in a hand drill turned slowly; solder or fuse the ends so that they do not open.",
     ],
     ["ornament.try", "Slip the rope over the wall: it touches all round."],
+    ["bail.wind", "Wind the jump ring on a rod 2.40 mm across, 10.4 mm of wire, saw it through and close it; make two."],
+    ["eye.mark", "Mark the eye on the edge, 2.20 mm right of its top, and file it flat there; make two."],
+    [
+      "hang.try",
+      "Hang it by a thread: it hangs as it should, and turns to neither side; make two. A thread through the bail; a plumb line beside it tells.",
+    ],
+    ["bail.cut", "Cut the bail's blank 18.0 mm long, to its pattern."],
+    [
+      "bail.fold",
+      "Fold it over a rod 3.20 mm across until both legs meet. Anneal it first; press the legs together below the rod, not on it.",
+    ],
+    [
+      "hoop.taper",
+      "Saw and file the blank to its pattern: 5.00 mm wide at the front, 2.60 mm at the back. Its template lies along the rule, fold it at the front: both halves alike.",
+    ],
+    [
+      "hoop.twist",
+      "Twist 2 wires of 1.00 mm, each 84.0 mm and some to hold, to 3.0 turns in 10 mm, and solder them along. Anneal them first, one end in a vice, the other in a hand drill turned slowly.",
+    ],
+    ["hoop.flatten", "Roll or hammer the twist flat, to 1.20 mm."],
+    ["hoop.bore", "Bore and turn the sleeve of bog oak, 2.00 mm thick, to slide on the hoop."],
+    ["hoop.inlay", "Cut the inlay 70.3 mm long, and turn its groove 0.80 mm deep."],
+    ["join.cold", "Fix sleeve to hoop cold: glue or rivet; no heat from here on."],
+    ["bail.saw", "Saw the tube off 6.0 mm long, square."],
   ]);
 });
 

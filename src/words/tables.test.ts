@@ -67,6 +67,15 @@ test("where a number came from, what it is called, and what the schools and sour
     fibre: "fibre",
     padding: "padding",
     sawPasses: "saw through the seam",
+    openTop: "open on top",
+    openGap: "left open",
+    strandExtra: "spreading the strands",
+    slit: "spreading the legs",
+    fitting: "fitting the feet",
+    hammer: "gained by hammering",
+    drop: "both legs",
+    overChain: "over the chain",
+    ...METAL_NAMES,
     formula: "worked out",
   });
   expect(RULE_NAMES).toEqual({ "turn-in": "Turn-in", third: "A third", fixed: "House" });
@@ -79,6 +88,7 @@ test("where a number came from, what it is called, and what the schools and sour
     "3.145": "with 3.145 for pi",
     "3.15": "with 3.15 for pi",
     "3.5": "with 3.5 for pi",
+    long: "cut long, wrapped and sawn through",
     hull: "wrapped over the notch",
   });
   expect(METAL_NAMES).toEqual({
@@ -130,7 +140,7 @@ test("where a number came from, what it is called, and what the schools and sour
     "fuse-first": "fuse what can be fused, then step down",
     "seams-hard": "hard for seams, easy for the rest",
   });
-  expect(STAGE_NAMES).toEqual({ stone: "Stone", wall: "Wall", plate: "Plate", hoop: "Hoop", heats: "Heats", making: "Making" });
+  expect(STAGE_NAMES).toEqual({ stone: "Stone", wall: "Wall", plate: "Plate", hoop: "Hoop", bail: "Bail", heats: "Heats", making: "Making" });
   expect(BLANK_MARKS).toEqual({
     seam: "seam",
     end: "end",
@@ -144,6 +154,11 @@ test("where a number came from, what it is called, and what the schools and sour
     seat: "seat's floor",
     cut: "next",
     bead: "first bead",
+    back: "back of the hoop",
+    root: "root",
+    frontLeg: "front leg",
+    overChain: "over the chain",
+    backLeg: "back leg",
   });
   expect(TROUBLE_WORDS).toEqual({
     full: "Not kept: this device is full. Save a file",
@@ -189,6 +204,7 @@ test("what can hurt, and what is looked at", () => {
     "noMoreHeat = no more heat: None once the stone is in.",
     "charcoal = charcoal block: Warm it slowly, bind it with iron wire, douse it after.",
     "softStone = soft stone: Hand tools only; protect it with wax or tape.",
+    "glue = glue and resin: Ventilate, gloves, and the time its sheet asks for before it is worked.",
     "sealed = sealed hollow: It can burst in the flame: vent it.",
   ]);
   expect(Object.entries(CHECKS).map(([code, text]) => `${code} = ${text}`)).toEqual([
@@ -221,6 +237,15 @@ test("what can hurt, and what is looked at", () => {
     "hoop.size = The size is what was asked for",
     "hoop.sitsFlat = It sits without rocking, no light through",
     "mount.square = The hoop stands by itself, square both ways",
+    "feet.stand = It stands by itself on the plate, every foot flat",
+    "legs.alike = The legs are alike, side by side and end to end",
+    "edge.even = Both edges run evenly, alike left and right",
+    "bridge.meets = Both ends meet the hoop all over, no light through",
+    "sleeve.slides = It slides on with a push, no play",
+    "sleeve.tight = No gap, no play, the edges level",
+    "bail.legs = The legs lie together, the foot square",
+    "eye.seated = The bail sits flat on the edge, square to the plate",
+    "hang.straight = It hangs straight, seen from the front and from the side",
     "pickle.noIron = No iron or steel in the pot, binding wire off",
     "height.even = Even all round, past where the side leans in, not much more",
     "height.follows = It follows the side all round, past where it leans in",
@@ -272,6 +297,18 @@ test("each figure that can be looked for has its name and the stage that shows i
     "hoop.flat = Depth of the flat, hoop",
     "hoop.saddle = Depth of the saddle, hoop",
     "hoop.mass = Hoop, mass, hoop",
+    "hoop.footAngle = Foot's angle to the plate, hoop",
+    "hoop.reach = Reach of the feet, hoop",
+    "hoop.slitLoss = Lost by spreading the slit, hoop",
+    "hoop.strandExtra = Each strand is longer by, hoop",
+    "hoop.wireLength = Wire for the twist, each, hoop",
+    "hoop.inlayLength = Inlay, length, hoop",
+    "bridge.blankLength = Bridge's blank, hoop",
+    "bridge.arm = Arms of the bridge, hoop",
+    "bail.blankLength = Bail's blank, bail",
+    "bail.jumpRingLength = Jump ring's wire, bail",
+    "hang.tilt = Hangs off by, bail",
+    "piece.mass = Metal of the piece, making",
   ]);
 });
 

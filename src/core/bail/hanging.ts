@@ -32,8 +32,10 @@ export interface DrawnHang {
   readonly scale: readonly { readonly edge: Point; readonly out: Point; readonly tilt: number }[];
 }
 
-/** mm of the outline to each side of the eye that the scale goes round, how closely it is read, the degrees between its marks, and how far out it stands. */
-const SCALE = { reach: 9, places: 72, every: 2, out: 1 } as const;
+/**
+ * mm of the outline to each side of the eye that the scale goes round, how closely it is read, the degrees between its marks and to
+ * each side, and how far out it stands. */
+const SCALE = { reach: 8, places: 40, every: 2, degrees: 35, out: 1 } as const;
 
 /**
  * How a setting hangs: by one eye its balance comes to lie straight under it, by two it is pulled along the line through both.
@@ -104,22 +106,33 @@ function leftOf([x, y]: Point, [cx, cy]: Point, axis: number): number {
   return (x - cx) * ay - (y - cy) * ax;
 }
 
-/** Where round the outline the tilt is a whole mark, between places that are read. */
+/** Where round the outline the tilt is a whole mark, from the eye to both sides as far as it goes on tilting one way, and no further than is of use. */
 function scaleRound(eye: number, perimeter: number, tiltAt: (at: number) => number): { at: number; tilt: number }[] {
-  const places = Array.from({ length: SCALE.places + 1 }, (_, i) => {
-    const at = eye + (((2 * i) / SCALE.places - 1) * SCALE.reach) / perimeter;
-    return { at, tilt: tiltAt(at) };
-  });
-  return places.slice(1).flatMap((to, i) => {
-    const from = places[i]!;
-    const [low, high] = [Math.min(from.tilt, to.tilt), Math.max(from.tilt, to.tilt)];
-    if (high - low > 90) return [];
-    const first = Math.ceil(low / SCALE.every);
-    const count = Math.max(0, Math.ceil(high / SCALE.every) - first);
-    return Array.from({ length: count }, (_, n) => {
-      const tilt = (first + n) * SCALE.every;
-      return { tilt, at: from.at + ((to.at - from.at) * (tilt - from.tilt)) / (to.tilt - from.tilt) };
-    });
+  const own = tiltAt(eye);
+  const toSide = (side: 1 | -1) => {
+    const marks: { at: number; tilt: number }[] = [];
+    let [from, way] = [{ at: eye, tilt: own }, 0];
+    for (let i = 1; i <= SCALE.places; i++) {
+      const at = eye + (side * i * SCALE.reach) / SCALE.places / perimeter;
+      const to = { at, tilt: tiltAt(at) };
+      const grows = Math.sign(to.tilt - from.tilt);
+      way ||= grows;
+      if (grows !== way || Math.abs(to.tilt - own) > SCALE.degrees) break;
+      marks.push(...marksBetween(from, to));
+      from = to;
+    }
+    return marks;
+  };
+  return [...toSide(1), ...toSide(-1)];
+}
+
+function marksBetween(from: { readonly at: number; readonly tilt: number }, to: typeof from): { at: number; tilt: number }[] {
+  const [low, high] = [Math.min(from.tilt, to.tilt), Math.max(from.tilt, to.tilt)];
+  const first = Math.ceil(low / SCALE.every);
+  const count = Math.max(0, Math.ceil(high / SCALE.every) - first);
+  return Array.from({ length: count }, (_, n) => {
+    const tilt = (first + n) * SCALE.every;
+    return { tilt, at: from.at + ((to.at - from.at) * (tilt - from.tilt)) / (to.tilt - from.tilt) };
   });
 }
 

@@ -121,6 +121,19 @@ export function circle(radius: number): Curve {
   return { from: [radius, 0], strokes: [half(0), half(Math.PI)] };
 }
 
+/** Turned over in the x axis; it goes round the other way. */
+export function mirrored({ from, strokes }: Curve): Curve {
+  const over = ([x, y]: Point): Point => [x, -y];
+  return {
+    from: over(from),
+    strokes: strokes.map((stroke): Stroke => {
+      if (stroke.kind === "line") return { ...stroke, to: over(stroke.to) };
+      if (stroke.kind === "arc") return { ...stroke, y: -stroke.y, start: -stroke.start, sweep: -stroke.sweep };
+      return { kind: "bend", out: over(stroke.out), into: over(stroke.into), to: over(stroke.to) };
+    }),
+  };
+}
+
 export function polygonCurve(points: readonly Point[]): Curve {
   return { from: points[0]!, strokes: points.slice(1).map((to): Stroke => ({ kind: "line", to })) };
 }

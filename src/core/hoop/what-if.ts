@@ -1,4 +1,5 @@
 import { fibre } from "../metal/section";
+import { FORMS } from "./forms/forms";
 import { type Hoop, netLength } from "./hoop";
 
 /** What can go otherwise with a hoop, by how much its length is out (mm; below 0 it is longer), and the inside diameter that it then lands at. */
@@ -35,11 +36,12 @@ export function stretchedTo({ section }: Pick<Hoop, "section">, from: number, to
   return (section.thickness * (from + 2 * e)) / (to + 2 * e);
 }
 
-/** One more saw pass, hammered a millimetre longer, cut a millimetre short. */
+/** One more saw pass where there is a seam, hammered a millimetre longer, cut a millimetre short. */
 export function whatIfs(hoop: Hoop, inside: number): WhatIf[] {
   const net = netLength(hoop, inside).value;
   const lost = { saw: hoop.losses.kerf.value, hammered: -A_MILLIMETRE, short: A_MILLIMETRE };
-  return (["saw", "hammered", "short"] as const).map((code) => {
+  const codes = FORMS[hoop.form].seams(hoop).length > 0 ? (["saw", "hammered", "short"] as const) : (["hammered", "short"] as const);
+  return codes.map((code) => {
     const lands = insideFor(hoop, net - lost[code]);
     const isSmall = lands < inside;
     return {

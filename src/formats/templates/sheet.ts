@@ -1,9 +1,9 @@
-import { type Box, type Curve, type Stroke, boxOf } from "@/core/geometry/curve";
+import { type Box, type Curve, type Stroke, boxOf, mirrored } from "@/core/geometry/curve";
 import { type Point } from "@/core/geometry/outline";
 import { type Blank, type BlankMark } from "@/core/measure/blank";
 import { figureOf } from "@/core/measure/figure";
 import { type Mount, type Piece } from "@/core/piece/piece";
-import { type Plan, hoopIn } from "@/core/piece/plan";
+import { type Plan, bailIn, hoopIn } from "@/core/piece/plan";
 import { type Doubt, type DoubtOf, SURE } from "@/core/piece/doubt";
 import { DOUBTS } from "@/words/doubt";
 import { BLANK_MARKS } from "@/words/marks";
@@ -48,7 +48,24 @@ interface Told {
 export function templatesOf(piece: Piece, plan: Plan, units: Units, doubtOf: DoubtOf = SURE): Template[] {
   const told = { plan, units, doubtOf };
   const isOnly = piece.mounts.length === 1;
-  return [...piece.mounts.flatMap((mount) => ofMount(told, mount, isOnly ? "" : `${mount.id}-`)), ...hoopBlank(told, piece)];
+  const all = [
+    ...piece.mounts.flatMap((mount) => ofMount(told, mount, isOnly ? "" : `${mount.id}-`)),
+    ...hoopBlank(told),
+    ...bridgeBlank(told),
+    ...bailPattern(told),
+  ];
+  return piece.copies === 2 ? all.flatMap((each) => [each, mirror(each)]) : all;
+}
+
+/** The second of a pair: what is cut for it, turned over. */
+function mirror({ id, title, lines, labels, box }: Template): Template {
+  return {
+    id: `${id}-mirror`,
+    title: `${title}, the second`,
+    lines: lines.map((line) => ({ ...line, curve: mirrored(line.curve) })),
+    labels: labels.map((label) => ({ ...label, at: [label.at[0], -label.at[1]] })),
+    box: { left: box.left, right: box.right, low: -box.high, high: -box.low },
+  };
 }
 
 function ofMount(told: Told, mount: Mount, before: string): Template[] {
@@ -247,11 +264,77 @@ function ornamentTemplates({ plan, units, doubtOf }: Told, mount: Mount, before:
   });
 }
 
-function hoopBlank({ plan, units, doubtOf }: Told, { carrier }: Piece): Template[] {
+function hoopBlank({ plan, units, doubtOf }: Told): Template[] {
   const hoop = hoopIn(plan);
-  if (carrier.type !== "hoop" || !hoop) return [];
+  if (!hoop) return [];
   const { section, metal } = hoop.settled;
-  const { lines, labels } = strip(plan.drawing.laid.hoop!, section.width, null);
+  const blank = plan.drawing.laid.hoop!;
+  const { pattern } = hoop.drawn;
   const title = `Hoop's blank, ${bareIn(plan, units, doubtOf)("hoop.cutLength")} × ${showLength(section.width, "measured", units)} ${lengthUnit(units)}, ${METAL_NAMES[metal]}`;
+  const { lines, labels } = pattern ? shaped(pattern, blank) : strip(blank, section.width, null);
   return [template("hoop", title, lines, labels, doubtOf("hoop.cutLength"))];
+}
+
+/** What is cut to a shape, alike to both sides of its middle, with its marks. */
+function shaped(pattern: readonly Point[], blank: Blank): { lines: TemplateLine[]; labels: TemplateLabel[] } {
+  const side = (by: number) => pattern.map(([along, wide]): Point => [along, (by * wide) / 2]);
+  const widest = Math.max(...pattern.map(([, wide]) => wide));
+  return {
+    lines: [
+      { curve: through([...side(-1), ...side(1).reverse()]), isClosed: true, kind: "cut" },
+      ...blank.marks
+        .filter(({ at }) => at > EDGE && at < blank.length - EDGE)
+        .map(({ at }): TemplateLine => ({
+          curve: through([
+            [at, -widest / 2],
+            [at, widest / 2],
+          ]),
+          isClosed: false,
+          kind: "mark",
+        })),
+    ],
+    labels: apart(blank.marks).map(({ at, code }) => ({
+      at: [at + 0.4, -widest / 2 - TEXT - 0.4],
+      text: BLANK_MARKS[code],
+      size: TEXT,
+      isMiddle: false,
+    })),
+  };
+}
+
+function bridgeBlank({ plan, units, doubtOf }: Told): Template[] {
+  const hoop = hoopIn(plan);
+  const key = "bridge.blankLength";
+  if (!hoop || !(key in plan.figures)) return [];
+  const { bridge, section } = hoop.settled;
+  const length = figureOf(plan.figures, key).value;
+  const blank: Blank = { length, losses: [], gathers: [], marks: [] };
+  const { lines, labels } = strip(blank, section.width, null);
+  return [
+    template(
+      "bridge",
+      `Bridge, ${bareIn(plan, units, doubtOf)(key)} × ${showLength(section.width, "measured", units)} ${lengthUnit(units)}, ${METAL_NAMES[bridge.metal]} ${showLength(bridge.thickness, "measured", units)}`,
+      lines,
+      labels,
+      doubtOf(key),
+    ),
+  ];
+}
+
+/** A folded bail's pattern; what else something hangs by is cut to length. */
+function bailPattern({ plan, units, doubtOf }: Told): Template[] {
+  const bail = bailIn(plan);
+  const key = "bail.blankLength";
+  if (!bail || bail.settled.style !== "folded") return [];
+  const { metal, thickness, widest } = bail.settled;
+  const { lines, labels } = shaped(bail.drawn.pattern, plan.drawing.laid.bail!);
+  return [
+    template(
+      "bail",
+      `Bail, ${bareIn(plan, units, doubtOf)(key)} × ${showLength(widest.value, "measured", units)} ${lengthUnit(units)}, ${METAL_NAMES[metal]} ${showLength(thickness, "measured", units)}`,
+      lines,
+      labels,
+      doubtOf(key),
+    ),
+  ];
 }

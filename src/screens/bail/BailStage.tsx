@@ -68,7 +68,7 @@ export function BailStage({ mount: id }: { readonly mount: string }) {
             beyond={view.beyond}
             names={BLANK_MARKS}
             units={units}
-            edge={bail.drawn.pattern}
+            pattern={bail.drawn.pattern}
           />
         </>
       }

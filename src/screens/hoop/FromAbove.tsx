@@ -45,6 +45,17 @@ export function FromAbove({ mount, hoop, box }: Props) {
           <Shape curve={plan.plateEdge} fill="#dfe5e7" stroke="#6f7a7e" lights="plate" />
           <Shape curve={plan.stone} fill={`url(#stone-${mount.id})`} stroke="#00000044" lights="stone" />
         </g>
+        {hoop.legs.map(({ middle, width }, i) => (
+          <Shape
+            key={i}
+            points={strip(middle, width)}
+            fill="none"
+            stroke="#39444a"
+            strokeWidth={0.9}
+            strokeDasharray="4 3"
+            pointerEvents="none"
+          />
+        ))}
         <DragHandle
           label={`Turn of ${mount.id} on the hoop`}
           now={turn}

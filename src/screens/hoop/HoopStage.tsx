@@ -62,18 +62,25 @@ export function HoopStage({ mount: id }: { readonly mount: string }) {
                 {view.seat.text}
               </Answer>
             </FigureButton>
+            {view.also.map(({ figure, name, lead, text }) => (
+              <FigureButton key={figure} figure={figure} name={name}>
+                <Answer lead={lead} unit={unit}>
+                  {text}
+                </Answer>
+              </FigureButton>
+            ))}
             <FigureButton figure="hoop.lostPerMillimetre" name="Lost for each millimetre" className="text-[13px] text-soft">
               {view.lost}
             </FigureButton>
           </Answers>
           <Rule
             blank={plan.drawing.laid.hoop!}
-            height={hoop.stock.width}
+            height={Math.max(hoop.stock.width, hoop.stock.backWidth ?? 0)}
             cut={ifSure(doubtOf("hoop.cutLength"), `cut ${view.cut}`)}
             beyond="wire goes on"
             names={BLANK_MARKS}
             units={units}
-            edge={planned.drawn.pattern}
+            pattern={planned.drawn.pattern}
           />
           <p className="narrow flex flex-wrap gap-x-4 text-[12px] text-soft" aria-label="What if">
             {[...(doubtOf("hoop.cutLength") ? [] : [...view.whatIfs, ...view.schools])].map((text) => (

@@ -33,6 +33,10 @@ export function hoopView(plan: Plan, mount: string, system: SizeSystem, units: U
       cut.schools
         ?.filter(({ rule }) => rule === "long")
         .map(({ value }) => `cut long, wrapped and sawn through: ${withUnit(value, "blank", units)}`) ?? [],
+    also: ALSO.flatMap(({ key, ...each }) => {
+      const found = plan.figures[key];
+      return found ? [{ ...each, figure: key, text: showLength(found.value, "blank", units) }] : [];
+    }),
     lost: eachLost(system, asked, figure("lostPerMillimetre").value, units),
     conversions: SHOWN.map((each) => ({ system: each, name: SYSTEM_NAMES[each], text: sizeText(each, asked) ?? "—" })),
     sum: sumParts(
@@ -56,6 +60,13 @@ export function hoopView(plan: Plan, mount: string, system: SizeSystem, units: U
     mass: `${figure("mass").value.toFixed(2)} g`,
   };
 }
+
+/** What else is cut for a hoop, where it has it. */
+const ALSO = [
+  { key: "hoop.wireLength", name: "Wire for the twist, each", lead: "each wire" },
+  { key: "bridge.blankLength", name: "Bridge's blank", lead: "bridge" },
+  { key: "hoop.inlayLength", name: "Inlay", lead: "inlay" },
+] as const;
 
 /** What it lands at, in the maker's system, and what stretching it back would leave. */
 function whatIf({ code, inside, left, isFar }: WhatIf, system: SizeSystem, thickness: number, wideBand: number, units: Units): string {

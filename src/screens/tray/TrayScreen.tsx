@@ -4,6 +4,7 @@ import { useRouter } from "next/navigation";
 import { Suspense, lazy, useCallback, useDeferredValue, useMemo, useState } from "react";
 import { UNMEASURED, UNMEASURED_FIELDS, newPiece } from "@/core/piece/new-piece";
 import { type Piece } from "@/core/piece/piece";
+import { type Example } from "@demo/examples";
 import { type PieceRecord } from "@/store/keeper";
 import { FindButton } from "@/ui/Find";
 import { NavBar } from "@/ui/NavBar";
@@ -21,6 +22,13 @@ import { KeepError } from "@/store/keeper";
 import { counted } from "@/words/names";
 import { type Stepped } from "./PieceList";
 
+/** What a new piece of each kind is called until it has a name. */
+const NEW: Readonly<Record<Piece["kind"], { readonly id: string; readonly name: string }>> = {
+  ring: { id: "new-ring", name: "New ring" },
+  pendant: { id: "new-pendant", name: "New pendant" },
+  earrings: { id: "new-earrings", name: "New earrings" },
+};
+const NewPieceDialog = lazy(() => import("./NewPieceDialog").then((each) => ({ default: each.NewPieceDialog })));
 const FirstStone = lazy(() => import("./FirstStone").then(({ FirstStone }) => ({ default: FirstStone })));
 /** The list stands first, the drawing a moment later. */
 const NONE: readonly PieceRecord[] = [];
@@ -59,7 +67,21 @@ export function TrayScreen() {
       await tray.setDeleted([id], true);
       say(`Deleted: ${name}`, { name: "Put back", run: () => void act(() => tray.setDeleted([id], false)) });
     });
-  const addNew = () => void add(newPiece(tray.idFor("new-ring"), "New ring", bench, UNMEASURED), UNMEASURED_FIELDS);
+  const [isAsking, ask] = useState(false);
+  const addNew = () => ask(true);
+  const addKind = (kind: Piece["kind"]) => {
+    ask(false);
+    const { id, name } = NEW[kind];
+    void add(newPiece(tray.idFor(id), name, bench, UNMEASURED, kind), UNMEASURED_FIELDS[kind]);
+  };
+  const addExample = (example: Example) => {
+    ask(false);
+    void act(async () => {
+      const { examplePiece } = await import("@demo/examples");
+      const id = await tray.add(examplePiece(example, tray.idFor("example"), bench));
+      router.push(`/pieces/${id}/${example.kind === "ring" ? "hoop" : "bail"}`);
+    });
+  };
   const [stepped, setStepped] = useState<Stepped | null>(null);
   const step = (by: 1 | -1) => {
     const next = pieces[pieces.findIndex(({ id }) => id === chosen?.id) + by];
@@ -103,6 +125,11 @@ export function TrayScreen() {
           New piece <kbd className="key max-lg:hidden">N</kbd>
         </button>
       </NavBar>
+      {isAsking && (
+        <Suspense>
+          <NewPieceDialog onClose={() => ask(false)} onNew={addKind} onExample={addExample} />
+        </Suspense>
+      )}
       {pieces.length === 0 ? (
         <Suspense>
           <FirstStone onDemo={() => void layDemo()} />

@@ -2,7 +2,8 @@ import { figureOf } from "@/core/measure/figure";
 import { type DoubtOf } from "@/core/piece/doubt";
 import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
-import { type Plan } from "@/core/piece/plan";
+import { type Plan, bailIn } from "@/core/piece/plan";
+import { hangsText } from "@/words/hang";
 import { type Curve, boxOf } from "@/core/geometry/curve";
 import { type Point } from "@/core/geometry/outline";
 import { DOUBTS } from "@/words/doubt";
@@ -54,12 +55,27 @@ export function rowOf(piece: Piece, plan: Plan, make: Make | undefined, units: U
             `blank ${showLength(value("hoop.cutLength"), "blank", units)}`,
             `${FORM_NAMES[carrier.form]}, ${SECTION_NAMES[carrier.stock.section]}`,
           ])
-        : ["no hoop", stone.name ?? ""],
+        : (bailCell(plan, id, units, sure) ?? ["no carrier", stone.name ?? ""]),
     heats: heatsCell(plan),
     next: nextStep(plan, make, units, doubtOf),
     level: gravest?.level === "error" ? "error" : gravest ? "warning" : null,
     finding: gravest ? sayFinding(gravest, plan, units).what : null,
   };
+}
+
+/** What a setting hangs by, and how it hangs; null where it does not. */
+function bailCell(
+  plan: Plan,
+  mount: string,
+  units: Units,
+  sure: (key: string, cell: readonly [string, string]) => readonly [string, string],
+): readonly [string, string] | null {
+  const bail = bailIn(plan);
+  const hang = bail?.drawn.hangs.find((each) => each.mount === mount);
+  if (!bail || !hang) return null;
+  const key = bail.settled.style === "ring" ? "bail.jumpRingLength" : "bail.blankLength";
+  const cut = showLength(figureOf(plan.figures, key).value, "blank", units);
+  return sure("hang.tilt", [`${bail.settled.style === "ring" ? "ring" : "bail"} ${cut}`, hangsText(hang.tilt)]);
 }
 
 /** A piece's stone and size, which need no plan. */
