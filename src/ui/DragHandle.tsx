@@ -3,6 +3,7 @@
 import { type KeyboardEvent, type PointerEvent, type ReactNode } from "react";
 import { type Point } from "@/core/geometry/outline";
 import { pointUnder } from "./Drawing";
+import { type Session } from "@/store/session";
 import { useLit } from "./lit";
 import { useSession } from "./session";
 
@@ -19,6 +20,13 @@ interface Props {
   /** Takes one press of an arrow key, on (1) or back (-1). Returns the same. */
   readonly onStep: (by: 1 | -1) => string | null;
   readonly children: (isLit: boolean) => ReactNode;
+}
+
+/** Begins a drag: a field that is left by it closes its own step of undo first, so that it does not end the hold. */
+export function takeHold(event: PointerEvent<SVGGElement>, session: Pick<Session, "hold">): void {
+  event.currentTarget.focus();
+  event.currentTarget.setPointerCapture(event.pointerId);
+  session.hold();
 }
 
 const ON: readonly string[] = ["ArrowLeft", "ArrowUp"];
@@ -48,12 +56,9 @@ export function DragHandle({ label, now, most, told, isUpright = false, lights, 
       aria-valuemax={most}
       aria-valuetext={told}
       aria-orientation={isUpright ? "vertical" : "horizontal"}
-      className={`touch-none outline-offset-4 ${isUpright ? "cursor-ns-resize" : "cursor-grab"}`}
+      className={`touch-none ${isUpright ? "cursor-ns-resize" : "cursor-grab"}`}
       {...handlers}
-      onPointerDown={(event) => {
-        event.currentTarget.setPointerCapture(event.pointerId);
-        session.hold();
-      }}
+      onPointerDown={(event) => takeHold(event, session)}
       onPointerMove={onPointerMove}
       onLostPointerCapture={() => session.commit()}
       onKeyDown={onKeyDown}

@@ -179,8 +179,9 @@ export function Knob({ at: [x, y], isLit = false }: { readonly at: Point; readon
   return (
     <>
       <path {...dot} stroke="transparent" strokeWidth={44} className="hidden pointer-coarse:block" />
-      <path {...dot} stroke="#0b5d66" strokeWidth={isLit ? 16 : 13} />
-      <path {...dot} stroke="#fff" strokeWidth={8.5} />
+      <path {...dot} stroke="transparent" strokeWidth={26} className="knob-ring" />
+      <path {...dot} style={{ stroke: "#0b5d66", strokeWidth: isLit ? 16 : 13 }} />
+      <path {...dot} style={{ stroke: "#fff", strokeWidth: 8.5 }} />
     </>
   );
 }

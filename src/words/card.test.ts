@@ -67,7 +67,7 @@ test("what nobody measured is left blank on the card, and what rests on it: the 
     [undefined, true],
     [undefined, false],
     [undefined, false],
-    ...Array(4).fill(["not measured yet", false]),
+    ...Array.from({ length: 4 }, () => ["not measured yet", false]),
   ]);
   const steps = plan(tern).steps.map((step) => stepText(step, plan(tern), METRIC, noSize));
   expect(steps.filter((text) => text.includes("______")).map((text) => text.split(".")[0])).toEqual([

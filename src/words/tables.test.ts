@@ -140,7 +140,15 @@ test("where a number came from, what it is called, and what the schools and sour
     "fuse-first": "fuse what can be fused, then step down",
     "seams-hard": "hard for seams, easy for the rest",
   });
-  expect(STAGE_NAMES).toEqual({ stone: "Stone", wall: "Wall", plate: "Plate", hoop: "Hoop", bail: "Bail", heats: "Heats", making: "Making" });
+  expect(STAGE_NAMES).toEqual({
+    stone: "Stone",
+    wall: "Wall",
+    plate: "Plate",
+    hoop: "Hoop",
+    bail: "Bail",
+    heats: "Heats",
+    making: "Making",
+  });
   expect(BLANK_MARKS).toEqual({
     seam: "seam",
     end: "end",

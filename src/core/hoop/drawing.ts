@@ -25,6 +25,8 @@ export interface HoopDrawing {
   /** Of its metal, and of all that is round it. */
   readonly metal: number;
   readonly outside: number;
+  /** How deep a strip is let in from the outside; 0 where there is none. */
+  readonly inlay: number;
   readonly fibre: number;
   readonly opening: Opening | null;
   /** What of it is seen along the finger: its line, or where it is closed that of its outside and of its inside. */
@@ -53,6 +55,7 @@ export function drawHoop(hoop: Hoop, plan: HoopPlan, bases: readonly Base[]): Ho
     inside,
     metal,
     outside: metal + sleeve,
+    inlay: hoop.works.sleeve?.inlay?.depth ?? 0,
     fibre: inside + distance,
     opening: FORMS[hoop.form].opening(hoop, diameter),
     arch: plan.arch,

@@ -57,7 +57,7 @@ export function BailDrawing({ size, piece, mount, view }: Props) {
     scale: scaleFor(wide, up + down, room.width, room.height),
     reaches,
     up,
-    turns: all.map(({ hang }) => turnOf(hang)),
+    lies: all.map(({ hang }) => ({ turn: turnOf(hang), origin: hang.eyes[0]!.pivot })),
   });
   const { scale } = frame;
   const k = scale.perMm;
@@ -68,7 +68,7 @@ export function BailDrawing({ size, piece, mount, view }: Props) {
     const held = reaches.map((own, j) => frame.reaches[j] ?? own);
     const before = held.slice(0, i).reduce((sum, { left, right }) => sum + left + right + APART, 0);
     const x = start + (before + held[i]!.left) * k;
-    return { ...each, x, turn: frame.turns[i] ?? turnOf(each.hang) };
+    return { ...each, x, ...(frame.lies[i] ?? { turn: turnOf(each.hang), origin: each.hang.eyes[0]!.pivot }) };
   });
   const shown = lie.find(({ hang, isMirror }) => hang.mount === mount && !isMirror)!;
   return (
@@ -82,11 +82,11 @@ export function BailDrawing({ size, piece, mount, view }: Props) {
       <Word x={14} y={24}>
         As it hangs, {scaleText(scale)}
       </Word>
-      {lie.map(({ hang, isMirror, x, turn }) => (
+      {lie.map(({ hang, isMirror, x, turn, origin }) => (
         <g key={`${hang.mount}${isMirror}`}>
           <Millimetres x={x} y={y} scale={scale}>
             <g transform={isMirror ? "scale(-1 1)" : ""}>
-              <g transform={`rotate(${turn}) translate(${-hang.eyes[0]!.pivot[0]} ${-hang.eyes[0]!.pivot[1]})`}>
+              <g transform={`rotate(${turn}) translate(${-origin[0]} ${-origin[1]})`}>
                 <HangingSetting hang={hang} drawn={drawn} mount={hang.mount} isShown={hang.mount === mount && !isMirror} />
               </g>
             </g>
@@ -207,9 +207,13 @@ function closed(points: readonly Point[]): Point[] {
   return [...points, points[0]!];
 }
 
-/** Degrees of tilt along the edge; every tenth is told. */
+/** Room that a number of degrees wants along the edge (mm). */
+const NUMBER_ROOM = 1.4;
+
+/** Degrees of tilt along the edge; every tenth is told where there is room, else every twentieth or thirtieth. */
 function TiltScale({ hang }: { readonly hang: DrawnHang }) {
   const turn = turnOf(hang);
+  const told = [10, 20].find((step) => step / hang.perMillimetre > NUMBER_ROOM) ?? 30;
   return (
     <g pointerEvents="none">
       {hang.scale.map(({ edge: [x, y], out: [ox, oy], tilt }) => {
@@ -226,7 +230,7 @@ function TiltScale({ hang }: { readonly hang: DrawnHang }) {
               strokeWidth={tilt % 10 === 0 ? 1.4 : 0.8}
               vectorEffect="non-scaling-stroke"
             />
-            {tilt % 10 === 0 && (
+            {tilt % told === 0 && (
               <text
                 transform={`translate(${tx} ${ty}) rotate(${-turn}) scale(1 -1)`}
                 fontSize={0.95}
@@ -270,7 +274,7 @@ function EyeHandle({ hang, mount }: { readonly hang: DrawnHang; readonly mount: 
 }
 
 interface PlumbProps {
-  readonly lie: Hanging & { readonly x: number; readonly turn: number };
+  readonly lie: Hanging & { readonly x: number; readonly turn: number; readonly origin: Point };
   readonly y: number;
   readonly scale: Scale;
   readonly down: number;
@@ -280,13 +284,15 @@ interface PlumbProps {
 }
 
 /** The plumb line from the eye, where it balances, and the line that should lie along it. */
-function Plumb({ lie: { hang, x, turn }, y, scale, down, view, isWorded, isSingle }: PlumbProps) {
+function Plumb({ lie: { hang, x: ox, turn, origin }, y: oy, scale, down, view, isWorded, isSingle }: PlumbProps) {
   const k = scale.perMm;
   const angle = (turn * Math.PI) / 180;
   const place = ([px, py]: Point): Point => {
-    const [dx, dy] = [px - hang.eyes[0]!.pivot[0], py - hang.eyes[0]!.pivot[1]];
-    return [x + (dx * Math.cos(angle) - dy * Math.sin(angle)) * k, y - (dx * Math.sin(angle) + dy * Math.cos(angle)) * k];
+    const [dx, dy] = [px - origin[0], py - origin[1]];
+    return [ox + (dx * Math.cos(angle) - dy * Math.sin(angle)) * k, oy - (dx * Math.sin(angle) + dy * Math.cos(angle)) * k];
   };
+  const [x, y] = place(hang.eyes[0]!.pivot);
+  const plumb = ((turnOf(hang) - turn) * Math.PI) / 180;
   const [bx, by] = place(hang.balance);
   const way = angle + (hang.axis * Math.PI) / 180;
   const long = down * k;
@@ -294,8 +300,10 @@ function Plumb({ lie: { hang, x, turn }, y, scale, down, view, isWorded, isSingl
   const isCrooked = !view.isStraight;
   return (
     <g pointerEvents="none">
-      <line x1={x} x2={x} y1={y} y2={y + long} stroke="#1b2225" strokeWidth={1.2} />
-      <path d={`M${x} ${y + long}l-4 6 4 16 4 -16z`} fill="#8d989c" stroke="#39444a" />
+      <g transform={`rotate(${(plumb * 180) / Math.PI} ${x} ${y})`}>
+        <line x1={x} x2={x} y1={y} y2={y + long} stroke="#1b2225" strokeWidth={1.2} />
+        <path d={`M${x} ${y + long}l-4 6 4 16 4 -16z`} fill="#8d989c" stroke="#39444a" />
+      </g>
       {isCrooked && <line x1={x} x2={ax} y1={y} y2={ay} stroke="#0b5d66" strokeDasharray="5 4" />}
       <circle cx={bx} cy={by} r={8} fill="#fff" stroke="#1b2225" strokeWidth={1.6} />
       <path d={`M${bx} ${by}V${by - 8}A8 8 0 0 1 ${bx + 8} ${by}ZM${bx} ${by}V${by + 8}A8 8 0 0 1 ${bx - 8} ${by}Z`} fill="#1b2225" />

@@ -21,6 +21,7 @@ import { BLANK_MARKS } from "@/words/marks";
 import { METAL_NAMES, capital } from "@/words/names";
 import { degrees, lengthUnit, showLength, showTemperature } from "@/words/show";
 import { AppliedList } from "../applied/AppliedList";
+import { SettingsList } from "../settings/SettingsList";
 import { BailDrawing } from "./BailDrawing";
 import { WhereItLies } from "./WhereItLies";
 import { axisField, bailField, bailOptional, eyeField, hungOf, putEye, ringField } from "./fields";
@@ -211,6 +212,7 @@ function BailMeasures({ piece, mount, view }: MeasuresProps) {
         />
       )}
       <WhereItLies hang={hang} />
+      <SettingsList mount={mount} />
       <AppliedList on={plan.settled.mounts[mount]!.back.kind === "plate" ? `${mount}.plate` : `${mount}.wall`} />
     </>
   );

@@ -25,7 +25,7 @@ export function bailView(plan: Plan, mount: string, units: Units) {
     hangsBy,
     isStraight,
     side: hang.straight ? sideText(hang.straight.along) : "",
-    swings: `swings to the ${hang.tilt > 0 ? "right" : "left"}`,
+    swings: `swings to the ${hang.tilt > 0 ? "left" : "right"}`,
     sum:
       cut.terms.length > 1
         ? sumParts(

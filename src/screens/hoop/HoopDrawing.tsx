@@ -125,7 +125,7 @@ export function HoopDrawing({ size, piece, mount, view }: Props) {
 
 /** What is metal of it, what is round it, and the line its length is counted along. */
 function Ring({ hoop }: { readonly hoop: Drawn }) {
-  const { body, arch, opening, metal, outside } = hoop;
+  const { body, arch, opening, metal, outside, inlay } = hoop;
   const closed = body.map((points) => `M${points.map(([px, py]) => `${px.toFixed(3)} ${py.toFixed(3)}`).join("L")}Z`).join("");
   const open = opening ? opening.half : 0;
   const middle = opening?.at === "back" ? Math.PI : 0;
@@ -143,6 +143,9 @@ function Ring({ hoop }: { readonly hoop: Drawn }) {
           stroke="#6b4f2e"
           vectorEffect="non-scaling-stroke"
         />
+      )}
+      {inlay > 0 && (
+        <path d={`${circle(outside)}${circle(outside - inlay)}`} fillRule="evenodd" vectorEffect="non-scaling-stroke" {...METAL} />
       )}
       <path d={closed} fillRule="evenodd" vectorEffect="non-scaling-stroke" {...METAL} />
       <Shape points={fibre} open fill="none" stroke="#0b5d66" strokeWidth={1.4} strokeDasharray="5 4" />

@@ -3,6 +3,7 @@
 import { type Draft as Editable } from "immer";
 import { type HoopForm, type LengthRule } from "@/core/hoop/hoop";
 import { type WorkName } from "@/core/hoop/works/work";
+import { hoopParts } from "@/core/hoop/works/strands";
 import { WORK_NAMES, clashesOf } from "@/core/hoop/works/works";
 import { type SizeSystem, sizeText } from "@/core/hoop/sizes";
 import { METALS, type Metal } from "@/core/metal/metals";
@@ -27,6 +28,7 @@ import { BLANK_MARKS } from "@/words/marks";
 import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SYSTEM_NAMES, capital, lengthRuleName } from "@/words/names";
 import { degrees, lengthUnit, showLength, showTemperature } from "@/words/show";
 import { SOURCE_NAMES } from "@/words/terms";
+import { SettingsList } from "../settings/SettingsList";
 import { HoopDrawing } from "./HoopDrawing";
 import { hoopLossField, hoopOf, isEven, optionalField, partField, placeField, sawPassesField, sizeField, stockField } from "./fields";
 import { WORK_SCREENS, clearWorks } from "./works";
@@ -283,7 +285,8 @@ function HoopMeasures({ hoop, view, mount }: MeasuresProps) {
       <p className="narrow pt-1 text-[11.5px] text-soft">
         {capital(SOURCE_NAMES[settled.losses.squaring.from])}. {capital(FORM_NAMES[hoop.form])}, {view.mass}.
       </p>
-      <AppliedList on="hoop" />
+      <SettingsList mount={mount} />
+      <AppliedList on={hoopParts(settled)[0]!} />
     </>
   );
 }

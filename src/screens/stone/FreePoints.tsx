@@ -5,6 +5,7 @@ import { type Point } from "@/core/geometry/outline";
 import { type Mount } from "@/core/piece/piece";
 import { moved, withPointNear, without } from "@/core/stone/free-edit";
 import { type Free } from "@/core/stone/shapes/free";
+import { takeHold } from "@/ui/DragHandle";
 import { Knob, pointUnder } from "@/ui/Drawing";
 import { useSession } from "@/ui/session";
 import { pointsKey, stoneOf } from "./fields";
@@ -66,11 +67,8 @@ export function FreePoints({ mount, shape }: Props) {
       role="button"
       tabIndex={0}
       aria-label={`Point ${i + 1} at ${x.toFixed(2)}, ${y.toFixed(2)}`}
-      className="cursor-move touch-none outline-offset-4"
-      onPointerDown={(event) => {
-        event.currentTarget.setPointerCapture(event.pointerId);
-        session.hold();
-      }}
+      className="cursor-move touch-none"
+      onPointerDown={(event) => takeHold(event, session)}
       onPointerMove={(event) => onPointerMove(event, i)}
       onLostPointerCapture={() => session.commit()}
       onKeyDown={(event) => onKeyDown(event, i)}

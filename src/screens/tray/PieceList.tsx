@@ -34,7 +34,7 @@ const ROW = 59;
 /** Rows made beyond those in view, so that the next one stands there for the arrow keys. */
 const BEYOND = 6;
 
-const HEADS = ["Piece", "Strip", "Plate", "Hoop", "Heats", "Next"] as const;
+const HEADS = ["Piece", "Strip", "Plate", "Hoop or bail", "Heats", "Next"] as const;
 
 /** Of the columns, in percent: they stay where they are whatever stands in them. */
 const WIDTHS = [29, 13, 12, 24, 10, 12] as const;

@@ -1,0 +1,34 @@
+import { type Draft as Editable } from "immer";
+import { type Piece } from "@/core/piece/piece";
+
+/** The eye of a setting that nobody has placed: opposite the point. */
+const TOP = 0.5;
+
+/** Sets one more stone, alike to one that is there; on a hoop so many mm further round. Returns its id. */
+export function addSetting(piece: Editable<Piece>, like: string, along: number): string {
+  const ids = piece.mounts.map(({ id }) => id);
+  const id = Array.from({ length: ids.length + 1 }, (_, i) => `m${i + 1}`).find((each) => !ids.includes(each))!;
+  const from = piece.mounts.find((mount) => mount.id === like)!;
+  const copy = JSON.parse(JSON.stringify(from)) as typeof from;
+  piece.mounts.push({ ...copy, id, ...(piece.carrier.type === "hoop" && { place: { ...copy.place, along } }) });
+  const { carrier } = piece;
+  if (carrier.type === "bail" || carrier.type === "jump-ring") {
+    const at = carrier.eye?.at ?? TOP;
+    carrier.eyes = [...(carrier.eyes ?? ids.map((mount) => ({ mount, at }))), { mount: id, at }];
+    delete carrier.eye;
+  }
+  if (piece.kind === "earrings") piece.copies = 1;
+  return id;
+}
+
+/** Takes a setting away, with its eye. */
+export function removeSetting(piece: Editable<Piece>, id: string): void {
+  piece.mounts = piece.mounts.filter((mount) => mount.id !== id);
+  const { carrier } = piece;
+  if ((carrier.type !== "bail" && carrier.type !== "jump-ring") || !carrier.eyes) return;
+  carrier.eyes = carrier.eyes.filter(({ mount }) => mount !== id);
+  const [only] = carrier.eyes;
+  if (carrier.eyes.length !== 1 || !only) return;
+  carrier.eye = { at: only.at };
+  delete carrier.eyes;
+}
