@@ -91,7 +91,7 @@ async function keystrokes(browser: Browser, address: string): Promise<void> {
 
 const MOVES = 120;
 
-/** A point of the free-form, and the end of a rope's stretch, dragged round a small circle, a move for each frame: how long the frames take. */
+/** A point of the free-form, the end of a rope's stretch, and a pendant's eye, dragged round a small circle, a move for each frame: how long the frames take. */
 async function draggedPoint(browser: Browser, address: string): Promise<void> {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(`${address}/pieces/strand-ring/stone`);
@@ -99,6 +99,8 @@ async function draggedPoint(browser: Browser, address: string): Promise<void> {
   await page.goto(`${address}/pieces/turnstone-ring/plate`);
   await page.getByRole("button", { name: /^Rope 2/ }).click();
   await dragged(page, page.getByRole("slider", { name: "Rope, stretch 1, end" }), "dragging a stretch's end");
+  await page.goto(`${address}/pieces/limpet-pendant/bail`);
+  await dragged(page, page.getByRole("slider", { name: "Eye along the edge" }), "dragging the eye");
   await page.close();
 }
 

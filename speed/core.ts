@@ -47,6 +47,19 @@ row("planPiece, Tern ring", planning, "ms", `${(planning / loop).toFixed(1)} loo
 const laden = median(() => planPiece(demoPiece("turnstone-ring"), SHIPPED_BENCH), 300);
 row("planPiece, beads and rope on one band", laden, "ms", `${(laden / planning).toFixed(1)} Tern plans; target under 4`);
 
+const [front, side] = demoPiece("redshank-ring").mounts as [Mount, Mount];
+const three: Piece = { ...demoPiece("redshank-ring"), mounts: [front, side, { ...side, id: "m3", place: { along: -12 } }] };
+const carried = median(() => planPiece(three, SHIPPED_BENCH), 120);
+row(
+  "planPiece, three mounts on one hoop",
+  carried,
+  "ms",
+  `${three.mounts.length} stones, ${(carried / planning).toFixed(1)} Tern plans; target under 10`,
+);
+const hung = demoPiece("limpet-pendant");
+const hanging = median(() => planPiece({ ...hung, carrier: { ...hung.carrier } }, SHIPPED_BENCH), 300);
+row("planPiece, a pendant and how it hangs", hanging, "ms", `${(hanging / planning).toFixed(1)} Tern plans`);
+
 const sheet = templatesOf(demoPiece("turnstone-ring"), planPiece(demoPiece("turnstone-ring"), SHIPPED_BENCH), METRIC);
 const started = performance.now();
 await templatesPdf(sheet, { name: "Turnstone ring", revision: "revision 1", paper: "a4" });

@@ -52,7 +52,7 @@ export function BailDrawing({ size, piece, mount, view }: Props) {
   const wide = reaches.reduce((sum, { left, right }) => sum + left + right, 0) + APART * (all.length - 1);
   const up = Math.max(...reaches.map((each) => each.up));
   const down = Math.max(...reaches.map((each) => each.down)) + MARGIN;
-  const room = { width: (isNarrow ? size.width : size.width * SHARE) - (isNarrow ? 40 : 150), height: size.height - (isNarrow ? 200 : 80) };
+  const room = { width: (isNarrow ? size.width : size.width * SHARE) - (isNarrow ? 40 : 150), height: size.height - (isNarrow ? 120 : 80) };
   const frame = useWhileHeld({
     scale: scaleFor(wide, up + down, room.width, room.height),
     reaches,
