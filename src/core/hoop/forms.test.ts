@@ -99,6 +99,12 @@ test("a slit loses what its legs go aside, nothing where they do not, and has a 
     9.25,
     Number((value(plan, "hoop.netLength") - 9 + 0.25).toFixed(3)),
   ]);
+  const closed = planned({ form: "closed", stock: band, slit });
+  const middle = 0.25 + value(closed, "hoop.netLength") / 2;
+  expect(closed.drawing.laid.hoop!.marks.filter(({ code }) => code === "root").map(({ at }) => at - middle)).toEqual(
+    [-9, 9].map((mm) => expect.closeTo(mm, 9) as number),
+  );
+  expect(closed.joints.at(-1)!.parts).toEqual(["m1.plate", "hoop"]);
   fc.assert(
     fc.property(fc.double({ min: 2, max: 20, noNaN: true }), fc.double({ min: 0.1, max: 2, noNaN: true }), (length, kerf) => {
       expect(value(planned({ form: "open", stock: band, slit: { length, kerf, spread: 3.4 } }), "hoop.slitLoss")).toBeCloseTo(0, 9);
@@ -260,6 +266,9 @@ test("what cannot be built together is refused by name, and what can be is plann
     faults({ stock: band, slit, strands }),
   ]).toEqual([["/carrier/slit: cannot-go-with"], ["/carrier/strands: cannot-go-with"]]);
   expect(faults({ form: "open", sleeve: { thickness: 2 } })).toEqual(["/carrier/sleeve: cannot-go-with"]);
+  expect(faults({ form: "adjustable", stock: round, strands: { count: 2, soldered: 9, spread: 6 } })).toEqual([
+    "/carrier/strands/soldered: cannot-go-with",
+  ]);
   for (const form of ["closed", "closed-flat", "open", "adjustable"] as const) {
     expect([faults({ form, stock: band, slit }), faults({ form, stock: round, strands })]).toEqual([[], []]);
     expect(codes(planned({ form, stock: band, slit }))).not.toContain("heats.not-found");

@@ -139,9 +139,10 @@ export function planHoop(hoop: Hoop, bases: readonly Base[]): HoopPlan {
 /** The blank as it is cut, from its end. */
 function layHoop(hoop: Hoop, net: number, cut: number): Blank {
   const lead = hoop.losses.squaring.value / 2;
+  const marks = FORMS[hoop.form].marks(hoop, net);
   return layBlank(net, lead, cut - net - lead, [
-    ...FORMS[hoop.form].marks(hoop, net),
-    ...eachWork(hoop.works, (kind, asked) => kind.marks?.(asked, net)).flat(),
+    ...marks,
+    ...eachWork(hoop.works, (kind, asked) => kind.marks?.(asked, net, marks.find(({ code }) => code === "front")?.at ?? 0)).flat(),
   ]);
 }
 

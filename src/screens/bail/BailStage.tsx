@@ -24,7 +24,7 @@ import { AppliedList } from "../applied/AppliedList";
 import { SettingsList } from "../settings/SettingsList";
 import { BailDrawing } from "./BailDrawing";
 import { WhereItLies } from "./WhereItLies";
-import { axisField, bailField, bailOptional, eyeField, hungOf, putEye, ringField } from "./fields";
+import { axisField, bailField, bailOptional, eyeField, hungOf, putEye, putEyes, ringField } from "./fields";
 import { bailView } from "./view";
 
 /** What a setting hangs by, and how it hangs. */
@@ -198,6 +198,18 @@ function BailMeasures({ piece, mount, view }: MeasuresProps) {
         >
           Put it where it hangs straight, {showLength(Math.abs(hang.straight.along), "measured", units)} {view.side}
         </button>
+      )}
+      {piece.mounts.length === 1 && piece.copies !== 2 && (
+        <ChoiceField
+          label="Eyes"
+          hint={hang.eyes.length > 1 ? "pulled straight through both" : "hangs by one"}
+          value={String(hang.eyes.length)}
+          options={[
+            { value: "1", text: "One" },
+            { value: "2", text: "Two, a connector" },
+          ]}
+          onChoose={(count) => session.change((each) => putEyes(each, mount, count === "2", top))}
+        />
       )}
       {piece.kind === "earrings" && piece.mounts.length === 1 && (
         <ChoiceField

@@ -52,3 +52,17 @@ export function putEye(piece: Editable<Piece>, mount: string, at: number): void 
   else if (piece.mounts.length === 1) carrier.eye = { at: share };
   else carrier.eyes = piece.mounts.map(({ id }) => ({ mount: id, at: id === mount ? share : 0.5 }));
 }
+
+/** One eye at the top, or a second across from it. */
+export function putEyes(piece: Editable<Piece>, mount: string, isTwo: boolean, top: number): void {
+  const carrier = hungOf(piece);
+  const at = carrier.eyes?.[0]?.at ?? carrier.eye?.at ?? top;
+  delete carrier.eye;
+  delete carrier.eyes;
+  if (isTwo)
+    carrier.eyes = [
+      { mount, at },
+      { mount, at: (at + 0.5) % 1 },
+    ];
+  else carrier.eye = { at };
+}

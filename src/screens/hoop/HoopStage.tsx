@@ -30,9 +30,21 @@ import { degrees, lengthUnit, showLength, showTemperature } from "@/words/show";
 import { SOURCE_NAMES } from "@/words/terms";
 import { SettingsList } from "../settings/SettingsList";
 import { HoopDrawing } from "./HoopDrawing";
-import { hoopLossField, hoopOf, isEven, optionalField, partField, placeField, sawPassesField, sizeField, stockField } from "./fields";
+import {
+  hoopLossField,
+  hoopOf,
+  isEven,
+  optionalField,
+  partField,
+  placeField,
+  roundField,
+  sawPassesField,
+  sizeField,
+  stockField,
+} from "./fields";
 import { WORK_SCREENS, clearWorks } from "./works";
 import { hoopView } from "./view";
+import { OnRule } from "./OnRule";
 
 /** The blank to cut for the hoop, and how it is seated under the setting. */
 export function HoopStage({ mount: id }: { readonly mount: string }) {
@@ -83,6 +95,7 @@ export function HoopStage({ mount: id }: { readonly mount: string }) {
             names={BLANK_MARKS}
             units={units}
             pattern={planned.drawn.pattern}
+            over={<OnRule hoop={planned.settled} blank={plan.drawing.laid.hoop!} height={hoop.stock.width} />}
           />
           <p className="narrow flex flex-wrap gap-x-4 text-[12px] text-soft" aria-label="What if">
             {[...(doubtOf("hoop.cutLength") ? [] : [...view.whatIfs, ...view.schools])].map((text) => (
@@ -149,6 +162,16 @@ function HoopMeasures({ hoop, view, mount }: MeasuresProps) {
         onChoose={(system) => change((each) => void (each.size = { system, value: sizeIn(system) }))}
       />
       <TextField field={sizeField} label="Size" hint={view.inside} value={hoop.size.value} />
+      <MeasureField
+        field={roundField(units, (mm) => {
+          const system = hoop.size.system === "mandrel" ? "diameter" : hoop.size.system;
+          return { system, value: sizeText(system, mm / Math.PI) ?? hoop.size.value };
+        })}
+        label="Strip round it"
+        hint="string or paper, end to end"
+        value={Math.round(Math.PI * settled.size.value * 100) / 100}
+        lights="size"
+      />
       <dl className="grid grid-cols-2 gap-x-3 text-[13px]">
         {view.conversions
           .filter(({ system }) => system !== hoop.size.system)

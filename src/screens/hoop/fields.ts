@@ -15,6 +15,11 @@ export const sizeField = wordsField("hoop.size.value", (piece, text) => {
   hoopOf(piece).size.value = text.trim();
 });
 
+/** What a strip laid round the finger reads: it becomes the size in the maker's own system. */
+export function roundField(units: Units, sizeOf: (mm: number) => HoopEntry["size"]) {
+  return lengthField("hoop.size.round", units, (piece, value) => void (hoopOf(piece).size = sizeOf(value)));
+}
+
 /** Round and square wire is as wide as it is thick. */
 export function stockField(name: "width" | "thickness", units: Units) {
   return lengthField(`hoop.stock.${name}`, units, (piece, value) => {

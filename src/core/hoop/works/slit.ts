@@ -76,8 +76,8 @@ export const slit: WorkKind<Slit> = {
     ],
     bent: [step("hoop", "hoop.spread", "hoop", { checks: ["legs.alike"], values: { spread: asked.spread } })],
   }),
-  marks: ({ length }, net) => [
-    { code: "root", at: length },
-    { code: "root", at: net - length },
+  marks: ({ length }, net, front) => [
+    { code: "root", at: front === 0 ? length : front - length },
+    { code: "root", at: front === 0 ? net - length : front + length },
   ],
 };

@@ -71,5 +71,6 @@ export interface WorkKind<Asked> {
   joints?(asked: Asked, laid: LaidHoop): readonly WorkedJoint[];
   /** Before it is cut, before it is bent, and after. */
   steps?(asked: Asked, laid: LaidHoop): Partial<Record<"stock" | "flat" | "bent", readonly Step[]>>;
-  marks?(asked: Asked, net: number): Blank["marks"];
+  /** Along the net length; `front` is how far along it the hoop's front lies: 0 where its ends are there. */
+  marks?(asked: Asked, net: number, front: number): Blank["marks"];
 }

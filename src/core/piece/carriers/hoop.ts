@@ -80,6 +80,10 @@ function worksFaults(entry: HoopEntry, bench: BenchEntry): Fault[] {
     ...workFaults(works, sectionOf(entry)).flatMap(({ work, faults }) =>
       faults.map(({ field, code, values }) => fault(`/carrier/${WORK_PATHS[work]}/${field}`, code, values)),
     ),
+    // Soldered at the back they cannot be open there.
+    ...(entry.form === "adjustable" && entry.strands && entry.strands.soldered !== "all"
+      ? [fault("/carrier/strands/soldered", "cannot-go-with", { got: entry.strands.soldered, other: entry.form })]
+      : []),
     ...(entry.strands && entry.strands.soldered !== "all" && entry.strands.spread === undefined
       ? [fault("/carrier/strands/spread", "spread-missing", {})]
       : []),
