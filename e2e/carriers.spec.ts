@@ -45,7 +45,8 @@ test("a slit-shank ring from nothing to its card: open, slit, spread too far and
   await start(page, "Ring");
   await measure(page, { "outline.length": "14", "outline.width": "12", height: "4.8", turnIn: "1.7" });
   await stage(page, "Hoop");
-  await field(page, "hoop.size.value").fill("54");
+  await field(page, "hoop.size.round").fill("54");
+  await expect(field(page, "hoop.size.value")).toHaveValue("54.0");
   await choose(page, "Ends", "Open");
   await expect(figure(page, "m1.hoop.footAngle")).toContainText("18.5");
   await choose(page, "Shank", "Slit");
@@ -112,6 +113,9 @@ test("a pear pendant: its eye is dragged off and it hangs crooked, then put wher
   await page.keyboard.press("ArrowLeft");
   await expect(field(page, "bail.eye.at")).toHaveValue("0.10");
   await expect(figure(page, "hang.tilt")).not.toContainText("straight");
+  await choose(page, "Eyes", "Two, a connector");
+  await expect(figure(page, "hang.tilt")).toBeVisible();
+  await page.keyboard.press("Control+z");
   const article = await card(page);
   await expect(article).toContainText("folded of 18.0 mm");
   await expect(article).toContainText("eye 0.10 mm left of its top");

@@ -77,23 +77,9 @@ test("four numbers that cannot be a stone are explained, and the demo can be lai
   await start.getByLabel("Width").fill("twelve");
   await expect(start).toContainText("type a number");
   await page.getByRole("button", { name: "Look round the demo" }).click();
-  await expect(page.getByRole("table").getByRole("button")).toHaveText([
-    ...[
-      "Tern",
-      "Plover",
-      "Whelk",
-      "Limpet",
-      "Turnstone",
-      "Dotterel",
-      "Cockle",
-      "Kelp",
-      "Thrift",
-      "Strand",
-      "Slate",
-      "Knot",
-      "Samphire",
-    ].map((name) => new RegExp(`${name} ring`)),
-  ]);
+  await expect(page.getByRole("table")).toHaveAttribute("aria-rowcount", "19");
+  const names = ["Tern ring", "Limpet pendant", "Dunlin earrings", "Plover ring", "Whelk ring"];
+  for (const [i, name] of names.entries()) await expect(page.getByRole("table").getByRole("button").nth(i)).toHaveText(new RegExp(name));
   await page.getByRole("button", { name: "Clear the demo away" }).click();
   await expect(page.getByRole("heading", { name: "Start with your stone" })).toBeVisible();
   await page.reload();

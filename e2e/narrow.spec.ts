@@ -43,7 +43,7 @@ test("by touch alone a piece is opened, gone through, measured, ticked and read 
   page,
 }) => {
   await page.goto("/");
-  await page.getByRole("button", { name: "Whelk ring", exact: true }).first().tap();
+  await page.getByRole("region", { name: "Tray" }).getByRole("button", { name: "Whelk ring", exact: true }).tap();
   await page.getByRole("button", { name: "Open", exact: true }).tap();
   await expect(page).toHaveURL(/whelk-ring\/wall/);
   const tops = await Promise.all(
