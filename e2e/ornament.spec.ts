@@ -67,6 +67,11 @@ test("beads that leave a gap take the size that closes; a wrong stretch is told,
   await page.getByRole("button", { name: /they close exactly/ }).click();
   await expect(figure(page, "m1.ornament.beads.gap")).toContainText("0.00 left over");
   await expect(page.getByRole("button", { name: /they close exactly/ })).toHaveCount(0);
+  await field(page, "m1.plate.ornament.beads.from.snippet").fill("1.8");
+  await expect(field(page, "m1.plate.ornament.beads.width")).toHaveValue("1.20");
+  await page.getByLabel("Edge", { exact: true }).click();
+  await page.getByRole("option", { name: "Even" }).click();
+  await expect(page.getByText("as wide all round")).toBeVisible();
   await field(page, "m1.plate.ornament.beads.width").fill("0.5");
   await expect(page.getByText("Beads of 0.50 mm are hard to solder.")).toBeVisible();
   await page.getByRole("button", { name: "Take away" }).click();

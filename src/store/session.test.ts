@@ -106,6 +106,15 @@ test("undoing the entry that measured a field makes it a guess again, and redoin
   expect(guessed()).toEqual([]);
 });
 
+test("a field that says another's size in its own way measures that one, and undoing it makes that a guess again", async () => {
+  const session = open(await device());
+  session.type({ ...height, key: "height.inTenths", measures: "height" }, "5.2");
+  session.commit();
+  expect(session.store.getState()).toMatchObject({ unmeasured: [], drafts: { "height.inTenths": { text: "5.2", problem: null } } });
+  session.undo();
+  expect(session.store.getState().unmeasured).toEqual(["height"]);
+});
+
 test("a choice says which fields it leaves guessed, in one step of undo; one that is refused leaves them as they were", async () => {
   const session = open(await device());
   const pick = (exponent: number) =>

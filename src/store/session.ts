@@ -17,6 +17,8 @@ export type FieldReading<T> = { readonly ok: true; readonly value: T } | { reado
 /** A field that is typed in: how its text is read, and how its value is put into the piece. */
 export interface TypedField<T> {
   readonly key: string;
+  /** The field that is measured by it too, where it is another way to say the same. */
+  readonly measures?: string;
   read(text: string): FieldReading<T>;
   write(piece: Editable<Piece>, value: T): void;
 }
@@ -50,10 +52,15 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
     return { ok: false, problem: faultMessage(added ?? faults[0]!) };
   }
 
-  function take(piece: Piece, drafts: Drafts, key: string | null): void {
+  function take(piece: Piece, drafts: Drafts, ...keys: readonly (string | null | undefined)[]): void {
     const { unmeasured } = get();
-    const isMeasured = key !== null && unmeasured.includes(key);
-    store.setState({ piece, drafts, unmeasured: isMeasured ? unmeasured.filter((each) => each !== key) : unmeasured, refused: null });
+    const isMeasured = unmeasured.some((each) => keys.includes(each));
+    store.setState({
+      piece,
+      drafts,
+      unmeasured: isMeasured ? unmeasured.filter((each) => !keys.includes(each)) : unmeasured,
+      refused: null,
+    });
   }
 
   /** What was typed and could not be taken may fit now. */
@@ -101,7 +108,7 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
       const result = reading.ok ? tried((piece) => field.write(piece, reading.value)) : reading;
       const drafts = { ...get().drafts, [field.key]: { text, problem: result.ok ? null : result.problem } };
       if (!result.ok) return store.setState({ drafts });
-      take(result.value, drafts, field.key);
+      take(result.value, drafts, field.key, field.measures);
       retry();
     },
 

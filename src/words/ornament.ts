@@ -13,6 +13,7 @@ export interface SaidOrnament {
   readonly cut: string;
   /** The figure that is cut to, or counted. */
   readonly figure: string;
+  readonly isCounted: boolean;
 }
 
 interface Told {
@@ -23,7 +24,7 @@ interface Told {
   readonly units: Units;
 }
 
-const TYPES: Readonly<Record<LayerType, (told: Told) => Omit<SaidOrnament, "name">>> = {
+const TYPES: Readonly<Record<LayerType, (told: Told) => Omit<SaidOrnament, "name" | "isCounted"> & { readonly isCounted?: true }>> = {
   wire: (told) => ({ what: `${told.entry.section ?? "round"}, ${size(told)}`, ...bentCut(told) }),
   twist: (told) => {
     const { entry, units, bare, key } = told;
@@ -41,7 +42,12 @@ const TYPES: Readonly<Record<LayerType, (told: Told) => Omit<SaidOrnament, "name
           ? `, each ${bare(key("snippet"))} of strip`
           : `, each ${counted(entry.from.notches, "notch", "notches")} of strip`
       : "";
-    return { what: `${metal(entry)}${from}, ${bare(key("gap"))} left over`, cut: `${count} × ${width}`, figure: key("count") };
+    return {
+      what: `${metal(entry)}${from}, ${bare(key("gap"))} left over`,
+      cut: `${count} × ${width}`,
+      figure: key("count"),
+      isCounted: true,
+    };
   },
 };
 
@@ -63,7 +69,11 @@ function bentCut({ figures, key, bare }: Told): Pick<SaidOrnament, "cut" | "figu
 
 export function sayOrnament(plan: Pick<Plan, "figures">, mount: string, entry: OrnamentEntry, bare: Bare, units: Units): SaidOrnament {
   const key = (name: string) => `${mount}.ornament.${entry.id}.${name}`;
-  return { name: capital(LAYER_NAMES[entry.type]), ...TYPES[entry.type]({ entry, figures: plan.figures, key, bare, units }) };
+  return {
+    name: capital(LAYER_NAMES[entry.type]),
+    isCounted: false,
+    ...TYPES[entry.type]({ entry, figures: plan.figures, key, bare, units }),
+  };
 }
 
 /** What is cut, with its unit; a number of beads has its width's. */

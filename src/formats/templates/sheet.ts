@@ -251,9 +251,10 @@ function ledgeTemplate({ plan, units, doubtOf }: Told, mount: Mount, before: str
 
 function ornamentTemplates({ plan, units, doubtOf }: Told, mount: Mount, before: string): Template[] {
   return plan.drawing.settings[mount.id]!.plan.layers.map(({ id, part, type, width, onRule }) => {
-    const key = `${part}.${type === "granules" ? "netLength" : "cutLength"}`;
+    const isCounted = !(`${part}.cutLength` in plan.figures);
+    const key = `${part}.${isCounted ? "netLength" : "cutLength"}`;
     const { lines, labels } = strip(plan.drawing.laid[part]!, width, null);
-    const balls = type === "granules" ? onRule.balls : [];
+    const balls = isCounted ? onRule.balls : [];
     return template(
       `${before}${id}`,
       `${capital(LAYER_NAMES[type])}, ${bareIn(plan, units, doubtOf)(key)} ${lengthUnit(units)}, ${showLength(width, "measured", units)} wide`,

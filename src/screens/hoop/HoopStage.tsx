@@ -140,6 +140,7 @@ function HoopMeasures({ hoop, view, mount }: MeasuresProps) {
   const plan = usePlan();
   const mandrel = useTrayState(({ bench }) => mandrelOf(bench));
   const { settled } = hoopIn(plan)!;
+  const doubtOf = useDoubt();
   const { width } = view.seat;
   const place = useSessionState(({ piece }) => piece.mounts.find(({ id }) => id === mount)?.place);
   const works = WORK_NAMES.filter((name) => settled.works[name] !== undefined);
@@ -169,7 +170,7 @@ function HoopMeasures({ hoop, view, mount }: MeasuresProps) {
         })}
         label="Strip round it"
         hint="string or paper, end to end"
-        value={Math.round(Math.PI * settled.size.value * 100) / 100}
+        value={doubtOf(sizeField.key) ? null : Math.round(Math.PI * settled.size.value * 100) / 100}
         lights="size"
       />
       <dl className="grid grid-cols-2 gap-x-3 text-[13px]">

@@ -17,7 +17,8 @@ export const sizeField = wordsField("hoop.size.value", (piece, text) => {
 
 /** What a strip laid round the finger reads: it becomes the size in the maker's own system. */
 export function roundField(units: Units, sizeOf: (mm: number) => HoopEntry["size"]) {
-  return lengthField("hoop.size.round", units, (piece, value) => void (hoopOf(piece).size = sizeOf(value)));
+  const field = lengthField("hoop.size.round", units, (piece, value) => void (hoopOf(piece).size = sizeOf(value)));
+  return { ...field, measures: sizeField.key };
 }
 
 /** Round and square wire is as wide as it is thick. */

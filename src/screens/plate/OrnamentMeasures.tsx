@@ -2,14 +2,15 @@
 
 import { type Draft as Editable } from "immer";
 import { Trash2 } from "lucide-react";
-import { type WireSection } from "@/core/mount/layers/layer";
+import { type ReactNode } from "react";
+import { type LayerType, type WireSection } from "@/core/mount/layers/layer";
 import { ballFrom } from "@/core/mount/layers/granules";
 import { toMicron } from "@/core/measure/micron";
 import { METALS, type Metal } from "@/core/metal/metals";
 import { type Mount, type OrnamentEntry } from "@/core/piece/piece";
 import { ChoiceField } from "@/ui/ChoiceField";
 import { MeasureField } from "@/ui/MeasureField";
-import { type NumberField, lengthField, numberField, optionalLengthField } from "@/ui/fields";
+import { lengthField, numberField, optionalLengthField } from "@/ui/fields";
 import { usePlan } from "@/ui/plan";
 import { useSession } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
@@ -48,25 +49,14 @@ export function OrnamentMeasures({ mount, entry, onGone }: Props) {
   const { id, type } = entry;
   const key = (name: string) => `${mount.id}.plate.ornament.${id}.${name}`;
   const change = (recipe: (one: Editable<OrnamentEntry>) => void) => session.change((piece) => recipe(editableOne(piece, mount.id, id)));
-  const length = (name: "width" | "height") =>
-    lengthField(key(name), units, (piece, value) => void (editableOne(piece, mount.id, id)[name] = value));
+  const width = lengthField(key("width"), units, (piece, value) => void (editableOne(piece, mount.id, id).width = value));
+  const { across, Own } = MEASURES[type];
   const lie = lieOf(entry);
   return (
     <>
       <h2 className="section-head">{capital(LAYER_NAMES[type])}</h2>
-      {type !== "twist" && (
-        <MeasureField field={length("width")} label={type === "granules" ? "Across" : "Width"} value={entry.width} shape="compact" />
-      )}
-      {type === "wire" && (
-        <WireMeasures
-          mount={mount.id}
-          entry={entry}
-          height={length("height")}
-          onSection={(section) => change((one) => void (one.section = section))}
-        />
-      )}
-      {type === "twist" && <TwistMeasures mount={mount.id} entry={entry} />}
-      {type === "granules" && <BeadMeasures mount={mount.id} entry={entry} />}
+      {across !== null && <MeasureField field={width} label={across} value={entry.width} shape="compact" />}
+      {Own && <Own mount={mount.id} entry={entry} />}
       <ChoiceField
         label="Metal"
         value={entry.metal}
@@ -111,12 +101,16 @@ interface OneProps {
   readonly entry: OrnamentEntry;
 }
 
-interface WireProps extends OneProps {
-  readonly height: NumberField;
-  readonly onSection: (section: WireSection) => string | null;
-}
+/** What only one kind of ornament is measured by; `across` is what its width is called, null where that follows from the rest. */
+const MEASURES: Readonly<Record<LayerType, { readonly across: string | null; readonly Own: ((props: OneProps) => ReactNode) | null }>> = {
+  wire: { across: "Width", Own: WireMeasures },
+  twist: { across: null, Own: TwistMeasures },
+  "bead-wire": { across: "Width", Own: null },
+  granules: { across: "Across", Own: BeadMeasures },
+};
 
-function WireMeasures({ mount, entry, height, onSection }: WireProps) {
+function WireMeasures({ mount, entry }: OneProps) {
+  const session = useSession();
   const units = useUnits();
   const { id, section = "round", extent = "all" } = entry;
   const tight = optionalLengthField(`${mount}.plate.ornament.${id}.tight`, units, (piece, value) => {
@@ -124,9 +118,19 @@ function WireMeasures({ mount, entry, height, onSection }: WireProps) {
     if (value === null) delete one.tight;
     else one.tight = value;
   });
+  const height = lengthField(
+    `${mount}.plate.ornament.${id}.height`,
+    units,
+    (piece, value) => void (editableOne(piece, mount, id).height = value),
+  );
   return (
     <>
-      <ChoiceField label="Section" value={section} options={SECTIONS} onChoose={onSection} />
+      <ChoiceField
+        label="Section"
+        value={section}
+        options={SECTIONS}
+        onChoose={(next) => session.change((piece) => void (editableOne(piece, mount, id).section = next))}
+      />
       {section !== "round" && <MeasureField field={height} label="Height" value={entry.height ?? entry.width} shape="compact" />}
       {extent === "all" && (
         <MeasureField field={tight} label="Made tight by" hint="filed inside until it goes over" value={entry.tight ?? null} />
@@ -179,6 +183,7 @@ function BeadMeasures({ mount, entry }: OneProps) {
       else takeNotches(one, strip, 1, USUAL.pitch);
     });
   const closes = told("closes");
+  const snippet = told("snippet");
   const isClosed = closes !== undefined && Math.abs(closes - entry.width) < CLOSED;
   const length = (name: string, write: (one: Editable<OrnamentEntry>, value: number) => void) =>
     lengthField(key(name), units, (piece, value) => write(editableOne(piece, mount, id), value));
@@ -190,6 +195,14 @@ function BeadMeasures({ mount, entry }: OneProps) {
         </button>
       )}
       <ChoiceField label="Snipped from" value={snipped} options={SNIPPED} onChoose={choose} />
+      {from && snippet !== undefined && snipped !== "notches" && (
+        <MeasureField
+          field={length("snippet", (one, value) => void (one.width = toMicron(ballFrom(from, value))))}
+          label="Snippet"
+          hint="sets the bead"
+          value={Math.round(snippet * 1000) / 1000}
+        />
+      )}
       {snipped === "wire" && from && "wire" in from && (
         <MeasureField field={length("wire", (one, value) => void (one.from = { wire: value }))} label="Wire" value={from.wire} />
       )}

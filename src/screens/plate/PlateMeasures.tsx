@@ -97,6 +97,18 @@ export function PlateMeasures({ mount, chosen, onChoose }: Props) {
       {plate.style === "border" && (
         <MeasureField field={field("border")} label="Border" hint="outside all that" value={settled.border.value} lights="plate" />
       )}
+      {settled.kind === "plate" && (plate.ornament ?? []).length > 0 && (
+        <ChoiceField
+          label="Edge"
+          hint={settled.edge === "even" ? "as wide all round" : "cut away where nothing lies"}
+          value={settled.edge}
+          options={[
+            { value: "follows", text: "Follows" },
+            { value: "even", text: "Even" },
+          ]}
+          onChoose={(edge) => change((each) => void (each.edge = edge))}
+        />
+      )}
       {entry && <OrnamentMeasures key={entry.id} mount={mount} entry={entry} onGone={() => onChoose(null)} />}
       {!isOpen && <StruckMeasures mount={mount} />}
       {settled.kind === "plate" && <AppliedList on={`${id}.plate`} />}

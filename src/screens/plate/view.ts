@@ -22,8 +22,8 @@ export interface OnRule {
   readonly answers: readonly SaidAnswer[];
   /** Said small beside them, and the figure it opens. */
   readonly aside: { readonly figure: string; readonly name: string; readonly text: string };
-  /** The length whose sum stands at the end; null where what is answered is counted. */
-  readonly cut: string | null;
+  /** The length whose sum stands at the end, and whether it goes along the wall; null where what is answered is counted. */
+  readonly cut: { readonly figure: string; readonly isAlong: boolean } | null;
   readonly tall: number;
   readonly atCut: string;
   readonly beyond: string;
@@ -57,7 +57,7 @@ function plateOnRule(plan: Told, id: string, units: Units): OnRule {
       name: "Plate's area",
       text: `sawn to ${bare(key("length"))} × ${bare(key("width"))}, ${figureText(key("mass"), figureOf(plan.figures, key("mass")), units)}`,
     },
-    cut: key("blankLength"),
+    cut: { figure: key("blankLength"), isAlong: false },
     tall: figureOf(plan.figures, key("blankWidth")).value,
     atCut: `cut ${bare(key("blankLength"))}`,
     beyond: "sheet goes on",
@@ -76,7 +76,7 @@ function ledgeOnRule(plan: Told, id: string, units: Units): OnRule {
       name: "Back shown",
       text: `shows ${figureText(key("backShown"), figureOf(plan.figures, key("backShown")), units)} of the back`,
     },
-    cut: key("cutLength"),
+    cut: { figure: key("cutLength"), isAlong: true },
     tall: ledge?.height ?? 1,
     atCut: `cut ${cut}`,
     beyond: "wire goes on",
@@ -86,7 +86,7 @@ function ledgeOnRule(plan: Told, id: string, units: Units): OnRule {
 function ornamentOnRule(plan: Told, id: string, entry: OrnamentEntry, units: Units): OnRule {
   const said = sayOrnament(plan, id, entry, bareIn(plan, units), units);
   const key = (name: string) => `${id}.ornament.${entry.id}.${name}`;
-  const isCounted = entry.type === "granules";
+  const { isCounted } = said;
   const name = LAYER_NAMES[entry.type];
   return {
     part: `${id}.ornament.${entry.id}`,
@@ -100,7 +100,7 @@ function ornamentOnRule(plan: Told, id: string, entry: OrnamentEntry, units: Uni
       },
     ],
     aside: { figure: key(isCounted ? "gap" : "netLength"), name: isCounted ? "Left over" : `${said.name}, net length`, text: said.what },
-    cut: isCounted ? null : said.figure,
+    cut: isCounted ? null : { figure: said.figure, isAlong: true },
     tall: entry.height ?? entry.width,
     atCut: isCounted
       ? `${figureText(key("netLength"), figureOf(plan.figures, key("netLength")), units)} round`
@@ -123,13 +123,12 @@ function without(figure: Figure, terms: readonly Term[]): Figure {
 /** The sum of what is cut. */
 export function sumOf(
   plan: Told,
-  key: string,
+  { figure: key, isAlong }: NonNullable<OnRule["cut"]>,
   units: Units,
 ): { readonly parts: readonly SumPart[]; readonly total: string; readonly why: string } {
   const figure = figureOf(plan.figures, key);
   const along = figure.terms.filter(({ label }) => ALONG.has(label));
-  const shares =
-    along.length > 1 && !key.endsWith("blankLength") ? [alongOf(along), ...sharesOf(without(figure, along))] : sharesOf(figure);
+  const shares = isAlong && along.length > 1 ? [alongOf(along), ...sharesOf(without(figure, along))] : sharesOf(figure);
   return {
     parts: sumParts(shares, "mm", units),
     total: showLength(figure.value, "measured", units),
