@@ -4,6 +4,7 @@ import { CAUTIONS, CAUTIONS_DEFER, CHECKS, stepText } from "@/words/steps";
 import { cardRows } from "@/words/card";
 import { findingText } from "@/words/findings";
 import { solderText } from "@/words/heats";
+import { remedyText } from "@/words/remedies";
 import { capital, flameName, namesIn } from "@/words/names";
 import { type Units, degrees, printable, showPercent, showTemperature } from "@/words/show";
 
@@ -16,6 +17,7 @@ export function benchCard(piece: Piece, plan: Plan, units: Units): string {
     sizeLines(piece, plan, units),
     heatLines(plan, units),
     findingLines(plan, units),
+    remedyLines(plan, units),
     stepLines(plan, units),
     cautionLines(plan),
   ];
@@ -60,6 +62,11 @@ const LEVELS = { error: "WRONG", warning: "TAKE CARE", note: "NOTE" } as const;
 
 function findingLines(plan: Plan, units: Units): string[] {
   return plan.findings.map((finding) => row(LEVELS[finding.level], findingText(finding, plan, units)));
+}
+
+/** What is to be done about what was read. */
+function remedyLines({ remedies }: Plan, units: Units): string[] {
+  return remedies.map((remedy) => row("AS READ", remedyText(remedy, units)));
 }
 
 function stepLines(plan: Plan, units: Units): string[] {

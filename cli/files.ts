@@ -23,18 +23,18 @@ export function fromHere(path: string): string {
   return resolve(process.env.INIT_CWD ?? process.cwd(), path);
 }
 
-/** A file's text; no more of it is read than a file may hold. */
-export function fileText(file: string): string {
-  const read = textOf(readBytes(file));
+/** A file's text; no more of it is read than a file of its kind may hold. */
+export function fileText(file: string, most = MOST_BYTES): string {
+  const read = textOf(readBytes(file, most), most);
   if (!read.ok) throw new Refused(read.faults, file);
   return read.text;
 }
 
-function readBytes(file: string): Buffer {
+function readBytes(file: string, most: number): Buffer {
   let open: number | null = null;
   try {
     open = file === "-" ? 0 : openSync(fromHere(file), "r");
-    const bytes = Buffer.alloc(MOST_BYTES + 1);
+    const bytes = Buffer.alloc(most + 1);
     let length = 0;
     while (length < bytes.length) {
       const more = readSome(open, bytes, length);

@@ -144,6 +144,7 @@ test("a pair is two alike: the second mirrored on the sheet and in the templates
 });
 
 test("every worked example opens at its carrier with a drawing and an answer, and nothing goes wrong on the way", async ({ page }) => {
+  test.slow();
   const wrong: string[] = [];
   page.on("pageerror", (error) => wrong.push(error.message));
   await page.goto("/");
@@ -151,12 +152,13 @@ test("every worked example opens at its carrier with a drawing and an answer, an
   const examples = page.getByRole("dialog").getByRole("listitem");
   await expect(examples).toHaveCount(19);
   const names = await examples.locator("b").allTextContents();
+  await page.keyboard.press("Escape");
   for (const name of names) {
-    await page.goto("/");
     await page.getByRole("button", { name: /New piece/ }).click();
     await page.getByRole("dialog").getByText(name, { exact: true }).click();
     await expect(page.getByRole("region", { name: "Answer" })).toContainText(/Cut|Saw/);
     await expect(page.getByRole("region", { name: "Drawing" }).getByRole("slider").first()).toBeAttached();
+    await page.getByRole("link", { name: "Pieces" }).click();
   }
   expect(wrong).toEqual([]);
 });

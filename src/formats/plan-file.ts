@@ -1,13 +1,14 @@
 import { unpack } from "@/core/heats/cost";
 import { type Plan } from "@/core/piece/plan";
 import { findingText } from "@/words/findings";
+import { remedyText } from "@/words/remedies";
 import { METRIC } from "@/words/show";
 import { stepText } from "@/words/steps";
 import { termText } from "@/words/terms";
 
 /** A plan as its file has it: with the sentences of its terms, steps and findings, and without what only screens need. */
 export function planFile(plan: Plan): object {
-  const { drawing: _drawing, settled: _settled, figures, parts, joints, heats, heatPlan, steps, findings, ...rest } = plan;
+  const { drawing: _drawing, settled: _settled, figures, parts, joints, heats, heatPlan, steps, findings, remedies, ...rest } = plan;
   return {
     ...rest,
     parts: parts.map(({ id, metal, mass }) => ({ id, metal, mass })),
@@ -36,6 +37,10 @@ export function planFile(plan: Plan): object {
     findings: findings.map((finding) => {
       const { mount: _mount, ...told } = finding;
       return { ...told, text: findingText(finding, plan, METRIC) };
+    }),
+    remedies: remedies.map((remedy) => {
+      const { mount: _mount, ...told } = remedy;
+      return { ...told, text: remedyText(remedy, METRIC) };
     }),
   };
 }

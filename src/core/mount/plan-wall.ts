@@ -159,8 +159,8 @@ const HEIGHT_RULES: readonly HeightRule[] = ["turn-in", "third", "fixed"];
 export const HOUSE_HEIGHT = 3;
 
 /** Least height over the lift at which a wall holds. */
-function heightThatHolds(dome: Dome, lip: number): number {
-  return dome.turnIn + HOLDING_SHARE * lip;
+export function heightThatHolds(turnIn: number, lip: number): number {
+  return turnIn + HOLDING_SHARE * lip;
 }
 
 function bySchool(rule: HeightRule, height: number, dome: Dome, wall: Wall, lip: number): HeightBySchool {
@@ -170,7 +170,7 @@ function bySchool(rule: HeightRule, height: number, dome: Dome, wall: Wall, lip:
     height,
     behind: Math.min(1, Math.max(0, standing / dome.height)),
     past: standing - dome.turnIn,
-    holds: standing >= heightThatHolds(dome, lip),
+    holds: standing >= heightThatHolds(dome.turnIn, lip),
   };
 }
 
@@ -198,7 +198,7 @@ function faceShown(outline: Outline, wall: Wall): Figure {
 function heightFindings(id: string, dome: Dome, wall: Wall, netHeight: number, lip: number): Finding[] {
   const at = `${id}.wall`;
   const standing = netHeight - wall.lift.value;
-  const needed = heightThatHolds(dome, lip);
+  const needed = heightThatHolds(dome.turnIn, lip);
   const findings: Finding[] = [];
   if (standing < needed) {
     findings.push(finding("wall.too-low", "error", at, { height: standing, needed, turnIn: dome.turnIn, rule: wall.height.rule }, id));

@@ -22,11 +22,17 @@ export function inHand(piece: Piece, readings: Readings): InHand {
   };
 }
 
+/** The key of a wall's fit, which is not read itself: it follows from the closed wall's length. */
+export function fitKey(mount: string): string {
+  return `${mount}.wall.fit`;
+}
+
 function mountInHand(mount: Mount, read: ReadonlyMap<string, number>): Mount {
+  const fit = read.get(fitKey(mount.id));
   const thickness = (of: "wall" | "plate") => read.get(`${mount.id}.${of}.thickness`) ?? mount[of].thickness;
   return {
     ...mount,
-    wall: { ...mount.wall, thickness: thickness("wall") },
+    wall: { ...mount.wall, thickness: thickness("wall"), ...(fit !== undefined && { fit }) },
     plate: { ...mount.plate, thickness: thickness("plate") },
   };
 }

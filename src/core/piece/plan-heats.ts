@@ -44,6 +44,7 @@ export function planHeats(sized: SizedPiece, bench: BenchEntry, heatsOf: HeatsOf
       ...pinFindings(all, assembly, wishes, best, heatsOf),
       ...heatFindings(heats, assembly),
     ],
+    remedies: sized.remedies,
     drawing: sized.drawing,
     settled: { ...sized.settled, heats: wishes },
   };

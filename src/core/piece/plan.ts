@@ -13,6 +13,7 @@ import { type Metal } from "../metal/metals";
 import { type Applied } from "../applied/applied";
 import { type SettingDrawing } from "../mount/drawing";
 import { type Back } from "../mount/backs/back";
+import { type Remedy } from "./remedies";
 import { type Wall } from "../mount/wall";
 
 /** What a piece comes to. Its file leaves out `drawing` and `settled`. */
@@ -27,6 +28,8 @@ export interface Plan {
   readonly heats: readonly PlannedHeat[];
   readonly steps: readonly Step[];
   readonly findings: readonly Finding[];
+  /** What is to be done about what was read in the making. */
+  readonly remedies: readonly Remedy[];
   readonly drawing: Drawing;
   readonly settled: Settled;
 }

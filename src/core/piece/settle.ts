@@ -15,7 +15,7 @@ import { type ReadyMade, type Wall, type WallSource } from "../mount/wall";
 import { type Dome } from "../stone/dome";
 import { ELLIPTIC, type Stone, greatestTurnIn } from "../stone/stone";
 import { type BenchEntry, SHIPPED, SHIPPED_BENCH, choose, chosen, mandrelOf, shelfNamed, stripHeights, wideBandAddition } from "./bench";
-import { type InHand } from "./measured";
+import { type InHand, fitKey } from "./measured";
 import { type BailEntry, type HeatsEntry, type HoopEntry, type JumpRingEntry, type Mount, type Piece, type WallEntry } from "./piece";
 
 /** A catch reaches over a small stone no further than the one share of its largest circle's radius, over a large one as far as the other. */
@@ -31,7 +31,8 @@ export function settleWall({ id, wall, stone, plate }: Mount, outline: Outline, 
   const loss = (name: keyof typeof shipped) => choose(wall.losses?.[name], bench.losses?.wall?.[name], shipped[name]);
   const rule = wall.heightRule ?? "turn-in";
   const source = wall.source ?? "strip";
-  const fit = choose(wall.fit, bench.seatOf?.fit, SHIPPED.seatOf.fit);
+  const chosenFit = choose(wall.fit, bench.seatOf?.fit, SHIPPED.seatOf.fit);
+  const fit: Sourced<number> = sourceOf(fitKey(id)) === "measured" ? { ...chosenFit, from: "measured" } : chosenFit;
   const ready = readyMade(source, wall, fit);
   const stands = ready ? standing(ready, lengthOf(outline)) : { thickness: wall.thickness, fit };
   return {

@@ -9,7 +9,8 @@ import { outlineOf } from "../stone/stone";
 import { type BenchEntry } from "./bench";
 import { type CarrierDrawing } from "./carriers/carrier";
 import { carrierKind } from "./carriers/carriers";
-import { type Readings, inHand } from "./measured";
+import { type InHand, type Readings, fitKey, inHand } from "./measured";
+import { type Remedy, lastReadings, remediesOf } from "./remedies";
 import { type Piece } from "./piece";
 import { type Drawing, type Settled } from "./plan";
 import { settleApplied, settleBack, settleDome, settleLayers, settleWall } from "./settle";
@@ -20,14 +21,36 @@ export interface SizedPiece {
   readonly contribution: Contribution;
   readonly drawing: Drawing;
   readonly settled: Omit<Settled, "heats">;
+  /** What is to be done about what was read. */
+  readonly remedies: readonly Remedy[];
 }
 
 /**
  * Settles every value, asks each thing that is built for what it adds, in the order the plan lists it, and adds up. Cheap enough to run at every
- * keystroke. @throws for a piece that `faultsOf` or `unplanned` refuse.
+ * keystroke. A closed wall that was read is the wall that all after it is planned from. @throws for a piece that `faultsOf` or `unplanned` refuse.
  */
 export function sizePiece(asked: Piece, bench: BenchEntry, measured: Readings = []): SizedPiece {
-  const { piece, sourceOf } = inHand(asked, measured);
+  const planned = sizedInHand(inHand(asked, measured), bench);
+  const fits = fitsAsClosed(planned, measured);
+  const sized = fits.length === 0 ? planned : sizedInHand(inHand(asked, [...measured, ...fits]), bench);
+  const { piece, contribution, settled } = planned;
+  return { ...sized, remedies: remediesOf({ piece, figures: contribution.figures, settled }, measured) };
+}
+
+/** The fit that each closed wall leaves, as it was read: f + (n' - n) / (2 pi), which may fall below 0; none where no wall could lie so. */
+function fitsAsClosed({ piece, contribution, settled }: Omit<SizedPiece, "remedies">, measured: Readings): Readings {
+  const read = lastReadings(measured);
+  return piece.mounts.flatMap(({ id, stone }) => {
+    const is = read.get(`${id}.wall.netLength`);
+    const net = contribution.figures[`${id}.wall.netLength`];
+    const { wall } = settled.mounts[id]!;
+    if (is === undefined || !net || wall.ready) return [];
+    const fit = wall.fit.value + (is - net.value) / (2 * Math.PI);
+    return outlineOf(stone).outline.parallel(fit).kind === "one" ? [{ figure: fitKey(id), value: fit }] : [];
+  });
+}
+
+function sizedInHand({ piece, sourceOf }: InHand, bench: BenchEntry): Omit<SizedPiece, "remedies"> {
   const { carrier } = piece;
   const carriedBy = carrierKind(carrier);
   const mounts = piece.mounts.map((mount) => {

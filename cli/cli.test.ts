@@ -78,6 +78,11 @@ test("a making is read with --make and checked: that it is one, whole, and of th
   expect(plan([TERN, "--make"]).status).toBe(1);
   const thickness = (value: number) => ({ figure: "m1.plate.thickness", value, at: "", by: "caliper" });
   expect(plan([TERN, "--make", file({ measured: [thickness(0.7)] })]).stdout).toMatch(/blank 18\.7 x 14\.7 x 0\.70/);
+  const small = { figure: "hoop.insideDiameter", value: 16.8, at: "", by: "mandrel" };
+  const made = file({ measured: [small, { figure: "m1.wall.netLength", value: 45.2, at: "", by: "caliper" }] });
+  const { remedies } = JSON.parse(plan([TERN, "--json", "--make", made]).stdout) as { remedies: { code: string; text: string }[] };
+  expect(remedies.map(({ code }) => code)).toEqual(["wall.stretch", "hoop.stretch"]);
+  expect(plan([TERN, "--make", made]).stdout).toMatch(/AS READ +The hoop is 0\.39 mm small inside/);
   expect(plan([TERN, "--make", file({ measured: [thickness(0), thickness(-1)] })]).stderr).toMatch(
     /^\/measured\/1\/value: must be .*got -1\n$/,
   );
@@ -106,4 +111,55 @@ test("names and values that turn the line round, take no room or have no end are
   expect(plan(["-"], tern.replace('"height": 5.2', '"height": 1e999')).stderr).toBe(
     "/mounts/0/stone/height: must be a number that is finite, got Infinity\n",
   );
+});
+
+const ternPiece = JSON.parse(readFileSync(TERN, "utf8")) as object;
+
+function ledger(backup: object, ...args: readonly string[]) {
+  const path = join(mkdtempSync(join(tmpdir(), "ledger-")), "backup.json");
+  writeFileSync(path, JSON.stringify(backup));
+  const { status, stdout, stderr } = spawnSync("node", ["scripts/ledger.mjs", path, ...args], { encoding: "utf8" });
+  return { status, stdout, stderr };
+}
+
+const read = (figure: string, value: number) => ({ figure, value, at: "", by: "caliper", method: "saw" });
+const make = (id: string, cut: number) => ({
+  ...{
+    format: "hoop-ledger/make",
+    version: 2,
+    id,
+    piece: "tern-ring",
+    pieceFile: ternPiece,
+    started: "2026-03-01",
+    finished: null,
+    done: [],
+  },
+  ...{ measured: [read("m1.wall.cutLength", cut), read("m1.wall.netLength", 45)], remedies: [], notes: "" },
+});
+const backup = (...makes: readonly object[]) => ({
+  ...{ format: "hoop-ledger/backup", version: 1, bench: { format: "hoop-ledger/bench", version: 2 }, pieces: [ternPiece], makes },
+});
+
+test("what the makes of a backup show is printed as lines, as a file and as a table", () => {
+  const whole = backup(make("a", 45.6), make("b", 45.7), make("c", 45.8));
+  expect(ledger(whole)).toEqual({
+    status: 0,
+    stderr: "",
+    stdout: "Off a strip's length, saw: 0.62 mm, give or take 0.10, from 3 makes; shipped 0.54\n",
+  });
+  const file = JSON.parse(ledger(whole, "--json").stdout) as { kinds: object[] };
+  expect(file).toMatchObject({
+    format: "hoop-ledger/ledger",
+    version: 1,
+    kinds: [{ kind: "wall.length", method: "saw", count: 3, outliers: [] }],
+  });
+  expect(ledger(whole, "--csv").stdout.split("\r\n")[1]).toMatch(/^wall\.length,saw,a,0\.60*\d*,$/);
+});
+
+test("a backup with a part that cannot be read is refused by its path, and a wrong command line is told", () => {
+  const broken = ledger(backup({ ...make("a", 45), notes: 5 }));
+  expect([broken.status, broken.stdout]).toEqual([2, ""]);
+  expect(broken.stderr).toBe("/makes/0/notes: must be text, got 5\n");
+  expect(ledger(backup(), "--json", "--csv").status).toBe(1);
+  expect(ledger({ format: "hoop-ledger/piece" }).stderr).toMatch(/^\/format: must be "hoop-ledger\/backup"/);
 });

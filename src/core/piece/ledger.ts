@@ -1,0 +1,89 @@
+import { netLength } from "../hoop/hoop";
+import { FORMS } from "../hoop/forms/forms";
+import { type Estimate, estimateOf } from "../measure/estimate";
+import { SHIPPED, SHIPPED_BENCH } from "./bench";
+import { type Make } from "./make";
+import { type Piece } from "./piece";
+import { lastReadings } from "./remedies";
+import { sizePiece } from "./size-piece";
+
+/** Losses that a maker's own hands can teach. */
+export type LossKind = "wall.length" | "wall.height" | "hoop.length";
+
+/** What one making shows of a loss, in mm, by the maker's word for how it was worked; empty where none was said. */
+export interface Observation {
+  readonly kind: LossKind;
+  readonly method: string;
+  readonly make: string;
+  readonly value: number;
+}
+
+/** What all makings show of one loss by one method. */
+export interface Learned extends Estimate {
+  readonly kind: LossKind;
+  readonly method: string;
+  readonly prior: number;
+  readonly observed: readonly Observation[];
+}
+
+const { wall, hoop } = SHIPPED.losses;
+/** What the program ships with: squaring and mark; foot and top; squaring, mark and saw. */
+export const PRIORS: Readonly<Record<LossKind, number>> = {
+  "wall.length": wall.squaring + wall.mark,
+  "wall.height": wall.foot + wall.top,
+  "hoop.length": hoop.squaring + hoop.mark + hoop.sawPasses * hoop.kerf,
+};
+
+/** What a making shows where both ends were measured: what was cut, less what it came to. Nothing of a making that cannot be planned. */
+export function observationsOf(make: Make): Observation[] {
+  const read = lastReadings(make.measured);
+  const methodOf = (finished: string) => make.measured.findLast(({ figure }) => figure === finished)?.method;
+  const shown = (kind: LossKind, cut: string, finished: string, lost: (cut: number, finished: number) => number | null): Observation[] => {
+    const [from, to] = [read.get(cut), read.get(finished)];
+    const value = from === undefined || to === undefined ? null : lost(from, to);
+    if (value === null) return [];
+    // Of two words that differ the finished measure's counts.
+    return [{ kind, method: methodOf(finished) ?? methodOf(cut) ?? "", make: make.id, value }];
+  };
+  const less = (cut: number, finished: number) => cut - finished;
+  return [
+    ...make.pieceFile.mounts.flatMap(({ id }) => [
+      ...shown("wall.length", `${id}.wall.cutLength`, `${id}.wall.netLength`, less),
+      ...shown("wall.height", `${id}.wall.cutHeight`, `${id}.wall.netHeight`, less),
+    ]),
+    ...shown("hoop.length", "hoop.cutLength", "hoop.insideDiameter", (cut, inside) => hoopLost(make.pieceFile, cut, inside)),
+  ];
+}
+
+/** cut - N(d') - padding - what a slit and the fitting take + hammering, of a form with a seam; null of any other. */
+function hoopLost(piece: Piece, cut: number, inside: number): number | null {
+  const { settled, contribution } = sizePiece(piece, piece.benchUsed ?? SHIPPED_BENCH);
+  const { carrier } = settled;
+  if (carrier.type !== "hoop" || FORMS[carrier.form].seams(carrier).length === 0) return null;
+  const terms = contribution.figures["hoop.cutLength"]!.terms;
+  const planned = (label: string) => terms.find((each) => each.label === label)?.value ?? 0;
+  return cut - netLength(carrier, inside).value - planned("padding") - planned("slit") - planned("fitting") - planned("hammer");
+}
+
+/** What all makings teach, by kind and method, in the order they are first met. */
+export function learnedFrom(makes: readonly Make[]): Learned[] {
+  const groups = new Map<string, Observation[]>();
+  for (const each of makes.flatMap(observationsOf)) {
+    const key = JSON.stringify([each.kind, each.method]);
+    groups.set(key, [...(groups.get(key) ?? []), each]);
+  }
+  return [...groups.values()].map((observed) => {
+    const { kind, method } = observed[0]!;
+    const prior = PRIORS[kind];
+    return {
+      kind,
+      method,
+      prior,
+      observed,
+      ...estimateOf(
+        prior,
+        observed.map(({ value }) => value),
+      ),
+    };
+  });
+}

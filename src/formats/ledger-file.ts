@@ -1,0 +1,33 @@
+import { type Learned } from "@/core/piece/ledger";
+
+/** What makings teach, as its file has it. */
+export function ledgerFile(learned: readonly Learned[]): object {
+  return {
+    format: "hoop-ledger/ledger",
+    version: 1,
+    kinds: learned.map(({ kind, method, prior, kept, outliers, estimate, spread, observed }) => ({
+      ...{ kind, method, prior, count: kept.length },
+      outliers: outliers.map((i) => told(observed[i]!)),
+      ...{ estimate, spread },
+      observed: observed.map(told),
+    })),
+  };
+}
+
+function told({ make, value }: Learned["observed"][number]) {
+  return { make, value };
+}
+
+/** One line an observation. */
+export function ledgerCsv(learned: readonly Learned[]): string {
+  const rows = learned.flatMap(({ kind, method, observed, outliers }) =>
+    observed.map(({ make, value }, i) => [kind, method, make, String(value), outliers.includes(i) ? "left out" : ""]),
+  );
+  return [["kind", "method", "make", "mm", "left out"], ...rows].map((cells) => `${cells.map(quoted).join(",")}\r\n`).join("");
+}
+
+/** A cell with a comma, a quote or a break stands in quotes; one that a sheet would take for a formula is shown as text. */
+function quoted(cell: string): string {
+  const safe = /^[=+@\t\r]|^-(?!\d)/.test(cell) ? `'${cell}` : cell;
+  return /[",\r\n]/.test(safe) ? `"${safe.replaceAll('"', '""')}"` : safe;
+}

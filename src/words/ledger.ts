@@ -1,0 +1,20 @@
+import { type Learned, type LossKind } from "@/core/piece/ledger";
+import { counted } from "./names";
+import { printable } from "./show";
+
+const KIND_NAMES: Readonly<Record<LossKind, string>> = {
+  "wall.length": "Off a strip's length",
+  "wall.height": "Off a wall's height",
+  "hoop.length": "Off a hoop's blank",
+};
+
+/** What your hands take off, a line a kind and method. */
+export function ledgerLines(learned: readonly Learned[]): string[] {
+  if (learned.length === 0) return ["No making has both what was cut and what it came to."];
+  return learned.map(({ kind, method, kept, outliers, estimate, spread, prior }) => {
+    const how = method === "" ? "" : `, ${printable(method)}`;
+    const give = spread === null ? "" : `, give or take ${spread.toFixed(2)}`;
+    const out = outliers.length === 0 ? "" : `; ${outliers.length} left out`;
+    return `${KIND_NAMES[kind]}${how}: ${estimate.toFixed(2)} mm${give}, from ${counted(kept.length, "make")}${out}; shipped ${prior.toFixed(2)}`;
+  });
+}

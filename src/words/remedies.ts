@@ -1,0 +1,61 @@
+import { type Remedy, type RemedyCode } from "@/core/piece/remedies";
+import { type Said } from "./findings";
+import { type Units, showLength, showPercent, withUnit } from "./show";
+
+interface Voice {
+  readonly length: (name: string) => string;
+  readonly bare: (name: string) => string;
+  readonly share: string;
+  readonly size: string;
+  readonly isFar: boolean;
+}
+
+const SAYINGS: Readonly<Record<RemedyCode, (v: Voice) => Said>> = {
+  "wall.cut-out": (v) => ({
+    what: `The wall is ${v.length("by")} too long.`,
+    advice: `Saw ${v.length("by")} out at the seam, file, and solder it again: ${v.bare("from")} to ${v.bare("to")}.`,
+  }),
+  "wall.too-short": (v) => ({
+    what: `The wall is ${v.length("by")} too short to stretch.`,
+    advice: `It is ${v.bare("from")} and ${v.length("to")} is wanted: cut a piece in, or start again.`,
+  }),
+  "wall.stretch": (v) => ({
+    what: `The wall is a little short: ${v.bare("from")}.`,
+    advice: `Anneal it and stretch it by ${v.share}, to ${v.length("to")}.`,
+  }),
+  "wall.take-down": (v) => ({
+    what: `The wall stands ${v.length("by")} too high.`,
+    advice: `Take it down to ${v.length("to")}, trying the stone.`,
+  }),
+  "wall.too-low-now": (v) => ({
+    what: `The wall is ${v.length("by")} too low to hold.`,
+    advice: `It needs ${v.length("to")}: take the cushion out from under the stone, or make a new wall.`,
+  }),
+  "hoop.will-come": (v) => ({ what: `This blank comes to ${v.length("inside")} inside${v.size}.`, advice: `${v.length("to")} is wanted.` }),
+  "hoop.stretch": (v) => ({
+    what: `The hoop is ${v.length("by")} small inside${v.size}.`,
+    advice: v.isFar
+      ? `More than a size: cut a piece in. Stretched so far it would be ${v.length("left")} thick.`
+      : `Stretch it to ${v.length("to")}; ${v.length("left")} of its thickness is left.`,
+  }),
+  "hoop.cut-out": (v) => ({
+    what: `The hoop is large: ${v.length("from")} inside${v.size}.`,
+    advice: `Saw ${v.length("by")} out at the seam and solder it again.`,
+  }),
+};
+
+export function sayRemedy({ code, level, values }: Pick<Remedy, "code" | "level" | "values">, units: Units): Said {
+  const number = (name: string) => Number(values[name]);
+  return SAYINGS[code]({
+    length: (name) => withUnit(number(name), "measured", units),
+    bare: (name) => showLength(number(name), "measured", units),
+    share: showPercent(number("by"), 1),
+    size: values.size === undefined || values.size === "" ? "" : `, size ${values.size}`,
+    isFar: level === "error",
+  });
+}
+
+export function remedyText(remedy: Remedy, units: Units): string {
+  const { what, advice } = sayRemedy(remedy, units);
+  return `${what} ${advice}`;
+}
