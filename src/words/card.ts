@@ -7,7 +7,7 @@ import { greatestTurnIn } from "@/core/stone/stone";
 import { BLANK, DOUBTS } from "./doubt";
 import { appliedText } from "./applied";
 import { sayWork } from "./hoop-works";
-import { hangsText, sideText } from "./hang";
+import { eyeText, hangsText } from "./hang";
 import { TERM_NAMES } from "./terms";
 import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SYSTEM_NAMES, capital, namesIn } from "./names";
 import { type Rounding, type Units, lengthUnit, printable, showFigureValue, showLength, showPercent, withUnit } from "./show";
@@ -123,10 +123,7 @@ function bailRows(piece: Piece, pen: Pen): CardRow[] {
       style === "folded" ? cut : undefined,
     ),
     ...drawn.hangs.map((hang) => {
-      const eye =
-        Math.abs(hang.aside) < ON_THE_MIDDLE
-          ? "in the middle of its top"
-          : `${length(Math.abs(hang.aside))} ${unit} ${sideText(hang.aside)} of its top`;
+      const eye = eyeText(hang.aside, (mm) => `${length(mm)} ${unit}`);
       return row(
         pen,
         ["hang.tilt", `${hang.mount}.hang.tilt`],
@@ -136,9 +133,6 @@ function bailRows(piece: Piece, pen: Pen): CardRow[] {
     }),
   ];
 }
-
-/** Nearer than this is the middle, as it is shown (mm). */
-const ON_THE_MIDDLE = 0.005;
 
 /** What is cut to length, and how its length is told. */
 interface Cut {

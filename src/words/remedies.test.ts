@@ -1,7 +1,4 @@
 import { type RemedyCode } from "@/core/piece/remedies";
-import { type Learned } from "@/core/piece/ledger";
-import { ledgerCsv, ledgerFile } from "@/formats/ledger-file";
-import { ledgerLines } from "./ledger";
 import { sayRemedy } from "./remedies";
 import { METRIC } from "./show";
 
@@ -46,28 +43,4 @@ test.each<[RemedyCode, Record<string, number | string>, string]>([
 test("past a size a hoop is no longer stretched", () => {
   const { advice } = sayRemedy({ code: "hoop.stretch", level: "error", values: { by: 1, from: 16, to: 17, left: 1.4 } }, METRIC);
   expect(advice).toBe("More than a size: cut a piece in. Stretched so far it would be 1.40 mm thick.");
-});
-
-const learned: Learned = {
-  ...{ kind: "hoop.length", method: '=saw, "fine"', prior: 0.88, estimate: 1.1, spread: 0.04, kept: [0, 1], outliers: [2] },
-  observed: [1.2, 1.25, 4].map((value, i) => ({ kind: "hoop.length", method: '=saw, "fine"', make: `m${i}`, value })),
-};
-
-test("what hands take off is told in a line, in a file, and in cells that no sheet takes for a formula", () => {
-  expect(ledgerLines([learned, { ...learned, method: "", spread: null, outliers: [], kept: [0] }])).toEqual([
-    'Off a hoop\'s blank, =saw, "fine": 1.10 mm, give or take 0.04, from 2 makes; 1 left out; shipped 0.88',
-    "Off a hoop's blank: 1.10 mm, from 1 make; shipped 0.88",
-  ]);
-  expect(ledgerLines([])).toEqual(["No making has both what was cut and what it came to."]);
-  expect(ledgerFile([learned])).toMatchObject({
-    format: "hoop-ledger/ledger",
-    kinds: [{ count: 2, outliers: [{ make: "m2", value: 4 }], estimate: 1.1, observed: [{ make: "m0", value: 1.2 }, {}, {}] }],
-  });
-  expect(ledgerCsv([learned]).split("\r\n")).toEqual([
-    "kind,method,make,mm,left out",
-    `hoop.length,"'=saw, ""fine""",m0,1.2,`,
-    `hoop.length,"'=saw, ""fine""",m1,1.25,`,
-    `hoop.length,"'=saw, ""fine""",m2,4,left out`,
-    "",
-  ]);
 });

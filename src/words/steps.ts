@@ -8,7 +8,7 @@ import { type SizeSystem } from "@/core/hoop/sizes";
 import { type Named, SYSTEM_NAMES, capital, counted, gradeName, namesIn } from "./names";
 import { BLANK } from "./doubt";
 import { type Bare } from "./backs";
-import { sideText } from "./hang";
+import { eyeText } from "./hang";
 import { type Rounding, type Units, lengthUnit, showFigure, showLength, withUnit } from "./show";
 
 /** How each figure is rounded, by what it is of and its name. */
@@ -64,7 +64,7 @@ interface StepVoice {
   /** A number with so many decimals, a length with its unit, ten millimetres in it, and lengths that are cut one by one. */
   count(name: string, decimals: number): string;
   length(name: string): string;
-  lengthOf(mm: number): string;
+  readonly lengthOf: (mm: number) => string;
   readonly ten: string;
   readonly pieces: string;
   /** What a joint is called, and the part that a value names. */
@@ -144,7 +144,8 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
   "bail.fold": (v) => `Fold it over a rod ${v.length("rod")} across until both legs meet`,
   "bail.saw": (v) => `Saw the tube off ${v.target} long, square`,
   "bail.wind": (v) => `Wind the jump ring on a rod ${v.length("rod")} across, ${v.target} of wire, saw it through and close it`,
-  "eye.mark": (v) => `Mark the eye${v.text("of") && ` of ${v.text("of")}`} on the edge, ${asideText(v)}, and file it flat there`,
+  "eye.mark": (v) =>
+    `Mark the eye${v.text("of") && ` of ${v.text("of")}`} on the edge, ${eyeText(Number(v.text("aside")), v.lengthOf)}, and file it flat there`,
   "hang.try": () => "Hang it by a thread: it hangs as it should, and turns to neither side",
   "applied.make": (v) => MADE[v.text("shape") as AppliedShape](v),
   "applied.sweat": (v) => `Sweat the ${v.part("part")}: melt the solder on its back first`,
@@ -176,15 +177,6 @@ const MADE: Readonly<Record<AppliedShape, (v: StepVoice) => string>> = {
   ring: (v) => `Bend the ${v.part("part")}, ${v.length("inside")} inside, of wire ${v.length("wire")} thick, and close it`,
   strip: (v) => `Cut the ${v.part("part")}, ${v.length("length")} by ${v.length("width")}, of sheet ${v.length("thickness")} thick`,
 };
-
-/** Nearer to the middle than this is in the middle (mm). */
-const IN_THE_MIDDLE = 0.005;
-
-/** Where an eye lies, as it hangs. */
-function asideText(v: StepVoice): string {
-  const aside = Number(v.text("aside"));
-  return Math.abs(aside) < IN_THE_MIDDLE ? "in the middle of its top" : `${v.lengthOf(Math.abs(aside))} ${sideText(aside)} of its top`;
-}
 
 const SAWN_TO: Readonly<Record<string, string>> = { border: "its border", ornament: "what lies on it" };
 

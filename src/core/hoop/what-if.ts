@@ -15,7 +15,7 @@ export interface WhatIf {
 }
 
 /** A US size in mm of diameter: as far as a plain band is stretched. */
-const MOST_STRETCH = 0.8128;
+export const MOST_STRETCH = 0.8128;
 /** A hammered blank is told for so much gained, a short one for so much lost (mm). */
 const A_MILLIMETRE = 1;
 /** Steps of the secant rule, more than a length that is all but straight in the diameter wants. */

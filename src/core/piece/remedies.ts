@@ -1,4 +1,4 @@
-import { insideFor, stretchedTo } from "../hoop/what-if";
+import { MOST_STRETCH, insideFor, stretchedTo } from "../hoop/what-if";
 import { type Hoop } from "../hoop/hoop";
 import { sizeText } from "../hoop/sizes";
 import { type Level } from "../measure/finding";
@@ -34,8 +34,6 @@ export interface Remedy {
 
 /** A size is where it was wanted within so much (mm). */
 const NEAR = 0.05;
-/** A US size in mm of diameter: as far as a plain band is stretched. */
-const MOST_STRETCH = 0.8128;
 
 /** A piece as it was planned before what was read. */
 interface Planned {

@@ -3,20 +3,16 @@
 import { type DrawnHang } from "@/core/bail/hanging";
 import { usePlan } from "@/ui/plan";
 import { useUnits } from "@/ui/tray";
-import { sideText } from "@/words/hang";
+import { besideText } from "@/words/hang";
 import { capital, namesIn } from "@/words/names";
 import { showFigureValue, showLength } from "@/words/show";
-
-/** Nearer to the axis than this lies on it, as it is shown (mm). */
-const ON_AXIS = 0.005;
 
 /** What pulls, part by part, and how far beside the line that should point down. */
 export function WhereItLies({ hang }: { readonly hang: DrawnHang }) {
   const plan = usePlan();
   const units = useUnits();
   const names = namesIn(plan);
-  const beside = (left: number) =>
-    Math.abs(left) < ON_AXIS ? "on the line" : `${showLength(Math.abs(left), "measured", units)} to the ${sideText(left)}`;
+  const beside = (left: number) => besideText(left, (mm) => showLength(mm, "measured", units));
   const stone = `${hang.mount}.stone`;
   return (
     <>

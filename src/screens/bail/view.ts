@@ -1,6 +1,6 @@
 import { figureOf } from "@/core/measure/figure";
 import { type Plan, bailIn } from "@/core/piece/plan";
-import { hangsText, sideText } from "@/words/hang";
+import { besideText, hangsText, sideText } from "@/words/hang";
 import { type Units, lengthUnit, showLength, withUnit } from "@/words/show";
 import { cutAt, sumParts } from "@/words/sums";
 import { TERM_NAMES } from "@/words/terms";
@@ -41,7 +41,7 @@ export function bailView(plan: Plan, mount: string, units: Units) {
         ? "tube goes on"
         : `rod ${measured(settled.bore)} ${lengthUnit(units)}: ${settled.style === "ring" ? "wind" : "fold"} it over this`,
     eachMillimetre: `a millimetre tilts it ${hang.perMillimetre.toFixed(1)}°`,
-    balance: Math.abs(hang.left) < 0.005 ? "on the line" : `${measured(Math.abs(hang.left))} to the ${sideText(hang.left)} of it`,
+    balance: besideText(hang.left, measured),
     drop: withUnit(drawn.pastEdge, "measured", units),
     chain: settled.chainEnd === null ? null : `chain's end ${measured(settled.chainEnd)}`,
     passes: spare === null ? null : spare >= 0 ? `${measured(spare)} to spare` : `${measured(-spare)} too thick`,
