@@ -31,10 +31,10 @@ test("a piece that cannot be planned says why in its row, hides no other, opens 
   });
   await page.reload();
   await expect(page.getByRole("table")).toHaveAttribute("aria-rowcount", "21");
+  await expect(page.getByRole("row", { name: /Tern ring/ })).toContainText("46.05 × 3.20");
   await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight));
   await expect(page.getByRole("row", { name: /thin ring/ })).toContainText("Thickness of the wire must be >= 0.05");
   await expect(page.getByRole("row", { name: /theirs ring/ })).toContainText("needs the readings of a mandrel");
-  await expect(page.getByRole("row", { name: /Tern ring/ })).toContainText("46.05 × 3.20");
   await page.getByRole("table").getByRole("button", { name: "thin ring" }).click();
   await expect(page.getByRole("heading", { name: "This piece cannot be planned" })).toBeVisible();
   await field(page, "mend/carrier/stock/thickness").fill("1/0");

@@ -72,7 +72,7 @@ test("the Hoop stage converts into every system, and tells what a millimetre cos
       "hammered 1 mm longer: EU 55.0",
       "cut 1 mm short: EU 53.0, stretched back, 1.57 of 1.60 mm left",
     ],
-    schools: ["cut long, wrapped and sawn through: 63.9 mm"],
+    notes: ["cut long, wrapped and sawn through: 63.9 mm"],
     fibre: "0.68",
     total: "59.15",
     lost: "each millimetre lost is 1.00 EU size",
@@ -103,6 +103,7 @@ test("the Hoop stage converts into every system, and tells what a millimetre cos
     words: ["meets the plate at 18.8°", "file 71.2° off square; feet reach 5.1"],
     width: null,
   });
+  expect([open.marks.foot, view.marks.foot]).toEqual(["foot, filed 71.2°", "foot"]);
   expect(open.whatIfs.map((each) => each.split(":")[0])).toEqual(["hammered 1 mm longer", "cut 1 mm short"]);
   const bridge = hoopView(plan(demoPiece("curlew-ring")), "m1", "eu", METRIC);
   expect([bridge.seat.words[0], bridge.also]).toEqual([

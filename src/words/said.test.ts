@@ -517,7 +517,7 @@ test("the steps of the demo's pieces and of the worked examples, each as it is f
     ],
     [
       "hoop.taper",
-      "Saw and file the blank to its pattern: 5.00 mm wide at the front, 2.60 mm at the back. Its template lies along the rule, fold it at the front: both halves alike.",
+      "Saw and file the blank to its pattern: 5.00 mm wide at the front, 2.60 mm at the back. Its template lies along the rule, fold it at the front: both halves alike. Shoulders that keep the finger from bending are filed back.",
     ],
     [
       "hoop.twist",

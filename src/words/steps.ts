@@ -228,7 +228,8 @@ const DETAILS: Readonly<Partial<Record<StepCode, string>>> = {
   "set.finish": "What goes in must not be polished: a polished face is worth less than a worn one.",
   "set.burnish": "A burnisher only, and nothing over the face.",
   "hoop.twist": "Anneal them first, one end in a vice, the other in a hand drill turned slowly.",
-  "hoop.taper": "Its template lies along the rule, fold it at the front: both halves alike.",
+  "hoop.taper":
+    "Its template lies along the rule, fold it at the front: both halves alike. Shoulders that keep the finger from bending are filed back.",
   "hoop.drill": "A hole at the root keeps the slit from running on as it is spread.",
   "hoop.spread": "Anneal it first; a little each side in turn, over the edge of a stake.",
   "hoop.feet": "Stand it on the plate and look along it: no light under either foot.",

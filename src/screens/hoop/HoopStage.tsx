@@ -24,7 +24,6 @@ import { usePlan } from "@/ui/plan";
 import { useSession, useSessionState } from "@/ui/session";
 import { useTrayState, useUnits } from "@/ui/tray";
 import { ifSure } from "@/words/doubt";
-import { BLANK_MARKS } from "@/words/marks";
 import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SYSTEM_NAMES, capital, lengthRuleName } from "@/words/names";
 import { degrees, lengthUnit, showLength, showTemperature } from "@/words/show";
 import { SOURCE_NAMES } from "@/words/terms";
@@ -92,13 +91,13 @@ export function HoopStage({ mount: id }: { readonly mount: string }) {
             height={Math.max(hoop.stock.width, hoop.stock.backWidth ?? 0)}
             cut={ifSure(doubtOf("hoop.cutLength"), `cut ${view.cut}`)}
             beyond="wire goes on"
-            names={BLANK_MARKS}
+            names={view.marks}
             units={units}
             pattern={planned.drawn.pattern}
             over={<OnRule hoop={planned.settled} blank={plan.drawing.laid.hoop!} height={hoop.stock.width} />}
           />
           <p className="narrow flex flex-wrap gap-x-4 text-[12px] text-soft" aria-label="What if">
-            {[...(doubtOf("hoop.cutLength") ? [] : [...view.whatIfs, ...view.schools])].map((text) => (
+            {[...(doubtOf("hoop.cutLength") ? [] : [...view.whatIfs, ...view.notes])].map((text) => (
               <span key={text}>{text}</span>
             ))}
           </p>

@@ -19,7 +19,7 @@ export function OnRule({ hoop: { works }, blank: { length, marks }, height }: Pr
     const isFromEnds = !marks.some(({ code }) => code === "front");
     const cuts = isFromEnds ? [[0, left] as const, [right, length] as const] : [[left, right] as const];
     return cuts.map(([from, to]) => (
-      <rect key={from} x={from} y={height / 2 - slit.kerf / 2} width={to - from} height={slit.kerf} fill="#39444a" />
+      <rect key={from} x={from} y={height / 2 - slit.kerf / 2} width={to - from} height={slit.kerf} fill="#39444a" fillOpacity={0.3} />
     ));
   }
   if (!strands) return null;

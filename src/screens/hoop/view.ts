@@ -3,8 +3,9 @@ import { MM_PER_INCH } from "@/core/measure/reading";
 import { type WhatIf } from "@/core/hoop/what-if";
 import { figureOf } from "@/core/measure/figure";
 import { type Plan, hoopIn } from "@/core/piece/plan";
-import { SYSTEM_NAMES } from "@/words/names";
-import { type Units, showLength, withUnit } from "@/words/show";
+import { BLANK_MARKS } from "@/words/marks";
+import { SCHOOL_NAMES, SYSTEM_NAMES } from "@/words/names";
+import { type Units, showFigure, showLength, withUnit } from "@/words/show";
 import { cutAt, sumParts } from "@/words/sums";
 import { saySeat } from "./seats";
 
@@ -29,10 +30,13 @@ export function hoopView(plan: Plan, mount: string, system: SizeSystem, units: U
     seatFigure: `${mount}.hoop.${seat.figure}`,
     covers: `covers ${Math.round(drawn.seats[mount]!.covers)}° of the finger`,
     whatIfs: drawn.whatIfs.map((each) => whatIf(each, system, hoop.section.thickness, hoop.wideBand.value, units)),
-    schools:
-      cut.schools
-        ?.filter(({ rule }) => rule === "long")
-        .map(({ value }) => `cut long, wrapped and sawn through: ${withUnit(value, "blank", units)}`) ?? [],
+    notes: [
+      ...(cut.schools ?? [])
+        .filter(({ rule }) => rule === "long")
+        .map(({ value }) => `${SCHOOL_NAMES.long}: ${withUnit(value, "blank", units)}`),
+      ...takesUp(plan, cut.value, units),
+    ],
+    marks: marksOf(plan, mount, units),
     also: ALSO.flatMap(({ key, ...each }) => {
       const found = plan.figures[key];
       return found ? [{ ...each, figure: key, text: showLength(found.value, "blank", units) }] : [];
@@ -67,6 +71,18 @@ const ALSO = [
   { key: "bridge.blankLength", name: "Bridge's blank", lead: "bridge" },
   { key: "hoop.inlayLength", name: "Inlay", lead: "inlay" },
 ] as const;
+
+/** What a twist takes up of each wire. */
+function takesUp({ figures }: Pick<Plan, "figures">, cut: number, units: Units): string[] {
+  const wire = figures["hoop.wireLength"];
+  return wire && wire.value > cut ? [`twisting takes up ${withUnit(wire.value - cut, "blank", units)} of each wire`] : [];
+}
+
+/** What lies where on the rule; feet with the angle their ends are filed to. */
+function marksOf({ figures }: Pick<Plan, "figures">, mount: string, units: Units): typeof BLANK_MARKS {
+  const end = figures[`${mount}.hoop.endAngle`];
+  return end ? { ...BLANK_MARKS, foot: `foot, filed ${showFigure(end, units)}` } : BLANK_MARKS;
+}
 
 /** What it lands at, in the maker's system, and what stretching it back would leave. */
 function whatIf({ code, inside, left, isFar }: WhatIf, system: SizeSystem, thickness: number, wideBand: number, units: Units): string {
