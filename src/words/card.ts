@@ -106,7 +106,7 @@ function bailRows(piece: Piece, pen: Pen): CardRow[] {
   const { style, bore, drop, thickness, metal, chainEnd } = settled;
   const length = (mm: number) => showLength(mm, "measured", pen.units);
   const unit = lengthUnit(pen.units);
-  const key = style === "ring" ? "bail.jumpRingLength" : "bail.blankLength";
+  const key = drawn.cut;
   const said = {
     folded: `folded of ${pen.figure(key)}, ${length(settled.widest.value)} at its widest, ${length(settled.foot.value)} at its feet, sheet ${length(thickness)}`,
     tube: `tube ${pen.figure(key)} long, ${length(bore)} inside, ${length(thickness)} thick`,

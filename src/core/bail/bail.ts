@@ -7,6 +7,7 @@ import { type Finding, finding } from "../measure/finding";
 import { type Metal, massOf } from "../metal/metals";
 import { type Hung } from "../mount/weights";
 import { type DrawnHang, hangOf } from "./hanging";
+import { type BailKind } from "./kinds/kind";
 import { BAILS } from "./kinds/kinds";
 
 export type BailStyle = "folded" | "tube" | "ring";
@@ -46,6 +47,8 @@ export interface Hanging {
 /** A bail's own room, and each setting as it hangs. */
 export interface BailDrawing {
   readonly style: BailStyle;
+  /** The figure that is cut to. */
+  readonly cut: BailKind["figure"];
   readonly pastEdge: number;
   /** Half its width at the foot and at the widest, and of a ring its inside and outside radius. */
   readonly shape: { readonly foot: number; readonly widest: number; readonly inside: number; readonly outside: number };
@@ -120,6 +123,7 @@ export function planBail(bail: Bail, hangings: readonly Hanging[]): BailPlan {
     },
     drawn: {
       style: bail.style,
+      cut: key,
       pastEdge: kind.pastEdge(bail),
       shape: kind.shape(bail),
       pattern: kind.pattern(bail),

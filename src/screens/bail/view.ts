@@ -9,7 +9,7 @@ import { TERM_NAMES } from "@/words/terms";
 export function bailView(plan: Plan, mount: string, units: Units) {
   const { settled, drawn } = bailIn(plan)!;
   const hang = drawn.hangs.find((each) => each.mount === mount)!;
-  const figure = "bail.blankLength" in plan.figures ? "bail.blankLength" : "bail.jumpRingLength";
+  const figure = drawn.cut;
   const cut = figureOf(plan.figures, figure);
   const measured = (mm: number) => showLength(mm, "measured", units);
   const hangsBy = hangsText(hang.tilt);

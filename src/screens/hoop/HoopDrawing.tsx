@@ -34,6 +34,7 @@ export function HoopDrawing({ size, piece, mount, view }: Props) {
   const plan = usePlan();
   const { settings } = plan.drawing;
   const hoop = hoopIn(plan)?.drawn;
+  const carrying = new Set(plan.parts.filter(({ kind }) => kind === "hoop" || kind === "strand").map(({ id }) => id));
   const units = useUnits();
   const isNarrow = size.width < NARROW;
   const tops = piece.mounts.map(
@@ -77,7 +78,7 @@ export function HoopDrawing({ size, piece, mount, view }: Props) {
             </g>
           );
         })}
-        <AppliedOnHoop applied={plan.drawing.applied.filter(({ on }) => on.startsWith("hoop"))} outside={hoop.outside} />
+        <AppliedOnHoop applied={plan.drawing.applied.filter(({ on }) => carrying.has(on))} outside={hoop.outside} />
         <line x1={-hoop.inside} x2={hoop.inside} y1={0} y2={0} stroke="#8a9596" vectorEffect="non-scaling-stroke" />
         {hoop.seams.map((angle) => (
           <SeamMark key={angle} hoop={hoop} angle={angle} />

@@ -123,8 +123,8 @@ const RESULTS: Readonly<Record<StageId, Result>> = {
 
 /** "blank 18.0, hangs 13.5° off". */
 function bailResult(told: Told): string {
-  const key = "bail.blankLength" in told.plan.figures ? "bail.blankLength" : "bail.jumpRingLength";
-  return `${key === "bail.blankLength" ? "blank" : "wire"} ${lengthIn(told, key, "blank")}, ${tiltText(told)}`;
+  const { cut } = bailIn(told.plan)!.drawn;
+  return `${cut === "bail.blankLength" ? "blank" : "wire"} ${lengthIn(told, cut, "blank")}, ${tiltText(told)}`;
 }
 
 function tiltText({ plan, mount }: Told): string {

@@ -73,8 +73,7 @@ function bailCell(
   const bail = bailIn(plan);
   const hang = bail?.drawn.hangs.find((each) => each.mount === mount);
   if (!bail || !hang) return null;
-  const key = bail.settled.style === "ring" ? "bail.jumpRingLength" : "bail.blankLength";
-  const cut = showLength(figureOf(plan.figures, key).value, "blank", units);
+  const cut = showLength(figureOf(plan.figures, bail.drawn.cut).value, "blank", units);
   return sure("hang.tilt", [`${bail.settled.style === "ring" ? "ring" : "bail"} ${cut}`, hangsText(hang.tilt)]);
 }
 
