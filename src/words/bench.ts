@@ -13,6 +13,7 @@ const BENCH_NAMES: Readonly<Record<string, string>> = {
   overshoot: "Overshoot past the flow point",
   way: "Way of grading",
   wideBand: "Added for wide bands",
+  allowances: "What your hands take off",
   mandrel: "Mandrel readings",
   strips: "Strips on the shelf",
   shelves: "Solder shelf",

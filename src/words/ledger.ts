@@ -1,4 +1,5 @@
-import { type Learned, type LossKind } from "@/core/piece/ledger";
+import { type LossKind } from "@/core/piece/bench";
+import { type Learned } from "@/core/piece/ledger";
 import { counted } from "./names";
 import { printable } from "./show";
 

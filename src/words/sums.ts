@@ -1,5 +1,5 @@
 import { type Figure, type Unit } from "@/core/measure/figure";
-import { TERM_NAMES } from "./terms";
+import { termName } from "./terms";
 import { type Rounding, type Units, showFigureValue, showLength, shownStep } from "./show";
 
 /** What a sum is made of, as it is told: terms by themselves or taken together. */
@@ -61,7 +61,7 @@ export function cutAt(mm: number, rounding: Rounding, units: Units): string {
 
 /** A figure's terms by their names. */
 export function sharesOf({ terms }: Figure): Share[] {
-  return terms.map(({ label, value }) => ({ name: TERM_NAMES[label], value }));
+  return terms.map((term) => ({ name: termName(term), value: term.value }));
 }
 
 /** A length's sum in one line, its unit left to the reader: "44.21 outline + 1.01 wall = 45.22". */

@@ -37,6 +37,7 @@ test("where a number came from, what it is called, and what the schools and sour
   expect(TERM_NAMES).toEqual({
     outline: "outline",
     wall: "wall",
+    yours: "yours",
     fit: "fit",
     squaring: "squaring both ends",
     mark: "mark",

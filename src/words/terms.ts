@@ -1,4 +1,4 @@
-import { METAL_NAMES } from "./names";
+import { METAL_NAMES, counted } from "./names";
 import { type FormulaCode, type Source, type Term, type TermCode } from "@/core/measure/figure";
 
 export const TERM_NAMES: Readonly<Record<TermCode, string>> = {
@@ -40,6 +40,7 @@ export const TERM_NAMES: Readonly<Record<TermCode, string>> = {
   slit: "spreading the legs",
   fitting: "fitting the feet",
   hammer: "gained by hammering",
+  yours: "yours",
   drop: "both legs",
   overChain: "over the chain",
   ...METAL_NAMES,
@@ -113,8 +114,14 @@ export const SOURCE_NAMES: Readonly<Record<Source, string>> = {
   learned: "yours, from your own makes",
 };
 
+/** A term's name, by how many makes it was learned where it was. */
+export function termName({ label, count }: Pick<Term, "label" | "count">): string {
+  return count === undefined ? TERM_NAMES[label] : `${TERM_NAMES[label]}, from ${counted(count, "make")}`;
+}
+
 /** A term's name, with its formula where it has one. */
-export function termText({ label, note }: Term): string {
-  if (!note) return TERM_NAMES[label];
+export function termText(term: Term): string {
+  const { label, note } = term;
+  if (!note) return termName(term);
   return label === "formula" ? FORMULA_NAMES[note] : `${TERM_NAMES[label]}: ${FORMULA_NAMES[note]}`;
 }

@@ -1,7 +1,7 @@
 import { type WorkedJoint } from "../joint/contribution";
 import { type Step, step } from "../making/step";
 import { type Blank } from "../measure/blank";
-import { type Figure, type Term, sum, taken, term } from "../measure/figure";
+import { type Figure, type Term, sum, taken, term, yours } from "../measure/figure";
 import { fibre, sectionArea } from "../metal/section";
 import { type Hoop } from "./hoop";
 import { hoopParts } from "./works/strands";
@@ -16,8 +16,9 @@ export function bandLength(hoop: Hoop, inside: number): Figure {
   return sum("mm", [term("finger", Math.PI * inside, hoop.size.from), term("fibre", 2 * Math.PI * countedAt(hoop), "formula")]);
 }
 
-/** A seam is squared, sawn through to true it, and marked. */
-export function bandLosses({ losses }: Hoop): Term[] {
+/** A seam is squared, sawn through to true it, and marked; or what the maker's own hands take off. */
+export function bandLosses({ losses, learned }: Hoop): Term[] {
+  if (learned) return [yours(learned)];
   const passes = term("sawPasses", losses.sawPasses.value * losses.kerf.value, losses.sawPasses.from);
   return [taken("squaring", losses.squaring), passes, taken("mark", losses.mark)];
 }

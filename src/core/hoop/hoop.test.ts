@@ -19,6 +19,7 @@ const hoop: Hoop = {
   wideBand: { value: 0, from: "shipped" },
   rule: "fibre",
   losses,
+  learned: null,
   flatWidth: null,
   saddleWidth: null,
   plateAbove: { value: 0.2, from: "shipped" },

@@ -3,7 +3,7 @@ import { type Part } from "../joint/joint";
 import { type Step, step } from "../making/step";
 import { type Blank, layBlank } from "../measure/blank";
 import { type Finding, finding } from "../measure/finding";
-import { type Figure, type Figures, type School, type Sourced, single, sum, taken, term } from "../measure/figure";
+import { type Figure, type Figures, type OwnLoss, type School, type Sourced, single, sum, taken, term } from "../measure/figure";
 import { unusualFindings } from "../measure/usual";
 import { type Metal, massOf } from "../metal/metals";
 import { type Section, fibre, sectionArea } from "../metal/section";
@@ -42,6 +42,8 @@ export interface Hoop {
   readonly wideBand: Sourced<number>;
   readonly rule: LengthRule;
   readonly losses: HoopLosses;
+  /** What the maker's own hands take off a blank with a seam, in place of squaring, saw and mark; null where the bench has not agreed to one. */
+  readonly learned: OwnLoss | null;
   readonly flatWidth: Sourced<number> | null;
   readonly saddleWidth: Sourced<number> | null;
   /** mm that an open hoop's plate lies over the finger, and that an adjustable one's ends stand apart. */
@@ -138,7 +140,8 @@ export function planHoop(hoop: Hoop, bases: readonly Base[]): HoopPlan {
 
 /** The blank as it is cut, from its end. */
 function layHoop(hoop: Hoop, net: number, cut: number): Blank {
-  const lead = hoop.losses.squaring.value / 2;
+  const { learned, losses } = hoop;
+  const lead = Math.min(losses.squaring.value, learned?.value ?? Infinity) / 2;
   const marks = FORMS[hoop.form].marks(hoop, net);
   return layBlank(net, lead, cut - net - lead, [
     ...marks,
@@ -165,7 +168,15 @@ function making(hoop: Hoop, laid: LaidHoop) {
   const of = (when: "stock" | "flat" | "bent") => eachWork(hoop.works, (kind, asked) => kind.steps?.(asked, laid)[when]).flat();
   const flat: Step[] = [
     ...of("stock"),
-    step(HOOP, "hoop.cut", "hoop", { target: "hoop.cutLength", checks: ["ends.noBurr"], cautions: ["saw"] }),
+    step(HOOP, "hoop.cut", "hoop", {
+      target: "hoop.cutLength",
+      reads: [
+        { figure: "hoop.cutLength", gauge: "blank", mount: null },
+        { figure: "hoop.thickness", gauge: "thickness", mount: null },
+      ],
+      checks: ["ends.noBurr"],
+      cautions: ["saw"],
+    }),
     step(HOOP, "hoop.square", "hoop", { checks: ["ends.square"] }),
     ...of("flat"),
   ];
@@ -173,6 +184,7 @@ function making(hoop: Hoop, laid: LaidHoop) {
   const { system, value } = hoop.asked;
   const round = step(HOOP, "hoop.round", "hoop", {
     target: "hoop.insideDiameter",
+    reads: [{ figure: "hoop.insideDiameter", gauge: "size", mount: null }],
     checks: ["hoop.round", "hoop.size"],
     values: { system, size: value },
   });

@@ -138,6 +138,17 @@ export type CautionCode =
 export const STEP_STAGES = ["stone", "wall", "plate", "hoop", "bail", "join", "set"] as const;
 export type StepStage = (typeof STEP_STAGES)[number];
 
+/** What a figure is read as: a strip or blank as it is cut, a wall before its seam and after, as it stands, a hoop's size, a stock's thickness. */
+export type GaugeKind = "strip" | "strip-height" | "wall-open" | "wall-closed" | "wall-height" | "blank" | "size" | "thickness";
+
+/** Something that a step asks to be read off the metal. */
+export interface AskedReading {
+  readonly figure: string;
+  readonly gauge: GaugeKind;
+  /** The setting whose it is; null where it is the hoop's. */
+  readonly mount: string | null;
+}
+
 export interface Step {
   /** Stable for a piece: part and act, never a running number. */
   readonly id: string;
@@ -149,19 +160,33 @@ export interface Step {
   readonly second: string | null;
   /** Number of the heat, from 0. */
   readonly heat: number | null;
+  /** What is read off the metal once it is done. */
+  readonly reads: readonly AskedReading[];
   readonly checks: readonly CheckCode[];
   readonly cautions: readonly CautionCode[];
   /** Names and numbers that its sentence speaks of. */
   readonly values: Readonly<Record<string, string | number | readonly string[]>>;
 }
 
-type Details = Partial<Pick<Step, "target" | "second" | "heat" | "checks" | "cautions" | "values">>;
+type Details = Partial<Pick<Step, "target" | "second" | "heat" | "reads" | "checks" | "cautions" | "values">>;
 
 /** A step of a part, named by the part and the act. */
 export function step(part: string, code: StepCode, stage: StepStage, details: Details = {}): Step {
   const act = code.slice(code.indexOf(".") + 1);
   const place = part.endsWith(`.${stage}`) || part === stage ? part : `${part}.${stage}`;
-  return { id: `${place}.${act}`, code, stage, target: null, second: null, heat: null, checks: [], cautions: [], values: {}, ...details };
+  return {
+    id: `${place}.${act}`,
+    code,
+    stage,
+    target: null,
+    second: null,
+    heat: null,
+    reads: [],
+    checks: [],
+    cautions: [],
+    values: {},
+    ...details,
+  };
 }
 
 /** The work at one joint. */

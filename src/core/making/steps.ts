@@ -85,7 +85,7 @@ function heated({ joints, grade, fuses }: MakingHeat, workAt: (joint: string) =>
       heat: index,
       checks: ["pickle.noIron"],
       cautions: ["pickle"],
-      values: { last: isLast ? 1 : 0 },
+      values: { joint, last: isLast ? 1 : 0 },
     }),
     id: `${joint}.pickle`,
   }));

@@ -4,6 +4,13 @@
  */
 export type Source = "stone" | "piece" | "bench" | "shipped" | "formula" | "measured" | "learned";
 
+/** What a maker's own hands take off (mm), as so many of their makes have taught, and how far those lie apart; null where they do not say. */
+export interface OwnLoss {
+  readonly value: number;
+  readonly spread: number | null;
+  readonly count: number | null;
+}
+
 export interface Sourced<T> {
   readonly value: T;
   readonly from: Source;
@@ -51,6 +58,7 @@ export type TermCode =
   | "slit"
   | "fitting"
   | "hammer"
+  | "yours"
   | "drop"
   | "overChain"
   | MetalCode
@@ -121,6 +129,8 @@ export interface Term {
   readonly value: number;
   readonly from: Source;
   readonly note?: FormulaCode;
+  /** How many makes have taught it. */
+  readonly count?: number;
 }
 
 /** Another rule a maker may have been taught, by which the same length comes out differently. */
@@ -164,6 +174,11 @@ export function term(label: TermCode, value: number, from: Source, note?: Formul
 /** A term that keeps the source of the value it takes over. */
 export function taken(label: TermCode, { value, from }: Sourced<number>): Term {
   return { label, value, from };
+}
+
+/** What the maker's own hands take off, in place of each loss by itself. */
+export function yours({ value, count }: OwnLoss): Term {
+  return { ...term("yours", value, "learned"), ...(count !== null && { count }) };
 }
 
 /** @throws if no figure has that key: a screen asked for what this piece does not have. */

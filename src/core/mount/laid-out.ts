@@ -6,6 +6,7 @@ import { type Dome, cover } from "../stone/dome";
 import { isUneven, turnInProfile } from "../stone/profile";
 import { type Stone } from "../stone/stone";
 import { lipFigure } from "./lip";
+import { lossesAlong } from "./losses";
 import { type Back, type BackPlan } from "./backs/back";
 import { type DrawnLayer } from "./layers/layer";
 import { lengthOf } from "./ready-wall";
@@ -43,7 +44,6 @@ export function layOut(setting: Setting): LaidOut {
 export function layStock(stock: Stock): Blank {
   const { outline, wall, seamAt, netHeight } = stock;
   if (seamAt !== null) return unroll(stock, seamAt);
-  const { foot, top } = wall.losses;
   if (wall.source === "cup") {
     const { value: gap } = wall.fit;
     const across = lengthOf(outline);
@@ -52,7 +52,10 @@ export function layStock(stock: Stock): Blank {
       { code: "stoneEdge", at: across + gap },
     ]);
   }
-  return layBlank(netHeight, foot.value, top.value, [
+  const { foot } = wall.losses;
+  const lost = stock.cutHeight - netHeight;
+  const atFoot = Math.min(foot.value, lost);
+  return layBlank(netHeight, atFoot, lost - atFoot, [
     { code: "foot", at: 0 },
     { code: "seat", at: Math.min(netHeight, wall.lift.value) },
   ]);
@@ -65,7 +68,7 @@ function tallOf({ outline, wall, seamAt, cutHeight }: Stock): number {
 
 /** The seam falls midway between two notches. */
 function notchesAlong({ wall, notches, netLength }: Stock): number[] {
-  const lead = wall.losses.squaring.value / 2;
+  const { lead } = lossesAlong(wall);
   return Array.from({ length: Math.min(notches, MOST_NOTCHES) }, (_, i) => lead + ((i + 0.5) * netLength) / notches);
 }
 
@@ -91,11 +94,11 @@ function unroll(stock: Stock, seamAt: number): Blank {
       { from: 0, to: end },
     ];
   });
-  const { squaring, mark } = wall.losses;
+  const { lead, trail } = lossesAlong(wall);
   return layBlank(
     netLength,
-    squaring.value / 2,
-    squaring.value / 2 + mark.value,
+    lead,
+    trail,
     marks.sort((a, b) => a.at - b.at),
     gathers,
   );

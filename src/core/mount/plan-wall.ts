@@ -1,6 +1,6 @@
 import { type Loop, type Outline, loopsOf, outward } from "../geometry/outline";
 import { type WorkedJoint } from "../joint/contribution";
-import { type StepCode, step } from "../making/step";
+import { type AskedReading, type GaugeKind, type StepCode, step } from "../making/step";
 import { type Finding, finding } from "../measure/finding";
 import { type Figure, type School, single, sum, taken, term } from "../measure/figure";
 import { unusualFindings } from "../measure/usual";
@@ -14,6 +14,7 @@ import { lipFigure } from "./lip";
 import { runsWhere } from "./seam";
 import { HAND_PUSHER } from "./set-stone";
 import { planStrip } from "./strip-wall";
+import { heightLosses } from "./losses";
 import { type HeightBySchool, type HeightRule, type Wall, type WallPlan } from "./wall";
 
 /** A wall that stands this far past the turn-in, as a share of the lip, still holds. */
@@ -42,8 +43,7 @@ export function planWall({ mount: id, outline, dome, wall, carrierPlaces, stone,
   const lip = lipFigure(dome, covered, wall);
   const heights = netHeights(dome, wall, lip);
   const netHeight = heights[wall.height.rule];
-  const { foot, top } = wall.losses;
-  const cutHeight = sum("mm", [...netHeight.terms, taken("foot", foot), taken("top", top)]);
+  const cutHeight = sum("mm", [...netHeight.terms, ...heightLosses(wall)]);
   const gather = gathering(outline, wall, covered);
   const ofSource = wall.ready
     ? planReady(id, outline, wall, wall.ready, netHeight, stone)
@@ -105,6 +105,7 @@ export function planWall({ mount: id, outline, dome, wall, carrierPlaces, stone,
 /** A strip is slit, cut and wrapped before its seam is heated, and tried round the stone after. */
 function seamOf(mount: string, { metal, thickness }: Wall, height: number, seamAt: number): WorkedJoint {
   const wall = (act: StepCode, details?: Parameters<typeof step>[3]) => step(mount, act, "wall", details);
+  const read = (name: string, gauge: GaugeKind): AskedReading => ({ figure: `${mount}.wall.${name}`, gauge, mount });
   return {
     id: `${mount}.seam`,
     kind: "seam",
@@ -117,16 +118,28 @@ function seamOf(mount: string, { metal, thickness }: Wall, height: number, seamA
     follows: [`${mount}.wall.netHeight`],
     work: {
       before: [
-        wall("wall.slit", { target: `${mount}.wall.cutHeight`, checks: ["edge.parallel"] }),
+        wall("wall.slit", {
+          target: `${mount}.wall.cutHeight`,
+          reads: [read("cutHeight", "strip-height"), read("thickness", "thickness")],
+          checks: ["edge.parallel"],
+        }),
         wall("wall.anneal", { cautions: ["torch", "hotMetal"], values: { metal } }),
-        wall("wall.cut", { target: `${mount}.wall.cutLength`, checks: ["ends.square", "ends.noPinch", "ends.noBurr"] }),
+        wall("wall.cut", {
+          target: `${mount}.wall.cutLength`,
+          reads: [read("cutLength", "strip")],
+          checks: ["ends.square", "ends.noPinch", "ends.noBurr"],
+        }),
         wall("wall.square", { checks: ["ends.square"] }),
-        wall("wall.wrap", { target: `${mount}.wall.netLength`, checks: ["ends.noLight", "wall.upright"] }),
+        wall("wall.wrap", {
+          target: `${mount}.wall.netLength`,
+          reads: [read("netLength", "wall-open")],
+          checks: ["ends.noLight", "wall.upright"],
+        }),
       ],
       lookedFor: ["joint.bright", "joint.noGap"],
       cautions: ["charcoal"],
       after: [
-        wall("wall.try", { checks: ["wall.passes", "wall.upright", "wall.seamLevel"] }),
+        wall("wall.try", { reads: [read("netLength", "wall-closed")], checks: ["wall.passes", "wall.upright", "wall.seamLevel"] }),
         wall("wall.foot", { checks: ["foot.flat"] }),
       ],
     },

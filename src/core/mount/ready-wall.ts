@@ -95,7 +95,12 @@ function planTube(id: string, outline: Outline, wall: Wall, ready: ReadyMade, ne
 function tubeSteps(mount: string, stone: string, isBored: boolean): Step[] {
   const wall = (act: StepCode, details?: Parameters<typeof step>[3]) => step(mount, act, "wall", details);
   return [
-    wall("wall.part", { target: `${mount}.wall.cutHeight`, checks: ["ends.square"], cautions: ["saw"] }),
+    wall("wall.part", {
+      target: `${mount}.wall.cutHeight`,
+      reads: [{ figure: `${mount}.wall.cutHeight`, gauge: "strip-height", mount }],
+      checks: ["ends.square"],
+      cautions: ["saw"],
+    }),
     ...(isBored
       ? [
           wall("wall.burr", { target: `${mount}.wall.seatBore`, values: { stone } }),

@@ -57,7 +57,11 @@ function settingSteps(mount: string, called: string, { material }: Stone, wallTh
     set("set.try", { checks: ["wall.passes", "stone.out"], values }),
     top
       ? set("set.curve", { checks: ["height.follows"], values: curveOf(top) })
-      : set("set.height", { target: `${mount}.wall.netHeight`, checks: ["height.even"] }),
+      : set("set.height", {
+          target: `${mount}.wall.netHeight`,
+          reads: [{ figure: `${mount}.wall.netHeight`, gauge: "wall-height", mount }],
+          checks: ["height.even"],
+        }),
     set("set.surface", {
       cautions: ["sulphur"],
       values: { ...values, tender: tender.filter((to) => PATINA_HARMS.has(to)), soft: soft ? 1 : 0 },

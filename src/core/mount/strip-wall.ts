@@ -1,6 +1,7 @@
 import { type Outline } from "../geometry/outline";
 import { type Finding, finding } from "../measure/finding";
-import { type Figure, type Figures, single, sum, taken } from "../measure/figure";
+import { type Figure, type Figures, single, sum } from "../measure/figure";
+import { lengthLosses } from "./losses";
 import { isClearOfCorners, straightestPlace } from "./seam";
 import { type SourcePlan, type Wall } from "./wall";
 
@@ -27,7 +28,7 @@ export function planStrip(
     thin: 0,
     first: [],
     figures: {
-      [key("cutLength")]: sum("mm", [...net.terms, taken("squaring", wall.losses.squaring), taken("mark", wall.losses.mark)]),
+      [key("cutLength")]: sum("mm", [...net.terms, ...lengthLosses(wall)]),
       [key("hullLength")]: wrapped,
       ...notchFigures(key, wall, net.value),
       [key("windowLow")]: single("mm", net.value / STRETCH, "window.low"),

@@ -4,7 +4,7 @@ import { type Run } from "./seam";
 import { type Contribution } from "../joint/contribution";
 import { type Step } from "../making/step";
 import { type Finding } from "../measure/finding";
-import { type Figures, type Source, type Sourced } from "../measure/figure";
+import { type Figures, type OwnLoss, type Source, type Sourced } from "../measure/figure";
 import { type Metal } from "../metal/metals";
 import { type Cover } from "../stone/dome";
 
@@ -48,6 +48,8 @@ export interface Wall {
   readonly height: { readonly rule: "turn-in" | "third" } | { readonly rule: "fixed"; readonly height: number };
   readonly seamAt: number | "auto";
   readonly losses: WallLosses;
+  /** What the maker's own hands take off its length and its height, in place of those; null where the bench has not agreed to one. */
+  readonly learned: { readonly length: OwnLoss | null; readonly height: OwnLoss | null };
   /** Heights in mm of the strip on the maker's shelf, of this metal and thickness. */
   readonly stripHeights: readonly number[];
 }

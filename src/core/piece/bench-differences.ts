@@ -17,6 +17,7 @@ function planned(bench: BenchEntry) {
     overshoot: bench.overshoot ?? SHIPPED.overshoot,
     way: bench.way ?? SHIPPED.way,
     wideBand: bench.wideBand ?? SHIPPED.wideBand,
+    allowances: bench.allowances ?? [],
     mandrel: bench.mandrel ?? SHIPPED.mandrel,
     strips: bench.strips ?? SHIPPED.strips,
     shelves: bench.shelves?.length ? bench.shelves : SHIPPED.shelves,

@@ -1,7 +1,7 @@
 import { type Way } from "../heats/problem";
 import { type MandrelMark, type SizeSystem } from "../hoop/sizes";
 import { type LengthUnit } from "../measure/reading";
-import { type Sourced } from "../measure/figure";
+import { type OwnLoss, type Sourced } from "../measure/figure";
 import { type Metal } from "../metal/metals";
 import { type Shelf, SHIPPED_SHELVES } from "../metal/shelf";
 
@@ -88,6 +88,16 @@ export const SHIPPED_BENCH: BenchEntry = { format: "hoop-ledger/bench", version:
 export function choose<T>(piece: T | undefined, bench: T | undefined, shipped: T): Sourced<T> {
   if (piece !== undefined) return { value: piece, from: "piece" };
   return bench !== undefined ? { value: bench, from: "bench" } : { value: shipped, from: "shipped" };
+}
+
+/** Losses that a maker's own hands can teach. */
+export type LossKind = "wall.length" | "wall.height" | "hoop.length";
+
+/** What the bench has agreed to take for a loss; a piece that says one of its parts itself keeps to that. The first of a kind counts. */
+export function learnedLoss(bench: BenchEntry, kind: LossKind, ofPiece: readonly (number | undefined)[]): OwnLoss | null {
+  const agreed = bench.allowances?.find((each) => each.kind === kind);
+  if (!agreed || ofPiece.some((each) => each !== undefined)) return null;
+  return { value: agreed.value, spread: agreed.spread ?? null, count: agreed.count ?? null };
 }
 
 /** A value the bench has no say in. */

@@ -1,14 +1,11 @@
 import { netLength } from "../hoop/hoop";
 import { FORMS } from "../hoop/forms/forms";
 import { type Estimate, estimateOf } from "../measure/estimate";
-import { SHIPPED, SHIPPED_BENCH } from "./bench";
+import { type LossKind, SHIPPED, SHIPPED_BENCH } from "./bench";
 import { type Make } from "./make";
 import { type Piece } from "./piece";
 import { lastReadings } from "./remedies";
 import { sizePiece } from "./size-piece";
-
-/** Losses that a maker's own hands can teach. */
-export type LossKind = "wall.length" | "wall.height" | "hoop.length";
 
 /** What one making shows of a loss, in mm, by the maker's word for how it was worked; empty where none was said. */
 export interface Observation {

@@ -1,14 +1,11 @@
-import { MOST_STRETCH, insideFor, stretchedTo } from "../hoop/what-if";
+import { type AskedReading } from "../making/step";
+import { insideFor, stretchedTo } from "../hoop/what-if";
 import { type Hoop } from "../hoop/hoop";
 import { sizeText } from "../hoop/sizes";
 import { type Level } from "../measure/finding";
-import { type Figures, figureOf } from "../measure/figure";
-import { heightThatHolds } from "../mount/plan-wall";
-import { greatestTurnIn } from "../stone/stone";
+import { figureOf } from "../measure/figure";
+import { type Gauged, type VerdictCode, gaugeOf, verdictOf } from "./gauges";
 import { type Readings } from "./measured";
-import { type Piece } from "./piece";
-import { type Wall } from "../mount/wall";
-import { type SettledCarrier } from "./carriers/carrier";
 
 /** What is done about a size as it was read. */
 export type RemedyCode =
@@ -32,93 +29,94 @@ export interface Remedy {
   readonly values: Readonly<Record<string, number | string>>;
 }
 
-/** A size is where it was wanted within so much (mm). */
-const NEAR = 0.05;
-
-/** A piece as it was planned before what was read. */
-interface Planned {
-  readonly piece: Piece;
-  readonly figures: Figures;
-  readonly settled: { readonly mounts: Readonly<Record<string, { readonly wall: Wall }>>; readonly carrier: SettledCarrier };
-}
-
 /** The last reading of each figure, as a map. */
 export function lastReadings(readings: Readings): ReadonlyMap<string, number> {
   return new Map(readings.map(({ figure, value }) => [figure, value]));
 }
 
 /** What each last reading asks for, in the order of the piece. */
-export function remediesOf(planned: Planned, readings: Readings): Remedy[] {
+export function remediesOf(planned: Gauged, readings: Readings): Remedy[] {
   const read = lastReadings(readings);
   const { carrier } = planned.settled;
   return [
     ...planned.piece.mounts.flatMap(({ id }) => [...lengthRemedies(planned, id, read), ...heightRemedies(planned, id, read)]),
-    ...(carrier.type === "hoop" ? hoopRemedies(planned.figures, carrier, read) : []),
+    ...(carrier.type === "hoop" ? hoopRemedies(planned, carrier, read) : []),
   ];
 }
 
 /** A closed wall that came out longer than fits is cut; a little shorter it stretches, by no more than 2 %. */
-function lengthRemedies({ figures }: Planned, mount: string, read: ReadonlyMap<string, number>): Remedy[] {
+function lengthRemedies(planned: Gauged, mount: string, read: ReadonlyMap<string, number>): Remedy[] {
   const figure = `${mount}.wall.netLength`;
-  const [is, low, high] = [read.get(figure), figures[`${mount}.wall.windowLow`]?.value, figures[`${mount}.wall.windowHigh`]?.value];
-  if (is === undefined || low === undefined || high === undefined) return [];
-  const net = figureOf(figures, figure).value;
-  const remedy = (code: RemedyCode, level: Level, values: Remedy["values"]): Remedy => ({ code, level, figure, mount, values });
-  if (is > high) return [remedy("wall.cut-out", "warning", { by: is - net, from: is, to: net })];
-  if (is < low) return [remedy("wall.too-short", "error", { by: net - is, from: is, to: net })];
-  return is < net - NEAR ? [remedy("wall.stretch", "note", { by: net / is - 1, from: is, to: net })] : [];
+  return ofWall(planned, { figure, gauge: "wall-closed", mount }, read, {
+    "cut-out": ["wall.cut-out", "warning"],
+    again: ["wall.too-short", "error"],
+    stretch: ["wall.stretch", "note"],
+  });
 }
 
-function heightRemedies({ piece, figures, settled }: Planned, mount: string, read: ReadonlyMap<string, number>): Remedy[] {
+function heightRemedies(planned: Gauged, mount: string, read: ReadonlyMap<string, number>): Remedy[] {
   const figure = `${mount}.wall.netHeight`;
-  const is = read.get(figure);
-  if (is === undefined) return [];
-  const net = figureOf(figures, figure).value;
-  const { stone } = piece.mounts.find(({ id }) => id === mount)!;
-  const lift = settled.mounts[mount]!.wall.lift.value;
-  const needed = heightThatHolds(greatestTurnIn(stone), figureOf(figures, `${mount}.wall.lip`).value);
-  if (is - net > NEAR) return [{ code: "wall.take-down", level: "note", figure, mount, values: { by: is - net, from: is, to: net } }];
-  if (is - lift >= needed) return [];
-  return [{ code: "wall.too-low-now", level: "error", figure, mount, values: { by: needed + lift - is, from: is, to: needed + lift } }];
+  return ofWall(planned, { figure, gauge: "wall-height", mount }, read, {
+    "take-down": ["wall.take-down", "note"],
+    "too-low": ["wall.too-low-now", "error"],
+  });
+}
+
+/** What a wall's reading asks for, by what it means. */
+function ofWall(
+  planned: Gauged,
+  asked: AskedReading,
+  read: ReadonlyMap<string, number>,
+  told: Partial<Readonly<Record<VerdictCode, readonly [RemedyCode, Level]>>>,
+): Remedy[] {
+  const is = read.get(asked.figure);
+  const gauge = is === undefined ? null : gaugeOf(planned, asked);
+  if (is === undefined || !gauge) return [];
+  const { code, by } = verdictOf(gauge, is);
+  const remedy = told[code];
+  if (!remedy) return [];
+  const to = code === "too-low" ? is + by : gauge.wanted;
+  return [{ code: remedy[0], level: remedy[1], figure: asked.figure, mount: asked.mount, values: { by, from: is, to } }];
 }
 
 /** A blank as it was cut lands at the size whose net length it leaves; a hoop as it was read is stretched, or cut out and closed again. */
-function hoopRemedies(figures: Figures, hoop: Hoop, read: ReadonlyMap<string, number>): Remedy[] {
-  const wanted = figureOf(figures, "hoop.insideDiameter").value;
+function hoopRemedies(planned: Gauged, hoop: Hoop, read: ReadonlyMap<string, number>): Remedy[] {
+  const { figures } = planned;
+  const wanted = figureOf(figures, INSIDE).value;
   const size = (inside: number) => sizeIn(hoop, inside);
   const cut = read.get("hoop.cutLength");
-  const is = read.get("hoop.insideDiameter");
+  const is = read.get(INSIDE);
   const net = figureOf(figures, "hoop.netLength").value;
   const comes = cut === undefined ? null : insideFor(hoop, cut - (figureOf(figures, "hoop.cutLength").value - net));
   const values = (from: number) => ({ from, to: wanted, inside: from, size: size(from) });
+  const about = (code: RemedyCode, level: Level, figure: string, said: Remedy["values"]): Remedy => ({
+    code,
+    level,
+    figure,
+    mount: null,
+    values: said,
+  });
+  const gauge = gaugeOf(planned, { figure: INSIDE, gauge: "size", mount: null });
+  const verdict = is === undefined || !gauge ? null : verdictOf(gauge, is);
+  const isSmall = verdict?.code === "stretch" || verdict?.code === "cut-in";
   return [
-    ...(comes === null
-      ? []
-      : [{ code: "hoop.will-come" as const, level: "note" as const, figure: "hoop.cutLength", mount: null, values: values(comes) }]),
-    ...(is !== undefined && wanted - is > NEAR
+    ...(comes === null ? [] : [about("hoop.will-come", "note", "hoop.cutLength", values(comes))]),
+    ...(is !== undefined && isSmall
       ? [
-          {
-            code: "hoop.stretch" as const,
-            level: wanted - is > MOST_STRETCH ? ("error" as const) : ("warning" as const),
-            figure: "hoop.insideDiameter",
-            mount: null,
-            values: { ...values(is), by: wanted - is, left: stretchedTo(hoop, is, wanted) },
-          },
+          about("hoop.stretch", verdict.code === "cut-in" ? "error" : "warning", INSIDE, {
+            ...values(is),
+            by: wanted - is,
+            left: stretchedTo(hoop, is, wanted),
+          }),
         ]
       : []),
-    ...(is !== undefined && is - wanted > NEAR
-      ? [
-          {
-            code: "hoop.cut-out" as const,
-            level: "warning" as const,
-            figure: "hoop.insideDiameter",
-            mount: null,
-            values: { ...values(is), by: Math.PI * (is - wanted) },
-          },
-        ]
+    ...(is !== undefined && verdict?.code === "cut-out"
+      ? [about("hoop.cut-out", "warning", INSIDE, { ...values(is), by: verdict.by })]
       : []),
   ];
 }
+
+const INSIDE = "hoop.insideDiameter";
 
 /** An inside diameter as the maker says a size; empty where the system does not go so far. */
 function sizeIn({ asked, wideBand }: Hoop, inside: number): string {

@@ -14,7 +14,18 @@ import { lengthOf, standing } from "../mount/ready-wall";
 import { type ReadyMade, type Wall, type WallSource } from "../mount/wall";
 import { type Dome } from "../stone/dome";
 import { ELLIPTIC, type Stone, greatestTurnIn } from "../stone/stone";
-import { type BenchEntry, SHIPPED, SHIPPED_BENCH, choose, chosen, mandrelOf, shelfNamed, stripHeights, wideBandAddition } from "./bench";
+import {
+  type BenchEntry,
+  SHIPPED,
+  SHIPPED_BENCH,
+  choose,
+  chosen,
+  learnedLoss,
+  mandrelOf,
+  shelfNamed,
+  stripHeights,
+  wideBandAddition,
+} from "./bench";
 import { type InHand, fitKey } from "./measured";
 import { type BailEntry, type HeatsEntry, type HoopEntry, type JumpRingEntry, type Mount, type Piece, type WallEntry } from "./piece";
 
@@ -48,6 +59,10 @@ export function settleWall({ id, wall, stone, plate }: Mount, outline: Outline, 
     height: rule === "fixed" ? { rule, height: wall.fixedHeight ?? stone.height } : { rule },
     seamAt: wall.seamAt ?? "auto",
     losses: { squaring: loss("squaring"), mark: loss("mark"), foot: source === "cup" ? CLOSED_FOOT : loss("foot"), top: loss("top") },
+    learned: {
+      length: learnedLoss(bench, "wall.length", [wall.losses?.squaring, wall.losses?.mark]),
+      height: source === "cup" ? null : learnedLoss(bench, "wall.height", [wall.losses?.foot, wall.losses?.top]),
+    },
     stripHeights: stripHeights(bench, wall.metal, wall.thickness),
   };
 }
@@ -158,6 +173,10 @@ export function settleHoop(entry: HoopEntry, bench: BenchEntry): Hoop {
       ...{ squaring: loss("squaring"), mark: loss("mark"), sawPasses: loss("sawPasses"), kerf: loss("kerf") },
       hammer: chosen(entry.losses?.hammer, 0),
     },
+    learned: learnedLoss(bench, "hoop.length", [
+      ...[entry.losses?.squaring, entry.losses?.mark],
+      ...[entry.losses?.sawPasses, entry.losses?.kerf],
+    ]),
     flatWidth: asGiven(entry.flatWidth),
     saddleWidth: asGiven(entry.saddleWidth),
     plateAbove: chosen(entry.plateAbove, USUAL_HOOP.plateAbove),

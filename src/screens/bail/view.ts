@@ -3,7 +3,7 @@ import { type Plan, bailIn } from "@/core/piece/plan";
 import { besideText, hangsText, sideText } from "@/words/hang";
 import { type Units, lengthUnit, showLength, withUnit } from "@/words/show";
 import { cutAt, sumParts } from "@/words/sums";
-import { TERM_NAMES } from "@/words/terms";
+import { termName } from "@/words/terms";
 
 /** What the Bail stage says, rounded as a bench reads it. */
 export function bailView(plan: Plan, mount: string, units: Units) {
@@ -29,7 +29,7 @@ export function bailView(plan: Plan, mount: string, units: Units) {
     sum:
       cut.terms.length > 1
         ? sumParts(
-            cut.terms.map(({ label, value }) => ({ name: TERM_NAMES[label], value })),
+            cut.terms.map((term) => ({ name: termName(term), value: term.value })),
             "mm",
             units,
           )
