@@ -153,6 +153,8 @@ export interface Step {
   /** Stable for a piece: part and act, never a running number. */
   readonly id: string;
   readonly code: StepCode;
+  /** A setting, a part or a joint that it is done to. */
+  readonly part: string;
   readonly stage: StepStage;
   /** Figure to cut or measure to. */
   readonly target: string | null;
@@ -177,6 +179,7 @@ export function step(part: string, code: StepCode, stage: StepStage, details: De
   return {
     id: `${place}.${act}`,
     code,
+    part,
     stage,
     target: null,
     second: null,

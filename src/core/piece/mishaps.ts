@@ -1,0 +1,228 @@
+import { type Step, type StepCode } from "../making/step";
+import { figureOf } from "../measure/figure";
+import { heightThatHolds } from "../mount/plan-wall";
+import { HAND_PUSHER } from "../mount/set-stone";
+import { greatestTurnIn } from "../stone/stone";
+import { NEAR } from "./gauges";
+import { type Mount, type Piece } from "./piece";
+import { type Plan, hoopIn } from "./plan";
+
+/** What usually goes wrong at a step. */
+export type MishapCode =
+  | "wall.small"
+  | "wall.large"
+  | "wall.twisted"
+  | "wall.tall"
+  | "wall.low"
+  | "wall.crimps"
+  | "wall.heavy"
+  | "stone.stuck"
+  | "solder.one-side"
+  | "solder.balled"
+  | "foot.gap"
+  | "joint.opened"
+  | "fused.pits"
+  | "hoop.small"
+  | "hoop.large";
+
+/** What is pressed to take a remedy: steps that come again, or the piece as it is made from here. */
+export type MishapAct = { readonly kind: "again"; readonly steps: readonly string[] } | { readonly kind: "change"; readonly piece: Piece };
+
+/** Something that can have gone wrong at a step, with what its remedy comes to on this piece. */
+export interface Mishap {
+  readonly code: MishapCode;
+  /** The figure or joint that it is about. */
+  readonly about: string;
+  /** Lengths in mm, temperatures in degrees C, names of joints and grades. */
+  readonly values: Readonly<Record<string, number | string>>;
+  /** null where the remedy is only told. */
+  readonly act: MishapAct | null;
+}
+
+/** A step of a piece as it is planned now. */
+interface At {
+  readonly piece: Piece;
+  readonly plan: Plan;
+  readonly step: Step;
+}
+
+interface MishapKind {
+  readonly at: readonly StepCode[];
+  readonly of: (at: At) => readonly Omit<Mishap, "code">[];
+}
+
+const MISHAPS: Readonly<Record<MishapCode, MishapKind>> = {
+  "wall.small": { at: ["wall.wrap", "wall.try"], of: (at) => ofMount(at, ({ id }) => wallLengths(at, id, null)) },
+  "wall.large": {
+    at: ["wall.try"],
+    of: (at) =>
+      ofMount(at, ({ id }) =>
+        wallLengths(at, id, again([...named(at, id, ["wall.wrap"]), ...seam(at, id), ...named(at, id, ["wall.try"])])),
+      ),
+  },
+  "wall.twisted": { at: ["wall.try", "wall.foot"], of: (at) => ofMount(at, ({ id }) => [{ about: `${id}.wall`, values: {}, act: null }]) },
+  "wall.tall": {
+    at: ["set.height", "set.curve"],
+    of: (at) => ofMount(at, ({ id }) => [{ about: netHeight(id), values: { net: value(at, netHeight(id)) }, act: null }]),
+  },
+  "wall.low": { at: ["set.try", "set.height", "set.curve"], of: (at) => ofMount(at, (mount) => [tooLow(at, mount)]) },
+  "wall.crimps": { at: ["set.push"], of: (at) => ofMount(at, (mount) => [crimped(at, mount)]) },
+  "wall.heavy": {
+    at: ["set.push"],
+    of: (at) =>
+      ofMount(at, ({ id }) => {
+        const { thickness } = at.plan.settled.mounts[id]!.wall;
+        return thickness > HAND_PUSHER ? [{ about: `${id}.wall`, values: { thickness }, act: null }] : [];
+      }),
+  },
+  "stone.stuck": { at: ["wall.try", "set.try"], of: (at) => ofMount(at, ({ id }) => [{ about: `${id}.stone`, values: {}, act: null }]) },
+  "solder.one-side": {
+    at: ["join.solder"],
+    of: (at) => ofJoint(at, (joint) => [{ about: joint, values: onePiece(at, joint), act: null }]),
+  },
+  "solder.balled": { at: ["join.solder"], of: (at) => ofJoint(at, (joint) => [{ about: joint, values: {}, act: again(made(at, joint)) }]) },
+  "foot.gap": {
+    at: ["join.solder"],
+    of: (at) => ofJoint(at, (joint) => (kindOf(at, joint) === "foot" ? [{ about: joint, values: onePiece(at, joint), act: null }] : [])),
+  },
+  "joint.opened": { at: ["join.solder", "join.fuse"], of: opened },
+  "fused.pits": { at: ["join.fuse"], of: (at) => ofJoint(at, (joint) => [{ about: joint, values: {}, act: again(made(at, joint)) }]) },
+  "hoop.small": { at: ["hoop.round"], of: hoopSizes },
+  "hoop.large": { at: ["hoop.round"], of: hoopSizes },
+};
+
+const CODES = Object.keys(MISHAPS) as MishapCode[];
+
+/** What usually goes wrong at a step, each with its remedy worked out on this piece. */
+export function mishapsAt(piece: Piece, plan: Plan, step: Step): Mishap[] {
+  const at = { piece, plan, step };
+  return CODES.filter((code) => MISHAPS[code].at.includes(step.code)).flatMap((code) =>
+    MISHAPS[code].of(at).map((each) => ({ code, ...each })),
+  );
+}
+
+function value({ plan }: At, key: string): number {
+  return figureOf(plan.figures, key).value;
+}
+
+function netHeight(mount: string): string {
+  return `${mount}.wall.netHeight`;
+}
+
+function ofMount({ piece, step }: At, told: (mount: Mount) => Omit<Mishap, "code">[]): Omit<Mishap, "code">[] {
+  const mount = piece.mounts.find(({ id }) => id === step.part);
+  return mount ? told(mount) : [];
+}
+
+function ofJoint({ step }: At, told: (joint: string) => Omit<Mishap, "code">[]): Omit<Mishap, "code">[] {
+  return typeof step.values.joint === "string" ? told(step.values.joint) : [];
+}
+
+function kindOf({ plan }: At, joint: string) {
+  return plan.joints.find(({ id }) => id === joint)?.kind;
+}
+
+function again(steps: readonly string[]): MishapAct | null {
+  return steps.length === 0 ? null : { kind: "again", steps };
+}
+
+/** Steps of a setting by what is done in them. */
+function named({ plan }: At, part: string, codes: readonly StepCode[]): string[] {
+  return plan.steps.filter((step) => step.part === part && codes.includes(step.code)).map(({ id }) => id);
+}
+
+/** The steps in which a joint is made. */
+function made({ plan }: At, joint: string): string[] {
+  return plan.steps.filter(({ values }) => values.joint === joint).map(({ id }) => id);
+}
+
+/** The steps in which the seam of a setting's wall is made, or of the hoop where none is named. */
+function seam(at: At, mount: string | null): string[] {
+  return at.plan.joints.filter((joint) => joint.kind === "seam" && joint.mount === mount).flatMap(({ id }) => made(at, id));
+}
+
+function wallLengths(at: At, mount: string, act: MishapAct | null): Omit<Mishap, "code">[] {
+  const of = (name: string) => `${mount}.wall.${name}`;
+  if (!at.plan.figures[of("windowLow")]) return [];
+  return [{ about: of("netLength"), values: { low: value(at, of("windowLow")), net: value(at, of("netLength")) }, act }];
+}
+
+/** Least height at which a setting's wall holds, from its foot. */
+function holding(at: At, { id, stone }: Mount): number {
+  const { lift } = at.plan.settled.mounts[id]!.wall;
+  return heightThatHolds(greatestTurnIn(stone), value(at, `${id}.wall.lip`)) + lift.value;
+}
+
+/** The cushion under the stone comes out; where there is none the wall is made anew. */
+function tooLow(at: At, mount: Mount): Omit<Mishap, "code"> {
+  const { id } = mount;
+  const lift = at.plan.settled.mounts[id]!.wall.lift.value;
+  const least = holding(at, mount);
+  const hasCushion = lift > 0 && mount.plate.style !== "open";
+  return {
+    about: netHeight(id),
+    values: { least: hasCushion ? least - lift : least, cushion: hasCushion ? lift : 0 },
+    act: hasCushion
+      ? { kind: "change", piece: changed(at.piece, { ...mount, wall: { ...mount.wall, lift: 0 } }) }
+      : again([...at.plan.steps.filter((step) => step.part === id && step.stage === "wall").map((step) => step.id), ...seam(at, id)]),
+  };
+}
+
+/** A wall that crimps is lowered as far as it still holds. */
+function crimped(at: At, mount: Mount): Omit<Mishap, "code"> {
+  const { id } = mount;
+  const [net, least] = [value(at, netHeight(id)), holding(at, mount)];
+  const by = net - least;
+  const lower = { ...mount, wall: { ...mount.wall, heightRule: "fixed" as const, fixedHeight: least } };
+  return {
+    about: netHeight(id),
+    values: { least, by: by > NEAR ? by : 0 },
+    act: by > NEAR ? { kind: "change", piece: changed(at.piece, lower) } : null,
+  };
+}
+
+function changed(piece: Piece, mount: Mount): Piece {
+  return { ...piece, mounts: piece.mounts.map((each) => (each.id === mount.id ? mount : each)) };
+}
+
+/** One piece more of the solder that a joint is made with. */
+function onePiece({ plan }: At, joint: string): Mishap["values"] {
+  const heat = plan.heats.find(({ joints }) => joints.includes(joint));
+  const size = heat?.solder[heat.joints.indexOf(joint)]?.size;
+  return { joint, grade: heat?.grade ?? "", ...(size && { long: size[0], wide: size[1] }) };
+}
+
+/** Joints made before that this heat endangers; the last one made where it endangers none. Each is run again with its own grade. */
+function opened(at: At): Omit<Mishap, "code">[] {
+  const { plan, step } = at;
+  const heat = step.heat === null ? undefined : plan.heats[step.heat];
+  if (!heat || step.heat === null) return [];
+  const endangered = [...new Set([...heat.runs, ...heat.softens, ...heat.atRisk])];
+  const last = plan.heats[step.heat - 1]?.joints.slice(-1) ?? [];
+  return (endangered.length > 0 ? endangered : last).map((joint) => {
+    const own = plan.heats.find(({ joints }) => joints.includes(joint))!;
+    return {
+      about: joint,
+      values: { joint, grade: own.grade, working: own.working, lower: lowerThan(plan, own.grade) },
+      act: again(made(at, joint)),
+    };
+  });
+}
+
+/** The next grade on the shelf that runs lower; empty where there is none. */
+function lowerThan({ settled }: Plan, grade: string): string {
+  const { grades } = settled.heats.shelf;
+  const runs = grades.find(({ id }) => id === grade)?.runs ?? -Infinity;
+  const lower = grades.filter((each) => each.runs < runs).sort((a, b) => b.runs - a.runs);
+  return lower[0]?.id ?? "";
+}
+
+/** A hoop with a seam is cut open and closed again: what a millimetre of its inside diameter takes of its length. */
+function hoopSizes(at: At): readonly Omit<Mishap, "code">[] {
+  if (!hoopIn(at.plan)) return [];
+  const open = seam(at, null);
+  const values = { inside: value(at, INSIDE), length: 1 / value(at, "hoop.lostPerMillimetre") };
+  return [{ about: INSIDE, values, act: open.length === 0 ? null : again([...open, ...named(at, at.step.part, ["hoop.round"])]) }];
+}
+
+const INSIDE = "hoop.insideDiameter";
