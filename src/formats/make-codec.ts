@@ -6,6 +6,10 @@ import { MAKE } from "./kinds";
 import { pieceOnBench } from "./piece-codec";
 import { type Json, asObject, readJson } from "./read-json";
 
+function takenPiece(each: Json): Json {
+  return typeof each === "object" && each !== null && "pieceFile" in each ? each.pieceFile! : null;
+}
+
 /** A making from a file's text. */
 export function decodeMake(text: string, mine: BenchEntry): Decoded<Make> {
   const read = readJson(text, MAKE.format, MAKE.lists);
@@ -17,11 +21,13 @@ export function makeFromJson(value: Json, mine: BenchEntry): Decoded<Make> {
   const read = asObject(value, MAKE.format, MAKE.lists);
   if (!read.ok) return read;
   const { pieceFile = null, ...rest } = read.value;
+  const later: readonly Json[] = Array.isArray(rest.taken) ? rest.taken : [];
   const piece = pieceOnBench(pieceFile, mine);
   const decoded = decode<Make>(MAKE, { ok: true, value: piece.ok ? { ...rest, pieceFile: piece.value as unknown as Json } : rest });
   const faults = [
     ...(decoded.ok ? [] : decoded.faults.filter(({ path }) => piece.ok || path !== "/pieceFile")),
     ...faultsUnder("/pieceFile", piece),
+    ...later.flatMap((each, i) => faultsUnder(`/taken/${i}/pieceFile`, pieceOnBench(takenPiece(each), mine))),
   ];
   if (faults.length > 0) return { ok: false, faults };
   if (!decoded.ok || !piece.ok) throw new RangeError("a decoder refused without a fault");

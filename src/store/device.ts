@@ -1,4 +1,4 @@
-import { type DBSchema, type IDBPDatabase, type IDBPTransaction, openDB } from "idb";
+import { type DBSchema, type IDBPDatabase, type IDBPIndex, type IDBPTransaction, type IndexNames, openDB } from "idb";
 import {
   type Change,
   KeepError,
@@ -14,14 +14,14 @@ import { readRecord } from "./read-kept";
 
 interface Schema extends DBSchema {
   pieces: { key: string; value: Stores["pieces"]; indexes: { changed: string } };
-  makes: { key: string; value: Stores["makes"]; indexes: { piece: string } };
+  makes: { key: string; value: Stores["makes"]; indexes: { piece: string; started: string } };
   settings: { key: string; value: Stores["settings"] };
 }
 
 type Database = IDBPDatabase<Schema>;
 
 const NAME = "hoop-ledger";
-const VERSION = 3;
+const VERSION = 4;
 /** Records read at a time, so that the page can paint between two. */
 const CHUNK = 400;
 const BENCH = "bench";
@@ -71,6 +71,7 @@ async function upgrade(db: Database, from: number, change: Upgrade): Promise<voi
   }
   if (from < 2) change.objectStore("pieces").createIndex("changed", "changed");
   if (from < 3) await countRevisions(change);
+  if (from < 4) change.objectStore("makes").createIndex("started", "make.started");
 }
 
 /** From version 3 a making and the bench are records with a revision, as a piece is. */
@@ -91,14 +92,7 @@ function keeperOn(db: Database): Keeper {
     pieces: () => all(db, "pieces"),
     newest: async (count) => {
       const of = await db.count("pieces");
-      const raw: unknown[] = [];
-      let cursor = await db.transaction("pieces").store.index("changed").openCursor(null, "prev");
-      for (; cursor && raw.length < count; cursor = await cursor.continue()) raw.push(cursor.value);
-      const read = sorted(
-        "pieces",
-        raw.map((value) => [(value as Stores["pieces"]).id, value]),
-      );
-      return { ...read, of };
+      return { ...(await last(db.transaction("pieces").store.index("changed"), "pieces", count)), of };
     },
     ids: async () => {
       const [newest, every] = await Promise.all([db.getAllKeysFromIndex("pieces", "changed"), db.getAllKeys("pieces")]);
@@ -111,12 +105,35 @@ function keeperOn(db: Database): Keeper {
       return read?.ok ? read.value : null;
     },
     makes: () => all(db, "makes"),
+    newestMakes: async (count) => {
+      const of = await db.count("makes");
+      return { ...(await last(db.transaction("makes").store.index("started"), "makes", count)), of };
+    },
+    makesOf: async (piece) => {
+      const raw: unknown[] = await db.getAllFromIndex("makes", "piece", piece);
+      return sorted(
+        "makes",
+        raw.map((value) => [(value as Stores["makes"]).id, value]),
+      ).records;
+    },
     bench: async () => {
       const raw: unknown = await db.get("settings", BENCH);
       return sorted("settings", raw === undefined ? [] : [[BENCH, raw]]);
     },
     write: (changes, how = {}) => told(how.signal, () => write(db, changes, how)),
   };
+}
+
+/** The last of an index, backward. */
+async function last<S extends "pieces" | "makes">(
+  index: Pick<IDBPIndex<Schema, [S], S, IndexNames<Schema, S>>, "openCursor">,
+  store: S,
+  count: number,
+): Promise<ReadStore<Stores[S]>> {
+  const raw: (readonly [string, unknown])[] = [];
+  let cursor = await index.openCursor(null, "prev");
+  for (; cursor && raw.length < count; cursor = await cursor.continue()) raw.push([String(cursor.primaryKey), cursor.value]);
+  return sorted(store, raw);
 }
 
 /** Everything of a store, read chunk by chunk. */

@@ -105,6 +105,10 @@ export interface Keeper {
   /** null where there is none, or none that can be read. */
   piece(id: string): Promise<PieceRecord | null>;
   makes(): Promise<ReadStore<MakeRecord>>;
+  /** As many as asked for, those begun last first; `of` counts all there are. */
+  newestMakes(count: number): Promise<ReadStore<MakeRecord> & { readonly of: number }>;
+  /** Those of one piece that can be read. */
+  makesOf(piece: string): Promise<readonly MakeRecord[]>;
   bench(): Promise<ReadStore<BenchRecord>>;
   /** All changes at once: together they are made, or none is. Each that was made on an older revision is left out and told. */
   write(changes: readonly Change[], how?: Writing): Promise<Outcome[]>;
@@ -125,6 +129,11 @@ export class KeepError extends Error {
 /** Orders records, the last changed first. */
 export function newestFirst(a: Kept, b: Kept): number {
   return a.changed < b.changed ? 1 : a.changed > b.changed ? -1 : 0;
+}
+
+/** Orders makings, the one begun last first. */
+export function begunLastFirst(a: MakeRecord, b: MakeRecord): number {
+  return b.make.started.localeCompare(a.make.started);
 }
 
 /** What is put for a change, given what is kept where it goes (`isThere` also where that cannot be read), and what became of it. */

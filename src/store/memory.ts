@@ -1,4 +1,14 @@
-import { type Change, KeepError, type Keeper, type Outcome, type StoreName, type Stores, newestFirst, settled } from "./keeper";
+import {
+  type Change,
+  KeepError,
+  type Keeper,
+  type Outcome,
+  type StoreName,
+  type Stores,
+  begunLastFirst,
+  newestFirst,
+  settled,
+} from "./keeper";
 
 /** Keeps everything until the page is closed, where the browser keeps nothing itself. */
 export function memoryKeeper(): Keeper {
@@ -17,6 +27,9 @@ export function memoryKeeper(): Keeper {
     ids: () => Promise.resolve(newest().map(({ id }) => id)),
     piece: (id) => Promise.resolve(kept.pieces.get(id) ?? null),
     makes: () => found(read("makes")),
+    newestMakes: (count) =>
+      Promise.resolve({ records: read("makes").sort(begunLastFirst).slice(0, count), unreadable: [], of: kept.makes.size }),
+    makesOf: (piece) => Promise.resolve(read("makes").filter((each) => each.piece === piece)),
     bench: () => found(read("settings")),
     write: async (changes, { onDone, signal } = {}) => {
       const next = { pieces: new Map(kept.pieces), makes: new Map(kept.makes), settings: new Map(kept.settings) };

@@ -113,7 +113,7 @@ export function piecesOn({ keeper, store, write, noteUnreadable }: TrayBase) {
     async remove(ids: readonly string[]): Promise<() => Promise<void>> {
       const gone = new Set(ids);
       const pieces = (await Promise.all(ids.map((id) => keeper.piece(id)))).filter((record) => record !== null);
-      const makes = (await keeper.makes()).records.filter(({ piece }) => gone.has(piece));
+      const makes = (await Promise.all([...gone].map((id) => keeper.makesOf(id)))).flat();
       await write([
         ...ids.map((id): Change => ({ store: "pieces", remove: id })),
         ...makes.map(({ id }): Change => ({ store: "makes", remove: id })),

@@ -83,7 +83,7 @@ test("what an older program kept is brought up as it is read, also where it woul
 test("the journal gives back what was written, name by name; what cannot be read is set aside with why, and can be dropped", () => {
   const { revision: _none, ...unrevised } = record();
   writeJournal("tern-ring", { kind: "piece", record: unrevised, madeOn: 3 });
-  writeJournal("t", { kind: "tick", piece: piece.id, make: whole, step: "a", isDone: true });
+  writeJournal("t", { kind: "making", piece: piece.id, make: whole, edit: { put: { done: [{ step: "a", at: changed }] } } });
   writeJournal("b", { kind: "bench", edits: [{ path: ["overshoot"], after: 3 }] });
   localStorage.setItem("hoop-ledger/journal/torn", "{");
   localStorage.setItem("hoop-ledger/journal/strange", '{"kind":"spoon"}');
@@ -105,9 +105,16 @@ test("the journal gives back what was written, name by name; what cannot be read
     setAside().map(({ key }) => key),
   ]).toEqual([["b", "tern-ring"], ["strange"]]);
   expect(told(readJournalEntry({ kind: "piece", record: { ...unrevised, piece: 5 }, madeOn: 1 }))).toEqual(["/piece wrong-type"]);
-  expect(told(readJournalEntry({ kind: "tick", piece: "a", make: { ...whole, id: 5 }, step: "a", isDone: true }))).toEqual([
-    "/id wrong-type",
+  const edit = { put: { done: [{ step: "a", at: "" }] } };
+  expect(told(readJournalEntry({ kind: "making", piece: "a", make: { ...whole, id: 5 }, edit }))).toEqual(["/id wrong-type"]);
+  expect(told(readJournalEntry({ kind: "making", piece: "a", make: whole, edit: { put: { done: [{ step: 5 }] } } }))).toEqual([
+    "/done/0/at missing",
+    "/done/0/step wrong-type",
   ]);
+  expect(readJournalEntry({ kind: "tick", piece: piece.id, make: whole, step: "a", isDone: true })).toEqual({
+    ok: true,
+    value: { kind: "making", piece: piece.id, make: whole, edit },
+  });
 });
 
 test("a browser that refuses its storage is told in the console, and nothing else stops", () => {

@@ -13,6 +13,7 @@ import { type Json, type JsonObject, asObject } from "@/formats/read-json";
 import { type Validator, schemaFaults } from "@/formats/validate";
 import { type Piece } from "@/core/piece/piece";
 import { type BenchChange } from "./bench-changes";
+import { type MakeEdit, edited, ticking } from "./make-edits";
 import { type BenchRecord, type MakeRecord, type PieceRecord, type Stores, type StoreName, type Unrevised } from "./keeper";
 import { type Make } from "@/core/piece/make";
 
@@ -71,15 +72,27 @@ function readBenchRecord(raw: unknown): Readable<BenchRecord> {
 /** What the journal holds: a piece as it was, or what was to be done to a making or the bench. */
 export type JournalEntry =
   | { readonly kind: "piece"; readonly record: Unrevised<PieceRecord>; readonly madeOn: number | null }
-  | { readonly kind: "tick"; readonly piece: string; readonly make: Make; readonly step: string; readonly isDone: boolean }
+  | { readonly kind: "making"; readonly piece: string; readonly make: Make; readonly edit: MakeEdit }
   | { readonly kind: "bench"; readonly edits: BenchChange };
 
+/** A tick as an older program wrote it down. */
+interface OldTick {
+  readonly kind: "tick";
+  readonly piece: string;
+  readonly make: Make;
+  readonly step: string;
+  readonly isDone: boolean;
+}
+
 export function readJournalEntry(raw: unknown): Readable<JournalEntry> {
-  return shaped<JournalEntry>(validateJournalEntry, raw, (entry) => {
+  return shaped<JournalEntry | OldTick, JournalEntry>(validateJournalEntry, raw, (entry) => {
     if (entry.kind === "bench") return { ok: true, value: entry };
-    if (entry.kind === "tick") {
+    if (entry.kind === "making" || entry.kind === "tick") {
       const make = readMake(entry.make);
-      return make.ok ? { ok: true, value: { ...entry, make: make.value } } : make;
+      if (!make.ok) return make;
+      const edit = entry.kind === "making" ? entry.edit : ticking(make.value, entry.step, entry.isDone, "");
+      const after = readMake(edited(make.value, edit));
+      return after.ok ? { ok: true, value: { kind: "making", piece: entry.piece, make: make.value, edit } } : after;
     }
     const record = readPieceRecord({ ...(entry.record as object), revision: 0 });
     if (!record.ok) return record;
@@ -95,7 +108,7 @@ export function readNews(raw: unknown): Readable<News> {
 }
 
 /** What fits its shape, as `read` finds it. */
-function shaped<T>(validate: Validator, raw: unknown, read: (value: T) => Readable<T>): Readable<T> {
+function shaped<T, R = T>(validate: Validator, raw: unknown, read: (value: T) => Readable<R>): Readable<R> {
   const faults = schemaFaults(validate, raw);
   return faults.length > 0 ? { ok: false, faults } : read(raw as T);
 }

@@ -1,7 +1,7 @@
 import { changed } from "./bench-changes";
 import { clearJournal, readJournal, writeJournal } from "./journal";
 import { KeepError, type Trouble } from "./keeper";
-import { tickChange } from "./makings";
+import { makeChange } from "./makings";
 import { benchChange } from "./my-bench";
 import { type piecesOn } from "./pieces";
 import { type JournalEntry } from "./read-kept";
@@ -47,7 +47,7 @@ export function replayOn({ keeper, store }: TrayBase, settlePiece: ReturnType<ty
 
   async function settleEntry(entry: JournalEntry): Promise<void> {
     if (entry.kind === "piece") return settlePiece(entry.record, entry.madeOn);
-    if (entry.kind === "tick") return void (await keeper.write([tickChange(entry.make, entry.step, entry.isDone, now())]));
+    if (entry.kind === "making") return void (await keeper.write([makeChange(entry.make, entry.edit, now())]));
     await keeper.write([benchChange((kept) => changed(kept, entry.edits))]);
   }
 

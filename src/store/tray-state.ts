@@ -1,6 +1,7 @@
 import { type StoreApi } from "zustand/vanilla";
 import { type Make } from "@/core/piece/make";
 import { type BenchEntry } from "@/core/piece/bench";
+import { type MakeEdit } from "./make-edits";
 import { type Change, KeepError, type Keeper, type Outcome, type PieceRecord, type Trouble, type Unreadable, type Writing } from "./keeper";
 
 /** All makings of each piece, by the piece's id, the one begun last first. */
@@ -21,28 +22,27 @@ export interface TrayState {
   /** Ids of all pieces kept, as far as they are known. */
   readonly ids: readonly string[];
   readonly makes: Makes;
+  /** Whether those are all. */
+  readonly areMakesWhole: boolean;
   /** What is kept and cannot be read. */
   readonly unreadable: readonly Unreadable[];
   readonly trouble: Trouble | null;
-  /** Ticks of this page that can be taken back, and done again, by the piece's id. */
-  readonly ticks: Readonly<Record<string, TickSteps>>;
+  /** Changes of this page that can be taken back, and made again, by the making's id. */
+  readonly makeSteps: Readonly<Record<string, MakeSteps>>;
   /** How many changes of the bench can be undone, and done again. */
   readonly benchSteps: { readonly past: number; readonly future: number };
 }
 
-export interface Tick {
-  readonly step: string;
-  readonly isDone: boolean;
+export interface MakeSteps {
+  readonly past: readonly MakeEdit[];
+  readonly future: readonly MakeEdit[];
+  /** The field that the last change was typed in; null where it was none. */
+  readonly field: string | null;
 }
 
-export interface TickSteps {
-  readonly past: readonly Tick[];
-  readonly future: readonly Tick[];
-}
+export const NO_STEPS: MakeSteps = { past: [], future: [], field: null };
 
-export const NO_TICKS: TickSteps = { past: [], future: [] };
-
-/** How many steps of ticks, and of changes of the bench, can be taken back. */
+/** How many changes of a making, and of the bench, can be taken back. */
 export const MOST_UNDO = 200;
 
 /** What the pieces, makings and bench of a tray are kept by. */

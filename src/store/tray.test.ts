@@ -45,6 +45,7 @@ async function full<T>(work: () => Promise<T>): Promise<T> {
   return work().finally(() => put.mockRestore());
 }
 
+const tick = (tray: Tray, piece: Piece, step: string) => tray.tick(tray.making(piece), step, true);
 const steps = (make: Make | undefined) => make!.done.map(({ step }) => step);
 
 test("a tray that has never held a piece gets the demo, the last given first; once it has, it does not", async () => {
@@ -105,9 +106,9 @@ test("what the journal holds is put where it belongs, or beside what has moved o
   await tray.rename("tern", "Newer");
   const { revision: _revision, ...mine } = record;
   writeJournal("tern", { kind: "piece", record: { ...mine, piece: called("tern", "Mine") }, madeOn: 1 });
-  await tray.tick(called("tern"), "one", true);
+  await tick(tray, called("tern"), "one");
   const make = tray.store.getState().makes.tern![0]!;
-  writeJournal("t", { kind: "tick", piece: "tern", make, step: "two", isDone: true });
+  writeJournal("t", { kind: "making", piece: "tern", make, edit: { put: { done: [{ step: "two", at: "" }] } } });
   writeJournal("b", { kind: "bench", edits: [{ path: ["overshoot"], after: 3 }] });
   const again = await openTray(null);
   expect(lying(again).map((each) => [each.id, each.piece.name])).toEqual([
@@ -125,17 +126,18 @@ test("ticks made in two windows are all kept, one that is not kept does not show
   const kept = await Promise.all(
     all.map(async (step, i) => {
       for (let turn = 0; turn < i; turn++) await new Promise(setImmediate);
-      return (i % 2 ? here : there).tick(piece, step, true);
+      return tick(i % 2 ? here : there, piece, step);
     }),
   );
   expect(kept).toEqual(all.map(() => true));
   await here.readMakes();
   expect([...steps(lastMake(here.store.getState().makes, piece.id))].sort()).toEqual([...all].sort());
-  expect(await full(() => here.tick(piece, "late", true))).toBe(false);
+  expect(await full(() => tick(here, piece, "late"))).toBe(false);
   expect(steps(lastMake(here.store.getState().makes, piece.id))).not.toContain("late");
-  expect(await here.stepTick(piece, "past")).toBe(true);
+  const made = lastMake(here.store.getState().makes, piece.id)!;
+  expect(await here.stepMake(made, "past")).toMatchObject({ put: { done: [{ step: "step-19" }] } });
   expect(steps(lastMake(here.store.getState().makes, piece.id))).not.toContain("step-19");
-  await here.stepTick(piece, "future");
+  await here.stepMake(made, "future");
   expect(steps(lastMake(here.store.getState().makes, piece.id))).toContain("step-19");
 });
 
@@ -144,7 +146,7 @@ test("other windows are told what has changed: which pieces, that a making did, 
   told.length = 0;
   await here.addAll([called("a"), called("b")]);
   await here.rename("b", "Other");
-  await here.tick(called("a"), "one", true);
+  await tick(here, called("a"), "one");
   await here.changeBench((each) => void (each.overshoot = 6));
   expect(told).toEqual([
     { kind: "pieces", ids: ["a", "b"] },
@@ -170,9 +172,9 @@ test("what is our own mistake is not told as a full device", () => {
 
 test("a change of the bench or a tick stands in the journal at once, so that a page that goes away meanwhile loses neither", async () => {
   const here = await openTray(null);
-  const [bench, tick] = [here.changeBench((each) => void (each.overshoot = 6)), here.tick(piece, "first", true)];
-  expect(readJournal().map(({ entry }) => entry.kind)).toEqual(["bench", "tick"]);
-  expect([await bench, await tick]).toEqual([null, true]);
+  const [bench, ticked] = [here.changeBench((each) => void (each.overshoot = 6)), tick(here, piece, "first")];
+  expect(readJournal().map(({ entry }) => entry.kind)).toEqual(["bench", "making"]);
+  expect([await bench, await ticked]).toEqual([null, true]);
   expect(readJournal()).toEqual([]);
 });
 
@@ -224,7 +226,7 @@ test("pieces added at once under one name get ids of their own, whatever the win
 test("what is removed for good goes with its makings, and can be had back as it was", async () => {
   const tray = await openTray(null);
   await tray.addAll([called("a"), called("b")]);
-  await tray.tick(called("a"), "one", true);
+  await tick(tray, called("a"), "one");
   const before = tray.store.getState().pieces;
   const haveBack = await tray.remove(["a", "b"]);
   expect([ids(tray), Object.keys(tray.store.getState().makes)]).toEqual([[], []]);
@@ -249,7 +251,7 @@ test("everything saved is restored as it lay, also on another device: pieces in 
   await tray.takeBench(mandrel);
   await tray.addAll([called("a"), { ...onMandrel, id: "b" }, called("c")]);
   await tray.setDeleted(["c"], true);
-  await tray.tick(called("a"), "one", true);
+  await tick(tray, called("a"), "one");
   const backup = await saved(tray);
   expect([backup.unread, backup.pieces.map(({ id }) => id)]).toEqual([[], ["b", "a"]]);
   newDevice();
@@ -267,9 +269,9 @@ test("everything saved is restored as it lay, also on another device: pieces in 
 test("kept beside what is there, pieces and makes get ids of their own, and on my bench they go on with theirs", async () => {
   const tray = await openTray(null);
   await tray.addAll([called("a")]);
-  for (const step of ["one", "two"]) await tray.tick(called("a"), step, true);
+  for (const step of ["one", "two"]) await tick(tray, called("a"), step);
   const backup = { ...(await saved(tray)), bench: mandrel };
-  await tray.tick(called("a"), "three", true);
+  await tick(tray, called("a"), "three");
   await tray.restore(backup, { how: "both", bench: "mine" }, {});
   expect(ids(tray).sort()).toEqual(["a", "a-2"]);
   const { makes, pieces, bench } = tray.store.getState();
@@ -285,7 +287,7 @@ test("kept beside what is there, pieces and makes get ids of their own, and on m
 test("a piece has all its makings, the one begun last first, and a tick goes to that one", async () => {
   const tray = await openTray(null);
   await tray.add(called("a"));
-  await tray.tick(called("a"), "one", true);
+  await tick(tray, called("a"), "one");
   const backup = await saved(tray);
   const first = backup.makes[0]!;
   const begun = (id: string, started: string): Make => ({ ...first, id, started, done: [] });
@@ -297,7 +299,7 @@ test("a piece has all its makings, the one begun last first, and a tick goes to 
   newDevice();
   const other = await openTray(null);
   await other.restore({ ...backup, makes }, { how: "replace", bench: "theirs" }, {});
-  await other.tick(called("a"), "two", true);
+  await tick(other, called("a"), "two");
   expect(other.store.getState().makes.a!.map(({ id, done }) => [id, done.map(({ step }) => step)])).toEqual([
     ["a-3", ["two"]],
     ["a-2", []],

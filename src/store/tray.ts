@@ -41,7 +41,7 @@ export async function openTray(demo: (() => Promise<readonly Piece[]>) | null): 
   const { pieces, unreadable, isWhole } = tray.store.getState();
   const isEmpty = isRead && isWhole && pieces.length === 0 && unreadable.every(({ store }) => store !== "pieces");
   if (demo && isEmpty && trouble !== "newer") await tray.addAll(await demo()).catch(isTold);
-  void tray.readMakes();
+  void tray.readNewestMakes();
   return tray;
 }
 
@@ -55,7 +55,8 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
     makes: {},
     unreadable: [],
     trouble,
-    ticks: {},
+    areMakesWhole: false,
+    makeSteps: {},
     benchSteps: { past: 0, future: 0 },
   }));
   const get = store.getState;
@@ -87,7 +88,7 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
 
   async function hear(news: News): Promise<void> {
     if (news.kind === "pieces") await pieces.read(news.ids);
-    if (news.kind === "makes") await makings.readMakes();
+    if (news.kind === "makes") await makings.readMakesOf(news.ids);
     if (news.kind === "bench") await myBench.readBench();
   }
   const stopListening = listen((news) => void hear(news).catch((error: unknown) => console.error("news not followed", error)));
@@ -96,6 +97,7 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
   async function write(changes: readonly Change[], how: Writing = {}): Promise<Outcome[]> {
     const of = (name: Change["store"]) => changes.filter((change) => change.store === name);
     const ids = of("pieces").map(keyOf);
+    const made = [...new Set(of("makes").flatMap(pieceMade))];
     try {
       const outcomes = await keeper.write(changes, how);
       if (keeper.kind === "device" && get().trouble !== null) store.setState({ trouble: null });
@@ -105,12 +107,20 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
       throw error;
     } finally {
       if (ids.length > 0) await pieces.read(ids);
-      if (of("makes").length > 0) await makings.readMakes();
+      if (made.length > 0) await makings.readMakesOf(made);
       if (of("settings").length > 0) await myBench.readBench();
       if (ids.length > 0) tell({ kind: "pieces", ids });
-      if (of("makes").length > 0) tell({ kind: "makes", ids: [] });
+      if (made.length > 0) tell({ kind: "makes", ids: made });
       if (of("settings").length > 0) tell({ kind: "bench" });
     }
+  }
+
+  /** The piece whose making a change is of. */
+  function pieceMade(change: Change): string[] {
+    if ("piece" in change) return [change.piece];
+    if ("put" in change && change.store === "makes") return [change.put.piece];
+    const gone = keyOf(change);
+    return Object.keys(get().makes).filter((piece) => get().makes[piece]!.some(({ id }) => id === gone));
   }
 
   return {

@@ -3,6 +3,7 @@ import { bestHeats, type HeatsOf } from "@/core/heats/best";
 import { RememberedHeats } from "@/core/heats/remember";
 import { type BenchEntry } from "@/core/piece/bench";
 import { type Fault, fault } from "@/core/piece/fault";
+import { type Readings } from "@/core/piece/measured";
 import { type Piece } from "@/core/piece/piece";
 import { type Plan } from "@/core/piece/plan";
 import { type Attempt, attemptPlan } from "@/formats/attempt";
@@ -21,9 +22,13 @@ const LONGEST = 10_000;
 /** Up to so many joints the best heats are found within a frame. */
 const MOST_AT_ONCE = 7;
 
+/** What was read of a piece that is not in a making. */
+const NOTHING_READ: Readings = [];
+
 /** What is known of a piece on a bench. */
 interface Known {
   readonly bench: BenchEntry;
+  readonly measured: Readings;
   /** null while it is worked out beside the page. */
   readonly attempt: Attempt | null;
   /** A search that may find it better heats. */
@@ -74,20 +79,21 @@ function planSoon(piece: Piece, mine: BenchEntry): Attempt | null {
   const bench = piece.benchUsed ?? mine;
   const before = known.get(piece);
   if (before?.bench === bench) return before.attempt;
-  soon.ask({ piece, bench });
+  soon.ask({ piece, bench, measured: NOTHING_READ });
   return null;
 }
 
 const soon = new InFrames(({ piece, bench }: BesideAsk) => void knownOf(piece, bench), tell);
 
-function knownOf(piece: Piece, mine: BenchEntry): Known {
+function knownOf(piece: Piece, mine: BenchEntry, measured: Readings = NOTHING_READ): Known {
   const bench = piece.benchUsed ?? mine;
   const before = known.get(piece);
-  if (before?.bench === bench) return before;
-  const now = isHeavy(piece) ? { bench, attempt: null, search: null } : planHere(piece, bench);
+  if (before?.bench === bench && before.measured === measured) return before;
+  const ask = { piece, bench, measured };
+  const now = isHeavy(piece) ? { ...ask, attempt: null, search: null } : planHere(ask);
   known.set(piece, now);
   if (now.attempt === null) {
-    waiting.push({ piece, bench });
+    waiting.push(ask);
     void workOff();
   }
   return now;
@@ -98,7 +104,7 @@ function isHeavy({ mounts }: Piece): boolean {
 }
 
 /** Its heats are remembered, or few enough to search, or else the last or the quickest until they are searched for. */
-function planHere(piece: Piece, bench: BenchEntry): Known {
+function planHere({ piece, bench, measured }: BesideAsk): Known {
   let search: HeatsAsk | null = null;
   const heatsOf: HeatsOf = (assembly, wishes) => {
     const found = heatsMemory.find(assembly, wishes);
@@ -107,7 +113,7 @@ function planHere(piece: Piece, bench: BenchEntry): Known {
     search ??= { assembly, wishes };
     return heatsMemory.lastFor(assembly) ?? bestHeats(assembly, wishes, () => true);
   };
-  return { bench, attempt: attemptPlan(piece, bench, heatsOf), search };
+  return { bench, measured, attempt: attemptPlan(piece, bench, heatsOf, measured), search };
 }
 
 const waiting: BesideAsk[] = [];
@@ -123,7 +129,8 @@ async function workOff(): Promise<void> {
     const attempt = await askBeside(beside, ask);
     if (attempt) {
       waiting.splice(waiting.indexOf(ask), 1);
-      if (known.get(ask.piece)?.bench === ask.bench) known.set(ask.piece, { bench: ask.bench, attempt, search: null });
+      const last = known.get(ask.piece);
+      if (last?.bench === ask.bench && last.measured === ask.measured) known.set(ask.piece, { ...last, attempt, search: null });
       tell();
     }
   }
@@ -148,9 +155,9 @@ async function askBeside(client: ReturnType<typeof besideClient>, ask: BesideAsk
 }
 
 /** Puts a piece before all others that wait: what a screen shows alone. The returned takes it out again where it is not done by then. */
-function prefer(piece: Piece, mine: BenchEntry): () => void {
-  const { bench } = knownOf(piece, mine);
-  const find = () => waiting.findIndex((each) => each.piece === piece && each.bench === bench);
+function prefer(piece: Piece, mine: BenchEntry, measured: Readings): () => void {
+  const { bench } = knownOf(piece, mine, measured);
+  const find = () => waiting.findIndex((each) => each.piece === piece && each.bench === bench && each.measured === measured);
   const at = find();
   if (at > 0) waiting.unshift(...waiting.splice(at, 1));
   if (working && working !== waiting[0]) beside?.cancel();
@@ -172,16 +179,19 @@ export interface Planned {
 /** A piece's plan as it is now, or what stands against one on this bench; null while a first one is being worked out. */
 export type PlannedOrNot = (Planned & { readonly ok: true }) | { readonly ok: false; readonly faults: readonly Fault[] };
 
-/** The plan of the piece that a screen shows alone: the one of before stays until it is there, and a worker searches for its best heats. */
-export function usePlanned(piece: Piece, mine: BenchEntry): PlannedOrNot | null {
+/**
+ * The plan of the piece that a screen shows alone, as it follows what was read of it: the one of before stays until it is there, and a worker
+ * searches for its best heats.
+ */
+export function usePlanned(piece: Piece, mine: BenchEntry, measured: Readings = NOTHING_READ): PlannedOrNot | null {
   const [client] = useState(heatsClient);
   const [failure, setFailure] = useState<Error | null>(null);
-  const ask = () => knownOf(piece, mine);
+  const ask = () => knownOf(piece, mine, measured);
   const { attempt: now, search } = useSyncExternalStore(hearAnswers, ask, ask);
   const [shown, setShown] = useState(now);
   if (now && now !== shown) setShown(now);
   const isWaiting = now === null;
-  useEffect(() => (isWaiting ? prefer(piece, mine) : undefined), [isWaiting, piece, mine]);
+  useEffect(() => (isWaiting ? prefer(piece, mine, measured) : undefined), [isWaiting, piece, mine, measured]);
   useEffect(() => {
     if (!search) return client.cancel();
     client.ask(search).then((best) => {

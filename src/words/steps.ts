@@ -1,4 +1,4 @@
-import { type CautionCode, type CheckCode, type Step, type StepCode } from "@/core/making/step";
+import { type CautionCode, type CheckCode, type Step, type StepCode, type StepStage } from "@/core/making/step";
 import { type Figure, figureOf } from "@/core/measure/figure";
 import { type DoubtOf, SURE } from "@/core/piece/doubt";
 import { type AppliedShape } from "@/core/joint/joint";
@@ -10,6 +10,17 @@ import { BLANK } from "./doubt";
 import { type Bare } from "./backs";
 import { eyeText } from "./hang";
 import { type Rounding, type Units, lengthUnit, showFigure, showLength, withUnit } from "./show";
+
+/** What steps are headed by. */
+export const STAGE_TITLES: Readonly<Record<StepStage, string>> = {
+  stone: "Stone",
+  wall: "Wall",
+  plate: "Plate",
+  hoop: "Hoop",
+  bail: "Bail",
+  join: "Joining",
+  set: "Setting",
+};
 
 /** How each figure is rounded, by what it is of and its name. */
 const ROUNDING_OF: Readonly<Record<string, Rounding>> = {

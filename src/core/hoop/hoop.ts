@@ -171,8 +171,8 @@ function making(hoop: Hoop, laid: LaidHoop) {
     step(HOOP, "hoop.cut", "hoop", {
       target: "hoop.cutLength",
       reads: [
-        { figure: "hoop.cutLength", gauge: "blank", mount: null },
-        { figure: "hoop.thickness", gauge: "thickness", mount: null },
+        { figure: "hoop.cutLength", kind: "blank", mount: null },
+        { figure: "hoop.thickness", kind: "thickness", mount: null },
       ],
       checks: ["ends.noBurr"],
       cautions: ["saw"],
@@ -184,7 +184,7 @@ function making(hoop: Hoop, laid: LaidHoop) {
   const { system, value } = hoop.asked;
   const round = step(HOOP, "hoop.round", "hoop", {
     target: "hoop.insideDiameter",
-    reads: [{ figure: "hoop.insideDiameter", gauge: "size", mount: null }],
+    reads: [{ figure: "hoop.insideDiameter", kind: "size", mount: null }],
     checks: ["hoop.round", "hoop.size"],
     values: { system, size: value },
   });

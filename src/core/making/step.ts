@@ -139,12 +139,12 @@ export const STEP_STAGES = ["stone", "wall", "plate", "hoop", "bail", "join", "s
 export type StepStage = (typeof STEP_STAGES)[number];
 
 /** What a figure is read as: a strip or blank as it is cut, a wall before its seam and after, as it stands, a hoop's size, a stock's thickness. */
-export type GaugeKind = "strip" | "strip-height" | "wall-open" | "wall-closed" | "wall-height" | "blank" | "size" | "thickness";
+export type ReadingKind = "strip" | "strip-height" | "wall-open" | "wall-closed" | "wall-height" | "blank" | "size" | "thickness";
 
 /** Something that a step asks to be read off the metal. */
 export interface AskedReading {
   readonly figure: string;
-  readonly gauge: GaugeKind;
+  readonly kind: ReadingKind;
   /** The setting whose it is; null where it is the hoop's. */
   readonly mount: string | null;
 }

@@ -1,6 +1,6 @@
 import { type Loop, type Outline, loopsOf, outward } from "../geometry/outline";
 import { type WorkedJoint } from "../joint/contribution";
-import { type AskedReading, type GaugeKind, type StepCode, step } from "../making/step";
+import { type AskedReading, type ReadingKind, type StepCode, step } from "../making/step";
 import { type Finding, finding } from "../measure/finding";
 import { type Figure, type School, single, sum, taken, term } from "../measure/figure";
 import { unusualFindings } from "../measure/usual";
@@ -105,7 +105,7 @@ export function planWall({ mount: id, outline, dome, wall, carrierPlaces, stone,
 /** A strip is slit, cut and wrapped before its seam is heated, and tried round the stone after. */
 function seamOf(mount: string, { metal, thickness }: Wall, height: number, seamAt: number): WorkedJoint {
   const wall = (act: StepCode, details?: Parameters<typeof step>[3]) => step(mount, act, "wall", details);
-  const read = (name: string, gauge: GaugeKind): AskedReading => ({ figure: `${mount}.wall.${name}`, gauge, mount });
+  const read = (name: string, kind: ReadingKind): AskedReading => ({ figure: `${mount}.wall.${name}`, kind, mount });
   return {
     id: `${mount}.seam`,
     kind: "seam",

@@ -97,7 +97,7 @@ function tubeSteps(mount: string, stone: string, isBored: boolean): Step[] {
   return [
     wall("wall.part", {
       target: `${mount}.wall.cutHeight`,
-      reads: [{ figure: `${mount}.wall.cutHeight`, gauge: "strip-height", mount }],
+      reads: [{ figure: `${mount}.wall.cutHeight`, kind: "strip-height", mount }],
       checks: ["ends.square"],
       cautions: ["saw"],
     }),

@@ -59,7 +59,7 @@ function settingSteps(mount: string, called: string, { material }: Stone, wallTh
       ? set("set.curve", { checks: ["height.follows"], values: curveOf(top) })
       : set("set.height", {
           target: `${mount}.wall.netHeight`,
-          reads: [{ figure: `${mount}.wall.netHeight`, gauge: "wall-height", mount }],
+          reads: [{ figure: `${mount}.wall.netHeight`, kind: "wall-height", mount }],
           checks: ["height.even"],
         }),
     set("set.surface", {

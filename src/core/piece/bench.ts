@@ -79,7 +79,7 @@ export const SHIPPED = {
   overshoot: 10,
   way: "free",
   seatOf: { fit: 0.05, catch: 0.25 },
-  minutes: { "join.pickle": { hands: 1, wait: 8 } },
+  minutes: { "join.pickle": { hands: 1, wait: 8 }, "join.cold": { hands: 5, wait: 30 }, "set.surface": { hands: 10, wait: 5 } },
 } as const satisfies Omit<BenchEntry, "format" | "version" | "allowances" | "name">;
 
 export const SHIPPED_BENCH: BenchEntry = { format: "hoop-ledger/bench", version: 2 };
@@ -88,6 +88,13 @@ export const SHIPPED_BENCH: BenchEntry = { format: "hoop-ledger/bench", version:
 export function choose<T>(piece: T | undefined, bench: T | undefined, shipped: T): Sourced<T> {
   if (piece !== undefined) return { value: piece, from: "piece" };
   return bench !== undefined ? { value: bench, from: "bench" } : { value: shipped, from: "shipped" };
+}
+
+const NO_MINUTES: StepMinutes = { hands: 0, wait: 0 };
+
+/** How long a step takes by the bench; nothing where neither it nor what is shipped says. */
+export function minutesOf(bench: BenchEntry, code: string): StepMinutes {
+  return bench.minutes?.[code] ?? (SHIPPED.minutes as Readonly<Record<string, StepMinutes>>)[code] ?? NO_MINUTES;
 }
 
 /** Losses that a maker's own hands can teach. */

@@ -31,4 +31,31 @@ export interface Make {
   /** `jpeg` in base64. */
   readonly photos?: readonly { readonly name: string; readonly at: string; readonly jpeg: string }[];
   readonly notes: string;
+  /** Pieces taken in its place since, as they were edited meanwhile: what is done from then on is done to the newest. */
+  readonly taken?: readonly TakenPiece[];
+  /** When the edited piece was last changed that was looked at and not taken. */
+  readonly asBegun?: string;
+}
+
+export interface TakenPiece {
+  readonly at: string;
+  readonly pieceFile: Piece;
+}
+
+/** The piece that a making goes by now. */
+export function pieceNow({ pieceFile, taken = [] }: Pick<Make, "pieceFile" | "taken">): Piece {
+  return taken.at(-1)?.pieceFile ?? pieceFile;
+}
+
+/** A making as it stood at a time: the piece that was gone by, and what had been read before. */
+export function asOf({ pieceFile, taken = [], measured }: Pick<Make, "pieceFile" | "taken" | "measured">, at: string) {
+  return {
+    piece: pieceNow({ pieceFile, taken: taken.filter((each) => each.at <= at) }),
+    measured: measured.filter((each) => each.at < at),
+  };
+}
+
+/** Whether it is still being worked on. */
+export function isUnderWay({ finished }: Pick<Make, "finished">): boolean {
+  return finished === null;
 }

@@ -3,7 +3,7 @@ import { figureOf } from "../measure/figure";
 import { heightThatHolds } from "../mount/plan-wall";
 import { HAND_PUSHER } from "../mount/set-stone";
 import { greatestTurnIn } from "../stone/stone";
-import { NEAR } from "./gauges";
+import { NEAR } from "./reading-scales";
 import { type Mount, type Piece } from "./piece";
 import { type Plan, hoopIn } from "./plan";
 

@@ -4,7 +4,7 @@ import { type Hoop } from "../hoop/hoop";
 import { sizeText } from "../hoop/sizes";
 import { type Level } from "../measure/finding";
 import { figureOf } from "../measure/figure";
-import { type Gauged, type VerdictCode, gaugeOf, verdictOf } from "./gauges";
+import { type PlannedBefore, type VerdictCode, scaleOf, verdictOf } from "./reading-scales";
 import { type Readings } from "./measured";
 
 /** What is done about a size as it was read. */
@@ -35,7 +35,7 @@ export function lastReadings(readings: Readings): ReadonlyMap<string, number> {
 }
 
 /** What each last reading asks for, in the order of the piece. */
-export function remediesOf(planned: Gauged, readings: Readings): Remedy[] {
+export function remediesOf(planned: PlannedBefore, readings: Readings): Remedy[] {
   const read = lastReadings(readings);
   const { carrier } = planned.settled;
   return [
@@ -45,18 +45,18 @@ export function remediesOf(planned: Gauged, readings: Readings): Remedy[] {
 }
 
 /** A closed wall that came out longer than fits is cut; a little shorter it stretches, by no more than 2 %. */
-function lengthRemedies(planned: Gauged, mount: string, read: ReadonlyMap<string, number>): Remedy[] {
+function lengthRemedies(planned: PlannedBefore, mount: string, read: ReadonlyMap<string, number>): Remedy[] {
   const figure = `${mount}.wall.netLength`;
-  return ofWall(planned, { figure, gauge: "wall-closed", mount }, read, {
+  return ofWall(planned, { figure, kind: "wall-closed", mount }, read, {
     "cut-out": ["wall.cut-out", "warning"],
     again: ["wall.too-short", "error"],
     stretch: ["wall.stretch", "note"],
   });
 }
 
-function heightRemedies(planned: Gauged, mount: string, read: ReadonlyMap<string, number>): Remedy[] {
+function heightRemedies(planned: PlannedBefore, mount: string, read: ReadonlyMap<string, number>): Remedy[] {
   const figure = `${mount}.wall.netHeight`;
-  return ofWall(planned, { figure, gauge: "wall-height", mount }, read, {
+  return ofWall(planned, { figure, kind: "wall-height", mount }, read, {
     "take-down": ["wall.take-down", "note"],
     "too-low": ["wall.too-low-now", "error"],
   });
@@ -64,23 +64,23 @@ function heightRemedies(planned: Gauged, mount: string, read: ReadonlyMap<string
 
 /** What a wall's reading asks for, by what it means. */
 function ofWall(
-  planned: Gauged,
+  planned: PlannedBefore,
   asked: AskedReading,
   read: ReadonlyMap<string, number>,
   told: Partial<Readonly<Record<VerdictCode, readonly [RemedyCode, Level]>>>,
 ): Remedy[] {
   const is = read.get(asked.figure);
-  const gauge = is === undefined ? null : gaugeOf(planned, asked);
-  if (is === undefined || !gauge) return [];
-  const { code, by } = verdictOf(gauge, is);
+  const scale = is === undefined ? null : scaleOf(planned, asked);
+  if (is === undefined || !scale) return [];
+  const { code, by } = verdictOf(scale, is);
   const remedy = told[code];
   if (!remedy) return [];
-  const to = code === "too-low" ? is + by : gauge.wanted;
+  const to = code === "too-low" ? is + by : scale.wanted;
   return [{ code: remedy[0], level: remedy[1], figure: asked.figure, mount: asked.mount, values: { by, from: is, to } }];
 }
 
 /** A blank as it was cut lands at the size whose net length it leaves; a hoop as it was read is stretched, or cut out and closed again. */
-function hoopRemedies(planned: Gauged, hoop: Hoop, read: ReadonlyMap<string, number>): Remedy[] {
+function hoopRemedies(planned: PlannedBefore, hoop: Hoop, read: ReadonlyMap<string, number>): Remedy[] {
   const { figures } = planned;
   const wanted = figureOf(figures, INSIDE).value;
   const size = (inside: number) => sizeIn(hoop, inside);
@@ -96,8 +96,8 @@ function hoopRemedies(planned: Gauged, hoop: Hoop, read: ReadonlyMap<string, num
     mount: null,
     values: said,
   });
-  const gauge = gaugeOf(planned, { figure: INSIDE, gauge: "size", mount: null });
-  const verdict = is === undefined || !gauge ? null : verdictOf(gauge, is);
+  const scale = scaleOf(planned, { figure: INSIDE, kind: "size", mount: null });
+  const verdict = is === undefined || !scale ? null : verdictOf(scale, is);
   const isSmall = verdict?.code === "stretch" || verdict?.code === "cut-in";
   return [
     ...(comes === null ? [] : [about("hoop.will-come", "note", "hoop.cutLength", values(comes))]),

@@ -45,6 +45,9 @@ export function CardScreen({ onBack }: { readonly onBack: () => void }) {
         <Link href={`/pieces/${piece.id}/templates`} className="btn">
           <Ruler size={14} aria-hidden="true" /> Templates
         </Link>
+        <Link href={`/pieces/${piece.id}/bench`} className="btn">
+          At the bench
+        </Link>
         <span className="flex-1" />
         <span id="paper" className="text-[13px] text-soft">
           Paper

@@ -1,7 +1,7 @@
 "use client";
 
 import { useRef, useState } from "react";
-import { type Step, type StepStage } from "@/core/making/step";
+import { type Step } from "@/core/making/step";
 import { lastMake } from "@/store/tray-state";
 import { type DoubtOf, doubtAmong } from "@/core/piece/doubt";
 import { type Plan } from "@/core/piece/plan";
@@ -11,19 +11,9 @@ import { usePlan } from "@/ui/plan";
 import { useSessionState } from "@/ui/session";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { DOUBTS } from "@/words/doubt";
-import { CAUTIONS, CAUTIONS_DEFER, CHECKS, sayStep } from "@/words/steps";
+import { CAUTIONS, CAUTIONS_DEFER, CHECKS, STAGE_TITLES, sayStep } from "@/words/steps";
 import { capital } from "@/words/names";
 import { type Units } from "@/words/show";
-
-const STAGE_TITLES: Readonly<Record<StepStage, string>> = {
-  stone: "Stone",
-  wall: "Wall",
-  plate: "Plate",
-  hoop: "Hoop",
-  bail: "Bail",
-  join: "Joining",
-  set: "Setting",
-};
 
 /** The piece's making as ordered steps: what to do, what to look at, what can hurt. */
 export function MakingStage() {
@@ -40,7 +30,7 @@ export function MakingStage() {
   const shown = plan.steps.find(({ id }) => id === chosen) ?? next ?? plan.steps.at(-1);
   const { warn } = useNotices();
   const tick = async (step: Step) => {
-    if (!(await tray.tick(piece, step.id, !done.has(step.id)))) warn("That tick is not kept.");
+    if (!(await tray.tick(tray.making(piece), step.id, !done.has(step.id)))) warn("That tick is not kept.");
   };
   return (
     <>

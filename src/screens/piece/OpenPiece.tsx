@@ -50,13 +50,18 @@ const CardScreen = lazy(loadCard);
 async function loadStages(): Promise<void> {
   for (const load of Object.values(LOADS)) await fetchModule(load);
   await loadCard();
+  await fetchModule(loadBench);
 }
+
+const loadBench = () => import("../at-bench/AtBench");
 
 /** A piece that is open: planned, or with what stands against a plan on the bench as it now is. */
 export function OpenPiece({ id }: { readonly id: string }) {
   const piece = useSessionState((state) => state.piece);
   const bench = useTrayState((state) => state.bench);
   const planned = usePlanned(piece, bench);
+  const isAtBench = usePathname().split("/")[3] === "bench";
+  if (isAtBench) return <BenchMode />;
   return (
     <>
       {!planned && <p className="p-4 text-soft">Working out the plan</p>}
@@ -64,6 +69,12 @@ export function OpenPiece({ id }: { readonly id: string }) {
       <OvertakenBar />
     </>
   );
+}
+
+/** Bench mode, fetched when it is gone to, or when the page is idle. */
+function BenchMode() {
+  const bench = useModule(loadBench);
+  return bench ? <bench.AtBench /> : <main className="min-h-dvh bg-night" />;
 }
 
 /** Its stem, and the stage that the address names. */

@@ -41,6 +41,9 @@ export function PieceMenu() {
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content align="start" className="z-50 min-w-[190px] rounded-[5px] border border-line bg-sheet py-1 shadow-lg">
+          <DropdownMenu.Item className={`${ITEM} lg:hidden`} onSelect={() => router.push(`/pieces/${piece.id}/card`)}>
+            Card
+          </DropdownMenu.Item>
           <DropdownMenu.Item className={ITEM} onSelect={() => void duplicate()}>
             Duplicate
           </DropdownMenu.Item>

@@ -60,8 +60,11 @@ export function TopBar({ shows, undoing }: Props) {
         <PieceMenu />
       </Suspense>
       <span className="flex-1 max-lg:hidden" />
-      <Link href={`/pieces/${piece.id}/card`} className="btn btn-main lg:order-last">
+      <Link href={`/pieces/${piece.id}/card`} className="btn max-lg:hidden lg:order-last">
         Card
+      </Link>
+      <Link href={`/pieces/${piece.id}/bench`} className="btn btn-main lg:order-last">
+        At the bench
       </Link>
       <span className="flex min-w-0 items-center gap-3 max-lg:w-full max-lg:justify-between max-lg:px-2">
         <KeepingText keeping={keeping} />

@@ -2,6 +2,8 @@
 
 import { useMemo } from "react";
 import { useStore } from "zustand";
+import { editName } from "../making/edit-name";
+import { lastMake } from "@/store/tray-state";
 import { type Piece } from "@/core/piece/piece";
 import { useNotices } from "@/ui/notices";
 import { useSession } from "@/ui/session";
@@ -16,24 +18,25 @@ export interface Undoing {
   readonly canRedo: boolean;
 }
 
-/** Undoes what the stage shown is about: in the making its ticks, elsewhere fields and drags, going to the stage that changes. */
+/** Undoes what the stage shown is about: in the making what was done in it, elsewhere fields and drags, going to the stage that changes. */
 export function useUndo(onStage: StageId | null, go: (stage: StageId) => void): Undoing {
   const fields = useUndoFields(onStage, go);
-  const ticks = useUndoTicks();
-  return onStage === "making" ? ticks : fields;
+  const making = useUndoMaking(useSession().id);
+  return onStage === "making" ? making : fields;
 }
 
-/** Undoes ticks of the making. */
-function useUndoTicks(): Undoing {
-  const session = useSession();
+/** Undoes what was done in the making that is shown. */
+export function useUndoMaking(piece: string): Undoing {
   const tray = useTray();
   const { say, warn } = useNotices();
-  const steps = useTrayState(({ ticks }) => ticks[session.id]);
+  const make = useTrayState(({ makes }) => lastMake(makes, piece));
+  const steps = useTrayState(({ makeSteps }) => (make ? makeSteps[make.id] : undefined));
   return useMemo(() => {
     const step = (way: "past" | "future", word: string) => () => {
-      if (!steps?.[way].length) return;
-      const { piece } = session.store.getState();
-      void tray.stepTick(piece, way).then((isKept) => (isKept ? say(`${word}: a tick`) : warn("That is not kept.")));
+      if (!make || !steps?.[way].length) return;
+      void tray
+        .stepMake(make, way)
+        .then((edit) => (edit === "not-kept" ? warn("That is not kept.") : edit && say(`${word}: ${editName(edit)}`)));
     };
     return {
       undo: step("past", "Undone"),
@@ -41,7 +44,7 @@ function useUndoTicks(): Undoing {
       canUndo: (steps?.past.length ?? 0) > 0,
       canRedo: (steps?.future.length ?? 0) > 0,
     };
-  }, [session, tray, steps, say, warn]);
+  }, [tray, make, steps, say, warn]);
 }
 
 function useUndoFields(onStage: StageId | null, go: (stage: StageId) => void): Undoing {

@@ -1,5 +1,6 @@
 "use client";
 
+import Link from "next/link";
 import { Copy, FileDown, Pencil, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { type BenchEntry } from "@/core/piece/bench";
@@ -51,6 +52,9 @@ export function ChosenPiece({ record, bench, units, onOpen, onRename, onDuplicat
         <button type="button" className="btn btn-main" onClick={onOpen}>
           Open
         </button>
+        <Link href={`/pieces/${piece.id}/bench`} className="btn">
+          At the bench
+        </Link>
         <button type="button" className="btn" onClick={() => setEdited(true)}>
           <Pencil size={14} aria-hidden="true" /> Rename
         </button>

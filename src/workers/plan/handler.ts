@@ -12,9 +12,9 @@ import { type BesideAsk, type BesideReply, type PlanReply } from "./protocol";
 const SEARCHES = 1000;
 
 /** Plans a piece for the page beside it. */
-export function answerBeside({ piece, bench }: BesideAsk, now: () => number): BesideReply {
+export function answerBeside({ piece, bench, measured }: BesideAsk, now: () => number): BesideReply {
   const end = now() + SEARCHES;
-  return attemptPlan(piece, bench, (assembly, wishes) => bestHeats(assembly, wishes, () => now() > end));
+  return attemptPlan(piece, bench, (assembly, wishes) => bestHeats(assembly, wishes, () => now() > end), measured);
 }
 
 /** Plans what a program asked for: 200 with the plan, or 422 with all that is wrong. `now` is a clock in ms. */

@@ -1,4 +1,5 @@
 import { type BenchEntry } from "@/core/piece/bench";
+import { type Readings } from "@/core/piece/measured";
 import { type Piece } from "@/core/piece/piece";
 import { type Attempt } from "@/formats/attempt";
 
@@ -13,6 +14,8 @@ export interface PlanReply {
 export interface BesideAsk {
   readonly piece: Piece;
   readonly bench: BenchEntry;
+  /** What was read of it in a making. */
+  readonly measured: Readings;
 }
 
 export type BesideReply = Attempt;

@@ -84,7 +84,7 @@ function footOf(asked: BackAsked): WorkedJoint {
         step(mount, "plate.cut", "plate", {
           target: key("blankLength"),
           second: key("blankWidth"),
-          reads: [{ figure: key("thickness"), gauge: "thickness", mount }],
+          reads: [{ figure: key("thickness"), kind: "thickness", mount }],
           checks: ["plate.room", "foot.flat"],
           cautions: ["saw"],
         }),

@@ -1,5 +1,5 @@
 import { MOST_STRETCH } from "../hoop/what-if";
-import { type AskedReading, type GaugeKind } from "../making/step";
+import { type AskedReading, type ReadingKind } from "../making/step";
 import { figureOf, type Figures } from "../measure/figure";
 import { heightThatHolds } from "../mount/plan-wall";
 import { type Wall } from "../mount/wall";
@@ -8,7 +8,7 @@ import { type SettledCarrier } from "./carriers/carrier";
 import { type Piece } from "./piece";
 
 /** A piece as it was planned before what is read now. */
-export interface Gauged {
+export interface PlannedBefore {
   readonly piece: Piece;
   readonly figures: Figures;
   readonly settled: { readonly mounts: Readonly<Record<string, { readonly wall: Wall }>>; readonly carrier: SettledCarrier };
@@ -21,7 +21,7 @@ export type VerdictCode = "again" | "too-low" | "cut-in" | "stretch" | "good" | 
  * A scale for a reading, in mm. Below `low` it is one thing, from there to `near` another, up to `high` it is good, and beyond a fourth; where there is
  * nothing between, `low` is `near`. `by` is how much is to be done about it: mm, or of a wall that stretches a ratio.
  */
-export interface Gauge {
+export interface ReadingScale {
   readonly wanted: number;
   readonly low: number;
   readonly near: number;
@@ -38,12 +38,12 @@ export interface Verdict {
 /** A size is where it was wanted within so much (mm). */
 export const NEAR = 0.05;
 
-export function verdictOf({ low, near, high, codes, by }: Gauge, value: number): Verdict {
+export function verdictOf({ low, near, high, codes, by }: ReadingScale, value: number): Verdict {
   const code = value < low ? codes.below : value < near ? codes.between : value <= high ? "good" : codes.over;
   return { code, by: by(code, value) };
 }
 
-type Kind = (planned: Gauged, asked: AskedReading) => Gauge | null;
+type Kind = (planned: PlannedBefore, asked: AskedReading) => ReadingScale | null;
 
 /** A wall's length by its window, from what it stretches to fit to what is too large; `losses` still to come off it. */
 function wallLength(over: "trim" | "cut-out", lossesOf: (figures: Figures, mount: string) => number): Kind {
@@ -89,7 +89,7 @@ const lost = (cut: string, net: string) => (figures: Figures, mount: string) =>
 const nothing = () => 0;
 
 /** A row for each kind of reading: its scale, or null where there is none. */
-export const GAUGES: Readonly<Record<GaugeKind, Kind>> = {
+export const SCALES: Readonly<Record<ReadingKind, Kind>> = {
   strip: wallLength("trim", lost("cutLength", "netLength")),
   "wall-open": wallLength("trim", nothing),
   "wall-closed": wallLength("cut-out", nothing),
@@ -123,6 +123,6 @@ export const GAUGES: Readonly<Record<GaugeKind, Kind>> = {
 };
 
 /** The scale of a reading, by the piece as it was planned before it. */
-export function gaugeOf(planned: Gauged, asked: AskedReading): Gauge | null {
-  return GAUGES[asked.gauge](planned, asked);
+export function scaleOf(planned: PlannedBefore, asked: AskedReading): ReadingScale | null {
+  return SCALES[asked.kind](planned, asked);
 }

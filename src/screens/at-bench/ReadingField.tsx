@@ -1,0 +1,200 @@
+"use client";
+
+import { Minus, Plus } from "lucide-react";
+import { useCallback, useEffect, useId, useRef, useState } from "react";
+import { type AskedReading } from "@/core/making/step";
+import { type MandrelMark, type SizeSystem, readSize, sizeText } from "@/core/hoop/sizes";
+import { readLength } from "@/core/measure/reading";
+import { type Measured } from "@/core/piece/make";
+import { type ReadingScale, verdictOf } from "@/core/piece/reading-scales";
+import { type Instrument } from "@/ui/instruments";
+import { SYSTEM_NAMES } from "@/words/names";
+import { ASKED, READ_BY, readingText, sayVerdict } from "@/words/making";
+import { type Units, lengthUnit } from "@/words/show";
+import { ReadingScaleView } from "./ReadingScaleView";
+
+/** What is typed is taken by then, whether or not it was entered (ms). */
+const TAKEN_AFTER = 400;
+/** mm by which the buttons beside it step. */
+const STEP = 0.05;
+
+interface Props {
+  readonly asked: AskedReading;
+  /** The last reading of it. */
+  readonly last: Measured | null;
+  readonly scale: ReadingScale | null;
+  readonly units: Units;
+  /** The size system that a hoop is read in beside its diameter. */
+  readonly system: SizeSystem | null;
+  readonly mandrel: readonly MandrelMark[];
+  readonly instrument: Instrument | null;
+  /** Whether it takes the focus where that opens no keyboard over the screen. */
+  readonly isFirst: boolean;
+  /** Takes a reading in mm. Returns why it cannot be, or null. */
+  readonly onDone: () => void;
+  readonly onTake: (value: number, by: Measured["by"], inPlaceOf: number | null) => string | null;
+}
+
+/** A value read off the metal: typed, stepped, or sent by an instrument; what it means stands under it at once. */
+export function ReadingField({ asked, last, scale, units, system, mandrel, instrument, isFirst, onDone, onTake }: Props) {
+  const id = useId();
+  const [inSizes, readInSizes] = useState(system !== null);
+  const [text, setText] = useState<string | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  /** The value last taken while the field has been open: the next one takes its place. */
+  const taken = useRef<number | null>(null);
+  const input = useRef<HTMLInputElement>(null);
+  const late = useRef<ReturnType<typeof setTimeout>>(undefined);
+
+  const read = useCallback(
+    (typed: string): { readonly value: number } | { readonly problem: string } => {
+      if (inSizes && system) {
+        const size = readSize(system, typed, mandrel);
+        return size.ok
+          ? { value: size.diameter }
+          : { problem: `"${typed.trim()}" is no ${SYSTEM_NAMES[system]} size: type one as it stands on the mandrel` };
+      }
+      const length = readLength(typed, units.length);
+      if (!length.ok)
+        return {
+          problem: typed.trim() === "" ? "Still empty: type what it reads" : `"${typed.trim()}" is not a number: type what it reads`,
+        };
+      return length.value > 0 ? length : { problem: `"${typed.trim()}" is nothing to measure: it must be more than 0` };
+    },
+    [inSizes, system, mandrel, units.length],
+  );
+
+  const take = (value: number, by: Measured["by"]) => {
+    clearTimeout(late.current);
+    if (value === taken.current) return;
+    const refused = onTake(value, by, taken.current);
+    setProblem(refused);
+    if (refused === null) taken.current = value;
+  };
+  const takeText = (typed: string) => {
+    const reading = read(typed);
+    if ("problem" in reading) setProblem(reading.problem);
+    else take(reading.value, inSizes && system ? "mandrel" : "typed");
+  };
+  const type = (typed: string) => {
+    setText(typed);
+    setProblem(null);
+    clearTimeout(late.current);
+    if (!("problem" in read(typed))) late.current = setTimeout(() => takeText(typed), TAKEN_AFTER);
+  };
+  const hear = useRef<(value: number) => void>(() => undefined);
+  useEffect(() => {
+    hear.current = (value) => {
+      readInSizes(false);
+      setText(readingText(value, units));
+      take(value, instrument!.by);
+    };
+  });
+  useEffect(() => instrument?.onReading((value) => hear.current(value)), [instrument]);
+  useEffect(() => {
+    if (isFirst && window.matchMedia("(hover: hover)").matches) input.current?.focus();
+  }, [isFirst]);
+  useEffect(() => () => clearTimeout(late.current), []);
+
+  const typed = text === null ? null : read(text);
+  const value = typed === null ? (last?.value ?? null) : "problem" in typed ? null : typed.value;
+  const lastText = (value: number) =>
+    inSizes && system ? (system === "mandrel" ? "" : (sizeText(system, value) ?? "")) : readingText(value, units);
+  const shown = text ?? (last === null ? "" : lastText(last.value));
+  const verdict = scale && value !== null ? verdictOf(scale, value) : null;
+  const said = verdict && scale && value !== null ? sayVerdict(asked, verdict, scale.wanted, value, units) : null;
+  const step = (by: 1 | -1) => {
+    const from = value ?? scale?.wanted;
+    if (from === undefined) return;
+    readInSizes(false);
+    type(readingText(from + by * STEP, units));
+  };
+  const isGood = verdict?.code === "good";
+  return (
+    <section aria-label={ASKED[asked.kind]} className="mb-5">
+      <div className="mb-2 flex items-baseline gap-3 text-[15px] text-night-soft">
+        <label htmlFor={id}>{ASKED[asked.kind]}</label>
+        {system && (
+          <span className="ml-auto flex gap-1.5">
+            {[true, false].map((each) => (
+              <button
+                key={String(each)}
+                type="button"
+                aria-pressed={inSizes === each}
+                onClick={() => {
+                  readInSizes(each);
+                  setText(null);
+                  setProblem(null);
+                }}
+                className={`min-h-[44px] rounded-[6px] border px-3 text-[14px] ${inSizes === each ? "border-glow text-night-ink" : "border-night-edge text-night-soft"}`}
+              >
+                {each ? SYSTEM_NAMES[system] : `${lengthUnit(units)} inside`}
+              </button>
+            ))}
+          </span>
+        )}
+      </div>
+      <div className="grid grid-cols-[60px_1fr_60px] gap-2">
+        <button type="button" aria-label="Less" onClick={() => step(-1)} className="night-btn !px-0">
+          <Minus aria-hidden="true" />
+        </button>
+        <div
+          className={`flex min-w-0 items-baseline gap-2 rounded-[8px] border-2 px-3 ${problem ? "border-night-warn" : isGood ? "border-ok" : "border-night-edge"} focus-within:border-glow`}
+        >
+          <input
+            ref={input}
+            id={id}
+            value={shown}
+            inputMode="decimal"
+            autoComplete="off"
+            spellCheck={false}
+            aria-invalid={problem !== null}
+            aria-describedby={`${id}-told`}
+            onChange={(event) => type(event.target.value)}
+            onKeyDown={(event) => {
+              // In a field that is empty or holds a plain number a space says nothing: there too it means that the step is done.
+              if (event.key === " " && (typed === null || !inSizes)) {
+                event.preventDefault();
+                if (text !== null && text.trim() !== "") takeText(text);
+                if (text === null || text.trim() === "" || (typed && !("problem" in typed))) onDone();
+              }
+              if (event.key !== "Enter") return;
+              event.preventDefault();
+              takeText(event.currentTarget.value);
+              if (!("problem" in read(event.currentTarget.value))) event.currentTarget.blur();
+            }}
+            onFocus={(event) => {
+              taken.current = null;
+              event.target.select();
+            }}
+            onBlur={() => text !== null && text.trim() !== "" && takeText(text)}
+            className="w-0 min-w-0 flex-1 bg-transparent py-1 text-right text-[40px] font-bold tabular-nums outline-none [font-stretch:92%]"
+          />
+          <span className="text-[18px] text-night-soft">{inSizes && system ? SYSTEM_NAMES[system] : lengthUnit(units)}</span>
+        </div>
+        <button type="button" aria-label="More" onClick={() => step(1)} className="night-btn !px-0">
+          <Plus aria-hidden="true" />
+        </button>
+      </div>
+      {scale && <ReadingScaleView scale={scale} value={value} units={units} />}
+      <p id={`${id}-told`} aria-live="polite" className="mt-1 min-h-[24px] text-[18px] leading-snug">
+        {problem && (
+          <span className="text-night-warn">
+            <span aria-hidden="true">◆ </span>
+            {problem}.
+          </span>
+        )}
+        {!problem && said && (
+          <>
+            <b className={isGood ? "text-night-ok" : "text-glow"}>{said.what}</b> {said.advice}
+          </>
+        )}
+        {!problem && !said && last && text === null && (
+          <span className="text-night-soft">
+            {readingText(last.value, units)} {lengthUnit(units)}, {READ_BY[last.by]}. The plan goes on with it.
+          </span>
+        )}
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,16 @@
+"use client";
+
+import { sizeText } from "@/core/hoop/sizes";
+import { type Make } from "@/core/piece/make";
+import { type Plan, hoopIn } from "@/core/piece/plan";
+import { SYSTEM_NAMES } from "@/words/names";
+import { Finish } from "./Finish";
+
+/** The result's form, with the size that was read last where the piece has a hoop. */
+export function Result({ make, plan, onFinish }: { readonly make: Make; readonly plan: Plan; readonly onFinish: () => void }) {
+  const hoop = hoopIn(plan)?.settled ?? null;
+  const inside = make.measured.findLast(({ figure }) => figure === "hoop.insideDiameter")?.value;
+  const system = hoop && hoop.asked.system !== "mandrel" ? hoop.asked.system : null;
+  const size = inside === undefined || !hoop || !system ? "" : (sizeText(system, inside - hoop.wideBand.value) ?? "");
+  return <Finish make={make} size={size} system={hoop ? SYSTEM_NAMES[hoop.asked.system] : null} onFinish={onFinish} />;
+}

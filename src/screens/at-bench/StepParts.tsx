@@ -1,0 +1,54 @@
+"use client";
+
+import { type Plan } from "@/core/piece/plan";
+import { lengthUnit, showLength, type Units } from "@/words/show";
+import { roundingOf } from "@/words/steps";
+
+interface BigProps {
+  readonly figureKey: string;
+  readonly mm: number;
+  readonly units: Units;
+  /** Whether it follows what was measured. */
+  readonly isMeasured: boolean;
+}
+
+/** The one figure that a step is about. */
+export function Big({ figureKey, mm, units, isMeasured }: BigProps) {
+  return (
+    <p className="mt-1 text-[92px] leading-[0.98] font-[740] tracking-[-0.04em] text-glow [font-stretch:88%] lg:mt-4 lg:text-[128px]">
+      {showLength(mm, roundingOf(figureKey), units)}
+      <span className="ml-2 text-[28px] font-normal tracking-normal text-night-soft lg:text-[38px]">
+        {lengthUnit(units)}
+        {isMeasured && <span className="ml-3 text-[18px]">measured</span>}
+      </span>
+    </p>
+  );
+}
+
+interface StripProps {
+  readonly plan: Plan;
+  readonly done: ReadonlyMap<string, string>;
+  readonly at: number;
+  readonly onLook: (step: string) => void;
+}
+
+/** All steps in one strip: done, this one, heats, still to come. */
+export function Strip({ plan, done, at, onLook }: StripProps) {
+  return (
+    <ol aria-hidden="true" className="mt-2 flex h-[22px] items-center gap-[2px] lg:gap-1">
+      {plan.steps.map(({ id, heat, code }, i) => (
+        <li
+          key={id}
+          onClick={() => onLook(id)}
+          className={`h-2 flex-1 cursor-pointer rounded-[2px] lg:h-2.5 ${colourOf(done.has(id), i === at, heat !== null && code !== "join.pickle")}`}
+        />
+      ))}
+    </ol>
+  );
+}
+
+function colourOf(isDone: boolean, isHere: boolean, isHeat: boolean): string {
+  if (isHere) return "bg-glow";
+  if (isHeat) return isDone ? "bg-[#d9581a]" : "bg-[#8c3a1c]";
+  return isDone ? "bg-[#6f7a7e]" : "bg-night-line";
+}

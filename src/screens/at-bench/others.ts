@@ -1,0 +1,31 @@
+import { isUnderWay } from "@/core/piece/make";
+import { lastMake } from "@/store/tray-state";
+import { usePlans } from "@/ui/planner";
+import { useTrayState, useUnits } from "@/ui/tray";
+import { doubtsOf } from "@/ui/doubt";
+import { sayStep } from "@/words/steps";
+import { type Beside } from "./BenchTop";
+import { waitingIn } from "./timers";
+
+/** Pieces shown beside the one that is worked on. */
+const MOST_SHOWN = 3;
+
+/** Other pieces whose making is under way, with what comes next of each; those that are ready first. */
+export function useOthers(here: string): Beside[] {
+  const units = useUnits();
+  const plans = usePlans();
+  const { bench, makes, pieces } = useTrayState((state) => state);
+  const others = pieces.flatMap((record): Beside[] => {
+    const make = lastMake(makes, record.id);
+    if (record.id === here || record.deleted !== null || !make || !isUnderWay(make) || make.done.length === 0) return [];
+    const attempt = plans.soon(record.piece, bench);
+    if (!attempt?.ok) return [];
+    const { plan } = attempt;
+    const done = new Set(make.done.map(({ step }) => step));
+    const next = plan.steps.find(({ id }) => !done.has(id));
+    const [first] = waitingIn(make, plan.steps, record.piece.benchUsed ?? bench);
+    const title = next ? sayStep(next, plan, units, doubtsOf(record)).title : "put it in the ledger";
+    return [{ id: record.id, name: record.piece.name, next: title, ready: first?.until ?? null }];
+  });
+  return others.sort((a, b) => (a.ready ?? Infinity) - (b.ready ?? Infinity)).slice(0, MOST_SHOWN);
+}

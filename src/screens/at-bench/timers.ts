@@ -1,0 +1,42 @@
+import { type Step } from "@/core/making/step";
+import { type BenchEntry, minutesOf } from "@/core/piece/bench";
+import { type Make } from "@/core/piece/make";
+
+/** Something that waits: in the pickle, under glue, in the patina. */
+export interface Waiting {
+  readonly steps: readonly Step[];
+  /** ms since 1970 */
+  readonly since: number;
+  readonly until: number;
+}
+
+/** A step of its own that is kept once what waited was taken out. */
+export function outOf(step: string): string {
+  return `${step}.out`;
+}
+
+/** What one press puts in is one wait (ms). */
+const TOGETHER = 90_000;
+
+/** What of a making waits, the first that is ready first. */
+export function waitingIn(make: Make, steps: readonly Step[], bench: BenchEntry): Waiting[] {
+  const done = new Map(make.done.map(({ step, at }) => [step, at]));
+  const each = steps.flatMap((step): Waiting[] => {
+    const at = Date.parse(done.get(step.id) ?? "");
+    const { wait } = minutesOf(bench, step.code);
+    if (Number.isNaN(at) || wait <= 0 || done.has(outOf(step.id))) return [];
+    return [{ steps: [step], since: at, until: at + wait * 60_000 }];
+  });
+  const ordered = each.sort((a, b) => a.until - b.until);
+  return ordered.reduce<Waiting[]>((all, next) => {
+    const last = all.at(-1);
+    const isSame = last && last.steps[0]!.code === next.steps[0]!.code && next.until - last.until < TOGETHER;
+    return isSame ? [...all.slice(0, -1), { ...last, steps: [...last.steps, ...next.steps], until: next.until }] : [...all, next];
+  }, []);
+}
+
+/** "4:10" */
+export function clockText(ms: number): string {
+  const seconds = Math.max(0, Math.ceil(ms / 1000));
+  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, "0")}`;
+}

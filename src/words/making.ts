@@ -1,0 +1,187 @@
+import { type AskedReading, type ReadingKind, type StepCode } from "@/core/making/step";
+import { type Measured } from "@/core/piece/make";
+import { type Mishap, type MishapCode } from "@/core/piece/mishaps";
+import { type Verdict, type VerdictCode } from "@/core/piece/reading-scales";
+import { capital, gradeName } from "./names";
+import { type Said } from "./findings";
+import { type Units, degrees, showLength, showPercent, showTemperature, withUnit } from "./show";
+
+/** What a step asks to be read, by what it is. */
+export const ASKED: Readonly<Record<ReadingKind, string>> = {
+  strip: "What you cut",
+  "strip-height": "How tall it is",
+  "wall-open": "Its length, before the seam",
+  "wall-closed": "Its length, closed",
+  "wall-height": "How high it stands",
+  blank: "What you cut",
+  size: "The size it reads",
+  thickness: "Thickness of this stock",
+};
+
+/** Readings from which a maker's own losses are learned: the maker says how they worked. */
+export const TEACHES: ReadonlySet<ReadingKind> = new Set([
+  "strip",
+  "strip-height",
+  "wall-open",
+  "wall-closed",
+  "wall-height",
+  "blank",
+  "size",
+]);
+
+/** A run of the scale. */
+export const BANDS: Readonly<Record<VerdictCode, string>> = {
+  again: "start again",
+  "too-low": "too low",
+  "cut-in": "cut a piece in",
+  stretch: "stretch",
+  good: "good",
+  trim: "trim",
+  "cut-out": "cut out",
+  "take-down": "take down",
+};
+
+/** What a step leaves waiting. */
+export const WAITS: Partial<Readonly<Record<StepCode, string>>> = {
+  "join.pickle": "in the pickle",
+  "join.cold": "under glue",
+  "set.surface": "in the patina",
+};
+
+/** How each thing is read. */
+export const READ_BY: Readonly<Record<Measured["by"], string>> = {
+  typed: "typed",
+  caliper: "by the caliper",
+  mandrel: "on the mandrel",
+  scale: "on the scale",
+};
+
+const isWall = ({ kind }: AskedReading) => kind === "strip" || kind === "wall-open" || kind === "wall-closed";
+
+/** What a reading means, at once: the word, then what to do. */
+export function sayVerdict(asked: AskedReading, { code, by }: Verdict, wanted: number, value: number, units: Units): Said {
+  const mm = withUnit(by, "measured", units);
+  const short = withUnit(Math.abs(wanted - value), "measured", units);
+  switch (code) {
+    case "good":
+      return { what: "Good.", advice: "" };
+    case "stretch":
+      return isWall(asked)
+        ? { what: `Stretch ${showPercent(by, 1)}.`, advice: `${short} short: close it, anneal, then the mandrel.` }
+        : {
+            what: `Small by ${mm}.`,
+            advice: asked.kind === "blank" ? "It can be stretched up once it is closed." : "Anneal and stretch it up.",
+          };
+    case "again":
+      return { what: "Start again.", advice: `${mm} too little: it would not come to size.` };
+    case "too-low":
+      return { what: `Too low by ${mm}.`, advice: "It would not hold the stone." };
+    case "cut-in":
+      return { what: `Cut a piece in, ${mm}.`, advice: "Too far to stretch." };
+    case "trim":
+      return { what: `Trim ${mm}.`, advice: "" };
+    case "cut-out":
+      return { what: `Cut out ${mm} at the seam.`, advice: "Then close it again." };
+    case "take-down":
+      return { what: `Take down ${mm}.`, advice: "" };
+  }
+}
+
+const MISHAP_NAMES: Readonly<Record<MishapCode, string>> = {
+  "wall.small": "The wall is a little small",
+  "wall.large": "The wall is a little large",
+  "wall.twisted": "The wall is twisted, or its foot not flat",
+  "wall.tall": "The wall is too tall",
+  "wall.low": "The wall is too low",
+  "wall.crimps": "The wall crimps at a point",
+  "wall.heavy": "The wall will not move",
+  "stone.stuck": "The stone is stuck in the wall",
+  "solder.one-side": "The solder ran to one side",
+  "solder.balled": "The solder balled and will not run",
+  "foot.gap": "The wall is not joined for part of its foot",
+  "joint.opened": "An earlier joint opened",
+  "fused.pits": "Pits in the fused joint",
+  "hoop.small": "The ring is small",
+  "hoop.large": "The ring is large",
+};
+
+interface Voice {
+  readonly length: (name: string) => string;
+  readonly text: (name: string) => string;
+  readonly number: (name: string) => number;
+  readonly grade: (name: string) => string;
+  readonly heat: (name: string) => string;
+  readonly joint: string;
+}
+
+/** "a piece 1.00 by 1.00" */
+const onePiece = (v: Voice) => (v.text("long") === "" ? "a little more" : `one piece more, ${v.length("long")} long`);
+
+const REMEDIES: Readonly<Record<MishapCode, (v: Voice) => string>> = {
+  "wall.small": (v) => `Anneal and stretch it on a mandrel: from ${v.length("low")} on it comes to ${v.length("net")}.`,
+  "wall.large": (v) => `Saw what is over ${v.length("net")} out at the seam, file and solder it again.`,
+  "wall.twisted": () => "Press it true, then sand the foot in figures of eight.",
+  "wall.tall": (v) => `Sand it upside down on paper, to ${v.length("net")}; keep trying the stone.`,
+  "wall.low": (v) =>
+    v.number("cushion") > 0
+      ? `Take the cushion of ${v.length("cushion")} out: then ${v.length("least")} still holds.`
+      : `Below ${v.length("least")} it does not hold: a new wall.`,
+  "wall.crimps": (v) =>
+    v.number("by") > 0
+      ? `Push points first and file the edge thin there; lowered by ${v.length("by")}, to ${v.length("least")}, it still holds.`
+      : "Push points first and file the edge thin there; it cannot be lower and hold.",
+  "wall.heavy": (v) => `At ${v.length("thickness")} thin its upper inside edge with a burr; use a hammer handpiece or a punch.`,
+  "stone.stuck": () => "Tacky putty pulls it out; next time lay a thread under it.",
+  "solder.one-side": (v) => `Even the heat, press the part down, clean, flux, ${onePiece(v)}.`,
+  "solder.balled": () => "It is oxidised or dry: pickle, flux, and start this heat again.",
+  "foot.gap": (v) => `Clean and flux, ${onePiece(v)} at the void, heat from below.`,
+  "joint.opened": (v) =>
+    `Prop it, clean, run ${v.joint} again with its own ${v.grade("grade")} at ${v.heat("working")}${v.text("lower") === "" ? "" : `; then ${v.grade("lower")} for this one`}.`,
+  "fused.pits": () => "Burnish them if they are fine; else fuse it again, or fill them with hard solder.",
+  "hoop.small": (v) =>
+    `Round it up and stretch it up to a size; further, cut in ${v.length("length")} for each ${v.length("one")} of diameter.`,
+  "hoop.large": (v) =>
+    `Saw ${v.length("length")} out at the seam for each ${v.length("one")} of diameter it is over ${v.length("inside")}.`,
+};
+
+/** What pressing it does, where it can be taken. */
+const TAKEN: Partial<Readonly<Record<MishapCode, (v: Voice) => string>>> = {
+  "wall.large": () => "Cut it out: the seam comes again",
+  "wall.low": (v) => (v.number("cushion") > 0 ? "Take the cushion out" : "Make a new wall: its steps come again"),
+  "wall.crimps": (v) => `Lower the wall to ${v.length("least")}`,
+  "solder.balled": () => "Start this heat again",
+  "joint.opened": (v) => `Run ${v.joint} again: its heat comes again`,
+  "fused.pits": () => "Fuse it again",
+  "hoop.small": () => "Cut a piece in: the seam comes again",
+  "hoop.large": () => "Cut it out: the seam comes again",
+};
+
+export interface SaidMishap extends Said {
+  /** What pressing its remedy does; null where it is only told. */
+  readonly take: string | null;
+}
+
+export function sayMishap({ code, values, act }: Mishap, jointName: (id: string) => string, units: Units): SaidMishap {
+  const number = (name: string) => (name === "one" ? 1 : Number(values[name] ?? 0));
+  const text = (name: string) => String(values[name] ?? "");
+  const voice: Voice = {
+    number,
+    text,
+    length: (name) => withUnit(number(name), "measured", units),
+    grade: (name) => gradeName(text(name)),
+    heat: (name) => `${showTemperature(number(name), units)} ${degrees(units)}`,
+    joint: values.joint === undefined ? "" : jointName(text("joint")),
+  };
+  const what = code === "joint.opened" ? `${capital(voice.joint)} opened` : MISHAP_NAMES[code];
+  return { what, advice: REMEDIES[code](voice), take: act === null ? null : (TAKEN[code]?.(voice) ?? null) };
+}
+
+/** A mishap as it is told in the ledger, by its code alone. */
+export function mishapName(code: string): string {
+  return (MISHAP_NAMES as Readonly<Record<string, string>>)[code] ?? code;
+}
+
+/** A reading in its field, without a unit. */
+export function readingText(value: number, units: Units): string {
+  return showLength(value, "measured", units);
+}
