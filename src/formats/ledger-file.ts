@@ -26,8 +26,13 @@ export function ledgerCsv(learned: readonly Learned[]): string {
   return [["kind", "method", "make", "mm", "left out"], ...rows].map((cells) => `${cells.map(quoted).join(",")}\r\n`).join("");
 }
 
-/** A cell with a comma, a quote or a break stands in quotes; one that a sheet would take for a formula is shown as text. */
+/** A cell that a sheet would take for a formula is shown as text. */
+export function asText(cell: string): string {
+  return /^[=+@\t\r]|^-(?!\d)/.test(cell) ? `'${cell}` : cell;
+}
+
+/** A cell with a comma, a quote or a break stands in quotes. */
 function quoted(cell: string): string {
-  const safe = /^[=+@\t\r]|^-(?!\d)/.test(cell) ? `'${cell}` : cell;
+  const safe = asText(cell);
   return /[",\r\n]/.test(safe) ? `"${safe.replaceAll('"', '""')}"` : safe;
 }

@@ -5,7 +5,7 @@ import { clearJournal, writeJournal } from "./journal";
 import { type Change, type MakeRecord } from "./keeper";
 import { type MakeEdit, edited, merged, setting, takenBack, ticking } from "./make-edits";
 import { makeRecord } from "./restoring";
-import { MOST_UNDO, type MakeSteps, type Makes, NO_STEPS, type TrayBase, isTold, lastMake, now } from "./tray-state";
+import { MOST_UNDO, type MakeSteps, type Makes, NO_STEPS, type TrayBase, isTold, now, underWay } from "./tray-state";
 
 /** Makings that stand there before the rest is read. */
 const FIRST_SHOWN = 60;
@@ -16,7 +16,7 @@ const MOST_ONE_BY_ONE = 40;
 export function makingsOn({ keeper, store, write, noteUnreadable }: TrayBase) {
   const get = store.getState;
   let kept: Makes = {};
-  const underWay = new Set<{ readonly make: Make; readonly edit: MakeEdit }>();
+  const beingKept = new Set<{ readonly make: Make; readonly edit: MakeEdit }>();
 
   /** All of them. */
   async function readMakes(): Promise<void> {
@@ -48,7 +48,7 @@ export function makingsOn({ keeper, store, write, noteUnreadable }: TrayBase) {
   /** What is kept, with the changes that are being kept now. */
   function showMakes(): void {
     const makes: Record<string, readonly Make[]> = { ...kept };
-    for (const { make, edit } of underWay) {
+    for (const { make, edit } of beingKept) {
       const all = makes[make.piece] ?? [];
       const at = all.findIndex(({ id }) => id === make.id);
       makes[make.piece] = at < 0 ? [edited(make, edit), ...all] : all.with(at, edited(all[at]!, edit));
@@ -63,7 +63,7 @@ export function makingsOn({ keeper, store, write, noteUnreadable }: TrayBase) {
     const change = { make, edit };
     const before = get().makeSteps[make.id] ?? NO_STEPS;
     const setSteps = (of: MakeSteps) => store.setState(({ makeSteps }) => ({ makeSteps: { ...makeSteps, [make.id]: of } }));
-    underWay.add(change);
+    beingKept.add(change);
     showMakes();
     setSteps(steps);
     try {
@@ -72,12 +72,12 @@ export function makingsOn({ keeper, store, write, noteUnreadable }: TrayBase) {
     } catch (error) {
       isTold(error);
       setSteps(before);
-      underWay.delete(change);
+      beingKept.delete(change);
       return false;
     } finally {
       clearJournal(name);
       // Until it is read back it stays laid over what is known: a change beside it would else show it as never made.
-      await readMakesOf([make.piece]).finally(() => underWay.delete(change));
+      await readMakesOf([make.piece]).finally(() => beingKept.delete(change));
       showMakes();
     }
   }
@@ -97,8 +97,7 @@ export function makingsOn({ keeper, store, write, noteUnreadable }: TrayBase) {
 
   /** The making of a piece that is under way, or one that begins now and is kept once something is done in it. */
   function making(piece: Piece): Make {
-    const last = lastMake(get().makes, piece.id);
-    return last && isUnderWay(last) ? last : startMake(piece, get().bench, now());
+    return underWay(get().makes, piece.id) ?? startMake(piece, get().bench, now());
   }
 
   return {

@@ -1,5 +1,5 @@
 import { type StoreApi } from "zustand/vanilla";
-import { type Make } from "@/core/piece/make";
+import { type Make, isUnderWay } from "@/core/piece/make";
 import { type BenchEntry } from "@/core/piece/bench";
 import { type MakeEdit } from "./make-edits";
 import { type Change, KeepError, type Keeper, type Outcome, type PieceRecord, type Trouble, type Unreadable, type Writing } from "./keeper";
@@ -10,6 +10,11 @@ export type Makes = Readonly<Record<string, readonly Make[]>>;
 /** The making of a piece that is under way, or was last. */
 export function lastMake(makes: Makes, piece: string): Make | undefined {
   return makes[piece]?.[0];
+}
+
+/** The making of a piece that is under way, if one is. */
+export function underWay(makes: Makes, piece: string): Make | undefined {
+  return makes[piece]?.find(isUnderWay);
 }
 
 export interface TrayState {

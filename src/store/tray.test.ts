@@ -23,7 +23,7 @@ async function openTray(demo: Parameters<typeof opening>[0]): Promise<Tray> {
 
 const piece = tern as unknown as Piece;
 const called = (id: string, name = id): Piece => ({ ...piece, id, name });
-const demo = () => Promise.resolve([called("first"), called("second")]);
+const demo = () => Promise.resolve({ pieces: [called("first"), called("second")], makes: () => Promise.resolve([]) });
 const lying = (tray: Tray) => tray.store.getState().pieces.filter(({ deleted }) => deleted === null);
 const ids = (tray: Tray) => lying(tray).map(({ id }) => id);
 

@@ -1,5 +1,6 @@
 import { createStore } from "zustand/vanilla";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
+import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
 import { type ReadBackup } from "@/formats/backup-codec";
 import { deviceKeeper } from "./device";
@@ -21,11 +22,17 @@ export type Tray = ReturnType<typeof trayOn>;
 /** Pieces that stand on the tray before the rest is read. */
 const FIRST_SHOWN = 40;
 
+/** What a tray that has never held a piece is filled with: pieces, and what was made of them, which a page that stands can wait for. */
+export interface Demo {
+  readonly pieces: readonly Piece[];
+  readonly makes: () => Promise<readonly Make[]>;
+}
+
 /**
  * Opens what this browser keeps, or memory where it keeps nothing; `demo` gives what a tray that has never held a piece is filled with.
  * Always ends with a tray: what goes wrong on the way is its trouble, or stands among what could not be read.
  */
-export async function openTray(demo: (() => Promise<readonly Piece[]>) | null): Promise<Tray> {
+export async function openTray(demo: (() => Promise<Demo>) | null): Promise<Tray> {
   let trouble: Trouble | null = null;
   const keeper = await deviceKeeper().catch((error: unknown) => {
     if (!(error instanceof KeepError)) throw error;
@@ -40,8 +47,9 @@ export async function openTray(demo: (() => Promise<readonly Piece[]>) | null): 
   const isRead = await tray.readNewest();
   const { pieces, unreadable, isWhole } = tray.store.getState();
   const isEmpty = isRead && isWhole && pieces.length === 0 && unreadable.every(({ store }) => store !== "pieces");
-  if (demo && isEmpty && trouble !== "newer") await tray.addAll(await demo()).catch(isTold);
-  void tray.readNewestMakes();
+  const laid = demo && isEmpty && trouble !== "newer" ? await demo() : null;
+  if (laid) await tray.addAll(laid.pieces).catch(isTold);
+  void tray.readNewestMakes().then(async () => laid && tray.addMakes(await laid.makes()).catch(isTold));
   return tray;
 }
 

@@ -78,6 +78,7 @@ export function FindProvider({ children }: { readonly children: ReactNode }) {
       go: () => show(word),
     })),
     { group: "Commands", name: "Open a file", go: pick },
+    { group: "Commands", name: "Ledger", go: () => router.push("/ledger") },
     { group: "Commands", name: "My bench", go: () => router.push("/my-bench") },
     { group: "Commands", name: "Back to the tray", go: () => router.push("/") },
     { group: "Commands", name: "List the keys", go: () => show("keys") },

@@ -6,6 +6,7 @@ import { type ReactNode } from "react";
 
 const PLACES = [
   { href: "/", name: "Pieces" },
+  { href: "/ledger", name: "Ledger" },
   { href: "/my-bench", name: "My bench" },
 ] as const;
 

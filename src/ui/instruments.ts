@@ -1,3 +1,4 @@
+import { normal, seeded } from "@/core/measure/seeded";
 import { type Measured } from "@/core/piece/make";
 
 /** Something that sends its reading when its button is pressed. A real one stands behind the same. */
@@ -41,20 +42,11 @@ export function standIn(by: Instrument["by"], name: string, metal: Metal): Instr
   };
 }
 
-/** Where this metal came out: the sum of twelve even numbers less six is all but normal. */
+/** Where this metal came out. */
 export function readingOf({ wanted, scatter, seed }: Metal): number {
-  const random = seeded(seed);
-  const off = Array.from({ length: 12 }, random).reduce((all, each) => all + each, -6);
-  return wanted + scatter * off;
+  const hash = [...seed].reduce((all, letter) => Math.imul(all ^ letter.codePointAt(0)!, FNV.times), FNV.start);
+  return wanted + scatter * normal(seeded(hash));
 }
 
-/** Even numbers from 0 to 1, the same for the same seed. */
-export function seeded(seed: string): () => number {
-  let state = [...seed].reduce((hash, letter) => Math.imul(hash ^ letter.codePointAt(0)!, 16777619), 2166136261) >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let mixed = Math.imul(state ^ (state >>> 15), state | 1);
-    mixed ^= mixed + Math.imul(mixed ^ (mixed >>> 7), mixed | 61);
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
-  };
-}
+/** Of a hash that spreads texts over numbers. */
+const FNV: { readonly start: number; readonly times: number } = { start: 2166136261, times: 16777619 };

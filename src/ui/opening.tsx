@@ -64,7 +64,7 @@ export function OpeningProvider({ children }: { readonly children: ReactNode }) 
         <input
           ref={input}
           type="file"
-          accept=".json,application/json"
+          accept=".json,application/json,.csv,text/csv"
           aria-label="Open a file"
           className="hidden"
           onChange={(event) => {

@@ -68,7 +68,8 @@ function TheRest({ tray }: { readonly tray: Tray }) {
 }
 
 async function demoPieces() {
-  return (await import("@demo/pieces")).DEMO_PIECES;
+  const { DEMO_PIECES } = await import("@demo/pieces");
+  return { pieces: DEMO_PIECES, makes: async () => (await import("@demo/makes")).demoMakes() };
 }
 
 export function useTray(): Tray {

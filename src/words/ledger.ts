@@ -3,6 +3,20 @@ import { type Learned } from "@/core/piece/ledger";
 import { counted } from "./names";
 import { printable } from "./show";
 
+/** What is cut with a loss in it. */
+export const CUT_NAMES: Readonly<Record<LossKind, string>> = {
+  "wall.length": "strip, long",
+  "wall.height": "strip, tall",
+  "hoop.length": "blank",
+};
+
+/** What comes off, short. */
+export const LOSS_NAMES: Readonly<Record<LossKind, string>> = {
+  "wall.length": "Strip length",
+  "wall.height": "Wall height",
+  "hoop.length": "Hoop length",
+};
+
 const KIND_NAMES: Readonly<Record<LossKind, string>> = {
   "wall.length": "Off a strip's length",
   "wall.height": "Off a wall's height",

@@ -277,7 +277,8 @@ function padding({ rule }: Hoop, net: Figure) {
   );
 }
 
-function cutLength(hoop: Hoop, net: Figure): Figure {
+/** A net length with all that comes off the blank on the way to it. */
+export function cutLength(hoop: Hoop, net: Figure): Figure {
   const padded = padding(hoop, net);
   const { hammer } = hoop.losses;
   return sum("mm", [

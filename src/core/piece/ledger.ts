@@ -1,11 +1,13 @@
-import { netLength } from "../hoop/hoop";
+import { cutLength, netLength } from "../hoop/hoop";
 import { FORMS } from "../hoop/forms/forms";
 import { type Estimate, estimateOf } from "../measure/estimate";
-import { type LossKind, SHIPPED, SHIPPED_BENCH } from "./bench";
+import { readSize } from "../hoop/sizes";
+import { type TermCode } from "../measure/figure";
+import { type LossKind, SHIPPED, SHIPPED_BENCH, mandrelOf } from "./bench";
 import { type Make } from "./make";
 import { type Piece } from "./piece";
 import { lastReadings } from "./remedies";
-import { sizePiece } from "./size-piece";
+import { settleHoop } from "./settle";
 
 /** What one making shows of a loss, in mm, by the maker's word for how it was worked; empty where none was said. */
 export interface Observation {
@@ -52,14 +54,16 @@ export function observationsOf(make: Make): Observation[] {
   ];
 }
 
-/** cut - N(d') - padding - what a slit and the fitting take + hammering, of a form with a seam; null of any other. */
+/** cut - N(d') - padding - what a slit and the fitting take + hammering, of a form with a seam; null of any other, and of a size that cannot be read. */
 function hoopLost(piece: Piece, cut: number, inside: number): number | null {
-  const { settled, contribution } = sizePiece(piece, piece.benchUsed ?? SHIPPED_BENCH);
-  const { carrier } = settled;
-  if (carrier.type !== "hoop" || FORMS[carrier.form].seams(carrier).length === 0) return null;
-  const terms = contribution.figures["hoop.cutLength"]!.terms;
-  const planned = (label: string) => terms.find((each) => each.label === label)?.value ?? 0;
-  return cut - netLength(carrier, inside).value - planned("padding") - planned("slit") - planned("fitting") - planned("hammer");
+  const { carrier } = piece;
+  const bench = piece.benchUsed ?? SHIPPED_BENCH;
+  if (carrier.type !== "hoop" || !readSize(carrier.size.system, carrier.size.value, mandrelOf(bench)).ok) return null;
+  const hoop = settleHoop(carrier, bench);
+  if (FORMS[hoop.form].seams(hoop).length === 0) return null;
+  const { terms } = cutLength(hoop, netLength(hoop, hoop.size.value + hoop.wideBand.value));
+  const planned = (label: TermCode) => terms.find((each) => each.label === label)?.value ?? 0;
+  return cut - netLength(hoop, inside).value - planned("padding") - planned("slit") - planned("fitting") - planned("hammer");
 }
 
 /** What all makings teach, by kind and method, in the order they are first met. */

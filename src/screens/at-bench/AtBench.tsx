@@ -2,14 +2,14 @@
 
 import { useRouter } from "next/navigation";
 import { type ReactNode, useCallback, useEffect, useMemo, useState } from "react";
-import { type Make, asOf, isUnderWay, pieceNow } from "@/core/piece/make";
+import { type Make, asOf, pieceNow } from "@/core/piece/make";
 import { type Mishap, mishapsAt } from "@/core/piece/mishaps";
 import { type Step } from "@/core/making/step";
 import { type Figures } from "@/core/measure/figure";
 import { type Plan } from "@/core/piece/plan";
 import { sizePiece } from "@/core/piece/size-piece";
 import { type MakeEdit, ticking } from "@/store/make-edits";
-import { lastMake } from "@/store/tray-state";
+import { underWay } from "@/store/tray-state";
 import { useDoubt } from "@/ui/doubt";
 import { FaultList } from "@/ui/FaultList";
 import { type Keys, useKeys } from "@/ui/keys";
@@ -38,8 +38,8 @@ export function AtBench() {
   const tray = useTray();
   const bench = useTrayState((state) => state.bench);
   const piece = useSessionState((state) => state.piece);
-  const kept = useTrayState(({ makes }) => lastMake(makes, piece.id));
-  const make = useMemo(() => (kept && isUnderWay(kept) ? kept : tray.making(piece)), [kept, tray, piece]);
+  const kept = useTrayState(({ makes }) => underWay(makes, piece.id));
+  const make = useMemo(() => kept ?? tray.making(piece), [kept, tray, piece]);
   useEffect(() => void tray.readMakesOf([piece.id]), [tray, piece.id]);
   const isBegun = make === kept;
   const followed = isBegun ? pieceNow(make) : piece;

@@ -1,5 +1,4 @@
-import { isUnderWay } from "@/core/piece/make";
-import { lastMake } from "@/store/tray-state";
+import { underWay } from "@/store/tray-state";
 import { usePlans } from "@/ui/planner";
 import { useTrayState, useUnits } from "@/ui/tray";
 import { doubtsOf } from "@/ui/doubt";
@@ -16,8 +15,8 @@ export function useOthers(here: string): Beside[] {
   const plans = usePlans();
   const { bench, makes, pieces } = useTrayState((state) => state);
   const others = pieces.flatMap((record): Beside[] => {
-    const make = lastMake(makes, record.id);
-    if (record.id === here || record.deleted !== null || !make || !isUnderWay(make) || make.done.length === 0) return [];
+    const make = underWay(makes, record.id);
+    if (record.id === here || record.deleted !== null || !make || make.done.length === 0) return [];
     const attempt = plans.soon(record.piece, bench);
     if (!attempt?.ok) return [];
     const { plan } = attempt;

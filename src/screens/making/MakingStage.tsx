@@ -2,7 +2,7 @@
 
 import { useRef, useState } from "react";
 import { type Step } from "@/core/making/step";
-import { lastMake } from "@/store/tray-state";
+import { underWay } from "@/store/tray-state";
 import { type DoubtOf, doubtAmong } from "@/core/piece/doubt";
 import { type Plan } from "@/core/piece/plan";
 import { useNotices } from "@/ui/notices";
@@ -22,7 +22,7 @@ export function MakingStage() {
   const doubtOf = useDoubt();
   const tray = useTray();
   const piece = useSessionState((state) => state.piece);
-  const make = useTrayState((state) => lastMake(state.makes, piece.id));
+  const make = useTrayState((state) => underWay(state.makes, piece.id));
   const done = new Set(make?.done.map(({ step }) => step));
   const next = plan.steps.find(({ id }) => !done.has(id));
   const [chosen, choose] = useState<string | null>(null);

@@ -3,7 +3,7 @@
 import { usePathname } from "next/navigation";
 import { type ComponentType, Suspense, lazy, useCallback, useEffect, useState } from "react";
 import { useWhenIdle } from "@/ui/idle";
-import { lastMake } from "@/store/tray-state";
+import { underWay } from "@/store/tray-state";
 import { type Findable, useFind } from "@/ui/Find";
 import { useKeys } from "@/ui/keys";
 import { fetchModule, useModule } from "@/ui/module";
@@ -81,7 +81,7 @@ function BenchMode() {
 function PlannedPiece({ id, planned }: { readonly id: string; readonly planned: Planned }) {
   const session = useSession();
   const piece = useSessionState((state) => state.piece);
-  const make = useTrayState((state) => lastMake(state.makes, id));
+  const make = useTrayState((state) => underWay(state.makes, id));
   const units = useUnits();
   const doubtOf = useDoubt();
   const { offer } = useFind();

@@ -3,7 +3,7 @@
 import { useMemo } from "react";
 import { useStore } from "zustand";
 import { editName } from "../making/edit-name";
-import { lastMake } from "@/store/tray-state";
+import { underWay } from "@/store/tray-state";
 import { type Piece } from "@/core/piece/piece";
 import { useNotices } from "@/ui/notices";
 import { useSession } from "@/ui/session";
@@ -29,7 +29,7 @@ export function useUndo(onStage: StageId | null, go: (stage: StageId) => void): 
 export function useUndoMaking(piece: string): Undoing {
   const tray = useTray();
   const { say, warn } = useNotices();
-  const make = useTrayState(({ makes }) => lastMake(makes, piece));
+  const make = useTrayState(({ makes }) => underWay(makes, piece));
   const steps = useTrayState(({ makeSteps }) => (make ? makeSteps[make.id] : undefined));
   return useMemo(() => {
     const step = (way: "past" | "future", word: string) => () => {

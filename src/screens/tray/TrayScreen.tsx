@@ -103,6 +103,7 @@ export function TrayScreen() {
         false,
       );
       await tray.addAll(DEMO_PIECES);
+      await tray.addMakes((await import("@demo/makes")).demoMakes());
     });
   const clearDemo = () =>
     act(async () =>

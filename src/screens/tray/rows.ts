@@ -90,8 +90,11 @@ function heatsCell({ heats, heatPlan }: Plan): readonly [string, string] {
   return [String(heats.length), runs ? `${runs} runs again` : softens ? `${softens} softens` : "all hold"];
 }
 
+const MADE = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short" });
+
 function nextStep(plan: Plan, make: Make | undefined, units: Units, doubtOf: DoubtOf): string {
-  if (!make || make.done.length === 0) return "Planned";
+  if (!make || (make.done.length === 0 && make.finished === null)) return "Planned";
+  if (make.finished !== null) return `Made ${MADE.format(new Date(make.finished))}`;
   const done = new Set(make.done.map(({ step }) => step));
   const next = plan.steps.findIndex(({ id }) => !done.has(id));
   if (next < 0) return "All steps done";

@@ -1,7 +1,8 @@
 import { benchDifferences } from "@/core/piece/bench-differences";
 import { type Fault, fault } from "@/core/piece/fault";
-import { readBackup, kindOf } from "@/formats/backup-codec";
+import { type ReadBackup, readBackup, kindOf } from "@/formats/backup-codec";
 import { benchFromJson } from "@/formats/bench-codec";
+import { isMakesCsv, readMakesCsv } from "@/formats/makes-csv";
 import { pieceFromJson } from "@/formats/piece-codec";
 import { type Json, type JsonObject, MOST_BACKUP_BYTES, MOST_BYTES, parsed, textOf } from "@/formats/read-json";
 import { type FileAsk, type FileReply, type Opened } from "./protocol";
@@ -15,6 +16,7 @@ export function answerFile({ file, bytes, bench, taken }: FileAsk, reply: (reply
   const refuse = (faults: readonly Fault[]) => end({ kind: "refused", file, faults });
   const read = textOf(bytes, MOST_BACKUP_BYTES);
   if (!read.ok) return refuse(read.faults);
+  if (isMakesCsv(read.text)) return openMakes({ file, bench, taken }, read.text, reply, refuse);
   const json = parsed(read.text);
   if (!json) return refuse([fault("", "not-json")]);
   const { value } = json;
@@ -45,15 +47,19 @@ function openPiece(
   end({ kind: "piece", file, piece, isTaken: taken.has(piece.id), differences });
 }
 
-function openBackup(
-  { file, bench, taken }: About,
-  value: JsonObject,
-  reply: (reply: FileReply) => void,
-  refuse: (faults: readonly Fault[]) => void,
-): void {
+/** A table of makings: what is kept already is put in its place. */
+function openMakes(about: About, text: string, reply: (reply: FileReply) => void, refuse: (faults: readonly Fault[]) => void): void {
+  const decoded = readMakesCsv(text, about.bench);
+  return decoded.ok ? handOver(about, decoded.value, reply) : refuse(decoded.faults);
+}
+
+function openBackup(about: About, value: JsonObject, reply: (reply: FileReply) => void, refuse: (faults: readonly Fault[]) => void): void {
   const decoded = readBackup(value, (done, of) => done % PART === 0 && reply({ kind: "progress", done, of }));
-  if (!decoded.ok) return refuse(decoded.faults);
-  const { pieces, makes, ...rest } = decoded.value;
+  return decoded.ok ? handOver(about, decoded.value, reply) : refuse(decoded.faults);
+}
+
+/** A backup in parts, and at its end what there is to ask about it. */
+function handOver({ file, bench, taken }: About, { pieces, makes, ...rest }: ReadBackup, reply: (reply: FileReply) => void): void {
   for (let i = 0; i < pieces.length; i += PART) reply({ kind: "part", pieces: pieces.slice(i, i + PART), makes: [] });
   for (let i = 0; i < makes.length; i += PART) reply({ kind: "part", pieces: [], makes: makes.slice(i, i + PART) });
   const isOtherBench = rest.bench !== null && JSON.stringify(rest.bench) !== JSON.stringify(bench);

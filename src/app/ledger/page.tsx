@@ -1,0 +1,5 @@
+import { LedgerScreen } from "@/screens/ledger/LedgerScreen";
+
+export default function Page() {
+  return <LedgerScreen />;
+}

@@ -1,0 +1,232 @@
+"use client";
+
+import { useWindowVirtualizer } from "@tanstack/react-virtual";
+import { memo, useLayoutEffect, useRef, useState } from "react";
+import { type LossKind } from "@/core/piece/bench";
+import { type Learned } from "@/core/piece/ledger";
+import { boxOf } from "@/core/geometry/curve";
+import { outward } from "@/core/geometry/outline";
+import { outlineOf } from "@/core/stone/stone";
+import { type Piece } from "@/core/piece/piece";
+import { Millimetres, Shape } from "@/ui/Drawing";
+import { stoneTint } from "@/ui/stone-tint";
+import { type Units, showLength } from "@/words/show";
+import { type Entry } from "./entries";
+import { LossBar, LossLines, type LossScale } from "./LossRule";
+
+const ROW = { wide: 32, narrow: 96 } as const;
+const BEYOND = 8;
+/** px to a mm of the small stones. */
+const STONE_SCALE = 1.5;
+
+interface Props {
+  readonly entries: readonly Entry[];
+  readonly learned: Learned | null;
+  readonly outliers: ReadonlySet<string>;
+  readonly x: LossScale;
+  readonly chart: number;
+  readonly isWide: boolean;
+  readonly isByDate: boolean;
+  readonly units: Units;
+  readonly onOpen: (make: string) => void;
+}
+
+/** A line a making; what is not in view is not made. */
+export function LedgerRows({ entries, learned, outliers, x, chart, isWide, isByDate, units, onOpen }: Props) {
+  const list = useRef<HTMLDivElement>(null);
+  const [top, setTop] = useState(0);
+  useLayoutEffect(
+    () => setTop(list.current?.getBoundingClientRect().top ? list.current.getBoundingClientRect().top + window.scrollY : 0),
+    [isWide],
+  );
+  const rows = useWindowVirtualizer({
+    count: entries.length,
+    estimateSize: () => (isWide ? ROW.wide : ROW.narrow),
+    overscan: BEYOND,
+    scrollMargin: top,
+    getItemKey: (i) => entries[i]!.make.id,
+  });
+  return (
+    <div ref={list} role="rowgroup" className="relative" style={{ height: rows.getTotalSize() }}>
+      {rows.getVirtualItems().map(({ index, key, start }) => (
+        <div
+          key={key}
+          role="presentation"
+          className="absolute inset-x-0"
+          style={{ transform: `translateY(${start - top}px)`, height: isWide ? ROW.wide : ROW.narrow }}
+        >
+          <Line
+            entry={entries[index]!}
+            day={dayText(entries[index]!, isByDate ? entries[index - 1] : undefined, isByDate)}
+            learned={learned}
+            isFar={outliers.has(entries[index]!.make.id)}
+            x={x}
+            chart={chart}
+            isWide={isWide}
+            units={units}
+            onOpen={onOpen}
+          />
+        </div>
+      ))}
+    </div>
+  );
+}
+
+interface Day {
+  readonly month: string;
+  readonly day: string;
+  readonly year: string;
+}
+
+const MONTHS = new Intl.DateTimeFormat("en-GB", { month: "short" });
+
+/** Month and year stand where they change; all of it where lines do not follow each other by date. */
+function dayText({ make }: Entry, before: Entry | undefined, isByDate: boolean): Day {
+  const at = new Date(make.started);
+  const day = String(at.getDate());
+  const month = MONTHS.format(at);
+  const year = String(at.getFullYear());
+  if (!isByDate) return { month, day, year };
+  const was = before && new Date(before.make.started);
+  if (was?.getFullYear() === at.getFullYear() && was.getMonth() === at.getMonth()) return { month: "", day, year: "" };
+  return { month, day, year: was?.getFullYear() === at.getFullYear() ? "" : year };
+}
+
+interface LineProps extends Pick<Props, "x" | "chart" | "isWide" | "units" | "onOpen"> {
+  readonly entry: Entry;
+  readonly day: Day;
+  readonly learned: Learned | null;
+  readonly isFar: boolean;
+}
+
+export const COLUMNS = "grid-cols-[96px_62px_minmax(92px,1fr)_minmax(76px,1.5fr)_96px_64px_60px_46px_60px_52px]";
+
+const Line = memo(
+  function Line({ entry, day, learned, isFar, x, chart, isWide, units, onOpen }: LineProps) {
+    const { make, piece, note, metals, wanted, reached, minutes, lost } = entry;
+    const loss = learned ? lost[learned.kind] : undefined;
+    const isOther = loss !== undefined && loss.method !== learned?.method;
+    const left = isOther ? "other" : isFar ? "far" : null;
+    const why = isOther ? `${loss.method || "no method said"}, kept by itself` : isFar ? `left out${note === "" ? "" : `: ${note}`}` : "";
+    const shown = (of: LossKind) => (lost[of] === undefined ? "–" : showLength(lost[of].value, "measured", units));
+    const name = (
+      <button
+        type="button"
+        onClick={() => onOpen(make.id)}
+        title={piece.name}
+        className="block max-w-full truncate text-left font-[640] hover:underline max-lg:min-h-[44px]"
+      >
+        {piece.name}
+        {make.finished === null && <span className="ml-1.5 text-[12px] font-normal text-accent">under way</span>}
+      </button>
+    );
+    const bar =
+      loss === undefined ? (
+        <span className="pl-2 text-[11.5px] text-soft">
+          {learned?.kind === "hoop.length" && piece.carrier.type !== "hoop" ? "no hoop" : "not measured"}
+        </span>
+      ) : (
+        <LossBar value={loss.value} x={x} width={chart} left={left} why={why} />
+      );
+    if (!isWide) {
+      return (
+        <div
+          role="row"
+          className="grid h-full grid-cols-[44px_62px_1fr_auto] items-center gap-x-2 border-t border-hair px-3.5 text-[13.5px]"
+        >
+          <span role="cell" className="leading-tight">
+            <b>{day.month}</b> {day.day} {day.year && <small className="block text-[11.5px] text-soft">{day.year}</small>}
+          </span>
+          <span role="cell">
+            <Stones piece={piece} />
+          </span>
+          <span role="cell" className="min-w-0">
+            {name}
+            <small className="-mt-2 block truncate text-[12px] text-soft">{note || metals.join(", ")}</small>
+          </span>
+          <span role="cell" className="text-right leading-tight">
+            {wanted && <span className="block text-[12px] text-soft">{wanted}</span>}
+            <b>{reached}</b>
+          </span>
+          <span role="cell" className="relative col-span-4 -mt-1">
+            {learned && <LossLines learned={learned} x={x} />}
+            <span className="relative block">{bar}</span>
+          </span>
+        </div>
+      );
+    }
+    return (
+      <div role="row" className="flex h-full items-center border-t border-hair">
+        <div
+          className={`grid min-w-0 flex-1 items-center pl-[18px] text-[13.5px] ${COLUMNS} [&>*:nth-child(n+6)]:text-right [&>*]:whitespace-nowrap`}
+        >
+          <span role="cell">
+            <b className="inline-block w-[66px]">
+              {day.month} {day.year && <span className="text-[12px] font-[440] text-soft">{day.year}</span>}
+            </b>
+            {day.day}
+          </span>
+          <span role="cell">
+            <Stones piece={piece} />
+          </span>
+          <span role="cell" className="min-w-0">
+            {name}
+          </span>
+          <span role="cell" title={note} className="truncate px-2 text-[12.5px] text-soft">
+            {note}
+          </span>
+          <span role="cell" title={metals.join(", ")} className="truncate text-[12.5px] text-soft">
+            {metals.map((metal) => metal.replace(" silver", "")).join(", ")}
+          </span>
+          <span role="cell">{wanted || "–"}</span>
+          <span role="cell" className="font-[640]">
+            {reached || "–"}
+          </span>
+          <span role="cell">{shown("wall.length")}</span>
+          <span role="cell">{minutes ?? "–"}</span>
+          <span role="cell" className="pr-1.5 font-[680]">
+            {shown("hoop.length")}
+          </span>
+        </div>
+        <div role="cell" className="relative shrink-0" style={{ width: chart }}>
+          {bar}
+        </div>
+      </div>
+    );
+  },
+  (a, b) =>
+    a.entry === b.entry &&
+    a.day.month === b.day.month &&
+    a.day.day === b.day.day &&
+    a.day.year === b.day.year &&
+    a.learned === b.learned &&
+    a.isFar === b.isFar &&
+    a.x === b.x &&
+    a.isWide === b.isWide &&
+    a.units === b.units,
+);
+
+/** Its stones, to one scale with all others of the list as far as they fit a line. */
+function Stones({ piece }: { readonly piece: Piece }) {
+  const stones = piece.mounts.slice(0, 2).map(({ stone }) => {
+    const curve = outward(outlineOf(stone).outline, 0).curve();
+    return { curve, box: boxOf(curve), colour: stoneTint(stone.material?.name ?? "")[1] };
+  });
+  const widths = stones.map(({ box }) => box.right - box.left + 1);
+  const wide = widths.reduce((all, each) => all + each, 0);
+  const tall = Math.max(...stones.map(({ box }) => box.high - box.low));
+  const perMm = Math.min(STONE_SCALE, 54 / wide, 28 / tall);
+  return (
+    <svg width={56} height={30} aria-hidden="true" className="block">
+      {stones.map(({ curve, box, colour }, i) => {
+        const before = widths.slice(0, i).reduce((all, each) => all + each, 0);
+        const x = 28 + (before - (wide - 1) / 2 - box.left) * perMm;
+        return (
+          <Millimetres key={i} x={x} y={15 + ((box.high + box.low) / 2) * perMm} scale={{ times: 1, perMm }}>
+            <Shape curve={curve} fill={colour} stroke="#8d989c" strokeWidth={1.2} />
+          </Millimetres>
+        );
+      })}
+    </svg>
+  );
+}

@@ -1,0 +1,275 @@
+"use client";
+
+import { scaleLinear } from "d3";
+import { Suspense, lazy, useDeferredValue, useEffect, useMemo, useRef, useState } from "react";
+import { type Learned, learnedFrom } from "@/core/piece/ledger";
+import { FindButton } from "@/ui/Find";
+import { NavBar } from "@/ui/NavBar";
+import { UnitSwitch } from "@/ui/UnitSwitch";
+import { useKeys } from "@/ui/keys";
+import { useOpening } from "@/ui/opening";
+import { saveFile } from "@/ui/save-file";
+import { useTitle } from "@/ui/title";
+import { useTray, useTrayState, useUnits } from "@/ui/tray";
+import { useSize } from "@/ui/useSize";
+import { LOSS_NAMES } from "@/words/ledger";
+import { counted } from "@/words/names";
+import { type Asked, type SortKey, askedFor, entryOf } from "./entries";
+import { COLUMNS, LedgerRows } from "./LedgerRows";
+import { LossLines, LossRule, RULE_TALL } from "./LossRule";
+
+const MakeDialog = lazy(() => import("./MakeDialog").then((each) => ({ default: each.MakeDialog })));
+const NextCutView = lazy(() => import("./NextCutView").then((each) => ({ default: each.NextCutView })));
+
+const KINDS = [
+  { kind: null, name: "All" },
+  { kind: "ring", name: "Rings" },
+  { kind: "pendant", name: "Pendants" },
+  { kind: "earrings", name: "Earrings" },
+] as const;
+
+const NOTHING_ASKED: Asked = { search: "", kind: null, metal: null, stone: null, sort: "date", isDown: true };
+/** From this width on the chart stands beside the rows (px), and so wide. */
+const WIDE = 1180;
+const CHART = { share: 0.36, past: 18 } as const;
+
+/** Every making, and what the maker's hands take off. */
+export function LedgerScreen() {
+  const tray = useTray();
+  const units = useUnits();
+  const { pick } = useOpening();
+  const makes = useTrayState((state) => state.makes);
+  const isWhole = useTrayState((state) => state.areMakesWhole);
+  const bench = useTrayState((state) => state.bench);
+  useTitle("Ledger");
+  useEffect(() => {
+    if (!isWhole) void tray.readMakes();
+  }, [tray, isWhole]);
+  const [asked, ask] = useState(NOTHING_ASKED);
+  const [opened, open] = useState<string | null>(null);
+  const [loss, chooseLoss] = useState<string | null>(null);
+  const all = useMemo(() => Object.values(makes).flat(), [makes]);
+  const entries = useMemo(() => all.map(entryOf), [all]);
+  const later = useDeferredValue(asked);
+  const shown = useMemo(() => askedFor(entries, later), [entries, later]);
+  const learned = useMemo(() => learnedFrom(all).filter(({ observed }) => observed.length > 0), [all]);
+  const chosen = learned.find((each) => keyOf(each) === loss) ?? usual(learned);
+  const outliers = useMemo(() => new Set(chosen?.outliers.map((i) => chosen.observed[i]!.make)), [chosen]);
+  const [ref, { width }] = useSize(1280, 600);
+  const isWide = width >= WIDE;
+  const chart = isWide ? Math.round(width * CHART.share) : width - 28;
+  const x = useMemo(() => scaleLinear([0, mostOf(chosen)], [9, chart - CHART.past]), [chosen, chart]);
+  const search = useRef<HTMLInputElement>(null);
+  useKeys({ f: () => search.current?.focus() });
+  const counts = useMemo(
+    () => Object.fromEntries(KINDS.map(({ kind }) => [String(kind), entries.filter((each) => kind === null || each.kind === kind).length])),
+    [entries],
+  );
+  const metals = useMemo(() => namesIn(entries.flatMap((each) => each.metals)), [entries]);
+  const stones = useMemo(() => namesIn(entries.flatMap((each) => each.stones)), [entries]);
+  const minutes = shown.reduce((sum, each) => sum + (each.minutes ?? 0), 0);
+  const set = (change: Partial<Asked>) => ask((before) => ({ ...before, ...change }));
+  const sortBy = (sort: SortKey) => set({ sort, isDown: asked.sort === sort ? !asked.isDown : sort !== "name" });
+  const entry = opened === null ? undefined : entries.find(({ make }) => make.id === opened);
+  const head = (sort: SortKey, name: string) => (
+    <button
+      type="button"
+      onClick={() => sortBy(sort)}
+      aria-pressed={asked.sort === sort}
+      className={asked.sort === sort ? "font-[640] text-ink" : "hover:underline"}
+    >
+      {name} {asked.sort === sort ? (asked.isDown ? "↓" : "↑") : ""}
+    </button>
+  );
+  return (
+    <main className="flex min-h-dvh flex-col">
+      <NavBar>
+        <span className="text-[12.5px] text-soft max-lg:w-full">
+          {bench.name && `${bench.name}, `}
+          {counted(shown.length, "make")}
+          {minutes > 0 && `, ${Math.floor(minutes / 60)} h ${Math.round(minutes % 60)} at the bench`}
+        </span>
+        <UnitSwitch />
+        <FindButton />
+        <button type="button" className="btn" onClick={pick}>
+          Open file
+        </button>
+        <button
+          type="button"
+          className="btn btn-main"
+          disabled={all.length === 0}
+          onClick={() =>
+            void import("@/formats/makes-csv").then(({ makesCsv }) =>
+              saveFile("hoop-ledger-makes.csv", makesCsv(shown.map((each) => each.make))),
+            )
+          }
+        >
+          Save as a table
+        </button>
+      </NavBar>
+      <div className="flex flex-wrap items-center gap-2 border-b border-line bg-paper px-[18px] py-2 max-lg:px-3.5">
+        <label className="flex h-[29px] w-[200px] items-center rounded-[5px] border border-line bg-sheet px-2 max-lg:h-[44px] max-lg:flex-1">
+          <input
+            ref={search}
+            type="search"
+            value={asked.search}
+            placeholder="Name, stone, note"
+            aria-label="Search the ledger"
+            onChange={(event) => set({ search: event.target.value })}
+            className="w-0 min-w-0 flex-1 bg-transparent text-[13px] outline-none"
+          />
+          <kbd className="key max-lg:hidden">F</kbd>
+        </label>
+        <div role="group" aria-label="Kind" className="inline-flex rounded-[5px] border border-line text-[12.5px] max-lg:w-full">
+          {KINDS.map(({ kind, name }) => (
+            <button
+              key={name}
+              type="button"
+              aria-pressed={asked.kind === kind}
+              onClick={() => set({ kind })}
+              className={`px-[9px] py-1 first:rounded-l-[4px] last:rounded-r-[4px] max-lg:h-[44px] max-lg:flex-1 ${asked.kind === kind ? "bg-ink text-white" : "bg-sheet text-soft"}`}
+            >
+              {name} {counts[String(kind)]}
+            </button>
+          ))}
+        </div>
+        <Chooser label="Metal" any="Any metal" value={asked.metal} options={metals} onChoose={(metal) => set({ metal })} />
+        <Chooser label="Stone" any="Any stone" value={asked.stone} options={stones} onChoose={(stone) => set({ stone })} />
+        {chosen && (
+          <div className="ml-auto flex items-center gap-2.5 max-lg:ml-0 max-lg:w-full">
+            <b className="text-[15px]">What your hands take off</b>
+            <select
+              aria-label="Of what, by which method"
+              value={keyOf(chosen)}
+              onChange={(event) => chooseLoss(event.target.value)}
+              className="btn font-semibold max-lg:h-[44px] max-lg:min-w-0 max-lg:flex-1"
+            >
+              {learned.map((each) => (
+                <option key={keyOf(each)} value={keyOf(each)}>
+                  {LOSS_NAMES[each.kind]}
+                  {each.method === "" ? "" : `, ${each.method}`}
+                </option>
+              ))}
+            </select>
+          </div>
+        )}
+      </div>
+      <div ref={ref} role="table" aria-label="Makings" aria-rowcount={shown.length} className="relative min-w-0 flex-1 bg-sheet">
+        {all.length === 0 && <Empty isWhole={isWhole} />}
+        {all.length > 0 && (
+          <div role="row" className="sticky top-0 z-10 flex items-end border-b border-[#8a9596] bg-sheet">
+            {isWide && (
+              <div
+                className={`grid min-w-0 flex-1 items-end pb-1.5 pl-[18px] text-[12px] leading-tight text-soft ${COLUMNS} [&>*:nth-child(n+6)]:text-right`}
+              >
+                <span role="columnheader">{head("date", "Date")}</span>
+                <span role="columnheader">Stones</span>
+                <span role="columnheader">{head("name", "Piece")}</span>
+                <span role="columnheader" className="px-2">
+                  Note
+                </span>
+                <span role="columnheader">Metal</span>
+                <span role="columnheader">Wanted</span>
+                <span role="columnheader">Reached</span>
+                <span role="columnheader">{head("strip", "Strip lost")}</span>
+                <span role="columnheader">{head("minutes", "Minutes")}</span>
+                <span role="columnheader" className="pr-1.5">
+                  {head("hoop", "Hoop lost")}
+                </span>
+              </div>
+            )}
+            <div style={{ width: chart }} className={isWide ? "shrink-0" : "px-3.5"}>
+              {chosen ? <LossRule learned={chosen} x={x} width={chart} units={units} /> : <div style={{ height: RULE_TALL }} />}
+            </div>
+          </div>
+        )}
+        <div className="relative">
+          {chosen && isWide && (
+            <div className="absolute inset-y-0" style={{ right: 0, width: chart }}>
+              <LossLines learned={chosen} x={x} />
+            </div>
+          )}
+          <LedgerRows
+            entries={shown}
+            learned={chosen}
+            outliers={outliers}
+            x={x}
+            chart={chart}
+            isWide={isWide}
+            isByDate={later.sort === "date"}
+            units={units}
+            onOpen={open}
+          />
+        </div>
+        {all.length > 0 && shown.length === 0 && <p className="px-[18px] py-6 text-soft">No making is like that.</p>}
+        {!isWhole && all.length > 0 && <p className="px-[18px] py-2 text-[12.5px] text-soft">Reading the rest of your makings</p>}
+      </div>
+      <div className="sticky bottom-0 z-10 max-lg:static">
+        <Suspense>{chosen && <NextCutView learned={chosen} units={units} />}</Suspense>
+      </div>
+      <Suspense>{entry && <MakeDialog entry={entry} onClose={() => open(null)} />}</Suspense>
+    </main>
+  );
+}
+
+/** A loss by its kind and method, as one text. */
+function keyOf({ kind, method }: Learned): string {
+  return JSON.stringify([kind, method]);
+}
+
+/** What is shown before something is chosen: the hoop that most makes show, else what there is. */
+function usual(learned: readonly Learned[]): Learned | null {
+  const most = [...learned].sort((a, b) => b.observed.length - a.observed.length);
+  return most.find(({ kind }) => kind === "hoop.length") ?? most[0] ?? null;
+}
+
+/** How far the rule goes (mm). */
+function mostOf(learned: Learned | null): number {
+  if (!learned) return 1;
+  const { prior, estimate, spread, observed } = learned;
+  return 1.12 * Math.max(prior, estimate + (spread ?? 0), ...observed.map(({ value }) => value));
+}
+
+function namesIn(all: readonly string[]): string[] {
+  return [...new Set(all)].sort((a, b) => a.localeCompare(b));
+}
+
+interface ChooserProps {
+  readonly label: string;
+  readonly any: string;
+  readonly value: string | null;
+  readonly options: readonly string[];
+  readonly onChoose: (value: string | null) => void;
+}
+
+function Chooser({ label, any, value, options, onChoose }: ChooserProps) {
+  return (
+    <select
+      aria-label={label}
+      value={value ?? ""}
+      onChange={(event) => onChoose(event.target.value === "" ? null : event.target.value)}
+      className="btn max-lg:h-[44px] max-lg:min-w-0 max-lg:flex-1"
+    >
+      <option value="">{any}</option>
+      {options.map((each) => (
+        <option key={each} value={each}>
+          {each}
+        </option>
+      ))}
+    </select>
+  );
+}
+
+function Empty({ isWhole }: { readonly isWhole: boolean }) {
+  return (
+    <div className="mx-auto max-w-[560px] px-4 py-16">
+      <h1 className="text-[22px] font-bold [font-stretch:92%]">{isWhole ? "Nothing is written down yet." : "Opening the ledger"}</h1>
+      {isWhole && (
+        <p className="mt-2 text-soft">
+          Open a piece and go to the bench: what you cut, what it came to, and what went wrong is kept here as you go. From the third make
+          of a kind on it tells you what your hands take off.
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,148 @@
+"use client";
+
+import { type ScaleLinear } from "d3";
+import { MM_PER_INCH } from "@/core/measure/reading";
+import { type Learned } from "@/core/piece/ledger";
+import { type Units, showLength } from "@/words/show";
+
+/** What a chart of losses is drawn by: mm to px along its width. */
+export type LossScale = ScaleLinear<number, number>;
+
+export const RULE_TALL = 62;
+const HEAD = 28;
+
+interface RuleProps {
+  readonly learned: Learned;
+  readonly x: LossScale;
+  readonly width: number;
+  readonly units: Units;
+}
+
+/** The rule that losses are read against, the shipped figure and the maker's own hanging from it. */
+export function LossRule({ learned, x, width, units }: RuleProps) {
+  const { prior, estimate, spread, kept } = learned;
+  const inch = units.length === "inch";
+  const unit = inch ? MM_PER_INCH : 1;
+  const fine = inch ? 0.01 : 0.1;
+  const most = x.domain()[1]! / unit;
+  const ticks = Array.from({ length: Math.floor(most / fine) + 1 }, (_, i) => i);
+  const isClose = x(estimate) - x(prior) < 90;
+  const mine = `yours ${showLength(estimate, "measured", units)}${spread === null ? "" : ` ± ${showLength(spread, "measured", units)}`}, from ${kept.length}`;
+  const isRight = x(estimate) > width * 0.55;
+  return (
+    <svg
+      width={width}
+      height={RULE_TALL}
+      className="block"
+      role="img"
+      aria-label={`${mine} makes; shipped ${showLength(prior, "measured", units)}`}
+    >
+      <rect x={0} y={HEAD} width={width} height={RULE_TALL - HEAD} fill="#eceeec" stroke="#b9c1c4" />
+      {ticks.map((i) => {
+        const at = x(i * fine * unit);
+        const tall = i % 10 === 0 ? 17 : i % 5 === 0 ? 12 : 7;
+        return (
+          <g key={i}>
+            <line x1={at} x2={at} y1={RULE_TALL} y2={RULE_TALL - tall} stroke="#39444a" strokeWidth={i % 5 === 0 ? 1 : 0.7} />
+            {i % 5 === 0 && at < width - 12 && (
+              <text x={at + 3} y={HEAD + 13} fontSize={i % 10 === 0 ? 13.5 : 11.5} fontWeight={i % 10 === 0 ? 640 : 480} fill="#2a3439">
+                {Number((i * fine).toFixed(2))}
+              </text>
+            )}
+          </g>
+        );
+      })}
+      {(!isClose || x(prior) > 90) && (
+        <text x={x(prior) - 4} y={HEAD - 9} textAnchor={x(prior) > 90 ? "end" : "start"} fontSize={12.5} fill="#566264">
+          shipped {showLength(prior, "measured", units)}
+        </text>
+      )}
+      <text
+        x={x(estimate) + (isRight ? -9 : 9)}
+        y={HEAD - 9}
+        textAnchor={isRight ? "end" : "start"}
+        fontSize={13}
+        fontWeight={640}
+        fill="#0b5d66"
+      >
+        {mine}
+      </text>
+      <line x1={x(prior)} x2={x(prior)} y1={HEAD - 4} y2={RULE_TALL} stroke="#5b6769" strokeDasharray="4 3" strokeWidth={1.2} />
+      <path d={`M${x(estimate)} ${HEAD}l-5 -8h10z`} fill="#0b5d66" />
+      <line x1={x(estimate)} x2={x(estimate)} y1={HEAD} y2={RULE_TALL} stroke="#0b5d66" strokeWidth={2} />
+    </svg>
+  );
+}
+
+/** The lines that hang from the rule through all rows, and how far the maker's own losses spread. */
+export function LossLines({ learned: { prior, estimate, spread }, x }: Pick<RuleProps, "learned" | "x">) {
+  const wide = spread ?? 0;
+  return (
+    <div aria-hidden="true" className="pointer-events-none absolute inset-0">
+      <span
+        className="absolute inset-y-0 bg-accent-wash"
+        style={{ left: x(estimate - wide), width: x(estimate + wide) - x(estimate - wide) }}
+      />
+      <span className="absolute inset-y-0 border-l border-dashed border-[#5b6769]" style={{ left: x(prior) }} />
+      <span className="absolute inset-y-0 w-[2px] bg-accent" style={{ left: x(estimate) - 1 }} />
+    </div>
+  );
+}
+
+interface LossBarProps {
+  readonly value: number;
+  readonly x: LossScale;
+  readonly width: number;
+  /** Why it does not count: it lies far out, or was worked by another method. */
+  readonly left: "far" | "other" | null;
+  readonly why: string;
+}
+
+/** One making's loss: a bar from nothing and a dot; hollow where it does not count, with why. */
+export function LossBar({ value, x, width, left, why }: LossBarProps) {
+  const end = x(value);
+  const isOver = end > width * 0.6;
+  return (
+    <svg
+      width={width}
+      height={20}
+      className="block overflow-visible"
+      role="img"
+      aria-label={why === "" ? `${value.toFixed(2)} mm` : `${value.toFixed(2)} mm, ${why}`}
+    >
+      <rect
+        x={x(0)}
+        y={6}
+        width={Math.max(0, end - x(0))}
+        height={8}
+        fill={left ? "none" : "#f2c48d"}
+        stroke={left ? "#a99a83" : "#c79a5a"}
+        strokeWidth={0.8}
+        strokeDasharray={left ? "3 3" : undefined}
+      />
+      {left === null && <circle cx={end} cy={10} r={5} fill="#1b2225" stroke="#fbfcfb" />}
+      {left === "other" && <path d={`M${end} 3.5l6.5 6.5l-6.5 6.5l-6.5 -6.5z`} fill="#fbfcfb" stroke="#5b6769" strokeWidth={1.6} />}
+      {left === "far" && (
+        <>
+          <circle cx={end} cy={10} r={5.6} fill="#fbfcfb" stroke="#8a4600" strokeWidth={1.7} />
+          <path d={`M${end - 2.6} 7.4l5.2 5.2m0 -5.2l-5.2 5.2`} stroke="#8a4600" strokeWidth={1.5} />
+        </>
+      )}
+      {why && (
+        <text
+          x={isOver ? end - 12 : end + 12}
+          y={14.5}
+          textAnchor={isOver ? "end" : "start"}
+          fontSize={12.5}
+          fontWeight={left === "far" ? 600 : 440}
+          fill={left === "far" ? "#8a4600" : "#566264"}
+          stroke="#fbfcfb"
+          strokeWidth={4}
+          paintOrder="stroke"
+        >
+          {why}
+        </text>
+      )}
+    </svg>
+  );
+}

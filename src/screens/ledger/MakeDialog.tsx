@@ -1,0 +1,153 @@
+"use client";
+
+import Link from "next/link";
+import { useRouter } from "next/navigation";
+import { type Make, isUnderWay, pieceNow } from "@/core/piece/make";
+import { KeepError } from "@/store/keeper";
+import { Dialog, DialogActions } from "@/ui/Dialog";
+import { useNotices } from "@/ui/notices";
+import { usePlanned } from "@/ui/planner";
+import { useTray, useTrayState, useUnits } from "@/ui/tray";
+import { FIGURE_NAMES } from "@/words/figures";
+import { READ_BY, mishapName } from "@/words/making";
+import { counted } from "@/words/names";
+import { figureText, sayStep } from "@/words/steps";
+import { TROUBLE_WORDS } from "@/words/trouble";
+import { withUnit } from "@/words/show";
+import { type Entry } from "./entries";
+
+const DAY = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "long", year: "numeric" });
+const HOUR = new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit" });
+
+/** A making as it was: what was wanted, read, done, and what came of it. */
+export function MakeDialog({ entry, onClose }: { readonly entry: Entry; readonly onClose: () => void }) {
+  const { make, piece } = entry;
+  const tray = useTray();
+  const router = useRouter();
+  const units = useUnits();
+  const { say, warn } = useNotices();
+  const bench = useTrayState((state) => state.bench);
+  const isOnTray = useTrayState(({ pieces }) => pieces.some(({ id, deleted }) => id === make.piece && deleted === null));
+  const planned = usePlanned(pieceNow(make), bench);
+  const act = async (work: () => Promise<void>) => {
+    try {
+      await work();
+    } catch (error) {
+      if (!(error instanceof KeepError)) throw error;
+      warn(`${TROUBLE_WORDS[error.trouble]}.`);
+    }
+  };
+  const again = () =>
+    act(async () => {
+      const { benchUsed: _then, ...own } = piece;
+      const lying = tray.store.getState().pieces.find(({ id, deleted }) => id === make.piece && deleted === null);
+      const id = lying ? lying.id : await tray.add(own);
+      await tray.begin(lying ? lying.piece : { ...own, id });
+      router.push(`/pieces/${id}/bench`);
+    });
+  const takeOut = () =>
+    act(async () => {
+      const back = await tray.removeMake(make);
+      onClose();
+      say(`Taken out of the ledger: ${piece.name}`, { name: "Put back", run: () => void act(back) });
+    });
+  const done = planned?.ok
+    ? planned.plan.steps.flatMap((step) => make.done.filter((each) => each.step === step.id).map(({ at }) => ({ step, at })))
+    : [];
+  return (
+    <Dialog title={piece.name} onClose={onClose} width={760}>
+      <p className="text-soft">
+        {DAY.format(new Date(make.started))}, {make.finished === null ? "under way" : entry.stones.join(", ")}
+        {entry.wanted && `; wanted ${entry.wanted}`}
+        {entry.reached && `, came to ${entry.reached}`}
+        {entry.minutes !== null && `; ${counted(entry.minutes, "minute")}`}
+      </p>
+      {make.result?.words && <p className="mt-1.5">{make.result.words}</p>}
+      {make.notes && <p className="mt-1.5 text-soft">{make.notes}</p>}
+      <Photos make={make} />
+      <div className="mt-3 grid gap-x-6 gap-y-3 md:grid-cols-2">
+        <section aria-label="Read off the metal">
+          <h2 className="section-head">Read off the metal</h2>
+          {make.measured.length === 0 && <p className="text-[13px] text-soft">Nothing was measured.</p>}
+          <ul className="text-[13px]">
+            {make.measured.map(({ figure, value, at, by, method }) => {
+              const wanted = planned?.ok ? planned.plan.figures[figure] : undefined;
+              return (
+                <li key={`${figure} ${at}`} className="border-t border-hair py-1">
+                  {nameOf(figure)}: <b>{withUnit(value, "measured", units)}</b>
+                  <span className="text-soft">
+                    {wanted && `, planned ${figureText(figure, wanted, units)}`}, {READ_BY[by]}
+                    {method && `, ${method}`}
+                  </span>
+                </li>
+              );
+            })}
+          </ul>
+          {make.remedies.length > 0 && (
+            <>
+              <h2 className="section-head mt-3">What went wrong</h2>
+              <ul className="text-[13px]">
+                {make.remedies.map(({ code, figure, at }) => (
+                  <li key={`${code} ${figure} ${at}`} className="border-t border-hair py-1">
+                    {mishapName(code)}
+                  </li>
+                ))}
+              </ul>
+            </>
+          )}
+        </section>
+        <section aria-label="Done">
+          <h2 className="section-head">
+            Done, {done.length}
+            {planned?.ok && ` of ${planned.plan.steps.length}`} steps
+          </h2>
+          <ol className="max-h-[220px] overflow-y-auto text-[13px]">
+            {planned?.ok &&
+              done.map(({ step, at }) => (
+                <li key={step.id} className="flex gap-2 border-t border-hair py-1">
+                  <span className="w-[38px] shrink-0 text-soft">{at && HOUR.format(new Date(at))}</span>
+                  {sayStep(step, planned.plan, units).title}
+                </li>
+              ))}
+          </ol>
+        </section>
+      </div>
+      <DialogActions>
+        <button type="button" className="btn" onClick={() => void takeOut()}>
+          Take out of the ledger
+        </button>
+        {isOnTray && (
+          <Link href={`/pieces/${make.piece}/making`} className="btn">
+            Open the piece
+          </Link>
+        )}
+        {isUnderWay(make) && isOnTray ? (
+          <Link href={`/pieces/${make.piece}/bench`} className="btn btn-main">
+            Go on at the bench
+          </Link>
+        ) : (
+          <button type="button" className="btn btn-main" onClick={() => void again()}>
+            Make again
+          </button>
+        )}
+      </DialogActions>
+    </Dialog>
+  );
+}
+
+function Photos({ make: { photos = [] } }: { readonly make: Make }) {
+  if (photos.length === 0) return null;
+  return (
+    <div className="mt-2 flex flex-wrap gap-2">
+      {photos.map(({ name, at, jpeg }) => (
+        // eslint-disable-next-line @next/next/no-img-element -- a picture of this device's own, in the page already
+        <img key={at} src={`data:image/jpeg;base64,${jpeg}`} alt={name} className="h-[150px] rounded-[5px] border border-line" />
+      ))}
+    </div>
+  );
+}
+
+/** What a figure is called, whatever setting it is of. */
+function nameOf(key: string): string {
+  return FIGURE_NAMES.find((each) => key === each.key || key.endsWith(`.${each.key}`))?.name ?? key;
+}
