@@ -16,6 +16,8 @@ const MOST_ONE_BY_ONE = 40;
 export function makingsOn({ keeper, store, write, noteUnreadable }: TrayBase) {
   const get = store.getState;
   let kept: Makes = {};
+  /** Makings that were begun of pieces as they are, and are perhaps not kept yet. */
+  const begun = new WeakMap<Piece, Make>();
   const beingKept = new Set<{ readonly make: Make; readonly edit: MakeEdit }>();
 
   /** All of them. */
@@ -41,7 +43,8 @@ export function makingsOn({ keeper, store, write, noteUnreadable }: TrayBase) {
     const read = await Promise.all(pieces.map(async (piece) => [piece, await keeper.makesOf(piece)] as const));
     const now = (piece: string, records: readonly MakeRecord[]) =>
       (makesOf(records)[piece] ?? []).map((make) => asKnown(make, kept[piece]));
-    kept = { ...kept, ...Object.fromEntries(read.map(([piece, records]) => [piece, now(piece, records)])) };
+    const all = { ...kept, ...Object.fromEntries(read.map(([piece, records]) => [piece, now(piece, records)])) };
+    kept = Object.fromEntries(Object.entries(all).filter(([, of]) => of.length > 0));
     showMakes();
   }
 
@@ -67,7 +70,8 @@ export function makingsOn({ keeper, store, write, noteUnreadable }: TrayBase) {
     showMakes();
     setSteps(steps);
     try {
-      await write([makeChange(make, edit, now())]);
+      const [put] = await write([makeChange(make, edit, now())]);
+      if (put?.ok && put.record && put.record.id !== make.id) moveSteps(make.id, put.record.id);
       return true;
     } catch (error) {
       isTold(error);
@@ -80,6 +84,13 @@ export function makingsOn({ keeper, store, write, noteUnreadable }: TrayBase) {
       await readMakesOf([make.piece]).finally(() => beingKept.delete(change));
       showMakes();
     }
+  }
+
+  /** What was done in a making that another window had begun already is taken back in that one. */
+  function moveSteps(from: string, to: string): void {
+    store.setState(({ makeSteps: { [from]: mine = NO_STEPS, [to]: theirs = NO_STEPS, ...others } }) => ({
+      makeSteps: { ...others, [to]: { ...mine, past: [...theirs.past, ...mine.past] } },
+    }));
   }
 
   /** The making as it is known, or as it is given where it is not. */
@@ -97,7 +108,12 @@ export function makingsOn({ keeper, store, write, noteUnreadable }: TrayBase) {
 
   /** The making of a piece that is under way, or one that begins now and is kept once something is done in it. */
   function making(piece: Piece): Make {
-    return underWay(get().makes, piece.id) ?? startMake(piece, get().bench, now());
+    const known = get().makes;
+    const fresh = begun.get(piece);
+    const isKept = fresh && known[piece.id]?.some(({ id }) => id === fresh.id);
+    const make = underWay(known, piece.id) ?? (fresh && !isKept ? fresh : startMake(piece, get().bench, now()));
+    begun.set(piece, make);
+    return make;
   }
 
   return {

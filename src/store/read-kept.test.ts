@@ -108,8 +108,8 @@ test("the journal gives back what was written, name by name; what cannot be read
   const edit = { put: { done: [{ step: "a", at: "" }] } };
   expect(told(readJournalEntry({ kind: "making", piece: "a", make: { ...whole, id: 5 }, edit }))).toEqual(["/id wrong-type"]);
   expect(told(readJournalEntry({ kind: "making", piece: "a", make: whole, edit: { put: { done: [{ step: 5 }] } } }))).toEqual([
-    "/done/0/at missing",
-    "/done/0/step wrong-type",
+    "/done/1/at missing",
+    "/done/1/step wrong-type",
   ]);
   expect(readJournalEntry({ kind: "tick", piece: piece.id, make: whole, step: "a", isDone: true })).toEqual({
     ok: true,

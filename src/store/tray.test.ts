@@ -151,7 +151,7 @@ test("other windows are told what has changed: which pieces, that a making did, 
   expect(told).toEqual([
     { kind: "pieces", ids: ["a", "b"] },
     { kind: "pieces", ids: ["b"] },
-    { kind: "makes", ids: [] },
+    { kind: "makes", ids: ["a"] },
     { kind: "bench" },
   ]);
 });

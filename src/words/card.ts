@@ -4,6 +4,7 @@ import { type Mount, type Piece } from "@/core/piece/piece";
 import { type Plan, bailIn, hoopIn } from "@/core/piece/plan";
 import { WORK_NAMES } from "@/core/hoop/works/works";
 import { greatestTurnIn } from "@/core/stone/stone";
+import { giveOrTake } from "./hoop-size";
 import { BLANK, DOUBTS } from "./doubt";
 import { appliedText } from "./applied";
 import { sayWork } from "./hoop-works";
@@ -260,7 +261,7 @@ function hoopRows(piece: Piece, pen: Pen): CardRow[] {
       pen,
       ["hoop.insideDiameter"],
       "Hoop",
-      `${SYSTEM_NAMES[size.system]} ${asked}, inside ${pen.figure("hoop.insideDiameter")}; ${FORM_NAMES[form]}`,
+      `${SYSTEM_NAMES[size.system]} ${asked}${giveOrTake(pen.plan)}, inside ${pen.figure("hoop.insideDiameter")}; ${FORM_NAMES[form]}`,
     ),
     row(
       pen,

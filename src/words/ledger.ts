@@ -17,6 +17,11 @@ export const LOSS_NAMES: Readonly<Record<LossKind, string>> = {
   "hoop.length": "Hoop length",
 };
 
+/** A kind of loss of a bench's file, which may name one that this program does not know. */
+export function lossName(kind: string): string {
+  return (LOSS_NAMES as Readonly<Record<string, string>>)[kind] ?? printable(kind);
+}
+
 const KIND_NAMES: Readonly<Record<LossKind, string>> = {
   "wall.length": "Off a strip's length",
   "wall.height": "Off a wall's height",

@@ -1,5 +1,5 @@
 import { METAL_NAMES, counted } from "./names";
-import { type FormulaCode, type Source, type Term, type TermCode } from "@/core/measure/figure";
+import { type Figure, type FormulaCode, type Source, type Term, type TermCode } from "@/core/measure/figure";
 
 export const TERM_NAMES: Readonly<Record<TermCode, string>> = {
   outline: "outline",
@@ -117,6 +117,11 @@ export const SOURCE_NAMES: Readonly<Record<Source, string>> = {
 /** A term's name, by how many makes it was learned where it was. */
 export function termName({ label, count }: Pick<Term, "label" | "count">): string {
   return count === undefined ? TERM_NAMES[label] : `${TERM_NAMES[label]}, from ${counted(count, "make")}`;
+}
+
+/** What a figure's own loss is called, by the makes that have taught it. */
+export function yoursName({ terms }: Pick<Figure, "terms">): string {
+  return termName(terms.find(({ label }) => label === "yours") ?? { label: "yours" });
 }
 
 /** A term's name, with its formula where it has one. */

@@ -2,6 +2,7 @@ import { tolerance } from "../measure/tolerances";
 import { fibre } from "../metal/section";
 import { FORMS } from "./forms/forms";
 import { type Hoop, netLength } from "./hoop";
+import { sizeLost } from "./sizes";
 
 /** What can go otherwise with a hoop, by how much its length is out (mm; below 0 it is longer), and the inside diameter that it then lands at. */
 export interface WhatIf {
@@ -30,6 +31,13 @@ export function insideFor(hoop: Hoop, net: number): number {
     [before, was, at, is] = [at, is, next, netLength(hoop, next).value];
   }
   return at;
+}
+
+/** How many sizes of the maker's own system their losses spread over, to either side; null where they have not agreed to their own. */
+export function sizeSpread({ learned, asked }: Pick<Hoop, "learned" | "asked">, inside: number, lostPerMillimetre: number): number | null {
+  if (!learned || learned.spread === null) return null;
+  const by = learned.spread * lostPerMillimetre;
+  return sizeLost(asked.system === "mandrel" ? "us" : asked.system, inside + by, 2 * by) / 2;
 }
 
 /** Thickness left of a hoop that is stretched from one inside diameter to another: no less than t (ID + 2e) / (ID' + 2e). */

@@ -77,15 +77,18 @@ const MISHAPS: Readonly<Record<MishapCode, MishapKind>> = {
   },
   "stone.stuck": { at: ["wall.try", "set.try"], of: (at) => ofMount(at, ({ id }) => [{ about: `${id}.stone`, values: {}, act: null }]) },
   "solder.one-side": {
-    at: ["join.solder"],
+    at: ["join.solder", "join.pickle"],
     of: (at) => ofJoint(at, (joint) => [{ about: joint, values: onePiece(at, joint), act: null }]),
   },
-  "solder.balled": { at: ["join.solder"], of: (at) => ofJoint(at, (joint) => [{ about: joint, values: {}, act: again(made(at, joint)) }]) },
+  "solder.balled": {
+    at: ["join.solder", "join.pickle"],
+    of: (at) => ofJoint(at, (joint) => [{ about: joint, values: {}, act: again(made(at, joint)) }]),
+  },
   "foot.gap": {
-    at: ["join.solder"],
+    at: ["join.solder", "join.pickle"],
     of: (at) => ofJoint(at, (joint) => (kindOf(at, joint) === "foot" ? [{ about: joint, values: onePiece(at, joint), act: null }] : [])),
   },
-  "joint.opened": { at: ["join.solder", "join.fuse"], of: opened },
+  "joint.opened": { at: ["join.solder", "join.fuse", "join.pickle"], of: opened },
   "fused.pits": { at: ["join.fuse"], of: (at) => ofJoint(at, (joint) => [{ about: joint, values: {}, act: again(made(at, joint)) }]) },
   "hoop.small": { at: ["hoop.round"], of: hoopSizes },
   "hoop.large": { at: ["hoop.round"], of: hoopSizes },

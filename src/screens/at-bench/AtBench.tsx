@@ -20,6 +20,7 @@ import { useTitle } from "@/ui/title";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { useAwake } from "@/ui/useAwake";
 import { useNow } from "@/ui/useNow";
+import { clockText } from "@/words/dates";
 import { capital, namesIn } from "@/words/names";
 import { sayRemedy } from "@/words/remedies";
 import { CAUTIONS, CAUTIONS_DEFER, CHECKS, STAGE_TITLES, sayStep } from "@/words/steps";
@@ -166,14 +167,14 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
             {piece.name}
           </b>
           <span className="whitespace-nowrap">{step ? `Step ${at + 1} of ${plan.steps.length}` : "All steps done"}</span>
-          <span className="ml-auto whitespace-nowrap max-sm:hidden">{isBegun ? `Begun ${clock(make.started)}` : "Not begun yet"}</span>
+          <span className="ml-auto whitespace-nowrap max-sm:hidden">{isBegun ? `Begun ${clockText(make.started)}` : "Not begun yet"}</span>
           <button type="button" className="night-btn !min-h-[44px] !text-[15px] max-sm:ml-auto" onClick={leave}>
             Leave <kbd className="night-key">Esc</kbd>
           </button>
         </div>
         <Strip plan={plan} done={done} at={at} onLook={(id) => look(id)} />
       </header>
-      <div className="grid content-start lg:grid-cols-[1fr_470px]">
+      <div className="grid content-start lg:content-stretch lg:grid-cols-[1fr_470px]">
         <section aria-label="This step" className="min-w-0 px-4 pt-3 lg:px-10 lg:pt-7">
           <div className="mb-2 flex flex-col gap-2 empty:hidden">
             <Changed make={make} plan={plan} isBegun={isBegun} done={done} onEdit={keep} />
@@ -195,7 +196,7 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
                 {doneAt !== undefined && (
                   <>
                     {" "}
-                    · <span className="text-night-ok">done{doneAt && ` ${clock(doneAt)}`}</span>{" "}
+                    · <span className="text-night-ok">done {clockText(doneAt)}</span>{" "}
                     <button
                       type="button"
                       className="ml-2 min-h-[44px] underline"
@@ -340,11 +341,6 @@ function useFiguresBefore(make: Make, plan: Plan, step: Step | null, doneAt: str
     const others = measured.filter(({ figure }) => !own.has(figure));
     return sizePiece(piece, piece.benchUsed ?? mine, others).contribution.figures;
   }, [make, plan, step, doneAt, mine]);
-}
-
-/** "09:52" */
-function clock(iso: string): string {
-  return new Date(iso).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" });
 }
 
 /** The space bar means done wherever nothing else takes it: no field, no button, no dialog. */

@@ -7,7 +7,7 @@ import { type Names } from "@/words/names";
 import { capital } from "@/words/names";
 import { WAITS } from "@/words/making";
 import { chime } from "@/ui/chime";
-import { type Waiting, clockText } from "./timers";
+import { type Waiting, leftText } from "./timers";
 
 interface WaitProps {
   readonly waiting: Waiting;
@@ -18,7 +18,7 @@ interface WaitProps {
 
 /** Something in the pickle, under glue or in a patina: how long yet; told by sound and words when it is ready. */
 export function WaitRow({ waiting: { steps, since, until }, now, names, onOut }: WaitProps) {
-  const left = until - now;
+  const left = Math.min(until - since, until - now);
   const isReady = left <= 0;
   const wasWaiting = useRef(!isReady);
   useEffect(() => {
@@ -41,7 +41,7 @@ export function WaitRow({ waiting: { steps, since, until }, now, names, onOut }:
           {what} {word}
         </span>
         <span className="text-[23px] leading-none font-bold [font-stretch:94%]" aria-live={isReady ? "assertive" : "off"}>
-          {isReady ? "Ready: take it out" : clockText(left)}
+          {isReady ? "Ready: take it out" : leftText(left)}
           {!isReady && (
             <small className="ml-1.5 text-[15px] font-normal text-night-soft">left of {Math.round((until - since) / 60_000)}</small>
           )}
@@ -79,7 +79,7 @@ export function OtherPieces({ others, now }: { readonly others: readonly Beside[
         >
           <b className="shrink-0">{name}</b>
           <span className="min-w-0 flex-1 truncate text-night-soft">next: {next}</span>
-          {ready !== null && <span className="shrink-0 text-glow">{ready > now ? clockText(ready - now) : "ready"}</span>}
+          {ready !== null && <span className="shrink-0 text-glow">{ready > now ? leftText(ready - now) : "ready"}</span>}
         </Link>
       ))}
     </nav>

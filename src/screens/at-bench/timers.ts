@@ -36,7 +36,7 @@ export function waitingIn(make: Make, steps: readonly Step[], bench: BenchEntry)
 }
 
 /** "4:10" */
-export function clockText(ms: number): string {
+export function leftText(ms: number): string {
   const seconds = Math.max(0, Math.ceil(ms / 1000));
   return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, "0")}`;
 }

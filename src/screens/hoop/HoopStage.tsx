@@ -24,6 +24,7 @@ import { usePlan } from "@/ui/plan";
 import { useSession, useSessionState } from "@/ui/session";
 import { useTrayState, useUnits } from "@/ui/tray";
 import { ifSure } from "@/words/doubt";
+import { insteadText } from "@/words/hoop-size";
 import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SYSTEM_NAMES, capital, lengthRuleName } from "@/words/names";
 import { degrees, lengthUnit, showLength, showTemperature } from "@/words/show";
 import { SOURCE_NAMES } from "@/words/terms";
@@ -306,7 +307,10 @@ function HoopMeasures({ hoop, view, mount }: MeasuresProps) {
         <MeasureField field={sawPassesField} label="Saw cuts" value={settled.losses.sawPasses.value} lights="losses" shape="compact" />
       </div>
       <p className="narrow pt-1 text-[11.5px] text-soft">
-        {capital(SOURCE_NAMES[settled.losses.squaring.from])}. {capital(FORM_NAMES[hoop.form])}, {view.mass}.
+        {settled.learned
+          ? insteadText(settled.learned, "squaring, saw cuts and mark", units)
+          : `${capital(SOURCE_NAMES[settled.losses.squaring.from])}.`}{" "}
+        {capital(FORM_NAMES[hoop.form])}, {view.mass}.
       </p>
       <SettingsList mount={mount} />
       <AppliedList on={hoopParts(settled)[0]!} />

@@ -7,6 +7,8 @@ import { BLANK_MARKS } from "@/words/marks";
 import { SCHOOL_NAMES, SYSTEM_NAMES } from "@/words/names";
 import { type Units, showFigure, showLength, withUnit } from "@/words/show";
 import { cutAt, sumParts } from "@/words/sums";
+import { giveOrTake } from "@/words/hoop-size";
+import { yoursName } from "@/words/terms";
 import { saySeat } from "./seats";
 
 const SHOWN: readonly Exclude<SizeSystem, "mandrel">[] = ["us", "uk", "eu", "continental", "jp", "diameter"];
@@ -22,7 +24,7 @@ export function hoopView(plan: Plan, mount: string, system: SizeSystem, units: U
   const seat = saySeat(drawn.seats[mount]!.act, (name) => figureOf(plan.figures, `${mount}.hoop.${name}`), units);
   return {
     cut: showLength(cut.value, "blank", units),
-    inside: `inside ${measured("insideDiameter")} across`,
+    inside: `inside ${measured("insideDiameter")} across${giveOrTake(plan)}`,
     insideFigure: `${measured("insideDiameter")} inside`,
     fibre: measured("fibre"),
     counted: `counted ${measured("fibre")} out from the finger`,
@@ -51,6 +53,7 @@ export function hoopView(plan: Plan, mount: string, system: SizeSystem, units: U
         { name: "spreading", value: term("slit") },
         { name: "saw", value: term("sawPasses") },
         { name: "mark", value: term("mark") },
+        { name: yoursName(cut), value: term("yours") },
         { name: "fitting", value: term("fitting") },
         { name: "hammering", value: term("hammer") },
       ],

@@ -10,6 +10,7 @@ import { outlineOf } from "@/core/stone/stone";
 import { type Piece } from "@/core/piece/piece";
 import { Millimetres, Shape } from "@/ui/Drawing";
 import { stoneTint } from "@/ui/stone-tint";
+import { dayParts } from "@/words/dates";
 import { type Units, showLength } from "@/words/show";
 import { type Entry } from "./entries";
 import { LossBar, LossLines, type LossScale } from "./LossRule";
@@ -57,7 +58,7 @@ export function LedgerRows({ entries, learned, outliers, x, chart, isWide, isByD
         >
           <Line
             entry={entries[index]!}
-            day={dayText(entries[index]!, isByDate ? entries[index - 1] : undefined, isByDate)}
+            day={dayOf(entries[index]!, isByDate ? entries[index - 1] : undefined)}
             learned={learned}
             isFar={outliers.has(entries[index]!.make.id)}
             x={x}
@@ -72,24 +73,14 @@ export function LedgerRows({ entries, learned, outliers, x, chart, isWide, isByD
   );
 }
 
-interface Day {
-  readonly month: string;
-  readonly day: string;
-  readonly year: string;
-}
-
-const MONTHS = new Intl.DateTimeFormat("en-GB", { month: "short" });
+type Day = ReturnType<typeof dayParts>;
 
 /** Month and year stand where they change; all of it where lines do not follow each other by date. */
-function dayText({ make }: Entry, before: Entry | undefined, isByDate: boolean): Day {
-  const at = new Date(make.started);
-  const day = String(at.getDate());
-  const month = MONTHS.format(at);
-  const year = String(at.getFullYear());
-  if (!isByDate) return { month, day, year };
-  const was = before && new Date(before.make.started);
-  if (was?.getFullYear() === at.getFullYear() && was.getMonth() === at.getMonth()) return { month: "", day, year: "" };
-  return { month, day, year: was?.getFullYear() === at.getFullYear() ? "" : year };
+function dayOf({ make }: Entry, before: Entry | undefined): Day {
+  const at = dayParts(make.started);
+  const was = before && dayParts(before.make.started);
+  if (was?.year !== at.year) return at;
+  return { year: "", month: was.month === at.month ? "" : at.month, day: at.day };
 }
 
 interface LineProps extends Pick<Props, "x" | "chart" | "isWide" | "units" | "onOpen"> {

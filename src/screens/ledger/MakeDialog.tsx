@@ -8,6 +8,7 @@ import { Dialog, DialogActions } from "@/ui/Dialog";
 import { useNotices } from "@/ui/notices";
 import { usePlanned } from "@/ui/planner";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
+import { clockText, fullDayText } from "@/words/dates";
 import { FIGURE_NAMES } from "@/words/figures";
 import { READ_BY, mishapName } from "@/words/making";
 import { counted } from "@/words/names";
@@ -15,9 +16,6 @@ import { figureText, sayStep } from "@/words/steps";
 import { TROUBLE_WORDS } from "@/words/trouble";
 import { withUnit } from "@/words/show";
 import { type Entry } from "./entries";
-
-const DAY = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "long", year: "numeric" });
-const HOUR = new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit" });
 
 /** A making as it was: what was wanted, read, done, and what came of it. */
 export function MakeDialog({ entry, onClose }: { readonly entry: Entry; readonly onClose: () => void }) {
@@ -57,7 +55,7 @@ export function MakeDialog({ entry, onClose }: { readonly entry: Entry; readonly
   return (
     <Dialog title={piece.name} onClose={onClose} width={760}>
       <p className="text-soft">
-        {DAY.format(new Date(make.started))}, {make.finished === null ? "under way" : entry.stones.join(", ")}
+        {fullDayText(make.started)}, {make.finished === null ? "under way" : entry.stones.join(", ")}
         {entry.wanted && `; wanted ${entry.wanted}`}
         {entry.reached && `, came to ${entry.reached}`}
         {entry.minutes !== null && `; ${counted(entry.minutes, "minute")}`}
@@ -105,7 +103,7 @@ export function MakeDialog({ entry, onClose }: { readonly entry: Entry; readonly
             {planned?.ok &&
               done.map(({ step, at }) => (
                 <li key={step.id} className="flex gap-2 border-t border-hair py-1">
-                  <span className="w-[38px] shrink-0 text-soft">{at && HOUR.format(new Date(at))}</span>
+                  <span className="w-[38px] shrink-0 text-soft">{clockText(at)}</span>
                   {sayStep(step, planned.plan, units).title}
                 </li>
               ))}

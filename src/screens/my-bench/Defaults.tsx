@@ -10,8 +10,9 @@ import { UnitSwitch } from "@/ui/UnitSwitch";
 import { useUnits } from "@/ui/tray";
 import { benchName } from "@/words/bench";
 import { WAY_ADVICE, overshootHint } from "@/words/heats";
-import { SYSTEM_NAMES, WAY_NAMES, capital } from "@/words/names";
-import { degrees, lengthUnit, showRise } from "@/words/show";
+import { lossName } from "@/words/ledger";
+import { SYSTEM_NAMES, WAY_NAMES, capital, counted } from "@/words/names";
+import { degrees, lengthUnit, showRise, withUnit } from "@/words/show";
 import { BenchEntryField } from "./BenchEntryField";
 import { MandrelEditor, StripEditor } from "./ListEditors";
 import { ShelfEditor } from "./ShelfEditor";
@@ -31,6 +32,7 @@ export function Defaults({ edit }: { readonly edit: BenchEdit }) {
       </div>
       <div>
         <Losses edit={edit} />
+        <OwnLosses edit={edit} />
       </div>
       <div>
         <h2 className="section-head">Solder shelf</h2>
@@ -111,6 +113,43 @@ function General({ edit }: { readonly edit: BenchEdit }) {
           each.minutes = value === undefined ? others : { ...others, [PICKLE]: { ...SHIPPED.minutes[PICKLE], ...own, wait: value } };
         }}
       />
+    </>
+  );
+}
+
+/** What the maker's own hands take off, as they agreed to in the ledger; each can be given back. */
+function OwnLosses({ edit: { bench, change } }: { readonly edit: BenchEdit }) {
+  const units = useUnits();
+  const own = bench.allowances ?? [];
+  if (own.length === 0) return null;
+  return (
+    <>
+      <h2 className="section-head !mt-5">What your hands take off</h2>
+      {own.map(({ kind, method, value, count }) => (
+        <div key={`${kind} ${method}`} className="flex items-center justify-between gap-2 border-t border-hair py-1.5 text-[13.5px]">
+          <span className="min-w-0">
+            {lossName(kind)}
+            {method && `, ${method}`}
+            <small className="block text-[11.5px] text-soft">
+              {count === undefined ? "yours" : `yours, from ${counted(count, "make")}`}
+            </small>
+          </span>
+          <b>{withUnit(value, "measured", units)}</b>
+          <button
+            type="button"
+            className="btn btn-small max-lg:h-[44px]"
+            onClick={() =>
+              void change((each) => {
+                const rest = (each.allowances ?? []).filter((other) => other.kind !== kind || other.method !== method);
+                if (rest.length > 0) each.allowances = rest;
+                else delete each.allowances;
+              })
+            }
+          >
+            Go back to the shipped
+          </button>
+        </div>
+      ))}
     </>
   );
 }

@@ -1,5 +1,6 @@
 import { type Mount, type Piece } from "@/core/piece/piece";
 import { type Plan, bailIn } from "@/core/piece/plan";
+import { giveOrTake } from "@/words/hoop-size";
 import { hangsText } from "@/words/hang";
 import { type Planned } from "@/ui/planner";
 import { type DoubtOf, doubtAmong } from "@/core/piece/doubt";
@@ -100,7 +101,7 @@ const RESULTS: Readonly<Record<StageId, Result>> = {
     rests: (mount) => ["hoop.cutLength", `${mount}.hoop`],
     result: (told) =>
       told.piece.carrier.type === "hoop"
-        ? `${SYSTEM_NAMES[told.piece.carrier.size.system]} ${told.piece.carrier.size.value}, blank ${lengthIn(told, "hoop.cutLength", "blank")}`
+        ? `${SYSTEM_NAMES[told.piece.carrier.size.system]} ${told.piece.carrier.size.value}${giveOrTake(told.plan)}, blank ${lengthIn(told, "hoop.cutLength", "blank")}`
         : "",
     short: (told) => `blank ${lengthIn(told, "hoop.cutLength", "blank")}`,
   },

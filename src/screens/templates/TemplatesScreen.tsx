@@ -2,9 +2,9 @@
 
 import { ArrowLeft, FileDown, Printer } from "lucide-react";
 import { useEffect, useState } from "react";
-import { type Paper } from "@/formats/templates/pdf";
 import { type Template, templatesOf } from "@/formats/templates/sheet";
 import { svgPath, templateSvg } from "@/formats/templates/svg";
+import { type Paper, Papers } from "@/ui/Papers";
 import { useDoubt } from "@/ui/doubt";
 import { usePlan } from "@/ui/plan";
 import { saveFile } from "@/ui/save-file";
@@ -13,10 +13,6 @@ import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { printClient } from "@/workers/templates/client";
 import { ScreenScale } from "./ScreenScale";
 
-const PAPERS: readonly { readonly value: Paper; readonly text: string }[] = [
-  { value: "a4", text: "A4" },
-  { value: "letter", text: "Letter" },
-];
 /** What a browser takes for a millimetre where nobody has set the screen. */
 const USUAL_PX_PER_MM = 96 / 25.4;
 
@@ -55,21 +51,7 @@ export function TemplatesScreen({ onBack }: { readonly onBack: () => void }) {
           <ArrowLeft size={14} aria-hidden="true" /> Back to {piece.name}
         </button>
         <span className="flex-1" />
-        <span id="template-paper" className="text-[13px] text-soft">
-          Paper
-        </span>
-        {PAPERS.map(({ value, text }) => (
-          <button
-            key={value}
-            type="button"
-            aria-pressed={paper === value}
-            aria-describedby="template-paper"
-            onClick={() => setPaper(value)}
-            className={`btn ${paper === value ? "border-ink font-semibold" : ""}`}
-          >
-            {text}
-          </button>
-        ))}
+        <Papers paper={paper} onChoose={setPaper} />
         <button type="button" className="btn btn-main" disabled={isBusy} onClick={() => void print()}>
           <Printer size={14} aria-hidden="true" /> {isBusy ? "Laying them out" : "Save to print"}
         </button>

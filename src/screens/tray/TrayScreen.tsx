@@ -1,5 +1,6 @@
 "use client";
 
+import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { Suspense, lazy, useCallback, useDeferredValue, useMemo, useState } from "react";
 import { UNMEASURED, UNMEASURED_FIELDS, newPiece } from "@/core/piece/new-piece";
@@ -227,6 +228,11 @@ function TrayActions({ hasPieces, onEverything, onRestore, onDemo, onRemoveDemo 
         <button type="button" className="btn" onClick={onRestore}>
           Restore
         </button>
+        {hasPieces && (
+          <Link href="/cards" className="btn">
+            Print cards
+          </Link>
+        )}
         {hasPieces && (
           <button type="button" className="btn" onClick={onDemo}>
             Lay out the demo

@@ -6,6 +6,7 @@ import { type Plan, bailIn } from "@/core/piece/plan";
 import { hangsText } from "@/words/hang";
 import { type Curve, boxOf } from "@/core/geometry/curve";
 import { type Point } from "@/core/geometry/outline";
+import { dayText } from "@/words/dates";
 import { DOUBTS } from "@/words/doubt";
 import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SHAPE_NAMES, SYSTEM_NAMES } from "@/words/names";
 import { type Units, showLength } from "@/words/show";
@@ -90,11 +91,9 @@ function heatsCell({ heats, heatPlan }: Plan): readonly [string, string] {
   return [String(heats.length), runs ? `${runs} runs again` : softens ? `${softens} softens` : "all hold"];
 }
 
-const MADE = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short" });
-
 function nextStep(plan: Plan, make: Make | undefined, units: Units, doubtOf: DoubtOf): string {
   if (!make || (make.done.length === 0 && make.finished === null)) return "Planned";
-  if (make.finished !== null) return `Made ${MADE.format(new Date(make.finished))}`;
+  if (make.finished !== null) return `Made ${dayText(make.finished)}`.trimEnd();
   const done = new Set(make.done.map(({ step }) => step));
   const next = plan.steps.findIndex(({ id }) => !done.has(id));
   if (next < 0) return "All steps done";

@@ -22,6 +22,7 @@ import { METAL_NAMES, SOURCE_ADVICE, capital } from "@/words/names";
 import { ifSure } from "@/words/doubt";
 import { BLANK_MARKS } from "@/words/marks";
 import { degrees, showTemperature } from "@/words/show";
+import { insteadText } from "@/words/hoop-size";
 import { SOURCE_NAMES } from "@/words/terms";
 import { WallDrawing } from "./WallDrawing";
 import { HeightSchools } from "./HeightSchools";
@@ -258,6 +259,8 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
         ))}
       </div>
       <p className="narrow pt-1 text-[11.5px] text-soft">
+        {settled.learned.length && view.stock === "strip" && `${insteadText(settled.learned.length, "squaring and mark", units)} `}
+        {settled.learned.height && view.stock !== "cup" && `${insteadText(settled.learned.height, "foot and top", units)} `}
         {capital(SOURCE_NAMES[settled.losses.top.from])}. {view.stock === "strip" && "A scribe marks to 0.10, a pen takes 0.40."}
       </p>
     </>

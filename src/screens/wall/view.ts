@@ -7,6 +7,7 @@ import { type Plan } from "@/core/piece/plan";
 import { RULE_NAMES } from "@/words/names";
 import { type Units, lengthUnit, showLength, showPercent, withUnit } from "@/words/show";
 import { type SumPart, cutAt, sharesOf, sumParts } from "@/words/sums";
+import { yoursName } from "@/words/terms";
 import { type WallStock, wallHolds, wallStock } from "@/words/wall-stock";
 
 /** One of the large answers across the foot. */
@@ -107,6 +108,7 @@ function sumOf({ name, figure }: WallStock, units: Units): SumPart[] {
     { name: "wall and fit", value: value("wall") + value("fit") },
     { name: "squaring", value: value("squaring") },
     { name: "mark", value: value("mark") },
+    { name: yoursName(figure), value: value("yours") },
   ];
   return sumParts(name === "strip" ? strip : sharesOf(figure), "mm", units);
 }

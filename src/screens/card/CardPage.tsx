@@ -1,0 +1,274 @@
+"use client";
+
+import { Millimetres, Shape, scaleText } from "@/ui/Drawing";
+import { StoneFill } from "@/ui/StoneFill";
+import { type Level } from "@/core/measure/finding";
+import { type Doubt, type DoubtOf, doubtAmong } from "@/core/piece/doubt";
+import { around } from "@/ui/setting-layout";
+import { type Plan } from "@/core/piece/plan";
+import { type Piece } from "@/core/piece/piece";
+import { findingText } from "@/words/findings";
+import { cardRows } from "@/words/card";
+import { fullDayText } from "@/words/dates";
+import { DOUBTS } from "@/words/doubt";
+import { solderText } from "@/words/heats";
+import { ASKED } from "@/words/making";
+import { flameName, namesIn, capital } from "@/words/names";
+import { degrees, lengthUnit, showTemperature, type Units } from "@/words/show";
+import { CAUTIONS, CAUTIONS_DEFER, STAGE_TITLES, figureText, sayStep } from "@/words/steps";
+
+/** What is printed of what there is to say; notes, of what another school would do, stay on the screen. */
+const LEVELS: Readonly<Record<Level, string | null>> = { error: "◆ Wrong", warning: "◆ Take care", note: null };
+
+interface PageProps {
+  readonly piece: Piece;
+  readonly plan: Plan;
+  readonly units: Units;
+  readonly doubtOf: DoubtOf;
+  readonly revision: number;
+  /** ISO; empty where it is not known. */
+  readonly changed: string;
+  /** Whether it has a line for a name, and blanks for what is measured. */
+  readonly isForClass?: boolean;
+}
+
+/** A piece's card: all of it on one page, safe in grey. */
+export function CardPage({ piece, plan, units, doubtOf, revision, changed, isForClass = false }: PageProps) {
+  return (
+    <article className="card-page" aria-label={`Card of ${piece.name}`}>
+      <CardHead piece={piece} revision={revision} changed={changed} />
+      {isForClass && <NameLine />}
+      <div className="card-columns grid grid-cols-[1fr_76mm] gap-[5mm]">
+        <table className="w-full">
+          <tbody>
+            {cardRows(piece, plan, units, doubtOf).map(({ label, text, sum, doubt }, i) => (
+              <tr key={i} className="border-t border-[#bbb] align-top">
+                <th scope="row" className="w-[22mm] py-[0.8mm] text-left font-[620]">
+                  {label}
+                </th>
+                <td className="py-[0.8mm]">
+                  {text}
+                  {doubt && <b className="block text-[7.6pt]">○ {doubt}</b>}
+                  {sum && <span className="block text-[7.6pt] text-[#444]">{sum}</span>}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        <CardDrawing
+          piece={piece}
+          plan={plan}
+          doubt={doubtAmong(
+            piece.mounts.slice(0, 1).flatMap(({ id }) => [`${id}.stone`, `${id}.wall`, `${id}.plate`]),
+            doubtOf,
+          )}
+        />
+      </div>
+      <CardHeats plan={plan} units={units} doubtOf={doubtOf} />
+      {plan.findings
+        .filter(({ at, level }) => !doubtOf(at) && LEVELS[level] !== null)
+        .map((finding, i) => (
+          <p key={i} className="mt-[1mm]">
+            <b>{LEVELS[finding.level]}.</b> {findingText(finding, plan, units)}
+          </p>
+        ))}
+      <h2>Making</h2>
+      <ol className="columns-2 gap-[5mm]">
+        {plan.steps.map((step, i) => (
+          <li key={step.id} className="flex gap-[1.4mm] break-inside-avoid py-[0.25mm]">
+            <span className="mt-[0.5mm] inline-block h-[2.6mm] w-[2.6mm] shrink-0 border border-[#333]" aria-hidden="true" />
+            <span>
+              {i + 1} {sayStep(step, plan, units, doubtOf).title}
+              {step.cautions.length > 0 && (
+                <span className="text-[#444]"> ◆ {step.cautions.map((caution) => CAUTIONS[caution].name).join(", ")}</span>
+              )}
+            </span>
+          </li>
+        ))}
+      </ol>
+      {piece.notes && (
+        <p className="mt-[2mm]">
+          <b>Notes.</b> {piece.notes}
+        </p>
+      )}
+      {isForClass && <Blanks plan={plan} units={units} doubtOf={doubtOf} />}
+      <CardCautions plan={plan} />
+    </article>
+  );
+}
+
+function NameLine() {
+  return (
+    <p className="mb-[2mm] flex items-end gap-[2mm]">
+      Name <span className="inline-block h-[6mm] w-[70mm] border-b border-[#333]" /> Date{" "}
+      <span className="inline-block h-[6mm] w-[35mm] border-b border-[#333]" />
+    </p>
+  );
+}
+
+/** What is read off the metal on the way, each with what is wanted and a blank to write in. */
+function Blanks({ plan, units, doubtOf }: { readonly plan: Plan; readonly units: Units; readonly doubtOf: DoubtOf }) {
+  const asked = plan.steps.flatMap((step) => step.reads.map((read) => ({ step, read })));
+  if (asked.length === 0) return null;
+  return (
+    <section aria-label="Measured">
+      <h2>Measured</h2>
+      <ul className="columns-2 gap-[5mm]">
+        {asked.map(({ step, read }) => {
+          const figure = plan.figures[read.figure];
+          const wanted = figure && !doubtOf(read.figure) ? `, wanted ${figureText(read.figure, figure, units)}` : "";
+          return (
+            <li key={`${step.id} ${read.figure}`} className="flex items-end gap-[1.5mm] break-inside-avoid py-[0.6mm]">
+              <span className="min-w-0 flex-1">
+                {STAGE_TITLES[step.stage]}: {ASKED[read.kind].toLowerCase()}
+                {wanted}
+              </span>
+              <span className="inline-block h-[4.5mm] w-[16mm] border-b border-[#333]" /> {lengthUnit(units)}
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
+function CardHead({ piece, revision, changed }: { readonly piece: Piece; readonly revision: number; readonly changed: string }) {
+  return (
+    <header className="mb-[2mm] flex items-baseline justify-between border-b-2 border-[#1b2225] pb-[1mm]">
+      <h1>{piece.name}</h1>
+      <p>
+        {fullDayText(changed)}, revision {revision}
+      </p>
+    </header>
+  );
+}
+
+const CARD_TIMES = [3, 2.5, 2, 1.5] as const;
+const ROOM_MM = { width: 76, height: 72 } as const;
+/** The drawing's own frame is in millimetres; its size on paper gives the scale. */
+const CARD_SCALE = { times: 1, perMm: 1 } as const;
+const GAP_MM = 4;
+
+/** Plan and section, at the largest plain scale that fits the card. */
+function CardDrawing({ piece, plan, doubt }: { readonly piece: Piece; readonly plan: Plan; readonly doubt: Doubt | null }) {
+  const mount = piece.mounts[0]!;
+  const { plan: top, section } = plan.drawing.settings[mount.id]!;
+  const box = around(top.plateEdge, top.layers);
+  const [wide, tall] = [box.right - box.left, box.high - box.low];
+  const sectionTall = section.top + section.plate.thickness;
+  const [width, height] = [Math.max(wide, 2 * section.plate.half) + 4, tall + sectionTall + GAP_MM + 4];
+  const times = CARD_TIMES.find((each) => width * each <= ROOM_MM.width && height * each <= ROOM_MM.height) ?? 1;
+  const fit = Math.min(times, ROOM_MM.width / width, ROOM_MM.height / height);
+  return (
+    <figure className="text-center">
+      <svg
+        width={`${width * fit}mm`}
+        height={`${height * fit}mm`}
+        viewBox={`0 0 ${width} ${height}`}
+        role="img"
+        aria-label="Plan and section"
+        className="mx-auto"
+      >
+        <StoneFill material="agate" id="card-stone" />
+        <Millimetres x={2 - box.left + (width - 4 - wide) / 2} y={box.high + 2} scale={CARD_SCALE}>
+          <Shape curve={top.plateEdge} fill="#fff" stroke="#333" strokeWidth={0.8} />
+          {top.layers.flatMap(({ id, middles, balls, width }) =>
+            balls.length > 0
+              ? balls.map(({ at, radius }, i) => (
+                  <circle key={`${id}${i}`} cx={at[0]} cy={at[1]} r={radius} fill="#eee" stroke="#333" strokeWidth={0.08} />
+                ))
+              : middles.map((points, i) => (
+                  <g key={`${id}${i}`}>
+                    <Shape points={points} open fill="none" stroke="#333" strokeWidth={width} vectorEffect="none" />
+                    <Shape points={points} open fill="none" stroke="#eee" strokeWidth={width * 0.8} vectorEffect="none" />
+                  </g>
+                )),
+          )}
+          <Shape curve={top.wallOutside} fill="#ddd" stroke="#333" strokeWidth={0.8} />
+          <Shape curve={top.stone} fill="url(#card-stone)" stroke="#333" strokeWidth={0.8} />
+          {top.seam && (
+            <line
+              x1={top.seam.x}
+              y1={top.seam.y}
+              x2={top.seam.x + top.seam.nx * 1.2}
+              y2={top.seam.y + top.seam.ny * 1.2}
+              stroke="#000"
+              strokeWidth={1.6}
+              vectorEffect="non-scaling-stroke"
+            />
+          )}
+        </Millimetres>
+        <Millimetres x={width / 2} y={height - 2 - section.plate.thickness} scale={CARD_SCALE}>
+          <Shape
+            points={[
+              [-section.plate.half, -section.plate.thickness],
+              [section.plate.half, -section.plate.thickness],
+              [section.plate.half, 0],
+              [-section.plate.half, 0],
+            ]}
+            fill="#ddd"
+            stroke="#333"
+            strokeWidth={0.8}
+          />
+          <Shape
+            points={[...section.stone, ...section.stone.map(([x, y]) => [-x, y] as const).reverse()]}
+            fill="url(#card-stone)"
+            stroke="#333"
+            strokeWidth={0.8}
+          />
+          {([1, -1] as const).map((side) => (
+            <Shape
+              key={side}
+              points={section.folded.map(([x, y]) => [side * x, y] as const)}
+              open
+              fill="none"
+              stroke="#333"
+              strokeWidth={1.6}
+            />
+          ))}
+        </Millimetres>
+      </svg>
+      <figcaption className="text-[7.6pt] text-[#444]">
+        {top.seam ? "Plan with the seam, and section," : "Plan and section,"}{" "}
+        {fit === times ? scaleText({ times, perMm: times }) : `${fit.toFixed(2)} times life size`}
+        {doubt && <b className="block">○ {DOUBTS[doubt]}: not as it will be</b>}
+      </figcaption>
+    </figure>
+  );
+}
+
+function CardHeats({ plan, units, doubtOf }: { readonly plan: Plan; readonly units: Units; readonly doubtOf: DoubtOf }) {
+  const names = namesIn(plan);
+  return (
+    <>
+      <h2>Heats</h2>
+      <table className="w-full">
+        <tbody>
+          {plan.heats.map((heat, i) => (
+            <tr key={i} className="border-t border-[#bbb] align-top">
+              <td className="w-[6mm]">{i + 1}</td>
+              <td className="w-[44mm] font-[620]">{capital(heat.joints.map(names.joint).join(" + "))}</td>
+              <td className="w-[36mm]">
+                {flameName(heat)}, {showTemperature(heat.working, units)} {degrees(units)}
+              </td>
+              <td>
+                {solderText(heat, plan, units, doubtOf)}
+                {heat.runs.length > 0 && <b> ◆ {heat.runs.map(names.joint).join(", ")} runs again</b>}
+                {heat.softens.length > 0 && <b> ◆ {heat.softens.map(names.joint).join(", ")} softens</b>}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </>
+  );
+}
+
+function CardCautions({ plan }: { readonly plan: Plan }) {
+  const codes = [...new Set(plan.steps.flatMap(({ cautions }) => cautions))];
+  return (
+    <footer className="mt-[2mm] border-t border-[#333] pt-[1mm] text-[7.2pt] leading-[1.25]">
+      <b>◆ {CAUTIONS_DEFER}</b> {codes.map((code) => `${capital(CAUTIONS[code].name)}: ${CAUTIONS[code].text}`).join(" ")}
+    </footer>
+  );
+}

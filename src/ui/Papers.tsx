@@ -1,0 +1,33 @@
+"use client";
+
+import { useId } from "react";
+
+export const PAPERS = [
+  { value: "a4", text: "A4" },
+  { value: "letter", text: "Letter" },
+] as const;
+export type Paper = (typeof PAPERS)[number]["value"];
+
+/** Which paper is printed on. */
+export function Papers({ paper, onChoose }: { readonly paper: Paper; readonly onChoose: (paper: Paper) => void }) {
+  const id = useId();
+  return (
+    <>
+      <span id={id} className="text-[13px] text-soft">
+        Paper
+      </span>
+      {PAPERS.map(({ value, text }) => (
+        <button
+          key={value}
+          type="button"
+          aria-pressed={paper === value}
+          aria-describedby={id}
+          onClick={() => onChoose(value)}
+          className={`btn ${paper === value ? "border-ink font-semibold" : ""}`}
+        >
+          {text}
+        </button>
+      ))}
+    </>
+  );
+}

@@ -1,0 +1,39 @@
+const [DAY, MONTH, FULL, CLOCK] = [
+  new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short" }),
+  new Intl.DateTimeFormat("en-GB", { month: "short" }),
+  new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "long", year: "numeric" }),
+  new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit" }),
+];
+
+/** A time as a file has it, or null where it is none: a file may hold any text there. */
+function timeOf(iso: string): Date | null {
+  const time = new Date(iso);
+  return Number.isNaN(time.getTime()) ? null : time;
+}
+
+function said(iso: string, format: Intl.DateTimeFormat): string {
+  const time = timeOf(iso);
+  return time ? format.format(time) : "";
+}
+
+/** "21 Nov"; empty where the time is not known. */
+export function dayText(iso: string): string {
+  return said(iso, DAY);
+}
+
+/** "21 November 2026" */
+export function fullDayText(iso: string): string {
+  return said(iso, FULL);
+}
+
+/** "09:52" */
+export function clockText(iso: string): string {
+  return said(iso, CLOCK);
+}
+
+/** The parts of a day as a list shows them in columns. */
+export function dayParts(iso: string): { readonly year: string; readonly month: string; readonly day: string } {
+  const time = timeOf(iso);
+  if (!time) return { year: "", month: "", day: "–" };
+  return { year: String(time.getFullYear()), month: MONTH.format(time), day: String(time.getDate()) };
+}
