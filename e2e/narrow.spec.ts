@@ -61,7 +61,8 @@ test("by touch alone a piece is opened, gone through, measured, ticked and read 
   await page.getByRole("button", { name: /^Making/ }).tap();
   await page.getByLabel("1. Look the stone over, edge and back").tap();
   await expect(page.getByRole("region", { name: "Answer" })).toContainText("1 of 32 done");
-  await page.getByRole("link", { name: "Card" }).tap();
+  await page.getByRole("button", { name: "More for this piece" }).tap();
+  await page.getByRole("menuitem", { name: "Card" }).tap();
   await expect(page.getByRole("heading", { name: "Whelk ring" })).toBeVisible();
   await page.goto("/pieces/whelk-ring/wall");
   await kept(page);

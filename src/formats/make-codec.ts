@@ -23,7 +23,7 @@ export function makeFromJson(value: Json, mine: BenchEntry): Decoded<Make> {
   const { pieceFile = null, ...rest } = read.value;
   const later: readonly Json[] = Array.isArray(rest.taken) ? rest.taken : [];
   const piece = pieceOnBench(pieceFile, mine);
-  const decoded = decode<Make>(MAKE, { ok: true, value: piece.ok ? { ...rest, pieceFile: piece.value as unknown as Json } : rest });
+  const decoded = decode<Make>(MAKE, { ok: true, value: piece.ok ? { ...read.value, pieceFile: piece.value as unknown as Json } : rest });
   const faults = [
     ...(decoded.ok ? [] : decoded.faults.filter(({ path }) => piece.ok || path !== "/pieceFile")),
     ...faultsUnder("/pieceFile", piece),

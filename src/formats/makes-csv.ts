@@ -1,4 +1,4 @@
-import { csvFormatRows, csvParse } from "d3-dsv";
+import { csvFormatRows, csvParseRows } from "d3-dsv";
 import { type BenchEntry } from "@/core/piece/bench";
 import { type LossKind } from "@/core/piece/bench";
 import { fault } from "@/core/piece/fault";
@@ -54,15 +54,16 @@ export function isMakesCsv(text: string): boolean {
 
 /** Makings out of such a table, as a backup of them alone; a line that cannot be read keeps no other from being read. */
 export function readMakesCsv(text: string, mine: BenchEntry): Decoded<ReadBackup> {
-  const rows = csvParse(text.replace(/^\ufeff/, ""));
-  if (!rows.columns.includes("make")) return { ok: false, faults: [fault("/make", "missing")] };
+  const [heads = [], ...rows] = csvParseRows(text.replace(/^\ufeff/, ""));
+  const [at, name] = [heads.indexOf("make"), heads.indexOf("piece")];
+  if (at < 0) return { ok: false, faults: [fault("/make", "missing")] };
   const makes: Make[] = [];
   const unread: Unread[] = [];
   for (const [i, row] of rows.entries()) {
-    const json = parsed(row.make ?? "");
+    const json = parsed(row[at] ?? "");
     const read: Decoded<Make> = json ? makeFromJson(json.value, mine) : { ok: false, faults: [fault("", "not-json")] };
     if (read.ok) makes.push(read.value);
-    else unread.push({ path: `/${i + 1}`, name: row.piece ?? "", faults: read.faults });
+    else unread.push({ path: `/${i + 1}`, name: row[name] ?? "", faults: read.faults });
   }
   return { ok: true, migratedFrom: null, value: { bench: null, pieces: [], makes, unread } };
 }

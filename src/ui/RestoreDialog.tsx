@@ -44,7 +44,7 @@ export function RestoreDialog({ opened, onClose }: Asked<"backup">) {
   };
   return (
     <Dialog
-      title={`Restore ${counted(backup.pieces.length, "piece")}`}
+      title={`Restore ${backup.pieces.length === 0 ? counted(backup.makes.length, "making") : counted(backup.pieces.length, "piece")}`}
       onClose={() => (stopping ? stopping.abort() : onClose())}
       width={560}
     >

@@ -259,6 +259,8 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
                   isFirst={i === 0}
                   onEdit={keep}
                   onDone={goOn}
+                  onLeave={leave}
+                  keys={{ b: back, x: () => tellWrong(true) }}
                 />
               ))}
               {shown.checks.length > 0 && (

@@ -10,7 +10,7 @@ import { sizePiece } from "@/core/piece/size-piece";
 import { attemptPlan } from "@/formats/attempt";
 import { type MakeEdit } from "@/store/make-edits";
 import { type Instrument, standIn } from "@/ui/instruments";
-import { useKeys } from "@/ui/keys";
+import { type Keys, useKeys } from "@/ui/keys";
 import { useTrayState, useUnits } from "@/ui/tray";
 import { faultMessage } from "@/words/faults";
 import { ASKED, TEACHES } from "@/words/making";
@@ -26,10 +26,12 @@ interface Props {
   readonly isFirst: boolean;
   readonly onEdit: (edit: MakeEdit) => Promise<void>;
   readonly onDone: () => void;
+  readonly onLeave: () => void;
+  readonly keys: Keys;
 }
 
 /** A reading that a step asks for, how the maker worked, and the instrument that can send it. */
-export function BenchReading({ asked, make, isFirst, onEdit, onDone }: Props) {
+export function BenchReading({ asked, make, isFirst, onEdit, onDone, onLeave, keys }: Props) {
   const units = useUnits();
   const mine = useTrayState((state) => state.bench);
   const piece = pieceNow(make);
@@ -90,6 +92,8 @@ export function BenchReading({ asked, make, isFirst, onEdit, onDone }: Props) {
         instrument={instrument}
         isFirst={isFirst}
         onDone={onDone}
+        onLeave={onLeave}
+        keys={{ ...keys, c: () => instrument.press() }}
         onTake={take}
       />
       <div className="-mt-2 mb-5 flex flex-wrap items-center gap-2 text-[15px] text-night-soft">

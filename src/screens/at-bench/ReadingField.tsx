@@ -7,6 +7,7 @@ import { type MandrelMark, type SizeSystem, readSize, sizeText } from "@/core/ho
 import { readLength } from "@/core/measure/reading";
 import { type Measured } from "@/core/piece/make";
 import { type ReadingScale, verdictOf } from "@/core/piece/reading-scales";
+import { type Keys } from "@/ui/keys";
 import { type Instrument } from "@/ui/instruments";
 import { SYSTEM_NAMES } from "@/words/names";
 import { ASKED, READ_BY, readingText, sayVerdict } from "@/words/making";
@@ -32,11 +33,14 @@ interface Props {
   readonly isFirst: boolean;
   /** Takes a reading in mm. Returns why it cannot be, or null. */
   readonly onDone: () => void;
+  readonly onLeave: () => void;
+  /** Single keys that go on working while nothing is typed. */
+  readonly keys: Keys;
   readonly onTake: (value: number, by: Measured["by"], inPlaceOf: number | null) => string | null;
 }
 
 /** A value read off the metal: typed, stepped, or sent by an instrument; what it means stands under it at once. */
-export function ReadingField({ asked, last, scale, units, system, mandrel, instrument, isFirst, onDone, onTake }: Props) {
+export function ReadingField({ asked, last, scale, units, system, mandrel, instrument, isFirst, onDone, onLeave, keys, onTake }: Props) {
   const id = useId();
   const [inSizes, readInSizes] = useState(system !== null);
   const [text, setText] = useState<string | null>(null);
@@ -109,6 +113,8 @@ export function ReadingField({ asked, last, scale, units, system, mandrel, instr
     readInSizes(false);
     type(readingText(from + by * STEP, units));
   };
+  /** Sizes that are said in letters leave none for keys. */
+  const hasLetters = inSizes && (system === "uk" || system === "mandrel");
   const isGood = verdict?.code === "good";
   return (
     <section aria-label={ASKED[asked.kind]} className="mb-5">
@@ -157,6 +163,17 @@ export function ReadingField({ asked, last, scale, units, system, mandrel, instr
                 event.preventDefault();
                 if (text !== null && text.trim() !== "") takeText(text);
                 if (text === null || text.trim() === "" || (typed && !("problem" in typed))) onDone();
+              }
+              const act = keys[event.key.toLowerCase()];
+              if (act && event.key.length === 1 && text === null && !hasLetters && !event.ctrlKey && !event.metaKey && !event.altKey) {
+                event.preventDefault();
+                event.currentTarget.blur();
+                act();
+              }
+              if (event.key === "Escape") {
+                event.preventDefault();
+                event.currentTarget.blur();
+                if (problem === null) onLeave();
               }
               if (event.key !== "Enter") return;
               event.preventDefault();

@@ -22,7 +22,7 @@ export function CardsScreen() {
   const all = useTrayState(({ pieces }) => pieces);
   const pathname = usePathname();
   const asked = useSearchParams().get(PIECES);
-  const chosen = new Set(asked?.split(",").filter(Boolean));
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(() => new Set(asked?.split(",").filter(Boolean)));
   const [paper, setPaper] = useState<Paper>("a4");
   const [isForClass, forClass] = useState(true);
   useTitle("Cards");
@@ -30,6 +30,7 @@ export function CardsScreen() {
   const shown = lying.filter(({ id }) => chosen.has(id));
   const choose = (id: string) => {
     const next = chosen.has(id) ? [...chosen].filter((each) => each !== id) : [...chosen, id];
+    setChosen(new Set(next));
     window.history.replaceState(null, "", `${pathname}?${PIECES}=${next.join(",")}`);
   };
   return (

@@ -1,0 +1,198 @@
+import { type Page, devices, expect, test } from "@playwright/test";
+import { DEMO, field, kept } from "./places";
+
+const TERN = "/pieces/tern-ring/bench";
+const heading = (page: Page) => page.getByRole("heading", { level: 1 });
+const told = (page: Page, asked: string) => page.getByRole("region", { name: asked }).getByRole("paragraph");
+
+/** Types what a caliper sends: its reading, then Enter. */
+async function caliper(page: Page, reading: string): Promise<void> {
+  await page.keyboard.type(reading);
+  await page.keyboard.press("Enter");
+}
+
+/** Presses the space bar until a step is shown. */
+async function onTo(page: Page, step: RegExp): Promise<void> {
+  for (let i = 0; i < 40 && !step.test((await heading(page).textContent()) ?? ""); i++) {
+    const before = await page.getByText(/^Step \d+ of/).textContent();
+    await page.keyboard.press("Space");
+    await expect(page.getByText(/^Step \d+ of|^All steps done/).first()).not.toHaveText(before ?? "");
+  }
+  await expect(heading(page)).toHaveText(step);
+}
+
+test("by space bar and a caliper that types: what it reads is judged at once, the plan follows it, and what is done keeps its own numbers", async ({
+  page,
+}) => {
+  await page.goto(TERN);
+  await onTo(page, /^Cut the strip 46\.05/);
+  await caliper(page, "45.1");
+  await expect(told(page, "What you cut")).toContainText("Start again. 0.97 mm too little");
+  await page.getByRole("textbox", { name: "What you cut", exact: true }).focus();
+  await caliper(page, "46.0");
+  await expect(told(page, "What you cut")).toContainText("Stretch 0.1%");
+  await onTo(page, /^Wrap it round the stone.*45\.53/);
+  await caliper(page, "45.90");
+  await expect(told(page, "Its length, before the seam")).toHaveText("Trim 0.37 mm.");
+  await caliperAgain(page, "Its length, before the seam", "45.20");
+  await expect(told(page, "Its length, before the seam")).toContainText("Stretch 0.7%. 0.33 mm short");
+  await expect(page.getByRole("note").filter({ hasText: "The wall is a little short: 45.20." })).toBeVisible();
+  await expect(heading(page)).toContainText("45.53");
+  await onTo(page, /^Cut the plate's blank, 18\.6/);
+  await page.keyboard.press("Escape");
+  await expect(page).toHaveURL(/\/making$/);
+  await expect(page.getByText(/^17 of 32 done|of 32 done/)).toBeVisible();
+  await page.goto(TERN);
+  await expect(heading(page)).toContainText("Cut the plate's blank, 18.6");
+  for (let i = 0; i < 20 && !/^Wrap/.test((await heading(page).textContent()) ?? ""); i++) await page.keyboard.press("b");
+  await expect(heading(page)).toContainText("45.53");
+  await expect(page.getByRole("textbox", { name: "Its length, before the seam", exact: true })).toHaveValue("45.20");
+});
+
+async function caliperAgain(page: Page, asked: string, reading: string): Promise<void> {
+  await page.getByRole("textbox", { name: asked, exact: true }).focus();
+  await caliper(page, reading);
+}
+
+test("what is no reading is said and not taken; checks have keys; a foot switch goes on and back; undo takes the last thing back", async ({
+  page,
+}) => {
+  await page.goto(TERN);
+  await onTo(page, /^Slit the strip/);
+  await page.getByRole("textbox", { name: "How tall it is", exact: true }).fill("three");
+  await page.keyboard.press("Enter");
+  await expect(told(page, "How tall it is")).toContainText('"three" is not a number');
+  await page.getByRole("textbox", { name: "How tall it is", exact: true }).fill("");
+  await page.getByRole("heading", { level: 1 }).click();
+  await page.keyboard.press("1");
+  await expect(page.getByRole("checkbox", { name: "Both edges are parallel" })).toBeChecked();
+  await page.keyboard.press("PageDown");
+  await expect(heading(page)).toContainText("Anneal the strip");
+  await page.keyboard.press("PageUp");
+  await expect(heading(page)).toContainText("Slit the strip");
+  await page.keyboard.press("Control+z");
+  await expect(page.getByText("Undone: a tick", { exact: true })).toBeVisible();
+  await expect(page.getByText("Step 3 of 32")).toBeVisible();
+  await expect(page.getByText("not done yet")).toBeHidden();
+  await page
+    .getByRole("button", { name: /Read caliper/ })
+    .first()
+    .click();
+  await expect(page.getByText("a stand-in").first()).toBeVisible();
+  await expect(page.getByRole("textbox", { name: "How tall it is", exact: true })).toHaveValue(/^3\.\d\d$/);
+});
+
+test("a ring that comes out small: the plan says by how much, cutting a piece in brings the seam again, and it is kept over a reload", async ({
+  page,
+}) => {
+  await page.goto(TERN);
+  await onTo(page, /^Round the hoop up/);
+  await caliper(page, "51.5");
+  await expect(told(page, "The size it reads")).toContainText("Small by 0.80 mm. Anneal and stretch it up.");
+  await expect(page.getByRole("note").filter({ hasText: "The hoop is 0.80 mm small inside, size 51.5." })).toContainText(
+    "1.53 mm of its thickness is left",
+  );
+  await caliperAgain(page, "The size it reads", "50");
+  await expect(told(page, "The size it reads")).toContainText("Cut a piece in, 4.00 mm.");
+  await page.getByRole("heading", { level: 1 }).click();
+  await page.keyboard.press("x");
+  const wrong = page.getByRole("dialog");
+  await expect(wrong).toContainText("cut in 3.14 mm for each 1.00 mm of diameter");
+  await wrong.getByRole("button", { name: "Cut a piece in: the seam comes again" }).click();
+  await expect(heading(page)).toContainText("Solder hoop seam");
+  await page.reload();
+  await expect(heading(page)).toContainText("Solder hoop seam");
+});
+
+test("a piece that is edited in mid-making asks which plan to go by: as it was begun, or the new one from here", async ({ page }) => {
+  await page.goto(TERN);
+  await onTo(page, /^Wrap it round/);
+  await page.goto("/pieces/tern-ring/wall");
+  await field(page, "m1.wall.thickness").fill("0.4");
+  await kept(page);
+  await page.goto(TERN);
+  const asked = page.getByRole("region", { name: "The piece has changed" });
+  await expect(asked).toContainText(
+    "trim to 45.78 mm and close the seam (was: Wrap it round the stone, mark the overlap, trim to 45.53 mm",
+  );
+  await expect(heading(page)).toContainText("45.53");
+  await asked.getByRole("button", { name: "Go on as it was begun" }).click();
+  await expect(asked).toBeHidden();
+  await page.reload();
+  await expect(heading(page)).toContainText("45.53");
+  await expect(asked).toBeHidden();
+  await page.goto("/pieces/tern-ring/wall");
+  await field(page, "m1.wall.thickness").fill("0.5");
+  await kept(page);
+  await page.goto(TERN);
+  await asked.getByRole("button", { name: "Take the new plan from here" }).click();
+  await expect(heading(page)).toContainText("46.09");
+  await page.keyboard.press("b");
+  await page.keyboard.press("b");
+  await expect(heading(page)).toContainText("Cut the strip 46.05 mm long");
+});
+
+test("what lies in the pickle is timed while other steps go on, and told when it is out, in its own piece and in others", async ({
+  page,
+}) => {
+  await page.clock.install();
+  await page.goto(TERN);
+  await onTo(page, /^Try the stone/);
+  const pickle = page.getByRole("timer", { name: "Wall seam in the pickle" });
+  await expect(pickle).toContainText(/7:5\d|8:00/);
+  await page.goto("/pieces/whelk-ring/bench");
+  await expect(page.getByRole("navigation", { name: "Also on the bench" })).toContainText("Tern ringnext: Try the stone");
+  await page.getByRole("link", { name: /Tern ring/ }).click();
+  await page.clock.fastForward("08:10");
+  await expect(pickle).toContainText("Ready: take it out");
+  await pickle.getByRole("button", { name: "It’s out" }).click();
+  await expect(pickle).toBeHidden();
+});
+
+test.describe("on a phone, by touch", () => {
+  const { hasTouch, isMobile } = devices["iPhone 13"];
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch, isMobile });
+
+  test("a whole making, from the tray to the ledger, with a result and a picture", async ({ page }) => {
+    test.setTimeout(90_000);
+    await page.goto(DEMO);
+    await page.getByRole("region", { name: "Tray" }).getByRole("button", { name: "Plover ring", exact: true }).tap();
+    await page.getByRole("link", { name: "At the bench" }).tap();
+    const done = page.getByRole("button", { name: "Done", exact: true });
+    await expect(heading(page)).toContainText("Look the stone over");
+    for (let step = 1; await done.isVisible(); step++) {
+      await expect(page.getByText(new RegExp(`^Step ${step} of|^All steps`))).toBeVisible();
+      if (!(await done.isVisible())) break;
+      if ((await heading(page).textContent())!.startsWith("Cut the hoop's blank")) {
+        await page
+          .getByRole("button", { name: /Read caliper/ })
+          .first()
+          .tap();
+        await page.getByRole("region", { name: "What you cut" }).getByRole("button", { name: "More" }).tap();
+        await page.getByLabel("What you cut: worked by").fill("file");
+      }
+      if ((await heading(page).textContent())!.startsWith("Round the hoop up"))
+        await page.getByRole("textbox", { name: "The size it reads", exact: true }).fill("6");
+      await done.tap();
+    }
+    await expect(heading(page)).toContainText("What came of it?");
+    await page.getByRole("button", { name: "It read 6.00" }).tap();
+    await page.getByLabel("Minutes at the bench").fill("132");
+    await page.getByLabel("What you would tell the next one").fill("first by the phone");
+    await page.getByLabel("Picture of the piece").setInputFiles({ name: "plover.png", mimeType: "image/png", buffer: PICTURE });
+    await expect(page.getByRole("img", { name: "plover.png" })).toBeVisible();
+    await page.reload();
+    await expect(page.getByLabel("Minutes at the bench")).toHaveValue("132");
+    await page.getByRole("button", { name: "Put it in the ledger" }).tap();
+    await expect(page).toHaveURL(/\/ledger$/);
+    await page.getByRole("button", { name: "Plover ring" }).first().tap();
+    const made = page.getByRole("dialog");
+    await expect(made).toContainText("wanted US 6 1/4, came to 6.00; 132 minutes");
+    await expect(made).toContainText("first by the phone");
+    await expect(made.getByRole("img", { name: "plover.png" })).toBeVisible();
+    await expect(made).toContainText("Done, 32 of 32 steps");
+  });
+});
+
+/** One pixel. */
+const PICTURE = Buffer.from("iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==", "base64");
