@@ -27,6 +27,8 @@ async function measureIn(browser: Browser, address: string): Promise<void> {
   await keystrokes(browser, address);
   await draggedPoint(browser, address);
   await manyPieces(browser, address);
+  await measuredValues(browser, address);
+  await manyMakes(browser, address);
 }
 
 const kilobytes = (scripts: readonly Buffer[]) => scripts.reduce((all, body) => all + gzipSync(body).length, 0) / 1000;
@@ -165,6 +167,145 @@ async function fill(page: Page, count: number): Promise<void> {
       }),
     { tern, count },
   );
+}
+
+const READINGS = 60;
+
+/** A value typed at the bench, to the plan that follows it: beside as many frames in which nothing happens. */
+async function measuredValues(browser: Browser, address: string): Promise<void> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(`${address}/pieces/tern-ring/bench`);
+  await page.getByRole("button", { name: /^Done/ }).waitFor();
+  for (let i = 0; i < 6; i++) {
+    await page.getByRole("button", { name: /^Done/ }).click();
+    await page.getByText(`Step ${i + 2} of`).waitFor();
+  }
+  const field = page.getByRole("textbox", { name: "Its length, before the seam", exact: true });
+  const times: number[] = [];
+  for (let i = 0; i < READINGS; i++) {
+    const value = (45 + (i % 30) / 100).toFixed(2);
+    await field.focus();
+    await page.keyboard.insertText(value);
+    times.push(
+      await field.evaluate(
+        (input) =>
+          new Promise<number>((done) => {
+            const start = performance.now();
+            input.dispatchEvent(new KeyboardEvent("keydown", { key: "Enter", bubbles: true }));
+            requestAnimationFrame(() => requestAnimationFrame(() => done(performance.now() - start)));
+          }),
+      ),
+    );
+  }
+  const idle: number[] = [];
+  for (let i = 0; i < READINGS; i++)
+    idle.push(
+      await page.evaluate(
+        () =>
+          new Promise<number>((done) =>
+            ((start) => requestAnimationFrame(() => requestAnimationFrame(() => done(performance.now() - start))))(performance.now()),
+          ),
+      ),
+    );
+  row(
+    "a measured value to the plan that follows, 95 of 100",
+    share(times, 0.95),
+    "ms",
+    `two frames of nothing ${share(idle, 0.5).toFixed(0)}; target under 50`,
+  );
+  await page.close();
+}
+
+/** Puts so many makings of the year's into the browser's own database, each a little later. */
+async function fillMakes(page: Page, count: number): Promise<void> {
+  await page.evaluate(
+    (count) =>
+      new Promise<void>((done, failed) => {
+        const opening = indexedDB.open("hoop-ledger");
+        opening.onerror = () => failed(new Error("no database"));
+        opening.onsuccess = () => {
+          const db = opening.result;
+          const write = db.transaction("makes", "readwrite");
+          const makes = write.objectStore("makes");
+          const reading = makes.getAll();
+          reading.onsuccess = () => {
+            const known = reading.result as { id: string; make: { id: string; started: string } }[];
+            for (let i = 0; i < count; i++) {
+              const { make, ...rest } = known[i % known.length]!;
+              const id = `many-${i}`;
+              const started = new Date(Date.UTC(2020, 0, 1) + i * 3_600_000).toISOString();
+              makes.put({ ...rest, id, make: { ...make, id, started } });
+            }
+          };
+          write.oncomplete = () => (db.close(), done());
+          write.onerror = () => failed(new Error("not written"));
+        };
+      }),
+    count,
+  );
+}
+
+async function manyMakes(browser: Browser, address: string): Promise<void> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(address);
+  await page.getByText("Made 21 Nov").waitFor();
+  await fillMakes(page, MANY);
+  await page.addInitScript(() => {
+    new MutationObserver((_, observer) => {
+      const stands = document.querySelector("main");
+      if (stands && performance.getEntriesByName("page stands").length === 0) performance.mark("page stands");
+      if (!document.querySelector('[role="rowgroup"] [role="row"]')) return;
+      observer.disconnect();
+      performance.mark("first lines");
+    }).observe(document, { childList: true, subtree: true });
+  });
+  const [stood, opened]: [number[], number[]] = [[], []];
+  for (let i = 0; i < 7; i++) {
+    await page.goto(`${address}/ledger`);
+    await page.locator('[role="rowgroup"] [role="row"]').first().waitFor();
+    const at = (name: string) => page.evaluate((of) => performance.getEntriesByName(of)[0]!.startTime, name);
+    stood.push(await at("page stands"));
+    opened.push(await at("first lines"));
+  }
+  const beside = opened.map((each, i) => each - stood[i]!);
+  row(
+    `ledger of ${MANY} makes, to first rows`,
+    share(opened, 0.5),
+    "ms",
+    `${share(beside, 0.5).toFixed(0)} beside the page's own start; target under 200`,
+  );
+  await page.getByText(`${MANY + 24} makes`).waitFor({ timeout: 60_000 });
+  const search = page.getByRole("searchbox");
+  await search.focus();
+  const keys: number[] = [];
+  for (const key of "slate corners slate corner") {
+    const before = await page.evaluate(() => new Promise<number>((done) => requestAnimationFrame(() => done(performance.now()))));
+    await page.keyboard.press(key === " " ? "Space" : key);
+    await painted(page);
+    keys.push((await page.evaluate(() => performance.now())) - before);
+  }
+  const idle: number[] = [];
+  for (let i = 0; i < 26; i++) {
+    const before = await page.evaluate(() => new Promise<number>((done) => requestAnimationFrame(() => done(performance.now()))));
+    await painted(page);
+    idle.push((await page.evaluate(() => performance.now())) - before);
+  }
+  row("searching them, a key more than nothing, median", share(keys, 0.5) - share(idle, 0.5), "ms", "target under 16");
+  await search.fill("");
+  await page.waitForTimeout(300);
+  const frames = await page.evaluate(async () => {
+    const frames: number[] = [];
+    let last = performance.now();
+    for (let i = 0; i < 120; i++) {
+      window.scrollBy(0, 400);
+      const now = await new Promise<number>((done) => requestAnimationFrame(done));
+      frames.push(now - last);
+      last = now;
+    }
+    return frames;
+  });
+  row("scrolling them, a frame, 95 of 100", share(frames, 0.95), "ms", "");
+  await page.close();
 }
 
 async function manyPieces(browser: Browser, address: string): Promise<void> {

@@ -13,6 +13,7 @@ import { demoPiece } from "@demo/pieces";
 import { type Point, outward } from "@/core/geometry/outline";
 import { offsetPolygon, polygonLength, thinned } from "@/core/geometry/polygon";
 import { type OutlineShape, outlineOfShape } from "@/core/stone/shapes/shapes";
+import { replay } from "./replay";
 import { median, row } from "./measure";
 
 const tern = demoPiece("tern-ring");
@@ -122,3 +123,9 @@ for (const [strips, tubes, target] of [
   const ms = median(() => bestHeats(assembly, wishes), 7);
   row(`best heats, ${assembly.joints.length} joints`, ms, "ms", `${(ms / planning).toFixed(1)} Tern plans; target under ${target}`);
 }
+
+const [makers, seed] = [200, 20261126];
+const { shipped, own } = replay(tern, makers, seed);
+console.log(
+  `${makers} simulated makers after 9 makes (seed ${seed}): size off by ${own.toFixed(3)} mm with their own figure, ${shipped.toFixed(3)} with the shipped: ${(own / shipped).toFixed(2)} of it`,
+);

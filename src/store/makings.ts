@@ -118,6 +118,12 @@ export function makingsOn({ keeper, store, write, noteUnreadable }: TrayBase) {
 
   return {
     readMakes,
+
+    /** All of them, where they are not known yet. */
+    readRestOfMakes: async (): Promise<void> => {
+      if (!get().areMakesWhole) await readMakes();
+    },
+
     readNewestMakes,
     readMakesOf,
     making,

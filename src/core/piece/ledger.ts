@@ -68,10 +68,17 @@ function hoopLost(piece: Piece, cut: number, inside: number): number | null {
 
 /** What all makings teach, by kind and method, in the order they are first met. */
 export function learnedFrom(makes: readonly Make[]): Learned[] {
+  return learnedBy(makes.flatMap(observationsOf));
+}
+
+/** The same of what makings have shown. */
+export function learnedBy(observations: readonly Observation[]): Learned[] {
   const groups = new Map<string, Observation[]>();
-  for (const each of makes.flatMap(observationsOf)) {
+  for (const each of observations) {
     const key = JSON.stringify([each.kind, each.method]);
-    groups.set(key, [...(groups.get(key) ?? []), each]);
+    const known = groups.get(key);
+    if (known) known.push(each);
+    else groups.set(key, [each]);
   }
   return [...groups.values()].map((observed) => {
     const { kind, method } = observed[0]!;

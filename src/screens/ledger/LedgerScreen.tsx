@@ -1,11 +1,12 @@
 "use client";
 
 import { scaleLinear } from "d3";
-import { Suspense, lazy, useDeferredValue, useEffect, useMemo, useRef, useState } from "react";
-import { type Learned, learnedFrom } from "@/core/piece/ledger";
+import { Suspense, lazy, useDeferredValue, useMemo, useRef, useState } from "react";
+import { type Learned, learnedBy } from "@/core/piece/ledger";
 import { FindButton } from "@/ui/Find";
 import { NavBar } from "@/ui/NavBar";
 import { UnitSwitch } from "@/ui/UnitSwitch";
+import { useWhenIdle } from "@/ui/idle";
 import { useKeys } from "@/ui/keys";
 import { useOpening } from "@/ui/opening";
 import { saveFile } from "@/ui/save-file";
@@ -42,9 +43,7 @@ export function LedgerScreen() {
   const isWhole = useTrayState((state) => state.areMakesWhole);
   const bench = useTrayState((state) => state.bench);
   useTitle("Ledger");
-  useEffect(() => {
-    if (!isWhole) void tray.readMakes();
-  }, [tray, isWhole]);
+  useWhenIdle(tray.readRestOfMakes);
   const [asked, ask] = useState(NOTHING_ASKED);
   const [opened, open] = useState<string | null>(null);
   const [loss, chooseLoss] = useState<string | null>(null);
@@ -52,7 +51,7 @@ export function LedgerScreen() {
   const entries = useMemo(() => all.map(entryOf), [all]);
   const later = useDeferredValue(asked);
   const shown = useMemo(() => askedFor(entries, later), [entries, later]);
-  const learned = useMemo(() => learnedFrom(all).filter(({ observed }) => observed.length > 0), [all]);
+  const learned = useMemo(() => learnedBy(entries.flatMap(({ observed }) => observed)), [entries]);
   const chosen = learned.find((each) => keyOf(each) === loss) ?? usual(learned);
   const outliers = useMemo(() => new Set(chosen?.outliers.map((i) => chosen.observed[i]!.make)), [chosen]);
   const [ref, { width }] = useSize(1280, 600);

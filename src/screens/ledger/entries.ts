@@ -19,6 +19,7 @@ export interface Entry {
   readonly minutes: number | null;
   /** What it shows of each loss, the first of each kind. */
   readonly lost: Partial<Readonly<Record<LossKind, Observation>>>;
+  readonly observed: readonly Observation[];
   /** What it is searched in, in small letters. */
   readonly text: string;
 }
@@ -46,7 +47,8 @@ function read(make: Make): Entry {
   const stones = [...new Set(mounts.map(({ stone }) => stone.material?.name ?? stone.name ?? SHAPE_NAMES[stone.outline.shape]))];
   const note = make.result?.words ?? make.notes;
   const lost: Partial<Record<LossKind, Observation>> = {};
-  for (const each of observationsOf(make)) lost[each.kind] ??= each;
+  const observed = observationsOf(make);
+  for (const each of observed) lost[each.kind] ??= each;
   return {
     make,
     piece,
@@ -58,6 +60,7 @@ function read(make: Make): Entry {
     reached: reachedOf(make, piece),
     minutes: make.result?.minutes ?? null,
     lost,
+    observed,
     text: [piece.name, ...stones, ...mounts.map(({ stone }) => stone.name ?? ""), note, make.notes, piece.notes ?? ""]
       .join(" ")
       .toLowerCase(),
