@@ -5,8 +5,8 @@ import { EMPTY, field, figure, kept, quiet } from "./places";
 const { hasTouch, isMobile } = devices["iPhone 13"];
 test.use({ viewport: { width: 390, height: 844 }, hasTouch, isMobile });
 
-const STAGES = ["stone", "wall", "plate", "hoop", "heats", "making", "card"] as const;
-const PLACES = ["/", "/my-bench", ...STAGES.map((stage) => `/pieces/thrift-ring/${stage}`), EMPTY];
+const STAGES = ["stone", "wall", "plate", "hoop", "heats", "making", "card", "bench"] as const;
+const PLACES = ["/", "/my-bench", "/ledger", "/cards?pieces=tern-ring", ...STAGES.map((stage) => `/pieces/thrift-ring/${stage}`), EMPTY];
 
 test("on a phone and a tablet nothing is wider than the screen, smaller than a fingertip, or seriously against a reader", async ({
   page,

@@ -10,7 +10,6 @@ import { type Plan } from "@/core/piece/plan";
 import { sizePiece } from "@/core/piece/size-piece";
 import { type MakeEdit, ticking } from "@/store/make-edits";
 import { underWay } from "@/store/tray-state";
-import { useDoubt } from "@/ui/doubt";
 import { FaultList } from "@/ui/FaultList";
 import { type Keys, useKeys } from "@/ui/keys";
 import { useNotices } from "@/ui/notices";
@@ -21,15 +20,16 @@ import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { useAwake } from "@/ui/useAwake";
 import { useNow } from "@/ui/useNow";
 import { clockText } from "@/words/dates";
-import { capital, namesIn } from "@/words/names";
-import { sayRemedy } from "@/words/remedies";
-import { CAUTIONS, CAUTIONS_DEFER, CHECKS, STAGE_TITLES, sayStep } from "@/words/steps";
+import { namesIn } from "@/words/names";
+import { CHECKS } from "@/words/steps";
 import { useUndoMaking } from "../piece/undo";
 import { BenchReading } from "./BenchReading";
 import { OtherPieces, WaitRow } from "./BenchTop";
 import { Changed } from "./Changed";
+import { LastTime } from "./LastTime";
 import { Result } from "./Result";
-import { Big, Strip } from "./StepParts";
+import { StepBody } from "./StepBody";
+import { Strip } from "./StepParts";
 import { useOthers } from "./others";
 import { outOf, waitingIn } from "./timers";
 import { WentWrong } from "./WentWrong";
@@ -73,7 +73,6 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
   const units = useUnits();
   const bench = useTrayState((state) => state.bench);
   const piece = useSessionState((state) => state.piece);
-  const doubtOf = useDoubt();
   const now = useNow();
   useAwake();
   const [asked, look] = useState<string | null>(null);
@@ -154,9 +153,6 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
     say(isTaken ? "Taken, and written down." : "Written down.");
   };
   const others = useOthers(piece.id);
-  const title = shown ? sayStep(shown, told, units, doubtOf) : null;
-  const figure = shown?.target ? told.figures[shown.target] : undefined;
-  const big = shown?.target && figure?.unit === "mm" && !doubtOf(shown.target) ? { key: shown.target, figure } : null;
   const remedies =
     step === null ? [] : plan.remedies.filter(({ figure: of }) => step.reads.some((each) => each.figure === of) || step.target === of);
   return (
@@ -188,62 +184,16 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
               />
             ))}
             <OtherPieces others={others} now={now} />
+            {at === 0 && <LastTime piece={piece.id} />}
           </div>
-          {shown && title ? (
-            <div aria-live="polite">
-              <p className="text-[15px] text-night-soft lg:text-[18px]">
-                {STAGE_TITLES[shown.stage]}
-                {doneAt !== undefined && (
-                  <>
-                    {" "}
-                    · <span className="text-night-ok">done {clockText(doneAt)}</span>{" "}
-                    <button
-                      type="button"
-                      className="ml-2 min-h-[44px] underline"
-                      onClick={() => void keep(ticking(make, shown.id, false, ""))}
-                    >
-                      not done yet
-                    </button>
-                  </>
-                )}
-              </p>
-              <h1 className="mt-1 max-w-[720px] text-[26px] leading-[1.08] font-bold tracking-[-0.015em] [font-stretch:95%] lg:text-[44px]">
-                {title.title}
-              </h1>
-              {big && (
-                <Big
-                  figureKey={big.key}
-                  mm={big.figure.value}
-                  units={units}
-                  isMeasured={big.figure.terms.some(({ from }) => from === "measured")}
-                />
-              )}
-              {title.detail && (
-                <p className="mt-3 max-w-[680px] text-[16.5px] leading-[1.35] text-[#cdd5d6] lg:text-[20px]">{title.detail}</p>
-              )}
-              {remedies.map((remedy) => {
-                const { what, advice } = sayRemedy(remedy, units);
-                return (
-                  <p key={remedy.code} role="note" className="mt-3 max-w-[680px] text-[17px] leading-snug text-night-warn lg:text-[20px]">
-                    <b>{what}</b> {advice}
-                  </p>
-                );
-              })}
-              {shown.cautions.length > 0 && (
-                <div
-                  role="note"
-                  aria-label="Cautions"
-                  className="mt-4 max-w-[680px] rounded-[8px] bg-[#2b2317] px-3.5 py-2.5 text-[15px] leading-[1.4] text-[#f5d9ad]"
-                >
-                  {shown.cautions.map((caution) => (
-                    <p key={caution}>
-                      <b>◆ {capital(CAUTIONS[caution].name)}.</b> {CAUTIONS[caution].text}
-                    </p>
-                  ))}
-                  <p className="text-[14px]">{CAUTIONS_DEFER}</p>
-                </div>
-              )}
-            </div>
+          {shown ? (
+            <StepBody
+              step={shown}
+              plan={told}
+              remedies={remedies}
+              doneAt={doneAt}
+              onUntick={() => void keep(ticking(make, shown.id, false, ""))}
+            />
           ) : (
             <h1 className="text-[30px] font-bold lg:text-[44px]">All steps are done. What came of it?</h1>
           )}

@@ -18,7 +18,7 @@ import { ReadingField } from "./ReadingField";
 import { useMethods } from "./methods";
 
 /** How far a usual maker's work lies from what was wanted (mm), and the caliper's last digit. */
-const STAND_IN = { scatter: 0.12, step: 0.01 } as const;
+const STAND_IN = { scatter: 0.12, ofStock: 0.01, step: 0.01 } as const;
 
 interface Props {
   readonly asked: AskedReading;
@@ -57,15 +57,14 @@ export function BenchReading({ asked, make, isFirst, onEdit, onDone, onLeave, ke
   const how = method ?? last?.method ?? known[0] ?? "";
   const count = measured.filter((each) => each.figure === figure).length;
   const wanted = scale?.wanted ?? before.contribution.parts.find(({ mount }) => mount === asked.mount)?.thickness ?? 1;
+  const isSize = asked.kind === "size";
   const instrument = useMemo(
     () =>
-      standIn("caliper", "Caliper", {
+      standIn(isSize ? "mandrel" : "caliper", isSize ? "Mandrel" : "Caliper", {
         ...STAND_IN,
-        wanted,
-        scatter: scale ? STAND_IN.scatter : 0.01,
-        seed: `${make.id} ${figure} ${count}`,
+        ...{ wanted, scatter: scale ? STAND_IN.scatter : STAND_IN.ofStock, seed: `${make.id} ${figure} ${count}` },
       }),
-    [wanted, scale, make.id, figure, count],
+    [isSize, wanted, scale, make.id, figure, count],
   );
   useKeys(isFirst ? { c: () => instrument.press() } : NO_KEYS);
   const take = (value: number, by: Measured["by"], inPlaceOf: number | null): string | null => {

@@ -1,8 +1,9 @@
 "use client";
 
 import { Camera, X } from "lucide-react";
-import { type ReactNode, useId, useRef, useState } from "react";
-import { type Make } from "@/core/piece/make";
+import { type ReactNode, useEffect, useId, useMemo, useRef, useState } from "react";
+import { type Make, type Measured } from "@/core/piece/make";
+import { standIn } from "@/ui/instruments";
 import { useNotices } from "@/ui/notices";
 import { smallJpeg } from "@/ui/small-jpeg";
 import { useTray } from "@/ui/tray";
@@ -16,11 +17,13 @@ interface Props {
   readonly size: string;
   /** What the hoop's size is called; null where there is none. */
   readonly system: string | null;
+  /** What its metal should weigh, in g. */
+  readonly weight: number;
   readonly onFinish: () => void;
 }
 
 /** What came of a making: the size it reached, minutes, words and pictures. Everything is kept as it is typed. */
-export function Finish({ make, size, system, onFinish }: Props) {
+export function Finish({ make, size, system, weight, onFinish }: Props) {
   const tray = useTray();
   const { warn } = useNotices();
   const { result = {}, photos = [] } = make;
@@ -49,6 +52,7 @@ export function Finish({ make, size, system, onFinish }: Props) {
           )}
         </Field>
       )}
+      <Weight make={make} planned={weight} />
       <Minutes make={make} onSet={(minutes) => set({ minutes }, "minutes")} />
       <Field
         label="What you would tell the next one"
@@ -100,6 +104,56 @@ export function Finish({ make, size, system, onFinish }: Props) {
       </button>
     </section>
   );
+}
+
+const MASS = "piece.mass";
+/** How far a usual maker's piece weighs from its plan, as a share of it, and the scale's last digit (g). */
+const SCALE = { scatter: 0.03, step: 0.01 } as const;
+
+/** What it weighs, typed or sent by the scale, beside what it should. */
+function Weight({ make, planned }: { readonly make: Make; readonly planned: number }) {
+  const tray = useTray();
+  const [text, setText] = useState<string | null>(null);
+  const last = make.measured.findLast(({ figure }) => figure === MASS);
+  const scale = useMemo(
+    () => standIn("scale", "Scale", { ...SCALE, wanted: planned, scatter: SCALE.scatter * planned, seed: `${make.id} ${MASS}` }),
+    [make.id, planned],
+  );
+  const take = (value: number, by: Measured["by"]) =>
+    void tray.editMake(make, {
+      ...(last && { drop: { measured: [last] } }),
+      put: { measured: [{ figure: MASS, value, at: new Date().toISOString(), by }] },
+    });
+  const hear = useRef<(grams: number) => void>(() => undefined);
+  useEffect(() => {
+    hear.current = (grams) => {
+      setText(null);
+      take(grams, scale.by);
+    };
+  });
+  useEffect(() => scale.onReading((grams) => hear.current(grams)), [scale]);
+  const typed = text ?? (last ? last.value.toFixed(2) : "");
+  return (
+    <Field
+      label={`What its metal weighs, in g; planned ${planned.toFixed(2)}`}
+      value={typed}
+      problem={typed === "" || readWeight(typed) !== null ? null : `"${typed}" is no weight: type grams, as 3.8`}
+      onChange={(next) => {
+        setText(next);
+        const value = readWeight(next);
+        if (value !== null) take(value, "typed");
+      }}
+    >
+      <button type="button" className="night-btn !min-h-[46px] !text-[16px]" onClick={() => scale.press()}>
+        Read scale <small className="text-[14px] text-night-soft">a stand-in</small>
+      </button>
+    </Field>
+  );
+}
+
+function readWeight(text: string): number | null {
+  const value = Number(text.replace(",", "."));
+  return text.trim() !== "" && Number.isFinite(value) && value > 0 && value < 100_000 ? value : null;
 }
 
 function Minutes({ make, onSet }: { readonly make: Make; readonly onSet: (minutes: number | null) => void }) {

@@ -89,8 +89,9 @@ export function ReadingField({ asked, last, scale, units, system, mandrel, instr
   const hear = useRef<(value: number) => void>(() => undefined);
   useEffect(() => {
     hear.current = (value) => {
-      readInSizes(false);
-      setText(readingText(value, units));
+      const isSize = inSizes && system !== null && system !== "mandrel";
+      if (!isSize) readInSizes(false);
+      setText(isSize ? (sizeText(system, value) ?? "") : readingText(value, units));
       take(value, instrument!.by);
     };
   });

@@ -1,6 +1,7 @@
 "use client";
 
 import { sizeText } from "@/core/hoop/sizes";
+import { figureOf } from "@/core/measure/figure";
 import { type Make } from "@/core/piece/make";
 import { type Plan, hoopIn } from "@/core/piece/plan";
 import { SYSTEM_NAMES } from "@/words/names";
@@ -12,5 +13,13 @@ export function Result({ make, plan, onFinish }: { readonly make: Make; readonly
   const inside = make.measured.findLast(({ figure }) => figure === "hoop.insideDiameter")?.value;
   const system = hoop && hoop.asked.system !== "mandrel" ? hoop.asked.system : null;
   const size = inside === undefined || !hoop || !system ? "" : (sizeText(system, inside - hoop.wideBand.value) ?? "");
-  return <Finish make={make} size={size} system={hoop ? SYSTEM_NAMES[hoop.asked.system] : null} onFinish={onFinish} />;
+  return (
+    <Finish
+      make={make}
+      size={size}
+      system={hoop ? SYSTEM_NAMES[hoop.asked.system] : null}
+      weight={figureOf(plan.figures, "piece.mass").value}
+      onFinish={onFinish}
+    />
+  );
 }

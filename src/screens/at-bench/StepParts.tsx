@@ -15,7 +15,7 @@ interface BigProps {
 /** The one figure that a step is about. */
 export function Big({ figureKey, mm, units, isMeasured }: BigProps) {
   return (
-    <p className="mt-1 text-[92px] leading-[0.98] font-[740] tracking-[-0.04em] text-glow [font-stretch:88%] lg:mt-4 lg:text-[128px]">
+    <p className="mt-1 text-[92px] leading-[0.98] md:text-[112px] font-[740] tracking-[-0.04em] text-glow [font-stretch:88%] lg:mt-4 lg:text-[128px]">
       {showLength(mm, roundingOf(figureKey), units)}
       <span className="ml-2 text-[28px] font-normal tracking-normal text-night-soft lg:text-[38px]">
         {lengthUnit(units)}

@@ -36,10 +36,7 @@ interface Props {
 export function LedgerRows({ entries, learned, outliers, x, chart, isWide, isByDate, units, onOpen }: Props) {
   const list = useRef<HTMLDivElement>(null);
   const [top, setTop] = useState(0);
-  useLayoutEffect(
-    () => setTop(list.current?.getBoundingClientRect().top ? list.current.getBoundingClientRect().top + window.scrollY : 0),
-    [isWide],
-  );
+  useLayoutEffect(() => setTop(list.current!.getBoundingClientRect().top + window.scrollY), [isWide]);
   const rows = useWindowVirtualizer({
     count: entries.length,
     estimateSize: () => (isWide ? ROW.wide : ROW.narrow),
@@ -48,7 +45,7 @@ export function LedgerRows({ entries, learned, outliers, x, chart, isWide, isByD
     getItemKey: (i) => entries[i]!.make.id,
   });
   return (
-    <div ref={list} role="rowgroup" className="relative" style={{ height: rows.getTotalSize() }}>
+    <div ref={list} role="rowgroup" className="relative" style={{ height: entries.length * (isWide ? ROW.wide : ROW.narrow) }}>
       {rows.getVirtualItems().map(({ index, key, start }) => (
         <div
           key={key}
@@ -133,7 +130,7 @@ const Line = memo(
           </span>
           <span role="cell" className="min-w-0">
             {name}
-            <small className="-mt-2 block truncate text-[12px] text-soft">{note || metals.join(", ")}</small>
+            <small className="block truncate max-lg:-mt-2 text-[12px] text-soft">{note || metals.join(", ")}</small>
           </span>
           <span role="cell" className="text-right leading-tight">
             {wanted && <span className="block text-[12px] text-soft">{wanted}</span>}

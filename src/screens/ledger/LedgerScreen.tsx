@@ -70,18 +70,19 @@ export function LedgerScreen() {
   const set = (change: Partial<Asked>) => ask((before) => ({ ...before, ...change }));
   const sortBy = (sort: SortKey) => set({ sort, isDown: asked.sort === sort ? !asked.isDown : sort !== "name" });
   const entry = opened === null ? undefined : entries.find(({ make }) => make.id === opened);
-  const head = (sort: SortKey, name: string) => (
+  const head = (sort: SortKey, name: string, under = "") => (
     <button
       type="button"
       onClick={() => sortBy(sort)}
       aria-pressed={asked.sort === sort}
       className={asked.sort === sort ? "font-[640] text-ink" : "hover:underline"}
     >
-      {name} {asked.sort === sort ? (asked.isDown ? "↓" : "↑") : ""}
+      {name} {under && <span className="block">{under}</span>}
+      {asked.sort === sort ? (asked.isDown ? "↓" : "↑") : ""}
     </button>
   );
   return (
-    <main className="flex min-h-dvh flex-col">
+    <main className="flex min-h-dvh flex-col overflow-x-clip">
       <NavBar>
         <span className="text-[12.5px] text-soft max-lg:w-full">
           {bench.name && `${bench.name}, `}
@@ -153,10 +154,16 @@ export function LedgerScreen() {
           </div>
         )}
       </div>
-      <div ref={ref} role="table" aria-label="Makings" aria-rowcount={shown.length} className="relative min-w-0 flex-1 bg-sheet">
+      <div
+        ref={ref}
+        role="table"
+        aria-label="Makings"
+        aria-rowcount={shown.length}
+        className="relative min-w-0 flex-1 overflow-x-clip bg-sheet"
+      >
         {all.length === 0 && <Empty isWhole={isWhole} />}
         {all.length > 0 && (
-          <div role="row" className="sticky top-0 z-10 flex items-end border-b border-[#8a9596] bg-sheet">
+          <div role={isWide ? "row" : undefined} className="sticky top-0 z-10 flex items-end border-b border-[#8a9596] bg-sheet">
             {isWide && (
               <div
                 className={`grid min-w-0 flex-1 items-end pb-1.5 pl-[18px] text-[12px] leading-tight text-soft ${COLUMNS} [&>*:nth-child(n+6)]:text-right`}
@@ -170,14 +177,14 @@ export function LedgerScreen() {
                 <span role="columnheader">Metal</span>
                 <span role="columnheader">Wanted</span>
                 <span role="columnheader">Reached</span>
-                <span role="columnheader">{head("strip", "Strip lost")}</span>
+                <span role="columnheader">{head("strip", "Strip", "lost")}</span>
                 <span role="columnheader">{head("minutes", "Minutes")}</span>
                 <span role="columnheader" className="pr-1.5">
-                  {head("hoop", "Hoop lost")}
+                  {head("hoop", "Hoop", "lost")}
                 </span>
               </div>
             )}
-            <div style={{ width: chart }} className={isWide ? "shrink-0" : "px-3.5"}>
+            <div role={isWide ? "columnheader" : undefined} style={{ width: chart }} className={isWide ? "shrink-0" : "px-3.5"}>
               {chosen ? <LossRule learned={chosen} x={x} width={chart} units={units} /> : <div style={{ height: RULE_TALL }} />}
             </div>
           </div>
@@ -188,17 +195,20 @@ export function LedgerScreen() {
               <LossLines learned={chosen} x={x} />
             </div>
           )}
-          <LedgerRows
-            entries={shown}
-            learned={chosen}
-            outliers={outliers}
-            x={x}
-            chart={chart}
-            isWide={isWide}
-            isByDate={later.sort === "date"}
-            units={units}
-            onOpen={open}
-          />
+          {all.length > 0 && (
+            <LedgerRows
+              key={String(isWide)}
+              entries={shown}
+              learned={chosen}
+              outliers={outliers}
+              x={x}
+              chart={chart}
+              isWide={isWide}
+              isByDate={later.sort === "date"}
+              units={units}
+              onOpen={open}
+            />
+          )}
         </div>
         {all.length > 0 && shown.length === 0 && <p className="px-[18px] py-6 text-soft">No making is like that.</p>}
         {!isWhole && all.length > 0 && <p className="px-[18px] py-2 text-[12.5px] text-soft">Reading the rest of your makings</p>}

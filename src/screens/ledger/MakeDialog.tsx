@@ -2,6 +2,7 @@
 
 import Link from "next/link";
 import { useRouter } from "next/navigation";
+import { type Step } from "@/core/making/step";
 import { type Make, isUnderWay, pieceNow } from "@/core/piece/make";
 import { KeepError } from "@/store/keeper";
 import { Dialog, DialogActions } from "@/ui/Dialog";
@@ -10,11 +11,11 @@ import { usePlanned } from "@/ui/planner";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { clockText, fullDayText } from "@/words/dates";
 import { FIGURE_NAMES } from "@/words/figures";
-import { READ_BY, mishapName } from "@/words/making";
+import { ASKED, READ_BY, mishapName } from "@/words/making";
 import { counted } from "@/words/names";
-import { figureText, sayStep } from "@/words/steps";
+import { STAGE_TITLES, figureText, sayStep } from "@/words/steps";
 import { TROUBLE_WORDS } from "@/words/trouble";
-import { withUnit } from "@/words/show";
+import { showFigureValue, withUnit } from "@/words/show";
 import { type Entry } from "./entries";
 
 /** A making as it was: what was wanted, read, done, and what came of it. */
@@ -72,7 +73,8 @@ export function MakeDialog({ entry, onClose }: { readonly entry: Entry; readonly
               const wanted = planned?.ok ? planned.plan.figures[figure] : undefined;
               return (
                 <li key={`${figure} ${at}`} className="border-t border-hair py-1">
-                  {nameOf(figure)}: <b>{withUnit(value, "measured", units)}</b>
+                  {nameOf(figure, planned?.ok ? planned.plan.steps : [])}:{" "}
+                  <b>{wanted ? showFigureValue(value, wanted.unit, units) : withUnit(value, "measured", units)}</b>
                   <span className="text-soft">
                     {wanted && `, planned ${figureText(figure, wanted, units)}`}, {READ_BY[by]}
                     {method && `, ${method}`}
@@ -145,7 +147,10 @@ function Photos({ make: { photos = [] } }: { readonly make: Make }) {
   );
 }
 
-/** What a figure is called, whatever setting it is of. */
-function nameOf(key: string): string {
-  return FIGURE_NAMES.find((each) => key === each.key || key.endsWith(`.${each.key}`))?.name ?? key;
+/** What was read is called by the figure it is of, else by the step that asks for it. */
+function nameOf(key: string, steps: readonly Step[]): string {
+  const asking = steps.find(({ reads }) => reads.some(({ figure }) => figure === key));
+  const read = asking?.reads.find(({ figure }) => figure === key);
+  const known = FIGURE_NAMES.find((each) => key === each.key || (read?.mount && key === `${read.mount}.${each.key}`));
+  return known?.name ?? (asking && read ? `${STAGE_TITLES[asking.stage]}, ${ASKED[read.kind].toLowerCase()}` : key);
 }

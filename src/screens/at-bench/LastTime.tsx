@@ -1,0 +1,32 @@
+"use client";
+
+import { useMemo } from "react";
+import { learnedFrom } from "@/core/piece/ledger";
+import { useTrayState, useUnits } from "@/ui/tray";
+import { dayText } from "@/words/dates";
+import { CUT_NAMES } from "@/words/ledger";
+import { mishapName } from "@/words/making";
+import { withUnit } from "@/words/show";
+
+/** What the last making of this piece taught: what it came to, what was said, what came off and what went wrong. */
+export function LastTime({ piece }: { readonly piece: string }) {
+  const units = useUnits();
+  const last = useTrayState(({ makes }) => makes[piece]?.find(({ finished }) => finished !== null));
+  const lost = useMemo(() => (last ? learnedFrom([last]).flatMap(({ observed }) => observed) : []), [last]);
+  if (!last) return null;
+  const told = [
+    ...(last.result?.size ? [`came to ${last.result.size}`] : []),
+    ...lost.map(({ kind, value }) => `${withUnit(value, "measured", units)} came off the ${CUT_NAMES[kind]}`),
+    ...last.remedies.map(({ code }) => mishapName(code).toLowerCase()),
+  ];
+  return (
+    <aside
+      aria-label="Last time"
+      className="rounded-[8px] border border-night-line px-3.5 py-2 text-[15px] leading-snug text-night-soft lg:text-[16px]"
+    >
+      <b className="text-night-ink">Last time, {dayText(last.finished ?? last.started)}.</b>{" "}
+      {last.result?.words && <>“{last.result.words}” </>}
+      {told.length > 0 && `${told.join("; ")}.`}
+    </aside>
+  );
+}

@@ -1,0 +1,80 @@
+"use client";
+
+import { type Step } from "@/core/making/step";
+import { type Remedy } from "@/core/piece/remedies";
+import { useDoubt } from "@/ui/doubt";
+import { useUnits } from "@/ui/tray";
+import { clockText } from "@/words/dates";
+import { capital } from "@/words/names";
+import { sayRemedy } from "@/words/remedies";
+import { CAUTIONS, CAUTIONS_DEFER, STAGE_TITLES, sayStep } from "@/words/steps";
+import { Big } from "./StepParts";
+
+interface Props {
+  readonly step: Step;
+  readonly plan: Parameters<typeof sayStep>[1];
+  /** What the plan says to do about what was read at it. */
+  readonly remedies: readonly Remedy[];
+  /** When it was done; undefined where it is not. */
+  readonly doneAt: string | undefined;
+  readonly onUntick: () => void;
+}
+
+/** What is done in a step: its words, its one figure, what was read of it, and what can hurt. */
+export function StepBody({ step, plan, remedies, doneAt, onUntick }: Props) {
+  const units = useUnits();
+  const doubtOf = useDoubt();
+  const { title, detail } = sayStep(step, plan, units, doubtOf);
+  const figure = step.target === null ? undefined : plan.figures[step.target];
+  const big = step.target !== null && figure?.unit === "mm" && !doubtOf(step.target) ? { key: step.target, figure } : null;
+  return (
+    <div aria-live="polite">
+      <p className="text-[15px] text-night-soft lg:text-[18px]">
+        {STAGE_TITLES[step.stage]}
+        {doneAt !== undefined && (
+          <>
+            {" "}
+            · <span className="text-night-ok">done {clockText(doneAt)}</span>{" "}
+            <button type="button" className="ml-2 min-h-[44px] underline" onClick={onUntick}>
+              not done yet
+            </button>
+          </>
+        )}
+      </p>
+      <h1 className="mt-1 max-w-[720px] text-[26px] leading-[1.08] md:text-[36px] font-bold tracking-[-0.015em] [font-stretch:95%] lg:text-[44px]">
+        {title}
+      </h1>
+      {big && (
+        <Big
+          figureKey={big.key}
+          mm={big.figure.value}
+          units={units}
+          isMeasured={big.figure.terms.some(({ from }) => from === "measured")}
+        />
+      )}
+      {detail && <p className="mt-3 max-w-[680px] text-[16.5px] leading-[1.35] text-[#cdd5d6] lg:text-[20px]">{detail}</p>}
+      {remedies.map((remedy) => {
+        const { what, advice } = sayRemedy(remedy, units);
+        return (
+          <p key={remedy.code} role="note" className="mt-3 max-w-[680px] text-[17px] leading-snug text-night-warn lg:text-[20px]">
+            <b>{what}</b> {advice}
+          </p>
+        );
+      })}
+      {step.cautions.length > 0 && (
+        <div
+          role="note"
+          aria-label="Cautions"
+          className="mt-4 max-w-[680px] rounded-[8px] bg-[#2b2317] px-3.5 py-2.5 text-[15px] leading-[1.4] text-[#f5d9ad]"
+        >
+          {step.cautions.map((caution) => (
+            <p key={caution}>
+              <b>◆ {capital(CAUTIONS[caution].name)}.</b> {CAUTIONS[caution].text}
+            </p>
+          ))}
+          <p className="text-[14px]">{CAUTIONS_DEFER}</p>
+        </div>
+      )}
+    </div>
+  );
+}
