@@ -4,7 +4,7 @@ import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
 import { benchFromJson } from "./bench-codec";
 import { type Decoded } from "./decode";
-import { BENCH } from "./kinds";
+import { BENCH, MAKE } from "./kinds";
 import { makeFromJson } from "./make-codec";
 import { pieceOnBench } from "./piece-codec";
 import { type Json, type JsonObject, MOST_FAULTS, parsed, pointer } from "./read-json";
@@ -92,10 +92,16 @@ function nameOf(value: Json): string {
 }
 
 /** What kind of file a parsed text is, by the format it names; what names none is taken for a piece, whose decoder says what is wrong. */
-export function kindOf(value: Json): "bench" | "backup" | "piece" {
+export function kindOf(value: Json): "bench" | "backup" | "make" | "piece" {
   const format = typeof value === "object" && value !== null ? (value as JsonObject).format : null;
-  return format === BENCH.format ? "bench" : format === BACKUP_FORMAT ? "backup" : "piece";
+  return KINDS.get(format ?? null) ?? "piece";
 }
+
+const KINDS: ReadonlyMap<Json, "bench" | "backup" | "make"> = new Map([
+  [BENCH.format, "bench"],
+  [BACKUP_FORMAT, "backup"],
+  [MAKE.format, "make"],
+]);
 
 /** Everything saved at once, from a file's text. */
 export function decodeBackup(text: string): Decoded<ReadBackup> {
@@ -106,8 +112,8 @@ export function decodeBackup(text: string): Decoded<ReadBackup> {
   return readBackup(json as JsonObject);
 }
 
-/** A piece, bench or backup as its file's text; reading and writing it again changes nothing but white space. */
-export function encode(file: Piece | BenchEntry | Backup): string {
+/** A piece, bench, backup or making as its file's text; reading and writing it again changes nothing but white space. */
+export function encode(file: Piece | BenchEntry | Backup | Make): string {
   return `${JSON.stringify(file, null, 2)}\n`;
 }
 

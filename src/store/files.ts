@@ -1,4 +1,5 @@
 import { type BenchEntry } from "@/core/piece/bench";
+import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
 import { encode, encodeParts } from "@/formats/backup-codec";
 import { type Keeper, newestFirst } from "./keeper";
@@ -12,6 +13,11 @@ export function onMyBench(piece: Piece): Piece {
 /** A piece as it is saved: with the defaults it is planned with. */
 export function pieceText(piece: Piece, bench: BenchEntry): string {
   return encode({ ...piece, benchUsed: piece.benchUsed ?? bench });
+}
+
+/** A making as it is saved, for `plan --make` and other devices. */
+export function makeText(make: Make): string {
+  return encode(make);
 }
 
 export function benchText(bench: BenchEntry): string {

@@ -1,9 +1,10 @@
+import { demoMakes } from "@demo/makes";
 import { type BenchEntry, SHIPPED_BENCH } from "@/core/piece/bench";
 import { type Piece } from "@/core/piece/piece";
 import tern from "@/core/piece/reference/tern-ring.piece.json";
 import { answerFile, collected } from "@/workers/files/handler";
 import { type FileReply, type Opened } from "@/workers/files/protocol";
-import { onMyBench, pieceText } from "./files";
+import { onMyBench, makeText, pieceText } from "./files";
 import { freeId } from "./ids";
 
 const piece = tern as unknown as Piece;
@@ -37,6 +38,22 @@ test("a saved piece carries its bench, and opening it says what differs here and
   expect(opened(JSON.stringify(mine), SHIPPED_BENCH)).toMatchObject({ kind: "bench", bench: { overshoot: 8 } });
   expect(opened("{", SHIPPED_BENCH)).toMatchObject({ kind: "refused", faults: [{ code: "not-json" }] });
   expect(onMyBench({ ...piece, benchUsed: mine })).toEqual(piece);
+});
+
+test("a making saved by itself is taken as a backup of it alone; what only looks like a format is not", () => {
+  const [make] = demoMakes();
+  const replies: FileReply[] = [];
+  const ask = (text: string) =>
+    answerFile({ file: "m.json", bytes: new TextEncoder().encode(text), bench: SHIPPED_BENCH, taken: new Set() }, (reply) =>
+      replies.push(reply),
+    );
+  ask(makeText(make!));
+  expect(replies).toMatchObject([
+    { kind: "part", makes: [make] },
+    { kind: "opened", opened: { kind: "backup", backup: { bench: null, unread: [] }, taken: [] } },
+  ]);
+  expect(opened(JSON.stringify({ ...make, done: 5 }), SHIPPED_BENCH)).toMatchObject({ kind: "refused", faults: [{ path: "/done" }] });
+  expect(opened('{"format":"constructor"}', SHIPPED_BENCH)).toMatchObject({ kind: "refused" });
 });
 
 test("a backup is handed over in parts with its progress, and put together again", () => {

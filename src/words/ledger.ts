@@ -10,6 +10,13 @@ export const CUT_NAMES: Readonly<Record<LossKind, string>> = {
   "hoop.length": "blank",
 };
 
+/** What it comes off. */
+export const OFF_NAMES: Readonly<Record<LossKind, string>> = {
+  "wall.length": "the strip's length",
+  "wall.height": "the wall's height",
+  "hoop.length": "the blank",
+};
+
 /** What comes off, short. */
 export const LOSS_NAMES: Readonly<Record<LossKind, string>> = {
   "wall.length": "Strip length",

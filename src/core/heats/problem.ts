@@ -3,7 +3,9 @@ import { type Shelf } from "../metal/shelf";
 import { type Assembly, type Joint, isSeam } from "../joint/joint";
 import { type Flame, danger, fusingFlame, solderFlames } from "./thermal";
 
-export type Way = "free" | "step-down" | "one-grade" | "fuse-first" | "seams-hard";
+/** Ways of grading, in the order they are offered. */
+export const WAYS = ["free", "step-down", "one-grade", "fuse-first", "seams-hard"] as const;
+export type Way = (typeof WAYS)[number];
 
 /** What a piece's file can wish: more than is planned. */
 export type PinEntry =

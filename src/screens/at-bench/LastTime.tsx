@@ -4,7 +4,7 @@ import { useMemo } from "react";
 import { learnedFrom } from "@/core/piece/ledger";
 import { useTrayState, useUnits } from "@/ui/tray";
 import { dayText } from "@/words/dates";
-import { CUT_NAMES } from "@/words/ledger";
+import { OFF_NAMES } from "@/words/ledger";
 import { mishapName } from "@/words/making";
 import { withUnit } from "@/words/show";
 
@@ -16,7 +16,7 @@ export function LastTime({ piece }: { readonly piece: string }) {
   if (!last) return null;
   const told = [
     ...(last.result?.size ? [`came to ${last.result.size}`] : []),
-    ...lost.map(({ kind, value }) => `${withUnit(value, "measured", units)} came off the ${CUT_NAMES[kind]}`),
+    ...lost.map(({ kind, value }) => `${withUnit(value, "measured", units)} came off ${OFF_NAMES[kind]}`),
     ...last.remedies.map(({ code }) => mishapName(code).toLowerCase()),
   ];
   return (

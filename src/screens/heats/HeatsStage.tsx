@@ -2,8 +2,9 @@
 
 import { MoreHorizontal, X } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
+import { useState } from "react";
 import { type Draft as Editable } from "immer";
-import { type PinEntry, type Way, fusible } from "@/core/heats/problem";
+import { type PinEntry, WAYS, fusible } from "@/core/heats/problem";
 import { type HeatsEntry } from "@/core/piece/piece";
 import { type Plan, type PlannedJoint } from "@/core/piece/plan";
 import { SHIPPED } from "@/core/piece/bench";
@@ -21,6 +22,7 @@ import { HeatCards } from "./HeatCards";
 import { Explained } from "@/ui/Explained";
 import { LadderDrawing } from "./LadderDrawing";
 import { letterOf } from "./ladder";
+import { WaysDialog } from "./WaysDialog";
 import { type PinnedTo, addPin, optionOf, pinText, pinTo, pinnedTo, removePin } from "./pins";
 
 /** In what order and with which solder the joints are made, and what each heat does to those before it. */
@@ -36,14 +38,13 @@ export function HeatsStage({ mount }: { readonly mount: string }) {
   );
 }
 
-const WAYS: readonly Way[] = ["free", "step-down", "one-grade", "fuse-first", "seams-hard"];
-
 function HeatsMeasures() {
   const session = useSession();
   const plan = usePlan();
   const bench = useTrayState((state) => state.bench);
   const pins = useSessionState(({ piece }) => piece.heats?.pins) ?? NO_PINS;
   const { way, overshoot, shelf } = plan.settled.heats;
+  const [isComparing, compare] = useState(false);
   const names = namesIn(plan);
   const units = useUnits();
   const shelves = bench.shelves?.length ? bench.shelves : SHIPPED.shelves;
@@ -94,6 +95,10 @@ function HeatsMeasures() {
         onChoose={(next) => change((heats) => void (heats.way = next))}
         width="wide"
       />
+      <button type="button" className="btn my-1.5 max-lg:h-[44px]" onClick={() => compare(true)}>
+        Compare the five ways
+      </button>
+      {isComparing && <WaysDialog current={way} onClose={() => compare(false)} />}
       <MeasureField field={overshootField} label="Overshoot" explains="overshoot" hint={overshootHint(units)} value={overshoot} />
       <ChoiceField
         label="Shelf"

@@ -163,7 +163,7 @@ export function LedgerScreen() {
       >
         {all.length === 0 && <Empty isWhole={isWhole} />}
         {all.length > 0 && (
-          <div role={isWide ? "row" : undefined} className="sticky top-0 z-10 flex items-end border-b border-[#8a9596] bg-sheet">
+          <div role="row" className="sticky top-0 z-10 flex items-end border-b border-[#8a9596] bg-sheet">
             {isWide && (
               <div
                 className={`grid min-w-0 flex-1 items-end pb-1.5 pl-[18px] text-[12px] leading-tight text-soft ${COLUMNS} [&>*:nth-child(n+6)]:text-right`}
@@ -184,7 +184,7 @@ export function LedgerScreen() {
                 </span>
               </div>
             )}
-            <div role={isWide ? "columnheader" : undefined} style={{ width: chart }} className={isWide ? "shrink-0" : "px-3.5"}>
+            <div role="columnheader" style={{ width: chart }} className={isWide ? "shrink-0" : "px-3.5"}>
               {chosen ? <LossRule learned={chosen} x={x} width={chart} units={units} /> : <div style={{ height: RULE_TALL }} />}
             </div>
           </div>

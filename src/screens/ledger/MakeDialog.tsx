@@ -8,6 +8,7 @@ import { KeepError } from "@/store/keeper";
 import { Dialog, DialogActions } from "@/ui/Dialog";
 import { useNotices } from "@/ui/notices";
 import { usePlanned } from "@/ui/planner";
+import { saveFile } from "@/ui/save-file";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { clockText, fullDayText } from "@/words/dates";
 import { FIGURE_NAMES } from "@/words/figures";
@@ -115,6 +116,13 @@ export function MakeDialog({ entry, onClose }: { readonly entry: Entry; readonly
       <DialogActions>
         <button type="button" className="btn" onClick={() => void takeOut()}>
           Take out of the ledger
+        </button>
+        <button
+          type="button"
+          className="btn"
+          onClick={() => void import("@/store/files").then(({ makeText }) => saveFile(`${make.id}.json`, makeText(make)))}
+        >
+          Save file
         </button>
         {isOnTray && (
           <Link href={`/pieces/${make.piece}/making`} className="btn">

@@ -1,7 +1,7 @@
 "use client";
 
 import { type Draft as Editable } from "immer";
-import { type Way } from "@/core/heats/problem";
+import { WAYS } from "@/core/heats/problem";
 import { type SizeSystem } from "@/core/hoop/sizes";
 import { MM_PER_INCH, readLength, readNumber, readRise } from "@/core/measure/reading";
 import { type BenchEntry, SHIPPED } from "@/core/piece/bench";
@@ -19,7 +19,6 @@ import { ShelfEditor } from "./ShelfEditor";
 import { type BenchEdit } from "./bench-edit";
 
 const SYSTEMS: readonly SizeSystem[] = ["us", "uk", "eu", "continental", "jp", "diameter"];
-const WAYS: readonly Way[] = ["free", "step-down", "one-grade", "fuse-first", "seams-hard"];
 
 /** Every default with its entry. */
 export function Defaults({ edit }: { readonly edit: BenchEdit }) {

@@ -1,7 +1,9 @@
 import { benchDifferences } from "@/core/piece/bench-differences";
 import { type Fault, fault } from "@/core/piece/fault";
+import { type Make } from "@/core/piece/make";
 import { type ReadBackup, readBackup, kindOf } from "@/formats/backup-codec";
 import { benchFromJson } from "@/formats/bench-codec";
+import { makeFromJson } from "@/formats/make-codec";
 import { isMakesCsv, readMakesCsv } from "@/formats/makes-csv";
 import { pieceFromJson } from "@/formats/piece-codec";
 import { type Json, type JsonObject, MOST_BACKUP_BYTES, MOST_BYTES, parsed, textOf } from "@/formats/read-json";
@@ -23,6 +25,11 @@ export function answerFile({ file, bytes, bench, taken }: FileAsk, reply: (reply
   const kind = kindOf(value);
   if (kind !== "backup" && bytes.length > MOST_BYTES) return refuse([fault("", "too-large", { limit: MOST_BYTES })]);
   if (kind === "backup") return openBackup({ file, bench, taken }, value as JsonObject, reply, refuse);
+  if (kind === "make") {
+    const decoded = makeFromJson(value, bench);
+    const alone = (make: Make): ReadBackup => ({ bench: null, pieces: [], makes: [make], unread: [] });
+    return decoded.ok ? handOver({ file, bench, taken }, alone(decoded.value), reply) : refuse(decoded.faults);
+  }
   if (kind === "bench") {
     const decoded = benchFromJson(value);
     return decoded.ok ? end({ kind, file, bench: decoded.value }) : refuse(decoded.faults);

@@ -1,0 +1,134 @@
+"use client";
+
+import { useEffect, useState } from "react";
+import { WAYS, type Way } from "@/core/heats/problem";
+import { type BenchEntry } from "@/core/piece/bench";
+import { type Piece } from "@/core/piece/piece";
+import { type Attempt } from "@/formats/attempt";
+import { Dialog } from "@/ui/Dialog";
+import { useSession, useSessionState } from "@/ui/session";
+import { useTrayState } from "@/ui/tray";
+import { besideClient } from "@/workers/plan/client";
+import { faultSentence } from "@/words/fields";
+import { WAY_ADVICE } from "@/words/heats";
+import { WAY_NAMES, capital } from "@/words/names";
+import { sayWay } from "@/words/ways";
+import { letterOf } from "./ladder";
+
+const NOTHING_READ: readonly never[] = [];
+
+/** The five ways of grading side by side on this piece: what each lets run, soften or endangers; one press takes one. */
+export function WaysDialog({ current, onClose }: { readonly current: Way; readonly onClose: () => void }) {
+  const session = useSession();
+  const piece = useSessionState((state) => state.piece);
+  const mine = useTrayState((state) => state.bench);
+  const attempts = useWays(piece, piece.benchUsed ?? mine);
+  const take = (way: Way) => {
+    session.change((each) => void (each.heats = { ...each.heats, way }));
+    session.commit();
+    onClose();
+  };
+  return (
+    <Dialog title="Five ways of grading, on this piece" onClose={onClose} width={880}>
+      <table className="w-full text-[13.5px] max-md:block max-md:[&>tbody]:block">
+        <thead className="max-md:hidden">
+          <tr className="text-left text-[12.5px] text-soft">
+            <th scope="col" className="py-1 font-[520]">
+              Way
+            </th>
+            <th scope="col" className="font-[520]">
+              Heats
+            </th>
+            <th scope="col" className="font-[520]">
+              What moves
+            </th>
+            <th scope="col">
+              <span className="sr-only">Take it</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {WAYS.map((way) => (
+            <tr
+              key={way}
+              className={`border-t border-hair align-top max-md:grid max-md:grid-cols-[1fr_auto] ${way === current ? "bg-accent-wash" : ""}`}
+            >
+              <th scope="row" className="w-[200px] py-2 pl-1 text-left font-[640] max-md:w-auto">
+                {capital(WAY_NAMES[way])}
+                <small className="block text-[12px] font-[440] text-soft">{WAY_ADVICE[way]}</small>
+              </th>
+              <Outcome attempt={attempts[way]} />
+              <td className="py-1.5 pr-1 text-right whitespace-nowrap">
+                {way === current ? (
+                  <span className="text-[13px] font-semibold text-accent">✓ in use</span>
+                ) : (
+                  <button type="button" className="btn max-md:h-[44px]" aria-label={`Take ${WAY_NAMES[way]}`} onClick={() => take(way)}>
+                    Take it
+                  </button>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-2 text-[12.5px] text-soft">Letters are the joints, as in the ladder. Pins are kept in every way.</p>
+    </Dialog>
+  );
+}
+
+function Outcome({ attempt }: { readonly attempt: Attempt | undefined }) {
+  const cell = "py-2 pr-3 max-md:col-span-2 max-md:pl-1";
+  if (!attempt)
+    return (
+      <td colSpan={2} className={`${cell} text-soft`}>
+        working it out
+      </td>
+    );
+  if (!attempt.ok)
+    return (
+      <td colSpan={2} className={`${cell} text-bad`}>
+        {attempt.faults.slice(0, 1).map(faultSentence).join("")}.
+      </td>
+    );
+  const { heats, moves, isProven } = sayWay(attempt.plan, (joint) => letterOf(attempt.plan, joint));
+  return (
+    <>
+      <td className={`${cell} whitespace-nowrap`}>
+        {heats}
+        {!isProven && <small className="block text-[12px] text-soft">not proven the best</small>}
+      </td>
+      <td className={cell}>
+        {moves.length === 0 && <span className="text-ok">{heats === "no order works" ? "" : "✓ all hold"}</span>}
+        {moves.map(({ what, text }, i) => (
+          <span key={i} className={`block ${what === "softens" ? "text-warn" : "text-bad"}`}>
+            ◆ {text}
+          </span>
+        ))}
+      </td>
+    </>
+  );
+}
+
+/** The piece planned in every way beside the page, one after the other. */
+function useWays(piece: Piece, bench: BenchEntry): Partial<Readonly<Record<Way, Attempt>>> {
+  const [attempts, setAttempts] = useState<Partial<Record<Way, Attempt>>>({});
+  const [failure, setFailure] = useState<Error | null>(null);
+  useEffect(() => {
+    const client = besideClient();
+    let isGone = false;
+    const compare = async () => {
+      for (const way of WAYS) {
+        const attempt = await client.ask({ piece: { ...piece, heats: { ...piece.heats, way } }, bench, measured: NOTHING_READ });
+        if (isGone || !attempt) return;
+        setAttempts((before) => ({ ...before, [way]: attempt }));
+      }
+    };
+    compare().catch(setFailure);
+    return () => {
+      isGone = true;
+      client.cancel();
+    };
+  }, [piece, bench]);
+  if (failure) throw failure;
+  return attempts;
+}

@@ -1,0 +1,56 @@
+import { type Plan } from "@/core/piece/plan";
+import { counted, gradeName, namesIn } from "./names";
+
+/** What a way of grading makes of a piece. */
+export interface SaidWay {
+  /** "4 heats"; "no order works" where there is none. */
+  readonly heats: string;
+  /** What it disturbs, each in a line; none where all holds. */
+  readonly moves: readonly SaidMove[];
+  readonly isProven: boolean;
+}
+
+export interface SaidMove {
+  readonly what: "runs" | "softens" | "risks";
+  /** "d runs a and c again: shield them, or take easy" */
+  readonly text: string;
+}
+
+/** Told by the letters of the ladder. */
+export function sayWay(plan: Plan, letter: (joint: string) => string): SaidWay {
+  const { heats, heatPlan } = plan;
+  if (heatPlan.status === "impossible") return { heats: "no order works", moves: [], isProven: true };
+  const names = namesIn(plan);
+  const letters = (joints: readonly string[]) => listed(joints.map(letter));
+  const moves = heats.flatMap((heat): SaidMove[] => {
+    const made = letters(heat.joints);
+    const lower = lowerThan(plan, heat.grade);
+    const instead = lower === null ? "" : `, or take ${gradeName(lower)}`;
+    const verb = (one: string) => (heat.joints.length === 1 ? `${one}s` : one);
+    const them = heat.runs.length === 1 ? "it" : "them";
+    return [
+      ...(heat.runs.length > 0
+        ? [{ what: "runs" as const, text: `${made} ${verb("run")} ${letters(heat.runs)} again: shield ${them}${instead}` }]
+        : []),
+      ...(heat.softens.length > 0 ? [{ what: "softens" as const, text: `${made} ${verb("soften")} ${letters(heat.softens)}` }] : []),
+      ...(heat.atRisk.length > 0
+        ? [{ what: "risks" as const, text: `${made} ${verb("come")} within a hair of melting ${listed(heat.atRisk.map(names.part))}` }]
+        : []),
+    ];
+  });
+  return { heats: counted(heats.length, "heat"), moves, isProven: heatPlan.status === "best" };
+}
+
+/** The next grade on the shelf that runs lower; null where there is none, or it is fused. */
+function lowerThan({ settled }: Plan, grade: string): string | null {
+  const { grades } = settled.heats.shelf;
+  const runs = grades.find(({ id }) => id === grade)?.runs;
+  if (runs === undefined) return null;
+  const lower = grades.filter((each) => each.runs < runs).sort((a, b) => b.runs - a.runs);
+  return lower[0]?.id ?? null;
+}
+
+/** "a, b and c" */
+function listed(names: readonly string[]): string {
+  return names.length < 2 ? names.join("") : `${names.slice(0, -1).join(", ")} and ${names.at(-1)}`;
+}
