@@ -88,6 +88,7 @@ test("the stem and the list say each stage's one result, and carry its gravest f
   const make = { done: plan.steps.slice(0, 4).map(({ id }) => ({ step: id, at: "" })), finished: null } as unknown as Parameters<
     typeof rowOf
   >[2];
+  expect([null, undefined].map((none) => rowOf(tern, plan, none, METRIC, SURE).next)).toEqual(["", "Planned"]);
   expect(rowOf(tern, plan, make, METRIC, SURE)).toMatchObject({
     next: "Step 5: cut the strip 46.05 mm long",
     heats: ["4", "all hold"],

@@ -139,6 +139,12 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
     readNewest,
     replay: journal.replay,
 
+    /** What no screen shows at first: all other pieces, then all other makings. */
+    readTheRest: async (): Promise<void> => {
+      await pieces.readAll();
+      await makings.readRestOfMakes();
+    },
+
     /** Hears and tries again no more. */
     close(): void {
       stopListening();

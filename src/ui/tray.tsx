@@ -63,7 +63,7 @@ function NotOpened({ why }: { readonly why: string }) {
 
 /** Reads what no screen shows at first. */
 function TheRest({ tray }: { readonly tray: Tray }) {
-  useWhenIdle(tray.readAll);
+  useWhenIdle(tray.readTheRest);
   return null;
 }
 

@@ -17,6 +17,7 @@ interface Props {
   readonly records: readonly PieceRecord[];
   readonly bench: BenchEntry;
   readonly makes: Makes;
+  readonly areMakesWhole: boolean;
   readonly units: Units;
   readonly chosen: string | null;
   readonly onChoose: (id: string) => void;
@@ -40,7 +41,7 @@ const HEADS = ["Piece", "Strip", "Plate", "Hoop or bail", "Heats", "Next"] as co
 const WIDTHS = [29, 13, 12, 24, 10, 12] as const;
 
 /** The ledger's page: each piece with what is cut for it. */
-export function PieceList({ records, bench, makes, units, chosen, onChoose, onOpen, stepped }: Props) {
+export function PieceList({ records, bench, makes, areMakesWhole, units, chosen, onChoose, onOpen, stepped }: Props) {
   const plans = usePlans();
   const table = useRef<HTMLTableElement>(null);
   const [top, setTop] = useState(0);
@@ -101,7 +102,7 @@ export function PieceList({ records, bench, makes, units, chosen, onChoose, onOp
               measure={rows.measureElement}
               record={record}
               attempt={plans.soon(record.piece, bench)}
-              make={lastMake(makes, record.id)}
+              make={lastMake(makes, record.id) ?? (areMakesWhole ? undefined : null)}
               units={units}
               isChosen={record.id === chosen}
               onChoose={onChoose}
@@ -131,7 +132,7 @@ interface RowProps extends Pick<Props, "units" | "onChoose" | "onOpen"> {
   readonly record: PieceRecord;
   /** Null until it is its turn to be planned. */
   readonly attempt: Attempt | null;
-  readonly make: Make | undefined;
+  readonly make: Make | undefined | null;
   readonly isChosen: boolean;
 }
 

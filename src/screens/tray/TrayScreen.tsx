@@ -44,7 +44,7 @@ export function TrayScreen() {
   const router = useRouter();
   const units = useUnits();
   const { pick } = useOpening();
-  const { pieces: all, isWhole, bench, makes, trouble, unreadable } = useTrayState((state) => state);
+  const { pieces: all, isWhole, bench, makes, areMakesWhole, trouble, unreadable } = useTrayState((state) => state);
   const { warn, say } = useNotices();
   const pieces = useMemo(() => all.filter(({ deleted }) => deleted === null), [all]);
   const deleted = useMemo(() => all.filter((record) => record.deleted !== null), [all]);
@@ -148,6 +148,7 @@ export function TrayScreen() {
               records={pieces}
               bench={bench}
               makes={makes}
+              areMakesWhole={areMakesWhole}
               units={units}
               chosen={chosen?.id ?? null}
               onChoose={choose}

@@ -28,7 +28,8 @@ export interface PieceRow {
   readonly finding: string | null;
 }
 
-export function rowOf(piece: Piece, plan: Plan, make: Make | undefined, units: Units, doubtOf: DoubtOf): PieceRow {
+/** `make` is the last making of the piece, undefined where there is none, null where that is not known yet. */
+export function rowOf(piece: Piece, plan: Plan, make: Make | undefined | null, units: Units, doubtOf: DoubtOf): PieceRow {
   const { id, stone, wall } = piece.mounts[0]!;
   const back = sayBack(plan, id, bareIn(plan, units), units);
   const value = (key: string) => figureOf(plan.figures, key).value;
@@ -91,7 +92,8 @@ function heatsCell({ heats, heatPlan }: Plan): readonly [string, string] {
   return [String(heats.length), runs ? `${runs} runs again` : softens ? `${softens} softens` : "all hold"];
 }
 
-function nextStep(plan: Plan, make: Make | undefined, units: Units, doubtOf: DoubtOf): string {
+function nextStep(plan: Plan, make: Make | undefined | null, units: Units, doubtOf: DoubtOf): string {
+  if (make === null) return "";
   if (!make || (make.done.length === 0 && make.finished === null)) return "Planned";
   if (make.finished !== null) return `Made ${dayText(make.finished)}`.trimEnd();
   const done = new Set(make.done.map(({ step }) => step));
