@@ -1,3 +1,4 @@
+import { lowerGrade } from "@/core/metal/shelf";
 import { type Plan } from "@/core/piece/plan";
 import { counted, gradeName, namesIn } from "./names";
 
@@ -24,7 +25,7 @@ export function sayWay(plan: Plan, letter: (joint: string) => string): SaidWay {
   const letters = (joints: readonly string[]) => listed(joints.map(letter));
   const moves = heats.flatMap((heat): SaidMove[] => {
     const made = letters(heat.joints);
-    const lower = lowerThan(plan, heat.grade);
+    const lower = lowerGrade(plan.settled.heats.shelf, heat.grade);
     const instead = lower === null ? "" : `, or take ${gradeName(lower)}`;
     const verb = (one: string) => (heat.joints.length === 1 ? `${one}s` : one);
     const them = heat.runs.length === 1 ? "it" : "them";
@@ -39,15 +40,6 @@ export function sayWay(plan: Plan, letter: (joint: string) => string): SaidWay {
     ];
   });
   return { heats: counted(heats.length, "heat"), moves, isProven: heatPlan.status === "best" };
-}
-
-/** The next grade on the shelf that runs lower; null where there is none, or it is fused. */
-function lowerThan({ settled }: Plan, grade: string): string | null {
-  const { grades } = settled.heats.shelf;
-  const runs = grades.find(({ id }) => id === grade)?.runs;
-  if (runs === undefined) return null;
-  const lower = grades.filter((each) => each.runs < runs).sort((a, b) => b.runs - a.runs);
-  return lower[0]?.id ?? null;
 }
 
 /** "a, b and c" */

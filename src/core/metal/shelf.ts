@@ -19,6 +19,13 @@ export interface Shelf {
   readonly grades: readonly Grade[];
 }
 
+/** The next grade of a shelf that runs lower than another; null where there is none, or that is on no shelf. */
+export function lowerGrade({ grades }: Shelf, than: string): string | null {
+  const runs = grades.find(({ id }) => id === than)?.runs ?? -Infinity;
+  const lower = grades.filter((each) => each.runs < runs).sort((a, b) => b.runs - a.runs);
+  return lower[0]?.id ?? null;
+}
+
 const SHEET: readonly SolderForm[] = [{ type: "sheet", thickness: 0.25 }];
 
 /** Typical published values; a maker edits them from their supplier's sheet. */

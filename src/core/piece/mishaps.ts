@@ -1,5 +1,6 @@
 import { type Step, type StepCode } from "../making/step";
 import { figureOf } from "../measure/figure";
+import { lowerGrade } from "../metal/shelf";
 import { heightThatHolds } from "../mount/plan-wall";
 import { HAND_PUSHER } from "../mount/set-stone";
 import { greatestTurnIn } from "../stone/stone";
@@ -206,18 +207,10 @@ function opened(at: At): Omit<Mishap, "code">[] {
     const own = plan.heats.find(({ joints }) => joints.includes(joint))!;
     return {
       about: joint,
-      values: { joint, grade: own.grade, working: own.working, lower: lowerThan(plan, own.grade) },
+      values: { joint, grade: own.grade, working: own.working, lower: lowerGrade(plan.settled.heats.shelf, own.grade) ?? "" },
       act: again(made(at, joint)),
     };
   });
-}
-
-/** The next grade on the shelf that runs lower; empty where there is none. */
-function lowerThan({ settled }: Plan, grade: string): string {
-  const { grades } = settled.heats.shelf;
-  const runs = grades.find(({ id }) => id === grade)?.runs ?? -Infinity;
-  const lower = grades.filter((each) => each.runs < runs).sort((a, b) => b.runs - a.runs);
-  return lower[0]?.id ?? "";
 }
 
 /** A hoop with a seam is cut open and closed again: what a millimetre of its inside diameter takes of its length. */

@@ -137,11 +137,11 @@ function Weight({ make, planned }: { readonly make: Make; readonly planned: numb
     <Field
       label={`What its metal weighs, in g; planned ${planned.toFixed(2)}`}
       value={typed}
-      problem={typed === "" || readWeight(typed) !== null ? null : `"${typed}" is no weight: type grams, as 3.8`}
+      problem={typed === "" || readAmount(typed) ? null : `"${typed}" is no weight: type grams, as 3.8`}
       onChange={(next) => {
         setText(next);
-        const value = readWeight(next);
-        if (value !== null) take(value, "typed");
+        const value = readAmount(next);
+        if (value) take(value, "typed");
       }}
     >
       <button type="button" className="night-btn !min-h-[46px] !text-[16px]" onClick={() => scale.press()}>
@@ -151,16 +151,19 @@ function Weight({ make, planned }: { readonly make: Make; readonly planned: numb
   );
 }
 
-function readWeight(text: string): number | null {
+/** A number from nothing to the most that a making holds, as it is typed; null where it is none. */
+function readAmount(text: string): number | null {
   const value = Number(text.replace(",", "."));
-  return text.trim() !== "" && Number.isFinite(value) && value > 0 && value < 100_000 ? value : null;
+  return text.trim() !== "" && Number.isFinite(value) && value >= 0 && value <= MOST ? value : null;
 }
+
+const MOST = 100_000;
 
 function Minutes({ make, onSet }: { readonly make: Make; readonly onSet: (minutes: number | null) => void }) {
   const [text, setText] = useState<string | null>(null);
   const minutes = make.result?.minutes;
   const typed = text ?? (minutes === undefined ? "" : String(minutes));
-  const problem = typed === "" || readMinutes(typed) !== null ? null : `"${typed}" is no time: type minutes, as 95`;
+  const problem = typed === "" || readAmount(typed) !== null ? null : `"${typed}" is no time: type minutes, as 95`;
   return (
     <Field
       label="Minutes at the bench"
@@ -169,15 +172,10 @@ function Minutes({ make, onSet }: { readonly make: Make; readonly onSet: (minute
       onChange={(next) => {
         setText(next);
         if (next === "") onSet(null);
-        else if (readMinutes(next) !== null) onSet(readMinutes(next));
+        else if (readAmount(next) !== null) onSet(readAmount(next));
       }}
     />
   );
-}
-
-function readMinutes(text: string): number | null {
-  const value = Number(text.replace(",", "."));
-  return text.trim() !== "" && Number.isFinite(value) && value >= 0 && value <= 100_000 ? value : null;
 }
 
 interface FieldProps {
