@@ -1,6 +1,6 @@
 import { bestHeats } from "@/core/heats/best";
-import { sizeText } from "@/core/hoop/sizes";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
+import { sizeRead } from "@/core/piece/ledger";
 import { type Make, type Measured } from "@/core/piece/make";
 import { planPiece } from "@/core/piece/plan-piece";
 import { normal, seeded } from "@/core/measure/seeded";
@@ -105,9 +105,7 @@ function makeOf({ day, piece: id, words, minutes, method = "file", beyond = {}, 
     method,
   }));
   const inside = measured.find(({ figure }) => figure === "hoop.insideDiameter")?.value;
-  const { carrier } = piece;
-  const system = carrier.type === "hoop" && carrier.size.system !== "mandrel" ? carrier.size.system : null;
-  const size = inside !== undefined && system ? sizeText(system, inside) : null;
+  const size = inside === undefined ? "" : sizeRead(piece, inside);
   return {
     format: "hoop-ledger/make",
     version: 2,
@@ -119,7 +117,7 @@ function makeOf({ day, piece: id, words, minutes, method = "file", beyond = {}, 
     done: steady,
     measured: [...measured].sort((a, b) => a.at.localeCompare(b.at)),
     remedies: remedies.map(([code, figure]) => ({ code, figure, at: readAt(figure) })),
-    result: { ...(size !== null && { size }), minutes, words },
+    result: { ...(size !== "" && { size }), minutes, words },
     notes: "",
   };
 }

@@ -132,6 +132,20 @@ test("a piece that is edited in mid-making asks which plan to go by: as it was b
   await expect(heading(page)).toContainText("Cut the strip 46.05 mm long");
 });
 
+test("a wall that crimps is lowered with one press, which is no edit of the piece to be asked about", async ({ page }) => {
+  await page.goto(TERN);
+  await onTo(page, /^Push/);
+  await page.keyboard.press("x");
+  const wrong = page.getByRole("dialog");
+  await wrong.getByRole("button", { name: /^Lower the wall to \d\.\d\d mm$/ }).click();
+  await expect(page.getByText("Taken, and written down.", { exact: true })).toBeVisible();
+  await page.reload();
+  await expect(heading(page)).toContainText("Push");
+  await expect(page.getByRole("region", { name: "The piece has changed" })).toBeHidden();
+  await page.keyboard.press("x");
+  await expect(wrong).toContainText("it cannot be lower and hold");
+});
+
 test("what lies in the pickle is timed while other steps go on, and told when it is out, in its own piece and in others", async ({
   page,
 }) => {

@@ -37,6 +37,8 @@ test("what a step leaves waiting is timed from when it was done, what went in to
   ]);
   const out = [...pickled, { step: outOf("m1.foot.pickle"), at: at(900) }, { step: outOf("m1.set.surface"), at: "" }];
   expect(waitingIn(make(out), plan.steps, SHIPPED_BENCH)).toHaveLength(1);
+  const again = [...pickled.slice(0, 1), { step: outOf("m1.seam.pickle"), at: at(-60) }];
+  expect(waitingIn(make(again), plan.steps, SHIPPED_BENCH)).toHaveLength(1);
   expect(waitingIn(make([{ step: "m1.seam.pickle", at: "" }]), plan.steps, SHIPPED_BENCH)).toEqual([]);
   const mine = { ...SHIPPED_BENCH, minutes: { "join.pickle": { hands: 1, wait: 3 } } };
   expect(waitingIn(make(pickled.slice(0, 1)), plan.steps, mine)[0]).toMatchObject({ until: Date.parse(at(180)) });

@@ -1,5 +1,5 @@
 import { SHIPPED_BENCH } from "./bench";
-import { PRIORS, learnedFrom, observationsOf } from "./ledger";
+import { PRIORS, learnedFrom, observationsOf, sizeRead } from "./ledger";
 import { type Make, type Measured } from "./make";
 import { type HoopEntry, type Piece } from "./piece";
 import { planPiece } from "./plan-piece";
@@ -72,4 +72,13 @@ test("makings are told by kind and method, beside the shipped default, and what 
   expect(learned).toMatchObject({ kind: "wall.length", method: "saw", outliers: [5] });
   expect(learned!.estimate).toBeCloseTo((3 * 0.54 + 3.2) / 8, 9);
   expect(others.map(({ method, kept }) => [method, kept.length])).toEqual([["file", 1]]);
+});
+
+test("a reading is the size that is worn: without what a wide band adds, and nothing of a mandrel or of what has no hoop", () => {
+  const inside = 54 / Math.PI;
+  const wide: Piece = { ...tern, carrier: { ...hoop, stock: { ...hoop.stock, width: 7 } } };
+  const mandrel: Piece = { ...tern, carrier: { ...hoop, size: { system: "mandrel", value: "54" } } };
+  expect([tern, mandrel].map((piece) => sizeRead(piece, inside))).toEqual(["54.0", ""]);
+  expect(sizeRead(wide, inside + 0.2)).toBe("54.0");
+  expect(sizeRead({ ...tern, carrier: { type: "none" } }, inside)).toBe("");
 });

@@ -1,7 +1,7 @@
 import { cutLength, netLength } from "../hoop/hoop";
 import { FORMS } from "../hoop/forms/forms";
 import { type Estimate, estimateOf } from "../measure/estimate";
-import { readSize } from "../hoop/sizes";
+import { readSize, sizeText } from "../hoop/sizes";
 import { type TermCode } from "../measure/figure";
 import { type LossKind, SHIPPED, SHIPPED_BENCH, mandrelOf } from "./bench";
 import { type Make } from "./make";
@@ -64,6 +64,15 @@ function hoopLost(piece: Piece, cut: number, inside: number): number | null {
   const { terms } = cutLength(hoop, netLength(hoop, hoop.size.value + hoop.wideBand.value));
   const planned = (label: TermCode) => terms.find((each) => each.label === label)?.value ?? 0;
   return cut - netLength(hoop, inside).value - planned("padding") - planned("slit") - planned("fitting") - planned("hammer");
+}
+
+/** A hoop's inside diameter as a size of the maker's own system; empty where there is no hoop, or its size is told by a mandrel or cannot be read. */
+export function sizeRead(piece: Piece, inside: number): string {
+  const { carrier } = piece;
+  const bench = piece.benchUsed ?? SHIPPED_BENCH;
+  if (carrier.type !== "hoop" || carrier.size.system === "mandrel") return "";
+  if (!readSize(carrier.size.system, carrier.size.value, mandrelOf(bench)).ok) return "";
+  return sizeText(carrier.size.system, inside - settleHoop(carrier, bench).wideBand.value) ?? "";
 }
 
 /** What all makings teach, by kind and method, in the order they are first met. */

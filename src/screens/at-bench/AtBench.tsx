@@ -8,7 +8,7 @@ import { type Step } from "@/core/making/step";
 import { type Figures } from "@/core/measure/figure";
 import { type Plan } from "@/core/piece/plan";
 import { sizePiece } from "@/core/piece/size-piece";
-import { type MakeEdit, ticking } from "@/store/make-edits";
+import { type MakeEdit, setting, ticking } from "@/store/make-edits";
 import { underWay } from "@/store/tray-state";
 import { FaultList } from "@/ui/FaultList";
 import { type Keys, useKeys } from "@/ui/keys";
@@ -73,6 +73,7 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
   const units = useUnits();
   const bench = useTrayState((state) => state.bench);
   const piece = useSessionState((state) => state.piece);
+  const changed = useTrayState(({ pieces }) => pieces.find(({ id }) => id === piece.id)?.changed ?? "");
   const now = useNow();
   useAwake();
   const [asked, look] = useState<string | null>(null);
@@ -146,8 +147,11 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
     void keep({
       put: {
         remedies: [{ code: mishap.code, figure: mishap.about, at: time }],
-        ...(isTaken && act?.kind === "change" && { taken: [{ at: time, pieceFile: act.piece }] }),
+        ...(isTaken &&
+          act?.kind === "change" && { taken: [{ at: time, pieceFile: { ...act.piece, benchUsed: act.piece.benchUsed ?? bench } }] }),
       },
+      // The piece itself stays as it is: only what is edited in it after this is asked about.
+      ...(isTaken && act?.kind === "change" && setting(make, { asBegun: changed })),
       ...(isTaken && act?.kind === "again" && { drop: { done: make.done.filter((each) => act.steps.includes(each.step)) } }),
     });
     say(isTaken ? "Taken, and written down." : "Written down.");

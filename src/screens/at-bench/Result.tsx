@@ -1,8 +1,8 @@
 "use client";
 
-import { sizeText } from "@/core/hoop/sizes";
 import { figureOf } from "@/core/measure/figure";
-import { type Make } from "@/core/piece/make";
+import { sizeRead } from "@/core/piece/ledger";
+import { type Make, pieceNow } from "@/core/piece/make";
 import { type Plan, hoopIn } from "@/core/piece/plan";
 import { SYSTEM_NAMES } from "@/words/names";
 import { Finish } from "./Finish";
@@ -11,8 +11,7 @@ import { Finish } from "./Finish";
 export function Result({ make, plan, onFinish }: { readonly make: Make; readonly plan: Plan; readonly onFinish: () => void }) {
   const hoop = hoopIn(plan)?.settled ?? null;
   const inside = make.measured.findLast(({ figure }) => figure === "hoop.insideDiameter")?.value;
-  const system = hoop && hoop.asked.system !== "mandrel" ? hoop.asked.system : null;
-  const size = inside === undefined || !hoop || !system ? "" : (sizeText(system, inside - hoop.wideBand.value) ?? "");
+  const size = inside === undefined ? "" : sizeRead(pieceNow(make), inside);
   return (
     <Finish
       make={make}

@@ -24,7 +24,10 @@ export function waitingIn(make: Make, steps: readonly Step[], bench: BenchEntry)
   const each = steps.flatMap((step): Waiting[] => {
     const at = Date.parse(done.get(step.id) ?? "");
     const { wait } = minutesOf(bench, step.code);
-    if (Number.isNaN(at) || wait <= 0 || done.has(outOf(step.id))) return [];
+    const out = done.get(outOf(step.id));
+    // What was taken out before it was put in again waits again.
+    const isOut = out !== undefined && !(Date.parse(out) < at);
+    if (Number.isNaN(at) || wait <= 0 || isOut) return [];
     return [{ steps: [step], since: at, until: at + wait * 60_000 }];
   });
   const ordered = each.sort((a, b) => a.until - b.until);

@@ -1,6 +1,5 @@
-import { sizeText } from "@/core/hoop/sizes";
 import { type LossKind } from "@/core/piece/bench";
-import { type Observation, observationsOf } from "@/core/piece/ledger";
+import { type Observation, observationsOf, sizeRead } from "@/core/piece/ledger";
 import { type Make, pieceNow } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
 import { METAL_NAMES, SHAPE_NAMES, SYSTEM_NAMES } from "@/words/names";
@@ -68,11 +67,10 @@ function read(make: Make): Entry {
 }
 
 /** What the maker wrote, else what was read last; empty where neither is. */
-function reachedOf(make: Make, { carrier }: Piece): string {
+function reachedOf(make: Make, piece: Piece): string {
   if (make.result?.size !== undefined) return make.result.size;
   const inside = make.measured.findLast(({ figure }) => figure === "hoop.insideDiameter")?.value;
-  if (inside === undefined || carrier.type !== "hoop" || carrier.size.system === "mandrel") return "";
-  return sizeText(carrier.size.system, inside) ?? "";
+  return inside === undefined ? "" : sizeRead(piece, inside);
 }
 
 export type SortKey = "date" | "name" | "minutes" | "strip" | "hoop";
