@@ -1,4 +1,5 @@
 import { unpack } from "@/core/heats/cost";
+import { schedule } from "@/core/making/schedule";
 import { type Plan } from "@/core/piece/plan";
 import { findingText } from "@/words/findings";
 import { remedyText } from "@/words/remedies";
@@ -8,7 +9,8 @@ import { termText } from "@/words/terms";
 
 /** A plan as its file has it: with the sentences of its terms, steps and findings, and without what only screens need. */
 export function planFile(plan: Plan): object {
-  const { drawing: _drawing, settled: _settled, figures, parts, joints, heats, heatPlan, steps, findings, remedies, ...rest } = plan;
+  const { drawing: _drawing, settled: _settled, figures, parts, joints, heats, heatPlan, steps, tasks, findings, remedies, ...rest } = plan;
+  const { finish, oneAfterAnother, proven, bound, tasks: scheduled } = schedule(tasks);
   return {
     ...rest,
     parts: parts.map(({ id, metal, mass }) => ({ id, metal, mass })),
@@ -42,5 +44,6 @@ export function planFile(plan: Plan): object {
       const { mount: _mount, ...told } = remedy;
       return { ...told, text: remedyText(remedy, METRIC) };
     }),
+    schedule: { finish, oneAfterAnother, proven, ...(!proven && { bound }), tasks: scheduled },
   };
 }

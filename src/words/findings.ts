@@ -314,6 +314,22 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
     what: `A pin names ${v.text("joint")}, which this piece does not have.`,
     advice: "It is kept, and does nothing.",
   }),
+  "heats.add-no-part": (v) => ({
+    what: `The joint added as ${v.text("joint")} ties what this piece does not have: ${v.text("missing")}.`,
+    advice: "Take it out, or tie it to a part that is there.",
+  }),
+  "heats.add-taken": (v) => ({
+    what: `A joint is already called ${v.text("joint")}.`,
+    advice: "Give the one that is added another name.",
+  }),
+  "heats.apart": (v) => ({
+    what: `Nothing holds the ${v.part()} any more.`,
+    advice: "A joint is left out: put it back, or add one of your own.",
+  }),
+  "heats.not-in-hand": (v) => ({
+    what: `${capital(v.grade("grade"))} is not on the shelf as ${v.text("form")}.`,
+    advice: `The ${v.joint()} is reckoned with its usual size.`,
+  }),
   "heats.better-unpinned": (v) => ({
     what: `Left free, ${v.joint()} would be ${v.grade("best")}.`,
     advice: `You pinned ${v.grade("pinned")}.`,

@@ -1,4 +1,6 @@
 import { type JointKind } from "@/core/joint/joint";
+import { usualPlacing, type Placing } from "@/core/joint/placing";
+import { type PinnedMeans } from "@/core/heats/pins";
 import { type Way } from "@/core/heats/problem";
 import { SAFE_OVERSHOOT } from "@/core/heats/thermal";
 import { type Pallions } from "@/core/heats/solder";
@@ -12,43 +14,67 @@ import { type Units, lengthUnit, showLength, showRise } from "./show";
 export interface JointAdvice {
   readonly solder: string;
   readonly flame: string;
+  /** Empty where it needs nothing. */
+  readonly hold: string;
   readonly look: string;
 }
 
-/** Where the solder goes, where the flame goes, and what to look for, by the kind of joint. */
+/** Where the usual solder goes, where the flame goes, how it is held, and what to look for, by the kind of joint. */
 const JOINT_ADVICE: Readonly<Record<JointKind, JointAdvice>> = {
-  seam: { solder: "under the seam, on charcoal", flame: "On and off at the join.", look: "it drops flat, a bright line top to foot." },
-  foot: { solder: "inside", flame: "From below.", look: "a bright line all the way round." },
+  seam: {
+    solder: "under the seam, on charcoal",
+    flame: "On and off at the join.",
+    hold: "It stands by its own spring.",
+    look: "it drops flat, a bright line top to foot.",
+  },
+  foot: {
+    solder: "inside",
+    flame: "From below, through the mesh.",
+    hold: "On mesh and tripod, cotter pins under the plate.",
+    look: "a bright line all the way round.",
+  },
   ledge: {
     solder: "laid on the board under it",
     flame: "From below, the wall last.",
+    hold: "Pressed level, the wall bound to it.",
     look: "a bright line all the way round inside.",
   },
   ornament: {
     solder: "outside, close to it",
     flame: "The plate first; the ornament last, and briefly.",
+    hold: "It lies by itself; a pin at each end keeps it there.",
     look: "a bright line along its foot, nothing sunk.",
   },
   applied: {
     solder: "melted on its back first",
     flame: "What it lies on, from below; never the small part.",
+    hold: "It lies by itself; nudge it back with a pick.",
     look: "it sinks a hair, a bright line all round.",
   },
   strands: {
     solder: "along the groove between them",
     flame: "Along all of it, back and forth.",
+    hold: "Bound every few millimetres with iron wire.",
     look: "a bright line in the groove, end to end.",
   },
-  bridge: { solder: "at the arch's foot", flame: "The hoop first, the arch last.", look: "a bright line round the foot, the arch square." },
+  bridge: {
+    solder: "at the arch's foot",
+    flame: "The hoop first, the arch last.",
+    hold: "The arch bound to the hoop with iron wire.",
+    look: "a bright line round the foot, the arch square.",
+  },
   eye: {
     solder: "at the edge",
     flame: "The plate first, the bail last and briefly.",
+    hold: "The bail in the third hand.",
     look: "a bright line both sides, the bail square to the plate.",
   },
-  sleeve: { solder: "none: it is glued", flame: "None.", look: "no gap, no play." },
+  sleeve: { solder: "none: it is glued", flame: "None.", hold: "", look: "no gap, no play." },
+  added: { solder: "along it", flame: "The larger part first.", hold: "In the third hand.", look: "a bright line along it." },
   mount: {
     solder: "along the seat",
     flame: "The hoop first, the setting last.",
+    hold: "The hoop upright in the third hand, the setting face down.",
     look: "a bright line both sides, the hoop square both ways.",
   },
 };
@@ -56,12 +82,42 @@ const JOINT_ADVICE: Readonly<Record<JointKind, JointAdvice>> = {
 const HOOP_SEAM_ADVICE: JointAdvice = {
   solder: "across the seam",
   flame: "The whole hoop, then the seam.",
+  hold: "Flat on the board; iron wire round it if it springs open.",
   look: "a bright line inside and out.",
 };
 
 /** Of a seam, a setting's or the hoop's own. */
 export function jointAdvice({ kind, mount }: Pick<PlannedJoint, "kind" | "mount">): JointAdvice {
   return kind === "seam" && mount === null ? HOOP_SEAM_ADVICE : JOINT_ADVICE[kind];
+}
+
+/** Where solder goes, by how it is put where that is not usual for the joint. */
+const PLACED: Readonly<Record<Placing, string>> = {
+  inside: "inside",
+  outside: "outside, close to it",
+  under: "under it, stood on them",
+  sweat: "melted on one face first",
+  wire: "fed by hand once it is hot",
+  paste: "laid along it",
+};
+
+/** Every means of making a joint, as it is chosen. */
+export const MEANS_NAMES: Readonly<Record<PinnedMeans, string>> = {
+  inside: "pieces inside",
+  outside: "pieces outside",
+  under: "stood on its solder",
+  sweat: "sweated",
+  wire: "fed wire",
+  paste: "paste",
+  fuse: "fused",
+  cold: "cold",
+  solder: "soldered",
+};
+
+/** Where the solder of a joint goes. */
+function whereText(joint: Pick<PlannedJoint, "kind" | "mount" | "means">): string {
+  const { means } = joint;
+  return means === "fuse" || means === "cold" || means === usualPlacing(joint) ? jointAdvice(joint).solder : PLACED[means];
 }
 
 /** What a way of grading does. */
@@ -106,7 +162,7 @@ export function solderText({ solder, joints }: PlannedHeat, plan: Pick<Plan, "jo
   if (solder.length === 0) return "no solder: the metal itself";
   const texts = solder.map((pallions, i) => {
     const joint = plan.joints.find(({ id }) => id === joints[i])!;
-    const { solder: where } = jointAdvice(joint);
+    const where = whereText(joint);
     const doubt = doubtAmong(joint.follows, doubtOf);
     return doubt ? `${BLANK} pieces ${where}, ${DOUBTS[doubt]}` : piecesText(pallions, where, units);
   });

@@ -142,6 +142,7 @@ const JOINT_NAMES: Readonly<Record<JointKind, (part: string, onto: string) => st
   bridge: (part, onto) => `${part} to ${onto}`,
   eye: (part, onto) => `${part} to ${onto}`,
   sleeve: (hoop) => `sleeve to ${hoop}`,
+  added: (part, onto) => `${part} to ${onto}`,
 };
 
 /** What has parts and joints to be named. */

@@ -286,6 +286,18 @@ test.each<[FindingCode, Record<string, number | string>, string]>([
   ["hoop.unusual", { value: 0.7, least: 0.8 }, "Wire 0.70 mm thick is less than makers use. They go from 0.80 mm: read it again."],
   ["plate.unusual", { value: 0.3, least: 0.4 }, "A plate 0.30 mm thick is less than makers use. They go from 0.40 mm: read it again."],
   ["heats.pin-unknown", { joint: "m1.foot" }, "A pin names m1.foot, which this piece does not have. It is kept, and does nothing."],
+  [
+    "heats.add-no-part",
+    { joint: "tab", missing: "bridge" },
+    "The joint added as tab ties what this piece does not have: bridge. Take it out, or tie it to a part that is there.",
+  ],
+  ["heats.add-taken", { joint: "tab" }, "A joint is already called tab. Give the one that is added another name."],
+  ["heats.apart", { part: "m1.wall" }, "Nothing holds the wall any more. A joint is left out: put it back, or add one of your own."],
+  [
+    "heats.not-in-hand",
+    { joint: "m1.foot", grade: "easy", form: "wire" },
+    "Easy is not on the shelf as wire. The wall to plate is reckoned with its usual size.",
+  ],
   ["heats.better-unpinned", { joint: "m1.foot", best: "easy", pinned: "hard" }, "Left free, wall to plate would be easy. You pinned hard."],
 ])("%s is said with its numbers in their places", (code, values, text) =>
   expect(findingText(finding(code, "note", "m1", values), planned, METRIC)).toBe(text),
@@ -411,7 +423,10 @@ test("the steps of the demo's pieces and of the worked examples, each as it is f
       "wall.wrap",
       "Wrap it round the stone, mark the overlap, trim to 45.53 mm and close the seam. Snug: the stone slides with a push. Solder fills no gaps.",
     ],
-    ["join.solder", "Solder wall seam, hard. Clean, flux, heat the whole piece; solder runs toward the hottest place."],
+    [
+      "join.solder",
+      "Solder wall seam, hard. Clean, flux, stand it on its solder. Heat the whole piece; solder runs toward the hottest place.",
+    ],
     ["join.pickle", "Pickle; work on the other part meanwhile."],
     [
       "wall.try",
@@ -497,7 +512,7 @@ test("the steps of the demo's pieces and of the worked examples, each as it is f
     ],
     ["set.burnish", "Burnish the edge; no polish, no wheel. A burnisher only, and nothing over the face."],
     ["applied.make", "Melt the left ball, 1.80 mm across, and file a flat on it half as wide."],
-    ["applied.sweat", "Sweat the left ball: melt the solder on its back first."],
+    ["join.tin", "Melt the solder for left ball to hoop on one face first, and let it set."],
     ["plate.drain", "Drill the drain, 1.00 mm across."],
     [
       "ornament.twist",

@@ -82,6 +82,10 @@ const FINDING_STAGES: Readonly<Record<FindingCode, StageId>> = {
   "heats.shelf-missing": "heats",
   "heats.pin-unknown": "heats",
   "heats.better-unpinned": "heats",
+  "heats.add-no-part": "heats",
+  "heats.add-taken": "heats",
+  "heats.apart": "heats",
+  "heats.not-in-hand": "heats",
 };
 
 /** The stage that a finding is shown at; null for another setting's. */

@@ -2,6 +2,7 @@ import { type CautionCode, type CheckCode, type Step, type StepCode, type StepSt
 import { type Figure, figureOf } from "@/core/measure/figure";
 import { type DoubtOf, SURE } from "@/core/piece/doubt";
 import { type AppliedShape } from "@/core/joint/joint";
+import { type Placing } from "@/core/joint/placing";
 import { type Metal } from "@/core/metal/metals";
 import { type Plan } from "@/core/piece/plan";
 import { type SizeSystem } from "@/core/hoop/sizes";
@@ -159,9 +160,9 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
     `Mark the eye${v.text("of") && ` of ${v.text("of")}`} on the edge, ${eyeText(Number(v.text("aside")), v.lengthOf)}, and file it flat there`,
   "hang.try": () => "Hang it by a thread: it hangs as it should, and turns to neither side",
   "applied.make": (v) => MADE[v.text("shape") as AppliedShape](v),
-  "applied.sweat": (v) => `Sweat the ${v.part("part")}: melt the solder on its back first`,
   "join.finish": () => "Finish what will be hard to reach once joined",
   "join.solder": (v) => `Solder ${heated(v)}, ${gradeName(v.text("grade"))}`,
+  "join.tin": (v) => `Melt the solder for ${v.joint(v.text("joint"))} on one face first, and let it set`,
   "join.fuse": (v) => `Fuse ${heated(v)}`,
   "join.pickle": (v) => (v.text("last") === "1" ? "Pickle, rinse and dry" : "Pickle; work on the other part meanwhile"),
   "join.cold": (v) => `Fix ${v.joint(v.text("joint"))} cold: glue or rivet; no heat from here on`,
@@ -249,12 +250,21 @@ const DETAILS: Readonly<Partial<Record<StepCode, string>>> = {
   "hang.try": "A thread through the bail; a plumb line beside it tells.",
   "hoop.round": "Small by up to a size, stretch it. Large: saw the excess out at the seam.",
   "join.finish": "Sand and pre-polish inside the hoop and round the plate's edge.",
-  "join.solder": "Clean, flux, heat the whole piece; solder runs toward the hottest place.",
   "join.fuse": "Ends pressed hard together, flux, flame over the whole piece until the surface shimmers along the seam; then away.",
   "set.try": "Lay a thread under it first, or lift it with tacky putty.",
   "set.curve": "Its template shows the height every five millimetres; lay the strip on it, or mark the heights round the wall.",
   "set.level": "A hollow back gets a cushion of fine sawdust.",
   "set.push": "Round several times, straight in and then rocking up.",
+};
+
+/** How a joint is soldered, by where its solder is put. */
+const PLACING_DETAILS: Readonly<Record<Placing, string>> = {
+  inside: "Clean, flux, lay the pieces inside, evenly. Heat the whole piece; solder runs toward the hottest place.",
+  outside: "Clean, flux, lay the pieces against it from outside. Heat the whole piece; solder runs toward the hottest place.",
+  under: "Clean, flux, stand it on its solder. Heat the whole piece; solder runs toward the hottest place.",
+  sweat: "Flux both faces, bring them together and hold them so. Heat until it sinks a hair and the edge shines.",
+  wire: "Clean, flux, bring the whole piece to heat. Touch the wire's end to the joint and take it away as it flashes.",
+  paste: "Lay it along the joint. Dry it with a soft flame until it stops smoking, then heat the whole piece.",
 };
 
 export const CHECKS: Readonly<Record<CheckCode, string>> = {
@@ -277,6 +287,9 @@ export const CHECKS: Readonly<Record<CheckCode, string>> = {
   "joint.allRound": "The line goes all the way round",
   "joint.dropsFlat": "The piece drops flat",
   "joint.noPits": "No pits",
+  "joint.sinks": "It sank a hair as the solder ran",
+  "joint.noFlood": "No solder outside the joint",
+  "joint.noVoid": "No void where the paste boiled",
   "ledge.touches": "It touches the wall all round",
   "ornament.touches": "It touches the wall all along, no light between",
   "snippets.equal": "All as long as the first",
@@ -384,7 +397,7 @@ export function sayStep(step: Step, plan: Told, units: Units, doubtOf: DoubtOf =
         }),
       ),
     ),
-    detail: DETAILS[step.code] ?? "",
+    detail: step.code === "join.solder" ? PLACING_DETAILS[step.values.means as Placing] : (DETAILS[step.code] ?? ""),
   };
 }
 

@@ -193,10 +193,30 @@ test("where a number came from, what it is called, and what the schools and sour
   });
   const advice = (kind: "seam" | "foot" | "mount", mount: string | null) => jointAdvice({ kind, mount });
   expect([advice("seam", "m1"), advice("seam", null), advice("foot", "m1"), advice("mount", "m1")]).toEqual([
-    { solder: "under the seam, on charcoal", flame: "On and off at the join.", look: "it drops flat, a bright line top to foot." },
-    { solder: "across the seam", flame: "The whole hoop, then the seam.", look: "a bright line inside and out." },
-    { solder: "inside", flame: "From below.", look: "a bright line all the way round." },
-    { solder: "along the seat", flame: "The hoop first, the setting last.", look: "a bright line both sides, the hoop square both ways." },
+    {
+      solder: "under the seam, on charcoal",
+      flame: "On and off at the join.",
+      hold: "It stands by its own spring.",
+      look: "it drops flat, a bright line top to foot.",
+    },
+    {
+      solder: "across the seam",
+      flame: "The whole hoop, then the seam.",
+      hold: "Flat on the board; iron wire round it if it springs open.",
+      look: "a bright line inside and out.",
+    },
+    {
+      solder: "inside",
+      flame: "From below, through the mesh.",
+      hold: "On mesh and tripod, cotter pins under the plate.",
+      look: "a bright line all the way round.",
+    },
+    {
+      solder: "along the seat",
+      flame: "The hoop first, the setting last.",
+      hold: "The hoop upright in the third hand, the setting face down.",
+      look: "a bright line both sides, the hoop square both ways.",
+    },
   ]);
 });
 
@@ -236,6 +256,9 @@ test("what can hurt, and what is looked at", () => {
     "joint.allRound = The line goes all the way round",
     "joint.dropsFlat = The piece drops flat",
     "joint.noPits = No pits",
+    "joint.sinks = It sank a hair as the solder ran",
+    "joint.noFlood = No solder outside the joint",
+    "joint.noVoid = No void where the paste boiled",
     "ledge.touches = It touches the wall all round",
     "ornament.touches = It touches the wall all along, no light between",
     "snippets.equal = All as long as the first",

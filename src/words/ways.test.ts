@@ -1,7 +1,7 @@
 import { demoPiece } from "@demo/pieces";
 import { type Way } from "@/core/heats/problem";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
-import { type PinEntry } from "@/core/heats/problem";
+import { type PinEntry } from "@/core/heats/pins";
 import { planPiece } from "@/core/piece/plan-piece";
 import { sayWay } from "./ways";
 

@@ -114,7 +114,6 @@ function jointOf(each: Applied, ground: Ground): WorkedJoint {
           cautions: shape === "ball" ? ["torch", "hotMetal", "charcoal"] : ["saw"],
           values: { part, shape, ...sizes },
         }),
-        step(part, "applied.sweat", "join", { checks: ["foot.flat"], cautions: ["torch", "flux", "hotMetal"], values: { part } }),
       ],
       lookedFor: ["joint.bright", "joint.noGap"],
       after: [],

@@ -1,7 +1,8 @@
 import { type Assembly } from "../joint/joint";
 import { type Cost, NEVER, pack } from "./cost";
 import { bestFound, lowerBound } from "./large";
-import { type HeatWishes, type Pin, type Task, inBits, tasksOf } from "./problem";
+import { type PinEntry } from "./pins";
+import { type HeatWishes, type Task, inBits, tasksOf } from "./problem";
 import { type NextHeat, OutOfTime, Search } from "./search";
 
 /** With solder, or by the metal itself. */
@@ -197,7 +198,7 @@ function allWishes({ way, pins }: HeatWishes): Conflict[] {
 
 /** The wishes with only these kept. */
 function only(wishes: HeatWishes, kept: readonly Conflict[]): HeatWishes {
-  const pins = kept.flatMap((each): Pin[] => ("pin" in each ? [wishes.pins[each.pin]!] : []));
+  const pins = kept.flatMap((each): PinEntry[] => ("pin" in each ? [wishes.pins[each.pin]!] : []));
   return { ...wishes, way: kept.some((each) => "way" in each) ? wishes.way : "free", pins };
 }
 

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { SHIPPED_SHELVES, type SolderForm } from "../metal/shelf";
 import { type Joint } from "../joint/joint";
+import { placingOf } from "../joint/placing";
 import { flameShares, thinSide } from "./flame";
 import { pallionsFor, solderVolume } from "./solder";
 import { danger, disturbance, fusingFlame, holds, solderFlames } from "./thermal";
@@ -48,14 +49,20 @@ test("solder fills a butt seam's gap half over, a foot's gap and its fillet, any
 
 test("the largest pieces that lay no more than half too much are taken, one to a seam and three round a foot at least", () => {
   const grade = typical!.grades[0]!;
-  expect(pallionsFor(seam(3, 0.95), grade)).toEqual({ form: "sheet", count: 1, size: [0.7, 0.7, 0.25], spacing: null, evenGap: null });
-  expect(pallionsFor(seam(3, 0.3), grade)).toMatchObject({ count: 1, size: [0.5, 0.5, 0.25] });
-  const filled = (volume: number) => pallionsFor(seam(3, volume / 0.05 / 1.5 / 1.25), grade).size[0];
+  expect(pallionsFor(seam(3, 0.95), grade, "under")).toEqual({
+    form: "sheet",
+    count: 1,
+    size: [0.7, 0.7, 0.25],
+    spacing: null,
+    evenGap: null,
+  });
+  expect(pallionsFor(seam(3, 0.3), grade, "under")).toMatchObject({ count: 1, size: [0.5, 0.5, 0.25] });
+  const filled = (volume: number) => pallionsFor(seam(3, volume / 0.05 / 1.5 / 1.25), grade, "under").size[0];
   expect([filled(0.25 / 1.5 + 1e-6), filled(0.25 / 1.5 - 1e-6), filled(0.1225 / 1.5 + 1e-6), filled(0.1225 / 1.5 - 1e-6)]).toEqual([
     1, 0.7, 0.7, 0.5,
   ]);
-  expect(pallionsFor(joint("foot", 6, 1), grade)).toMatchObject({ count: 3, size: [0.5, 0.5, 0.25], spacing: 2, evenGap: 2 });
-  expect(pallionsFor(joint("mount", 7, 14), { ...grade, forms: [{ type: "sheet", thickness: 0.5 }] })).toMatchObject({
+  expect(pallionsFor(joint("foot", 6, 1), grade, "inside")).toMatchObject({ count: 3, size: [0.5, 0.5, 0.25], spacing: 2, evenGap: 2 });
+  expect(pallionsFor(joint("mount", 7, 14), { ...grade, forms: [{ type: "sheet", thickness: 0.5 }] }, "outside")).toMatchObject({
     count: 2,
     size: [1, 1, 0.5],
     spacing: 3.5,
@@ -63,7 +70,7 @@ test("the largest pieces that lay no more than half too much are taken, one to a
   });
   fc.assert(
     fc.property(fc.double({ min: 0.2, max: 80, noNaN: true }), fc.constantFrom<Joint["kind"]>("foot", "mount"), (area, kind) => {
-      const { count, size, spacing } = pallionsFor(joint(kind, 20, area), grade);
+      const { count, size, spacing } = pallionsFor(joint(kind, 20, area), grade, "sweat");
       const laid = count * size[0] * size[1] * size[2];
       const volume = solderVolume(joint(kind, 20, area));
       expect(laid).toBeGreaterThanOrEqual(volume - 1e-12);
@@ -73,19 +80,36 @@ test("the largest pieces that lay no more than half too much are taken, one to a
   );
 });
 
-test("of a grade in hand only as wire its length is told, only as paste its balls; sheet comes first", () => {
+test("where no place is wished it is the usual one, or what the grade is in hand as: sheet first, then wire, then paste", () => {
+  const foot = joint("foot", 45, 14);
+  const of = (wished: Parameters<typeof placingOf>[1], ...forms: readonly SolderForm["type"][]) =>
+    placingOf(
+      foot,
+      wished,
+      forms.map((type) => ({ type })),
+    );
+  expect([of(null), of(null, "paste", "sheet"), of(null, "paste", "wire"), of(null, "paste")]).toEqual([
+    "inside",
+    "inside",
+    "wire",
+    "paste",
+  ]);
+  expect([of("sweat"), of("outside", "wire"), of("paste", "sheet")]).toEqual(["sweat", "outside", "paste"]);
+  expect([placingOf(seam(3, 1), null, []), placingOf({ ...seam(3, 1), mount: "m1" }, null, [])]).toEqual(["outside", "under"]);
+});
+
+test("by wire its length is told, by paste its balls, of what is in hand or of the usual size", () => {
   const grade = typical!.grades[0]!;
-  const volume = solderVolume(joint("foot", 45, 14));
-  const of = (...forms: readonly SolderForm[]) => pallionsFor(joint("foot", 45, 14), { ...grade, forms });
-  const wire = of({ type: "paste" }, { type: "wire" });
+  const foot = joint("foot", 45, 14);
+  const volume = solderVolume(foot);
+  const wire = pallionsFor(foot, grade, "wire");
   expect(wire).toMatchObject({ form: "wire", count: 1, spacing: null });
   expect(wire.size[0]).toBeCloseTo(volume / ((Math.PI / 4) * 0.25), 9);
-  expect(of({ type: "wire", thickness: 1 }).size[0]).toBeCloseTo(wire.size[0] / 4, 9);
-  const paste = of({ type: "paste" });
+  expect(pallionsFor(foot, { forms: [{ type: "wire", thickness: 1 }] }, "wire").size[0]).toBeCloseTo(wire.size[0] / 4, 9);
+  const paste = pallionsFor(foot, grade, "paste");
   expect(paste).toMatchObject({ form: "paste", count: Math.ceil((2 * volume) / (Math.PI / 6)), size: [1, 1, 1] });
   expect(paste.spacing).toBeCloseTo(45 / paste.count, 9);
-  expect(of({ type: "wire" }, { type: "sheet" }).form).toBe("sheet");
-  expect(of().form).toBe("sheet");
+  expect(pallionsFor(foot, { forms: [{ type: "wire" }] }, "inside").size[2]).toBe(0.25);
 });
 
 test("a side that takes less than a quarter of the other's heat is the thin one", () => {

@@ -1,38 +1,18 @@
 import { METALS, type Metal } from "../metal/metals";
 import { type Shelf } from "../metal/shelf";
 import { type Assembly, type Joint, isSeam } from "../joint/joint";
+import { type PinEntry, pinnedJoints } from "./pins";
 import { type Flame, danger, fusingFlame, solderFlames } from "./thermal";
 
 /** Ways of grading, in the order they are offered. */
 export const WAYS = ["free", "step-down", "one-grade", "fuse-first", "seams-hard"] as const;
 export type Way = (typeof WAYS)[number];
 
-/** What a piece's file can wish: more than is planned. */
-export type PinEntry =
-  | Pin
-  | { readonly joint: string; readonly means: "inside" | "outside" | "under" | "sweat" | "wire" | "paste" | "cold" }
-  | { readonly add: { readonly id: string; readonly parts: readonly string[]; readonly length?: number } }
-  | { readonly leave: string };
-
-/** Whether a wish is planned here. */
-export function isPlannedPin(pin: PinEntry): pin is Pin {
-  if ("add" in pin || "leave" in pin) return false;
-  return !("means" in pin) || pin.means === "fuse" || pin.means === "solder";
-}
-
-export type Pin =
-  | { readonly joint: string; readonly grade: string }
-  | { readonly joint: string; readonly means: "fuse" | "solder" }
-  | { readonly before: readonly [string, string] }
-  | { readonly together: readonly [string, string] }
-  | { readonly shield: string }
-  | { readonly forbid: readonly [joint: string, grade: string] };
-
 export interface HeatWishes {
   readonly shelf: Shelf;
   readonly way: Way;
   readonly overshoot: number;
-  readonly pins: readonly Pin[];
+  readonly pins: readonly PinEntry[];
 }
 
 /**
@@ -82,14 +62,6 @@ export function inBits(task: Task): Problem {
     throw new RangeError(`at most ${MOST_BITS} joints and parts, got ${ties.length} and ${metals.length}`);
   const bits = (members: readonly number[]) => members.reduce((mask, i) => mask | (1 << i), 0);
   return { ...task, ties: ties.map(bits), before: task.before.map(bits), together: task.together.map(bits), shielded: bits(task.shielded) };
-}
-
-/** Joints a pin speaks of. */
-export function pinnedJoints(pin: Pin): readonly string[] {
-  if ("joint" in pin) return [pin.joint];
-  if ("before" in pin) return pin.before;
-  if ("together" in pin) return pin.together;
-  return "shield" in pin ? [pin.shield] : [pin.forbid[0]];
 }
 
 /** The metals a joint ties, one for each side. */
@@ -146,15 +118,22 @@ function tie(together: number[][], a: number, b: number): void {
   for (const member of group) together[member] = group;
 }
 
-function isOpen(flame: Flame, joint: Joint, metals: readonly Metal[], flames: readonly Flame[], way: Way, pins: readonly Pin[]): boolean {
+function isOpen(
+  flame: Flame,
+  joint: Joint,
+  metals: readonly Metal[],
+  flames: readonly Flame[],
+  way: Way,
+  pins: readonly PinEntry[],
+): boolean {
   const about = pins.filter((pin) => "joint" in pin && pin.joint === joint.id);
   const means = about.flatMap((pin) => ("means" in pin ? [pin.means] : []));
   if (flame.fuses !== null) {
     if (fusible(metals) !== flame.fuses) return false;
     if (way !== "fuse-first" && !means.includes("fuse")) return false;
   } else if (metals.some((metal) => danger(flame.working, metal) === "melts")) return false;
-  const asMeans = flame.fuses === null ? "solder" : "fuse";
-  if (means.some((each) => each !== asMeans)) return false;
+  if (means.some((each) => (each === "fuse") !== (flame.fuses !== null))) return false;
+  if (new Set(means.filter((each) => each !== "solder")).size > 1) return false;
   if (about.some((pin) => "grade" in pin && pin.grade !== flame.id)) return false;
   if (pins.some((pin) => "forbid" in pin && pin.forbid[0] === joint.id && pin.forbid[1] === flame.id)) return false;
   return way !== "seams-hard" || flame.fuses !== null || flame.id === (isSeam(joint) ? hardest(flames) : easiest(flames));

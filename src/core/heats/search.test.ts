@@ -4,7 +4,8 @@ import { METALS, type Metal } from "../metal/metals";
 import { type Assembly, type Joint, type Part } from "../joint/joint";
 import { bestHeats } from "./best";
 import { type Cost, NEVER, pack, unpack } from "./cost";
-import { type HeatWishes, type Pin, type Problem, type Way, inBits, tasksOf } from "./problem";
+import { type PinEntry } from "./pins";
+import { type HeatWishes, type Problem, type Way, inBits, tasksOf } from "./problem";
 import optima from "./reference/optima.json";
 
 /** Every plan there is, tried in the order of ties; the first of least cost is kept. Written from the definitions alone. */
@@ -105,7 +106,7 @@ function anyTask(most: number): fc.Arbitrary<{ assembly: Assembly; wishes: HeatW
       const id = joint.map((i) => `j${i}`);
       const pair = fc.tuple(id, id).filter(([a, b]) => a !== b);
       const grade = fc.constantFrom("hard", "medium", "easy", "extra-easy");
-      const pin: fc.Arbitrary<Pin> = fc.oneof(
+      const pin: fc.Arbitrary<PinEntry> = fc.oneof(
         fc.record({ joint: id, grade }),
         fc.record({ joint: id, means: fc.constantFrom("fuse" as const, "solder" as const) }),
         fc.record({ before: pair }),
@@ -194,7 +195,7 @@ test("tasks of 12 and 14 joints have the costs that a search over every state, w
       })),
     };
     const shelf = SHIPPED_SHELVES.find(({ id }) => id === wishes.shelf)!;
-    const found = bestHeats(assembly, { ...wishes, shelf, way: wishes.way as Way, pins: wishes.pins as unknown as Pin[] });
+    const found = bestHeats(assembly, { ...wishes, shelf, way: wishes.way as Way, pins: wishes.pins as unknown as PinEntry[] });
     if (found.status !== "best") throw new Error(`${joints.length} joints: ${found.status}`);
     expect(unpack(found.cost)).toEqual(cost);
   }

@@ -1,5 +1,6 @@
 import { type Grade, type SolderForm } from "../metal/shelf";
 import { type Joint, isSeam } from "../joint/joint";
+import { type Placing, formOf } from "../joint/placing";
 
 /** How much solder a joint wants, and in how many pieces. */
 export interface Pallions {
@@ -35,13 +36,15 @@ export function solderVolume(joint: Joint): number {
   return (joint.area * GAP * overfill + fillet) * SPARE;
 }
 
-/** What a joint takes of the grade as it is in hand: cut from sheet where there is sheet, else wire, else paste. */
-export function pallionsFor(joint: Joint, grade: Grade): Pallions {
-  const forms = grade.forms?.length ? grade.forms : [{ type: "sheet" } as const];
-  const inHand = (type: SolderForm["type"]) => forms.find((form) => form.type === type);
-  const [sheet, wire] = [inHand("sheet"), inHand("wire")];
-  if (sheet) return fromSheet(joint, sheet.thickness ?? SHEET_THICKNESS);
-  return wire ? fromWire(joint, wire.thickness ?? WIRE_THICKNESS) : fromPaste(joint);
+/** What a joint takes of a grade where it is put so: of what is in hand of that form, or of its usual size. */
+export function pallionsFor(joint: Joint, { forms = [] }: Pick<Grade, "forms">, placing: Placing): Pallions {
+  const form = formOf(placing);
+  const inHand = forms.find(({ type }) => type === form)?.thickness;
+  return {
+    sheet: () => fromSheet(joint, inHand ?? SHEET_THICKNESS),
+    wire: () => fromWire(joint, inHand ?? WIRE_THICKNESS),
+    paste: () => fromPaste(joint),
+  }[form]();
 }
 
 function fromSheet(joint: Joint, sheet: number): Pallions {

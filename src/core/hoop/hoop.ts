@@ -246,6 +246,7 @@ function mountJoints(
       before: [
         ...made,
         step(i === 0 ? HOOP : mount, `hoop.${act}`, "hoop", {
+          fits: [tie.part],
           target: `${mount}.hoop.${target}`,
           checks: [act === "feet" ? "feet.stand" : "hoop.sitsFlat"],
           values: { of },

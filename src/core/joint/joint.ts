@@ -1,7 +1,7 @@
 import { type Metal } from "../metal/metals";
 
 /** Every kind of joint that a piece can have. */
-export type JointKind = "seam" | "foot" | "ledge" | "ornament" | "strands" | "bridge" | "mount" | "eye" | "sleeve" | "applied";
+export type JointKind = "seam" | "foot" | "ledge" | "ornament" | "strands" | "bridge" | "mount" | "eye" | "sleeve" | "applied" | "added";
 
 /** Every kind of ornament that a file can ask for. */
 export type LayerType = "wire" | "twist" | "bead-wire" | "granules";
@@ -57,7 +57,7 @@ export interface Assembly {
 }
 
 /** A seam closes a part, or strands that lie side by side, on itself. */
-export function isSeam({ kind }: Joint): boolean {
+export function isSeam({ kind }: Pick<Joint, "kind">): boolean {
   return kind === "seam";
 }
 

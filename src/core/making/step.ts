@@ -56,9 +56,9 @@ export type StepCode =
   | "eye.mark"
   | "hang.try"
   | "applied.make"
-  | "applied.sweat"
   | "join.finish"
   | "join.solder"
+  | "join.tin"
   | "join.fuse"
   | "join.pickle"
   | "join.cold"
@@ -92,6 +92,9 @@ export type CheckCode =
   | "joint.allRound"
   | "joint.dropsFlat"
   | "joint.noPits"
+  | "joint.sinks"
+  | "joint.noFlood"
+  | "joint.noVoid"
   | "plate.noLine"
   | "ledge.touches"
   | "ornament.touches"
@@ -155,6 +158,8 @@ export interface Step {
   readonly code: StepCode;
   /** A setting, a part or a joint that it is done to. */
   readonly part: string;
+  /** Other parts that it is fitted to. */
+  readonly fits: readonly string[];
   readonly stage: StepStage;
   /** Figure to cut or measure to. */
   readonly target: string | null;
@@ -170,7 +175,7 @@ export interface Step {
   readonly values: Readonly<Record<string, string | number | readonly string[]>>;
 }
 
-type Details = Partial<Pick<Step, "target" | "second" | "heat" | "reads" | "checks" | "cautions" | "values">>;
+type Details = Partial<Pick<Step, "fits" | "target" | "second" | "heat" | "reads" | "checks" | "cautions" | "values">>;
 
 /** A step of a part, named by the part and the act. */
 export function step(part: string, code: StepCode, stage: StepStage, details: Details = {}): Step {
@@ -180,6 +185,7 @@ export function step(part: string, code: StepCode, stage: StepStage, details: De
     id: `${place}.${act}`,
     code,
     part,
+    fits: [],
     stage,
     target: null,
     second: null,

@@ -65,6 +65,10 @@ export type FindingCode =
   | "heats.not-found"
   | "heats.shelf-missing"
   | "heats.pin-unknown"
+  | "heats.add-no-part"
+  | "heats.add-taken"
+  | "heats.apart"
+  | "heats.not-in-hand"
   | "heats.better-unpinned";
 
 /** error: the piece would fail as planned. warning: it can go wrong. note: what another school would do. */

@@ -1,4 +1,6 @@
 import { type Way } from "../heats/problem";
+import { type StepMinutes, USUAL_MINUTES } from "../making/minutes";
+import { type StepCode } from "../making/step";
 import { type MandrelMark, type SizeSystem } from "../hoop/sizes";
 import { type LengthUnit } from "../measure/reading";
 import { type OwnLoss, type Sourced } from "../measure/figure";
@@ -18,12 +20,6 @@ export interface Strip {
   readonly metal: Metal;
   readonly thickness: number;
   readonly heights: readonly number[];
-}
-
-/** How long a step takes the hands, and how long it leaves the piece waiting after. */
-export interface StepMinutes {
-  readonly hands: number;
-  readonly wait: number;
 }
 
 /** A maker's defaults as their file has them; what is left out is the shipped default. */
@@ -79,7 +75,7 @@ export const SHIPPED = {
   overshoot: 10,
   way: "free",
   seatOf: { fit: 0.05, catch: 0.25 },
-  minutes: { "join.pickle": { hands: 1, wait: 8 }, "join.cold": { hands: 5, wait: 30 }, "set.surface": { hands: 10, wait: 5 } },
+  minutes: USUAL_MINUTES,
 } as const satisfies Omit<BenchEntry, "format" | "version" | "allowances" | "name">;
 
 export const SHIPPED_BENCH: BenchEntry = { format: "hoop-ledger/bench", version: 2 };
@@ -90,11 +86,9 @@ export function choose<T>(piece: T | undefined, bench: T | undefined, shipped: T
   return bench !== undefined ? { value: bench, from: "bench" } : { value: shipped, from: "shipped" };
 }
 
-const NO_MINUTES: StepMinutes = { hands: 0, wait: 0 };
-
-/** How long a step takes by the bench; nothing where neither it nor what is shipped says. */
-export function minutesOf(bench: BenchEntry, code: string): StepMinutes {
-  return bench.minutes?.[code] ?? (SHIPPED.minutes as Readonly<Record<string, StepMinutes>>)[code] ?? NO_MINUTES;
+/** How long a step takes by the bench. */
+export function minutesOf(bench: BenchEntry, code: StepCode): StepMinutes {
+  return bench.minutes?.[code] ?? USUAL_MINUTES[code];
 }
 
 /** Losses that a maker's own hands can teach. */

@@ -1,4 +1,3 @@
-import { isPlannedPin } from "../heats/problem";
 import { tolerance } from "../measure/tolerances";
 import { isUneven } from "../stone/profile";
 import { shapeFaults } from "../stone/shapes/shapes";
@@ -167,7 +166,7 @@ export function partsOf({ mounts, carrier }: Piece): string[] {
 }
 
 /** Seam and foot or ledge of each wall, joint of each ornament and the seam of one that is bent all round, and the carrier's. */
-function jointCount({ mounts, carrier, applied = [] }: Piece): number {
+function jointCount({ mounts, carrier, applied = [], heats }: Piece): number {
   const ofWall = ({ wall }: Mount) => (wall.source === "cup" ? 0 : wall.source === "tube" ? 1 : 2);
   const ofBack = ({ plate }: Mount) => (plate.style === "open" ? 1 : 0);
   const ofOrnament = ({ type, extent = "all" }: OrnamentEntry) => (extent === "all" && type !== "granules" ? 2 : 1);
@@ -175,7 +174,8 @@ function jointCount({ mounts, carrier, applied = [] }: Piece): number {
     (all, mount) => all + ofWall(mount) + ofBack(mount) + (mount.plate.ornament ?? []).reduce((sum, entry) => sum + ofOrnament(entry), 0),
     0,
   );
-  return onMounts + applied.length + carrierKind(carrier).jointCount(carrier, mounts.length);
+  const added = (heats?.pins ?? []).filter((pin) => "add" in pin).length;
+  return onMounts + applied.length + added + carrierKind(carrier).jointCount(carrier, mounts.length);
 }
 
 /** What the contract has and this build does not plan: each is refused by name, so that nothing is planned by half. */
@@ -189,9 +189,6 @@ export function unplanned(piece: Piece): Fault[] {
         "ornament",
       ),
     ]),
-    ...(piece.heats?.pins ?? []).flatMap((pin, i) =>
-      refuse(!isPlannedPin(pin), `/heats/pins/${i}`, "means" in pin ? pin.means : Object.keys(pin).join()),
-    ),
   ];
 }
 

@@ -1,6 +1,7 @@
 import { type HoopForm, type LengthRule } from "../hoop/hoop";
 import { type SizeSystem } from "../hoop/sizes";
-import { type PinEntry, type Way } from "../heats/problem";
+import { type PinEntry } from "../heats/pins";
+import { type Way } from "../heats/problem";
 import { type Metal } from "../metal/metals";
 import { type SectionShape } from "../metal/section";
 import { type LayerType, type MadeFrom, type WireSection } from "../mount/layers/layer";

@@ -1,27 +1,33 @@
 import { assemblyOf, heatedOf, workOf } from "../joint/contribution";
 import { type Assembly, type Joint, isSeam } from "../joint/joint";
+import { PLACINGS, type Placing, formOf, placingOf } from "../joint/placing";
 import { type BestHeats, type ChosenHeat, type HeatsOf } from "../heats/best";
 import { flameShares, thinSide } from "../heats/flame";
-import { type HeatWishes, jointMetals, pinnedJoints, tasksOf } from "../heats/problem";
+import { pinnedJoints, pinnedMeans } from "../heats/pins";
+import { type HeatWishes, jointMetals, tasksOf } from "../heats/problem";
 import { type Pallions, pallionsFor } from "../heats/solder";
+import { asWished } from "../heats/wished";
 import { type Flame, SAFE_OVERSHOOT, danger, disturbance, fusingFlame, solderFlames } from "../heats/thermal";
 import { type Step } from "../making/step";
+import { tasksFrom } from "../making/tasks";
 import { type MakingHeat, makingSteps } from "../making/steps";
 import { type Finding, finding } from "../measure/finding";
 import { METALS } from "../metal/metals";
-import { type BenchEntry } from "./bench";
+import { type BenchEntry, minutesOf } from "./bench";
 import { type HeatPlan, type Plan, type PlannedHeat, type PlannedJoint } from "./plan";
 import { settleHeats } from "./settle";
 import { type SizedPiece } from "./size-piece";
 
 /** Adds the heats, the steps of the making and what there is to say about both to a sized piece. */
 export function planHeats(sized: SizedPiece, bench: BenchEntry, heatsOf: HeatsOf): Plan {
-  const { piece, contribution } = sized;
+  const { piece } = sized;
+  const { shelfMissing, ...wishes } = settleHeats(piece.heats, bench);
+  const { contribution, findings, clashes } = asWished(sized.contribution, wishes.pins);
   const all = assemblyOf(contribution);
   const assembly = heatedOf(all);
-  const { shelfMissing, ...wishes } = settleHeats(piece.heats, bench);
-  const best = heatsOf(assembly, wishes);
+  const best: BestHeats = clashes.length > 0 ? { status: "impossible", conflicts: [{ pin: clashes[0]! }] } : heatsOf(assembly, wishes);
   const heats = best.status !== "impossible" ? describeHeats(assembly, wishes, best.heats) : [];
+  const steps = makingSteps(workOf(contribution), heats.map(inMaking(assembly, wishes))).map((each) => madeTimes(each, piece.copies ?? 1));
   return {
     format: "hoop-ledger/plan",
     version: 1,
@@ -34,15 +40,18 @@ export function planHeats(sized: SizedPiece, bench: BenchEntry, heatsOf: HeatsOf
     joints: plannedJoints(all, assembly, wishes, heats),
     heatPlan: heatPlanOf(best),
     heats,
-    steps: makingSteps(workOf(contribution), heats.map(inMaking)).map((each) => madeTimes(each, piece.copies ?? 1)),
+    steps,
+    tasks: tasksFrom({ steps, ...all }, ({ code }) => minutesOf(bench, code)),
     findings: [
       ...contribution.findings,
+      ...findings,
       ...(shelfMissing
         ? [finding("heats.shelf-missing", "warning", "heats", { asked: piece.heats?.shelf ?? "", used: wishes.shelf.id })]
         : []),
       ...overshootFindings(assembly, wishes),
       ...pinFindings(all, assembly, wishes, best, heatsOf),
       ...heatFindings(heats, assembly),
+      ...formFindings(assembly, wishes, heats),
     ],
     remedies: sized.remedies,
     drawing: sized.drawing,
@@ -65,6 +74,7 @@ function madeTimes(each: Step, copies: number): Step {
 
 function plannedJoints(all: Assembly, assembly: Assembly, wishes: HeatWishes, heats: readonly PlannedHeat[]): PlannedJoint[] {
   const fused = new Set(heats.flatMap(({ means, joints }) => (means === "fuse" ? joints : [])));
+  const gradeOf = new Map(heats.flatMap(({ joints, grade }) => joints.map((id) => [id, grade] as const)));
   const tasks = tasksOf(assembly, wishes);
   const number = new Map(assembly.joints.map(({ id }, i) => [id, i]));
   return all.joints.map((joint) => {
@@ -74,7 +84,7 @@ function plannedJoints(all: Assembly, assembly: Assembly, wishes: HeatWishes, he
       id: joint.id,
       kind: joint.kind,
       mount: joint.mount,
-      means: joint.isCold ? "cold" : fused.has(joint.id) ? "fuse" : "solder",
+      means: joint.isCold ? "cold" : fused.has(joint.id) ? "fuse" : placingIn(joint, gradeOf.get(joint.id), wishes),
       parts: joint.parts,
       length: joint.length,
       area: joint.area,
@@ -150,9 +160,28 @@ function flameOf({ means, grade }: ChosenHeat, assembly: Assembly, joint: Joint,
   return solderFlames(wishes.shelf, wishes.overshoot).find(({ id }) => id === grade)!;
 }
 
-function solderOf(heat: ChosenHeat, joints: readonly Joint[], { shelf }: HeatWishes): Pallions[] {
-  const grade = shelf.grades.find(({ id }) => id === heat.grade);
-  return grade && heat.means === "solder" ? joints.map((joint) => pallionsFor(joint, grade)) : [];
+function solderOf(heat: ChosenHeat, joints: readonly Joint[], wishes: HeatWishes): Pallions[] {
+  const grade = wishes.shelf.grades.find(({ id }) => id === heat.grade);
+  return grade && heat.means === "solder" ? joints.map((joint) => pallionsFor(joint, grade, placingIn(joint, grade.id, wishes))) : [];
+}
+
+/** Where the solder of a joint is put: as it is wished, else as is usual with what of the grade is in hand. */
+function placingIn(joint: Joint, grade: string | undefined, { shelf, pins }: HeatWishes): Placing {
+  const wished = PLACINGS.find((each) => each === pinnedMeans(pins, joint.id)) ?? null;
+  return placingOf(joint, wished, shelf.grades.find(({ id }) => id === grade)?.forms ?? []);
+}
+
+/** Where solder is wished as what of its grade is not in hand. */
+function formFindings(assembly: Assembly, wishes: HeatWishes, heats: readonly PlannedHeat[]): Finding[] {
+  return heats.flatMap(({ joints, grade, means }) =>
+    joints.flatMap((id) => {
+      const joint = assembly.joints.find((each) => each.id === id)!;
+      const form = formOf(placingIn(joint, grade, wishes));
+      const forms = wishes.shelf.grades.find((each) => each.id === grade)?.forms ?? [];
+      const isThere = means === "fuse" || forms.length === 0 || forms.some(({ type }) => type === form);
+      return isThere ? [] : [finding("heats.not-in-hand", "note", id, { joint: id, grade, form })];
+    }),
+  );
 }
 
 /** One joint's solder as it is; of several what they have in common: the count, and the size where it is one. */
@@ -172,7 +201,7 @@ function overshootFindings({ parts }: Assembly, { overshoot, shelf }: HeatWishes
 
 function pinFindings(all: Assembly, assembly: Assembly, wishes: HeatWishes, best: BestHeats, heatsOf: HeatsOf): Finding[] {
   const known = new Set(all.joints.map(({ id }) => id));
-  const unknown = wishes.pins.flatMap((pin) => pinnedJoints(pin).filter((id) => !known.has(id)));
+  const unknown = wishes.pins.flatMap((pin) => ("add" in pin ? [] : pinnedJoints(pin).filter((id) => !known.has(id))));
   const findings = unknown.map((joint) => finding("heats.pin-unknown", "warning", "heats", { joint }));
   if (best.status === "impossible") {
     const clash = best.conflicts.map((each) => ("pin" in each ? `/heats/pins/${each.pin}` : "/heats/way")).join(", ");
@@ -222,6 +251,18 @@ function heatFindings(heats: readonly PlannedHeat[], assembly: Assembly): Findin
   });
 }
 
-function inMaking({ joints, means, grade }: PlannedHeat): MakingHeat {
-  return { joints, grade, fuses: means === "fuse" };
+function inMaking({ joints }: Assembly, wishes: HeatWishes): (heat: PlannedHeat) => MakingHeat {
+  return ({ joints: ids, means, grade }) => ({
+    joints: ids,
+    grade,
+    means: ids.map((id) =>
+      means === "fuse"
+        ? "fuse"
+        : placingIn(
+            joints.find((joint) => joint.id === id)!,
+            grade,
+            wishes,
+          ),
+    ),
+  });
 }

@@ -1,10 +1,12 @@
 import { type Cost } from "../heats/cost";
 import { type FlameShare } from "../heats/flame";
 import { type JointKind, type PartKind } from "../joint/joint";
+import { type Placing } from "../joint/placing";
 import { type CarrierDrawing, type SettledCarrier } from "./carriers/carrier";
 import { type Conflict, type Means } from "../heats/best";
 import { type Pallions } from "../heats/solder";
 import { type HeatWishes } from "../heats/problem";
+import { type Task } from "../making/schedule";
 import { type Step } from "../making/step";
 import { type Blank } from "../measure/blank";
 import { type Figures } from "../measure/figure";
@@ -27,6 +29,8 @@ export interface Plan {
   readonly heatPlan: HeatPlan;
   readonly heats: readonly PlannedHeat[];
   readonly steps: readonly Step[];
+  /** The steps as they take time. */
+  readonly tasks: readonly Task[];
   readonly findings: readonly Finding[];
   /** What is to be done about what was read in the making. */
   readonly remedies: readonly Remedy[];
@@ -50,7 +54,8 @@ export interface PlannedJoint {
   readonly kind: JointKind;
   /** The setting it belongs to, or null. */
   readonly mount: string | null;
-  readonly means: Means | "cold";
+  /** Where its solder is put, or how it is made without. */
+  readonly means: Placing | "fuse" | "cold";
   readonly parts: readonly string[];
   /** mm */
   readonly length: number;

@@ -1,6 +1,6 @@
 import { type Applied, shapeOf } from "../applied/applied";
 import { type Bail } from "../bail/bail";
-import { type HeatWishes, isPlannedPin } from "../heats/problem";
+import { type HeatWishes } from "../heats/problem";
 import { type Hoop } from "../hoop/hoop";
 import { readSize } from "../hoop/sizes";
 import { type Works } from "../hoop/works/work";
@@ -215,6 +215,6 @@ export function settleHeats(heats: HeatsEntry | undefined, bench: BenchEntry): H
     shelfMissing: missing,
     way: choose(heats?.way, bench.way, SHIPPED.way).value,
     overshoot: choose(heats?.overshoot, bench.overshoot, SHIPPED.overshoot).value,
-    pins: (heats?.pins ?? []).filter(isPlannedPin),
+    pins: heats?.pins ?? [],
   };
 }

@@ -1,6 +1,7 @@
 import { type Draft as Editable } from "immer";
-import { type PinEntry } from "@/core/heats/problem";
+import { type PinEntry } from "@/core/heats/pins";
 import { type Piece } from "@/core/piece/piece";
+import { MEANS_NAMES } from "@/words/heats";
 import { type Names, gradeName } from "@/words/names";
 
 /** What a joint can be pinned to; null lets it free. */
@@ -36,24 +37,10 @@ function setPins(piece: Editable<Piece>, change: (pins: readonly PinEntry[]) => 
   piece.heats = { ...piece.heats, pins: change(piece.heats?.pins ?? []) as Editable<PinEntry>[] };
 }
 
-type Means = Extract<PinEntry, { readonly means: unknown }>["means"];
-
-const MEANS: Readonly<Record<Means, string>> = {
-  fuse: "fused",
-  solder: "soldered",
-  inside: "solder inside",
-  outside: "solder outside",
-  under: "solder under it",
-  sweat: "sweat soldered",
-  wire: "by wire",
-  paste: "by paste",
-  cold: "made cold",
-};
-
 /** A pin as it is said. */
 export function pinText(pin: PinEntry, { joint, part }: Names): string {
   if ("grade" in pin) return `${joint(pin.joint)}: ${gradeName(pin.grade)}`;
-  if ("means" in pin) return `${joint(pin.joint)}: ${MEANS[pin.means]}`;
+  if ("means" in pin) return `${joint(pin.joint)}: ${MEANS_NAMES[pin.means]}`;
   if ("before" in pin) return `${joint(pin.before[0])} before ${joint(pin.before[1])}`;
   if ("together" in pin) return `${joint(pin.together[0])} and ${joint(pin.together[1])} in one heat`;
   if ("add" in pin) return `a joint more: ${pin.add.parts.map(part).join(" to ")}`;

@@ -76,7 +76,11 @@ function extraOf(hoop: Hoop, outside: number, bases: readonly Base[]): FormExtra
       work: {
         before: [
           step(BRIDGE, "bridge.cut", "hoop", { target: "bridge.blankLength", checks: ["ends.square"], cautions: ["saw"] }),
-          step(BRIDGE, "bridge.form", "hoop", { checks: ["bridge.meets"], values: { inside: bridge.inside, gap: bridge.gap } }),
+          step(BRIDGE, "bridge.form", "hoop", {
+            fits: ["hoop"],
+            checks: ["bridge.meets"],
+            values: { inside: bridge.inside, gap: bridge.gap },
+          }),
         ],
         lookedFor: ["joint.bright", "joint.noGap"],
         after: [],

@@ -107,11 +107,11 @@ function ledgeJoints({ mount, outline, wall, taken: avoid }: BackAsked, ledge: L
     work: {
       before: [
         work("ledge.cut", { target: `${part}.cutLength`, checks: ["ends.square", "ends.noBurr"], cautions: ["saw"] }),
-        work("ledge.bend", { checks: ["ends.noLight"] }),
+        work("ledge.bend", { fits: [wall.part], checks: ["ends.noLight"] }),
       ],
       lookedFor: ["joint.bright", "joint.noGap"],
       cautions: ["charcoal"],
-      after: [work("ledge.flat", { checks: ["foot.flat", "ledge.touches"] })],
+      after: [work("ledge.flat", { fits: [wall.part], checks: ["foot.flat", "ledge.touches"] })],
     },
   };
   return [

@@ -159,18 +159,20 @@ function cutting({ mount, layer }: LayerAsked, line: MiddleLine, key: (name: str
 }
 
 /** It is bent before it is closed, or before it is laid on. */
-function closing({ mount, layer }: LayerAsked, line: MiddleLine): Step[] {
+function closing({ mount, layer, wall }: LayerAsked, line: MiddleLine): Step[] {
   return [
     ornamentStep(mount, layer.id, "ornament.bend", {
+      fits: [wall.part],
       checks: line.isRound ? ["ends.noLight"] : ["ornament.touches"],
       values: { layer: layerKey(mount, layer.id), round: line.isRound ? 1 : 0 },
     }),
   ];
 }
 
-function fitting({ mount, layer }: LayerAsked): Step[] {
+function fitting({ mount, layer, wall }: LayerAsked): Step[] {
   return [
     ornamentStep(mount, layer.id, layer.tight > 0 ? "ornament.file" : "ornament.try", {
+      fits: [wall.part],
       checks: ["ornament.touches"],
       values: { layer: layerKey(mount, layer.id) },
     }),

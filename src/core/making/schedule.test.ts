@@ -1,0 +1,160 @@
+import fc from "fast-check";
+import { DEMO_PIECES, demoPiece } from "@demo/pieces";
+import { SHIPPED_BENCH, minutesOf } from "../piece/bench";
+import { planPiece } from "../piece/plan-piece";
+import { type Schedule, type Task, schedule } from "./schedule";
+import { type OnTheBench, dayOf } from "./day";
+
+/** Every order of work there is, each begun as soon as it can be. Written from the definitions alone. */
+function exhaustive(tasks: readonly Task[]): number {
+  let least = Infinity;
+  const go = (over: ReadonlyMap<string, number>, free: number) => {
+    if (over.size === tasks.length) least = Math.min(least, Math.max(...over.values()));
+    for (const { step, hands, wait, after } of tasks) {
+      if (over.has(step) || !after.every((id) => over.has(id))) continue;
+      const done = Math.max(free, ...after.map((id) => over.get(id)!)) + hands;
+      go(new Map([...over, [step, done + wait]]), done);
+    }
+  };
+  go(new Map(), 0);
+  return least;
+}
+
+/** Up to so many tasks, each after some of those before it. */
+function anyTasks(most: number): fc.Arbitrary<Task[]> {
+  const one = fc.record({
+    hands: fc.integer({ min: 1, max: 12 }),
+    wait: fc.oneof(fc.constant(0), fc.integer({ min: 1, max: 30 })),
+    after: fc.array(fc.nat(most), { maxLength: 2 }),
+  });
+  return fc.array(one, { minLength: 1, maxLength: most }).map((all) =>
+    all.map(({ hands, wait, after }, i) => ({
+      ...{ step: `s${i}`, hands, wait, isSameGo: false },
+      after: [...new Set(after.filter((j) => j < i).map((j) => `s${j}`))],
+    })),
+  );
+}
+
+/** One pair of hands, nothing before what it is after is over, and no longer than it says. */
+function isKept({ tasks, finish, oneAfterAnother }: Schedule): void {
+  const over = new Map(tasks.map(({ step, start, hands, wait }) => [step, start + hands + wait]));
+  tasks.forEach(({ step, start, after }, i) => {
+    const before = tasks[i - 1];
+    if (before && start < before.start + before.hands) throw new Error(`${step} and ${before.step} at once`);
+    for (const id of after) if (start < over.get(id)!) throw new Error(`${step} before ${id} is over`);
+  });
+  expect(finish).toBeCloseTo(Math.max(0, ...over.values()), 9);
+  expect(oneAfterAnother).toBeCloseTo(
+    tasks.reduce((all, { hands, wait }) => all + hands + wait, 0),
+    9,
+  );
+}
+
+test("the day found is the shortest of all orders of up to 8 steps, and proven", () => {
+  fc.assert(
+    fc.property(anyTasks(8), (tasks) => {
+      const day = schedule(tasks);
+      isKept(day);
+      expect(day.finish).toBe(exhaustive(tasks));
+      expect(day.proven).toBe(true);
+    }),
+    { numRuns: 300, seed: 16 },
+  );
+});
+
+test("no day of many steps beats its bound, and one that is proven meets it", () => {
+  let proven = 0;
+  fc.assert(
+    fc.property(anyTasks(60), (tasks) => {
+      const day = schedule(tasks);
+      isKept(day);
+      const sinks = tasks.filter(({ step }) => !tasks.some(({ after }) => after.includes(step)));
+      const hands = tasks.reduce((all, task) => all + task.hands, 0);
+      expect(day.bound).toBeGreaterThanOrEqual(hands + Math.min(...sinks.map(({ wait }) => wait)));
+      expect(day.proven).toBe(day.finish === day.bound);
+      expect(day.bound).toBeLessThanOrEqual(day.finish);
+      proven += day.proven ? 1 : 0;
+    }),
+    { numRuns: 60, seed: 3 },
+  );
+  expect(proven).toBeGreaterThan(50);
+});
+
+test("a wait is used where another part can be worked, and what is done in one go stays together", () => {
+  const of = (step: string, hands: number, wait: number, after: string[], isSameGo = false): Task => ({
+    step,
+    hands,
+    wait,
+    after,
+    isSameGo,
+  });
+  const day = schedule([of("a", 5, 0, []), of("a2", 1, 8, ["a"], true), of("b", 6, 0, []), of("c", 4, 3, ["a2", "b"])]);
+  expect(day).toMatchObject({ finish: 21, oneAfterAnother: 27, proven: true });
+  expect(day.tasks.map(({ step, start }) => [step, start])).toEqual([
+    ["a", 0],
+    ["a2", 5],
+    ["b", 6],
+    ["c", 14],
+  ]);
+  expect(schedule([])).toEqual({ finish: 0, oneAfterAnother: 0, proven: true, bound: 0, tasks: [] });
+  expect(() => schedule([of("a", 1, 0, ["b"]), of("b", 1, 0, [])])).toThrow(/a is after b/);
+});
+
+const atWork = (id: string) => {
+  const plan = planPiece(demoPiece(id), SHIPPED_BENCH);
+  return { plan, tasks: plan.tasks };
+};
+
+test("every step of a piece is a task; the hoop is worked while the wall is in the pickle, and nothing of a body passes what is before it", () => {
+  for (const { id } of DEMO_PIECES) {
+    const { plan, tasks } = atWork(id);
+    expect(tasks.map(({ step }) => step).sort()).toEqual(plan.steps.map((step) => step.id).sort());
+    isKept(schedule(tasks));
+  }
+  const { tasks } = atWork("tern-ring");
+  const day = schedule(tasks);
+  const at = (step: string) => day.tasks.find((task) => task.step === step)!;
+  const over = (step: string) => at(step).start + at(step).hands + at(step).wait;
+  expect(day.proven).toBe(true);
+  expect(day.finish).toBeLessThan(day.oneAfterAnother);
+  const between = day.tasks.filter(({ start }) => start >= at("m1.seam.pickle").start + 1 && start < over("m1.seam.pickle"));
+  expect(between.length).toBeGreaterThan(0);
+  expect(between.every(({ step }) => !step.startsWith("m1.wall"))).toBe(true);
+  expect(at("m1.wall.try").start).toBeGreaterThanOrEqual(over("m1.seam.pickle"));
+  expect(at("hoop.mount.m1.heat").start).toBeGreaterThanOrEqual(over("hoop.seam.pickle"));
+  expect(at("m1.set.polish").after).toContain("m1.set.push");
+});
+
+test("what is fitted to another part waits for it, the joints of one heat share its pickle, and of a pair the hands do all twice", () => {
+  const { tasks: bridged } = atWork(DEMO_PIECES.find(({ carrier }) => carrier.type === "hoop" && carrier.form === "bridge")!.id);
+  const waits = bridged.filter(({ step }) => step === "bridge.1.pickle" || step === "bridge.2.pickle").map(({ wait }) => wait);
+  expect(waits).toEqual([0, 8]);
+  const formed = bridged.find(({ step }) => step === "bridge.hoop.form")!;
+  expect(formed.after).toContain("hoop.round");
+  const pair = DEMO_PIECES.find(({ copies }) => copies === 2)!;
+  const { plan, tasks } = atWork(pair.id);
+  const cut = tasks.find(({ step }) => step === "m1.plate.cut")!;
+  expect(cut.hands).toBe(2 * minutesOf(SHIPPED_BENCH, "plate.cut").hands);
+  expect(plan.steps.length).toBe(tasks.length);
+});
+
+test("several pieces share one pair of hands, and what is done already is left out", () => {
+  const [ring, pair] = ["tern-ring", "dunlin-earrings"].map((id) => ({
+    piece: id,
+    tasks: atWork(id).tasks,
+    done: new Set<string>(),
+  })) as unknown as [OnTheBench, OnTheBench];
+  const both = dayOf([ring, pair]);
+  const alone = [ring, pair].map((each) => dayOf([each]).finish);
+  const hands = both.tasks.reduce((all, task) => all + task.hands, 0);
+  expect(both.proven).toBe(true);
+  expect(both.finish).toBeLessThan(alone[0]! + alone[1]!);
+  expect(both.finish).toBeGreaterThanOrEqual(hands);
+  expect(both.tasks.length).toBe(ring.tasks.length + pair.tasks.length);
+  expect(new Set(both.tasks.map(({ piece }) => piece))).toEqual(new Set(["tern-ring", "dunlin-earrings"]));
+  const done = new Set(ring.tasks.map(({ step }) => step).filter((step) => !step.startsWith("m1.set.")));
+  const rest = dayOf([{ ...ring, done }]);
+  expect(rest.tasks.map(({ step }) => step)).toEqual(ring.tasks.map(({ step }) => step).filter((step) => step.startsWith("m1.set.")));
+  expect(rest.finish).toBe(rest.oneAfterAnother);
+  expect(dayOf([{ ...ring, done: new Set(ring.tasks.map(({ step }) => step)) }]).finish).toBe(0);
+});

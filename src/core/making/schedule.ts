@@ -1,0 +1,219 @@
+/** A step as it takes time, in minutes: the hands first, then what is left to wait before anything after it. */
+export interface Task {
+  readonly step: string;
+  readonly hands: number;
+  readonly wait: number;
+  /** Tasks that are over, and waited for, before it begins. */
+  readonly after: readonly string[];
+  /** Done in one go with the task listed before it. */
+  readonly isSameGo: boolean;
+}
+
+export interface ScheduledTask extends Omit<Task, "isSameGo"> {
+  /** Minutes from when the first begins. */
+  readonly start: number;
+}
+
+/** A day at the bench with one pair of hands, in minutes. */
+export interface Schedule {
+  readonly finish: number;
+  readonly oneAfterAnother: number;
+  readonly proven: boolean;
+  /** No order of work ends earlier. */
+  readonly bound: number;
+  /** In the order they are begun. */
+  readonly tasks: readonly ScheduledTask[];
+}
+
+/** What is done in one go. */
+interface Go {
+  readonly tasks: readonly Task[];
+  readonly hands: number;
+  readonly wait: number;
+  readonly before: readonly number[];
+  readonly next: readonly number[];
+  /** From when it begins to the end of all that waits for it. */
+  readonly rest: number;
+}
+
+/** Places in the search that are looked at before the best found is told with its bound. */
+const MOST_LOOKS = 400_000;
+const LEAST_LOOKS = 300;
+/** Minutes that count as none. */
+const EPSILON = 1e-9;
+
+/**
+ * The shortest day: an order of work is begun at every place where it can be, the longest rest first, and left where a bound shows that it ends no
+ * earlier than the best found. The bound lets the hands leave and take up work at will; it is no less than the hands' sum with the shortest wait
+ * that ends the work, nor than the longest chain. Tasks are in an order in which each is listed after those it is after.
+ * @throws where one is after another that is not listed before it.
+ */
+export function schedule(tasks: readonly Task[]): Schedule {
+  const gos = gosOf(tasks);
+  const search = new DaySearch(gos);
+  const starts = search.best();
+  const told = gos.flatMap((go, g) => {
+    let start = starts[g]!;
+    return go.tasks.map(({ isSameGo: _isSameGo, ...task }) => {
+      const at = start;
+      start += task.hands;
+      return { ...task, start: at };
+    });
+  });
+  return {
+    finish: search.finish,
+    oneAfterAnother: tasks.reduce((all, { hands, wait }) => all + hands + wait, 0),
+    proven: search.finish <= search.bound + EPSILON,
+    bound: search.bound,
+    tasks: told.sort((a, b) => a.start - b.start),
+  };
+}
+
+function gosOf(tasks: readonly Task[]): Go[] {
+  const goOf = new Map<string, number>();
+  const grouped: Task[][] = [];
+  for (const task of tasks) {
+    if (task.isSameGo && grouped.length > 0) grouped.at(-1)!.push(task);
+    else grouped.push([task]);
+    goOf.set(task.step, grouped.length - 1);
+  }
+  const before = grouped.map((group, g) => {
+    const earlier = group.flatMap(({ step, after }) =>
+      after.map((id) => {
+        const at = goOf.get(id);
+        if (at === undefined || at > g) throw new RangeError(`${step} is after ${id}, which is not before it`);
+        return at;
+      }),
+    );
+    return [...new Set(earlier)].filter((at) => at !== g);
+  });
+  const next = grouped.map((_, g) => before.flatMap((earlier, later) => (earlier.includes(g) ? [later] : [])));
+  const hands = grouped.map((group) => group.reduce((all, task) => all + task.hands, 0));
+  const wait = grouped.map((group) => group.at(-1)!.wait);
+  const rest: number[] = [];
+  for (let g = grouped.length - 1; g >= 0; g--) rest[g] = hands[g]! + wait[g]! + Math.max(0, ...next[g]!.map((later) => rest[later]!));
+  return grouped.map((group, g) => ({
+    tasks: group,
+    hands: hands[g]!,
+    wait: wait[g]!,
+    before: before[g]!,
+    next: next[g]!,
+    rest: rest[g]!,
+  }));
+}
+
+class DaySearch {
+  /** Of the best order found. */
+  finish = Infinity;
+  bound = 0;
+  private starts: number[];
+  private readonly now: number[];
+  /** When each is over and waited for; of one that is not begun the earliest it can be, from what is. */
+  private readonly over: number[];
+  private readonly isDone: boolean[];
+  private looks: number;
+  /** Ways to have done the same work: the hands' time, then when each that still is waited for is over. */
+  private readonly seen = new Map<string, number[][]>();
+
+  constructor(private readonly gos: readonly Go[]) {
+    this.now = gos.map(() => 0);
+    this.starts = gos.map(() => 0);
+    this.over = gos.map(() => 0);
+    this.isDone = gos.map(() => false);
+    this.looks = Math.max(LEAST_LOOKS, Math.floor(MOST_LOOKS / Math.max(1, gos.length ** 2)));
+  }
+
+  /** When each begins in the best order found. */
+  best(): readonly number[] {
+    if (this.gos.length === 0) {
+      this.finish = 0;
+      return [];
+    }
+    this.bound = this.leastFinish(0);
+    this.follow(0, 0, this.gos.length);
+    if (this.looks > 0) this.bound = this.finish;
+    return this.starts;
+  }
+
+  private get isOver(): boolean {
+    return this.looks <= 0 || this.finish <= this.bound + EPSILON;
+  }
+
+  /** Everything that can be begun next, the hands being free from `time` on. */
+  private follow(time: number, end: number, left: number): void {
+    if (left === 0) {
+      if (end < this.finish - EPSILON) [this.finish, this.starts] = [end, [...this.now]];
+      return;
+    }
+    const ready = this.gos.flatMap(({ before, hands }, g) => {
+      if (this.isDone[g] || before.some((earlier) => !this.isDone[earlier])) return [];
+      const start = before.reduce((latest, earlier) => Math.max(latest, this.over[earlier]!), time);
+      return [{ g, start, done: start + hands }];
+    });
+    const soonest = Math.min(...ready.map(({ done }) => done));
+    // What could be done while the hands wait for another is done then.
+    const useful = ready.filter(({ start }) => start < soonest - EPSILON);
+    useful.sort((a, b) => a.start - b.start || this.gos[b.g]!.rest - this.gos[a.g]!.rest);
+    for (const { g, start, done } of useful) {
+      this.looks--;
+      const { wait } = this.gos[g]!;
+      this.isDone[g] = true;
+      this.over[g] = done + wait;
+      this.now[g] = start;
+      const ends = Math.max(end, done + wait);
+      if (this.leastFinish(done, ends) < this.finish - EPSILON && !this.isKnown(done, ends)) this.follow(done, ends, left - 1);
+      this.isDone[g] = false;
+      if (this.isOver) return;
+    }
+  }
+
+  /** Whether the same work was done before with the hands free as early and nothing waited for longer. */
+  private isKnown(time: number, end: number): boolean {
+    const key = this.isDone.map((isDone) => (isDone ? "1" : "0")).join("");
+    const way = [
+      time,
+      end,
+      ...this.gos.flatMap(({ next }, g) => (this.isDone[g] && next.some((l) => !this.isDone[l]) ? [this.over[g]!] : [])),
+    ];
+    const known = this.seen.get(key) ?? [];
+    if (known.some((other) => other.every((at, i) => at <= way[i]! + EPSILON))) return true;
+    this.seen.set(key, [...known, way]);
+    return false;
+  }
+
+  /**
+   * No order of what is left ends earlier: each begins once what is before it can be over, the hands take up what has the longest rest of what has
+   * begun, and leave it for what has a longer one.
+   */
+  private leastFinish(time: number, end = 0): number {
+    const heads: number[] = [];
+    const open: number[] = [];
+    this.gos.forEach(({ before }, g) => {
+      if (this.isDone[g]) return;
+      open.push(g);
+      heads[g] = before.reduce((latest, b) => Math.max(latest, this.isDone[b] ? this.over[b]! : heads[b]! + this.span(b)), time);
+    });
+    const tail = (g: number) => this.gos[g]!.rest - this.gos[g]!.hands;
+    const left = this.gos.map(({ hands }) => hands);
+    const coming = open.sort((a, b) => heads[a]! - heads[b]!);
+    const begun: number[] = [];
+    let [now, next, least] = [time, 0, end];
+    while (next < coming.length || begun.length > 0) {
+      if (begun.length === 0) now = Math.max(now, heads[coming[next]!]!);
+      while (next < coming.length && heads[coming[next]!]! <= now + EPSILON) begun.push(coming[next++]!);
+      const first = begun.reduce((best, g, i) => (tail(g) > tail(begun[best]!) ? i : best), 0);
+      const g = begun[first]!;
+      const until = Math.min(now + left[g]!, next < coming.length ? heads[coming[next]!]! : Infinity);
+      left[g]! -= until - now;
+      now = until;
+      if (left[g]! > EPSILON) continue;
+      begun.splice(first, 1);
+      least = Math.max(least, now + tail(g));
+    }
+    return least;
+  }
+
+  private span(g: number): number {
+    return this.gos[g]!.hands + this.gos[g]!.wait;
+  }
+}
