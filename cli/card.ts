@@ -1,12 +1,15 @@
+import { cuttingList } from "@/core/heats/cutting";
+import { schedule } from "@/core/making/schedule";
 import { type Plan, type PlannedHeat } from "@/core/piece/plan";
 import { type Piece } from "@/core/piece/piece";
 import { CAUTIONS, CAUTIONS_DEFER, CHECKS, stepText } from "@/words/steps";
 import { cardRows } from "@/words/card";
 import { findingText } from "@/words/findings";
-import { solderText } from "@/words/heats";
+import { minutesText, savedText } from "@/words/day";
+import { cutSolderText, sayTorch } from "@/words/torch";
 import { remedyText } from "@/words/remedies";
 import { capital, flameName, namesIn } from "@/words/names";
-import { type Units, degrees, printable, showPercent, showTemperature } from "@/words/show";
+import { type Units, degrees, printable, showTemperature } from "@/words/show";
 
 const WIDTH = 78;
 
@@ -16,6 +19,8 @@ export function benchCard(piece: Piece, plan: Plan, units: Units): string {
     [printable(piece.name), "=".repeat(Math.min(WIDTH, Math.max(4, printable(piece.name).length)))],
     sizeLines(piece, plan, units),
     heatLines(plan, units),
+    solderLines(plan, piece.copies ?? 1, units),
+    dayLines(plan),
     findingLines(plan, units),
     remedyLines(plan, units),
     stepLines(plan, units),
@@ -50,12 +55,19 @@ function heatLines(plan: Plan, units: Units): string[] {
 }
 
 function heatDetail(heat: PlannedHeat, plan: Plan, units: Units): string {
-  const { flame, thin } = heat;
-  const names = namesIn(plan);
-  const solder = plain(solderText(heat, plan, units));
-  const shares =
-    flame.length > 1 ? `; flame ${flame.map(({ part, share }) => `${names.part(part)} ${showPercent(share)}`).join(", ")}` : "";
-  return `${solder}${shares}${thin ? `; keep the flame off the ${names.part(thin)}` : ""}`;
+  const { solder, flame, hold, care } = sayTorch(heat, plan, units);
+  const told = [`${plain(solder)}.`, `Flame: ${flame}`, ...(hold === "" ? [] : [`Hold: ${hold}`]), ...care.map(({ text }) => text)];
+  return told.join(" ");
+}
+
+/** All the solder, cut before the first heat. */
+function solderLines(plan: Plan, copies: number, units: Units): string[] {
+  return cuttingList(plan.heats, copies).map((cut, i) => row(i === 0 ? "Solder" : "", plain(cutSolderText(cut, plan, units))));
+}
+
+function dayLines({ tasks }: Plan): string[] {
+  const day = schedule(tasks);
+  return [row("The day", `${minutesText(day.finish)}, ${savedText(day)}`)];
 }
 
 const LEVELS = { error: "WRONG", warning: "TAKE CARE", note: "NOTE" } as const;

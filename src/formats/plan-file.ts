@@ -9,7 +9,21 @@ import { termText } from "@/words/terms";
 
 /** A plan as its file has it: with the sentences of its terms, steps and findings, and without what only screens need. */
 export function planFile(plan: Plan): object {
-  const { drawing: _drawing, settled: _settled, figures, parts, joints, heats, heatPlan, steps, tasks, findings, remedies, ...rest } = plan;
+  const {
+    drawing: _drawing,
+    settled: _settled,
+    figures,
+    parts,
+    joints,
+    heats,
+    heatPlan,
+    steps,
+    tasks,
+    findings,
+    remedies,
+    leftOut: _leftOut,
+    ...rest
+  } = plan;
   const { finish, oneAfterAnother, proven, bound, tasks: scheduled } = schedule(tasks);
   return {
     ...rest,

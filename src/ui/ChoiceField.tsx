@@ -18,12 +18,28 @@ interface Props<T extends string> {
   readonly onChoose: (value: T) => string | null | Promise<string | null>;
   readonly lights?: string;
   readonly width?: keyof typeof COLUMNS;
+  /** What stands in it while it is closed, where that is not the chosen option's text. */
+  readonly shown?: string | undefined;
 }
 
-const COLUMNS = { usual: "grid-cols-[1fr_96px]", joint: "grid-cols-[1fr_112px]", wide: "grid-cols-[1fr_132px]" } as const;
+const COLUMNS = {
+  usual: "grid-cols-[1fr_96px]",
+  joint: "grid-cols-[1fr_112px] lg:max-xl:grid-cols-[1fr_92px]",
+  wide: "grid-cols-[1fr_132px]",
+} as const;
 
 /** One of a few. */
-export function ChoiceField<T extends string>({ label, hint, explains, value, options, onChoose, lights, width = "usual" }: Props<T>) {
+export function ChoiceField<T extends string>({
+  label,
+  hint,
+  explains,
+  value,
+  options,
+  onChoose,
+  lights,
+  width = "usual",
+  shown,
+}: Props<T>) {
   const { isLit, handlers } = useLit(lights ?? label);
   const [problem, setProblem] = useState<string | null>(null);
   const chosen = useRef(onChoose);
@@ -31,7 +47,7 @@ export function ChoiceField<T extends string>({ label, hint, explains, value, op
     chosen.current = onChoose;
   });
   const choose = useCallback((next: string) => void Promise.resolve(chosen.current(next as T)).then(setProblem), []);
-  const text = options.find((option) => option.value === value)?.text ?? value;
+  const text = shown ?? options.find((option) => option.value === value)?.text ?? value;
   const id = useId();
   return (
     <div

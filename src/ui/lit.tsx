@@ -16,6 +16,11 @@ export function LitProvider({ children }: { readonly children: ReactNode }) {
   return <LitContext value={value}>{children}</LitContext>;
 }
 
+/** What is lit; null where nothing is. */
+export function useLitWhat(): string | null {
+  return useContext(LitContext).what;
+}
+
 /** Handlers that light `what` while it is pointed at or has the focus, and whether it is lit. */
 export function useLit(what: string) {
   const { what: current, light } = useContext(LitContext);

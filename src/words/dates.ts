@@ -37,3 +37,10 @@ export function dayParts(iso: string): { readonly year: string; readonly month: 
   if (!time) return { year: "", month: "", day: "–" };
   return { year: String(time.getFullYear()), month: MONTH.format(time), day: String(time.getDate()) };
 }
+
+const MINUTE = 60_000;
+
+/** The time so many minutes after another in ms, in ISO; a part of a minute counts as one. */
+export function later(from: number, minutes: number): string {
+  return new Date(from + Math.ceil(minutes - 1e-9) * MINUTE).toISOString();
+}

@@ -2,14 +2,15 @@ import { type JointKind } from "@/core/joint/joint";
 import { usualPlacing, type Placing } from "@/core/joint/placing";
 import { type PinnedMeans } from "@/core/heats/pins";
 import { type Way } from "@/core/heats/problem";
+import { type Overlap } from "@/core/heats/overlaps";
 import { SAFE_OVERSHOOT } from "@/core/heats/thermal";
 import { type Pallions } from "@/core/heats/solder";
 import { MM_PER_INCH } from "@/core/measure/reading";
 import { type DoubtOf, SURE, doubtAmong } from "@/core/piece/doubt";
 import { type Plan, type PlannedHeat, type PlannedJoint } from "@/core/piece/plan";
 import { BLANK, DOUBTS } from "./doubt";
-import { counted } from "./names";
-import { type Units, lengthUnit, showLength, showRise } from "./show";
+import { capital, counted, gradeName } from "./names";
+import { type Units, degrees, lengthUnit, showLength, showRise } from "./show";
 
 export interface JointAdvice {
   readonly solder: string;
@@ -129,9 +130,31 @@ export const WAY_ADVICE: Readonly<Record<Way, string>> = {
   "seams-hard": "hard for seams, easy for the rest",
 };
 
+/** Joints that are wished before, after, or in one heat with others: "hoop to plate before wall to plate". */
+export function movedText(
+  {
+    joints,
+    where,
+    others,
+  }: { readonly joints: readonly string[]; readonly where: "before" | "after" | "with"; readonly others: readonly string[] },
+  jointName: (id: string) => string,
+): string {
+  const [own, other] = [joints, others].map((ids) => ids.map(jointName).join(" and ")) as [string, string];
+  return where === "with" ? `${own} in one heat with ${other}` : `${own} ${where} ${other}`;
+}
+
 /** What an overshoot is, in the maker's degrees. */
 export function overshootHint(units: Units): string {
   return `past the flow point; past ${showRise(SAFE_OVERSHOOT, units)}, sterling is in danger`;
+}
+
+/** "Medium holds hard, with 32 °C to spare". */
+export function overlapText({ harder, softer, what, spare }: Overlap, units: Units): string {
+  const said = `${capital(gradeName(softer))} ${what} ${gradeName(harder)}`;
+  const room = `${showRise(Math.abs(spare), units)} ${degrees(units)}`;
+  return what === "holds"
+    ? `${capital(gradeName(harder))} holds while ${gradeName(softer)} runs, with ${room} to spare`
+    : `◆ ${said}, ${room} past where it gives`;
 }
 
 /** While a search for better heats goes on. */

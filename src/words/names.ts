@@ -146,7 +146,9 @@ const JOINT_NAMES: Readonly<Record<JointKind, (part: string, onto: string) => st
 };
 
 /** What has parts and joints to be named. */
-export type Named = Pick<Plan, "parts" | "joints">;
+export interface Named extends Pick<Plan, "parts"> {
+  readonly joints: Plan["leftOut"];
+}
 
 /** What the parts and joints of a plan are called, by their ids; what it does not have by its id. */
 export interface Names {

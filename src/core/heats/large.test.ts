@@ -5,9 +5,12 @@ import { sizePiece } from "../piece/size-piece";
 import { settleHeats } from "../piece/settle";
 import tern from "../piece/reference/tern-ring.piece.json";
 import { bestHeats } from "./best";
-import { unpack } from "./cost";
+import { type Assembly, type Joint, type Part } from "../joint/joint";
+import { seeded } from "../measure/seeded";
+import bounds from "./reference/bounds.json";
+import { pack, unpack } from "./cost";
 import { bestFound, lowerBound } from "./large";
-import { type HeatWishes, tasksOf } from "./problem";
+import { type HeatWishes, type Task, tasksOf } from "./problem";
 
 const piece = tern as unknown as Piece;
 
@@ -45,4 +48,45 @@ test("twelve stones, 37 joints, are planned: unproven, with a bound, every joint
     status: "impossible",
     conflicts: [{ pin: 0 }],
   });
+});
+
+/** A random task of so many joints: a seam of every part, and joints between them after both seams. */
+function randomTask(random: () => number): { assembly: Assembly; wishes: HeatWishes } {
+  const below = (n: number) => Math.floor(random() * n);
+  const of = <T>(list: readonly T[]) => list[below(list.length)]!;
+  const count = 15 + below(6);
+  const parts = Array.from({ length: 8 + below(4) }, (_, i): Part => {
+    return { id: `p${i}`, kind: "wall", mount: null, metal: of(["fine-silver", "sterling", "copper"] as const), mass: 1, thickness: 1 };
+  });
+  const joints = Array.from({ length: count }, (_, i): Joint => {
+    const tied =
+      i < parts.length ? [i] : [1 + ((i - parts.length) % (parts.length - 1)), below(1 + ((i - parts.length) % (parts.length - 1)))];
+    return {
+      id: `j${i}`,
+      kind: tied.length === 1 ? "seam" : "foot",
+      mount: null,
+      parts: tied.map((part) => `p${part}`) as unknown as [string],
+      ...{ length: 1, area: 1, place: "", follows: [] },
+      after: tied.length === 1 ? [] : tied.map((part) => `j${part}`),
+    };
+  });
+  const pins = below(2) === 0 ? [] : [{ joint: `j${below(count)}`, grade: of(["hard", "medium", "easy"]) }];
+  return { assembly: { parts, joints }, wishes: wishes({ pins, shelf: of(["typical", "narrow"]), overshoot: below(12) }) };
+}
+
+test("of 200 random tasks of 15 to 20 joints no bound is above what a longer search found, and no plan found in haste is below it", () => {
+  let atBound = 0;
+  for (const [i, [seed, cost]] of (bounds as [number, [number, number, number, number, number]][]).entries()) {
+    const { assembly, wishes: asked } = randomTask(seeded(seed));
+    const [task] = tasksOf(assembly, asked) as [Task];
+    const [runs, softens, atRisk, heats, ranks] = cost;
+    const least = pack({ runs, softens, atRisk, heats, ranks });
+    expect(lowerBound(task)).toBeLessThanOrEqual(least);
+    if (i % 8 > 0) continue;
+    const found = bestFound(task)?.cost ?? Infinity;
+    expect(found).toBeGreaterThanOrEqual(least);
+    atBound += found === least ? 1 : 0;
+  }
+  expect(bounds.length).toBe(200);
+  expect(atBound).toBeGreaterThan(5);
 });

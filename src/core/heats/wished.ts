@@ -7,6 +7,7 @@ import { type AddedJoint, type PinEntry, pinnedMeans } from "./pins";
 export interface Wished {
   readonly contribution: Contribution;
   readonly findings: readonly Finding[];
+  readonly leftOut: readonly WorkedJoint[];
   /** Wishes that a heat makes impossible, by their numbers: a joint is made cold, and one that is heated waits for it. */
   readonly clashes: readonly number[];
 }
@@ -29,6 +30,7 @@ export function asWished(built: Contribution, pins: readonly PinEntry[]): Wished
       ...[...left].filter((id) => !known.has(id)).map((joint) => finding("heats.pin-unknown", "warning", "heats", { joint })),
       ...fallenApart(built, joints).map((part) => finding("heats.apart", "warning", part, { part })),
     ],
+    leftOut: built.joints.filter(({ id }) => left.has(id)),
     clashes: clashesOf(joints, pins),
   };
 }

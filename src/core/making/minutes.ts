@@ -87,3 +87,10 @@ export const USUAL_MINUTES: Readonly<Record<StepCode, StepMinutes>> = {
   "set.burnish": hands(6),
   "set.polish": hands(12),
 };
+
+const AT_THE_FIRE: ReadonlySet<StepCode> = new Set(["wall.anneal", "ornament.melt", "join.solder", "join.tin", "join.fuse"]);
+
+/** Whether the hands are at the torch in a step. */
+export function isAtFire(code: StepCode): boolean {
+  return AT_THE_FIRE.has(code);
+}

@@ -22,7 +22,7 @@ import { type SizedPiece } from "./size-piece";
 export function planHeats(sized: SizedPiece, bench: BenchEntry, heatsOf: HeatsOf): Plan {
   const { piece } = sized;
   const { shelfMissing, ...wishes } = settleHeats(piece.heats, bench);
-  const { contribution, findings, clashes } = asWished(sized.contribution, wishes.pins);
+  const { contribution, findings, clashes, leftOut } = asWished(sized.contribution, wishes.pins);
   const all = assemblyOf(contribution);
   const assembly = heatedOf(all);
   const best: BestHeats = clashes.length > 0 ? { status: "impossible", conflicts: [{ pin: clashes[0]! }] } : heatsOf(assembly, wishes);
@@ -38,6 +38,7 @@ export function planHeats(sized: SizedPiece, bench: BenchEntry, heatsOf: HeatsOf
       ...(name !== undefined && { name }),
     })),
     joints: plannedJoints(all, assembly, wishes, heats),
+    leftOut: leftOut.map(({ id, kind, mount, parts }) => ({ id, kind, mount, parts })),
     heatPlan: heatPlanOf(best),
     heats,
     steps,

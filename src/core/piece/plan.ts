@@ -26,6 +26,8 @@ export interface Plan {
   readonly figures: Figures;
   readonly parts: readonly PlannedPart[];
   readonly joints: readonly PlannedJoint[];
+  /** Joints that are wished away, by what they would be. */
+  readonly leftOut: readonly Pick<PlannedJoint, "id" | "kind" | "mount" | "parts">[];
   readonly heatPlan: HeatPlan;
   readonly heats: readonly PlannedHeat[];
   readonly steps: readonly Step[];

@@ -1,8 +1,10 @@
 "use client";
 
 import { type Step } from "@/core/making/step";
+import { type Plan } from "@/core/piece/plan";
 import { type Remedy } from "@/core/piece/remedies";
 import { useDoubt } from "@/ui/doubt";
+import { TorchLines } from "@/ui/TorchLines";
 import { useUnits } from "@/ui/tray";
 import { clockText } from "@/words/dates";
 import { capital } from "@/words/names";
@@ -12,7 +14,7 @@ import { Big } from "./StepParts";
 
 interface Props {
   readonly step: Step;
-  readonly plan: Parameters<typeof sayStep>[1];
+  readonly plan: Plan;
   /** What the plan says to do about what was read at it. */
   readonly remedies: readonly Remedy[];
   /** When it was done; undefined where it is not. */
@@ -53,6 +55,7 @@ export function StepBody({ step, plan, remedies, doneAt, onUntick }: Props) {
         />
       )}
       {detail && <p className="mt-3 max-w-[680px] text-[16.5px] leading-[1.35] text-[#cdd5d6] lg:text-[20px]">{detail}</p>}
+      <TorchLines step={step} plan={plan} isNight />
       {remedies.map((remedy) => {
         const { what, advice } = sayRemedy(remedy, units);
         return (

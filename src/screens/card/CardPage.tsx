@@ -5,13 +5,14 @@ import { StoneFill } from "@/ui/StoneFill";
 import { type Level } from "@/core/measure/finding";
 import { type Doubt, type DoubtOf, doubtAmong } from "@/core/piece/doubt";
 import { around } from "@/ui/setting-layout";
-import { type Plan } from "@/core/piece/plan";
+import { cuttingList } from "@/core/heats/cutting";
+import { type Plan, type PlannedHeat } from "@/core/piece/plan";
 import { type Piece } from "@/core/piece/piece";
 import { findingText } from "@/words/findings";
 import { cardRows } from "@/words/card";
 import { fullDayText } from "@/words/dates";
 import { DOUBTS } from "@/words/doubt";
-import { solderText } from "@/words/heats";
+import { cutSolderText, sayTorch } from "@/words/torch";
 import { ASKED } from "@/words/making";
 import { flameName, namesIn, capital } from "@/words/names";
 import { degrees, lengthUnit, showTemperature, type Units } from "@/words/show";
@@ -64,7 +65,7 @@ export function CardPage({ piece, plan, units, doubtOf, revision, changed, isFor
           )}
         />
       </div>
-      <CardHeats plan={plan} units={units} doubtOf={doubtOf} />
+      <CardHeats plan={plan} copies={piece.copies ?? 1} units={units} doubtOf={doubtOf} />
       {plan.findings
         .filter(({ at, level }) => !doubtOf(at) && LEVELS[level] !== null)
         .map((finding, i) => (
@@ -237,7 +238,14 @@ function CardDrawing({ piece, plan, doubt }: { readonly piece: Piece; readonly p
   );
 }
 
-function CardHeats({ plan, units, doubtOf }: { readonly plan: Plan; readonly units: Units; readonly doubtOf: DoubtOf }) {
+interface HeatsProps {
+  readonly plan: Plan;
+  readonly copies: number;
+  readonly units: Units;
+  readonly doubtOf: DoubtOf;
+}
+
+function CardHeats({ plan, copies, units, doubtOf }: HeatsProps) {
   const names = namesIn(plan);
   return (
     <>
@@ -252,14 +260,41 @@ function CardHeats({ plan, units, doubtOf }: { readonly plan: Plan; readonly uni
                 {flameName(heat)}, {showTemperature(heat.working, units)} {degrees(units)}
               </td>
               <td>
-                {solderText(heat, plan, units, doubtOf)}
-                {heat.runs.length > 0 && <b> ◆ {heat.runs.map(names.joint).join(", ")} runs again</b>}
-                {heat.softens.length > 0 && <b> ◆ {heat.softens.map(names.joint).join(", ")} softens</b>}
+                <TorchCell heat={heat} plan={plan} units={units} doubtOf={doubtOf} />
               </td>
             </tr>
           ))}
         </tbody>
       </table>
+      <p className="mt-[1mm] border-t border-[#bbb] pt-[0.6mm]">
+        <b>Cut first: </b>
+        {cuttingList(plan.heats, copies)
+          .map((cut) => cutSolderText(cut, plan, units, doubtOf))
+          .join("; ")}
+      </p>
+    </>
+  );
+}
+
+interface TorchProps {
+  readonly heat: PlannedHeat;
+  readonly plan: Plan;
+  readonly units: Units;
+  readonly doubtOf: DoubtOf;
+}
+
+/** Solder, flame and what holds it, in small print; what moves stands out. */
+function TorchCell({ heat, plan, units, doubtOf }: TorchProps) {
+  const { solder, flame, hold, care } = sayTorch(heat, plan, units, doubtOf);
+  return (
+    <>
+      {solder}
+      {care.map(({ text }) => (
+        <b key={text}> ◆ {text}</b>
+      ))}
+      <span className="block text-[7.6pt] leading-[1.2] text-[#444]">
+        Flame: {flame} {hold && `Hold: ${hold}`}
+      </span>
     </>
   );
 }

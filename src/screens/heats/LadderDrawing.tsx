@@ -3,6 +3,7 @@
 import { scaleLinear } from "d3";
 import { type Plan } from "@/core/piece/plan";
 import { type Size } from "@/ui/useSize";
+import { useLit } from "@/ui/lit";
 import { usePlan } from "@/ui/plan";
 import { useUnits } from "@/ui/tray";
 import { METAL_NAMES, capital, flameName, gradeName, namesIn } from "@/words/names";
@@ -80,7 +81,7 @@ export function LadderDrawing({ size }: { readonly size: Size }) {
             {heatTitle(plan, i, isCramped)}
           </text>
           <text x={x(i)} y={bottom + 37} textAnchor="middle" fontSize={12} fill="#566264">
-            {flameName(heat)}
+            {isCramped && heats[i - 1]?.grade === heat.grade ? "" : flameName(heat)}
             {!isCramped && plan.joints.some(({ id, pinned }) => pinned && heat.joints.includes(id)) ? ", pinned" : ""}
           </text>
         </g>
@@ -131,7 +132,7 @@ export function LadderDrawing({ size }: { readonly size: Size }) {
           strokeWidth={4}
           fill="#1b2225"
         >
-          {showTemperature(heat.working, units)}°
+          {isCramped && heats[i - 1]?.working === heat.working ? "" : `${showTemperature(heat.working, units)}°`}
         </text>
       ))}
     </svg>
@@ -248,12 +249,17 @@ function BandDrawing({ band, x, y }: { readonly band: Band; readonly x: Linear; 
   ));
 }
 
-const TAG = 24;
+/** A letter's box, and its step from the one before; smaller where heats stand close. */
+const TAG = { usual: { box: 20, step: 24, from: 32, font: 12.5 }, cramped: { box: 15, step: 17, from: 17, font: 10.5 } } as const;
 
 /** The joint's letter at the start of each stretch; letters of bands at the same height stand side by side, those that do not fit under the others. */
 function Tags({ band, among, x, y }: { readonly band: Band; readonly among: readonly Band[]; readonly x: Linear; readonly y: Linear }) {
+  const { isLit, handlers } = useLit(band.joint);
+  const isCramped = x(1) - x(0) < ROOM_FOR_A_NAME;
+  const tag = isCramped ? TAG.cramped : TAG.usual;
   const between = (y(band.runs) + y(band.gives)) / 2;
-  return band.stretches.map(({ from, to }, i) => {
+  // Where heats stand close a joint is named where it is made alone.
+  return band.stretches.slice(0, isCramped ? 1 : undefined).map(({ from, to }, i) => {
     const before = among
       .slice(0, among.indexOf(band))
       .filter(
@@ -261,14 +267,15 @@ function Tags({ band, among, x, y }: { readonly band: Band; readonly among: read
           other.runs === band.runs &&
           other.stretches.some((each) => Math.abs(each.from - from) < 0.01 || (each.from < from && from < each.to)),
       ).length;
-    const start = x(from) + (from % 1 === 0 ? 32 : 20);
-    const fits = Math.max(1, Math.floor((x(to) - start + TAG / 2) / TAG));
-    const cx = start + (before % fits) * TAG;
-    const level = between + Math.floor(before / fits) * TAG;
+    const start = x(from) + (from % 1 === 0 ? tag.from : 0.63 * tag.from);
+    const fits = Math.max(1, Math.floor((x(to) - start + tag.step / 2) / tag.step));
+    const cx = start + (before % fits) * tag.step;
+    const level = between + Math.floor(before / fits) * tag.step;
+    const half = tag.box / 2;
     return (
-      <g key={i}>
-        <rect x={cx - 10} y={level - 10} width={20} height={20} rx={3} fill="#1b2225" />
-        <text x={cx} y={level + 5} textAnchor="middle" fontSize={12.5} fontWeight={700} fill="#fff">
+      <g key={i} {...handlers}>
+        <rect x={cx - half} y={level - half} width={tag.box} height={tag.box} rx={3} fill={isLit ? "#c3411c" : "#1b2225"} />
+        <text x={cx} y={level + 0.4 * tag.font} textAnchor="middle" fontSize={tag.font} fontWeight={700} fill="#fff">
           {band.letter}
         </text>
       </g>

@@ -1,19 +1,28 @@
 "use client";
 
-import { useRef, useState } from "react";
+import Link from "next/link";
+import { useMemo, useRef, useState } from "react";
 import { type Step } from "@/core/making/step";
 import { underWay } from "@/store/tray-state";
 import { type DoubtOf, doubtAmong } from "@/core/piece/doubt";
 import { type Plan } from "@/core/piece/plan";
+import { DayLanes } from "@/ui/DayLanes";
+import { dayOfPieces } from "@/ui/day";
+import { useNow } from "@/ui/useNow";
 import { useNotices } from "@/ui/notices";
 import { useDoubt } from "@/ui/doubt";
 import { usePlan } from "@/ui/plan";
 import { useSessionState } from "@/ui/session";
+import { TorchLines } from "@/ui/TorchLines";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
+import { clockText, later } from "@/words/dates";
+import { minutesText, savedText } from "@/words/day";
 import { DOUBTS } from "@/words/doubt";
 import { CAUTIONS, CAUTIONS_DEFER, CHECKS, STAGE_TITLES, sayStep } from "@/words/steps";
 import { capital } from "@/words/names";
 import { type Units } from "@/words/show";
+
+const MINUTE = 60_000;
 
 /** The piece's making as ordered steps: what to do, what to look at, what can hurt. */
 export function MakingStage() {
@@ -76,28 +85,42 @@ export function MakingStage() {
             <b className="font-semibold text-ink">{plan.steps.filter(({ id }) => done.has(id)).length}</b> of {plan.steps.length} done
           </p>
         </div>
-        <ol aria-hidden="true" className="flex gap-[5px]">
-          {plan.steps.map(({ id, heat, code }) => (
-            <li
-              key={id}
-              className={`h-3 flex-1 rounded-[2px] ${barColour(done.has(id), id === next?.id, heat !== null && code !== "join.pickle")}`}
-            />
-          ))}
-        </ol>
-        <p className="text-[12.5px] text-soft">
-          <span className="mr-1 inline-block h-2.5 w-2.5 rounded-[2px] bg-[#a3411c]" /> a heat
-          <span className="mr-1 ml-4 inline-block h-2.5 w-2.5 rounded-[2px] bg-metal-edge" /> done
-          <span className="mr-1 ml-4 inline-block h-2.5 w-2.5 rounded-[2px] bg-accent" /> next
-        </p>
+        <DayLeft piece={piece.id} plan={plan} done={[...done].join()} />
       </section>
     </>
   );
 }
 
-function barColour(isDone: boolean, isNext: boolean, isHeat: boolean): string {
-  if (isNext) return "bg-accent";
-  if (isDone) return "bg-metal-edge";
-  return isHeat ? "bg-[#a3411c]" : "bg-line";
+interface DayProps {
+  readonly piece: string;
+  readonly plan: Plan;
+  /** Steps that are done, as one text. */
+  readonly done: string;
+}
+
+/** What is left of the making as a day from now, and what its waits save. */
+function DayLeft({ piece, plan, done }: DayProps) {
+  const units = useUnits();
+  const doubtOf = useDoubt();
+  const day = useMemo(
+    () => dayOfPieces([{ id: piece, plan, done: new Set(done.split(",")), doubtOf }], units),
+    [piece, plan, done, doubtOf, units],
+  );
+  const now = Math.ceil(useNow() / MINUTE) * MINUTE;
+  const clock = (minutes: number) => clockText(later(now, minutes));
+  if (day.told.length === 0) return null;
+  return (
+    <>
+      <p className="text-[12.5px] text-soft">
+        <b className="font-semibold text-ink">{minutesText(day.finish)}</b> left, done by{" "}
+        <b className="font-semibold text-ink">{clock(day.finish)}</b>: {savedText(day)}.{" "}
+        <Link href={`/day?pieces=${piece}`} className="underline">
+          With other pieces
+        </Link>
+      </p>
+      <DayLanes tasks={day.told} finish={day.finish} begins={now} isOfSeveral={false} />
+    </>
+  );
 }
 
 interface RowProps {
@@ -164,6 +187,7 @@ function StepDetail({ step, plan, units, doubtOf }: DetailProps) {
       <h3 className="text-[19px] leading-tight font-bold [font-stretch:92%]">{title}</h3>
       {doubt && <p className="mt-1 text-[13px] font-semibold text-warn">○ {capital(DOUBTS[doubt])}</p>}
       {detail && <p className="mt-2 text-[13.5px] leading-[1.4]">{detail}</p>}
+      <TorchLines step={step} plan={plan} />
       {step.checks.length > 0 && (
         <>
           <h2 className="section-head mt-4">Look before you go on</h2>

@@ -15,6 +15,7 @@ import { SYSTEM_NAMES, WAY_NAMES, capital, counted } from "@/words/names";
 import { degrees, lengthUnit, showRise, withUnit } from "@/words/show";
 import { BenchEntryField } from "./BenchEntryField";
 import { MandrelEditor, StripEditor } from "./ListEditors";
+import { MinutesEditor } from "./MinutesEditor";
 import { ShelfEditor } from "./ShelfEditor";
 import { type BenchEdit } from "./bench-edit";
 
@@ -28,6 +29,8 @@ export function Defaults({ edit }: { readonly edit: BenchEdit }) {
         <General edit={edit} />
         <h2 className="section-head !mt-5">Mandrel</h2>
         <MandrelEditor edit={edit} />
+        <h2 className="section-head !mt-5">Minutes</h2>
+        <MinutesEditor edit={edit} />
       </div>
       <div>
         <Losses edit={edit} />
@@ -100,18 +103,6 @@ function General({ edit }: { readonly edit: BenchEdit }) {
           });
         }}
       />
-      <NumberEntry
-        edit={edit}
-        label="Pickle"
-        hint="a piece lies in it"
-        unit="min"
-        value={bench.minutes?.[PICKLE]?.wait}
-        shipped={SHIPPED.minutes[PICKLE].wait}
-        write={(each, value) => {
-          const { [PICKLE]: own, ...others } = each.minutes ?? {};
-          each.minutes = value === undefined ? others : { ...others, [PICKLE]: { ...SHIPPED.minutes[PICKLE], ...own, wait: value } };
-        }}
-      />
     </>
   );
 }
@@ -152,9 +143,6 @@ function OwnLosses({ edit: { bench, change } }: { readonly edit: BenchEdit }) {
     </>
   );
 }
-
-/** The step whose wait is asked for. */
-const PICKLE = "join.pickle";
 
 const WALL_LOSSES = ["squaring", "mark", "foot", "top"] as const;
 const HOOP_LOSSES = ["squaring", "sawPasses", "kerf", "mark"] as const;

@@ -2,11 +2,16 @@
 
 import { Plus, Trash2 } from "lucide-react";
 import { type Draft as Editable } from "immer";
-import { readNumber, readTemperature } from "@/core/measure/reading";
-import { type Grade, type Shelf } from "@/core/metal/shelf";
+import { Fragment, useState } from "react";
+import { overlapsOf } from "@/core/heats/overlaps";
+import { MM_PER_INCH, readLength, readNumber, readTemperature } from "@/core/measure/reading";
+import { type Grade, type Shelf, type SolderForm } from "@/core/metal/shelf";
 import { SHIPPED } from "@/core/piece/bench";
 import { useUnits } from "@/ui/tray";
-import { degrees, showTemperature } from "@/words/show";
+import { formsText, readForms, readShelvesCsv, shelvesCsv } from "@/formats/shelves-csv";
+import { saveFile } from "@/ui/save-file";
+import { overlapText } from "@/words/heats";
+import { type Units, degrees, showTemperature } from "@/words/show";
 import { capital, gradeName } from "@/words/names";
 import { Explained } from "@/ui/Explained";
 import { type BenchEdit } from "./bench-edit";
@@ -27,6 +32,15 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
       bench.shelves = structuredClone(shelves) as Editable<Shelf>[];
       recipe(bench.shelves);
     });
+  const [problem, setProblem] = useState<string | null>(null);
+  const open = async (input: HTMLInputElement) => {
+    const file = input.files?.[0];
+    if (!file) return;
+    const read = readShelvesCsv(await file.text());
+    input.value = "";
+    if (!read.ok) return setProblem(`${file.name}, line ${read.line}: nothing that can be read under "${read.column}"`);
+    setProblem(await change((all) => void all.splice(0, all.length, ...(read.shelves as Editable<Shelf>[]))));
+  };
   return (
     <>
       {shelves.map((shelf, s) => (
@@ -72,56 +86,113 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
             </thead>
             <tbody>
               {shelf.grades.map((grade, g) => (
-                <tr key={grade.id}>
-                  <td className="py-1">
-                    <NameEntry
-                      label={`Name of ${gradeName(grade.id)} of ${shelf.id}`}
-                      id={grade.id}
-                      others={shelf.grades.flatMap(({ id }) => (id === grade.id ? [] : [id]))}
-                      onName={(id) => change((all) => void (all[s]!.grades[g]!.id = id))}
-                    />
-                  </td>
-                  {COLUMNS.map(({ name, label }) => (
-                    <td key={name} className="w-[92px] py-1 pl-2">
+                <Fragment key={grade.id}>
+                  <tr>
+                    <td className="py-1">
+                      <NameEntry
+                        label={`Name of ${gradeName(grade.id)} of ${shelf.id}`}
+                        id={grade.id}
+                        others={shelf.grades.flatMap(({ id }) => (id === grade.id ? [] : [id]))}
+                        onName={(id) => change((all) => void (all[s]!.grades[g]!.id = id))}
+                      />
+                    </td>
+                    {COLUMNS.map(({ name, label }) => (
+                      <td key={name} className="w-[92px] py-1 pl-2">
+                        <BenchEntryField
+                          label={`${gradeName(grade.id)} of ${shelf.id} ${label}`}
+                          hidesLabel
+                          value={name === "rank" ? String(grade[name]) : showTemperature(grade[name], units)}
+                          unit={name === "rank" ? "" : degrees(units)}
+                          onTake={(text) => {
+                            const reading = name === "rank" ? readNumber(text) : readTemperature(text, units.temperature);
+                            return reading.ok
+                              ? change((all) => void (all[s]!.grades[g]![name] = reading.value))
+                              : `Type a number, as ${name === "rank" ? "3" : showTemperature(718, units)}`;
+                          }}
+                        />
+                      </td>
+                    ))}
+                    <td className="w-[34px] py-1 pl-1">
+                      <button
+                        type="button"
+                        className="btn btn-plain"
+                        disabled={shelf.grades.length === 1}
+                        aria-label={`Remove ${gradeName(grade.id)} of ${shelf.id}`}
+                        onClick={() => void change((all) => void all[s]!.grades.splice(g, 1))}
+                      >
+                        <Trash2 size={14} aria-hidden="true" />
+                      </button>
+                    </td>
+                  </tr>
+                  <tr>
+                    <td className="pr-2 pb-1.5 text-right text-[12px] text-soft">in hand</td>
+                    <td colSpan={3} className="pb-1.5 pl-2">
                       <BenchEntryField
-                        label={`${gradeName(grade.id)} of ${shelf.id} ${label}`}
+                        label={`${gradeName(grade.id)} of ${shelf.id} in hand`}
                         hidesLabel
-                        value={name === "rank" ? String(grade[name]) : showTemperature(grade[name], units)}
-                        unit={name === "rank" ? "" : degrees(units)}
+                        isText
+                        value={inHandText(grade.forms, units)}
                         onTake={(text) => {
-                          const reading = name === "rank" ? readNumber(text) : readTemperature(text, units.temperature);
-                          return reading.ok
-                            ? change((all) => void (all[s]!.grades[g]![name] = reading.value))
-                            : `Type a number, as ${name === "rank" ? "3" : showTemperature(718, units)}`;
+                          const forms = readForms(text, (each) => lengthIn(each, units));
+                          if (forms === null) return "Type sheet, wire or paste, each with its thickness, as sheet 0.25, wire 0.5";
+                          return change((all) => {
+                            if (forms.length > 0) all[s]!.grades[g]!.forms = forms;
+                            else delete all[s]!.grades[g]!.forms;
+                          });
                         }}
                       />
                     </td>
-                  ))}
-                  <td className="w-[34px] py-1 pl-1">
-                    <button
-                      type="button"
-                      className="btn btn-plain"
-                      disabled={shelf.grades.length === 1}
-                      aria-label={`Remove ${gradeName(grade.id)} of ${shelf.id}`}
-                      onClick={() => void change((all) => void all[s]!.grades.splice(g, 1))}
-                    >
-                      <Trash2 size={14} aria-hidden="true" />
-                    </button>
-                  </td>
-                </tr>
+                    <td />
+                  </tr>
+                </Fragment>
               ))}
             </tbody>
           </table>
+          <ul className="mt-1 text-[12px] leading-snug">
+            {overlapsOf(shelf, edit.bench.overshoot ?? SHIPPED.overshoot).map((overlap) => (
+              <li
+                key={overlap.softer}
+                className={overlap.what === "runs" ? "text-bad" : overlap.what === "softens" ? "text-warn" : "text-soft"}
+              >
+                {overlapText(overlap, units)}
+              </li>
+            ))}
+          </ul>
         </section>
       ))}
-      <button type="button" className="btn mb-2" onClick={() => void change((all) => void all.push(newShelf(all)))}>
-        <Plus size={14} aria-hidden="true" /> Another shelf
-      </button>
+      <div className="mb-2 flex flex-wrap gap-2">
+        <button type="button" className="btn" onClick={() => void change((all) => void all.push(newShelf(all)))}>
+          <Plus size={14} aria-hidden="true" /> Another shelf
+        </button>
+        <button type="button" className="btn" onClick={() => saveFile("shelves.csv", shelvesCsv(shelves), "text/csv")}>
+          Save as a table
+        </button>
+        <label className="btn cursor-pointer">
+          Open a table
+          <input type="file" accept=".csv,text/csv" className="sr-only" onChange={(event) => void open(event.target)} />
+        </label>
+      </div>
+      {problem && (
+        <p role="alert" className="mb-2 text-[12px] text-bad">
+          ◆ {problem}.
+        </p>
+      )}
       <p className="narrow text-[11.5px] text-soft">
         Typical published values ship with the program; your supplier's sheet is the one to follow.
       </p>
     </>
   );
+}
+
+/** What is in hand, thicknesses in the maker's unit. */
+function inHandText(forms: readonly SolderForm[] | undefined, { length }: Units): string {
+  const inUnit = (mm: number) => (length === "inch" ? Number((mm / MM_PER_INCH).toFixed(4)) : mm);
+  return formsText(forms?.map(({ type, thickness }) => (thickness === undefined ? { type } : { type, thickness: inUnit(thickness) })));
+}
+
+function lengthIn(text: string, { length }: Units): number | null {
+  const reading = readLength(text, length);
+  return reading.ok ? reading.value : null;
 }
 
 interface NameProps {

@@ -230,9 +230,14 @@ function TrayActions({ hasPieces, onEverything, onRestore, onDemo, onRemoveDemo 
           Restore
         </button>
         {hasPieces && (
-          <Link href="/cards" className="btn">
-            Print cards
-          </Link>
+          <>
+            <Link href="/day" className="btn">
+              Plan the day
+            </Link>
+            <Link href="/cards" className="btn">
+              Print cards
+            </Link>
+          </>
         )}
         {hasPieces && (
           <button type="button" className="btn" onClick={onDemo}>

@@ -1,0 +1,10 @@
+import { Suspense } from "react";
+import { DayScreen } from "@/screens/day/DayScreen";
+
+export default function Page() {
+  return (
+    <Suspense>
+      <DayScreen />
+    </Suspense>
+  );
+}

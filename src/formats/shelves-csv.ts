@@ -1,0 +1,61 @@
+import { csvFormatRows, csvParseRows } from "d3-dsv";
+import { type Grade, type Shelf, type SolderForm } from "@/core/metal/shelf";
+
+const HEADS = ["shelf", "grade", "rank", "gives at C", "runs at C", "in hand"] as const;
+const TYPES = ["sheet", "wire", "paste"] as const;
+
+/** "sheet 0.25, wire 0.5, paste", in mm. */
+export function formsText(forms: readonly SolderForm[] = []): string {
+  return forms.map(({ type, thickness }) => (thickness === undefined ? type : `${type} ${thickness}`)).join(", ");
+}
+
+/** What is in hand as it is typed; null where a word is none of sheet, wire and paste, or a thickness no number. Lengths by `mmOf`. */
+export function readForms(text: string, mmOf: (text: string) => number | null): SolderForm[] | null {
+  const read = text
+    .split(/[,;]/)
+    .map((each) => each.trim())
+    .filter(Boolean)
+    .map((each): SolderForm | null => {
+      const [word = "", ...rest] = each.split(/\s+/);
+      const type = TYPES.find((one) => one === word.toLowerCase());
+      if (!type) return null;
+      if (rest.length === 0) return { type };
+      const thickness = mmOf(rest.join(" "));
+      return thickness === null || thickness <= 0 ? null : { type, thickness };
+    });
+  return read.every((each) => each !== null) ? read : null;
+}
+
+/** The shelves as a table for other programs, a grade a line, in mm and degrees C. */
+export function shelvesCsv(shelves: readonly Shelf[]): string {
+  const rows = shelves.flatMap(({ id, grades }) =>
+    grades.map((grade) => [id, grade.id, String(grade.rank), String(grade.gives), String(grade.runs), formsText(grade.forms)]),
+  );
+  return csvFormatRows([[...HEADS], ...rows]);
+}
+
+export type ReadShelves =
+  | { readonly ok: true; readonly shelves: readonly Shelf[] }
+  /** The line, from 1, and the column that cannot be read. */
+  | { readonly ok: false; readonly line: number; readonly column: string };
+
+/** Shelves out of such a table; columns are found by their names, in any order. */
+export function readShelvesCsv(text: string): ReadShelves {
+  const [heads = [], ...rows] = csvParseRows(text.replace(/^\ufeff/, ""));
+  const at = new Map(HEADS.map((head) => [head, heads.map((each) => each.trim().toLowerCase()).indexOf(head.toLowerCase())]));
+  const missing = HEADS.slice(0, 5).find((head) => at.get(head)! < 0);
+  if (missing) return { ok: false, line: 1, column: missing };
+  const shelves = new Map<string, Grade[]>();
+  for (const [i, row] of rows.entries()) {
+    const cell = (head: (typeof HEADS)[number]) => (row[at.get(head)!] ?? "").trim();
+    const number = (head: (typeof HEADS)[number]) => (cell(head) === "" ? NaN : Number(cell(head)));
+    const wrong = (["rank", "gives at C", "runs at C"] as const).find((head) => !Number.isFinite(number(head)));
+    const forms = readForms(cell("in hand"), (mm) => (Number.isFinite(Number(mm)) ? Number(mm) : null));
+    const column = wrong ?? (["shelf", "grade"] as const).find((head) => cell(head) === "") ?? (forms === null ? "in hand" : null);
+    if (column !== null) return { ok: false, line: i + 2, column };
+    const grade = { id: cell("grade"), rank: number("rank"), gives: number("gives at C"), runs: number("runs at C") };
+    shelves.set(cell("shelf"), [...(shelves.get(cell("shelf")) ?? []), forms!.length > 0 ? { ...grade, forms: forms! } : grade]);
+  }
+  if (shelves.size === 0) return { ok: false, line: 2, column: "shelf" };
+  return { ok: true, shelves: [...shelves].map(([id, grades]) => ({ id, grades })) };
+}

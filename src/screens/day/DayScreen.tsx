@@ -1,0 +1,178 @@
+"use client";
+
+import { ArrowLeft } from "lucide-react";
+import Link from "next/link";
+import { usePathname, useSearchParams } from "next/navigation";
+import { useState } from "react";
+import { underWay } from "@/store/tray-state";
+import { DayLanes, pieceColour } from "@/ui/DayLanes";
+import { type DayPiece, type ToldDay, dayOfPieces } from "@/ui/day";
+import { doubtsOf } from "@/ui/doubt";
+import { LitProvider, useLit } from "@/ui/lit";
+import { usePlans } from "@/ui/planner";
+import { useTitle } from "@/ui/title";
+import { useTrayState, useUnits } from "@/ui/tray";
+import { useNow } from "@/ui/useNow";
+import { clockText, later } from "@/words/dates";
+import { minutesText, savedText } from "@/words/day";
+import { counted } from "@/words/names";
+
+const PIECES = "pieces";
+const MINUTE = 60_000;
+
+/** Several pieces on the bench at once: what is done when with one pair of hands, and until when. */
+export function DayScreen() {
+  const units = useUnits();
+  const plans = usePlans();
+  const bench = useTrayState((state) => state.bench);
+  const makes = useTrayState((state) => state.makes);
+  const all = useTrayState(({ pieces }) => pieces);
+  const pathname = usePathname();
+  const asked = useSearchParams().get(PIECES);
+  const [chosen, setChosen] = useState<readonly string[]>(() => asked?.split(",").filter(Boolean) ?? []);
+  useTitle("The day");
+  const lying = all.filter(({ deleted }) => deleted === null);
+  const choose = (id: string) => {
+    const next = chosen.includes(id) ? chosen.filter((each) => each !== id) : [...chosen, id];
+    setChosen(next);
+    window.history.replaceState(null, "", `${pathname}?${PIECES}=${next.join(",")}`);
+  };
+  const attempts = lying.filter(({ id }) => chosen.includes(id)).map((record) => ({ record, attempt: plans.soon(record.piece, bench) }));
+  const pieces = attempts.flatMap(({ record, attempt }): DayPiece[] => {
+    const done = new Set(underWay(makes, record.id)?.done.map(({ step }) => step));
+    return attempt?.ok ? [{ id: record.id, plan: attempt.plan, done, doubtOf: doubtsOf(record) }] : [];
+  });
+  const refused = attempts.filter(({ attempt }) => attempt && !attempt.ok).map(({ record }) => record.piece.name);
+  const names = new Map(lying.map(({ id, piece }) => [id, piece.name]));
+  return (
+    <LitProvider>
+      <main className="min-h-dvh bg-sheet">
+        <header className="flex min-h-[46px] flex-wrap items-center gap-2 border-b border-line px-4 py-1.5">
+          <Link href="/" className="btn max-lg:h-[44px]">
+            <ArrowLeft size={14} aria-hidden="true" /> Pieces
+          </Link>
+          <h1 className="text-[15px] font-[660]">The day</h1>
+        </header>
+        <fieldset className="flex flex-wrap gap-x-4 gap-y-1 border-b border-line bg-paper px-4 py-2.5 text-[13px]">
+          <legend className="sr-only">Pieces on the bench</legend>
+          {lying.map(({ id, piece }) => (
+            <label key={id} className="flex items-center gap-1.5 max-lg:min-h-[44px]">
+              <input type="checkbox" checked={chosen.includes(id)} onChange={() => choose(id)} className="h-4 w-4 accent-[#0b5d66]" />
+              {piece.name}
+            </label>
+          ))}
+        </fieldset>
+        {refused.length > 0 && (
+          <p role="alert" className="px-4 py-2 text-[13px] text-bad">
+            ◆ {refused.join(", ")} cannot be planned: open it to put that right.
+          </p>
+        )}
+        {pieces.length === 0 ? (
+          <p className="px-4 py-6 text-[15px] text-soft">
+            Choose the pieces that are on your bench: one pair of hands, and what waits in the pickle is used.
+          </p>
+        ) : (
+          <Told day={dayOfPieces(pieces, units)} pieces={pieces.map(({ id }) => ({ id, name: names.get(id)! }))} />
+        )}
+      </main>
+    </LitProvider>
+  );
+}
+
+/** When the day begins: as typed today, else now, to the whole minute. */
+function startOf(begins: string | null, now: number): number {
+  if (begins === null) return Math.ceil(now / MINUTE) * MINUTE;
+  const [hours, minutes] = begins.split(":").map(Number) as [number, number];
+  return new Date(now).setHours(hours, minutes, 0, 0);
+}
+
+interface ToldProps {
+  readonly day: ToldDay;
+  readonly pieces: readonly { readonly id: string; readonly name: string }[];
+}
+
+function Told({ day, pieces }: ToldProps) {
+  const now = useNow();
+  const [begins, setBegins] = useState<string | null>(null);
+  const start = startOf(begins, now);
+  const clock = (minutes: number) => clockText(later(start, minutes));
+  if (day.told.length === 0) return <p className="px-4 py-6 text-[15px] text-soft">All their steps are done.</p>;
+  return (
+    <div className="px-4 py-3 lg:px-6">
+      <label className="float-right flex items-center gap-2 text-[13px]">
+        Begin at
+        <input
+          type="time"
+          value={begins ?? clockText(new Date(start).toISOString())}
+          onChange={(event) => setBegins(event.target.value || null)}
+          className="entry w-[110px] !justify-start max-lg:h-[44px]"
+        />
+      </label>
+      <p>
+        <span className="mr-3 text-[13px] text-soft">{pieces.length === 1 ? "This one by" : `These ${pieces.length} by`}</span>
+        <b className="text-[32px] font-bold [font-stretch:92%]">{clock(day.finish)}</b>
+      </p>
+      <p className="mb-3 text-[13.5px] text-soft">
+        {minutesText(day.finish)}: {savedText(day)}.
+      </p>
+      <DayLanes tasks={day.told} finish={day.finish} begins={start} isOfSeveral={pieces.length > 1} />
+      {pieces.length > 1 && (
+        <ul aria-label="Pieces" className="mt-1 flex flex-wrap gap-x-5 gap-y-1 text-[13px]">
+          {pieces.map(({ id, name }, i) => (
+            <li key={id} className="flex items-center gap-1.5">
+              <span className="h-3 w-3 rounded-[2px]" style={{ background: pieceColour(i) }} /> {name},{" "}
+              <span className="text-soft">by {clock(endOf(day, id))}</span>
+            </li>
+          ))}
+        </ul>
+      )}
+      <h2 className="section-head !mt-5">What is done when, {counted(day.told.length, "step")}</h2>
+      <ol className="columns-1 gap-8 lg:columns-2">
+        {day.told.map((task) => (
+          <DayRow
+            key={`${task.piece} ${task.step}`}
+            task={task}
+            at={clock(task.start)}
+            piece={pieces.length > 1 ? pieces[task.number]!.name : null}
+          />
+        ))}
+      </ol>
+    </div>
+  );
+}
+
+function endOf({ tasks }: ToldDay, piece: string): number {
+  return Math.max(...tasks.map((task) => (task.piece === piece ? task.start + task.hands + task.wait : 0)));
+}
+
+interface RowProps {
+  readonly task: ToldDay["told"][number];
+  readonly at: string;
+  readonly piece: string | null;
+}
+
+function DayRow({ task, at, piece }: RowProps) {
+  const { isLit, handlers } = useLit(`${task.piece} ${task.step}`);
+  return (
+    <li
+      {...handlers}
+      className={`grid break-inside-avoid grid-cols-[48px_1fr_auto] gap-x-2 border-t border-hair py-1 text-[13.5px] ${isLit ? "bg-accent-wash" : ""}`}
+    >
+      <span className="text-soft">{at}</span>
+      <span className="min-w-0">
+        {piece && (
+          <b className="mr-1.5 inline-flex items-center gap-1 font-[620]">
+            <span className="h-2.5 w-2.5 rounded-[2px]" style={{ background: pieceColour(task.number) }} />
+            {piece}:
+          </b>
+        )}
+        {task.isAtFire && <span className="mr-1.5 inline-block h-2.5 w-2.5 rounded-[2px] bg-[#a3411c]" aria-hidden="true" />}
+        {task.title}
+      </span>
+      <span className="text-right text-soft">
+        {minutesText(task.hands)}
+        {task.wait > 0 && `, then ${minutesText(task.wait)}`}
+      </span>
+    </li>
+  );
+}

@@ -1,0 +1,43 @@
+"use client";
+
+import { usePlan } from "@/ui/plan";
+import { movedText } from "@/words/heats";
+import { capital, namesIn } from "@/words/names";
+import { faultSentence } from "@/words/fields";
+import { sayWay } from "@/words/ways";
+import { letterOf } from "./ladder";
+import { type Outcome } from "./moving";
+import { type Moved } from "./pins";
+
+/** What letting go here would do, before it is let go. */
+export function Consequence({ moved, outcome }: { readonly moved: Moved | null; readonly outcome: Outcome }) {
+  const plan = usePlan();
+  return (
+    <div
+      role="status"
+      className="absolute top-1 left-1/2 z-20 max-w-[560px] min-w-[280px] -translate-x-1/2 rounded-[6px] border border-accent bg-sheet px-3 py-2 text-[13px] shadow-lg"
+    >
+      <b className="block font-[660]">{moved ? capital(movedText(moved, namesIn(plan).joint)) : "Over a heat: what it would do"}</b>
+      {moved && <Told outcome={outcome} />}
+    </div>
+  );
+}
+
+function Told({ outcome }: { readonly outcome: Outcome }) {
+  if (!outcome) return <p className="text-soft">working it out</p>;
+  if (!outcome.ok) return <p className="text-bad">{outcome.faults.slice(0, 1).map(faultSentence).join("")}.</p>;
+  const { plan } = outcome;
+  const { heats, moves } = sayWay(plan, (joint) => letterOf(plan, joint));
+  if (plan.heatPlan.status === "impossible")
+    return <p className="font-semibold text-bad">◆ No order works so: it would stay where it is.</p>;
+  return (
+    <>
+      {moves.length === 0 && <p className="text-ok">✓ {heats}, all hold</p>}
+      {moves.map(({ what, text }, i) => (
+        <p key={i} className={what === "softens" ? "text-warn" : "text-bad"}>
+          ◆ {text}
+        </p>
+      ))}
+    </>
+  );
+}

@@ -1,0 +1,135 @@
+"use client";
+
+import { boxOf } from "@/core/geometry/curve";
+import { type HoopDrawing } from "@/core/hoop/drawing";
+import { hoopIn } from "@/core/piece/plan";
+import { Millimetres, Shape } from "@/ui/Drawing";
+import { useLitWhat } from "@/ui/lit";
+import { usePlan } from "@/ui/plan";
+import { namesIn } from "@/words/names";
+import { type Mark, marksOf, settingOf } from "./joint-marks";
+
+const WIDTH = 288;
+const HEIGHT = 122;
+const MARGIN = 10;
+
+interface Box {
+  readonly left: number;
+  readonly right: number;
+  readonly low: number;
+  readonly high: number;
+}
+
+/** The piece, small: the setting from above, and the hoop along the finger. The joint that is pointed at is lit. */
+export function JointSketch() {
+  const plan = usePlan();
+  const what = useLitWhat();
+  const joint = plan.joints.find(({ id }) => id === what);
+  const above = settingOf(plan, joint).plan;
+  const hoop = hoopIn(plan)?.drawn ?? null;
+  const marks = joint ? marksOf(plan, joint) : [];
+  const half = hoop ? WIDTH / 2 : WIDTH;
+  const edge = boxOf(above.plateEdge);
+  const wall = boxOf(above.wallOutside);
+  const around = {
+    left: Math.min(edge.left, wall.left),
+    right: Math.max(edge.right, wall.right),
+    low: Math.min(edge.low, wall.low),
+    high: Math.max(edge.high, wall.high),
+  };
+  return (
+    <svg
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      role="img"
+      aria-label={joint ? `Where ${namesIn(plan).joint(joint.id)} is` : "The piece, from above and along the finger"}
+      className="mb-1 block w-full rounded-[5px] lg:sticky lg:top-[-10px] lg:z-10 border border-hair bg-sheet"
+    >
+      <View box={around} middle={half / 2} width={half}>
+        <Shape curve={above.plateEdge} fill="#eef1f0" stroke="#aab4b7" />
+        {above.layers.map(({ part, middles }) => (
+          <Shape key={part} runs={middles} fill="none" stroke="#aab4b7" strokeWidth={2} />
+        ))}
+        <Shape curve={above.wallOutside} fill="#dfe4e6" stroke="#8d989c" />
+        <Shape curve={above.wallInside} fill="#f7f9f8" stroke="#8d989c" />
+        {above.opening.map((curve, i) => (
+          <Shape key={i} curve={curve} fill="none" stroke="#aab4b7" />
+        ))}
+        <Marks marks={marks} view="above" />
+      </View>
+      {hoop && (
+        <View box={boxAlong(hoop)} middle={WIDTH * 0.75} width={half}>
+          {hoop.body.map((points, i) => (
+            <Shape
+              key={i}
+              points={points}
+              fill={i === 0 ? "#dfe4e6" : "#ffffff"}
+              stroke="#8d989c"
+              open={hoop.body.length === 1 && hoop.opening !== null}
+            />
+          ))}
+          {Object.values(hoop.seats).map(({ level, angle, half: wide }, i) => (
+            <Shape key={i} points={seatLine(level, angle, Math.max(wide, 1.5))} open fill="none" stroke="#6f7a7e" strokeWidth={3} />
+          ))}
+          <Marks marks={marks} view="along" />
+        </View>
+      )}
+      <text x={half / 2} y={HEIGHT - 5} textAnchor="middle" fontSize={11} fill="#566264">
+        from above
+      </text>
+      {hoop && (
+        <text x={WIDTH * 0.75} y={HEIGHT - 5} textAnchor="middle" fontSize={11} fill="#566264">
+          along the finger
+        </text>
+      )}
+    </svg>
+  );
+}
+
+function boxAlong({ outside, seats }: HoopDrawing): Box {
+  const high = Math.max(outside, ...Object.values(seats).map(({ level }) => level));
+  return { left: -outside, right: outside, low: -outside, high };
+}
+
+/** The plate as it lies on its seat. */
+function seatLine(level: number, angle: number, half: number) {
+  const [sin, cos] = [Math.sin(angle), Math.cos(angle)];
+  return [-half, half].map((x) => [level * sin + x * cos, level * cos - x * sin] as const);
+}
+
+interface ViewProps {
+  readonly box: Box;
+  readonly middle: number;
+  readonly width: number;
+  readonly children: React.ReactNode;
+}
+
+const CAPTION = 14;
+
+function View({ box, middle, width, children }: ViewProps) {
+  const [wide, tall] = [box.right - box.left, box.high - box.low];
+  const room = HEIGHT - 2 * MARGIN - CAPTION;
+  const perMm = Math.min((width - 2 * MARGIN) / wide, room / tall);
+  return (
+    <Millimetres
+      x={middle - ((box.left + box.right) / 2) * perMm}
+      y={MARGIN + room / 2 + ((box.low + box.high) / 2) * perMm}
+      scale={{ perMm, times: 1 }}
+    >
+      {children}
+    </Millimetres>
+  );
+}
+
+const LIT = "#c3411c";
+
+function Marks({ marks, view }: { readonly marks: readonly Mark[]; readonly view: Mark["view"] }) {
+  return marks
+    .filter((mark) => mark.view === view)
+    .map(({ curve, runs, spot }, i) => {
+      const line = { fill: "none", stroke: LIT, strokeWidth: 3.5 };
+      if (curve) return <Shape key={i} curve={curve} {...line} />;
+      if (runs) return <Shape key={i} runs={runs} {...line} />;
+      const [x, y] = spot!;
+      return <path key={i} d={`M${x} ${y}h0`} vectorEffect="non-scaling-stroke" stroke={LIT} strokeWidth={12} strokeLinecap="round" />;
+    });
+}

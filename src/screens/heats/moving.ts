@@ -1,0 +1,125 @@
+import {
+  type Announcements,
+  type DragEndEvent,
+  type DragOverEvent,
+  type DragStartEvent,
+  type KeyboardCoordinateGetter,
+} from "@dnd-kit/core";
+import { produce } from "immer";
+import { useEffect, useRef, useState } from "react";
+import { type Plan } from "@/core/piece/plan";
+import { type Attempt } from "@/formats/attempt";
+import { useNotices } from "@/ui/notices";
+import { usePlan } from "@/ui/plan";
+import { useSession, useSessionState } from "@/ui/session";
+import { useTrayState } from "@/ui/tray";
+import { movedText } from "@/words/heats";
+import { capital, namesIn } from "@/words/names";
+import { besideClient } from "@/workers/plan/client";
+import { type Moved, movePins } from "./pins";
+
+/** What is held: a whole heat, or one joint of it. */
+export interface Held {
+  readonly kind: "heat" | "joint";
+  /** The heat it is of, from 0. */
+  readonly index: number;
+  readonly joints: readonly string[];
+}
+
+export const HOW_TO_MOVE = "Space takes hold of it, the arrow keys move it from heat to heat, space lets it go there, Escape puts it back.";
+
+export function heldName(plan: Plan, { joints }: Held): string {
+  const names = namesIn(plan);
+  return capital(joints.map(names.joint).join(" + "));
+}
+
+/** What letting go over a heat would wish: a heat goes before or after it, a joint into it. Null over its own. */
+function movedTo(plan: Plan, held: Held, over: number): Moved | null {
+  if (over === held.index) return null;
+  const others = plan.heats[over]!.joints;
+  return { joints: held.joints, others, where: held.kind === "joint" ? "with" : over < held.index ? "before" : "after" };
+}
+
+/** From card to card with the arrow keys. */
+export const nextCard: KeyboardCoordinateGetter = (
+  event,
+  { currentCoordinates, context: { droppableRects, droppableContainers, over } },
+) => {
+  const by = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.code];
+  if (by === undefined) return;
+  event.preventDefault();
+  const cards = droppableContainers.getEnabled().map(({ id }) => id);
+  const from = over ? cards.indexOf(over.id) : 0;
+  const rect = droppableRects.get(cards[Math.max(0, Math.min(cards.length - 1, from + by))]!);
+  return rect ? { x: rect.left + rect.width / 2, y: rect.top + rect.height / 2 } : currentCoordinates;
+};
+
+/** What the move that is held would make of the piece, planned beside the page; null while that is worked out. */
+export type Outcome = Attempt | null;
+
+/** Moving heats and joints: what is held, what letting go would do, and doing it. */
+export function useMove() {
+  const session = useSession();
+  const plan = usePlan();
+  const piece = useSessionState((state) => state.piece);
+  const mine = useTrayState((state) => state.bench);
+  const bench = piece.benchUsed ?? mine;
+  const { warn } = useNotices();
+  const [held, hold] = useState<Held | null>(null);
+  const [moved, moveTo] = useState<Moved | null>(null);
+  const [outcome, setOutcome] = useState<Outcome>(null);
+  const [failure, setFailure] = useState<Error | null>(null);
+  const client = useRef<ReturnType<typeof besideClient> | null>(null);
+  useEffect(() => () => client.current?.cancel(), []);
+  if (failure) throw failure;
+
+  const preview = (next: Moved | null) => {
+    moveTo(next);
+    setOutcome(null);
+    client.current?.cancel();
+    if (!next) return;
+    client.current ??= besideClient();
+    const wished = produce(piece, (each) => movePins(each, next));
+    client.current.ask({ piece: wished, bench, measured: [] }).then((attempt) => attempt && setOutcome(attempt), setFailure);
+  };
+  const letGo = () => {
+    client.current?.cancel();
+    hold(null);
+    moveTo(null);
+    setOutcome(null);
+  };
+  const heldOf = (event: { active: { data: { current?: unknown } } }) => event.active.data.current as Held;
+  const targetOf = ({ over }: { over: DragOverEvent["over"] }, from: Held) =>
+    over ? movedTo(plan, from, Number((over.data.current as { index: number }).index)) : null;
+  const names = namesIn(plan);
+  const spoken: Announcements = {
+    onDragStart: ({ active }) => `${heldName(plan, active.data.current as Held)} is held`,
+    onDragOver: (event) => {
+      const target = targetOf(event, heldOf(event));
+      return target ? capital(movedText(target, names.joint)) : undefined;
+    },
+    onDragEnd: (event) => {
+      const target = targetOf(event, heldOf(event));
+      return target ? capital(movedText(target, names.joint)) : "It stays where it is";
+    },
+    onDragCancel: () => "It stays where it is",
+  };
+  return {
+    held,
+    moved,
+    outcome,
+    spoken,
+    begin: ({ active }: DragStartEvent) => hold(active.data.current as Held),
+    over: (event: DragOverEvent) => preview(targetOf(event, heldOf(event))),
+    cancel: letGo,
+    end: (event: DragEndEvent) => {
+      const target = targetOf(event, heldOf(event));
+      const isImpossible = target !== null && outcome !== null && outcome.ok && outcome.plan.heatPlan.status === "impossible";
+      letGo();
+      if (!target) return;
+      if (isImpossible) return warn(`No order works with ${movedText(target, names.joint)}: it stays where it was.`);
+      session.change((each) => movePins(each, target));
+      session.commit();
+    },
+  };
+}

@@ -1,0 +1,88 @@
+"use client";
+
+import { readNumber } from "@/core/measure/reading";
+import { type StepMinutes, USUAL_MINUTES } from "@/core/making/minutes";
+import { STEP_STAGES, type StepCode } from "@/core/making/step";
+import { minutesOf } from "@/core/piece/bench";
+import { STEP_NAMES } from "@/words/step-names";
+import { STAGE_TITLES } from "@/words/steps";
+import { capital } from "@/words/names";
+import { type BenchEdit } from "./bench-edit";
+import { BenchEntryField } from "./BenchEntryField";
+
+/** Under which heading each step stands, by the first part of its code. */
+const HEADINGS: Readonly<Record<string, (typeof STEP_STAGES)[number]>> = {
+  ledge: "plate",
+  ornament: "plate",
+  bridge: "hoop",
+  eye: "bail",
+  hang: "bail",
+  applied: "join",
+};
+const CODES = Object.keys(USUAL_MINUTES) as StepCode[];
+const TIMES = [
+  { name: "hands", label: "hands" },
+  { name: "wait", label: "then waits" },
+] as const;
+
+/** How long each step takes the maker's hands, and how long it leaves the piece waiting. */
+export function MinutesEditor({ edit }: { readonly edit: BenchEdit }) {
+  return (
+    <>
+      {STEP_STAGES.map((stage) => (
+        <details key={stage} open={stage === "join"} className="border-t border-hair py-1">
+          <summary className="cursor-pointer py-1 text-[13.5px] font-[620] max-lg:min-h-[44px]">{STAGE_TITLES[stage]}</summary>
+          <div className="grid grid-cols-[minmax(0,1fr)_88px_88px] items-center gap-x-2 text-[13px]">
+            <span />
+            {TIMES.map(({ label }) => (
+              <span key={label} className="text-right text-soft">
+                {label}
+              </span>
+            ))}
+            {CODES.filter((code) => headingOf(code) === stage).map((code) => (
+              <Minutes key={code} code={code} edit={edit} />
+            ))}
+          </div>
+        </details>
+      ))}
+    </>
+  );
+}
+
+function headingOf(code: StepCode): string {
+  const [first] = code.split(".") as [string];
+  return HEADINGS[first] ?? first;
+}
+
+function Minutes({ code, edit }: { readonly code: StepCode; readonly edit: BenchEdit }) {
+  const own = edit.bench.minutes?.[code];
+  const put = (name: keyof StepMinutes, value: number | null) =>
+    edit.change((bench) => {
+      const { [code]: _before, ...others } = bench.minutes ?? {};
+      const next = { ...minutesOf(edit.bench, code), [name]: value ?? USUAL_MINUTES[code][name] };
+      const isUsual = next.hands === USUAL_MINUTES[code].hands && next.wait === USUAL_MINUTES[code].wait;
+      bench.minutes = isUsual ? others : { ...others, [code]: next };
+      if (Object.keys(bench.minutes).length === 0) delete bench.minutes;
+    });
+  return (
+    <>
+      <span className="min-w-0 py-0.5">{capital(STEP_NAMES[code])}</span>
+      {TIMES.map(({ name, label }) => (
+        <BenchEntryField
+          key={name}
+          label={`${STEP_NAMES[code]}, ${label}`}
+          hidesLabel
+          value={own && own[name] !== USUAL_MINUTES[code][name] ? String(own[name]) : ""}
+          shipped={String(USUAL_MINUTES[code][name])}
+          unit="min"
+          onTake={(text) => {
+            if (text.trim() === "") return put(name, null);
+            const reading = readNumber(text);
+            if (!reading.ok) return `Type minutes, as ${USUAL_MINUTES[code][name]}`;
+            return put(name, reading.value);
+          }}
+        />
+      ))}
+    </>
+  );
+}

@@ -1,0 +1,133 @@
+"use client";
+
+import { scaleLinear } from "d3";
+import { type DayTask } from "@/core/making/day";
+import { clockText, later } from "@/words/dates";
+import { useLit } from "./lit";
+import { useSize } from "./useSize";
+
+/** A task as its lanes tell it. */
+export interface LaneTask extends DayTask {
+  /** What is done, in full. */
+  readonly title: string;
+  readonly isAtFire: boolean;
+  /** Its piece's place among those of the day. */
+  readonly number: number;
+}
+
+interface Props {
+  readonly tasks: readonly LaneTask[];
+  /** Minutes. */
+  readonly finish: number;
+  /** When it begins, in ms since 1970. */
+  readonly begins: number;
+  /** Whether each piece has a colour of its own. */
+  readonly isOfSeveral: boolean;
+}
+
+const LANES = ["hands", "fire", "waiting"] as const;
+const LANE = 26;
+const GAP = 5;
+const LEFT = 58;
+const RIGHT = 14;
+const AXIS = 22;
+const HEIGHT = LANES.length * (LANE + GAP) + AXIS;
+const STEPS = [15, 30, 60, 120, 240] as const;
+const ROOM_FOR_A_TIME = 54;
+
+const KINDS = { hands: "#8d989c", fire: "#a3411c", waiting: "#c9d6d8" } as const;
+/** Told apart by their lightness too, for those who see no colour. */
+const PIECES = ["#0b5d66", "#c98a2b", "#7d9aa5", "#5b3f6b", "#a3b18a", "#a3411c", "#39424a", "#d1b9c9"] as const;
+
+export function pieceColour(number: number): string {
+  return PIECES[number % PIECES.length]!;
+}
+
+/** The day on three lanes: hands, fire, and what waits in the pickle or under glue. */
+export function DayLanes({ tasks, finish, begins, isOfSeveral }: Props) {
+  const [ref, { width }] = useSize(1000, HEIGHT);
+  const x = scaleLinear([0, Math.max(1, finish)], [LEFT, Math.max(LEFT + 1, width - RIGHT)]);
+  const step = STEPS.find((each) => x(each) - x(0) >= ROOM_FOR_A_TIME) ?? STEPS.at(-1)!;
+  const clock = (minutes: number) => clockText(later(begins, minutes));
+  const first = new Date(begins);
+  const toRound = step - ((first.getHours() * 60 + first.getMinutes()) % step);
+  const ticks = Array.from({ length: Math.max(0, Math.floor((finish - toRound) / step) + 1) }, (_, i) => toRound + i * step);
+  const top = (lane: (typeof LANES)[number]) => LANES.indexOf(lane) * (LANE + GAP);
+  return (
+    <div ref={ref} className="w-full" style={{ height: HEIGHT }}>
+      <svg width={width} height={HEIGHT} role="img" aria-label={described(tasks, clock)} className="block">
+        {LANES.map((lane) => (
+          <g key={lane}>
+            <rect x={LEFT} y={top(lane)} width={Math.max(0, width - LEFT - RIGHT)} height={LANE} rx={3} fill="#f1f4f3" />
+            <text x={LEFT - 8} y={top(lane) + LANE / 2 + 4} textAnchor="end" fontSize={12} fill="#566264">
+              {lane}
+            </text>
+          </g>
+        ))}
+        {ticks.map((minutes) => (
+          <g key={minutes}>
+            <line x1={x(minutes)} x2={x(minutes)} y1={0} y2={HEIGHT - AXIS + 3} stroke="#dde3e1" />
+            {x(minutes) + 20 < width && (
+              <text x={x(minutes)} y={HEIGHT - 5} textAnchor="middle" fontSize={11.5} fill="#566264">
+                {clock(minutes)}
+              </text>
+            )}
+          </g>
+        ))}
+        {tasks.map((task) => {
+          const lane = task.isAtFire ? "fire" : "hands";
+          const colour = (kind: keyof typeof KINDS) => (isOfSeveral ? pieceColour(task.number) : KINDS[kind]);
+          const id = `${task.piece} ${task.step}`;
+          return (
+            <g key={id}>
+              <Bar task={task} from={x(task.start)} to={x(task.start + task.hands)} y={top(lane)} fill={colour(lane)} />
+              {task.wait > 0 && (
+                <Bar
+                  task={task}
+                  from={x(task.start + task.hands)}
+                  to={x(task.start + task.hands + task.wait)}
+                  y={top("waiting")}
+                  fill={colour("waiting")}
+                  isFaint={isOfSeveral}
+                />
+              )}
+            </g>
+          );
+        })}
+      </svg>
+    </div>
+  );
+}
+
+interface BarProps {
+  readonly task: LaneTask;
+  readonly from: number;
+  readonly to: number;
+  readonly y: number;
+  readonly fill: string;
+  readonly isFaint?: boolean;
+}
+
+function Bar({ task, from, to, y, fill, isFaint = false }: BarProps) {
+  const { isLit, handlers } = useLit(`${task.piece} ${task.step}`);
+  return (
+    <rect
+      {...handlers}
+      x={from + 0.5}
+      y={y + 2}
+      width={Math.max(1.5, to - from - 1)}
+      height={LANE - 4}
+      rx={2}
+      fill={fill}
+      opacity={isFaint ? 0.55 : 1}
+      stroke={isLit ? "#1b2225" : "none"}
+      strokeWidth={2}
+    >
+      <title>{task.title}</title>
+    </rect>
+  );
+}
+
+function described(tasks: readonly LaneTask[], clock: (minutes: number) => string): string {
+  return `The day: ${tasks.map(({ title, start }) => `${clock(start)} ${title}`).join("; ")}`;
+}

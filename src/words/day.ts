@@ -1,0 +1,21 @@
+import { type Schedule } from "@/core/making/schedule";
+
+const HOUR = 60;
+
+/** "45 min", "2 h 39 min"; a part of a minute counts as one. */
+export function minutesText(minutes: number): string {
+  const whole = Math.ceil(minutes - 1e-9);
+  const [hours, rest] = [Math.floor(whole / HOUR), whole % HOUR];
+  if (hours === 0) return `${rest} min`;
+  return rest === 0 ? `${hours} h` : `${hours} h ${rest} min`;
+}
+
+type Told = Pick<Schedule, "finish" | "oneAfterAnother" | "proven" | "bound">;
+
+/** What the order of work saves, and how sure it is that none is shorter. */
+export function savedText({ finish, oneAfterAnother, proven, bound }: Told): string {
+  const saved = oneAfterAnother - finish;
+  const less =
+    saved > 0 ? `${minutesText(saved)} less than one thing after another` : "one thing after another, with nothing to do meanwhile";
+  return `${less}; ${proven ? "no order is shorter" : `within ${minutesText(finish - bound)} of the shortest`}`;
+}

@@ -1,0 +1,100 @@
+import { type CutSolder } from "@/core/heats/cutting";
+import { type DoubtOf, SURE, doubtAmong } from "@/core/piece/doubt";
+import { type Plan, type PlannedHeat } from "@/core/piece/plan";
+import { type Step } from "@/core/making/step";
+import { BLANK } from "./doubt";
+import { jointAdvice, solderText } from "./heats";
+import { capital, counted, gradeName, namesIn } from "./names";
+import { type Units, lengthUnit, showLength, showPercent } from "./show";
+
+/** What is told of a heat at the torch; of one joint of it, or of all. Empty where there is nothing to say. */
+export interface SaidTorch {
+  readonly solder: string;
+  /** How the flame's time divides, and where it goes. */
+  readonly flame: string;
+  readonly hold: string;
+  /** What is seen on the way, and when it runs. */
+  readonly signs: string;
+  readonly look: string;
+  /** What moves or comes close to melting, and the side to keep the flame off. */
+  readonly care: readonly { readonly level: "error" | "warning"; readonly text: string }[];
+  /** How many times more the even-gap habit lays, where that is much. */
+  readonly habit: string;
+}
+
+/** How many times too much solder the even-gap habit must lay before it is worth a word. */
+const MUCH_MORE = 1.5;
+
+const SIGNS = {
+  solder: "the flux heaves the pieces about, so go slowly; it dries white, then turns clear and glassy: close. Then the line runs bright.",
+  fuse: "the surface turns shiny along the seam, at once: take the flame away.",
+} as const;
+
+export function sayTorch(
+  heat: PlannedHeat,
+  plan: Plan,
+  units: Units,
+  doubtOf: DoubtOf = SURE,
+  of: readonly string[] = heat.joints,
+): SaidTorch {
+  const names = namesIn(plan);
+  const joints = plan.joints.filter(({ id }) => of.includes(id));
+  const advice = joints.map(jointAdvice);
+  const all = (pick: (each: (typeof advice)[number]) => string) => [...new Set(advice.map(pick))].filter((text) => text !== "").join(" ");
+  const solder = heat.joints.flatMap((id, i) => (of.includes(id) ? (heat.solder[i] ?? []) : []));
+  const shares = heat.flame.map(({ part, share }) => `${names.part(part)} ${showPercent(share)}`).join(", ");
+  const more = Math.max(0, ...solder.map(({ evenGap }) => evenGap ?? 0));
+  const listed = (ids: readonly string[], name: (id: string) => string) => capital(ids.map(name).join(", "));
+  return {
+    solder: capital(solderText({ ...heat, joints: of, solder }, plan, units, doubtOf)),
+    flame: `${heat.flame.length > 1 ? `${shares}. ` : ""}${all(({ flame }) => flame)}`,
+    hold: all(({ hold }) => hold),
+    signs: SIGNS[heat.means],
+    look: all(({ look }) => look),
+    care: [
+      ...(heat.runs.length > 0 ? [{ level: "error" as const, text: `${listed(heat.runs, names.joint)} runs again: shield it.` }] : []),
+      ...(heat.softens.length > 0 ? [{ level: "warning" as const, text: `${listed(heat.softens, names.joint)} softens: prop it.` }] : []),
+      ...(heat.atRisk.length > 0 ? [{ level: "warning" as const, text: `${listed(heat.atRisk, names.part)} close to melting.` }] : []),
+      ...(heat.thin ? [{ level: "warning" as const, text: `Keep the flame off the ${names.part(heat.thin)}, the thin side.` }] : []),
+    ],
+    habit: more > MUCH_MORE ? `Piece and gap alike would take ${more.toFixed(1)} times that.` : "",
+  };
+}
+
+/** "Hard: a strip 1.0 wide, 9 snips and 3 spare, 12.0 mm of it"; blanks where what it is for cannot be trusted. */
+export function cutSolderText(cut: CutSolder, plan: Pick<Plan, "joints">, units: Units, doubtOf: DoubtOf = SURE): string {
+  const { grade, form, width, count, spare, length } = cut;
+  const follows = cut.joints.flatMap((id) => plan.joints.find((joint) => joint.id === id)!.follows);
+  const isSure = doubtAmong(follows, doubtOf) === null;
+  const told = (text: string) => (isSure ? text : BLANK);
+  const mm = width.toFixed(1);
+  const long = `${told(showLength(length, "blank", units))} ${lengthUnit(units)}`;
+  const what = {
+    sheet: `a strip ${mm} mm wide, ${told(counted(count, "snip"))} and ${told(String(spare))} spare, ${long} of it`,
+    wire: `${long} of wire ${mm} mm thick, a quarter of it spare`,
+    paste: `${told(counted(count, "ball"))} ${mm} mm across and ${told(String(spare))} spare`,
+  }[form];
+  return `${capital(gradeName(grade))}: ${what}`;
+}
+
+/** What is told of a heat at the step of one of its joints, line by line; none where a step is no heat. */
+export function torchLines(
+  step: Step,
+  plan: Plan,
+  units: Units,
+  doubtOf: DoubtOf = SURE,
+): readonly (readonly [label: string, text: string])[] {
+  const isAtTorch = step.code === "join.solder" || step.code === "join.fuse";
+  const heat = isAtTorch ? plan.heats.find(({ joints }) => joints.includes(step.part)) : undefined;
+  if (!heat) return [];
+  const said = sayTorch(heat, plan, units, doubtOf, [step.part]);
+  const lines = [
+    ["Solder", `${said.solder}.`],
+    ["Hold", said.hold],
+    ["Flame", said.flame],
+    ["You see", capital(said.signs)],
+    ...said.care.map(({ text }) => ["◆", text] as const),
+    ["Off it", "Stone, glue, iron that is not to go in the pickle, filings of another solder."],
+  ] as const;
+  return lines.filter(([, text]) => text !== "");
+}
