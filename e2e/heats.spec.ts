@@ -1,5 +1,5 @@
-import { expect, test } from "@playwright/test";
-import { kept } from "./places";
+import { type Page, expect, test } from "@playwright/test";
+import { kept, quiet } from "./places";
 
 test("the five ways are compared on this piece, one is taken, and it can be taken back", async ({ page }) => {
   await page.goto("/pieces/tern-ring/heats");
@@ -19,4 +19,110 @@ test("the five ways are compared on this piece, one is taken, and it can be take
   await expect(row("One grade")).toContainText("✓ in use");
   await page.keyboard.press("Escape");
   await expect(page.getByRole("heading", { name: "How you work" })).toBeVisible();
+});
+
+const joints = (page: Page) => page.getByRole("region", { name: "Measures" });
+const heats = (page: Page) => page.getByRole("list", { name: "Heats" });
+
+test("a heat is dragged with what it would do told before it is let go, by mouse and by keys, and one that cannot be stays", async ({
+  page,
+}) => {
+  const heard = quiet(page);
+  await page.goto("/pieces/tern-ring/heats");
+  const grip = (name: string) => page.getByRole("button", { name: `Move the heat of ${name}` });
+  const carry = async (from: string, to: string) => {
+    const [a, b] = await Promise.all([grip(from).boundingBox(), grip(to).boundingBox()]);
+    await page.mouse.move(a!.x + 4, a!.y + 6);
+    await page.mouse.down();
+    await page.mouse.move(a!.x - 20, a!.y + 14, { steps: 4 });
+    await page.mouse.move(b!.x + 60, b!.y + 20, { steps: 8 });
+  };
+  await carry("hoop seam", "wall seam");
+  const told = page.getByRole("status", { name: "What it would do" });
+  await expect(told).toContainText("Hoop seam before wall seam");
+  await expect(told).toContainText("✓ 4 heats, all hold");
+  await page.mouse.up();
+  await expect(page.getByRole("list", { name: "Pinned" })).toContainText("hoop seam before wall seam");
+  await expect(heats(page).getByRole("listitem").first()).toContainText("Hoop seam");
+
+  await carry("hoop to plate", "wall to plate");
+  await expect(told).toContainText(/Hoop to plate before wall to plate.*No order works so/);
+  await page.mouse.up();
+  await expect(page.getByRole("list", { name: "Pinned" }).getByRole("listitem")).toHaveCount(1);
+  await expect(page.getByText("it stays where it was").first()).toBeVisible();
+
+  await grip("wall seam").focus();
+  await page.keyboard.press("Space");
+  await page.keyboard.press("ArrowLeft");
+  await expect(told).toContainText(/Wall seam before hoop seam.*all hold/);
+  await page.keyboard.press("Space");
+  await expect(page.getByRole("list", { name: "Pinned" })).toContainText("wall seam before hoop seam");
+  await expect(page.getByRole("list", { name: "Pinned" }).getByRole("listitem")).toHaveCount(1);
+  await kept(page);
+  await page.reload();
+  await expect(page.getByRole("list", { name: "Pinned" })).toContainText("wall seam before hoop seam");
+  expect(heard).toEqual([]);
+});
+
+test("how a joint is made is chosen, one is added and one left out; each is named, undone and kept", async ({ page }) => {
+  await page.goto("/pieces/tern-ring/heats");
+  const menu = async (joint: string, ...names: string[]) => {
+    await page.getByRole("button", { name: `More for ${joint}` }).click();
+    for (const name of names) await page.getByRole("menuitem", { name }).press("Enter");
+  };
+  await menu("wall to plate", "Make it by", "fed wire");
+  await expect(joints(page)).toContainText("45.5 mm, fed wire");
+  await expect(heats(page)).toContainText("of 0.5 mm wire fed by hand once it is hot");
+  await expect(page.getByRole("region", { name: "Drawing" })).toContainText("Medium is not on the shelf as wire.");
+  await menu("hoop to plate", "Make it by", "cold");
+  await expect(joints(page)).toContainText("Cold, in no heat");
+  await expect(heats(page).getByRole("heading")).toHaveCount(3);
+
+  await page.getByRole("button", { name: "A joint more" }).click();
+  const dialog = page.getByRole("dialog");
+  await dialog.getByRole("button", { name: "Add it" }).click();
+  await expect(dialog.getByRole("alert")).toContainText("Still empty");
+  await dialog.getByLabel("How long it is").fill("4");
+  await dialog.getByLabel("How long it is").press("Enter");
+  await expect(page.getByRole("list", { name: "Pinned" })).toContainText("a joint more: wall to plate");
+  await expect(heats(page)).toContainText("Wall to plate 2");
+  await menu("wall to plate 1", "Leave it out");
+  await expect(page.getByRole("list", { name: "Pinned" })).toContainText("wall to plate 2 left out");
+  await kept(page);
+  await page.reload();
+  await expect(page.getByRole("list", { name: "Pinned" }).getByRole("listitem")).toHaveCount(3);
+  await page.getByRole("button", { name: "Unpin wall to plate 2 left out" }).click();
+  await expect(page.getByRole("list", { name: "Pinned" }).getByRole("listitem")).toHaveCount(2);
+});
+
+test("pointing at a joint lights where it is, on the ladder and in the small drawing", async ({ page }) => {
+  await page.goto("/pieces/tern-ring/heats");
+  await joints(page).getByText("Hoop seam").hover();
+  await expect(page.getByRole("img", { name: "Where hoop seam is" })).toBeVisible();
+  await page.getByRole("button", { name: "Move wall to plate to another heat" }).focus();
+  await expect(page.getByRole("img", { name: "Where wall to plate is" })).toBeVisible();
+});
+
+test("three pieces share an afternoon: by when, on three lanes, step by step; a maker's own minutes count", async ({ page }) => {
+  await page.clock.setFixedTime(new Date("2026-11-26T12:00:00"));
+  await page.goto("/");
+  await page.getByRole("link", { name: "Plan the day" }).click();
+  for (const name of ["Tern ring", "Knot ring", "Samphire ring"]) await page.getByRole("checkbox", { name }).check();
+  await page.getByLabel("Begin at").fill("13:00");
+  await expect(page.getByText("These 3 by")).toBeVisible();
+  const by = page.getByText("These 3 by").locator("xpath=..").locator("b");
+  const finish = await by.textContent();
+  await expect(page.getByText("no order is shorter")).toBeVisible();
+  await expect(page.getByRole("img", { name: /^The day: 13:00 / })).toBeVisible();
+  await expect(page.getByRole("list", { name: "Pieces" }).getByRole("listitem")).toHaveCount(3);
+  await page.reload();
+  await page.getByLabel("Begin at").fill("13:00");
+  await expect(by).toHaveText(finish!);
+
+  await page.goto("/my-bench");
+  await page.getByLabel("solder a joint, hands").fill("60");
+  await page.getByLabel("solder a joint, hands").press("Enter");
+  await expect(page.getByLabel("solder a joint, hands")).toHaveValue("60");
+  await page.goto("/pieces/tern-ring/making");
+  await expect(page.getByText("left, done by")).toContainText("6 h");
 });

@@ -36,7 +36,7 @@ test("the tray is walked with the arrow keys, and a stone on it chosen and opene
   await page.keyboard.press("ArrowUp");
   await expect(rows.first()).toBeFocused();
   await page.getByRole("region", { name: "Tray" }).getByRole("button", { name: "Whelk ring" }).click();
-  await expect(page.getByRole("complementary")).toContainText("Wall to plate softens in heat 4.");
+  await expect(page.getByRole("complementary")).toContainText("Wall to plate softens as hoop to plate is made.");
   await page.getByRole("complementary").getByRole("button", { name: "Open" }).click();
   await expect(page).toHaveURL(/whelk-ring\/wall/);
 });

@@ -1,5 +1,7 @@
 import { ellipsePerimeter } from "@/core/geometry/ellipse";
 import { bestHeats } from "@/core/heats/best";
+import { WAYS } from "@/core/heats/problem";
+import { dayOf } from "@/core/making/day";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { type Mount, type Piece } from "@/core/piece/piece";
 import { planPiece } from "@/core/piece/plan-piece";
@@ -123,6 +125,39 @@ for (const [strips, tubes, target] of [
   const ms = median(() => bestHeats(assembly, wishes), 7);
   row(`best heats, ${assembly.joints.length} joints`, ms, "ms", `${(ms / planning).toFixed(1)} Tern plans; target under ${target}`);
 }
+
+const wishes = settleHeats(tern.heats, SHIPPED_BENCH);
+const many = assemblyOf(sizePiece(withStones(7, 1), SHIPPED_BENCH).contribution);
+const bounded = median(() => bestHeats(many, wishes), 3);
+const found = bestHeats(many, wishes);
+row(
+  `heats with a bound, ${many.joints.length} joints`,
+  bounded,
+  "ms",
+  `${found.status}, ${(bounded / planning).toFixed(0)} Tern plans; target under 1000 ms`,
+);
+const ten = assemblyOf(sizePiece(withStones(3, 0), SHIPPED_BENCH).contribution);
+const ways = median(() => WAYS.forEach((way) => bestHeats(ten, { ...wishes, way })), 7);
+row(`the five ways compared, ${ten.joints.length} joints`, ways, "ms", `${(ways / planning).toFixed(1)} Tern plans; target under 200 ms`);
+
+const onTheBench = (pieces: readonly Piece[]) =>
+  pieces.map((piece) => ({ piece: piece.id, tasks: planPiece(piece, SHIPPED_BENCH).tasks, done: new Set<string>() }));
+const laden60 = onTheBench([withStones(2, 0)]);
+const day = median(() => dayOf(laden60), 20);
+row(
+  `the shortest day, ${laden60[0]!.tasks.length} steps`,
+  day,
+  "ms",
+  `${dayOf(laden60).proven ? "proven" : "not proven"}; target under 50 ms`,
+);
+const five = onTheBench(["tern-ring", "knot-ring", "limpet-pendant", "redshank-ring", "turnstone-ring"].map(demoPiece));
+const together = median(() => dayOf(five), 7);
+row(
+  `the shortest day of five pieces, ${five.reduce((all, { tasks }) => all + tasks.length, 0)} steps`,
+  together,
+  "ms",
+  `${dayOf(five).proven ? "proven" : "not proven"}, ${(together / day).toFixed(1)} of the one; target under 300 ms`,
+);
 
 const [makers, seed] = [200, 20261126];
 const { shipped, own } = replay(tern, makers, seed);

@@ -4,9 +4,10 @@ import { type Piece } from "@/core/piece/piece";
 import { SURE } from "@/core/piece/doubt";
 import { planPiece } from "@/core/piece/plan-piece";
 import { namesIn } from "@/words/names";
+import { pinText } from "@/words/pins";
 import { METRIC } from "@/words/show";
 import { ladderOf } from "./heats/ladder";
-import { addPin, optionOf, pinText, pinTo, pinnedTo, removePin } from "./heats/pins";
+import { addPin, optionOf, pinTo, pinnedTo, removePin } from "./heats/pins";
 import { stemOf } from "./piece/stages";
 import { rowOf } from "./tray/rows";
 import { produce } from "immer";
@@ -82,7 +83,7 @@ test("the stem and the list say each stage's one result, and carry its gravest f
   expect([told(tern), told(plover), told(whelk)]).toEqual([
     null,
     "A third of the height won't hold this stone.",
-    "Wall to plate softens in heat 4.",
+    "Wall to plate softens as hoop to plate is made.",
   ]);
   const plan = planPiece(tern, SHIPPED_BENCH);
   const make = { done: plan.steps.slice(0, 4).map(({ id }) => ({ step: id, at: "" })), finished: null } as unknown as Parameters<

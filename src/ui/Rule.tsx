@@ -27,6 +27,8 @@ interface Props {
   readonly pattern?: readonly Point[] | null;
   /** Where its top edge is notched, in mm from its start. */
   readonly notches?: readonly number[];
+  /** Pieces of solder that will lie along it: their middles, in mm from its start, and their sides. */
+  readonly solder?: readonly { readonly at: number; readonly side: number }[];
   /** Drawn over it, in a frame of mm along and mm up. */
   readonly over?: ReactNode;
 }
@@ -42,7 +44,20 @@ const NOTCH = { half: 3, deep: 11 } as const;
 const PAST = { share: 0.16, least: 4 };
 
 /** A steel rule with what is to be cut lying along it, at true proportion. */
-export function Rule({ blank, height, cut, beyond, names, units, tone = "metal", edge = null, pattern = null, notches = [], over }: Props) {
+export function Rule({
+  blank,
+  height,
+  cut,
+  beyond,
+  names,
+  units,
+  tone = "metal",
+  edge = null,
+  pattern = null,
+  notches = [],
+  solder = [],
+  over,
+}: Props) {
   const [ref, { width }] = useSize(1050, 142);
   const span = blank.length + Math.max(PAST.least, blank.length * PAST.share);
   const perMm = (width - 2 * LEFT) / span;
@@ -116,6 +131,9 @@ export function Rule({ blank, height, cut, beyond, names, units, tone = "metal",
         ))}
         {blank.marks.map(({ at }, i) => (
           <line key={i} x1={x(at)} x2={x(at)} y1={top} y2={base} stroke="#6f7a7e" strokeDasharray="3 3" />
+        ))}
+        {solder.map(({ at, side }, i) => (
+          <rect key={i} x={x(at - side / 2)} y={base - side * perMm} width={side * perMm} height={side * perMm} fill="#c98a2b" />
         ))}
         {words.map(({ text, from }, i) => (
           <text key={i} x={from} y={base - tall / 2 + 5} fontSize={12.5} fill="#333f43">

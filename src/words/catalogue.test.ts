@@ -66,11 +66,20 @@ test("a finding says what is wrong and by how much, then what to do", () => {
   expect(say("heats.impossible", { clash: "" }).what).toMatch(/without melting one/);
   expect(
     findingText(
-      finding("heats.runs", "error", "m1.foot", { joint: "m1.foot", seam: "none", heat: 4, grade: "medium", working: 748 }),
+      finding("heats.runs", "error", "m1.foot", {
+        joint: "m1.foot",
+        seam: "none",
+        heat: 4,
+        making: "hoop.mount.m1",
+        grade: "medium",
+        working: 748,
+      }),
       planned,
       METRIC,
     ),
-  ).toBe("Wall to plate runs again in heat 4. Medium works at 748°C. Shield that joint, or make the later one with a softer grade.");
+  ).toBe(
+    "Wall to plate runs again as hoop to plate is made. Medium works at 748°C. Shield that joint, or make the later one with a softer grade.",
+  );
 });
 
 test("small words", () => {

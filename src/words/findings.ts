@@ -1,7 +1,9 @@
 import { SAFE_OVERSHOOT } from "@/core/heats/thermal";
 import { type Finding, type FindingCode } from "@/core/measure/finding";
 import { type SizeSystem } from "@/core/hoop/sizes";
-import { type Named, type Names, SYSTEM_NAMES, capital, flameName, namesIn } from "./names";
+import { type Plan } from "@/core/piece/plan";
+import { type Named, type Names, SYSTEM_NAMES, WAY_NAMES, capital, flameName, namesIn } from "./names";
+import { pinText } from "./pins";
 import { sideText } from "./hang";
 import { type Rounding, type Units, degrees, showLength, showPercent, showRise, showTemperature, withUnit } from "./show";
 
@@ -25,10 +27,14 @@ interface Voice {
   grade(name: string): string;
   /** What the joint, and the part, that it speaks of is called. */
   joint(): string;
+  /** The joints that the heat it speaks of makes, and the wishes that clash. */
+  making(): string;
+  clash(): string;
   part(): string;
 }
 
-function voice({ values, at }: Pick<Finding, "values" | "at">, names: Names, units: Units): Voice {
+function voice({ values, at }: Pick<Finding, "values" | "at">, plan: Told, units: Units): Voice {
+  const names = namesIn({ parts: plan.parts, joints: [...plan.joints, ...(plan.leftOut ?? [])] });
   const number = (name: string) => Number(values[name]);
   return {
     number,
@@ -41,8 +47,22 @@ function voice({ values, at }: Pick<Finding, "values" | "at">, names: Names, uni
     rise: (celsius) => `${showRise(celsius, units)} ${degrees(units)}`,
     grade: (name) => flameName({ means: values[`${name}Means`] === "fuse" ? "fuse" : "solder", grade: String(values[name]) }),
     joint: () => names.joint(String(values.joint)),
+    making: () => names.joint(String(values.making)),
+    clash: () => clashing(plan, names).join("; ") || String(values.clash),
     part: () => names.part(String(values.part ?? at)),
   };
+}
+
+/** What a finding is told of: a plan, or what has parts and joints to be named. */
+export type Told = Named & Partial<Pick<Plan, "heatPlan" | "settled" | "leftOut">>;
+
+/** The wishes that clash, as they are said. */
+function clashing({ heatPlan, settled }: Told, names: Names): string[] {
+  const heats = settled?.heats;
+  if (!heats) return [];
+  return (heatPlan?.conflicts ?? []).map((each) =>
+    "pin" in each ? pinText(heats.pins[each.pin]!, names) : `the way, ${WAY_NAMES[heats.way]}`,
+  );
 }
 
 /** How a joint made before is kept from moving: `seam` says whether it is one, and whether its metal fuses. */
@@ -275,15 +295,15 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
     advice: `Nearer than ${v.length("least")} one heat opens the other: move it.`,
   }),
   "heats.runs": (v) => ({
-    what: `${capital(v.joint())} runs again in heat ${v.text("heat")}.`,
+    what: `${capital(v.joint())} runs again as ${v.making()} is made.`,
     advice: `${capital(v.grade("grade"))} works at ${v.heat("working")}. ${kept(v)}, or make the later one with a softer grade.`,
   }),
   "heats.softens": (v) => ({
-    what: `${capital(v.joint())} softens in heat ${v.text("heat")}.`,
+    what: `${capital(v.joint())} softens as ${v.making()} is made.`,
     advice: `${capital(v.grade("grade"))} works at ${v.heat("working")}. Prop it so that nothing hangs on it. ${kept(v)}.`,
   }),
   "heats.at-risk": (v) => ({
-    what: `The ${v.part()} is close to melting in heat ${v.text("heat")}.`,
+    what: `The ${v.part()} is close to melting as ${v.making()} is made.`,
     advice: `${capital(v.grade("grade"))} works at ${v.heat("working")}. Take the flame off the moment it runs.`,
   }),
   "heats.overshoot": (v) => ({
@@ -294,9 +314,7 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
     what:
       v.text("clash") === "" ? "No order of heats joins these metals without melting one." : "No order of heats keeps all you asked for.",
     advice:
-      v.text("clash") === ""
-        ? "Take another metal, or a softer solder on the shelf."
-        : `These clash: ${v.text("clash")}. Let one of them go.`,
+      v.text("clash") === "" ? "Take another metal, or a softer solder on the shelf." : `These clash: ${v.clash()}. Let one of them go.`,
   }),
   "heats.unproven": () => ({
     what: "This order of heats is the best found, not proven the best.",
@@ -336,11 +354,11 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
   }),
 };
 
-export function sayFinding({ code, values, at }: Finding, plan: Named, units: Units): Said {
-  return SAYINGS[code](voice({ values, at }, namesIn(plan), units));
+export function sayFinding({ code, values, at }: Finding, plan: Told, units: Units): Said {
+  return SAYINGS[code](voice({ values, at }, plan, units));
 }
 
-export function findingText(finding: Finding, plan: Named, units: Units): string {
+export function findingText(finding: Finding, plan: Told, units: Units): string {
   const { what, advice } = sayFinding(finding, plan, units);
   return `${what} ${advice}`;
 }

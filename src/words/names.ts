@@ -167,6 +167,7 @@ export function namesIn({ parts, joints }: Named): Names {
     const number = alike.length > 1 ? ` ${alike.findIndex((part) => part.id === id) + 1}` : "";
     return PART_NAMES[kind] + number;
   };
+  const tied = ({ kind, parts: [own, onto = own] }: Named["joints"][number]) => JOINT_NAMES[kind](plain(own!), plain(onto!));
   return {
     part: (id) => {
       const part = parts.find((each) => each.id === id);
@@ -176,10 +177,9 @@ export function namesIn({ parts, joints }: Named): Names {
     joint: (id) => {
       const joint = joints.find((each) => each.id === id);
       if (!joint) return id;
-      const [own, onto = own] = joint.parts as readonly [string, string?];
-      const alike = joints.filter((each) => each.kind === joint.kind && each.parts.join() === joint.parts.join());
+      const alike = joints.filter((each) => each.mount === joint.mount && tied(each) === tied(joint));
       const number = alike.length > 1 ? ` ${alike.indexOf(joint) + 1}` : "";
-      const name = JOINT_NAMES[joint.kind](plain(own), plain(onto)) + number;
+      const name = tied(joint) + number;
       return isOther(joint.mount) ? `${name}, ${joint.mount}` : name;
     },
   };

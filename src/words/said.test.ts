@@ -239,18 +239,18 @@ test.each<[FindingCode, Record<string, number | string>, string]>([
   ],
   [
     "heats.runs",
-    { joint: "m1.foot", heat: 3, grade: "hard", working: 705, seam: "fuses" },
-    "Wall to plate runs again in heat 3. Hard works at 705°C. Fuse or shield the seam, or make the later one with a softer grade.",
+    { joint: "m1.foot", heat: 3, making: "hoop.mount.m1", grade: "hard", working: 705, seam: "fuses" },
+    "Wall to plate runs again as hoop to plate is made. Hard works at 705°C. Fuse or shield the seam, or make the later one with a softer grade.",
   ],
   [
     "heats.softens",
-    { joint: "m1.foot", heat: 3, grade: "hard", working: 705, seam: "fuses" },
-    "Wall to plate softens in heat 3. Hard works at 705°C. Prop it so that nothing hangs on it. Fuse or shield the seam.",
+    { joint: "m1.foot", heat: 3, making: "hoop.mount.m1", grade: "hard", working: 705, seam: "fuses" },
+    "Wall to plate softens as hoop to plate is made. Hard works at 705°C. Prop it so that nothing hangs on it. Fuse or shield the seam.",
   ],
   [
     "heats.at-risk",
-    { part: "m1.wall", heat: 3, grade: "hard", working: 705 },
-    "The wall is close to melting in heat 3. Hard works at 705°C. Take the flame off the moment it runs.",
+    { part: "m1.wall", heat: 3, making: "hoop.mount.m1", grade: "hard", working: 705 },
+    "The wall is close to melting as hoop to plate is made. Hard works at 705°C. Take the flame off the moment it runs.",
   ],
   [
     "heats.overshoot",
@@ -312,7 +312,7 @@ test("a finding that can be said in two ways says the one that is so", () => {
   expect(say("heats.impossible", { clash: "" })).toBe(
     "No order of heats joins these metals without melting one. Take another metal, or a softer solder on the shelf.",
   );
-  const moved = { joint: "m1.foot", heat: 3, grade: "hard", working: 705 };
+  const moved = { joint: "m1.foot", heat: 3, making: "hoop.mount.m1", grade: "hard", working: 705 };
   expect(say("heats.runs", { ...moved, seam: "none" })).toMatch(/Shield that joint, or/);
   expect(say("heats.softens", { ...moved, seam: "plain" })).toMatch(/Shield the seam\.$/);
 });

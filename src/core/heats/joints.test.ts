@@ -3,7 +3,7 @@ import { SHIPPED_SHELVES, type SolderForm } from "../metal/shelf";
 import { type Joint } from "../joint/joint";
 import { placingOf } from "../joint/placing";
 import { flameShares, thinSide } from "./flame";
-import { pallionsFor, solderVolume } from "./solder";
+import { laidAt, pallionsFor, solderVolume } from "./solder";
 import { danger, disturbance, fusingFlame, holds, solderFlames } from "./thermal";
 
 const [typical] = SHIPPED_SHELVES;
@@ -123,4 +123,10 @@ test("a side that takes less than a quarter of the other's heat is the thin one"
     new Set(["b"]),
   );
   expect(shares.map(({ share }) => share)).toEqual([0.5, 0.5]);
+});
+
+test("pieces lie evenly along their joint, half a gap from its ends", () => {
+  expect(laidAt({ form: "sheet", count: 4 }, 10)).toEqual([1.25, 3.75, 6.25, 8.75]);
+  expect(laidAt({ form: "paste", count: 1 }, 3)).toEqual([1.5]);
+  expect(laidAt({ form: "wire", count: 1 }, 3)).toEqual([]);
 });

@@ -77,3 +77,8 @@ function fromPaste(joint: Joint): Pallions {
     evenGap: null,
   };
 }
+
+/** Where the pieces or balls lie along a joint, in mm from its start: evenly, each in the middle of its share. Wire is fed, and lies nowhere. */
+export function laidAt({ form, count }: Pick<Pallions, "form" | "count">, length: number): number[] {
+  return form === "wire" ? [] : Array.from({ length: count }, (_, i) => ((i + 0.5) * length) / count);
+}

@@ -243,7 +243,7 @@ function seamOf(assembly: Assembly, id: string): "none" | "plain" | "fuses" {
 
 function heatFindings(heats: readonly PlannedHeat[], assembly: Assembly): Finding[] {
   return heats.flatMap((heat, i) => {
-    const values = { heat: i + 1, grade: heat.grade, gradeMeans: heat.means, working: heat.working };
+    const values = { heat: i + 1, making: heat.joints[0]!, grade: heat.grade, gradeMeans: heat.means, working: heat.working };
     return [
       ...heat.runs.map((joint) => finding("heats.runs", "error", joint, { joint, seam: seamOf(assembly, joint), ...values })),
       ...heat.softens.map((joint) => finding("heats.softens", "warning", joint, { joint, seam: seamOf(assembly, joint), ...values })),

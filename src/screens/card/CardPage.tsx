@@ -2,6 +2,7 @@
 
 import { Millimetres, Shape, scaleText } from "@/ui/Drawing";
 import { StoneFill } from "@/ui/StoneFill";
+import { type CautionCode } from "@/core/making/step";
 import { type Level } from "@/core/measure/finding";
 import { type Doubt, type DoubtOf, doubtAmong } from "@/core/piece/doubt";
 import { around } from "@/ui/setting-layout";
@@ -35,6 +36,7 @@ interface PageProps {
 
 /** A piece's card: all of it on one page, safe in grey. */
 export function CardPage({ piece, plan, units, doubtOf, revision, changed, isForClass = false }: PageProps) {
+  const cautions = cautionsOf(plan);
   return (
     <article className="card-page" aria-label={`Card of ${piece.name}`}>
       <CardHead piece={piece} revision={revision} changed={changed} />
@@ -81,7 +83,7 @@ export function CardPage({ piece, plan, units, doubtOf, revision, changed, isFor
             <span>
               {i + 1} {sayStep(step, plan, units, doubtOf).title}
               {step.cautions.length > 0 && (
-                <span className="text-[#444]"> ◆ {step.cautions.map((caution) => CAUTIONS[caution].name).join(", ")}</span>
+                <span className="text-[#444]"> ◆ {step.cautions.map((caution) => cautions.indexOf(caution) + 1).join(" ")}</span>
               )}
             </span>
           </li>
@@ -93,7 +95,7 @@ export function CardPage({ piece, plan, units, doubtOf, revision, changed, isFor
         </p>
       )}
       {isForClass && <Blanks plan={plan} units={units} doubtOf={doubtOf} />}
-      <CardCautions plan={plan} />
+      <CardCautions cautions={cautions} />
     </article>
   );
 }
@@ -255,8 +257,8 @@ function CardHeats({ plan, copies, units, doubtOf }: HeatsProps) {
           {plan.heats.map((heat, i) => (
             <tr key={i} className="border-t border-[#bbb] align-top">
               <td className="w-[6mm]">{i + 1}</td>
-              <td className="w-[44mm] font-[620]">{capital(heat.joints.map(names.joint).join(" + "))}</td>
-              <td className="w-[36mm]">
+              <td className="w-[34mm] font-[620]">{capital(heat.joints.map(names.joint).join(" + "))}</td>
+              <td className="w-[29mm]">
                 {flameName(heat)}, {showTemperature(heat.working, units)} {degrees(units)}
               </td>
               <td>
@@ -299,11 +301,15 @@ function TorchCell({ heat, plan, units, doubtOf }: TorchProps) {
   );
 }
 
-function CardCautions({ plan }: { readonly plan: Plan }) {
-  const codes = [...new Set(plan.steps.flatMap(({ cautions }) => cautions))];
+/** The cautions of a making, each once, in the order they come up: steps speak of them by their numbers. */
+function cautionsOf({ steps }: Plan): CautionCode[] {
+  return [...new Set(steps.flatMap(({ cautions }) => cautions))];
+}
+
+function CardCautions({ cautions }: { readonly cautions: readonly CautionCode[] }) {
   return (
     <footer className="mt-[2mm] border-t border-[#333] pt-[1mm] text-[7.2pt] leading-[1.25]">
-      <b>◆ {CAUTIONS_DEFER}</b> {codes.map((code) => `${capital(CAUTIONS[code].name)}: ${CAUTIONS[code].text}`).join(" ")}
+      <b>◆ {CAUTIONS_DEFER}</b> {cautions.map((code, i) => `${i + 1} ${capital(CAUTIONS[code].name)}: ${CAUTIONS[code].text}`).join(" ")}
     </footer>
   );
 }

@@ -15,6 +15,7 @@ export function Consequence({ moved, outcome }: { readonly moved: Moved | null; 
   return (
     <div
       role="status"
+      aria-label="What it would do"
       className="absolute top-1 left-1/2 z-20 max-w-[560px] min-w-[280px] -translate-x-1/2 rounded-[6px] border border-accent bg-sheet px-3 py-2 text-[13px] shadow-lg"
     >
       <b className="block font-[660]">{moved ? capital(movedText(moved, namesIn(plan).joint)) : "Over a heat: what it would do"}</b>

@@ -5,18 +5,16 @@ import { useState } from "react";
 import { type Draft as Editable } from "immer";
 import { type PinEntry } from "@/core/heats/pins";
 import { WAYS } from "@/core/heats/problem";
-import { cuttingList } from "@/core/heats/cutting";
 import { type HeatsEntry } from "@/core/piece/piece";
 import { SHIPPED } from "@/core/piece/bench";
 import { ChoiceField } from "@/ui/ChoiceField";
 import { MeasureField } from "@/ui/MeasureField";
 import { Stage } from "@/ui/Stage";
 import { riseField } from "@/ui/fields";
-import { useDoubt } from "@/ui/doubt";
 import { usePlan } from "@/ui/plan";
 import { useSession, useSessionState } from "@/ui/session";
 import { useTrayState, useUnits } from "@/ui/tray";
-import { cutSolderText } from "@/words/torch";
+import { pinText } from "@/words/pins";
 import { WAY_ADVICE, overshootHint } from "@/words/heats";
 import { WAY_NAMES, capital, counted, namesIn } from "@/words/names";
 import { HeatCards } from "./HeatCards";
@@ -25,8 +23,9 @@ import { LadderDrawing } from "./LadderDrawing";
 import { AddJoint } from "./AddJoint";
 import { JointRows } from "./JointRows";
 import { JointSketch } from "./JointSketch";
+import { SolderToCut } from "./SolderToCut";
 import { WaysDialog } from "./WaysDialog";
-import { pinText, removePin } from "./pins";
+import { removePin } from "./pins";
 
 /** In what order and with which solder the joints are made, and what each heat does to those before it. */
 export function HeatsStage({ mount }: { readonly mount: string }) {
@@ -115,28 +114,6 @@ function HeatsMeasures() {
       />
       <SolderToCut />
     </>
-  );
-}
-
-/** All the solder of the piece, by grade, to be cut before the first heat. */
-function SolderToCut() {
-  const plan = usePlan();
-  const units = useUnits();
-  const doubtOf = useDoubt();
-  const copies = useSessionState(({ piece }) => piece.copies ?? 1);
-  const list = cuttingList(plan.heats, copies);
-  if (list.length === 0) return null;
-  return (
-    <section aria-label="Solder to cut">
-      <h2 className="section-head mt-3">Solder to cut</h2>
-      <ul>
-        {list.map((cut, i) => (
-          <li key={i} className="border-t border-hair py-1 text-[13px] leading-[1.35]">
-            {cutSolderText(cut, plan, units, doubtOf)}
-          </li>
-        ))}
-      </ul>
-    </section>
   );
 }
 

@@ -32,7 +32,7 @@ export function marksOf(plan: Plan, joint: PlannedJoint): Mark[] {
 }
 
 const MARKS: Readonly<Record<JointKind, (at: At) => readonly Mark[]>> = {
-  seam: (at) => (at.joint.mount === null ? hoopSeams(at) : (seamSpot(at) ?? shapeOf(at, at.joint.parts[0]!))),
+  seam: (at) => (at.joint.mount === null ? carrierSeams(at) : (seamSpot(at) ?? shapeOf(at, at.joint.parts[0]!))),
   foot: ({ setting }) => [{ view: "above", curve: setting.plan.wallOutside }],
   ledge: ({ setting }) => setting.plan.opening.map((curve) => ({ view: "above", curve })),
   ornament: (at) => shapeOf(at, at.joint.parts[0]!),
@@ -60,8 +60,11 @@ function round({ metal, inside }: HoopDrawing, angle: number): Point {
   return [middle * Math.sin(angle), middle * Math.cos(angle)];
 }
 
-function hoopSeams({ hoop }: At): Mark[] {
-  return (hoop?.seams ?? []).map((angle) => ({ view: "along", spot: round(hoop!, angle) }));
+/** The hoop's own seams, or that of the ring it hangs by. */
+function carrierSeams({ hoop, plan }: At): Mark[] {
+  if (hoop) return hoop.seams.map((angle) => ({ view: "along", spot: round(hoop, angle) }));
+  const [first] = bailIn(plan)?.drawn.hangs ?? [];
+  return (first?.eyes ?? []).map(({ pivot }) => ({ view: "above", spot: pivot }));
 }
 
 function seatSpot({ joint, hoop }: At): Mark[] {

@@ -1,8 +1,6 @@
 import { type Draft as Editable } from "immer";
 import { type PinEntry, type PinnedMeans } from "@/core/heats/pins";
 import { type Piece } from "@/core/piece/piece";
-import { MEANS_NAMES } from "@/words/heats";
-import { type Names, gradeName } from "@/words/names";
 
 /** What a joint can be pinned to; null lets it free. */
 export type PinnedTo = { readonly grade: string } | { readonly means: "fuse" } | null;
@@ -90,16 +88,4 @@ export function removePin(piece: Editable<Piece>, index: number): void {
 
 function setPins(piece: Editable<Piece>, change: (pins: readonly PinEntry[]) => readonly PinEntry[]): void {
   piece.heats = { ...piece.heats, pins: change(piece.heats?.pins ?? []) as Editable<PinEntry>[] };
-}
-
-/** A pin as it is said. */
-export function pinText(pin: PinEntry, { joint, part }: Names): string {
-  if ("grade" in pin) return `${joint(pin.joint)}: ${gradeName(pin.grade)}`;
-  if ("means" in pin) return `${joint(pin.joint)}: ${MEANS_NAMES[pin.means]}`;
-  if ("before" in pin) return `${joint(pin.before[0])} before ${joint(pin.before[1])}`;
-  if ("together" in pin) return `${joint(pin.together[0])} and ${joint(pin.together[1])} in one heat`;
-  if ("add" in pin) return `a joint more: ${pin.add.parts.map(part).join(" to ")}`;
-  if ("leave" in pin) return `${joint(pin.leave)} left out`;
-  if ("shield" in pin) return `${joint(pin.shield)} shielded`;
-  return `${joint(pin.forbid[0])} never ${gradeName(pin.forbid[1])}`;
 }

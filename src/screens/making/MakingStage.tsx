@@ -114,8 +114,8 @@ function DayLeft({ piece, plan, done }: DayProps) {
       <p className="text-[12.5px] text-soft">
         <b className="font-semibold text-ink">{minutesText(day.finish)}</b> left, done by{" "}
         <b className="font-semibold text-ink">{clock(day.finish)}</b>: {savedText(day)}.{" "}
-        <Link href={`/day?pieces=${piece}`} className="underline">
-          With other pieces
+        <Link href={`/day?pieces=${piece}`} className="pressed inline-flex items-center underline">
+          Plan the day
         </Link>
       </p>
       <DayLanes tasks={day.told} finish={day.finish} begins={now} isOfSeveral={false} />

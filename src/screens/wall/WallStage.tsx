@@ -2,11 +2,13 @@
 
 import { type Draft as Editable } from "immer";
 import { type Point } from "@/core/geometry/outline";
+import { laidAt } from "@/core/heats/solder";
 import { METALS, type Metal } from "@/core/metal/metals";
 import { type Blank } from "@/core/measure/blank";
 import { HOUSE_HEIGHT } from "@/core/mount/plan-wall";
 import { type WallSource, USUAL_PITCH } from "@/core/mount/wall";
 import { type WallEntry } from "@/core/piece/piece";
+import { type Plan } from "@/core/piece/plan";
 import { ChoiceField } from "@/ui/ChoiceField";
 import { FigureButton } from "@/ui/Terms";
 import { MeasureField } from "@/ui/MeasureField";
@@ -68,11 +70,21 @@ export function WallStage({ mount: id }: { readonly mount: string }) {
             units={units}
             notches={stock.notches}
             edge={top && pastLead(top, blank)}
+            solder={solderAlong(plan, id, blank)}
           />
         </>
       }
     />
   );
+}
+
+/** The foot's pieces of solder where they will lie on a strip, from its seam on. */
+function solderAlong(plan: Plan, mount: string, { losses }: Blank): { at: number; side: number }[] {
+  const foot = plan.joints.find((joint) => joint.kind === "foot" && joint.mount === mount);
+  const heat = plan.heats.find(({ joints }) => foot !== undefined && joints.includes(foot.id));
+  const solder = heat?.solder[heat.joints.indexOf(foot!.id)];
+  if (!solder || plan.settled.mounts[mount]!.wall.ready) return [];
+  return laidAt(solder, foot!.length).map((at) => ({ at: losses[0]!.to + at, side: solder.size[1] }));
 }
 
 /** The edge an uneven stone's wall is filed to, along the strip as it is cut. */

@@ -1,0 +1,82 @@
+"use client";
+
+import { cuttingList } from "@/core/heats/cutting";
+import { laidAt } from "@/core/heats/solder";
+import { doubtAmong } from "@/core/piece/doubt";
+import { type Plan, type PlannedJoint } from "@/core/piece/plan";
+import { useDoubt } from "@/ui/doubt";
+import { useLit } from "@/ui/lit";
+import { usePlan } from "@/ui/plan";
+import { useSessionState } from "@/ui/session";
+import { useUnits } from "@/ui/tray";
+import { cutSolderText } from "@/words/torch";
+import { JointTag } from "./JointTag";
+
+const WIDTH = 250;
+const TALL = 20;
+
+/** All the solder of the piece, by grade, to be cut before the first heat; and its pieces along each joint, all to one scale. */
+export function SolderToCut() {
+  const plan = usePlan();
+  const units = useUnits();
+  const doubtOf = useDoubt();
+  const copies = useSessionState(({ piece }) => piece.copies ?? 1);
+  const list = cuttingList(plan.heats, copies);
+  if (list.length === 0) return null;
+  const joints = plan.joints.filter((joint) => solderOf(plan, joint) !== null && doubtAmong(joint.follows, doubtOf) === null);
+  const perMm = WIDTH / Math.max(1, ...joints.map(({ length }) => length));
+  return (
+    <section aria-label="Solder to cut">
+      <h2 className="section-head mt-3">Solder to cut</h2>
+      <ul>
+        {list.map((cut, i) => (
+          <li key={i} className="border-t border-hair py-1 text-[13px] leading-[1.35]">
+            {cutSolderText(cut, plan, units, doubtOf)}
+          </li>
+        ))}
+      </ul>
+      <ul aria-hidden="true" className="border-t border-hair pt-1.5">
+        {joints.map((joint) => (
+          <Along key={joint.id} joint={joint} plan={plan} perMm={perMm} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function solderOf(plan: Plan, joint: PlannedJoint) {
+  const heat = plan.heats.find(({ joints }) => joints.includes(joint.id));
+  return heat?.solder[heat.joints.indexOf(joint.id)] ?? null;
+}
+
+interface AlongProps {
+  readonly joint: PlannedJoint;
+  readonly plan: Plan;
+  readonly perMm: number;
+}
+
+/** A joint's length with its pieces of solder on it. */
+function Along({ joint, plan, perMm }: AlongProps) {
+  const { isLit, handlers } = useLit(joint.id);
+  const solder = solderOf(plan, joint)!;
+  const side = solder.size[1];
+  return (
+    <li {...handlers} className={`flex items-center gap-1.5 ${isLit ? "bg-accent-wash" : ""}`}>
+      <JointTag joint={joint.id} plan={plan} />
+      <svg viewBox={`0 0 ${WIDTH} ${TALL}`} className="block w-full">
+        <line x1={0} x2={joint.length * perMm} y1={TALL - 4} y2={TALL - 4} stroke="#8d989c" strokeWidth={2} />
+        {laidAt(solder, joint.length).map((at, i) => (
+          <rect
+            key={i}
+            x={(at - side / 2) * perMm}
+            y={TALL - 5 - side * perMm}
+            width={side * perMm}
+            height={side * perMm}
+            rx={solder.form === "paste" ? (side * perMm) / 2 : 0}
+            fill="#c98a2b"
+          />
+        ))}
+      </svg>
+    </li>
+  );
+}

@@ -1,0 +1,98 @@
+import { demoPiece } from "@demo/pieces";
+import { cuttingList } from "@/core/heats/cutting";
+import { SHIPPED_BENCH } from "@/core/piece/bench";
+import { type HeatsEntry } from "@/core/piece/piece";
+import { planPiece } from "@/core/piece/plan-piece";
+import { minutesText, savedText } from "./day";
+import { movedText, overlapText } from "./heats";
+import { METRIC } from "./show";
+import { cutSolderText, sayTorch, torchLines } from "./torch";
+
+const tern = demoPiece("tern-ring");
+const planned = (heats: HeatsEntry = {}) => planPiece({ ...tern, heats: { ...tern.heats, ...heats } }, SHIPPED_BENCH);
+const INCH = { length: "inch", temperature: "F" } as const;
+
+test("at the torch: solder, what holds it, where the flame goes, what is seen, and what moves", () => {
+  const plan = planned();
+  const at = (id: string) =>
+    torchLines(
+      plan.steps.find((step) => step.id === id)!,
+      plan,
+      METRIC,
+    ).map((line) => line.join(": "));
+  expect(at("m1.foot.heat")).toEqual([
+    "Solder: 7 pieces 1.0 × 1.0 mm inside, one every 6.5.",
+    "Hold: On mesh and tripod, cotter pins under the plate.",
+    "Flame: wall 20%, plate 80%. From below, through the mesh.",
+    "You see: The flux heaves the pieces about, so go slowly; it dries white, then turns clear and glassy: close. Then the line runs bright.",
+    "Off it: Stone, glue, iron that is not to go in the pickle, filings of another solder.",
+  ]);
+  expect([at("m1.foot.pickle"), at("m1.wall.cut")]).toEqual([[], []]);
+  const fused = planned({ pins: [{ joint: "m1.seam", means: "fuse" }] });
+  const seam = fused.steps.find(({ id }) => id === "m1.seam.heat")!;
+  expect(torchLines(seam, fused, METRIC).map(([, text]) => text)).toContain(
+    "The surface turns shiny along the seam, at once: take the flame away.",
+  );
+  const pinned = planned({ pins: ["m1.foot", "hoop.mount.m1"].map((joint) => ({ joint, grade: "medium" })) });
+  const last = sayTorch(pinned.heats.at(-1)!, pinned, METRIC);
+  expect(last.care).toEqual([{ level: "error", text: "Wall to plate runs again: shield it." }]);
+  expect(
+    sayTorch(
+      plan.heats.find(({ joints }) => joints.includes("m1.foot"))!,
+      plan,
+      METRIC,
+    ).habit,
+  ).toBe("Piece and gap alike would take 3.3 times that.");
+});
+
+test("solder is said where it is put, and cut first, in the maker's unit; blanks where it cannot be trusted", () => {
+  const other = planned({
+    pins: [
+      { joint: "m1.foot", means: "wire" },
+      { joint: "m1.seam", means: "paste" },
+      { joint: "hoop.seam", means: "under" },
+      { joint: "hoop.mount.m1", means: "sweat" },
+    ],
+  });
+  expect(other.heats.map((heat) => sayTorch(heat, other, METRIC).solder)).toEqual([
+    "1 ball of paste 1.0 mm across laid along it",
+    "2 pieces 1.0 × 1.0 mm under it, stood on them, one every 1.5",
+    expect.stringMatching(/^\d+\.\d mm of 0\.5 mm wire fed by hand once it is hot$/),
+    "4 pieces 1.0 × 1.0 mm melted on one face first, one every 1.8",
+  ]);
+  const list = cuttingList(other.heats).map((cut) => cutSolderText(cut, other, METRIC));
+  expect(list).toEqual([
+    "Hard: 1 ball 1.0 mm across and 1 spare",
+    "Hard: a strip 1.0 mm wide, 2 snips and 1 spare, 3.0 mm of it",
+    expect.stringMatching(/^Medium: \d+\.\d mm of wire 0\.5 mm thick, a quarter of it spare$/),
+    "Easy: a strip 1.0 mm wide, 4 snips and 1 spare, 5.0 mm of it",
+  ]);
+  const plan = planned();
+  const [, , foot] = cuttingList(plan.heats);
+  expect(cutSolderText(foot!, plan, INCH)).toBe("Medium: a strip 1.0 mm wide, 7 snips and 2 spare, 0.354 in of it");
+  expect(cutSolderText(foot!, plan, METRIC, (key) => (key.startsWith("m1.") ? "refused" : null))).toBe(
+    "Medium: a strip 1.0 mm wide, ______ and ______ spare, ______ mm of it",
+  );
+});
+
+test("a day is told in hours and minutes, with what it saves and how sure that is; a move by what it moves", () => {
+  expect([1, 45, 60, 159, 59.2].map(minutesText)).toEqual(["1 min", "45 min", "1 h", "2 h 39 min", "1 h"]);
+  expect(savedText({ finish: 159, oneAfterAnother: 184, proven: true, bound: 159 })).toBe(
+    "25 min less than one thing after another; no order is shorter",
+  );
+  expect(savedText({ finish: 190, oneAfterAnother: 190, proven: false, bound: 189 })).toBe(
+    "one thing after another, with nothing to do meanwhile; within 1 min of the shortest",
+  );
+  const name = (id: string) => id.toUpperCase();
+  expect(movedText({ joints: ["a"], where: "with", others: ["b", "c"] }, name)).toBe("A in one heat with B and C");
+  expect(movedText({ joints: ["a"], where: "before", others: ["b"] }, name)).toBe("A before B");
+  expect(overlapText({ harder: "hard", softer: "medium", what: "holds", spare: 32 }, METRIC)).toBe(
+    "Hard holds while medium runs, with 32 °C to spare",
+  );
+  expect(overlapText({ harder: "hard", softer: "medium", what: "runs", spare: -3 }, METRIC)).toBe(
+    "◆ Medium runs hard, 3 °C past where it gives",
+  );
+  expect(overlapText({ harder: "hard", softer: "medium", what: "holds", spare: 10 }, INCH)).toBe(
+    "Hard holds while medium runs, with 18 °F to spare",
+  );
+});
