@@ -1,3 +1,4 @@
+import { readFileSync } from "node:fs";
 import { type Page, expect, test } from "@playwright/test";
 import { kept, quiet } from "./places";
 
@@ -125,4 +126,34 @@ test("three pieces share an afternoon: by when, on three lanes, step by step; a 
   await expect(page.getByLabel("solder a joint, hands")).toHaveValue("60");
   await page.goto("/pieces/tern-ring/making");
   await expect(page.getByText("left, done by")).toContainText("6 h");
+});
+
+test("a worker that is killed in its search loses nothing: the piece stands, and the next change is worked out", async ({ page }) => {
+  const tern = JSON.parse(readFileSync("demo/pieces/tern-ring.json", "utf8")) as { mounts: object[] };
+  const mounts = [1, 2, 3, 4].map((i) => ({ ...tern.mounts[0], id: `m${i}` }));
+  await page.goto("/");
+  const file = {
+    name: "four.json",
+    mimeType: "application/json",
+    buffer: Buffer.from(JSON.stringify({ ...tern, id: "four-ring", mounts })),
+  };
+  await page.locator('input[type="file"]').setInputFiles(file);
+  await page.getByRole("button", { name: "Lay it on the tray" }).click();
+  const stem = page.getByRole("navigation", { name: "Stages" });
+  await expect(stem).toContainText("all hold");
+  await page.getByRole("button", { name: /Heats/ }).click();
+  await page.locator('[data-field="heats.overshoot"]').fill("9");
+  for (const worker of page.workers()) await worker.evaluate(() => self.close()).catch(() => undefined);
+  await page.locator('[data-field="heats.overshoot"]').fill("12");
+  await expect(stem).not.toContainText("settling");
+  await expect(page.getByText(/12 °C of overshoot takes hard/).first()).toBeVisible();
+  await page.getByRole("button", { name: "Compare the five ways" }).click();
+  for (const worker of page.workers()) await worker.evaluate(() => self.close()).catch(() => undefined);
+  await page.keyboard.press("Escape");
+  await page.getByRole("button", { name: "Compare the five ways" }).click();
+  await expect(page.getByRole("dialog").getByText("working it out")).toHaveCount(0);
+  await page.keyboard.press("Escape");
+  await kept(page);
+  await page.reload();
+  await expect(page.locator('[data-field="heats.overshoot"]')).toHaveValue("12");
 });

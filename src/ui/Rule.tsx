@@ -40,6 +40,8 @@ const LEFT = 12;
 const RULE_HEIGHT = 56;
 /** A notch's half width and depth as drawn, in pixels. */
 const NOTCH = { half: 3, deep: 11 } as const;
+/** Less room than this between pieces of solder and they are not named (pixels). */
+const ROOM_FOR_SOLDER = 70;
 /** Rule shown past the cut, as a share of the length, and at least in mm. */
 const PAST = { share: 0.16, least: 4 };
 
@@ -135,6 +137,11 @@ export function Rule({
         {solder.map(({ at, side }, i) => (
           <rect key={i} x={x(at - side / 2)} y={base - side * perMm} width={side * perMm} height={side * perMm} fill="#c98a2b" />
         ))}
+        {solder.length > 0 && (solder[1]?.at ?? Infinity) - solder[0]!.at > ROOM_FOR_SOLDER / perMm && (
+          <text x={x(solder[0]!.at + solder[0]!.side / 2) + 5} y={base - 4} fontSize={11.5} fill="#6b4a12">
+            solder
+          </text>
+        )}
         {words.map(({ text, from }, i) => (
           <text key={i} x={from} y={base - tall / 2 + 5} fontSize={12.5} fill="#333f43">
             {text}

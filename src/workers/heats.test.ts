@@ -8,7 +8,7 @@ import { RememberedHeats } from "@/core/heats/remember";
 import ternFile from "@/core/piece/reference/tern-ring.piece.json";
 import { answerHeats } from "./heats/handler";
 import { type HeatsAsk, type HeatsReply } from "./heats/protocol";
-import { type Wire, latestWins } from "./latest-wins";
+import { HEARD, type Wire, latestWins } from "./latest-wins";
 
 const tern = ternFile as unknown as Piece;
 
@@ -21,13 +21,13 @@ function ask(stones: number): HeatsAsk {
 /** A worker that answers when it is told to. */
 function slowWire() {
   const asked: HeatsAsk[] = [];
-  const wire: Wire & { ended: boolean; reply(best: HeatsReply): void; fail(): void } = {
+  const wire: Wire & { ended: boolean; reply(best: HeatsReply | typeof HEARD): void; fail(): void } = {
     ended: false,
     onmessage: null,
     onerror: null,
     postMessage: (question: HeatsAsk) => void asked.push(question),
     terminate: () => void (wire.ended = true),
-    reply: (data) => void wire.onmessage?.call(wire as unknown as Worker, { data } as MessageEvent<HeatsReply>),
+    reply: (data) => void wire.onmessage?.call(wire as unknown as Worker, { data } as MessageEvent<HeatsReply | typeof HEARD>),
     fail: () => void wire.onerror?.call(wire as unknown as Worker, { message: "no memory" } as ErrorEvent),
   };
   return wire;
@@ -64,6 +64,27 @@ test("the latest question wins: an older one is dropped, its worker ended, and a
   wins.cancel();
   expect(await third).toBeNull();
   expect(wires[1]!.ended).toBe(true);
+});
+
+test("an idle worker that does not say it heard is given up for a new one, which is asked the same; one that did is waited for", async () => {
+  jest.useFakeTimers();
+  const { wires, wins } = client();
+  const first = wins.ask(ask(1));
+  jest.advanceTimersByTime(60_000);
+  wires[0]!.reply(done);
+  expect(await first).toBe(done);
+  const second = wins.ask(ask(2));
+  jest.advanceTimersByTime(1600);
+  expect(wires.map(({ ended }) => ended)).toEqual([true, false]);
+  wires[1]!.reply(done);
+  expect(await second).toBe(done);
+  const third = wins.ask(ask(1));
+  wires[1]!.reply(HEARD);
+  jest.advanceTimersByTime(60_000);
+  expect(wires).toHaveLength(2);
+  wires[1]!.reply(done);
+  expect(await third).toBe(done);
+  jest.useRealTimers();
 });
 
 test("what goes wrong in the worker is said, and the next question finds a new one", async () => {

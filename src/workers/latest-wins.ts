@@ -1,6 +1,11 @@
 /** The part of a worker that a client uses. */
 export type Wire = Pick<Worker, "postMessage" | "terminate" | "onmessage" | "onerror">;
 
+/** What a worker answers at once, before it begins: a browser may have ended one that was idle, and says nothing of it. */
+export const HEARD = "heard";
+/** One that was idle and does not answer that by then is given up for a new one (ms). */
+const MOST_SILENT = 1500;
+
 /**
  * Asks a worker one thing at a time. A newer question, or `cancel`, ends the search for the older one, whose answer is
  * then null. A worker that is searching hears nothing, so it is ended and another started.
@@ -27,20 +32,35 @@ export function latestWins<Ask, Reply>(start: () => Wire): LatestWins<Ask, Reply
     cancel,
     ask(question) {
       cancel();
-      const asked = (wire ??= start());
+      const isIdle = wire !== null;
       return new Promise((resolve, reject) => {
-        drop = () => resolve(null);
-        asked.onmessage = ({ data }: MessageEvent<Reply>) => {
-          drop = null;
-          resolve(data);
+        const listenTo = (asked: Wire, isNew: boolean) => {
+          wire = asked;
+          const silence = isNew ? undefined : setTimeout(again, MOST_SILENT);
+          function again() {
+            asked.terminate();
+            listenTo(start(), true);
+          }
+          drop = () => {
+            clearTimeout(silence);
+            resolve(null);
+          };
+          asked.onmessage = ({ data }: MessageEvent<Reply | typeof HEARD>) => {
+            clearTimeout(silence);
+            if (data === HEARD) return;
+            drop = null;
+            resolve(data);
+          };
+          asked.onerror = (event) => {
+            clearTimeout(silence);
+            drop = null;
+            asked.terminate();
+            wire = null;
+            reject(new Error(`the worker failed: ${event.message}`));
+          };
+          asked.postMessage(question);
         };
-        asked.onerror = (event) => {
-          drop = null;
-          asked.terminate();
-          wire = null;
-          reject(new Error(`the worker failed: ${event.message}`));
-        };
-        asked.postMessage(question);
+        listenTo(wire ?? start(), !isIdle);
       });
     },
   };
