@@ -59,7 +59,7 @@ const pictures = [
   { name: "stone-free", path: "/pieces/strand-ring/stone" },
   { name: "hoop", path: "/pieces/marram-ring/hoop" },
   { name: "bail", path: "/pieces/limpet-pendant/bail" },
-  { name: "wall-narrow", path: "/pieces/tern-ring/wall", size: { width: 390, height: 844 } },
+  { name: "day", path: "/day?pieces=tern-ring,limpet-pendant,knot-ring" },
   { name: "ledger", path: "/ledger", act: ledger },
   { name: "at-bench", path: "/pieces/tern-ring/bench", act: atBench },
   { name: "at-bench-narrow", path: "/pieces/tern-ring/bench", size: { width: 390, height: 844 }, act: atBench },

@@ -43,8 +43,9 @@ test("what a reading means is said in a word and what to do", () => {
 });
 
 test("every mishap of the workshop's pieces is said whole, with numbers of the piece and what pressing it does", () => {
-  const all = ["tern-ring", "turnstone-ring", "samphire-ring", "whelk-ring"].flatMap((id) => {
-    const piece = demoPiece(id);
+  const pins = (["wire", "paste", "sweat"] as const).map((means, i) => ({ joint: ["m1.foot", "m1.seam", "hoop.mount.m1"][i]!, means }));
+  const pieces = ["tern-ring", "turnstone-ring", "samphire-ring", "whelk-ring"].map(demoPiece);
+  const all = [...pieces, { ...pieces[0]!, heats: { pins } }].flatMap((piece) => {
     const plan = planPiece(piece, SHIPPED_BENCH);
     const names = namesIn(plan);
     return plan.steps.flatMap((step) =>
@@ -61,6 +62,11 @@ test("every mishap of the workshop's pieces is said whole, with numbers of the p
     advice: "Round it up and stretch it up to a size; further, cut in 3.14 mm for each 1.00 mm of diameter.",
     take: "Cut a piece in: the seam comes again",
   });
+  expect([of("solder.flooded").what, of("paste.pitted").take, of("part.slid").what]).toEqual([
+    "The solder flooded past the joint",
+    "Run it again",
+    "The part slid as it sank",
+  ]);
   expect(of("joint.opened").advice).toMatch(/^Prop it, clean, run .+ again with its own hard at 797 °C; then medium for this one\.$/);
   expect([mishapName("wall.low"), mishapName("of another program")]).toEqual(["The wall is too low", "of another program"]);
 });

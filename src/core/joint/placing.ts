@@ -1,9 +1,6 @@
+import { type Placing } from "../making/means";
 import { type SolderForm } from "../metal/shelf";
 import { type Joint, type JointKind, isSeam } from "./joint";
-
-/** Where solder is put: laid inside or outside of a joint, under it, melted on one part first, fed as wire, or laid as paste. */
-export const PLACINGS = ["inside", "outside", "under", "sweat", "wire", "paste"] as const;
-export type Placing = (typeof PLACINGS)[number];
 
 /** How each kind of joint is usually soldered. */
 const USUAL: Readonly<Record<JointKind, Placing>> = {

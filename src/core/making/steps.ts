@@ -1,4 +1,4 @@
-import { type Placing } from "../joint/placing";
+import { type Placing } from "./means";
 import { type CautionCode, type CheckCode, type JointWork, STEP_STAGES, type Step, type StepCode, step } from "./step";
 
 /** What the parts of a piece add to its making. */

@@ -1,4 +1,3 @@
-import { type Joint, type Part } from "../joint/joint";
 import { type StepMinutes } from "./minutes";
 import { type Task } from "./schedule";
 import { type Step } from "./step";
@@ -6,8 +5,8 @@ import { type Step } from "./step";
 /** What a piece's steps are done to. */
 export interface Worked {
   readonly steps: readonly Step[];
-  readonly parts: readonly Pick<Part, "id" | "kind" | "mount">[];
-  readonly joints: readonly Pick<Joint, "id" | "parts">[];
+  readonly parts: readonly { readonly id: string; readonly kind: string; readonly mount: string | null }[];
+  readonly joints: readonly { readonly id: string; readonly parts: readonly string[] }[];
 }
 
 /**
@@ -17,7 +16,7 @@ export interface Worked {
 export function tasksFrom({ steps, parts, joints }: Worked, minutesOf: (step: Step) => StepMinutes): Task[] {
   const bodyOf = new Map(parts.map(({ id }) => [id, new Set([id])]));
   const lastOn = new Map<string, string>();
-  const partsOf = new Map(joints.map((joint) => [joint.id, joint.parts as readonly string[]]));
+  const partsOf = new Map(joints.map((joint) => [joint.id, joint.parts]));
   const goOf = (step: Step) => (step.heat === null ? step.id : `${step.heat} ${step.code === "join.pickle" ? "pickle" : "heat"}`);
   const gos = new Map<string, Step[]>();
   for (const step of steps) gos.set(goOf(step), [...(gos.get(goOf(step)) ?? []), step]);

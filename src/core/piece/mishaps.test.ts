@@ -73,3 +73,17 @@ test("a hoop with a seam is opened there for what a millimetre of its diameter t
   const kelp = demoPiece("kelp-ring");
   expect(at(kelp, "hoop.round").of("hoop.small")!.act).toBeNull();
 });
+
+test("what goes wrong with wire, paste and sweating stands where a joint is made so, and nowhere else", () => {
+  const of = (means: "wire" | "paste" | "sweat") => {
+    const piece: Piece = { ...tern, heats: { ...tern.heats, pins: [{ joint: "m1.foot", means }] } };
+    const { mishaps } = at(piece, "m1.foot.heat");
+    return mishaps.filter(({ code }) => ["solder.flooded", "paste.pitted", "part.slid"].includes(code));
+  };
+  const again = { kind: "again", steps: ["m1.foot.heat", "m1.foot.pickle"] };
+  expect(of("wire")).toEqual([{ code: "solder.flooded", about: "m1.foot", values: {}, act: null }]);
+  expect(of("paste")).toEqual([{ code: "paste.pitted", about: "m1.foot", values: {}, act: again }]);
+  expect(of("sweat")).toMatchObject([
+    { code: "part.slid", act: { kind: "again", steps: ["m1.foot.join.sweat", "m1.foot.heat", "m1.foot.pickle"] } },
+  ]);
+});

@@ -20,6 +20,9 @@ export type MishapCode =
   | "stone.stuck"
   | "solder.one-side"
   | "solder.balled"
+  | "solder.flooded"
+  | "paste.pitted"
+  | "part.slid"
   | "foot.gap"
   | "joint.opened"
   | "fused.pits"
@@ -85,6 +88,18 @@ const MISHAPS: Readonly<Record<MishapCode, MishapKind>> = {
     at: ["join.solder", "join.pickle"],
     of: (at) => ofJoint(at, (joint) => [{ about: joint, values: {}, act: again(made(at, joint)) }]),
   },
+  "solder.flooded": {
+    at: ["join.solder", "join.pickle"],
+    of: (at) => ofJoint(at, (joint) => (madeBy(at, joint) === "wire" ? [{ about: joint, values: {}, act: null }] : [])),
+  },
+  "paste.pitted": {
+    at: ["join.solder", "join.pickle"],
+    of: (at) => ofJoint(at, (joint) => (madeBy(at, joint) === "paste" ? [{ about: joint, values: {}, act: again(made(at, joint)) }] : [])),
+  },
+  "part.slid": {
+    at: ["join.solder", "join.pickle"],
+    of: (at) => ofJoint(at, (joint) => (madeBy(at, joint) === "sweat" ? [{ about: joint, values: {}, act: again(made(at, joint)) }] : [])),
+  },
   "foot.gap": {
     at: ["join.solder", "join.pickle"],
     of: (at) => ofJoint(at, (joint) => (kindOf(at, joint) === "foot" ? [{ about: joint, values: onePiece(at, joint), act: null }] : [])),
@@ -124,6 +139,10 @@ function ofJoint({ step }: At, told: (joint: string) => Omit<Mishap, "code">[]):
 
 function kindOf({ plan }: At, joint: string) {
   return plan.joints.find(({ id }) => id === joint)?.kind;
+}
+
+function madeBy({ plan }: At, joint: string) {
+  return plan.joints.find(({ id }) => id === joint)?.means;
 }
 
 function again(steps: readonly string[]): MishapAct | null {

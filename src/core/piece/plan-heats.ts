@@ -1,6 +1,7 @@
 import { assemblyOf, heatedOf, workOf } from "../joint/contribution";
 import { type Assembly, type Joint, isSeam } from "../joint/joint";
-import { PLACINGS, type Placing, formOf, placingOf } from "../joint/placing";
+import { PLACINGS, type Placing } from "../making/means";
+import { formOf, placingOf } from "../joint/placing";
 import { type BestHeats, type ChosenHeat, type HeatsOf } from "../heats/best";
 import { flameShares, thinSide } from "../heats/flame";
 import { pinnedJoints, pinnedMeans } from "../heats/pins";
