@@ -1,6 +1,5 @@
 import { type JointKind } from "@/core/joint/joint";
-import { type Placing } from "@/core/making/means";
-import { usualPlacing } from "@/core/joint/placing";
+import { type Placing, usualPlacing } from "@/core/joint/placing";
 import { type PinnedMeans } from "@/core/heats/pins";
 import { type Way } from "@/core/heats/problem";
 import { type Overlap } from "@/core/heats/overlaps";

@@ -2,7 +2,7 @@ import { type CautionCode, type CheckCode, type Step, type StepCode, type StepSt
 import { type Figure, figureOf } from "@/core/measure/figure";
 import { type DoubtOf, SURE } from "@/core/piece/doubt";
 import { type AppliedShape } from "@/core/joint/joint";
-import { type Placing } from "@/core/making/means";
+import { type Placing } from "@/core/joint/placing";
 import { type Metal } from "@/core/metal/metals";
 import { type Plan } from "@/core/piece/plan";
 import { type SizeSystem } from "@/core/hoop/sizes";

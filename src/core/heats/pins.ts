@@ -1,4 +1,4 @@
-import { type Placing } from "../making/means";
+import { type Placing } from "../joint/placing";
 
 /** Something that a maker wishes of the heats, as a piece's file has it. */
 export type PinEntry =

@@ -1,7 +1,6 @@
 import { type Grade, type SolderForm } from "../metal/shelf";
 import { type Joint, isSeam } from "../joint/joint";
-import { type Placing } from "../making/means";
-import { formOf } from "../joint/placing";
+import { formOf, type Placing } from "../joint/placing";
 
 /** How much solder a joint wants, and in how many pieces. */
 export interface Pallions {

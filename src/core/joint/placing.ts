@@ -1,6 +1,10 @@
-import { type Placing } from "../making/means";
+import { type AtTheTorch } from "../making/steps";
 import { type SolderForm } from "../metal/shelf";
 import { type Joint, type JointKind, isSeam } from "./joint";
+
+/** Where solder is put: laid inside or outside of a joint, under it, melted on one part first, fed as wire, or laid as paste. */
+export const PLACINGS = ["inside", "outside", "under", "sweat", "wire", "paste"] as const;
+export type Placing = (typeof PLACINGS)[number];
 
 /** How each kind of joint is usually soldered. */
 const USUAL: Readonly<Record<JointKind, Placing>> = {
@@ -41,4 +45,19 @@ export function placingOf(joint: Pick<Joint, "kind" | "mount">, wished: Placing 
   const usual = wished ?? usualPlacing(joint);
   if (wished !== null || forms.length === 0 || forms.some(({ type }) => type === "sheet")) return usual;
   return forms.some(({ type }) => type === "wire") ? "wire" : "paste";
+}
+
+/** What a joint's heat asks for, by where its solder is put or that it is fused. */
+const AT_THE_TORCH: Readonly<Record<Placing | "fuse", Omit<AtTheTorch, "means">>> = {
+  inside: { code: "join.solder", checks: [], isFluxed: true, isTinned: false },
+  outside: { code: "join.solder", checks: [], isFluxed: true, isTinned: false },
+  under: { code: "join.solder", checks: [], isFluxed: true, isTinned: false },
+  sweat: { code: "join.solder", checks: ["joint.sinks"], isFluxed: true, isTinned: true },
+  wire: { code: "join.solder", checks: ["joint.noFlood"], isFluxed: true, isTinned: false },
+  paste: { code: "join.solder", checks: ["joint.noVoid"], isFluxed: true, isTinned: false },
+  fuse: { code: "join.fuse", checks: ["joint.noPits", "joint.noGap"], isFluxed: false, isTinned: false },
+};
+
+export function atTheTorch(means: Placing | "fuse"): AtTheTorch {
+  return { means, ...AT_THE_TORCH[means] };
 }

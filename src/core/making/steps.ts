@@ -1,4 +1,3 @@
-import { type Placing } from "./means";
 import { type CautionCode, type CheckCode, type JointWork, STEP_STAGES, type Step, type StepCode, step } from "./step";
 
 /** What the parts of a piece add to its making. */
@@ -16,8 +15,20 @@ export interface Work {
 export interface MakingHeat {
   readonly joints: readonly string[];
   readonly grade: string;
-  /** Of each joint: where its solder is put, or that it is fused. */
-  readonly means: readonly (Placing | "fuse")[];
+  /** Of each joint. */
+  readonly torch: readonly AtTheTorch[];
+}
+
+/** What a joint's heat asks for, by how it is made. */
+export interface AtTheTorch {
+  /** Told in its step's values. */
+  readonly means: string;
+  readonly code: StepCode;
+  /** What is looked for beside what the joint itself asks for; of what is fused, all. */
+  readonly checks: readonly CheckCode[];
+  readonly isFluxed: boolean;
+  /** Whether solder is melted on one part before the parts are brought together. */
+  readonly isTinned: boolean;
 }
 
 /**
@@ -35,7 +46,7 @@ export function makingSteps({ first, atJoints, cold, last }: Work, heats: readon
   const isWanted = ({ id }: Step, index: number) =>
     heats.slice(index + 1).some((later) => later.joints.some((joint) => workAt(joint).afterAll?.some((each) => each.id === id)));
   const work = heats.flatMap((heat, index) => [
-    ...heat.joints.flatMap((joint, i) => once(ready, tinned(joint, workAt(joint), heat.means[i]!))),
+    ...heat.joints.flatMap((joint, i) => once(ready, tinned(joint, workAt(joint), heat.torch[i]!))),
     ...heated(heat, workAt, index, index === heats.length - 1),
     ...heat.joints.flatMap((joint) => workAt(joint).after),
     ...once(
@@ -64,26 +75,9 @@ function once(seen: Set<string>, steps: readonly Step[]): Step[] {
   return steps.filter(({ id }) => !seen.has(id) && seen.add(id));
 }
 
-interface ByMeans {
-  readonly code: StepCode;
-  /** What is looked for beside what the joint itself asks for; of what is fused, all. */
-  readonly checks: readonly CheckCode[];
-  readonly isFluxed: boolean;
-}
-
-const BY_MEANS: Readonly<Record<Placing | "fuse", ByMeans>> = {
-  inside: { code: "join.solder", checks: [], isFluxed: true },
-  outside: { code: "join.solder", checks: [], isFluxed: true },
-  under: { code: "join.solder", checks: [], isFluxed: true },
-  sweat: { code: "join.solder", checks: ["joint.sinks"], isFluxed: true },
-  wire: { code: "join.solder", checks: ["joint.noFlood"], isFluxed: true },
-  paste: { code: "join.solder", checks: ["joint.noVoid"], isFluxed: true },
-  fuse: { code: "join.fuse", checks: ["joint.noPits", "joint.noGap"], isFluxed: false },
-};
-
 /** Where solder is melted on one part before the parts are brought together. */
-function tinned(joint: string, { before }: JointWork, means: Placing | "fuse"): readonly Step[] {
-  if (means !== "sweat") return before;
+function tinned(joint: string, { before }: JointWork, { isTinned }: AtTheTorch): readonly Step[] {
+  if (!isTinned) return before;
   const tin = step(joint, "join.tin", "join", { checks: ["foot.flat"], cautions: ["torch", "flux", "hotMetal"], values: { joint } });
   return [...before, { ...tin, id: `${joint}.join.sweat` }];
 }
@@ -92,17 +86,17 @@ function tinned(joint: string, { before }: JointWork, means: Placing | "fuse"): 
  * Heating and pickling, a step for each joint though one heat makes several: named by the joint and the act alone, so that heats that are planned
  * anew lose no tick.
  */
-function heated({ joints, grade, means }: MakingHeat, workAt: (joint: string) => JointWork, index: number, isLast: boolean): Step[] {
+function heated({ joints, grade, torch }: MakingHeat, workAt: (joint: string) => JointWork, index: number, isLast: boolean): Step[] {
   const solders = joints.map((joint, i): Step => {
     const { lookedFor, cautions = [] } = workAt(joint);
-    const { code, checks, isFluxed } = BY_MEANS[means[i]!];
+    const { means, code, checks, isFluxed } = torch[i]!;
     const ofHeat: CautionCode[] = ["torch", ...(isFluxed ? ["flux" as const] : []), "hotMetal"];
     return {
       ...step(joint, code, "join", {
         heat: index,
         checks: code === "join.fuse" ? checks : [...lookedFor, ...checks.filter((check) => !lookedFor.includes(check))],
         cautions: [...ofHeat, ...cautions],
-        values: { joint, with: joints.filter((other) => other !== joint), grade, means: means[i]! },
+        values: { joint, with: joints.filter((other) => other !== joint), grade, means },
       }),
       id: `${joint}.heat`,
     };

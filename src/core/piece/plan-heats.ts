@@ -1,7 +1,6 @@
 import { assemblyOf, heatedOf, workOf } from "../joint/contribution";
 import { type Assembly, type Joint, isSeam } from "../joint/joint";
-import { PLACINGS, type Placing } from "../making/means";
-import { formOf, placingOf } from "../joint/placing";
+import { PLACINGS, type Placing, atTheTorch, formOf, placingOf } from "../joint/placing";
 import { type BestHeats, type ChosenHeat, type HeatsOf } from "../heats/best";
 import { flameShares, thinSide } from "../heats/flame";
 import { pinnedJoints, pinnedMeans } from "../heats/pins";
@@ -257,14 +256,9 @@ function inMaking({ joints }: Assembly, wishes: HeatWishes): (heat: PlannedHeat)
   return ({ joints: ids, means, grade }) => ({
     joints: ids,
     grade,
-    means: ids.map((id) =>
-      means === "fuse"
-        ? "fuse"
-        : placingIn(
-            joints.find((joint) => joint.id === id)!,
-            grade,
-            wishes,
-          ),
-    ),
+    torch: ids.map((id) => {
+      const joint = joints.find((each) => each.id === id)!;
+      return atTheTorch(means === "fuse" ? "fuse" : placingIn(joint, grade, wishes));
+    }),
   });
 }

@@ -1,7 +1,7 @@
 import { type Cost } from "../heats/cost";
 import { type FlameShare } from "../heats/flame";
 import { type JointKind, type PartKind } from "../joint/joint";
-import { type Placing } from "../making/means";
+import { type Placing } from "../joint/placing";
 import { type CarrierDrawing, type SettledCarrier } from "./carriers/carrier";
 import { type Conflict, type Means } from "../heats/best";
 import { type Pallions } from "../heats/solder";

@@ -2,7 +2,7 @@
 
 import { MoreHorizontal } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
-import { PLACINGS } from "@/core/making/means";
+import { PLACINGS } from "@/core/joint/placing";
 import { type PinEntry, type PinnedMeans } from "@/core/heats/pins";
 import { fusible } from "@/core/heats/problem";
 import { type Plan, type PlannedJoint } from "@/core/piece/plan";
