@@ -99,7 +99,7 @@ test("a drag past the drawing's edge stops at it, and a stone's name fills in wh
   await expect(page.getByText("from the table of stones")).toHaveCount(2);
   for (const stage of [/Heats/, /Making/]) {
     await page.getByRole("button", { name: stage }).click();
-    await expect(page.getByText(/Patina and tumble now: the stone would not survive it \(tender to water, acid\)/)).toBeVisible();
+    await expect(page.getByText(/Patina and tumble now: the stone would not survive it \(tender to water, acid\)/).first()).toBeVisible();
   }
 });
 

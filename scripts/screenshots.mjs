@@ -70,7 +70,7 @@ const pictures = [
     act: async (page) => (await breakSome(page), page.goto(new URL("/pieces/samphire-ring/hoop", page.url()).href)),
   },
   { name: "my-bench", path: "/my-bench" },
-  { name: "card", path: "/pieces/tern-ring/card", size: { width: 900, height: 1200 } },
+  { name: "card", path: "/pieces/tern-ring/card", size: { width: 1060, height: 1240 } },
 ];
 /** @type {Picture} */
 const start = {

@@ -241,8 +241,13 @@ export function anyPiece(): fc.Arbitrary<Piece> {
         { shield: "m1.seam" },
         { before: ["hoop.seam", "m1.seam"] as const },
         { joint: "none.such", grade: "hard" },
+        { joint: "m1.foot", means: "paste" as const },
+        { joint: "hoop.seam", means: "sweat" as const },
+        { joint: "hoop.mount.m1", means: "cold" as const },
+        { leave: "m1.foot" },
+        { add: { id: "own", parts: ["m1.wall", "hoop"], length: 3 } },
       ),
-      { maxLength: 2 },
+      { maxLength: 3 },
     ),
   });
   return fc

@@ -51,8 +51,8 @@ export function CardPage({ piece, plan, units, doubtOf, revision, changed, isFor
                 </th>
                 <td className="py-[0.8mm]">
                   {text}
-                  {doubt && <b className="block text-[7.6pt]">○ {doubt}</b>}
-                  {sum && <span className="block text-[7.6pt] text-[#444]">{sum}</span>}
+                  {doubt && <b className="block card-fine">○ {doubt}</b>}
+                  {sum && <span className="block card-fine text-[#444]">{sum}</span>}
                 </td>
               </tr>
             ))}
@@ -231,7 +231,7 @@ function CardDrawing({ piece, plan, doubt }: { readonly piece: Piece; readonly p
           ))}
         </Millimetres>
       </svg>
-      <figcaption className="text-[7.6pt] text-[#444]">
+      <figcaption className="card-fine text-[#444]">
         {top.seam ? "Plan with the seam, and section," : "Plan and section,"}{" "}
         {fit === times ? scaleText({ times, perMm: times }) : `${fit.toFixed(2)} times life size`}
         {doubt && <b className="block">○ {DOUBTS[doubt]}: not as it will be</b>}
@@ -294,7 +294,7 @@ function TorchCell({ heat, plan, units, doubtOf }: TorchProps) {
       {care.map(({ text }) => (
         <b key={text}> ◆ {text}</b>
       ))}
-      <span className="block text-[7.6pt] leading-[1.2] text-[#444]">
+      <span className="block card-fine text-[#444]">
         Flame: {flame} {hold && `Hold: ${hold}`}
       </span>
     </>

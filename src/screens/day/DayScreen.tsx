@@ -79,9 +79,9 @@ export function DayScreen() {
   );
 }
 
-/** When the day begins: as typed today, else now, to the whole minute. */
+/** When the day begins: as typed today, else with the next minute. */
 function startOf(begins: string | null, now: number): number {
-  if (begins === null) return Math.ceil(now / MINUTE) * MINUTE;
+  if (begins === null) return now + MINUTE;
   const [hours, minutes] = begins.split(":").map(Number) as [number, number];
   return new Date(now).setHours(hours, minutes, 0, 0);
 }
@@ -92,7 +92,7 @@ interface ToldProps {
 }
 
 function Told({ day, pieces }: ToldProps) {
-  const now = useNow();
+  const now = useNow(MINUTE);
   const [begins, setBegins] = useState<string | null>(null);
   const start = startOf(begins, now);
   const clock = (minutes: number) => clockText(later(start, minutes));

@@ -106,7 +106,7 @@ function DayLeft({ piece, plan, done }: DayProps) {
     () => dayOfPieces([{ id: piece, plan, done: new Set(done.split(",")), doubtOf }], units),
     [piece, plan, done, doubtOf, units],
   );
-  const now = Math.ceil(useNow() / MINUTE) * MINUTE;
+  const now = useNow(MINUTE) + MINUTE;
   const clock = (minutes: number) => clockText(later(now, minutes));
   if (day.told.length === 0) return null;
   return (
