@@ -54,8 +54,11 @@ test("a heat is dragged with what it would do told before it is let go, by mouse
 
   await grip("wall seam").focus();
   await page.keyboard.press("Space");
-  await page.keyboard.press("ArrowLeft");
-  await expect(told).toContainText(/Wall seam before hoop seam.*all hold/);
+  await expect(told).toBeVisible();
+  await expect(async () => {
+    await page.keyboard.press("ArrowLeft");
+    await expect(told).toContainText(/Wall seam before hoop seam.*all hold/, { timeout: 2000 });
+  }).toPass();
   await page.keyboard.press("Space");
   await expect(page.getByRole("list", { name: "Pinned" })).toContainText("wall seam before hoop seam");
   await expect(page.getByRole("list", { name: "Pinned" }).getByRole("listitem")).toHaveCount(1);

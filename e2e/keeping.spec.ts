@@ -58,6 +58,8 @@ test("every change can be undone and redone, one step for each field or drag", a
   await page.getByRole("radio", { name: "A third" }).check();
   await expect(page.getByRole("note", { name: "Wrong" })).toContainText("A third of the height won't hold this stone");
   const seam = page.getByRole("slider", { name: "Seam" });
+  // The note takes room of the drawing, which moves.
+  await seam.scrollIntoViewIfNeeded();
   const box = (await seam.boundingBox())!;
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
   await page.mouse.down();
