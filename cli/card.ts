@@ -5,7 +5,7 @@ import { type Piece } from "@/core/piece/piece";
 import { CAUTIONS, CAUTIONS_DEFER, CHECKS, stepText } from "@/words/steps";
 import { cardRows } from "@/words/card";
 import { findingText } from "@/words/findings";
-import { minutesText, savedText } from "@/words/day";
+import { NO_DAY, minutesText, reckonedText, savedText } from "@/words/day";
 import { cutSolderText, sayTorch } from "@/words/torch";
 import { remedyText } from "@/words/remedies";
 import { capital, flameName, namesIn } from "@/words/names";
@@ -66,8 +66,10 @@ function solderLines(plan: Plan, copies: number, units: Units): string[] {
 }
 
 function dayLines({ tasks }: Plan): string[] {
+  if (tasks === null) return [row("The day", NO_DAY)];
   const day = schedule(tasks);
-  return [row("The day", `${minutesText(day.finish)}, ${savedText(day)}`)];
+  const reckoned = reckonedText(tasks);
+  return [row("The day", `${minutesText(day.finish)}, ${savedText(day)}${reckoned && `; ${reckoned}`}`)];
 }
 
 const LEVELS = { error: "WRONG", warning: "TAKE CARE", note: "NOTE" } as const;

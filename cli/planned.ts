@@ -1,5 +1,5 @@
 import { bestHeats } from "@/core/heats/best";
-import { type BenchEntry, SHIPPED, SHIPPED_BENCH } from "@/core/piece/bench";
+import { type BenchEntry, SHIPPED, SHIPPED_BENCH, benchOf } from "@/core/piece/bench";
 import { fault } from "@/core/piece/fault";
 import { type Readings } from "@/core/piece/measured";
 import { type Piece } from "@/core/piece/piece";
@@ -24,7 +24,7 @@ interface Asked {
 export function planned(asked: Asked): { readonly piece: Piece; readonly plan: Plan; readonly units: Units } {
   const bench = asked.bench === undefined ? undefined : decoded(decodeBench(fileText(asked.bench)), asked.bench);
   const piece = decoded(decodePiece(fileText(asked.file), bench), asked.file);
-  const used = bench ?? piece.benchUsed ?? SHIPPED_BENCH;
+  const used = bench ?? benchOf(piece, SHIPPED_BENCH);
   const measured = asked.make === undefined ? [] : measuredIn(asked.make, piece, used);
   const end = performance.now() + SEARCHES;
   const attempt = attemptPlan(piece, used, (assembly, wishes) => bestHeats(assembly, wishes, () => performance.now() > end), measured);

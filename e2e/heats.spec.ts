@@ -22,6 +22,15 @@ test("the five ways are compared on this piece, one is taken, and it can be take
   await expect(page.getByRole("heading", { name: "How you work" })).toBeVisible();
 });
 
+async function laid(page: Page, piece: object): Promise<void> {
+  await page.locator('input[type="file"]').setInputFiles({
+    name: "piece.json",
+    mimeType: "application/json",
+    buffer: Buffer.from(JSON.stringify(piece)),
+  });
+  await page.getByRole("button", { name: "Lay it on the tray" }).click();
+}
+
 const joints = (page: Page) => page.getByRole("region", { name: "Measures" });
 const heats = (page: Page) => page.getByRole("list", { name: "Heats" });
 
@@ -117,6 +126,7 @@ test("three pieces share an afternoon: by when, on three lanes, step by step; a 
   const by = page.getByText("These 3 by").locator("xpath=..").locator("b");
   const finish = await by.textContent();
   await expect(page.getByText("no order is shorter")).toBeVisible();
+  await expect(page.getByText("○ Reckoned with usual minutes, none of them yours")).toBeVisible();
   await expect(page.getByRole("img", { name: /^The day: 13:00 / })).toBeVisible();
   await expect(page.getByRole("list", { name: "Pieces" }).getByRole("listitem")).toHaveCount(3);
   await page.reload();
@@ -129,19 +139,36 @@ test("three pieces share an afternoon: by when, on three lanes, step by step; a 
   await expect(page.getByLabel("solder a joint, hands")).toHaveValue("60");
   await page.goto("/pieces/tern-ring/making");
   await expect(page.getByText("left, done by")).toContainText("6 h");
+  await expect(page.getByText("left, done by")).toContainText(/○ Usual minutes, not yours, for \d\d of \d\d steps/);
+});
+
+test("where no order of heats works no day is told; solder lies on the Rule only while its length can be trusted", async ({ page }) => {
+  const tern = JSON.parse(readFileSync("demo/pieces/tern-ring.json", "utf8")) as { heats: object };
+  const clash = { ...tern.heats, pins: [{ joint: "hoop.mount.m1", means: "cold" }, { before: ["hoop.mount.m1", "hoop.seam"] }] };
+  await page.goto("/");
+  await laid(page, { ...tern, id: "clash-ring", name: "Clash ring", heats: clash });
+  await page.getByRole("button", { name: /Making/ }).click();
+  await expect(page.getByText("◆ The day: none, until an order of heats is found.")).toBeVisible();
+  await kept(page);
+  await page.goto("/day?pieces=clash-ring,tern-ring");
+  await expect(page.getByRole("alert").filter({ hasText: "Clash ring: the day is none" })).toBeVisible();
+  await expect(page.getByText("This one by")).toBeVisible();
+
+  const onRule = page.getByRole("region", { name: "Answer" }).getByText("solder", { exact: true });
+  await page.goto("/pieces/tern-ring/wall");
+  await expect(onRule).toBeVisible();
+  await page.goto("/pieces/tern-ring/stone");
+  await page.locator('[data-field="m1.stone.outline.length"]').fill("999");
+  await page.getByRole("button", { name: /^Wall/ }).click();
+  await expect(page.getByRole("region", { name: "Answer" })).toContainText("rests on a refused entry");
+  await expect(onRule).toHaveCount(0);
 });
 
 test("a worker that is killed in its search loses nothing: the piece stands, and the next change is worked out", async ({ page }) => {
   const tern = JSON.parse(readFileSync("demo/pieces/tern-ring.json", "utf8")) as { mounts: object[] };
   const mounts = [1, 2, 3, 4].map((i) => ({ ...tern.mounts[0], id: `m${i}` }));
   await page.goto("/");
-  const file = {
-    name: "four.json",
-    mimeType: "application/json",
-    buffer: Buffer.from(JSON.stringify({ ...tern, id: "four-ring", mounts })),
-  };
-  await page.locator('input[type="file"]').setInputFiles(file);
-  await page.getByRole("button", { name: "Lay it on the tray" }).click();
+  await laid(page, { ...tern, id: "four-ring", mounts });
   const stem = page.getByRole("navigation", { name: "Stages" });
   await expect(stem).toContainText("all hold");
   await page.getByRole("button", { name: /Heats/ }).click();

@@ -141,7 +141,7 @@ const ways = median(() => WAYS.forEach((way) => bestHeats(ten, { ...wishes, way 
 row(`the five ways compared, ${ten.joints.length} joints`, ways, "ms", `${(ways / planning).toFixed(1)} Tern plans; target under 200 ms`);
 
 const onTheBench = (pieces: readonly Piece[]) =>
-  pieces.map((piece) => ({ piece: piece.id, tasks: planPiece(piece, SHIPPED_BENCH).tasks, done: new Set<string>() }));
+  pieces.map((piece) => ({ piece: piece.id, tasks: planPiece(piece, SHIPPED_BENCH).tasks!, done: new Set<string>() }));
 const laden60 = onTheBench([withStones(2, 0)]);
 const day = median(() => dayOf(laden60), 20);
 row(

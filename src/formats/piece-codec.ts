@@ -1,4 +1,4 @@
-import { type BenchEntry, SHIPPED_BENCH } from "@/core/piece/bench";
+import { type BenchEntry, SHIPPED_BENCH, benchOf } from "@/core/piece/bench";
 import { type Fault } from "@/core/piece/fault";
 import { faultsOf, unplanned } from "@/core/piece/faults";
 import { type Readings, inHand } from "@/core/piece/measured";
@@ -22,12 +22,12 @@ export function pieceFromJson(value: Json, bench?: BenchEntry): Decoded<Piece> {
 /** The same for a piece that lay on a bench: one that came with its own is planned with that. */
 export function pieceOnBench(value: Json, mine: BenchEntry): Decoded<Piece> {
   const decoded = decode<Piece>(PIECE, asObject(value, PIECE.format, PIECE.lists));
-  return decoded.ok ? checked(decoded, decoded.value.benchUsed ?? mine) : decoded;
+  return decoded.ok ? checked(decoded, benchOf(decoded.value, mine)) : decoded;
 }
 
 function checked(decoded: Decoded<Piece>, bench: BenchEntry | undefined): Decoded<Piece> {
   if (!decoded.ok) return decoded;
-  const faults = meaningFaults(decoded.value, bench ?? decoded.value.benchUsed ?? SHIPPED_BENCH);
+  const faults = meaningFaults(decoded.value, bench ?? benchOf(decoded.value, SHIPPED_BENCH));
   return faults.length > 0 ? { ok: false, faults } : decoded;
 }
 

@@ -1,5 +1,5 @@
 import { unpack } from "@/core/heats/cost";
-import { schedule } from "@/core/making/schedule";
+import { type Task, schedule } from "@/core/making/schedule";
 import { type Plan } from "@/core/piece/plan";
 import { findingText } from "@/words/findings";
 import { remedyText } from "@/words/remedies";
@@ -24,7 +24,6 @@ export function planFile(plan: Plan): object {
     leftOut: _leftOut,
     ...rest
   } = plan;
-  const { finish, oneAfterAnother, proven, bound, tasks: scheduled } = schedule(tasks);
   return {
     ...rest,
     parts: parts.map(({ id, metal, mass }) => ({ id, metal, mass })),
@@ -58,6 +57,11 @@ export function planFile(plan: Plan): object {
       const { mount: _mount, ...told } = remedy;
       return { ...told, text: remedyText(remedy, METRIC) };
     }),
-    schedule: { finish, oneAfterAnother, proven, ...(!proven && { bound }), tasks: scheduled },
+    schedule: tasks && scheduleFile(tasks),
   };
+}
+
+function scheduleFile(all: readonly Task[]): object {
+  const { finish, oneAfterAnother, proven, bound, tasks } = schedule(all);
+  return { finish, oneAfterAnother, proven, ...(!proven && { bound }), tasks: tasks.map(({ isUsual: _isUsual, ...task }) => task) };
 }

@@ -1,4 +1,4 @@
-import { type BenchEntry } from "@/core/piece/bench";
+import { type BenchEntry, withBench } from "@/core/piece/bench";
 import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
 import { encode, encodeParts } from "@/formats/backup-codec";
@@ -12,7 +12,7 @@ export function onMyBench(piece: Piece): Piece {
 
 /** A piece as it is saved: with the defaults it is planned with. */
 export function pieceText(piece: Piece, bench: BenchEntry): string {
-  return encode({ ...piece, benchUsed: piece.benchUsed ?? bench });
+  return encode(withBench(piece, bench));
 }
 
 /** A making as it is saved, for `plan --make` and other devices. */

@@ -1,4 +1,4 @@
-import { type BenchEntry } from "@/core/piece/bench";
+import { type BenchEntry, withBench } from "@/core/piece/bench";
 import { type Make, isUnderWay } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
 import { clearJournal, writeJournal } from "./journal";
@@ -209,7 +209,7 @@ function startMake(piece: Piece, bench: BenchEntry, started: string): Make {
     version: 2,
     id,
     piece: piece.id,
-    pieceFile: { ...piece, benchUsed: piece.benchUsed ?? bench },
+    pieceFile: withBench(piece, bench),
     started,
     finished: null,
     done: [],

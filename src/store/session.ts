@@ -1,6 +1,6 @@
 import { type Draft as Editable, produce } from "immer";
 import { type Piece } from "@/core/piece/piece";
-import { type BenchEntry } from "@/core/piece/bench";
+import { type BenchEntry, benchOf } from "@/core/piece/bench";
 import { fitsSchema, pieceFaults } from "@/formats/piece-codec";
 import { faultMessage } from "@/words/faults";
 import { type Fault } from "@/core/piece/fault";
@@ -33,7 +33,7 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
   const fields = new Map<string, TypedField<unknown>>();
   const get = store.getState;
 
-  const faultsNow = (piece: Piece): Fault[] => pieceFaults(piece, piece.benchUsed ?? bench());
+  const faultsNow = (piece: Piece): Fault[] => pieceFaults(piece, benchOf(piece, bench()));
 
   /**
    * The piece with a change made, or why it cannot be. One that is at fault already takes what leaves fewer faults and no new one; of a choice

@@ -1,14 +1,16 @@
 import { type Day, type OnTheBench, dayOf } from "@/core/making/day";
 import { isAtFire } from "@/core/making/minutes";
+import { type Task } from "@/core/making/schedule";
 import { type DoubtOf } from "@/core/piece/doubt";
 import { type Plan } from "@/core/piece/plan";
 import { sayStep } from "@/words/steps";
 import { type Units } from "@/words/show";
 import { type LaneTask } from "./DayLanes";
 
-/** A piece on the bench: its plan, and the steps of it that are done. */
+/** A piece on the bench: its plan, its steps as they take time, and those of them that are done. */
 export interface DayPiece {
   readonly id: string;
+  readonly tasks: readonly Task[];
   readonly plan: Plan;
   readonly done: ReadonlySet<string>;
   readonly doubtOf: DoubtOf;
@@ -20,7 +22,7 @@ export interface ToldDay extends Day {
 }
 
 export function dayOfPieces(pieces: readonly DayPiece[], units: Units): ToldDay {
-  const day = dayOf(pieces.map(({ id, plan, done }): OnTheBench => ({ piece: id, tasks: plan.tasks, done })));
+  const day = dayOf(pieces.map(({ id, tasks, done }): OnTheBench => ({ piece: id, tasks, done })));
   const numbers = new Map(pieces.map(({ id }, i) => [id, i]));
   const steps = new Map(pieces.flatMap(({ id, plan }) => plan.steps.map((step) => [`${id} ${step.id}`, step] as const)));
   return {

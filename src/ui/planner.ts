@@ -1,7 +1,7 @@
 import { useEffect, useState, useSyncExternalStore } from "react";
 import { bestHeats, type HeatsOf } from "@/core/heats/best";
 import { RememberedHeats } from "@/core/heats/remember";
-import { type BenchEntry } from "@/core/piece/bench";
+import { type BenchEntry, benchOf } from "@/core/piece/bench";
 import { type Fault, fault } from "@/core/piece/fault";
 import { type Readings } from "@/core/piece/measured";
 import { type Piece } from "@/core/piece/piece";
@@ -76,7 +76,7 @@ function planNow(piece: Piece, mine: BenchEntry): Attempt | null {
 }
 
 function planSoon(piece: Piece, mine: BenchEntry): Attempt | null {
-  const bench = piece.benchUsed ?? mine;
+  const bench = benchOf(piece, mine);
   const before = known.get(piece);
   if (before?.bench === bench) return before.attempt;
   soon.ask({ piece, bench, measured: NOTHING_READ });
@@ -86,7 +86,7 @@ function planSoon(piece: Piece, mine: BenchEntry): Attempt | null {
 const soon = new InFrames(({ piece, bench }: BesideAsk) => void knownOf(piece, bench), tell);
 
 function knownOf(piece: Piece, mine: BenchEntry, measured: Readings = NOTHING_READ): Known {
-  const bench = piece.benchUsed ?? mine;
+  const bench = benchOf(piece, mine);
   const before = known.get(piece);
   if (before?.bench === bench && before.measured === measured) return before;
   const ask = { piece, bench, measured };

@@ -10,6 +10,18 @@ export function minutesText(minutes: number): string {
   return rest === 0 ? `${hours} h` : `${hours} h ${rest} min`;
 }
 
+/** Whose minutes a day is reckoned with, where they are not all the maker's own. */
+export function reckonedText(tasks: readonly { readonly isUsual: boolean }[]): string {
+  const usual = tasks.filter(({ isUsual }) => isUsual).length;
+  if (usual === 0) return "";
+  return usual === tasks.length
+    ? "reckoned with usual minutes, none of them yours"
+    : `usual minutes, not yours, for ${usual} of ${tasks.length} steps`;
+}
+
+/** What stands in a day's place where there is none. */
+export const NO_DAY = "none, until an order of heats is found";
+
 type Told = Pick<Schedule, "finish" | "oneAfterAnother" | "proven" | "bound">;
 
 /** What the order of work saves, and how sure it is that none is shorter. */

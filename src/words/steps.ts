@@ -290,6 +290,8 @@ export const CHECKS: Readonly<Record<CheckCode, string>> = {
   "joint.sinks": "It sank a hair as the solder ran",
   "joint.noFlood": "No solder outside the joint",
   "joint.noVoid": "No void where the paste boiled",
+  "joint.firm": "Nothing moves when it is pressed",
+  "joint.noGlue": "No glue stands out beside it",
   "ledge.touches": "It touches the wall all round",
   "ornament.touches": "It touches the wall all along, no light between",
   "snippets.equal": "All as long as the first",

@@ -3,7 +3,7 @@ import { cuttingList } from "@/core/heats/cutting";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { type HeatsEntry } from "@/core/piece/piece";
 import { planPiece } from "@/core/piece/plan-piece";
-import { minutesText, savedText } from "./day";
+import { minutesText, reckonedText, savedText } from "./day";
 import { movedText, overlapText } from "./heats";
 import { METRIC } from "./show";
 import { cutSolderText, sayTorch, torchLines } from "./torch";
@@ -83,6 +83,12 @@ test("a day is told in hours and minutes, with what it saves and how sure that i
   expect(savedText({ finish: 190, oneAfterAnother: 190, proven: false, bound: 189 })).toBe(
     "one thing after another, with nothing to do meanwhile; within 1 min of the shortest",
   );
+  const [usual, own] = [{ isUsual: true }, { isUsual: false }];
+  expect([[usual, usual], [own, usual, usual], [own]].map(reckonedText)).toEqual([
+    "reckoned with usual minutes, none of them yours",
+    "usual minutes, not yours, for 2 of 3 steps",
+    "",
+  ]);
   const name = (id: string) => id.toUpperCase();
   expect(movedText({ joints: ["a"], where: "with", others: ["b", "c"] }, name)).toBe("A in one heat with B and C");
   expect(movedText({ joints: ["a"], where: "before", others: ["b"] }, name)).toBe("A before B");

@@ -1,6 +1,6 @@
 import { type CutSolder } from "@/core/heats/cutting";
 import { type DoubtOf, SURE, doubtAmong } from "@/core/piece/doubt";
-import { type Plan, type PlannedHeat } from "@/core/piece/plan";
+import { type Plan, type PlannedHeat, heatOf } from "@/core/piece/plan";
 import { type Step } from "@/core/making/step";
 import { BLANK } from "./doubt";
 import { jointAdvice, solderText } from "./heats";
@@ -85,7 +85,7 @@ export function torchLines(
   doubtOf: DoubtOf = SURE,
 ): readonly (readonly [label: string, text: string])[] {
   const isAtTorch = step.code === "join.solder" || step.code === "join.fuse";
-  const heat = isAtTorch ? plan.heats.find(({ joints }) => joints.includes(step.part)) : undefined;
+  const heat = isAtTorch && heatOf(plan, step.part)?.heat;
   if (!heat) return [];
   const said = sayTorch(heat, plan, units, doubtOf, [step.part]);
   const lines = [

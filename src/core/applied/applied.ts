@@ -110,7 +110,7 @@ function jointOf(each: Applied, ground: Ground): WorkedJoint {
     follows: [`${part}.mass`],
     work: {
       before: [
-        step(part, "applied.make", "join", {
+        step(part, "applied.make", {
           cautions: shape === "ball" ? ["torch", "hotMetal", "charcoal"] : ["saw"],
           values: { part, shape, ...sizes },
         }),

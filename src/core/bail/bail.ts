@@ -105,15 +105,15 @@ export function planBail(bail: Bail, hangings: readonly Hanging[]): BailPlan {
           work: {
             before: [
               ...(seams[i] ? [] : kind.making(bail, part)),
-              step(mount, "eye.mark", "bail", {
+              step(mount, "eye.mark", {
                 checks: ["eye.seated"],
                 cautions: ["saw"],
                 values: { aside: asideOf(mount), of: hangings.length === 1 ? "" : mount },
               }),
-              step(mount, "join.finish", "join", { checks: ["parts.reached"], cautions: ["dust", "wheel"] }),
+              step(mount, "join.finish", { works: [hanging.tie.part, part], checks: ["parts.reached"], cautions: ["dust", "wheel"] }),
             ],
             lookedFor: ["joint.bright", "joint.noGap"],
-            after: [step(mount, "hang.try", "bail", { checks: ["hang.straight"] })],
+            after: [step(mount, "hang.try", { checks: ["hang.straight"] })],
           },
         };
       }),

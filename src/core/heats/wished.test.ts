@@ -50,6 +50,7 @@ test("what is wished cold is in no heat and comes last; a joint that is heated a
   const at = (id: string) => cold.steps.findIndex((step) => step.id === id);
   expect(at("hoop.mount.m1.cold")).toBeGreaterThan(at("m1.foot.pickle"));
   expect(at("hoop.mount.m1.cold")).toBeGreaterThan(at("hoop.seam.pickle"));
+  expect(cold.steps[at("hoop.mount.m1.cold")]!.checks).toEqual(["mount.square", "joint.firm", "joint.noGlue"]);
   const conflicts = (...pins: PinEntry[]) => planned(...pins).heatPlan.conflicts;
   expect(conflicts({ shield: "m1.seam" }, { joint: "m1.foot", means: "cold" })).toEqual([{ pin: 1 }]);
   const mountCold: PinEntry = { joint: "hoop.mount.m1", means: "cold" };

@@ -59,10 +59,10 @@ export function bandMarks({ works }: Hoop, net: number): Blank["marks"] {
 
 /** It is bent until its ends spring together. */
 export function closing(): Step[] {
-  return [step("hoop", "hoop.bend", "hoop", { target: "hoop.netLength", checks: ["ends.noLight"] })];
+  return [step("hoop", "hoop.bend", { target: "hoop.netLength", checks: ["ends.noLight"] })];
 }
 
 /** It is bent round the mandrel, its ends apart. */
 export function wrapping(): Step[] {
-  return [step("hoop", "hoop.wrap", "hoop", { target: "hoop.netLength", checks: ["hoop.round"] })];
+  return [step("hoop", "hoop.wrap", { target: "hoop.netLength", checks: ["hoop.round"] })];
 }

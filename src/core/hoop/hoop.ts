@@ -168,7 +168,7 @@ function making(hoop: Hoop, laid: LaidHoop) {
   const of = (when: "stock" | "flat" | "bent") => eachWork(hoop.works, (kind, asked) => kind.steps?.(asked, laid)[when]).flat();
   const flat: Step[] = [
     ...of("stock"),
-    step(HOOP, "hoop.cut", "hoop", {
+    step(HOOP, "hoop.cut", {
       target: "hoop.cutLength",
       reads: [
         { figure: "hoop.cutLength", kind: "blank", mount: null },
@@ -177,12 +177,12 @@ function making(hoop: Hoop, laid: LaidHoop) {
       checks: ["ends.noBurr"],
       cautions: ["saw"],
     }),
-    step(HOOP, "hoop.square", "hoop", { checks: ["ends.square"] }),
+    step(HOOP, "hoop.square", { checks: ["ends.square"] }),
     ...of("flat"),
   ];
   const bent = [...FORMS[hoop.form].bent(hoop), ...of("bent")];
   const { system, value } = hoop.asked;
-  const round = step(HOOP, "hoop.round", "hoop", {
+  const round = step(HOOP, "hoop.round", {
     target: "hoop.insideDiameter",
     reads: [{ figure: "hoop.insideDiameter", kind: "size", mount: null }],
     checks: ["hoop.round", "hoop.size"],
@@ -245,13 +245,13 @@ function mountJoints(
     work: {
       before: [
         ...made,
-        step(i === 0 ? HOOP : mount, `hoop.${act}`, "hoop", {
-          fits: [tie.part],
+        step(i === 0 ? HOOP : mount, `hoop.${act}`, {
+          works: [tie.part, ...parts],
           target: `${mount}.hoop.${target}`,
           checks: [act === "feet" ? "feet.stand" : "hoop.sitsFlat"],
           values: { of },
         }),
-        step(mount, "join.finish", "join", { checks: ["parts.reached"], cautions: ["dust", "wheel"] }),
+        step(mount, "join.finish", { works: [tie.part, ...parts], checks: ["parts.reached"], cautions: ["dust", "wheel"] }),
       ],
       lookedFor: ["joint.bright", "mount.square"],
       after: [],

@@ -26,7 +26,7 @@ export function dayOf(bench: readonly OnTheBench[]): Day {
     ...day,
     tasks: tasks.map(({ step: id, start }) => {
       const { piece, task } = known.get(id)!;
-      return { piece, step: task.step, start, hands: task.hands, wait: task.wait };
+      return { piece, step: task.step, start, hands: task.hands, wait: task.wait, isUsual: task.isUsual };
     }),
   };
 }

@@ -4,6 +4,8 @@ import { SHIPPED_BENCH, minutesOf } from "../piece/bench";
 import { planPiece } from "../piece/plan-piece";
 import { type Schedule, type Task, schedule } from "./schedule";
 import { type OnTheBench, dayOf } from "./day";
+import { step } from "./step";
+import { tasksFrom } from "./tasks";
 
 /** Every order of work there is, each begun as soon as it can be. Written from the definitions alone. */
 function exhaustive(tasks: readonly Task[]): number {
@@ -29,7 +31,7 @@ function anyTasks(most: number): fc.Arbitrary<Task[]> {
   });
   return fc.array(one, { minLength: 1, maxLength: most }).map((all) =>
     all.map(({ hands, wait, after }, i) => ({
-      ...{ step: `s${i}`, hands, wait, isSameGo: false },
+      ...{ step: `s${i}`, hands, wait, isSameGo: false, isUsual: true },
       after: [...new Set(after.filter((j) => j < i).map((j) => `s${j}`))],
     })),
   );
@@ -87,6 +89,7 @@ test("a wait is used where another part can be worked, and what is done in one g
     wait,
     after,
     isSameGo,
+    isUsual: true,
   });
   const day = schedule([of("a", 5, 0, []), of("a2", 1, 8, ["a"], true), of("b", 6, 0, []), of("c", 4, 3, ["a2", "b"])]);
   expect(day).toMatchObject({ finish: 21, oneAfterAnother: 27, proven: true });
@@ -102,7 +105,7 @@ test("a wait is used where another part can be worked, and what is done in one g
 
 const atWork = (id: string) => {
   const plan = planPiece(demoPiece(id), SHIPPED_BENCH);
-  return { plan, tasks: plan.tasks };
+  return { plan, tasks: plan.tasks! };
 };
 
 test("every step of a piece is a task; the hoop is worked while the wall is in the pickle, and nothing of a body passes what is before it", () => {
@@ -134,7 +137,7 @@ test("what is fitted to another part waits for it, the joints of one heat share 
   const pair = DEMO_PIECES.find(({ copies }) => copies === 2)!;
   const { plan, tasks } = atWork(pair.id);
   const cut = tasks.find(({ step }) => step === "m1.plate.cut")!;
-  expect(cut.hands).toBe(2 * minutesOf(SHIPPED_BENCH, "plate.cut").hands);
+  expect(cut.hands).toBe(2 * minutesOf(SHIPPED_BENCH, "plate.cut").value.hands);
   expect(plan.steps.length).toBe(tasks.length);
 });
 
@@ -157,4 +160,49 @@ test("several pieces share one pair of hands, and what is done already is left o
   expect(rest.tasks.map(({ step }) => step)).toEqual(ring.tasks.map(({ step }) => step).filter((step) => step.startsWith("m1.set.")));
   expect(rest.finish).toBe(rest.oneAfterAnother);
   expect(dayOf([{ ...ring, done: new Set(ring.tasks.map(({ step }) => step)) }]).finish).toBe(0);
+});
+
+test("where no order of heats is found there is no day; minutes nobody gave are told from a maker's own, for the longest wait of a heat too", () => {
+  const tern = demoPiece("tern-ring");
+  const clashing = {
+    ...tern,
+    heats: {
+      ...tern.heats,
+      pins: [{ before: ["hoop.mount.m1", "hoop.seam"] as const }, { joint: "hoop.mount.m1", means: "cold" as const }],
+    },
+  };
+  const clash = planPiece(clashing, SHIPPED_BENCH);
+  expect([clash.heatPlan.status, clash.tasks]).toEqual(["impossible", null]);
+  const missed = planPiece(tern, SHIPPED_BENCH, [], () => ({ status: "unproven", heats: [], cost: 0, bound: 0 }));
+  expect(missed.tasks).toBeNull();
+  const unusual = planPiece(tern, {
+    ...SHIPPED_BENCH,
+    minutes: { "wall.cut": { hands: 2, wait: 0 }, "join.pickle": { hands: 2, wait: 20 } },
+  });
+  const own = unusual.tasks!.filter(({ isUsual }) => !isUsual).map(({ step }) => step);
+  expect(own).toEqual(unusual.steps.filter(({ code }) => code === "wall.cut" || code === "join.pickle").map(({ id }) => id));
+  expect(own).toHaveLength(5);
+  const seam = unusual.tasks!.find(({ step }) => step === "m1.seam.pickle")!;
+  expect([seam.hands, seam.wait]).toEqual([2, 20]);
+});
+
+test("a step works its own part and those it names; of a setting all of it, of a carrier in several parts all of them", () => {
+  const parts = [
+    { id: "m1.wall", mount: "m1" },
+    { id: "m1.plate", mount: "m1" },
+    { id: "hoop.1", mount: null },
+    { id: "hoop.2", mount: null },
+  ];
+  const steps = [
+    step("m1", "wall.cut", { works: ["m1.wall"] }),
+    step("m1", "plate.cut", { works: ["m1.plate"] }),
+    step("hoop", "hoop.cut"),
+    step("m1", "stone.look"),
+    step("hoop.2", "hoop.bend", { works: ["m1.plate"] }),
+  ];
+  const after = tasksFrom({ steps, parts, joints: [] }, ({ code }) => minutesOf(SHIPPED_BENCH, code)).map((task) => task.after);
+  expect(after).toEqual([[], [], [], ["m1.wall.cut", "m1.plate.cut"], ["m1.stone.look", "hoop.cut"]]);
+  expect(() =>
+    tasksFrom({ steps: [step("m2", "set.push")], parts: parts.slice(0, 2), joints: [] }, ({ code }) => minutesOf(SHIPPED_BENCH, code)),
+  ).toThrow(/m2.set.push works no part/);
 });

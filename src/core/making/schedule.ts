@@ -7,6 +7,8 @@ export interface Task {
   readonly after: readonly string[];
   /** Done in one go with the task listed before it. */
   readonly isSameGo: boolean;
+  /** Its minutes are the usual ones: nobody has given their own. */
+  readonly isUsual: boolean;
 }
 
 export interface ScheduledTask extends Omit<Task, "isSameGo"> {

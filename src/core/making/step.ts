@@ -1,76 +1,82 @@
-/** What is done in one step; the words for each stand in the catalogue. */
-export type StepCode =
-  | "stone.look"
-  | "stone.measure"
-  | "wall.anneal"
-  | "wall.slit"
-  | "wall.cut"
-  | "wall.square"
-  | "wall.wrap"
-  | "wall.try"
-  | "wall.foot"
-  | "wall.part"
-  | "wall.burr"
-  | "wall.seat"
-  | "wall.fits"
-  | "wall.thin"
-  | "plate.cut"
-  | "plate.stamp"
-  | "plate.saw"
-  | "plate.drain"
-  | "ledge.cut"
-  | "ledge.bend"
-  | "ledge.flat"
-  | "ledge.try"
-  | "ornament.twist"
-  | "ornament.snip"
-  | "ornament.melt"
-  | "ornament.cut"
-  | "ornament.bend"
-  | "ornament.try"
-  | "ornament.file"
-  | "hoop.cut"
-  | "hoop.square"
-  | "hoop.bend"
-  | "hoop.round"
-  | "hoop.flat"
-  | "hoop.saddle"
-  | "hoop.twist"
-  | "hoop.flatten"
-  | "hoop.taper"
-  | "hoop.drill"
-  | "hoop.slit"
-  | "hoop.lay"
-  | "hoop.spread"
-  | "hoop.wrap"
-  | "hoop.feet"
-  | "hoop.grip"
-  | "hoop.bore"
-  | "hoop.inlay"
-  | "bridge.cut"
-  | "bridge.form"
-  | "bail.cut"
-  | "bail.fold"
-  | "bail.saw"
-  | "bail.wind"
-  | "eye.mark"
-  | "hang.try"
-  | "applied.make"
-  | "join.finish"
-  | "join.solder"
-  | "join.tin"
-  | "join.fuse"
-  | "join.pickle"
-  | "join.cold"
-  | "set.try"
-  | "set.height"
-  | "set.curve"
-  | "set.surface"
-  | "set.level"
-  | "set.push"
-  | "set.finish"
-  | "set.burnish"
-  | "set.polish";
+/** In the order in which cold work is done before any heat. */
+export const STEP_STAGES = ["stone", "wall", "plate", "hoop", "bail", "join", "set"] as const;
+export type StepStage = (typeof STEP_STAGES)[number];
+
+/** Everything that is done in one step, with the stage it belongs to; the words for each stand in the catalogue. */
+export const STAGE_OF = {
+  "stone.look": "stone",
+  "stone.measure": "stone",
+  "wall.anneal": "wall",
+  "wall.slit": "wall",
+  "wall.cut": "wall",
+  "wall.square": "wall",
+  "wall.wrap": "wall",
+  "wall.try": "wall",
+  "wall.foot": "wall",
+  "wall.part": "wall",
+  "wall.burr": "wall",
+  "wall.seat": "wall",
+  "wall.fits": "wall",
+  "wall.thin": "wall",
+  "plate.cut": "plate",
+  "plate.stamp": "plate",
+  "plate.saw": "plate",
+  "plate.drain": "plate",
+  "ledge.cut": "plate",
+  "ledge.bend": "plate",
+  "ledge.flat": "plate",
+  "ledge.try": "plate",
+  "ornament.twist": "plate",
+  "ornament.snip": "plate",
+  "ornament.melt": "plate",
+  "ornament.cut": "plate",
+  "ornament.bend": "plate",
+  "ornament.try": "plate",
+  "ornament.file": "plate",
+  "hoop.cut": "hoop",
+  "hoop.square": "hoop",
+  "hoop.bend": "hoop",
+  "hoop.round": "hoop",
+  "hoop.flat": "hoop",
+  "hoop.saddle": "hoop",
+  "hoop.twist": "hoop",
+  "hoop.flatten": "hoop",
+  "hoop.taper": "hoop",
+  "hoop.drill": "hoop",
+  "hoop.slit": "hoop",
+  "hoop.lay": "hoop",
+  "hoop.spread": "hoop",
+  "hoop.wrap": "hoop",
+  "hoop.feet": "hoop",
+  "hoop.grip": "hoop",
+  "hoop.bore": "hoop",
+  "hoop.inlay": "hoop",
+  "bridge.cut": "hoop",
+  "bridge.form": "hoop",
+  "bail.cut": "bail",
+  "bail.fold": "bail",
+  "bail.saw": "bail",
+  "bail.wind": "bail",
+  "eye.mark": "bail",
+  "hang.try": "bail",
+  "applied.make": "join",
+  "join.finish": "join",
+  "join.solder": "join",
+  "join.tin": "join",
+  "join.fuse": "join",
+  "join.pickle": "join",
+  "join.cold": "join",
+  "set.try": "set",
+  "set.height": "set",
+  "set.curve": "set",
+  "set.surface": "set",
+  "set.level": "set",
+  "set.push": "set",
+  "set.finish": "set",
+  "set.burnish": "set",
+  "set.polish": "set",
+} as const satisfies Readonly<Record<string, StepStage>>;
+export type StepCode = keyof typeof STAGE_OF;
 
 export type CheckCode =
   | "stone.sound"
@@ -95,6 +101,8 @@ export type CheckCode =
   | "joint.sinks"
   | "joint.noFlood"
   | "joint.noVoid"
+  | "joint.firm"
+  | "joint.noGlue"
   | "plate.noLine"
   | "ledge.touches"
   | "ornament.touches"
@@ -137,10 +145,6 @@ export type CautionCode =
   | "sealed"
   | "glue";
 
-/** In the order in which cold work is done before any heat. */
-export const STEP_STAGES = ["stone", "wall", "plate", "hoop", "bail", "join", "set"] as const;
-export type StepStage = (typeof STEP_STAGES)[number];
-
 /** What a figure is read as: a strip or blank as it is cut, a wall before its seam and after, as it stands, a hoop's size, a stock's thickness. */
 export type ReadingKind = "strip" | "strip-height" | "wall-open" | "wall-closed" | "wall-height" | "blank" | "size" | "thickness";
 
@@ -158,8 +162,8 @@ export interface Step {
   readonly code: StepCode;
   /** A setting, a part or a joint that it is done to. */
   readonly part: string;
-  /** Other parts that it is fitted to. */
-  readonly fits: readonly string[];
+  /** Parts that it is done to or fitted to beside `part`; one that names none, of a setting or a carrier, is done to all of it. */
+  readonly works: readonly string[];
   readonly stage: StepStage;
   /** Figure to cut or measure to. */
   readonly target: string | null;
@@ -175,17 +179,18 @@ export interface Step {
   readonly values: Readonly<Record<string, string | number | readonly string[]>>;
 }
 
-type Details = Partial<Pick<Step, "fits" | "target" | "second" | "heat" | "reads" | "checks" | "cautions" | "values">>;
+type Details = Partial<Pick<Step, "works" | "target" | "second" | "heat" | "reads" | "checks" | "cautions" | "values">>;
 
 /** A step of a part, named by the part and the act. */
-export function step(part: string, code: StepCode, stage: StepStage, details: Details = {}): Step {
+export function step(part: string, code: StepCode, details: Details = {}): Step {
+  const stage = STAGE_OF[code];
   const act = code.slice(code.indexOf(".") + 1);
   const place = part.endsWith(`.${stage}`) || part === stage ? part : `${part}.${stage}`;
   return {
     id: `${place}.${act}`,
     code,
     part,
-    fits: [],
+    works: [],
     stage,
     target: null,
     second: null,

@@ -62,10 +62,17 @@ export function makingSteps({ first, atJoints, cold, last }: Work, heats: readon
   ];
 }
 
+/** What only a joint that was heated shows. */
+const OF_MOLTEN: ReadonlySet<CheckCode> = new Set(["joint.bright", "joint.noGap", "joint.allRound"]);
+
 /** A joint that is glued, riveted or wrapped. */
 function joined(joint: string, { before, lookedFor, after }: JointWork, ready: Set<string>): Step[] {
   const made: Step = {
-    ...step(joint, "join.cold", "join", { checks: lookedFor, cautions: ["glue"], values: { joint } }),
+    ...step(joint, "join.cold", {
+      checks: [...lookedFor.filter((check) => !OF_MOLTEN.has(check)), "joint.firm", "joint.noGlue"],
+      cautions: ["glue"],
+      values: { joint },
+    }),
     id: `${joint}.cold`,
   };
   return [...once(ready, before), made, ...after];
@@ -78,7 +85,7 @@ function once(seen: Set<string>, steps: readonly Step[]): Step[] {
 /** Where solder is melted on one part before the parts are brought together. */
 function tinned(joint: string, { before }: JointWork, { isTinned }: AtTheTorch): readonly Step[] {
   if (!isTinned) return before;
-  const tin = step(joint, "join.tin", "join", { checks: ["foot.flat"], cautions: ["torch", "flux", "hotMetal"], values: { joint } });
+  const tin = step(joint, "join.tin", { checks: ["foot.flat"], cautions: ["torch", "flux", "hotMetal"], values: { joint } });
   return [...before, { ...tin, id: `${joint}.join.sweat` }];
 }
 
@@ -92,7 +99,7 @@ function heated({ joints, grade, torch }: MakingHeat, workAt: (joint: string) =>
     const { means, code, checks, isFluxed } = torch[i]!;
     const ofHeat: CautionCode[] = ["torch", ...(isFluxed ? ["flux" as const] : []), "hotMetal"];
     return {
-      ...step(joint, code, "join", {
+      ...step(joint, code, {
         heat: index,
         checks: code === "join.fuse" ? checks : [...lookedFor, ...checks.filter((check) => !lookedFor.includes(check))],
         cautions: [...ofHeat, ...cautions],
@@ -102,7 +109,7 @@ function heated({ joints, grade, torch }: MakingHeat, workAt: (joint: string) =>
     };
   });
   const pickles = joints.map((joint): Step => ({
-    ...step(joint, "join.pickle", "join", {
+    ...step(joint, "join.pickle", {
       heat: index,
       checks: ["pickle.noIron"],
       cautions: ["pickle"],

@@ -104,7 +104,7 @@ export function planWall({ mount: id, outline, dome, wall, carrierPlaces, stone,
 
 /** A strip is slit, cut and wrapped before its seam is heated, and tried round the stone after. */
 function seamOf(mount: string, { metal, thickness }: Wall, height: number, seamAt: number): WorkedJoint {
-  const wall = (act: StepCode, details?: Parameters<typeof step>[3]) => step(mount, act, "wall", details);
+  const wall = (act: StepCode, details?: Parameters<typeof step>[2]) => step(mount, act, { works: [`${mount}.wall`], ...details });
   const read = (name: string, kind: ReadingKind): AskedReading => ({ figure: `${mount}.wall.${name}`, kind, mount });
   return {
     id: `${mount}.seam`,

@@ -93,7 +93,7 @@ function planTube(id: string, outline: Outline, wall: Wall, ready: ReadyMade, ne
 
 /** It is parted off, and its seat cut where it has one. */
 function tubeSteps(mount: string, stone: string, isBored: boolean): Step[] {
-  const wall = (act: StepCode, details?: Parameters<typeof step>[3]) => step(mount, act, "wall", details);
+  const wall = (act: StepCode, details?: Parameters<typeof step>[2]) => step(mount, act, { works: [`${mount}.wall`], ...details });
   return [
     wall("wall.part", {
       target: `${mount}.wall.cutHeight`,
@@ -112,9 +112,10 @@ function tubeSteps(mount: string, stone: string, isBored: boolean): Step[] {
 }
 
 function cupSteps(mount: string, stone: string, thin: number): Step[] {
+  const works = [`${mount}.wall`];
   return [
-    step(mount, "wall.fits", "wall", { target: `${mount}.wall.cupLength`, checks: ["wall.passes"], values: { stone } }),
-    ...(thin > 0 ? [step(mount, "wall.thin", "wall", { target: `${mount}.wall.thin`, checks: ["rim.even"], values: { stone } })] : []),
+    step(mount, "wall.fits", { works, target: `${mount}.wall.cupLength`, checks: ["wall.passes"], values: { stone } }),
+    ...(thin > 0 ? [step(mount, "wall.thin", { works, target: `${mount}.wall.thin`, checks: ["rim.even"], values: { stone } })] : []),
   ];
 }
 

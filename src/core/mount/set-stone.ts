@@ -40,8 +40,8 @@ export function setStone({ mount, stone, outline, tapeOff, wallThickness, top }:
     findings: [...tapeFindings(mount, tapeOff), ...unusualFindings("stone.unusual", outline.extent(0), `${mount}.stone`, mount)],
     laid: { [`${mount}.stone`]: tapeRound(outline) },
     first: [
-      step(mount, "stone.look", "stone", { checks: ["stone.sound", "stone.flatBack"], values: { stone: called } }),
-      step(mount, "stone.measure", "stone", { target: `${mount}.outline.perimeter`, values: { stone: called } }),
+      step(mount, "stone.look", { checks: ["stone.sound", "stone.flatBack"], values: { stone: called } }),
+      step(mount, "stone.measure", { target: `${mount}.outline.perimeter`, values: { stone: called } }),
     ],
     last: settingSteps(mount, called, stone, wallThickness, top),
   };
@@ -52,7 +52,7 @@ function settingSteps(mount: string, called: string, { material }: Stone, wallTh
   const tender = material?.tender ?? [];
   const values = { stone: called };
   const isKept = keepsItsFace(material?.name);
-  const set = (act: StepCode, details?: Parameters<typeof step>[3]) => step(mount, act, "set", details);
+  const set = (act: StepCode, details?: Parameters<typeof step>[2]) => step(mount, act, details);
   return [
     set("set.try", { checks: ["wall.passes", "stone.out"], values }),
     top

@@ -86,9 +86,19 @@ export function choose<T>(piece: T | undefined, bench: T | undefined, shipped: T
   return bench !== undefined ? { value: bench, from: "bench" } : { value: shipped, from: "shipped" };
 }
 
+/** The bench a piece came with, else the maker's own. */
+export function benchOf({ benchUsed }: { readonly benchUsed?: BenchEntry }, mine: BenchEntry): BenchEntry {
+  return benchUsed ?? mine;
+}
+
+/** A piece that carries the bench it is planned on. */
+export function withBench<P extends { readonly benchUsed?: BenchEntry }>(piece: P, mine: BenchEntry): P {
+  return { ...piece, benchUsed: benchOf(piece, mine) };
+}
+
 /** How long a step takes by the bench. */
-export function minutesOf(bench: BenchEntry, code: StepCode): StepMinutes {
-  return bench.minutes?.[code] ?? USUAL_MINUTES[code];
+export function minutesOf(bench: BenchEntry, code: StepCode): Sourced<StepMinutes> {
+  return choose(undefined, bench.minutes?.[code], USUAL_MINUTES[code]);
 }
 
 /** Losses that a maker's own hands can teach. */

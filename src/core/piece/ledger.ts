@@ -3,7 +3,7 @@ import { FORMS } from "../hoop/forms/forms";
 import { type Estimate, estimateOf } from "../measure/estimate";
 import { readSize, sizeText } from "../hoop/sizes";
 import { type TermCode } from "../measure/figure";
-import { type LossKind, SHIPPED, SHIPPED_BENCH, mandrelOf } from "./bench";
+import { type LossKind, SHIPPED, SHIPPED_BENCH, mandrelOf, benchOf } from "./bench";
 import { type Make } from "./make";
 import { type Piece } from "./piece";
 import { lastReadings } from "./remedies";
@@ -57,7 +57,7 @@ export function observationsOf(make: Make): Observation[] {
 /** cut - N(d') - padding - what a slit and the fitting take + hammering, of a form with a seam; null of any other, and of a size that cannot be read. */
 function hoopLost(piece: Piece, cut: number, inside: number): number | null {
   const { carrier } = piece;
-  const bench = piece.benchUsed ?? SHIPPED_BENCH;
+  const bench = benchOf(piece, SHIPPED_BENCH);
   if (carrier.type !== "hoop" || !readSize(carrier.size.system, carrier.size.value, mandrelOf(bench)).ok) return null;
   const hoop = settleHoop(carrier, bench);
   if (FORMS[hoop.form].seams(hoop).length === 0) return null;
@@ -69,7 +69,7 @@ function hoopLost(piece: Piece, cut: number, inside: number): number | null {
 /** A hoop's inside diameter as a size of the maker's own system; empty where there is no hoop, or its size is told by a mandrel or cannot be read. */
 export function sizeRead(piece: Piece, inside: number): string {
   const { carrier } = piece;
-  const bench = piece.benchUsed ?? SHIPPED_BENCH;
+  const bench = benchOf(piece, SHIPPED_BENCH);
   if (carrier.type !== "hoop" || carrier.size.system === "mandrel") return "";
   if (!readSize(carrier.size.system, carrier.size.value, mandrelOf(bench)).ok) return "";
   return sizeText(carrier.size.system, inside - settleHoop(carrier, bench).wideBand.value) ?? "";

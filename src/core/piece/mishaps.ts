@@ -6,7 +6,7 @@ import { HAND_PUSHER } from "../mount/set-stone";
 import { greatestTurnIn } from "../stone/stone";
 import { NEAR } from "./reading-scales";
 import { type Mount, type Piece } from "./piece";
-import { type Plan, hoopIn } from "./plan";
+import { type Plan, heatOf, hoopIn } from "./plan";
 
 /** What usually goes wrong at a step. */
 export type MishapCode =
@@ -210,9 +210,9 @@ function changed(piece: Piece, mount: Mount): Piece {
 
 /** One piece more of the solder that a joint is made with. */
 function onePiece({ plan }: At, joint: string): Mishap["values"] {
-  const heat = plan.heats.find(({ joints }) => joints.includes(joint));
-  const size = heat?.solder[heat.joints.indexOf(joint)]?.size;
-  return { joint, grade: heat?.grade ?? "", ...(size && { long: size[0], wide: size[1] }) };
+  const made = heatOf(plan, joint);
+  const size = made?.solder?.size;
+  return { joint, grade: made?.heat.grade ?? "", ...(size && { long: size[0], wide: size[1] }) };
 }
 
 /** Joints made before that this heat endangers; the last one made where it endangers none. Each is run again with its own grade. */
@@ -223,7 +223,7 @@ function opened(at: At): Omit<Mishap, "code">[] {
   const endangered = [...new Set([...heat.runs, ...heat.softens, ...heat.atRisk])];
   const last = plan.heats[step.heat - 1]?.joints.slice(-1) ?? [];
   return (endangered.length > 0 ? endangered : last).map((joint) => {
-    const own = plan.heats.find(({ joints }) => joints.includes(joint))!;
+    const own = heatOf(plan, joint)!.heat;
     return {
       about: joint,
       values: { joint, grade: own.grade, working: own.working, lower: lowerGrade(plan.settled.heats.shelf, own.grade) ?? "" },

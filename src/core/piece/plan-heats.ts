@@ -42,7 +42,7 @@ export function planHeats(sized: SizedPiece, bench: BenchEntry, heatsOf: HeatsOf
     heatPlan: heatPlanOf(best),
     heats,
     steps,
-    tasks: tasksFrom({ steps, ...all }, ({ code }) => minutesOf(bench, code)),
+    tasks: heats.length === 0 && assembly.joints.length > 0 ? null : tasksFrom({ steps, ...all }, ({ code }) => minutesOf(bench, code)),
     findings: [
       ...contribution.findings,
       ...findings,

@@ -31,8 +31,8 @@ export interface Plan {
   readonly heatPlan: HeatPlan;
   readonly heats: readonly PlannedHeat[];
   readonly steps: readonly Step[];
-  /** The steps as they take time. */
-  readonly tasks: readonly Task[];
+  /** The steps as they take time; null where no order of heats was found. */
+  readonly tasks: readonly Task[] | null;
   readonly findings: readonly Finding[];
   /** What is to be done about what was read in the making. */
   readonly remedies: readonly Remedy[];
@@ -101,6 +101,15 @@ export interface Settled {
   readonly mounts: Readonly<Record<string, { readonly wall: Wall; readonly back: Back }>>;
   readonly carrier: SettledCarrier;
   readonly heats: HeatWishes;
+}
+
+/** The heat in which a joint is made, and its solder there, null where it is fused; null for one that is made cold, or where no order of heats works. */
+export function heatOf(
+  { heats }: Pick<Plan, "heats">,
+  joint: string,
+): { readonly heat: PlannedHeat; readonly solder: Pallions | null } | null {
+  const heat = heats.find(({ joints }) => joints.includes(joint));
+  return heat ? { heat, solder: heat.solder[heat.joints.indexOf(joint)] ?? null } : null;
 }
 
 /** A plan's hoop, with every value settled and as it is drawn; null where something else or nothing carries it. */

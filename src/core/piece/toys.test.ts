@@ -38,7 +38,7 @@ const cord: LayerKind = {
         place: "round",
         after: [],
         follows: [],
-        work: { before: [], lookedFor: ["joint.allRound"], after: [step(wall.part, "wall.try", "wall")] },
+        work: { before: [], lookedFor: ["joint.allRound"], after: [step(wall.part, "wall.try")] },
       },
     ],
     drawn: {

@@ -1,5 +1,6 @@
 "use client";
 
+import { benchOf, withBench } from "@/core/piece/bench";
 import { useRouter } from "next/navigation";
 import { type ReactNode, useCallback, useEffect, useMemo, useState } from "react";
 import { type Make, asOf, pieceNow } from "@/core/piece/make";
@@ -89,7 +90,7 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
   const told = before.steps.some(({ id }) => id === step?.id) ? { ...before, figures: own } : plan;
   const shown = told.steps.find(({ id }) => id === step?.id) ?? step;
   const names = useMemo(() => namesIn(plan), [plan]);
-  const waiting = waitingIn(make, plan.steps, piece.benchUsed ?? bench);
+  const waiting = waitingIn(make, plan.steps, benchOf(piece, bench));
 
   const keep = useCallback(
     async (edit: MakeEdit) => {
@@ -147,8 +148,7 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
     void keep({
       put: {
         remedies: [{ code: mishap.code, figure: mishap.about, at: time }],
-        ...(isTaken &&
-          act?.kind === "change" && { taken: [{ at: time, pieceFile: { ...act.piece, benchUsed: act.piece.benchUsed ?? bench } }] }),
+        ...(isTaken && act?.kind === "change" && { taken: [{ at: time, pieceFile: withBench(act.piece, bench) }] }),
       },
       // The piece itself stays as it is: only what is edited in it after this is asked about.
       ...(isTaken && act?.kind === "change" && setting(make, { asBegun: changed })),
@@ -295,7 +295,7 @@ function useFiguresBefore(make: Make, plan: Plan, step: Step | null, doneAt: str
     const own = new Set(step?.reads.map(({ figure }) => figure));
     if (!measured.some(({ figure }) => own.has(figure))) return plan.figures;
     const others = measured.filter(({ figure }) => !own.has(figure));
-    return sizePiece(piece, piece.benchUsed ?? mine, others).contribution.figures;
+    return sizePiece(piece, benchOf(piece, mine), others).contribution.figures;
   }, [make, plan, step, doneAt, mine]);
 }
 

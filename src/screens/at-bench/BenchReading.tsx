@@ -3,7 +3,7 @@
 import { useMemo, useState } from "react";
 import { bestHeats } from "@/core/heats/best";
 import { type AskedReading } from "@/core/making/step";
-import { mandrelOf } from "@/core/piece/bench";
+import { mandrelOf, benchOf } from "@/core/piece/bench";
 import { type Make, type Measured, pieceNow } from "@/core/piece/make";
 import { scaleOf } from "@/core/piece/reading-scales";
 import { sizePiece } from "@/core/piece/size-piece";
@@ -35,7 +35,7 @@ export function BenchReading({ asked, make, isFirst, onEdit, onDone, onLeave, ke
   const units = useUnits();
   const mine = useTrayState((state) => state.bench);
   const piece = pieceNow(make);
-  const bench = piece.benchUsed ?? mine;
+  const bench = benchOf(piece, mine);
   const { figure } = asked;
   const last = make.measured.findLast((each) => each.figure === figure) ?? null;
   const { measured } = make;

@@ -1,5 +1,6 @@
 "use client";
 
+import { withBench } from "@/core/piece/bench";
 import { useMemo } from "react";
 import { type Make, pieceNow } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
@@ -32,7 +33,7 @@ export function Changed(props: Props) {
 function Ask({ make, plan, done, onEdit, piece, changed }: Props & { readonly piece: Piece; readonly changed: string }) {
   const units = useUnits();
   const bench = useTrayState((state) => state.bench);
-  const now = useMemo(() => ({ ...piece, benchUsed: piece.benchUsed ?? bench }), [piece, bench]);
+  const now = useMemo(() => withBench(piece, bench), [piece, bench]);
   const planned = usePlanned(now, bench, make.measured);
   if (!planned?.ok) return null;
   const changes = changesBetween(plan, planned.plan, new Set(done.keys()), units);

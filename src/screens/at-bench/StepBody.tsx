@@ -3,13 +3,13 @@
 import { type Step } from "@/core/making/step";
 import { type Plan } from "@/core/piece/plan";
 import { type Remedy } from "@/core/piece/remedies";
+import { Cautions } from "@/ui/Cautions";
 import { useDoubt } from "@/ui/doubt";
 import { TorchLines } from "@/ui/TorchLines";
 import { useUnits } from "@/ui/tray";
 import { clockText } from "@/words/dates";
-import { capital } from "@/words/names";
 import { sayRemedy } from "@/words/remedies";
-import { CAUTIONS, CAUTIONS_DEFER, STAGE_TITLES, sayStep } from "@/words/steps";
+import { STAGE_TITLES, sayStep } from "@/words/steps";
 import { Big } from "./StepParts";
 
 interface Props {
@@ -64,20 +64,7 @@ export function StepBody({ step, plan, remedies, doneAt, onUntick }: Props) {
           </p>
         );
       })}
-      {step.cautions.length > 0 && (
-        <div
-          role="note"
-          aria-label="Cautions"
-          className="mt-4 max-w-[680px] rounded-[8px] bg-[#2b2317] px-3.5 py-2.5 text-[15px] leading-[1.4] text-[#f5d9ad]"
-        >
-          {step.cautions.map((caution) => (
-            <p key={caution}>
-              <b>◆ {capital(CAUTIONS[caution].name)}.</b> {CAUTIONS[caution].text}
-            </p>
-          ))}
-          <p className="text-[14px]">{CAUTIONS_DEFER}</p>
-        </div>
-      )}
+      <Cautions codes={step.cautions} isNight />
     </div>
   );
 }

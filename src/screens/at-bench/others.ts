@@ -1,3 +1,4 @@
+import { benchOf } from "@/core/piece/bench";
 import { underWay } from "@/store/tray-state";
 import { usePlans } from "@/ui/planner";
 import { useTrayState, useUnits } from "@/ui/tray";
@@ -22,7 +23,7 @@ export function useOthers(here: string): Beside[] {
     const { plan } = attempt;
     const done = new Set(make.done.map(({ step }) => step));
     const next = plan.steps.find(({ id }) => !done.has(id));
-    const [first] = waitingIn(make, plan.steps, record.piece.benchUsed ?? bench);
+    const [first] = waitingIn(make, plan.steps, benchOf(record.piece, bench));
     const title = next ? sayStep(next, plan, units, doubtsOf(record)).title : "put it in the ledger";
     return [{ id: record.id, name: record.piece.name, next: title, ready: first?.until ?? null }];
   });

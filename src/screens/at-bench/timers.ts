@@ -23,7 +23,7 @@ export function waitingIn(make: Make, steps: readonly Step[], bench: BenchEntry)
   const done = new Map(make.done.map(({ step, at }) => [step, at]));
   const each = steps.flatMap((step): Waiting[] => {
     const at = Date.parse(done.get(step.id) ?? "");
-    const { wait } = minutesOf(bench, step.code);
+    const { wait } = minutesOf(bench, step.code).value;
     const out = done.get(outOf(step.id));
     // What was taken out before it was put in again waits again.
     const isOut = out !== undefined && !(Date.parse(out) < at);

@@ -6,6 +6,7 @@ import { usePathname, useSearchParams } from "next/navigation";
 import { useState } from "react";
 import { underWay } from "@/store/tray-state";
 import { DayLanes, pieceColour } from "@/ui/DayLanes";
+import { Reckoned } from "@/ui/Reckoned";
 import { type DayPiece, type ToldDay, dayOfPieces } from "@/ui/day";
 import { doubtsOf } from "@/ui/doubt";
 import { LitProvider, useLit } from "@/ui/lit";
@@ -14,7 +15,7 @@ import { useTitle } from "@/ui/title";
 import { useTrayState, useUnits } from "@/ui/tray";
 import { useNow } from "@/ui/useNow";
 import { clockText, later } from "@/words/dates";
-import { minutesText, savedText } from "@/words/day";
+import { NO_DAY, minutesText, savedText } from "@/words/day";
 import { counted } from "@/words/names";
 
 const PIECES = "pieces";
@@ -40,8 +41,10 @@ export function DayScreen() {
   const attempts = lying.filter(({ id }) => chosen.includes(id)).map((record) => ({ record, attempt: plans.soon(record.piece, bench) }));
   const pieces = attempts.flatMap(({ record, attempt }): DayPiece[] => {
     const done = new Set(underWay(makes, record.id)?.done.map(({ step }) => step));
-    return attempt?.ok ? [{ id: record.id, plan: attempt.plan, done, doubtOf: doubtsOf(record) }] : [];
+    if (!attempt?.ok || !attempt.plan.tasks) return [];
+    return [{ id: record.id, plan: attempt.plan, tasks: attempt.plan.tasks, done, doubtOf: doubtsOf(record) }];
   });
+  const unordered = attempts.filter(({ attempt }) => attempt?.ok && !attempt.plan.tasks).map(({ record }) => record.piece.name);
   const refused = attempts.filter(({ attempt }) => attempt && !attempt.ok).map(({ record }) => record.piece.name);
   const names = new Map(lying.map(({ id, piece }) => [id, piece.name]));
   return (
@@ -65,6 +68,11 @@ export function DayScreen() {
         {refused.length > 0 && (
           <p role="alert" className="px-4 py-2 text-[13px] text-bad">
             ◆ {refused.join(", ")} cannot be planned: open it to put that right.
+          </p>
+        )}
+        {unordered.length > 0 && (
+          <p role="alert" className="px-4 py-2 text-[13px] text-bad">
+            ◆ {unordered.join(", ")}: the day is {NO_DAY}. Its heats say what clashes.
           </p>
         )}
         {pieces.length === 0 ? (
@@ -114,6 +122,7 @@ function Told({ day, pieces }: ToldProps) {
       </p>
       <p className="mb-3 text-[13.5px] text-soft">
         {minutesText(day.finish)}: {savedText(day)}.
+        <Reckoned tasks={day.tasks} />
       </p>
       <DayLanes tasks={day.told} finish={day.finish} begins={start} isOfSeveral={pieces.length > 1} />
       {pieces.length > 1 && (

@@ -5,7 +5,7 @@ import { DropdownMenu } from "radix-ui";
 import { PLACINGS } from "@/core/joint/placing";
 import { type PinEntry, type PinnedMeans } from "@/core/heats/pins";
 import { fusible } from "@/core/heats/problem";
-import { type Plan, type PlannedJoint } from "@/core/piece/plan";
+import { type Plan, type PlannedJoint, heatOf } from "@/core/piece/plan";
 import { ChoiceField } from "@/ui/ChoiceField";
 import { useLit } from "@/ui/lit";
 import { usePlan } from "@/ui/plan";
@@ -42,7 +42,7 @@ function JointRow({ joint, plan, pins }: RowProps) {
   const session = useSession();
   const units = useUnits();
   const { isLit, handlers } = useLit(joint.id);
-  const heat = plan.heats.find(({ joints }) => joints.includes(joint.id));
+  const heat = heatOf(plan, joint.id)?.heat;
   const grades = plan.settled.heats.shelf.grades.map(({ id }) => id);
   const isCold = joint.means === "cold";
   const choices: readonly { readonly to: PinnedTo; readonly text: string }[] = [

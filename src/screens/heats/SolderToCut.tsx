@@ -1,9 +1,9 @@
 "use client";
 
 import { cuttingList } from "@/core/heats/cutting";
-import { laidAt } from "@/core/heats/solder";
+import { type Pallions, laidAt } from "@/core/heats/solder";
 import { doubtAmong } from "@/core/piece/doubt";
-import { type Plan, type PlannedJoint } from "@/core/piece/plan";
+import { type Plan, type PlannedJoint, heatOf } from "@/core/piece/plan";
 import { useDoubt } from "@/ui/doubt";
 import { useLit } from "@/ui/lit";
 import { usePlan } from "@/ui/plan";
@@ -23,8 +23,11 @@ export function SolderToCut() {
   const copies = useSessionState(({ piece }) => piece.copies ?? 1);
   const list = cuttingList(plan.heats, copies);
   if (list.length === 0) return null;
-  const joints = plan.joints.filter((joint) => solderOf(plan, joint) !== null && doubtAmong(joint.follows, doubtOf) === null);
-  const perMm = WIDTH / Math.max(1, ...joints.map(({ length }) => length));
+  const laid = plan.joints.flatMap((joint) => {
+    const solder = heatOf(plan, joint.id)?.solder;
+    return solder && doubtAmong(joint.follows, doubtOf) === null ? [{ joint, solder }] : [];
+  });
+  const perMm = WIDTH / Math.max(1, ...laid.map(({ joint }) => joint.length));
   return (
     <section aria-label="Solder to cut">
       <h2 className="section-head mt-3">Solder to cut</h2>
@@ -36,29 +39,24 @@ export function SolderToCut() {
         ))}
       </ul>
       <ul aria-hidden="true" className="border-t border-hair pt-1.5">
-        {joints.map((joint) => (
-          <Along key={joint.id} joint={joint} plan={plan} perMm={perMm} />
+        {laid.map(({ joint, solder }) => (
+          <Along key={joint.id} joint={joint} solder={solder} plan={plan} perMm={perMm} />
         ))}
       </ul>
     </section>
   );
 }
 
-function solderOf(plan: Plan, joint: PlannedJoint) {
-  const heat = plan.heats.find(({ joints }) => joints.includes(joint.id));
-  return heat?.solder[heat.joints.indexOf(joint.id)] ?? null;
-}
-
 interface AlongProps {
   readonly joint: PlannedJoint;
+  readonly solder: Pallions;
   readonly plan: Plan;
   readonly perMm: number;
 }
 
 /** A joint's length with its pieces of solder on it. */
-function Along({ joint, plan, perMm }: AlongProps) {
+function Along({ joint, solder, plan, perMm }: AlongProps) {
   const { isLit, handlers } = useLit(joint.id);
-  const solder = solderOf(plan, joint)!;
   const side = solder.size[1];
   return (
     <li {...handlers} className={`flex items-center gap-1.5 ${isLit ? "bg-accent-wash" : ""}`}>

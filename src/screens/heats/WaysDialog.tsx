@@ -2,7 +2,7 @@
 
 import { useEffect, useState } from "react";
 import { WAYS, type Way } from "@/core/heats/problem";
-import { type BenchEntry } from "@/core/piece/bench";
+import { type BenchEntry, benchOf } from "@/core/piece/bench";
 import { type Piece } from "@/core/piece/piece";
 import { type Attempt } from "@/formats/attempt";
 import { Dialog } from "@/ui/Dialog";
@@ -22,7 +22,7 @@ export function WaysDialog({ current, onClose }: { readonly current: Way; readon
   const session = useSession();
   const piece = useSessionState((state) => state.piece);
   const mine = useTrayState((state) => state.bench);
-  const attempts = useWays(piece, piece.benchUsed ?? mine);
+  const attempts = useWays(piece, benchOf(piece, mine));
   const take = (way: Way) => {
     session.change((each) => void (each.heats = { ...each.heats, way }));
     session.commit();

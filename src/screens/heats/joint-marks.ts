@@ -1,7 +1,7 @@
 import { type Curve } from "@/core/geometry/curve";
 import { type Point } from "@/core/geometry/outline";
 import { type HoopDrawing } from "@/core/hoop/drawing";
-import { type JointKind } from "@/core/joint/joint";
+import { type JointKind, type PartKind } from "@/core/joint/joint";
 import { type SettingDrawing } from "@/core/mount/drawing";
 import { type Plan, type PlannedJoint, bailIn, hoopIn } from "@/core/piece/plan";
 
@@ -32,9 +32,9 @@ export function marksOf(plan: Plan, joint: PlannedJoint): Mark[] {
 }
 
 const MARKS: Readonly<Record<JointKind, (at: At) => readonly Mark[]>> = {
-  seam: (at) => (at.joint.mount === null ? carrierSeams(at) : (seamSpot(at) ?? shapeOf(at, at.joint.parts[0]!))),
-  foot: ({ setting }) => [{ view: "above", curve: setting.plan.wallOutside }],
-  ledge: ({ setting }) => setting.plan.opening.map((curve) => ({ view: "above", curve })),
+  seam: (at) => seamOf(at),
+  foot: (at) => SHAPES.wall.whole(at, at.joint.parts[0]!),
+  ledge: (at) => shapeOf(at, at.joint.parts[0]!),
   ornament: (at) => shapeOf(at, at.joint.parts[0]!),
   strands: (at) => shapeOf(at, at.joint.parts[0]!),
   bridge: (at) => shapeOf(at, at.joint.parts[1]!),
@@ -47,12 +47,6 @@ const MARKS: Readonly<Record<JointKind, (at: At) => readonly Mark[]>> = {
   applied: (at) => appliedSpot(at),
   added: (at) => at.joint.parts.flatMap((part) => shapeOf(at, part)),
 };
-
-function seamSpot({ joint, plan, setting }: At): Mark[] | null {
-  const isWall = plan.parts.some(({ id, kind }) => id === joint.parts[0] && kind === "wall");
-  const { seam } = setting.plan;
-  return isWall && seam ? [{ view: "above", spot: [seam.x, seam.y] }] : null;
-}
 
 /** A place round the hoop, from the front, in the middle of its wire. */
 function round({ metal, inside }: HoopDrawing, angle: number): Point {
@@ -80,23 +74,54 @@ function appliedSpot({ joint, plan, hoop }: At): Mark[] {
   return hoop ? [{ view: "along", spot: round(hoop, put.along / hoop.outside) }] : [];
 }
 
+type ShapeOf = (at: At, part: string) => Mark[];
+
+const layerOf: ShapeOf = ({ setting }, part) => {
+  const layer = setting.plan.layers.find((each) => each.part === part);
+  return layer ? [{ view: "above", runs: layer.middles }] : [];
+};
+const hoopOf: ShapeOf = ({ hoop }) => (hoop ? [{ view: "along", runs: hoop.body }] : []);
+const openingOf: ShapeOf = ({ setting }) => setting.plan.opening.map((curve) => ({ view: "above", curve }));
+const noShape: ShapeOf = () => [];
+
+/** The shape of each kind of part, and where its own seam is, where it has one drawn. */
+const SHAPES: Readonly<Record<PartKind, { readonly whole: ShapeOf; readonly seam?: (at: At) => Mark[] }>> = {
+  wall: { whole: ({ setting }) => [{ view: "above", curve: setting.plan.wallOutside }], seam: wallSeam },
+  plate: { whole: ({ setting }) => [{ view: "above", curve: setting.plan.plateEdge }] },
+  ledge: { whole: openingOf },
+  wire: { whole: layerOf },
+  twist: { whole: layerOf },
+  "bead-wire": { whole: layerOf },
+  granules: { whole: layerOf },
+  disc: { whole: noShape },
+  ball: { whole: noShape },
+  ring: { whole: noShape },
+  strip: { whole: noShape },
+  hoop: { whole: hoopOf },
+  strand: { whole: hoopOf },
+  bridge: { whole: hoopOf },
+  inlay: { whole: noShape },
+  bail: { whole: noShape },
+  "jump-ring": { whole: noShape },
+};
+
+function wallSeam({ setting }: At): Mark[] {
+  const { seam } = setting.plan;
+  return seam ? [{ view: "above", spot: [seam.x, seam.y] }] : [];
+}
+
+function kindOf({ plan }: At, part: string): PartKind {
+  return plan.parts.find(({ id }) => id === part)!.kind;
+}
+
 /** The shape of a part, where it has one of its own. */
-function shapeOf({ plan, setting, hoop }: At, part: string): Mark[] {
-  const above = setting.plan;
-  switch (plan.parts.find(({ id }) => id === part)?.kind) {
-    case "wall":
-      return [{ view: "above", curve: above.wallOutside }];
-    case "plate":
-      return [{ view: "above", curve: above.plateEdge }];
-    case "ledge":
-      return above.opening.map((curve) => ({ view: "above", curve }));
-    case "hoop":
-    case "strand":
-    case "bridge":
-      return hoop ? [{ view: "along", runs: hoop.body }] : [];
-    default: {
-      const layer = above.layers.find((each) => each.part === part);
-      return layer ? [{ view: "above", runs: layer.middles }] : [];
-    }
-  }
+function shapeOf(at: At, part: string): Mark[] {
+  return SHAPES[kindOf(at, part)].whole(at, part);
+}
+
+/** The place of a seam; where it is not drawn by itself, all of the part that it closes. */
+function seamOf(at: At): readonly Mark[] {
+  if (at.joint.mount === null) return carrierSeams(at);
+  const part = at.joint.parts[0]!;
+  return SHAPES[kindOf(at, part)].seam?.(at) ?? shapeOf(at, part);
 }

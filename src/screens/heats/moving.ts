@@ -1,3 +1,4 @@
+import { benchOf } from "@/core/piece/bench";
 import {
   type Announcements,
   type DragEndEvent,
@@ -63,7 +64,7 @@ export function useMove() {
   const plan = usePlan();
   const piece = useSessionState((state) => state.piece);
   const mine = useTrayState((state) => state.bench);
-  const bench = piece.benchUsed ?? mine;
+  const bench = benchOf(piece, mine);
   const { warn } = useNotices();
   const [held, hold] = useState<Held | null>(null);
   const [moved, moveTo] = useState<Moved | null>(null);

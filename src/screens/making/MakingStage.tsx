@@ -2,12 +2,15 @@
 
 import Link from "next/link";
 import { useMemo, useRef, useState } from "react";
+import { type Task } from "@/core/making/schedule";
 import { type Step } from "@/core/making/step";
 import { underWay } from "@/store/tray-state";
 import { type DoubtOf, doubtAmong } from "@/core/piece/doubt";
 import { type Plan } from "@/core/piece/plan";
+import { Cautions } from "@/ui/Cautions";
 import { DayLanes } from "@/ui/DayLanes";
 import { dayOfPieces } from "@/ui/day";
+import { Reckoned } from "@/ui/Reckoned";
 import { useNow } from "@/ui/useNow";
 import { useNotices } from "@/ui/notices";
 import { useDoubt } from "@/ui/doubt";
@@ -16,9 +19,9 @@ import { useSessionState } from "@/ui/session";
 import { TorchLines } from "@/ui/TorchLines";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { clockText, later } from "@/words/dates";
-import { minutesText, savedText } from "@/words/day";
+import { NO_DAY, minutesText, savedText } from "@/words/day";
 import { DOUBTS } from "@/words/doubt";
-import { CAUTIONS, CAUTIONS_DEFER, CHECKS, STAGE_TITLES, sayStep } from "@/words/steps";
+import { CHECKS, STAGE_TITLES, sayStep } from "@/words/steps";
 import { capital } from "@/words/names";
 import { type Units } from "@/words/show";
 
@@ -85,7 +88,11 @@ export function MakingStage() {
             <b className="font-semibold text-ink">{plan.steps.filter(({ id }) => done.has(id)).length}</b> of {plan.steps.length} done
           </p>
         </div>
-        <DayLeft piece={piece.id} plan={plan} done={[...done].join()} />
+        {plan.tasks ? (
+          <DayLeft piece={piece.id} plan={plan} tasks={plan.tasks} done={[...done].join()} />
+        ) : (
+          <p className="text-[13px] text-bad">◆ The day: {NO_DAY}.</p>
+        )}
       </section>
     </>
   );
@@ -94,17 +101,18 @@ export function MakingStage() {
 interface DayProps {
   readonly piece: string;
   readonly plan: Plan;
+  readonly tasks: readonly Task[];
   /** Steps that are done, as one text. */
   readonly done: string;
 }
 
 /** What is left of the making as a day from now, and what its waits save. */
-function DayLeft({ piece, plan, done }: DayProps) {
+function DayLeft({ piece, plan, tasks, done }: DayProps) {
   const units = useUnits();
   const doubtOf = useDoubt();
   const day = useMemo(
-    () => dayOfPieces([{ id: piece, plan, done: new Set(done.split(",")), doubtOf }], units),
-    [piece, plan, done, doubtOf, units],
+    () => dayOfPieces([{ id: piece, plan, tasks, done: new Set(done.split(",")), doubtOf }], units),
+    [piece, plan, tasks, done, doubtOf, units],
   );
   const now = useNow(MINUTE) + MINUTE;
   const clock = (minutes: number) => clockText(later(now, minutes));
@@ -117,6 +125,7 @@ function DayLeft({ piece, plan, done }: DayProps) {
         <Link href={`/day?pieces=${piece}`} className="pressed inline-flex items-center underline">
           Plan the day
         </Link>
+        <Reckoned tasks={day.tasks} />
       </p>
       <DayLanes tasks={day.told} finish={day.finish} begins={now} isOfSeveral={false} />
     </>
@@ -200,20 +209,7 @@ function StepDetail({ step, plan, units, doubtOf }: DetailProps) {
           </ul>
         </>
       )}
-      {step.cautions.length > 0 && (
-        <div
-          role="note"
-          aria-label="Cautions"
-          className="mt-3 rounded-[5px] bg-warn-wash px-[9px] py-[7px] text-[12.5px] leading-[1.4] text-[#6b3500]"
-        >
-          {step.cautions.map((caution) => (
-            <p key={caution} className="mb-1">
-              <b className="font-[680]">◆ {capital(CAUTIONS[caution].name)}.</b> {CAUTIONS[caution].text}
-            </p>
-          ))}
-          <p>{CAUTIONS_DEFER}</p>
-        </div>
-      )}
+      <Cautions codes={step.cautions} />
     </>
   );
 }

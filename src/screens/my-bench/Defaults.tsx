@@ -29,7 +29,9 @@ export function Defaults({ edit }: { readonly edit: BenchEdit }) {
         <General edit={edit} />
         <h2 className="section-head !mt-5">Mandrel</h2>
         <MandrelEditor edit={edit} />
-        <h2 className="section-head !mt-5">Minutes</h2>
+        <h2 id="minutes" className="section-head !mt-5">
+          Minutes
+        </h2>
         <MinutesEditor edit={edit} />
       </div>
       <div>

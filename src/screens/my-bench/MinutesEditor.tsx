@@ -2,7 +2,7 @@
 
 import { readNumber } from "@/core/measure/reading";
 import { type StepMinutes, USUAL_MINUTES } from "@/core/making/minutes";
-import { STEP_STAGES, type StepCode } from "@/core/making/step";
+import { STAGE_OF, STEP_STAGES, type StepCode } from "@/core/making/step";
 import { minutesOf } from "@/core/piece/bench";
 import { STEP_NAMES } from "@/words/step-names";
 import { STAGE_TITLES } from "@/words/steps";
@@ -10,16 +10,7 @@ import { capital } from "@/words/names";
 import { type BenchEdit } from "./bench-edit";
 import { BenchEntryField } from "./BenchEntryField";
 
-/** Under which heading each step stands, by the first part of its code. */
-const HEADINGS: Readonly<Record<string, (typeof STEP_STAGES)[number]>> = {
-  ledge: "plate",
-  ornament: "plate",
-  bridge: "hoop",
-  eye: "bail",
-  hang: "bail",
-  applied: "join",
-};
-const CODES = Object.keys(USUAL_MINUTES) as StepCode[];
+const CODES = Object.keys(STAGE_OF) as StepCode[];
 const TIMES = [
   { name: "hands", label: "hands" },
   { name: "wait", label: "then waits" },
@@ -39,7 +30,7 @@ export function MinutesEditor({ edit }: { readonly edit: BenchEdit }) {
                 {label}
               </span>
             ))}
-            {CODES.filter((code) => headingOf(code) === stage).map((code) => (
+            {CODES.filter((code) => STAGE_OF[code] === stage).map((code) => (
               <Minutes key={code} code={code} edit={edit} />
             ))}
           </div>
@@ -49,17 +40,12 @@ export function MinutesEditor({ edit }: { readonly edit: BenchEdit }) {
   );
 }
 
-function headingOf(code: StepCode): string {
-  const [first] = code.split(".") as [string];
-  return HEADINGS[first] ?? first;
-}
-
 function Minutes({ code, edit }: { readonly code: StepCode; readonly edit: BenchEdit }) {
   const own = edit.bench.minutes?.[code];
   const put = (name: keyof StepMinutes, value: number | null) =>
     edit.change((bench) => {
       const { [code]: _before, ...others } = bench.minutes ?? {};
-      const next = { ...minutesOf(edit.bench, code), [name]: value ?? USUAL_MINUTES[code][name] };
+      const next = { ...minutesOf(edit.bench, code).value, [name]: value ?? USUAL_MINUTES[code][name] };
       const isUsual = next.hands === USUAL_MINUTES[code].hands && next.wait === USUAL_MINUTES[code].wait;
       bench.minutes = isUsual ? others : { ...others, [code]: next };
       if (Object.keys(bench.minutes).length === 0) delete bench.minutes;

@@ -8,11 +8,11 @@ import { type Blank } from "@/core/measure/blank";
 import { HOUSE_HEIGHT } from "@/core/mount/plan-wall";
 import { type WallSource, USUAL_PITCH } from "@/core/mount/wall";
 import { type WallEntry } from "@/core/piece/piece";
-import { type Plan } from "@/core/piece/plan";
+import { type Plan, heatOf } from "@/core/piece/plan";
 import { ChoiceField } from "@/ui/ChoiceField";
 import { FigureButton } from "@/ui/Terms";
 import { MeasureField } from "@/ui/MeasureField";
-import { doubtAmong } from "@/core/piece/doubt";
+import { type DoubtOf, doubtAmong } from "@/core/piece/doubt";
 import { useDoubt } from "@/ui/doubt";
 import { usePlan } from "@/ui/plan";
 import { Rule } from "@/ui/Rule";
@@ -70,7 +70,7 @@ export function WallStage({ mount: id }: { readonly mount: string }) {
             units={units}
             notches={stock.notches}
             edge={top && pastLead(top, blank)}
-            solder={solderAlong(plan, id, blank)}
+            solder={solderAlong(plan, id, blank, doubtOf)}
           />
         </>
       }
@@ -78,13 +78,12 @@ export function WallStage({ mount: id }: { readonly mount: string }) {
   );
 }
 
-/** The foot's pieces of solder where they will lie on a strip, from its seam on. */
-function solderAlong(plan: Plan, mount: string, { losses }: Blank): { at: number; side: number }[] {
+/** The foot's pieces of solder where they will lie on a strip, from its seam on; none while what they follow from cannot be trusted. */
+function solderAlong(plan: Plan, mount: string, { losses }: Blank, doubtOf: DoubtOf): { at: number; side: number }[] {
   const foot = plan.joints.find((joint) => joint.kind === "foot" && joint.mount === mount);
-  const heat = plan.heats.find(({ joints }) => foot !== undefined && joints.includes(foot.id));
-  const solder = heat?.solder[heat.joints.indexOf(foot!.id)];
-  if (!solder || plan.settled.mounts[mount]!.wall.ready) return [];
-  return laidAt(solder, foot!.length).map((at) => ({ at: losses[0]!.to + at, side: solder.size[1] }));
+  const solder = foot && heatOf(plan, foot.id)?.solder;
+  if (!solder || plan.settled.mounts[mount]!.wall.ready || doubtAmong(foot.follows, doubtOf)) return [];
+  return laidAt(solder, foot.length).map((at) => ({ at: losses[0]!.to + at, side: solder.size[1] }));
 }
 
 /** The edge an uneven stone's wall is filed to, along the strip as it is cut. */

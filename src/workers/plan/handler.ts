@@ -1,5 +1,5 @@
 import { bestHeats } from "@/core/heats/best";
-import { SHIPPED_BENCH } from "@/core/piece/bench";
+import { SHIPPED_BENCH, benchOf } from "@/core/piece/bench";
 import { type Fault } from "@/core/piece/fault";
 import { attemptPlan } from "@/formats/attempt";
 import { planFile } from "@/formats/plan-file";
@@ -25,7 +25,7 @@ export function answerPlan(bytes: Uint8Array, now: () => number): PlanReply {
   const decoded = decodePlanRequest(read.text);
   if (!decoded.ok) return refused(decoded.faults);
   const { piece, bench } = decoded.value;
-  const attempt = attemptPlan(piece, bench ?? piece.benchUsed ?? SHIPPED_BENCH, (assembly, wishes) =>
+  const attempt = attemptPlan(piece, bench ?? benchOf(piece, SHIPPED_BENCH), (assembly, wishes) =>
     bestHeats(assembly, wishes, () => now() > end),
   );
   return attempt.ok ? { status: 200, body: JSON.stringify(planFile(attempt.plan)) } : refused(attempt.faults);

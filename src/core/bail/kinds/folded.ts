@@ -14,8 +14,8 @@ export const folded: BailKind = {
   foot: ({ foot, thickness }) => ({ length: 2 * foot.value, area: 2 * foot.value * thickness }),
   seam: () => null,
   making: ({ bore }, part) => [
-    step(part, "bail.cut", "bail", { target: "bail.blankLength", checks: ["ends.noBurr"], cautions: ["saw"] }),
-    step(part, "bail.fold", "bail", { checks: ["bail.legs"], values: { rod: bore } }),
+    step(part, "bail.cut", { target: "bail.blankLength", checks: ["ends.noBurr"], cautions: ["saw"] }),
+    step(part, "bail.fold", { checks: ["bail.legs"], values: { rod: bore } }),
   ],
   marks: ({ drop, ...bail }) => [
     { code: "frontLeg", at: 0 },

@@ -24,7 +24,7 @@ export const ring: BailKind = {
     work: { before: ring.making(bail, part), lookedFor: ["joint.bright", "joint.noGap"], after: [] },
   }),
   making: ({ bore }, part) => [
-    step(part, "bail.wind", "bail", { target: "bail.jumpRingLength", checks: ["ends.noLight"], cautions: ["saw"], values: { rod: bore } }),
+    step(part, "bail.wind", { target: "bail.jumpRingLength", checks: ["ends.noLight"], cautions: ["saw"], values: { rod: bore } }),
   ],
   marks: () => [{ code: "seam", at: 0 }],
   shape: ({ bore, thickness }) => ({ foot: thickness / 2, widest: bore / 2 + thickness, inside: bore / 2, outside: bore / 2 + thickness }),

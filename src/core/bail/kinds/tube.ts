@@ -12,7 +12,7 @@ export const tube: BailKind = {
   foot: ({ widest, thickness }) => ({ length: widest.value, area: widest.value * thickness }),
   seam: () => null,
   making: (_bail, part) => [
-    step(part, "bail.saw", "bail", { target: "bail.blankLength", checks: ["ends.square", "ends.noBurr"], cautions: ["saw"] }),
+    step(part, "bail.saw", { target: "bail.blankLength", checks: ["ends.square", "ends.noBurr"], cautions: ["saw"] }),
   ],
   marks: () => [],
   shape: ({ widest, bore, thickness }) => ({

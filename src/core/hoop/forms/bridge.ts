@@ -75,9 +75,9 @@ function extraOf(hoop: Hoop, outside: number, bases: readonly Base[]): FormExtra
       follows: ["bridge.blankLength"],
       work: {
         before: [
-          step(BRIDGE, "bridge.cut", "hoop", { target: "bridge.blankLength", checks: ["ends.square"], cautions: ["saw"] }),
-          step(BRIDGE, "bridge.form", "hoop", {
-            fits: ["hoop"],
+          step(BRIDGE, "bridge.cut", { target: "bridge.blankLength", checks: ["ends.square"], cautions: ["saw"] }),
+          step(BRIDGE, "bridge.form", {
+            works: ["hoop"],
             checks: ["bridge.meets"],
             values: { inside: bridge.inside, gap: bridge.gap },
           }),

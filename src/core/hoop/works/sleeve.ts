@@ -50,13 +50,13 @@ export const sleeve: WorkKind<Sleeve> = {
         isCold: true,
         work: {
           before: [
-            step("hoop", "hoop.bore", "hoop", {
+            step("hoop", "hoop.bore", {
               checks: ["sleeve.slides"],
               cautions: ["dust"],
               values: { name: asked.name, thickness: asked.thickness, layers: asked.layers },
             }),
             ...(asked.inlay
-              ? [step(INLAY, "hoop.inlay", "hoop", { target: "hoop.inlayLength", cautions: ["saw"], values: { depth: asked.inlay.depth } })]
+              ? [step(INLAY, "hoop.inlay", { target: "hoop.inlayLength", cautions: ["saw"], values: { depth: asked.inlay.depth } })]
               : []),
           ],
           lookedFor: ["sleeve.tight"],

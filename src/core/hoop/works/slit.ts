@@ -66,15 +66,15 @@ export const slit: WorkKind<Slit> = {
       : [],
   steps: (asked) => ({
     flat: [
-      step("hoop", "hoop.drill", "hoop", { cautions: ["saw"], values: { at: asked.length, across: asked.kerf } }),
-      step("hoop", "hoop.slit", "hoop", {
+      step("hoop", "hoop.drill", { cautions: ["saw"], values: { at: asked.length, across: asked.kerf } }),
+      step("hoop", "hoop.slit", {
         target: "hoop.legWidth",
         checks: ["legs.alike"],
         cautions: ["saw"],
         values: { long: asked.length },
       }),
     ],
-    bent: [step("hoop", "hoop.spread", "hoop", { checks: ["legs.alike"], values: { spread: asked.spread } })],
+    bent: [step("hoop", "hoop.spread", { checks: ["legs.alike"], values: { spread: asked.spread } })],
   }),
   marks: ({ length }, net, front) => [
     { code: "root", at: front === 0 ? length : front - length },

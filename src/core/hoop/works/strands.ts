@@ -70,13 +70,12 @@ export const strands: WorkKind<Strands> = {
   },
   steps: (asked) => ({
     flat: [
-      step("hoop", "hoop.lay", "hoop", {
+      step("hoop", "hoop.lay", {
         checks: ["ends.noLight"],
         values: { count: asked.count, long: asked.soldered === "all" ? "" : asked.soldered },
       }),
     ],
-    bent:
-      asked.soldered === "all" ? [] : [step("hoop", "hoop.spread", "hoop", { checks: ["legs.alike"], values: { spread: asked.spread } })],
+    bent: asked.soldered === "all" ? [] : [step("hoop", "hoop.spread", { checks: ["legs.alike"], values: { spread: asked.spread } })],
   }),
   marks: ({ soldered }, net) =>
     soldered === "all"

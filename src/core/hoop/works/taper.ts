@@ -20,6 +20,6 @@ export const taper: WorkKind<Taper> = {
   bandWidth: ({ back }, width) => Math.max(back, width),
   volume: ({ back }, { section }) => sectionArea({ ...section, width: (section.width + back) / 2 }),
   steps: ({ back }, { hoop }) => ({
-    flat: [step("hoop", "hoop.taper", "hoop", { checks: ["edge.even"], cautions: ["saw"], values: { front: hoop.section.width, back } })],
+    flat: [step("hoop", "hoop.taper", { checks: ["edge.even"], cautions: ["saw"], values: { front: hoop.section.width, back } })],
   }),
 };

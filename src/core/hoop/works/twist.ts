@@ -50,11 +50,11 @@ export const twist: WorkKind<Twist> = {
   }),
   steps: (asked, { hoop }) => ({
     stock: [
-      step("hoop", "hoop.twist", "hoop", {
+      step("hoop", "hoop.twist", {
         target: "hoop.wireLength",
         values: { wire: asked.wire, plies: asked.plies, turns: 10 * asked.turns, soldered: asked.isSoldered ? 1 : 0 },
       }),
-      ...(isFlattened(asked, hoop) ? [step("hoop", "hoop.flatten", "hoop", { values: { thickness: hoop.section.thickness } })] : []),
+      ...(isFlattened(asked, hoop) ? [step("hoop", "hoop.flatten", { values: { thickness: hoop.section.thickness } })] : []),
     ],
   }),
 };

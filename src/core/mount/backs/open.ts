@@ -93,7 +93,7 @@ function hiddenFindings(mount: string, shown: number): Finding[] {
 /** It is bent and closed by itself, and soldered into the wall from below. */
 function ledgeJoints({ mount, outline, wall, taken: avoid }: BackAsked, ledge: Ledge, length: number): WorkedJoint[] {
   const part = `${mount}.ledge`;
-  const work = (code: StepCode, details?: Parameters<typeof step>[3]): Step => step(part, code, "plate", details);
+  const work = (code: StepCode, details?: Parameters<typeof step>[2]): Step => step(part, code, details);
   const seam: WorkedJoint = {
     id: `${part}.seam`,
     kind: "seam",
@@ -107,11 +107,11 @@ function ledgeJoints({ mount, outline, wall, taken: avoid }: BackAsked, ledge: L
     work: {
       before: [
         work("ledge.cut", { target: `${part}.cutLength`, checks: ["ends.square", "ends.noBurr"], cautions: ["saw"] }),
-        work("ledge.bend", { fits: [wall.part], checks: ["ends.noLight"] }),
+        work("ledge.bend", { works: [wall.part], checks: ["ends.noLight"] }),
       ],
       lookedFor: ["joint.bright", "joint.noGap"],
       cautions: ["charcoal"],
-      after: [work("ledge.flat", { fits: [wall.part], checks: ["foot.flat", "ledge.touches"] })],
+      after: [work("ledge.flat", { works: [wall.part], checks: ["foot.flat", "ledge.touches"] })],
     },
   };
   return [

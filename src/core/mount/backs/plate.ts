@@ -69,6 +69,7 @@ function partOf(mount: string): string {
 function footOf(asked: BackAsked): WorkedJoint {
   const { mount, wall, back } = asked;
   const key = (name: string) => `${mount}.plate.${name}`;
+  const works = [partOf(mount)];
   return {
     id: `${mount}.foot`,
     kind: "foot",
@@ -81,15 +82,16 @@ function footOf(asked: BackAsked): WorkedJoint {
     follows: [`${mount}.wall.netLength`],
     work: {
       before: [
-        step(mount, "plate.cut", "plate", {
+        step(mount, "plate.cut", {
+          works,
           target: key("blankLength"),
           second: key("blankWidth"),
           reads: [{ figure: key("thickness"), kind: "thickness", mount }],
           checks: ["plate.room", "foot.flat"],
           cautions: ["saw"],
         }),
-        ...(back.drain ? [step(mount, "plate.drain", "plate", { cautions: ["saw"], values: { diameter: back.drain.diameter } })] : []),
-        step(mount, "plate.stamp", "plate"),
+        ...(back.drain ? [step(mount, "plate.drain", { works, cautions: ["saw"], values: { diameter: back.drain.diameter } })] : []),
+        step(mount, "plate.stamp", { works }),
       ],
       lookedFor: ["joint.allRound", "joint.bright", "joint.noGap"],
       after: [],
@@ -100,7 +102,8 @@ function footOf(asked: BackAsked): WorkedJoint {
 
 /** It is sawn back to its edge once the wall and all that goes round it are on it. */
 function sawing({ mount, back, layers }: BackAsked): Step {
-  return step(mount, "plate.saw", "plate", {
+  return step(mount, "plate.saw", {
+    works: [partOf(mount)],
     target: `${mount}.plate.length`,
     second: `${mount}.plate.width`,
     checks: ["plate.noLine"],

@@ -162,7 +162,7 @@ function cutting({ mount, layer }: LayerAsked, line: MiddleLine, key: (name: str
 function closing({ mount, layer, wall }: LayerAsked, line: MiddleLine): Step[] {
   return [
     ornamentStep(mount, layer.id, "ornament.bend", {
-      fits: [wall.part],
+      works: [wall.part],
       checks: line.isRound ? ["ends.noLight"] : ["ornament.touches"],
       values: { layer: layerKey(mount, layer.id), round: line.isRound ? 1 : 0 },
     }),
@@ -172,7 +172,7 @@ function closing({ mount, layer, wall }: LayerAsked, line: MiddleLine): Step[] {
 function fitting({ mount, layer, wall }: LayerAsked): Step[] {
   return [
     ornamentStep(mount, layer.id, layer.tight > 0 ? "ornament.file" : "ornament.try", {
-      fits: [wall.part],
+      works: [wall.part],
       checks: ["ornament.touches"],
       values: { layer: layerKey(mount, layer.id) },
     }),
@@ -180,8 +180,8 @@ function fitting({ mount, layer, wall }: LayerAsked): Step[] {
 }
 
 /** A step of one layer: part of the plate's work. */
-export function ornamentStep(mount: string, layer: string, code: StepCode, details: Parameters<typeof step>[3]): Step {
-  return step(layerKey(mount, layer), code, "plate", details);
+export function ornamentStep(mount: string, layer: string, code: StepCode, details: Parameters<typeof step>[2]): Step {
+  return step(layerKey(mount, layer), code, details);
 }
 
 function shortFindings({ mount, layer }: LayerAsked, line: MiddleLine, { squaring, mark }: LayerAsked["losses"]): Finding[] {
