@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
 import { type Page, expect, test } from "@playwright/test";
-import { kept, quiet } from "./places";
+import { fourStones, kept, laid, quiet } from "./places";
 
 test("the five ways are compared on this piece, one is taken, and it can be taken back", async ({ page }) => {
   await page.goto("/pieces/tern-ring/heats");
@@ -21,15 +21,6 @@ test("the five ways are compared on this piece, one is taken, and it can be take
   await page.keyboard.press("Escape");
   await expect(page.getByRole("heading", { name: "How you work" })).toBeVisible();
 });
-
-async function laid(page: Page, piece: object): Promise<void> {
-  await page.locator('input[type="file"]').setInputFiles({
-    name: "piece.json",
-    mimeType: "application/json",
-    buffer: Buffer.from(JSON.stringify(piece)),
-  });
-  await page.getByRole("button", { name: "Lay it on the tray" }).click();
-}
 
 const joints = (page: Page) => page.getByRole("region", { name: "Measures" });
 const heats = (page: Page) => page.getByRole("list", { name: "Heats" });
@@ -165,10 +156,8 @@ test("where no order of heats works no day is told; solder lies on the Rule only
 });
 
 test("a worker that is killed in its search loses nothing: the piece stands, and the next change is worked out", async ({ page }) => {
-  const tern = JSON.parse(readFileSync("demo/pieces/tern-ring.json", "utf8")) as { mounts: object[] };
-  const mounts = [1, 2, 3, 4].map((i) => ({ ...tern.mounts[0], id: `m${i}` }));
   await page.goto("/");
-  await laid(page, { ...tern, id: "four-ring", mounts });
+  await laid(page, fourStones());
   const stem = page.getByRole("navigation", { name: "Stages" });
   await expect(stem).toContainText("all hold");
   await page.getByRole("button", { name: /Heats/ }).click();

@@ -1,3 +1,4 @@
+import { readFileSync } from "node:fs";
 import { type Page, expect } from "@playwright/test";
 import { findChromium } from "../scripts/chromium.mjs";
 
@@ -32,4 +33,20 @@ export function quiet(page: Page): string[] {
     if (message.type() === "error") heard.push(`${message.text()} ${message.location().url}`);
   });
   return heard;
+}
+
+/** Lays a piece's file on the tray, on whose page it must be. */
+export async function laid(page: Page, piece: object): Promise<void> {
+  await page.locator('input[type="file"]').setInputFiles({
+    name: "piece.json",
+    mimeType: "application/json",
+    buffer: Buffer.from(JSON.stringify(piece)),
+  });
+  await page.getByRole("button", { name: "Lay it on the tray" }).click();
+}
+
+/** A ring with the Tern's stone four times: eleven joints, 110 steps. */
+export function fourStones(): object {
+  const tern = JSON.parse(readFileSync("demo/pieces/tern-ring.json", "utf8")) as { mounts: object[] };
+  return { ...tern, id: "four-ring", mounts: [1, 2, 3, 4].map((i) => ({ ...tern.mounts[0], id: `m${i}` })) };
 }

@@ -1,6 +1,6 @@
 import AxeBuilder from "@axe-core/playwright";
 import { expect, test } from "@playwright/test";
-import { EMPTY, field, figure, kept, quiet } from "./places";
+import { EMPTY, field, figure, fourStones, kept, laid, quiet } from "./places";
 
 const PLACES = [
   ["home", "/"],
@@ -102,12 +102,20 @@ test("a joint is pinned, disturbed and shielded on the ladder, and clashing wish
   );
 });
 
-test("the card prints on one page of A4 and of Letter", async ({ page }) => {
-  await page.goto("/pieces/whelk-ring/card");
-  for (const paper of ["A4", "Letter"]) {
-    await page.getByRole("button", { name: paper }).click();
-    const pdf = await page.pdf({ preferCSSPageSize: true });
-    expect(pdf.toString("latin1").match(/\/Type\s*\/Page\b/g)).toHaveLength(1);
+test("the card prints on one page of A4 and of Letter, that of four stones on two", async ({ page }) => {
+  await page.goto("/");
+  await laid(page, fourStones());
+  await kept(page);
+  for (const [piece, pages] of [
+    ["four-ring", 2],
+    ["whelk-ring", 1],
+  ] as const) {
+    await page.goto(`/pieces/${piece}/card`);
+    for (const paper of ["A4", "Letter"]) {
+      await page.getByRole("button", { name: paper }).click();
+      const pdf = await page.pdf({ preferCSSPageSize: true });
+      expect(pdf.toString("latin1").match(/\/Type\s*\/Page\b/g)).toHaveLength(pages);
+    }
   }
   await page.emulateMedia({ media: "print" });
   await expect(page.getByRole("button", { name: "Print" })).toBeHidden();

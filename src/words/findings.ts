@@ -358,7 +358,10 @@ export function sayFinding({ code, values, at }: Finding, plan: Told, units: Uni
   return SAYINGS[code](voice({ values, at }, plan, units));
 }
 
+/** All of it on one line, led by the setting it is said of where that is not the first. */
 export function findingText(finding: Finding, plan: Told, units: Units): string {
+  const { mount, values } = finding;
   const { what, advice } = sayFinding(finding, plan, units);
-  return `${what} ${advice}`;
+  const lead = values.mount === undefined && mount !== null ? namesIn(plan).lead(mount) : "";
+  return `${lead}${what} ${advice}`;
 }

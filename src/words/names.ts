@@ -154,6 +154,8 @@ export interface Named extends Pick<Plan, "parts"> {
 export interface Names {
   readonly part: (id: string) => string;
   readonly joint: (id: string) => string;
+  /** "m2: " before what is said of another setting than the first, or of a part of it; else nothing. */
+  readonly lead: (id: string) => string;
 }
 
 /** A joint is "wall to plate", a part "wall"; of another setting than the first its mount's id stands with it. */
@@ -181,6 +183,10 @@ export function namesIn({ parts, joints }: Named): Names {
       const number = alike.length > 1 ? ` ${alike.indexOf(joint) + 1}` : "";
       const name = tied(joint) + number;
       return isOther(joint.mount) ? `${name}, ${joint.mount}` : name;
+    },
+    lead: (id) => {
+      const mount = parts.find((part) => part.id === id || part.mount === id)?.mount ?? null;
+      return isOther(mount) ? `${mount}: ` : "";
     },
   };
 }

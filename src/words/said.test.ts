@@ -8,7 +8,7 @@ import { type Tenderness } from "@/core/stone/stone";
 import { faultMessage } from "./faults";
 import { findingText } from "./findings";
 import { METRIC } from "./show";
-import { stepText } from "./steps";
+import { sayStep, stepText } from "./steps";
 
 const planned = planPiece(demoPiece("tern-ring"), SHIPPED_BENCH);
 
@@ -563,4 +563,28 @@ test("a stone that patina or steel shot would harm says by what", () => {
     "Patina and tumble now: the stone would not survive it (tender to sulphur, too soft for steel shot).",
   );
   expect(surface({ mohs: 7 })).toBe("Patina and tumble now, before the stone goes in.");
+});
+
+test("steps and findings of another setting than the first say which, once", () => {
+  const plan = planPiece(demoPiece("redshank-ring"), SHIPPED_BENCH);
+  const said = (ids: readonly string[]) =>
+    ids.map(
+      (id) =>
+        sayStep(
+          plan.steps.find((each) => each.id === id)!,
+          plan,
+          METRIC,
+        ).title,
+    );
+  expect(said(["m1.stone.look", "m2.stone.look", "m2.wall.slit", "m2.seam.heat", "m2.hoop.flat"])).toEqual([
+    "Look the stone over, edge and back",
+    "m2: Look the stone over, edge and back",
+    "m2: Slit the strip 2.15 mm tall",
+    "Solder wall seam, m2, hard",
+    "File the flat for m2, 0.41 mm deep at its middle",
+  ]);
+  const hides = plan.findings.filter(({ code }) => code === "wall.hides-stone").map((each) => findingText(each, plan, METRIC).slice(0, 18));
+  expect(hides).toEqual(["The wall hides the", "m2: The wall hides"]);
+  const under = { code: "hoop.seam-under", level: "warning", at: "hoop", mount: "m2", values: { mount: "m2", apart: 1, half: 2 } } as const;
+  expect(findingText(under, plan, METRIC)).not.toMatch(/^m2: /);
 });

@@ -370,6 +370,9 @@ function timesOver(copies: number, title: string): string {
 /** What a step speaks of. */
 type Told = Named & Pick<Plan, "figures">;
 
+/** Values by which a step's sentence says itself which setting it is of. */
+const NAMING = ["of", "layer", "part", "joint"];
+
 /** With blanks to write in where a length cannot be trusted. @throws if the step aims at a figure that is not there. */
 export function sayStep(step: Step, plan: Told, units: Units, doubtOf: DoubtOf = SURE): SaidStep {
   const aim = (key: string | null): string => {
@@ -379,26 +382,29 @@ export function sayStep(step: Step, plan: Told, units: Units, doubtOf: DoubtOf =
     return doubtOf(key) ? `${BLANK} ${figure.unit === "mm" ? lengthUnit(units) : ""}`.trimEnd() : figureText(key, figure, units);
   };
   const names = namesIn(plan);
-  return {
-    title: timesOver(
-      Number(step.values.copies ?? 1),
-      capital(
-        TITLES[step.code]({
-          target: aim(step.target),
-          second: aim(step.second),
-          sure: (text) => (step.target !== null && doubtOf(step.target) ? "" : text),
-          text: (name) => String(step.values[name] ?? ""),
-          list: (name) => listOf(step.values[name]),
-          count: (name, decimals) => Number(step.values[name]).toFixed(decimals),
-          length: (name) => withUnit(Number(step.values[name]), "measured", units),
-          lengthOf: (mm) => withUnit(mm, "measured", units),
-          ten: units.length === "inch" ? withUnit(10, "measured", units) : "10 mm",
-          pieces: cutPieces(listOf(step.values.pieces).map(aim)),
-          joint: names.joint,
-          part: (name) => names.part(String(step.values[name])),
-        }),
-      ),
+  const isNamed = NAMING.some((name) => step.values[name] !== undefined && step.values[name] !== "");
+  const lead = isNamed ? "" : names.lead(step.part);
+  const told = timesOver(
+    Number(step.values.copies ?? 1),
+    capital(
+      TITLES[step.code]({
+        target: aim(step.target),
+        second: aim(step.second),
+        sure: (text) => (step.target !== null && doubtOf(step.target) ? "" : text),
+        text: (name) => String(step.values[name] ?? ""),
+        list: (name) => listOf(step.values[name]),
+        count: (name, decimals) => Number(step.values[name]).toFixed(decimals),
+        length: (name) => withUnit(Number(step.values[name]), "measured", units),
+        lengthOf: (mm) => withUnit(mm, "measured", units),
+        ten: units.length === "inch" ? withUnit(10, "measured", units) : "10 mm",
+        pieces: cutPieces(listOf(step.values.pieces).map(aim)),
+        joint: names.joint,
+        part: (name) => names.part(String(step.values[name])),
+      }),
     ),
+  );
+  return {
+    title: lead + told,
     detail: step.code === "join.solder" ? PLACING_DETAILS[step.values.means as Placing] : (DETAILS[step.code] ?? ""),
   };
 }

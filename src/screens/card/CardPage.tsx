@@ -34,11 +34,14 @@ interface PageProps {
   readonly isForClass?: boolean;
 }
 
-/** A piece's card: all of it on one page, safe in grey. */
+/** Steps from which on a card is set smaller, so that two pages hold it. */
+const LONG = 60;
+
+/** A piece's card: all of it on one page, safe in grey; a large piece's on two. */
 export function CardPage({ piece, plan, units, doubtOf, revision, changed, isForClass = false }: PageProps) {
   const cautions = cautionsOf(plan);
   return (
-    <article className="card-page" aria-label={`Card of ${piece.name}`}>
+    <article className={`card-page ${plan.steps.length > LONG ? "card-long" : ""}`} aria-label={`Card of ${piece.name}`}>
       <CardHead piece={piece} revision={revision} changed={changed} />
       {isForClass && <NameLine />}
       <div className="card-columns grid grid-cols-[1fr_76mm] gap-[5mm]">
@@ -257,8 +260,8 @@ function CardHeats({ plan, copies, units, doubtOf }: HeatsProps) {
           {plan.heats.map((heat, i) => (
             <tr key={i} className="border-t border-[#bbb] align-top">
               <td className="w-[6mm]">{i + 1}</td>
-              <td className="w-[34mm] font-[620]">{capital(heat.joints.map(names.joint).join(" + "))}</td>
-              <td className="w-[29mm]">
+              <td className="w-[36mm] pr-[2mm] font-[620]">{capital(heat.joints.map(names.joint).join(" + "))}</td>
+              <td className="w-[29mm] pr-[2mm]">
                 {flameName(heat)}, {showTemperature(heat.working, units)} {degrees(units)}
               </td>
               <td>
