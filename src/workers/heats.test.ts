@@ -70,7 +70,7 @@ test("an idle worker that does not say it heard is given up for a new one, which
   jest.useFakeTimers();
   const { wires, wins } = client();
   const first = wins.ask(ask(1));
-  jest.advanceTimersByTime(60_000);
+  jest.advanceTimersByTime(20_000);
   wires[0]!.reply(done);
   expect(await first).toBe(done);
   const second = wins.ask(ask(2));
@@ -80,10 +80,31 @@ test("an idle worker that does not say it heard is given up for a new one, which
   expect(await second).toBe(done);
   const third = wins.ask(ask(1));
   wires[1]!.reply(HEARD);
-  jest.advanceTimersByTime(60_000);
+  jest.advanceTimersByTime(25_000);
   expect(wires).toHaveLength(2);
   wires[1]!.reply(done);
   expect(await third).toBe(done);
+  jest.advanceTimersByTime(60_000);
+  expect(wires.map(({ ended }) => ended)).toEqual([true, false]);
+  jest.useRealTimers();
+});
+
+test("a worker that is ended in the middle of its search is asked once more, then given up with a word", async () => {
+  jest.useFakeTimers();
+  const { wires, wins } = client();
+  const first = wins.ask(ask(1));
+  wires[0]!.reply(HEARD);
+  jest.advanceTimersByTime(31_000);
+  expect(wires.map(({ ended }) => ended)).toEqual([true, false]);
+  wires[1]!.reply(done);
+  expect(await first).toBe(done);
+  const second = wins.ask(ask(2)).catch((error: Error) => error.message);
+  wires[1]!.reply(HEARD);
+  jest.advanceTimersByTime(31_000);
+  wires[2]!.reply(HEARD);
+  jest.advanceTimersByTime(31_000);
+  expect(await second).toBe("the worker does not answer");
+  expect(wires.map(({ ended }) => ended)).toEqual([true, true, true]);
   jest.useRealTimers();
 });
 

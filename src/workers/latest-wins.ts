@@ -5,6 +5,8 @@ export type Wire = Pick<Worker, "postMessage" | "terminate" | "onmessage" | "one
 export const HEARD = "heard";
 /** One that was idle and does not answer that by then is given up for a new one (ms). */
 const MOST_SILENT = 1500;
+/** No search is this long: a worker that was ended in the middle of one says nothing of it either (ms). */
+const LONGEST = 30_000;
 
 /**
  * Asks a worker one thing at a time. A newer question, or `cancel`, ends the search for the older one, whose answer is
@@ -34,33 +36,39 @@ export function latestWins<Ask, Reply>(start: () => Wire): LatestWins<Ask, Reply
       cancel();
       const isIdle = wire !== null;
       return new Promise((resolve, reject) => {
-        const listenTo = (asked: Wire, isNew: boolean) => {
+        const listenTo = (asked: Wire, isNew: boolean, isLast: boolean) => {
           wire = asked;
           const silence = isNew ? undefined : setTimeout(again, MOST_SILENT);
-          function again() {
+          const late = setTimeout(again, LONGEST);
+          const stop = () => [silence, late].forEach(clearTimeout);
+          const fail = (why: string) => {
+            stop();
+            drop = null;
             asked.terminate();
-            listenTo(start(), true);
+            wire = null;
+            reject(new Error(`the worker ${why}`));
+          };
+          function again() {
+            if (isLast) return fail("does not answer");
+            stop();
+            asked.terminate();
+            listenTo(start(), true, true);
           }
           drop = () => {
-            clearTimeout(silence);
+            stop();
             resolve(null);
           };
           asked.onmessage = ({ data }: MessageEvent<Reply | typeof HEARD>) => {
             clearTimeout(silence);
             if (data === HEARD) return;
+            stop();
             drop = null;
             resolve(data);
           };
-          asked.onerror = (event) => {
-            clearTimeout(silence);
-            drop = null;
-            asked.terminate();
-            wire = null;
-            reject(new Error(`the worker failed: ${event.message}`));
-          };
+          asked.onerror = (event) => fail(`failed: ${event.message}`);
           asked.postMessage(question);
         };
-        listenTo(wire ?? start(), !isIdle);
+        listenTo(wire ?? start(), !isIdle, false);
       });
     },
   };
