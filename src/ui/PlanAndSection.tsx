@@ -34,7 +34,7 @@ export function PlanAndSection({ size, mount, label, hasBack = false, children }
   const drawing = usePlan().drawing.settings[mount.id]!;
   const behind = hasBack ? backBox(size, drawing) : null;
   const { plan, side, back } = useWhileHeld({
-    plan: scaled(planBox(size, drawing)),
+    plan: scaled(planBox(size, drawing, hasBack)),
     side: sectionBox(size, drawing, hasBack),
     back: behind && { ...behind, ...scaled(behind) },
   });

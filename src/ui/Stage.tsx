@@ -14,12 +14,14 @@ interface Props {
   readonly stage: StageId;
   readonly mount: string;
   readonly drawing: (size: Size) => ReactNode;
+  /** Whether the drawing has more than plan and section to show one under the other on a narrow screen. */
+  readonly isTall?: boolean;
   readonly measures: ReactNode;
   readonly foot: ReactNode;
 }
 
 /** One stage of a piece: its drawing with what there is to say about it, its measures beside it, its answer across the foot. */
-export function Stage({ stage, mount, drawing, measures, foot }: Props) {
+export function Stage({ stage, mount, drawing, isTall = false, measures, foot }: Props) {
   const [ref, size] = useSize(784, 548);
   return (
     <LitProvider>
@@ -33,7 +35,10 @@ export function Stage({ stage, mount, drawing, measures, foot }: Props) {
         aria-label="Drawing"
         className="flex min-w-0 flex-col border-line bg-sheet [grid-area:draw] max-lg:border-b lg:overflow-hidden lg:border-r"
       >
-        <div ref={ref} className="relative min-h-0 flex-1 overflow-hidden max-lg:h-[max(440px,min(130vw,560px))] max-lg:flex-none">
+        <div
+          ref={ref}
+          className={`relative min-h-0 flex-1 overflow-hidden max-lg:flex-none ${isTall ? "max-sm:h-[720px] sm:max-lg:h-[max(440px,min(130vw,560px))]" : "max-lg:h-[max(440px,min(130vw,560px))]"}`}
+        >
           {drawing(size)}
           <Refused />
         </div>

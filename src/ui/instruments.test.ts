@@ -4,7 +4,7 @@ import { planPiece } from "@/core/piece/plan-piece";
 import { LETTER, scaleFor, scaleText } from "./Drawing";
 import { placed } from "./placed";
 import { type NumberField, lengthField, numberField, optionalLengthField, riseField, wordsField } from "./fields";
-import { planBox, sectionBox } from "./setting-layout";
+import { backBox, planBox, sectionBox } from "./setting-layout";
 import { stoneTint } from "./stone-tint";
 
 const MM = { length: "mm", temperature: "C" } as const;
@@ -66,6 +66,15 @@ test("plan and section stand side by side, or one under the other where it is na
     expect(section.tall).toBeGreaterThan(section.wide / 4);
     for (const box of [plan, section]) expect(Math.min(box.width, box.height, size.width - box.x, size.height - box.y)).toBeGreaterThan(0);
   }
+  const tall = { width: 390, height: 720 };
+  for (const size of [wide, tall]) {
+    const [section, back] = [sectionBox(size, drawing, true), backBox(size, drawing)];
+    expect(back.captionY).toBeGreaterThan(section.y);
+    expect(back.y + back.height / 2).toBeLessThan(size.height);
+    expect(section.height).toBeGreaterThan(50);
+  }
+  const [plan, section] = [planBox(tall, drawing, true), sectionBox(tall, drawing, true)];
+  expect(plan.y + plan.height / 2).toBeLessThan(section.captionY);
 });
 
 test("a known stone has its own colours, an unknown one always the same", () => {

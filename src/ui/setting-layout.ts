@@ -40,12 +40,19 @@ export function around(line: Curve, layers: SettingDrawing["plan"]["layers"]) {
   }));
 }
 
+/** How the height of a narrow sheet is shared out: to the plan, and down to where the section ends and the back begins. */
+const STACKED = { alone: { plan: PLAN_SHARE, section: 1 }, overBack: { plan: 0.42, section: 0.68 } } as const;
+
+function stackedShares(hasBack: boolean) {
+  return hasBack ? STACKED.overBack : STACKED.alone;
+}
+
 /** The plan's box. */
-export function planBox(size: Size, { plan }: SettingDrawing): Box {
+export function planBox(size: Size, { plan }: SettingDrawing, hasBack = false): Box {
   const { left, right, low, high } = around(plan.sawLine, plan.layers);
   const [wide, tall] = [right - left, high - low];
   const width = isStacked(size) ? size.width : size.width * PLAN_SHARE;
-  const height = isStacked(size) ? size.height * PLAN_SHARE : size.height;
+  const height = isStacked(size) ? size.height * stackedShares(hasBack).plan : size.height;
   const middle = [(right + left) / 2, (high + low) / 2] as const;
   return { wide, tall, width: width - 60, height: height - 120, x: width / 2, y: height / 2 - 4, middle };
 }
@@ -58,14 +65,15 @@ export function sectionBox(size: Size, { section }: SettingDrawing, hasBack = fa
   const wide = 2 * (section.plate.half + SECTION_MARGIN_MM);
   const tall = section.top + section.plate.thickness;
   if (isStacked(size)) {
-    const top = size.height * PLAN_SHARE;
+    const shares = stackedShares(hasBack);
+    const [top, bottom] = [size.height * shares.plan, size.height * shares.section];
     return {
       wide,
       tall,
       width: size.width - 160,
-      height: size.height - top - 130,
+      height: bottom - top - 130,
       x: size.width / 2,
-      y: size.height - 58,
+      y: bottom - 58,
       middle: [0, 0],
       captionX: 14,
       captionY: top + 14,
@@ -89,16 +97,15 @@ export function sectionBox(size: Size, { section }: SettingDrawing, hasBack = fa
 /** The section's share of the height where the back stands under it. */
 const ABOVE_BACK = 0.5;
 
-/** The back's box, under the section; null where there is no room beside the plan. */
-export function backBox(size: Size, { plan }: SettingDrawing): Captioned | null {
-  if (isStacked(size)) return null;
+/** The back's box, under the section. */
+export function backBox(size: Size, { plan }: SettingDrawing): Captioned {
   const { left, right, low, high } = boxOf(plan.plateEdge);
-  const from = size.width * PLAN_SHARE;
-  const [width, top] = [size.width - from, size.height * ABOVE_BACK];
+  const from = isStacked(size) ? 0 : size.width * PLAN_SHARE;
+  const [width, top] = [size.width - from, size.height * (isStacked(size) ? stackedShares(true).section : ABOVE_BACK)];
   const height = size.height - top;
   return {
     ...{ wide: right - left, tall: high - low, width: width - 40, height: height - 64 },
     ...{ x: from + width / 2 + 4, y: top + height / 2 + 12, middle: [-(right + left) / 2, (high + low) / 2] },
-    ...{ captionX: from + 30, captionY: top + 22 },
+    ...{ captionX: from + (isStacked(size) ? 14 : 30), captionY: top + 22 },
   };
 }

@@ -19,12 +19,13 @@ export interface SaidOrnament {
 interface Told {
   readonly entry: OrnamentEntry;
   readonly figures: Plan["figures"];
+  readonly pieces: readonly string[];
   readonly key: (name: string) => string;
   readonly bare: Bare;
   readonly units: Units;
 }
 
-const TYPES: Readonly<Record<LayerType, (told: Told) => Omit<SaidOrnament, "name" | "isCounted"> & { readonly isCounted?: true }>> = {
+const TYPES: Readonly<Record<LayerType, (told: Told) => Omit<SaidOrnament, "name" | "isCounted">>> = {
   wire: (told) => ({ what: `${told.entry.section ?? "round"}, ${size(told)}`, ...bentCut(told) }),
   twist: (told) => {
     const { entry, units, bare, key } = told;
@@ -46,7 +47,6 @@ const TYPES: Readonly<Record<LayerType, (told: Told) => Omit<SaidOrnament, "name
       what: `${metal(entry)}${from}, ${bare(key("gap"))} left over`,
       cut: `${count} × ${width}`,
       figure: key("count"),
-      isCounted: true,
     };
   },
 };
@@ -58,21 +58,26 @@ function size({ entry, units }: Told): string {
 }
 
 /** The length that is cut, or of several the pieces. */
-function bentCut({ figures, key, bare }: Told): Pick<SaidOrnament, "cut" | "figure"> {
-  const pieces = Object.keys(figures).filter((each) => each.startsWith(key("piece")));
+function bentCut({ pieces, key, bare }: Told): Pick<SaidOrnament, "cut" | "figure"> {
   const lengths = pieces.map(bare);
   const [first] = lengths;
-  if (first === undefined) return { cut: bare(key("cutLength")), figure: key("cutLength") };
+  if (pieces.length === 1) return { cut: first!, figure: pieces[0]! };
   const isAlike = lengths.every((each) => each === first);
   return { cut: isAlike ? `${lengths.length} × ${first}` : lengths.join(" + "), figure: isAlike ? pieces[0]! : key("cutLength") };
 }
 
-export function sayOrnament(plan: Pick<Plan, "figures">, mount: string, entry: OrnamentEntry, bare: Bare, units: Units): SaidOrnament {
-  const key = (name: string) => `${mount}.ornament.${entry.id}.${name}`;
+export function sayOrnament(
+  { figures, drawing }: Pick<Plan, "figures" | "drawing">,
+  mount: string,
+  entry: OrnamentEntry,
+  bare: Bare,
+  units: Units,
+): SaidOrnament {
+  const { part, made } = drawing.settings[mount]!.plan.layers.find(({ id }) => id === entry.id)!;
   return {
     name: capital(LAYER_NAMES[entry.type]),
-    isCounted: false,
-    ...TYPES[entry.type]({ entry, figures: plan.figures, key, bare, units }),
+    isCounted: made.counted !== null,
+    ...TYPES[entry.type]({ entry, figures, pieces: made.pieces, key: (name) => `${part}.${name}`, bare, units }),
   };
 }
 

@@ -2,3 +2,8 @@
 export function toMicron(mm: number): number {
   return Math.round(mm * 1000) / 1000;
 }
+
+/** To a twentieth of a millimetre: as fine as a hand drags. */
+export function toTwentieth(mm: number): number {
+  return Math.round(mm * 20) / 20;
+}

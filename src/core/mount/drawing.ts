@@ -4,7 +4,7 @@ import { reachAlong, steppedOut } from "../geometry/stepped";
 import { domeCurve, domeShoulder } from "../stone/dome";
 import { facing } from "../geometry/facing";
 import { type BackDrawing } from "./backs/back";
-import { type DrawnLayer, covers } from "./layers/layer";
+import { type DrawnLayer, type LayerType, covers } from "./layers/layer";
 import { type LaidOut, type Setting, cornerCode, layOut } from "./laid-out";
 import { type Run, foldedCorners } from "./seam";
 import { type WallPlan } from "./wall";
@@ -20,6 +20,8 @@ export interface SettingPlan {
   readonly sawLine: Curve;
   readonly layers: readonly DrawnLayer[];
   readonly back: BackDrawing;
+  /** What lies outside the stone one after the other: from where to where, in mm from the outline. */
+  readonly bands: readonly OuterBand[];
   /** Edges of what a ledge leaves open; none where there is none. */
   readonly opening: readonly Curve[];
   /** null where there is none: a tube or a cup. */
@@ -30,6 +32,13 @@ export interface SettingPlan {
   readonly gathers: readonly (readonly Point[])[];
   /** Where it is folded. */
   readonly corners: readonly { readonly code: "point" | "notch"; readonly place: Place }[];
+}
+
+/** "several" lie on one band where their stretches do not overlap. */
+export interface OuterBand {
+  readonly code: "wall" | LayerType | "several" | "border" | "saw";
+  readonly from: number;
+  readonly to: number;
 }
 
 /** The setting cut through its narrow middle, right half: x from the axis, y above the plate. */
@@ -83,12 +92,29 @@ function drawPlan({ outline, wall, wallPlan, backPlan, layers }: Setting): Setti
     sawLine: steppedOut(outline, backPlan.sawLine).curve(),
     layers,
     back: backPlan.drawn,
+    bands: outwardBands(fit + wall.thickness, layers, backPlan.drawn),
     opening: backPlan.ledge ? loopsOf(outline.parallel(-backPlan.ledge.reach)).map((loop) => loop.curve()) : [],
     seam: wallPlan.seamAt === null ? null : outline.stationAt(wallPlan.seamAt),
     places: outline.stations,
     gathers: alongMiddle(outline, wallPlan.stock.middle, wallPlan.stock.gathers).filter((run) => run.length > 1),
     corners: foldedCorners(outline).map((place) => ({ code: cornerCode(place), place })),
   };
+}
+
+/** The wall from the stone's outline on, ornament where it starts, and what the plate has outside all of it. */
+function outwardBands(face: number, layers: readonly DrawnLayer[], { outer }: BackDrawing): OuterBand[] {
+  const starts = [...new Set(layers.map(({ cut }) => cut.start))].sort((a, b) => a - b);
+  const ornament = starts.map((from): OuterBand => {
+    const here = layers.filter(({ cut }) => cut.start === from);
+    return { code: here.length > 1 ? "several" : here[0]!.type, from, to: from + Math.max(...here.map(({ width }) => width)) };
+  });
+  let edge = Math.max(face, ...ornament.map(({ to }) => to));
+  const outside = outer.map(({ code, width }): OuterBand => {
+    const from = edge;
+    edge += width;
+    return { code, from, to: edge };
+  });
+  return [{ code: "wall", from: 0, to: face }, ...ornament, ...outside];
 }
 
 /** The parts of the wall's middle that are level with runs of the outline; a notch cuts them short as it does the wall. */
@@ -124,7 +150,7 @@ const DOME_STEPS = 48;
 const ACROSS = Math.PI / 2;
 
 function drawSection(setting: Setting): SettingSection {
-  const { outline, dome, wall, wallPlan, back, backPlan, layers } = setting;
+  const { outline, dome, wall, wallPlan, backPlan, layers } = setting;
   const lift = wall.lift.value;
   const { netHeight } = wallPlan.stock;
   const places = domeCurve(dome, DOME_STEPS);
@@ -148,7 +174,7 @@ function drawSection(setting: Setting): SettingSection {
     rim: wallPlan.thin > 0 ? dome.radius + fit + wall.thickness + wallPlan.thin : null,
     folded: cutOff(folded, netHeight),
     thickness: wall.thickness,
-    plate: { half: dome.radius + reachAlong(outline, backPlan.edge, ACROSS), thickness: back.kind === "open" ? 0 : back.thickness },
+    plate: { half: dome.radius + reachAlong(outline, backPlan.edge, ACROSS), thickness: backPlan.base },
     lift,
     shoulder: shoulder && [shoulder.x, shoulder.y + lift],
     radius: dome.radius,

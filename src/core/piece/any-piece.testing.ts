@@ -1,8 +1,8 @@
 import fc from "fast-check";
 import { type BenchEntry, SHIPPED_BENCH } from "./bench";
-import { faultsOf } from "./faults";
+import { faultsOf, partsOf } from "./faults";
 import { type OutlineShape } from "../stone/shapes/shapes";
-import { type HoopEntry, type OrnamentEntry, type Mount, type Piece } from "./piece";
+import { type AppliedEntry, type HoopEntry, type OrnamentEntry, type Mount, type Piece } from "./piece";
 
 /** Random pieces for tests: every one fits the schema and is planned here. */
 
@@ -125,6 +125,32 @@ const anyOrnament: fc.Arbitrary<Omit<OrnamentEntry, "id">> = fc
     const from = fixed.type === "twist" ? wire : fixed.type === "granules" ? (wire ?? strip) : undefined;
     return { ...fixed, ...rest, ...(from && { from }) };
   });
+
+/** Something sweated on, on the part of that number. */
+const anyApplied: fc.Arbitrary<{ readonly part: number; readonly entry: Omit<AppliedEntry, "id" | "on"> }> = fc
+  .record({
+    part: fc.nat(),
+    metal,
+    shape: fc.oneof<fc.Arbitrary<Partial<AppliedEntry>>[]>(
+      fc.record({ disc: fc.record({ diameter: small, thickness: small }) }),
+      fc.record({ ball: fc.record({ diameter: small }) }),
+      fc.record({ ring: fc.record({ inside: small, wire: small }) }),
+      fc.record({ strip: fc.record({ length: small, width: small, thickness: small }) }),
+    ),
+    rest: partly({
+      when: fc.constantFrom("flat" as const, "formed" as const),
+      at: fc.tuple(fc.double({ min: -5, max: 5, noNaN: true }), fc.double({ min: -5, max: 5, noNaN: true })),
+      along: fc.double({ min: -30, max: 30, noNaN: true }),
+    }),
+  })
+  .map(({ part, metal, shape, rest }) => ({ part, entry: { metal, ...shape, ...rest } }));
+
+function putOn(piece: Piece, put: readonly { readonly part: number; readonly entry: Omit<AppliedEntry, "id" | "on"> }[]): Piece {
+  const parts = partsOf(piece);
+  return put.length === 0
+    ? piece
+    : { ...piece, applied: put.map(({ part, entry }, i) => ({ ...entry, id: `a${i}`, on: parts[part % parts.length]! })) };
+}
 
 function anyHoop(): fc.Arbitrary<HoopEntry> {
   const stock = fc
@@ -256,10 +282,13 @@ export function anyPiece(): fc.Arbitrary<Piece> {
       carrier: fc.oneof({ weight: 4, arbitrary: anyHoop() }, { weight: 1, arbitrary: fc.constant({ type: "none" as const }) }),
       bails: fc.tuple(anyBail(["m1"]), anyBail(["m1", "m2"])),
       hangs: fc.nat({ max: 3 }),
+      put: fc.array(anyApplied, { maxLength: 2 }),
       heats,
     })
     .map(({ bails, hangs, ...parts }) => (hangs === 0 ? { ...parts, carrier: bails[parts.mounts.length - 1]! } : parts))
-    .map((parts) => ({ format: "hoop-ledger/piece", version: 2, id: "any", name: "Any", kind: "ring", ...parts }) as unknown as Piece)
+    .map(({ put, ...parts }) =>
+      putOn({ format: "hoop-ledger/piece", version: 2, id: "any", name: "Any", kind: "ring", ...parts } as unknown as Piece, put),
+    )
     .filter((piece) => faultsOf(piece, SHIPPED_BENCH).length === 0);
 }
 

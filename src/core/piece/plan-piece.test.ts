@@ -63,7 +63,7 @@ test("no piece that fits the schema gives a figure that is not a number, or term
 test("the cut is the net and its losses, and the net grows with thickness and fit where there is no notch", () => {
   fc.assert(
     fc.property(anyPiece(), fc.double({ min: 0.01, max: 1, noNaN: true }), (piece, more) => {
-      const [mount] = piece.mounts as [Mount];
+      const [mount, ...others] = piece.mounts as [Mount, ...Mount[]];
       fc.pre(mount.wall.source !== "tube" && mount.wall.source !== "cup");
       const plan = planPiece(piece, SHIPPED_BENCH);
       const isNotched = ["heart", "free"].includes(mount.stone.outline.shape);
@@ -72,7 +72,10 @@ test("the cut is the net and its losses, and the net grows with thickness and fi
       expect(value(plan, "m1.wall.cutLength")).toBeCloseTo(net + losses.squaring.value + losses.mark.value, 8);
       if (isNotched) return;
       const changed = (wall: Partial<WallEntry>) =>
-        value(planPiece({ ...piece, mounts: [{ ...mount, wall: { ...mount.wall, ...wall } }] }, SHIPPED_BENCH), "m1.wall.netLength");
+        value(
+          planPiece({ ...piece, mounts: [{ ...mount, wall: { ...mount.wall, ...wall } }, ...others] }, SHIPPED_BENCH),
+          "m1.wall.netLength",
+        );
       expect(changed({ thickness: mount.wall.thickness + more })).toBeCloseTo(net + Math.PI * more, 7);
       expect(changed({ fit: fit.value + more })).toBeCloseTo(net + 2 * Math.PI * more, 7);
     }),

@@ -50,6 +50,7 @@ const cord: LayerKind = {
         balls: [],
         onRule: { balls: [], turns: 0 },
         ends: [],
+        made: { pieces: [`${id}.ornament.${layer.id}.netLength`], counted: null },
         cut: { start: layer.start, height: 1, shape: "round" },
       },
     },

@@ -70,11 +70,11 @@ function mirror({ id, title, lines, labels, box }: Template): Template {
 
 function ofMount(told: Told, mount: Mount, before: string): Template[] {
   const { plan } = told;
-  const { kind } = plan.settled.mounts[mount.id]!.back;
+  const { back } = plan.drawing.settings[mount.id]!.plan;
   return [
-    ...(kind === "plate" ? [plateTemplate(told, mount, before)] : []),
+    ...(back.plate === null ? [] : [plateTemplate(told, mount, before)]),
     ...wallTemplate(told, mount, before),
-    ...(kind === "open" ? [ledgeTemplate(told, mount, before)] : []),
+    ...(`${mount.id}.ledge` in plan.drawing.laid ? [ledgeTemplate(told, mount, before)] : []),
     ...ornamentTemplates(told, mount, before),
   ];
 }
@@ -250,8 +250,8 @@ function ledgeTemplate({ plan, units, doubtOf }: Told, mount: Mount, before: str
 }
 
 function ornamentTemplates({ plan, units, doubtOf }: Told, mount: Mount, before: string): Template[] {
-  return plan.drawing.settings[mount.id]!.plan.layers.map(({ id, part, type, width, onRule }) => {
-    const isCounted = !(`${part}.cutLength` in plan.figures);
+  return plan.drawing.settings[mount.id]!.plan.layers.map(({ id, part, type, width, onRule, made }) => {
+    const isCounted = made.counted !== null;
     const key = `${part}.${isCounted ? "netLength" : "cutLength"}`;
     const { lines, labels } = strip(plan.drawing.laid[part]!, width, null);
     const balls = isCounted ? onRule.balls : [];

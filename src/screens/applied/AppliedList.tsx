@@ -5,6 +5,7 @@ import { Plus, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { type Applied } from "@/core/applied/applied";
 import { type AppliedShape } from "@/core/joint/joint";
+import { partsOf } from "@/core/piece/faults";
 import { type AppliedEntry, type Piece } from "@/core/piece/piece";
 import { ChoiceField } from "@/ui/ChoiceField";
 import { MeasureField } from "@/ui/MeasureField";
@@ -13,7 +14,7 @@ import { usePlan } from "@/ui/plan";
 import { useSession, useSessionState } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
 import { appliedText } from "@/words/applied";
-import { APPLIED_NAMES, capital } from "@/words/names";
+import { APPLIED_NAMES, capital, namesIn } from "@/words/names";
 
 /** What each shape starts as, and what its sizes are called. */
 const SHAPES: Readonly<
@@ -49,17 +50,21 @@ function entryIn(piece: Editable<Piece>, id: string): Editable<AppliedEntry> {
   return piece.applied!.find((each) => each.id === id)!;
 }
 
-/** What is sweated on a part: added, sized, put somewhere else, taken away. */
-export function AppliedList({ on }: { readonly on: string }) {
+/** What is sweated on the parts of a setting, or on those that carry it where `mount` is null: added, sized, put somewhere else, taken away. */
+export function AppliedList({ mount }: { readonly mount: string | null }) {
   const session = useSession();
   const units = useUnits();
-  const all = useSessionState(({ piece }) => piece.applied ?? NONE);
-  const here = usePlan().drawing.applied.filter((each) => each.on === on);
+  const plan = usePlan();
+  const piece = useSessionState((state) => state.piece);
+  const all = piece.applied ?? NONE;
+  const parts = partsOf(piece).filter((id) => plan.parts.find((part) => part.id === id)?.mount === mount);
+  const usual = (mount !== null && plan.drawing.settings[mount]!.plan.back.plate) || parts[0]!;
+  const here = plan.drawing.applied.filter((each) => parts.includes(each.on));
   const [asked, choose] = useState<string | null>(null);
   const chosen = here.find(({ id }) => id === asked);
   const add = (shape: AppliedShape) => {
     const id = freeId(all, shape);
-    const start = { id, metal: "sterling" as const, on, ...structuredClone(SHAPES[shape].start) } as Editable<AppliedEntry>;
+    const start = { id, metal: "sterling" as const, on: usual, ...structuredClone(SHAPES[shape].start) } as Editable<AppliedEntry>;
     const refused = session.change((piece) => void (piece.applied ??= []).push(start));
     if (refused === null) choose(id);
   };
@@ -97,7 +102,7 @@ export function AppliedList({ on }: { readonly on: string }) {
           </li>
         ))}
       </ul>
-      {chosen && <AppliedMeasures key={chosen.id} applied={chosen} />}
+      {chosen && <AppliedMeasures key={chosen.id} applied={chosen} parts={parts} />}
       <div className="flex flex-wrap gap-1.5 border-t border-hair py-1.5">
         {TYPES.map((shape) => (
           <button key={shape} type="button" className="btn btn-small" onClick={() => add(shape)}>
@@ -119,11 +124,12 @@ function freeId(all: readonly AppliedEntry[], shape: string): string {
   }
 }
 
-function AppliedMeasures({ applied }: { readonly applied: Applied }) {
+function AppliedMeasures({ applied, parts }: { readonly applied: Applied; readonly parts: readonly string[] }) {
   const { id, shape, sizes, at, along, on, when } = applied;
   const session = useSession();
   const units = useUnits();
-  const isOnHoop = on === "hoop";
+  const plan = usePlan();
+  const isOnHoop = plan.parts.find((part) => part.id === on)!.mount === null;
   const size = (name: string) =>
     lengthField(`applied.${id}.${shape}.${name}`, units, (piece, value) => {
       Object.assign(entryIn(piece, id)[shape]!, { [name]: value });
@@ -144,6 +150,16 @@ function AppliedMeasures({ applied }: { readonly applied: Applied }) {
         ([0, 1] as const).map((i) => (
           <MeasureField key={i} field={place(i)} label={i === 0 ? "Right" : "Up"} value={at[i]} lights={`applied.${id}`} shape="compact" />
         ))
+      )}
+      {parts.length > 1 && (
+        <div className="col-span-full">
+          <ChoiceField
+            label="On"
+            value={on}
+            options={parts.map((value) => ({ value, text: capital(namesIn(plan).part(value)) }))}
+            onChoose={(next) => session.change((piece) => void (entryIn(piece, id).on = next))}
+          />
+        </div>
       )}
       {isOnHoop && (
         <div className="col-span-full">

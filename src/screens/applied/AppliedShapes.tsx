@@ -1,7 +1,9 @@
 "use client";
 
 import { type Applied } from "@/core/applied/applied";
+import { toTwentieth } from "@/core/measure/micron";
 import { DragHandle } from "@/ui/DragHandle";
+import { usePlan } from "@/ui/plan";
 import { useSession } from "@/ui/session";
 import { APPLIED_NAMES, capital } from "@/words/names";
 
@@ -12,14 +14,12 @@ function lineOf(isLit: boolean) {
   return { fill: "#c3cbcf", vectorEffect: "non-scaling-stroke", ...stroke } as const;
 }
 
-function toTwentieth(mm: number): number {
-  return Math.round(mm * 20) / 20;
-}
-
-/** What is put on a plate, seen from above in millimetres, dragged where it lies. */
-export function AppliedInPlan({ applied }: { readonly applied: readonly Applied[] }) {
+/** What is put on the parts of a setting, seen from above in millimetres, dragged where it lies. */
+export function AppliedInPlan({ mount }: { readonly mount: string }) {
   const session = useSession();
-  return applied.map(({ id, name, shape, shaped, sizes, at: [x, y] }) => {
+  const { parts, drawing } = usePlan();
+  const here = drawing.applied.filter(({ on }) => parts.find(({ id }) => id === on)?.mount === mount);
+  return here.map(({ id, name, shape, shaped, sizes, at: [x, y] }) => {
     const put = (px: number, py: number) =>
       session.change((piece) => {
         piece.applied!.find((each) => each.id === id)!.at = [toTwentieth(px), toTwentieth(py)];

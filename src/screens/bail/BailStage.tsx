@@ -225,7 +225,7 @@ function BailMeasures({ piece, mount, view }: MeasuresProps) {
       )}
       <WhereItLies hang={hang} />
       <SettingsList mount={mount} />
-      <AppliedList on={plan.settled.mounts[mount]!.back.kind === "plate" ? `${mount}.plate` : `${mount}.wall`} />
+      <AppliedList mount={mount} />
     </>
   );
 }

@@ -3,7 +3,6 @@
 import { type Draft as Editable } from "immer";
 import { type HoopForm, type LengthRule } from "@/core/hoop/hoop";
 import { type WorkName } from "@/core/hoop/works/work";
-import { hoopParts } from "@/core/hoop/works/strands";
 import { WORK_NAMES, clashesOf } from "@/core/hoop/works/works";
 import { type SizeSystem, sizeText } from "@/core/hoop/sizes";
 import { METALS, type Metal } from "@/core/metal/metals";
@@ -313,7 +312,7 @@ function HoopMeasures({ hoop, view, mount }: MeasuresProps) {
         {capital(FORM_NAMES[hoop.form])}, {view.mass}.
       </p>
       <SettingsList mount={mount} />
-      <AppliedList on={hoopParts(settled)[0]!} />
+      <AppliedList mount={null} />
     </>
   );
 }

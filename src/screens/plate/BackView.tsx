@@ -1,16 +1,19 @@
 "use client";
 
+import { type ReactNode } from "react";
 import { flattened } from "@/core/geometry/curve";
 import { type Point } from "@/core/geometry/outline";
 import { drainClear, stampClear } from "@/core/mount/backs/struck";
 import { type SettingDrawing } from "@/core/mount/drawing";
 import { type Mount } from "@/core/piece/piece";
+import { toTwentieth } from "@/core/measure/micron";
 import { DragHandle } from "@/ui/DragHandle";
 import { Millimetres, type Scale, Shape, Word } from "@/ui/Drawing";
 import { usePlan } from "@/ui/plan";
 import { useSession } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
-import { withUnit } from "@/words/show";
+import { capital } from "@/words/names";
+import { showLength } from "@/words/show";
 
 const KEY_STEP = 0.1;
 
@@ -22,26 +25,50 @@ interface Props {
   readonly scale: Scale;
 }
 
+/** What is struck into the plate or drilled through it: how it is moved, refused, named and drawn. */
+interface Struck {
+  readonly what: "stamp" | "drain";
+  readonly at: Point;
+  /** How far it would be clear of edge and hoop there, in mm. */
+  readonly clear: (at: Point) => number;
+  readonly refused: string;
+  /** Under it or over it, one line below the other. */
+  readonly words: readonly string[];
+  /** mm up from the middle to where its words begin. */
+  readonly wordsFrom: number;
+  readonly shape: (line: { readonly stroke: string; readonly strokeWidth: number }) => ReactNode;
+}
+
 /** The plate from behind, left and right changed over: where the wall stands and the hoop goes, and what is struck or drilled there. */
 export function BackView({ mount, drawing, x, y, scale }: Props) {
   const { plateEdge, wallInside, wallOutside, back } = drawing.plan;
   const units = useUnits();
-  const session = useSession();
   const { stamp, drain, band } = back;
   const settled = usePlan().settled.mounts[mount.id]!.back;
-  const put = (what: "stamp" | "drain", [px, py]: Point) => {
-    const at: Point = [toTwentieth(px), toTwentieth(py)];
-    const clear =
-      what === "stamp"
-        ? stampClear(settled.stamp!, at, band, flattened(plateEdge, DRAWN))
-        : drainClear(settled.drain!.diameter, at, band, flattened(wallInside, DRAWN));
-    if (clear < 0) return what === "stamp" ? "must lie on the plate, clear of the hoop" : "must open inside the wall, clear of the hoop";
-    return session.change((piece) => {
-      const { plate } = piece.mounts.find(({ id }) => id === mount.id)!;
-      const struck = plate[what];
-      if (struck) struck.at = [at[0], at[1]];
-    }, `${mount.id}.plate.${what}.at`);
-  };
+  const all: Struck[] = [];
+  if (stamp) {
+    all.push({
+      what: "stamp",
+      at: stamp.at,
+      clear: (at) => stampClear(settled.stamp!, at, band, flattened(plateEdge, DRAWN)),
+      refused: "must lie on the plate, clear of the hoop",
+      words: ["stamp", stamp.clear < 0 ? "over" : `${showLength(stamp.clear, "measured", units)} clear`],
+      wordsFrom: Math.min(...stamp.corners.map(([, py]) => py)),
+      shape: (line) => <Shape points={stamp.corners} fill="#7d888c" fillOpacity={0.55} {...line} />,
+    });
+  }
+  if (drain) {
+    const [cx, cy] = drain.at;
+    all.push({
+      what: "drain",
+      at: drain.at,
+      clear: (at) => drainClear(drain.diameter, at, band, flattened(wallInside, DRAWN)),
+      refused: "must open inside the wall, clear of the hoop",
+      words: ["drain"],
+      wordsFrom: cy - drain.diameter / 2,
+      shape: (line) => <circle cx={cx} cy={cy} r={drain.diameter / 2} fill="#fff" vectorEffect="non-scaling-stroke" {...line} />,
+    });
+  }
   return (
     <>
       <Millimetres x={x} y={y} scale={scale}>
@@ -63,90 +90,51 @@ export function BackView({ mount, drawing, x, y, scale }: Props) {
               />
             </g>
           )}
-          {stamp && (
-            <DragHandle
-              label="Stamp"
-              now={stamp.at[0]}
-              most={50}
-              lights="stamp"
-              onDrag={(to) => put("stamp", to)}
-              onStep={(by) => put("stamp", [stamp.at[0] - by * KEY_STEP, stamp.at[1]])}
-            >
-              {(isLit) => (
-                <Shape
-                  points={stamp.corners}
-                  fill="#7d888c"
-                  fillOpacity={0.55}
-                  stroke={isLit ? "#0b5d66" : "#1b2225"}
-                  strokeWidth={isLit ? 2 : 1}
-                />
-              )}
-            </DragHandle>
-          )}
-          {drain && (
-            <DragHandle
-              label="Drain"
-              now={drain.at[0]}
-              most={50}
-              lights="drain"
-              onDrag={(to) => put("drain", to)}
-              onStep={(by) => put("drain", [drain.at[0] - by * KEY_STEP, drain.at[1]])}
-            >
-              {(isLit) => (
-                <circle
-                  cx={drain.at[0]}
-                  cy={drain.at[1]}
-                  r={drain.diameter / 2}
-                  fill="#fff"
-                  stroke={isLit ? "#0b5d66" : "#1b2225"}
-                  strokeWidth={isLit ? 2 : 1}
-                  vectorEffect="non-scaling-stroke"
-                />
-              )}
-            </DragHandle>
-          )}
+          {all.map((struck) => (
+            <StruckHandle key={struck.what} mount={mount.id} struck={struck} />
+          ))}
         </g>
       </Millimetres>
-      {stamp && (
-        <Word
-          x={x - stamp.at[0] * scale.perMm}
-          y={y - (lowest(stamp.corners) - STAMP_WORD) * scale.perMm}
-          textAnchor="middle"
-          stroke="none"
-          fill="#1b2225"
-          lights="stamp"
-        >
-          stamp, {stamp.clear < 0 ? "over" : `${withUnit(stamp.clear, "measured", units)} clear`}
-        </Word>
-      )}
-      {drain && (
-        <Word
-          x={x - drain.at[0] * scale.perMm}
-          y={y - (drain.at[1] + drain.diameter / 2 + DRAIN_WORD) * scale.perMm}
-          textAnchor="middle"
-          stroke="none"
-          fill="#1b2225"
-          lights="drain"
-        >
-          drain
-        </Word>
+      {all.flatMap(({ what, at, words, wordsFrom }) =>
+        words.map((word, i) => (
+          <Word
+            key={`${what}${i}`}
+            x={x - at[0] * scale.perMm}
+            y={y - wordsFrom * scale.perMm + LINE * (i + 1)}
+            textAnchor="middle"
+            stroke="none"
+            fill="#1b2225"
+            lights={what}
+          >
+            {word}
+          </Word>
+        )),
       )}
     </>
   );
 }
 
-/** How much of the band is drawn, and how far from what is struck or drilled its word stands (mm). */
-const BAND_TALL = 6;
-const STAMP_WORD = 1.5;
-const DRAIN_WORD = 0.6;
-
-function lowest(points: readonly Point[]): number {
-  return Math.min(...points.map(([, py]) => py));
+/** Dragged to where it is clear, or stepped with the arrow keys. */
+function StruckHandle({ mount, struck: { what, at, clear, refused, shape } }: { readonly mount: string; readonly struck: Struck }) {
+  const session = useSession();
+  const put = ([px, py]: Point) => {
+    const to: Point = [toTwentieth(px), toTwentieth(py)];
+    if (clear(to) < 0) return refused;
+    return session.change((piece) => {
+      const struck = piece.mounts.find(({ id }) => id === mount)!.plate[what];
+      if (struck) struck.at = [to[0], to[1]];
+    }, `${mount}.plate.${what}.at`);
+  };
+  return (
+    <DragHandle label={capital(what)} now={at[0]} most={50} lights={what} onDrag={put} onStep={(by) => put([at[0] - by * KEY_STEP, at[1]])}>
+      {(isLit) => shape({ stroke: isLit ? "#0b5d66" : "#1b2225", strokeWidth: isLit ? 2 : 1 })}
+    </DragHandle>
+  );
 }
+
+/** How much of the band is drawn (mm), and how tall a line of words is (pixels). */
+const BAND_TALL = 6;
+const LINE = 14;
 
 /** How closely an edge is held against (mm). */
 const DRAWN = 0.01;
-
-function toTwentieth(mm: number): number {
-  return Math.round(mm * 20) / 20;
-}

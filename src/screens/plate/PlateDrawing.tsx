@@ -2,7 +2,6 @@
 
 import { type Curve, boxOf } from "@/core/geometry/curve";
 import { type Point } from "@/core/geometry/outline";
-import { figureOf } from "@/core/measure/figure";
 import { type Mount } from "@/core/piece/piece";
 import { Dimension } from "@/ui/Dimension";
 import { Millimetres, Shape, Word, scaleText } from "@/ui/Drawing";
@@ -37,7 +36,8 @@ interface Props {
 export function PlateDrawing({ size, mount, chosen }: Props) {
   const planned = usePlan();
   const bare = bareIn(planned, useUnits());
-  const isPlate = planned.settled.mounts[mount.id]!.back.kind === "plate";
+  const { plate: sawn } = planned.drawing.settings[mount.id]!.plan.back;
+  const isPlate = sawn !== null;
   const ornament = mount.plate.ornament ?? [];
   const entry = ornament.find(({ id }) => id === chosen);
   return (
@@ -72,7 +72,7 @@ export function PlateDrawing({ size, mount, chosen }: Props) {
               {drawing.plan.opening.map((curve, i) => (
                 <Shape key={i} curve={curve} fill="none" stroke="#1b2225" strokeDasharray="4 3" lights="ledge" />
               ))}
-              <AppliedInPlan applied={planned.drawing.applied.filter(({ on }) => on === `${mount.id}.plate`)} />
+              <AppliedInPlan mount={mount.id} />
               {entry && chosenLayer && (
                 <StretchHandles
                   mount={mount.id}
@@ -111,7 +111,7 @@ export function PlateDrawing({ size, mount, chosen }: Props) {
                 from={section.x - plate.half * perMm}
                 to={section.x + plate.half * perMm}
                 at={section.y + plate.thickness * perMm + 24}
-                text={figureOf(planned.figures, `${mount.id}.plate.width`) && bare(`${mount.id}.plate.width`)}
+                text={bare(`${mount.id}.plate.width`)}
                 lights="plate"
               />
             )}

@@ -41,7 +41,9 @@ export function PlateMeasures({ mount, chosen, onChoose }: Props) {
   const { id, plate } = mount;
   const session = useSession();
   const units = useUnits();
-  const settled = usePlan().settled.mounts[id]!.back;
+  const plan = usePlan();
+  const settled = plan.settled.mounts[id]!.back;
+  const { plate: sawn } = plan.drawing.settings[id]!.plan.back;
   const change = (recipe: (plate: Editable<PlateEntry>) => void) =>
     session.change((piece) => recipe(piece.mounts.find((each) => each.id === id)!.plate));
   const field = (name: "thickness" | "border" | "sawMargin") =>
@@ -97,7 +99,7 @@ export function PlateMeasures({ mount, chosen, onChoose }: Props) {
       {plate.style === "border" && (
         <MeasureField field={field("border")} label="Border" hint="outside all that" value={settled.border.value} lights="plate" />
       )}
-      {settled.kind === "plate" && (plate.ornament ?? []).length > 0 && (
+      {sawn !== null && (plate.ornament ?? []).length > 0 && (
         <ChoiceField
           label="Edge"
           hint={settled.edge === "even" ? "as wide all round" : "cut away where nothing lies"}
@@ -111,7 +113,7 @@ export function PlateMeasures({ mount, chosen, onChoose }: Props) {
       )}
       {entry && <OrnamentMeasures key={entry.id} mount={mount} entry={entry} onGone={() => onChoose(null)} />}
       {!isOpen && <StruckMeasures mount={mount} />}
-      {settled.kind === "plate" && <AppliedList on={`${id}.plate`} />}
+      <AppliedList mount={id} />
       <Templates />
     </>
   );

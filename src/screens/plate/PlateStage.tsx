@@ -33,6 +33,7 @@ export function PlateStage({ mount: id }: { readonly mount: string }) {
     <Stage
       stage="plate"
       mount={id}
+      isTall={plan.drawing.settings[id]!.plan.back.plate !== null}
       drawing={(size) => <PlateDrawing size={size} mount={mount} chosen={chosen?.id ?? null} />}
       measures={<PlateMeasures mount={mount} chosen={chosen?.id ?? null} onChoose={choose} />}
       foot={

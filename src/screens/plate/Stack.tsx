@@ -1,18 +1,23 @@
 "use client";
 
-import { furthest } from "@/core/geometry/stepped";
+import { type OuterBand } from "@/core/mount/drawing";
 import { usePlan } from "@/ui/plan";
+import { useSessionState } from "@/ui/session";
+import { stoneTint } from "@/ui/stone-tint";
 import { useUnits } from "@/ui/tray";
 import { LAYER_NAMES } from "@/words/names";
 import { showLength } from "@/words/show";
 import { useSize } from "@/ui/useSize";
 
-interface Band {
-  readonly name: string;
-  readonly from: number;
-  readonly to: number;
-  readonly fill: string;
-}
+const NAMES: Readonly<Record<OuterBand["code"], string>> = {
+  ...LAYER_NAMES,
+  wall: "wall",
+  several: "one band",
+  border: "border",
+  saw: "saw",
+};
+const FILLS: Readonly<Partial<Record<OuterBand["code"], string>>> = { wall: "#6b767a", border: "#e6e9ec", saw: "#f2c48d" };
+const ORNAMENT = "#cdd4d7";
 
 const HEIGHT = 24;
 const LETTER = 6.4;
@@ -21,24 +26,16 @@ const ROOM = 30;
 
 /** What lies outside the stone, to its true width, and how far out each ends. */
 export function Stack({ mount }: { readonly mount: string }) {
-  const { settled, drawing } = usePlan();
+  const { drawing } = usePlan();
   const units = useUnits();
+  const { material, name: called } = useSessionState(({ piece }) => piece.mounts.find(({ id }) => id === mount)!.stone);
   const [ref, { width }] = useSize(270, 44);
-  const { wall, back } = settled.mounts[mount]!;
-  const { layers } = drawing.settings[mount]!.plan;
-  const face = wall.fit.value + wall.thickness;
-  const starts = [...new Set(layers.map(({ cut }) => cut.start))].sort((a, b) => a - b);
-  const bands: Band[] = [{ name: "wall", from: 0, to: face, fill: "#6b767a" }];
-  for (const start of starts) {
-    const here = layers.filter(({ cut }) => cut.start === start);
-    const to = start + Math.max(...here.map((layer) => layer.width));
-    bands.push({ name: here.length > 1 ? "one band" : LAYER_NAMES[here[0]!.type], from: start, to, fill: "#cdd4d7" });
-  }
-  const edge = furthest([...bands.map(({ to }) => ({ from: 0, to: 1, out: to }))]);
-  if (back.kind === "plate") {
-    if (back.border.value > 0) bands.push({ name: "border", from: edge, to: edge + back.border.value, fill: "#e6e9ec" });
-    bands.push({ name: "saw", from: edge + back.border.value, to: edge + back.border.value + back.sawMargin.value, fill: "#f2c48d" });
-  }
+  const bands = drawing.settings[mount]!.plan.bands.map(({ code, from, to }) => ({
+    name: NAMES[code],
+    from,
+    to,
+    fill: FILLS[code] ?? ORNAMENT,
+  }));
   const whole = bands.at(-1)!.to;
   const x = (mm: number) => 14 + (mm / whole) * (width - 40);
   return (
@@ -49,7 +46,7 @@ export function Stack({ mount }: { readonly mount: string }) {
         role="img"
         aria-label={bands.map(({ name, to }) => `${name} to ${showLength(to, "measured", units)}`).join(", ")}
       >
-        <rect x={0} y={0} width={14} height={HEIGHT} fill="#7fc29b" />
+        <rect x={0} y={0} width={14} height={HEIGHT} fill={stoneTint(material?.name ?? called ?? "")[1]} />
         {bands.map(({ name, from, to, fill }, i) => (
           <g key={`${name}${from}`}>
             <rect x={x(from)} y={0} width={Math.max(0, x(to) - x(from))} height={HEIGHT} fill={fill} stroke="#6f7a7e" strokeWidth={0.8} />

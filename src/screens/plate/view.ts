@@ -1,3 +1,4 @@
+import { type BackKind } from "@/core/mount/backs/back";
 import { type Figure, type Term, type TermCode, figureOf } from "@/core/measure/figure";
 import { type Mount, type OrnamentEntry } from "@/core/piece/piece";
 import { type Plan } from "@/core/piece/plan";
@@ -29,13 +30,20 @@ export interface OnRule {
   readonly beyond: string;
 }
 
-type Told = Pick<Plan, "figures" | "settled">;
+type Told = Pick<Plan, "figures" | "settled" | "drawing">;
 
 /** What the Plate stage answers; of an ornament where one is chosen. */
 export function onRule(plan: Told, mount: Mount, chosen: OrnamentEntry | null, units: Units): OnRule {
   if (chosen) return ornamentOnRule(plan, mount.id, chosen, units);
-  return plan.settled.mounts[mount.id]!.back.kind === "open" ? ledgeOnRule(plan, mount.id, units) : plateOnRule(plan, mount.id, units);
+  return BACK_ON_RULE[plan.settled.mounts[mount.id]!.back.kind](plan, mount.id, units);
 }
+
+/** What lies on the rule of each kind of back; a cup's own base is not cut, and has no stage. */
+const BACK_ON_RULE: Readonly<Record<BackKind, (plan: Told, id: string, units: Units) => OnRule>> = {
+  plate: plateOnRule,
+  own: plateOnRule,
+  open: ledgeOnRule,
+};
 
 function plateOnRule(plan: Told, id: string, units: Units): OnRule {
   const key = (name: string) => `${id}.plate.${name}`;

@@ -14,6 +14,7 @@ import { useSession } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
 import { type Size } from "@/ui/useSize";
 import { BLANK_MARKS } from "@/words/marks";
+import { AppliedInPlan } from "../applied/AppliedShapes";
 import { wallView } from "./view";
 
 /** The wall from above and cut through, each to its stated scale. */
@@ -41,6 +42,7 @@ export function WallDrawing({ size, mount }: { readonly size: Size; readonly mou
                 strokeWidth={Math.min(GATHER_PX, Math.max(4, drawing.section.thickness * scale.perMm))}
               />
             ))}
+            {view.stock === "cup" && <AppliedInPlan mount={mount.id} />}
             {drawing.plan.seam && <SeamHandle mount={mount.id} seam={drawing.plan.seam} places={drawing.plan.places} />}
           </Millimetres>
           <PlanWords drawing={drawing} view={view} x={x} y={y} perMm={scale.perMm} width={size.width} />

@@ -26,6 +26,7 @@ import { BLANK_MARKS } from "@/words/marks";
 import { degrees, showTemperature } from "@/words/show";
 import { insteadText } from "@/words/hoop-size";
 import { SOURCE_NAMES } from "@/words/terms";
+import { AppliedList } from "../applied/AppliedList";
 import { WallDrawing } from "./WallDrawing";
 import { HeightSchools } from "./HeightSchools";
 import { baseField, cupLengthField, cupThicknessField, pitchField, tubeField, wallField, wallLossField } from "./fields";
@@ -274,6 +275,7 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
         {settled.learned.height && view.stock !== "cup" && `${insteadText(settled.learned.height, "foot and top", units)} `}
         {capital(SOURCE_NAMES[settled.losses.top.from])}. {view.stock === "strip" && "A scribe marks to 0.10, a pen takes 0.40."}
       </p>
+      {view.stock === "cup" && <AppliedList mount={id} />}
     </>
   );
 }

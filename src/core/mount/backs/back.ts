@@ -81,6 +81,10 @@ export interface BackAsked {
 
 /** What is struck or drilled, where it lies: from above, as everything else. */
 export interface BackDrawing {
+  /** The plate, by its part: sawn to its edge, and shown from behind; null where there is none. */
+  readonly plate: string | null;
+  /** What of it lies outside everything that stands on it, from within outward, in mm. */
+  readonly outer: readonly { readonly code: "border" | "saw"; readonly width: number }[];
   /** Corners of the stamp, and how far it lies from the edge and from the carrier's band; below 0 it lies over one of them. */
   readonly stamp: { readonly corners: readonly Point[]; readonly at: Point; readonly clear: number } | null;
   readonly drain: { readonly at: Point; readonly diameter: number } | null;
@@ -97,6 +101,8 @@ export interface BackPlan extends Contribution {
   readonly finishing: readonly Step[];
   /** mm that a carrier can be let into it. */
   readonly thickness: number;
+  /** mm of metal under the whole stone; 0 where the back is open. */
+  readonly base: number;
   /** What the stone stands on: how far inside the outline it reaches, and how high; null where it stands on the back. */
   readonly ledge: { readonly reach: number; readonly height: number } | null;
   readonly drawn: BackDrawing;
@@ -107,4 +113,5 @@ export interface BackType {
   plan(asked: BackAsked): BackPlan;
 }
 
-export const NOTHING_STRUCK: BackDrawing = { stamp: null, drain: null, band: null };
+/** A back that has no plate of its own. */
+export const NO_PLATE: BackDrawing = { plate: null, outer: [], stamp: null, drain: null, band: null };

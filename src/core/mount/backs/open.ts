@@ -6,7 +6,7 @@ import { type Figure, type Figures, single, sum, taken, term } from "../../measu
 import { type Finding, finding } from "../../measure/finding";
 import { massOf } from "../../metal/metals";
 import { straightestPlace } from "../seam";
-import { type BackAsked, type BackType, type Ledge, NOTHING_STRUCK } from "./back";
+import { type BackAsked, type BackType, type Ledge, NO_PLATE } from "./back";
 
 /** A ledge that hides more than this share of the back defeats it. */
 const MOST_HIDDEN = 0.2;
@@ -46,9 +46,10 @@ export const open: BackType = {
       laid: { [part]: layBlank(net.value, lead, lead + losses.mark.value, [{ code: "seam", at: 0 }]) },
       tie: { part: wall.part, after: joints.map(({ id }) => id) },
       thickness: ledge.height,
+      base: 0,
       finishing: [],
       ledge: { reach: ledge.width - wall.fit.value, height: ledge.height },
-      drawn: NOTHING_STRUCK,
+      drawn: NO_PLATE,
     };
   },
 };

@@ -1,5 +1,5 @@
 import { NOTHING } from "../../joint/contribution";
-import { type BackType, NOTHING_STRUCK } from "./back";
+import { type BackType, NO_PLATE } from "./back";
 import { laidLengthwise, sizesOf } from "./sized";
 
 /** A cup's own base: one with the wall, so that it adds to its mass and has no joint of its own. Ornament round it lies outside it. */
@@ -17,9 +17,10 @@ export const own: BackType = {
       parts: [{ id: wall.part, kind: "wall", mount, metal: back.metal, mass: mass.value, thickness: wall.thickness.value }],
       tie: { part: wall.part, after: wall.joints },
       thickness: back.thickness,
+      base: back.thickness,
       finishing: [],
       ledge: null,
-      drawn: NOTHING_STRUCK,
+      drawn: NO_PLATE,
     };
   },
 };

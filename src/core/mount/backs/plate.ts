@@ -4,7 +4,7 @@ import { type Finding, finding } from "../../measure/finding";
 import { unusualFindings } from "../../measure/usual";
 import { massOf } from "../../metal/metals";
 import { steppedOut, widened } from "../../geometry/stepped";
-import { type BackAsked, type BackType } from "./back";
+import { type Back, type BackAsked, type BackDrawing, type BackType } from "./back";
 import { laidLengthwise, sizesOf } from "./sized";
 import { struck } from "./struck";
 
@@ -37,12 +37,21 @@ export const plate: BackType = {
       laid: { [partOf(mount)]: laidLengthwise(asked.outline, edge, back.sawMargin.value) },
       tie: { part: partOf(mount), after: [foot.id] },
       thickness: back.thickness,
+      base: back.thickness,
       finishing: [sawing(asked)],
       ledge: null,
-      drawn,
+      drawn: { ...drawn, plate: partOf(mount), outer: outside(back) },
     };
   },
 };
+
+function outside({ border, sawMargin }: Back): BackDrawing["outer"] {
+  const all = [
+    { code: "border", width: border.value },
+    { code: "saw", width: sawMargin.value },
+  ] as const;
+  return all.filter(({ width }) => width > 0);
+}
 
 /** What a saw leaves of a border before it bends (mm). */
 const LEAST_BORDER = 0.3;

@@ -9,7 +9,10 @@ const CLEAR = 0.5;
 const ALONG_A_SIDE = 6;
 
 /** What is struck into a plate or drilled through it, where it lies, and what is wrong with that. */
-export function struck(asked: BackAsked, edge: readonly Point[]): { readonly drawn: BackDrawing; readonly findings: readonly Finding[] } {
+export function struck(
+  asked: BackAsked,
+  edge: readonly Point[],
+): { readonly drawn: Omit<BackDrawing, "plate" | "outer">; readonly findings: readonly Finding[] } {
   const { back, band } = asked;
   const stamp = back.stamp && stampOn(back.stamp, band, edge);
   const drain = back.drain && { at: back.drain.at ?? besideBand(back.drain.diameter, band, 1), diameter: back.drain.diameter };

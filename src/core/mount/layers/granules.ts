@@ -78,6 +78,7 @@ export const granules: LayerKind = {
       },
       drawn: {
         ...drawnLayer(asked, line),
+        made: { pieces: [], counted: key("count") },
         balls: rows.flatMap(({ at }) => at.map((along) => ({ at: line.track.pointAt(along), radius: width / 2 }))),
         onRule: {
           balls: rows.flatMap(({ at }, i) => {

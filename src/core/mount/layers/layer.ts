@@ -77,6 +77,8 @@ export interface DrawnLayer {
   /** Where each stretch can be dragged by; none all round. */
   readonly ends: readonly { readonly from: Point; readonly to: Point }[];
   readonly extent: readonly Stretch[];
+  /** Figures of what is made for it: the lengths of the pieces that are cut, and how many beads are counted; null where none are. */
+  readonly made: { readonly pieces: readonly string[]; readonly counted: string | null };
   /** As it is cut through: how far out it starts, and how high it stands. */
   readonly cut: { readonly start: number; readonly height: number; readonly shape: WireSection };
 }

@@ -51,6 +51,39 @@ test("a wire all round is as long as the parallel curve at its middle, and is cu
   expect(halfRound("mass") / halfRound("netLength")).toBeCloseTo(((Math.PI / 8) * METALS["fine-silver"].density) / 1000, 9);
 });
 
+test("from the stone outward lie the wall, each band of ornament once, and what the plate has outside it; nothing outside an open back", () => {
+  const bandsOf = (piece: Piece) =>
+    planOf(piece).drawing.settings.m1!.plan.bands.map(({ code, from, to }) => [code, Number(from.toFixed(9)), Number(to.toFixed(9))]);
+  const sides: OrnamentEntry["extent"] = [[0, 0.5]];
+  const ends: OrnamentEntry["extent"] = [[0.5, 1]];
+  const both = [
+    entry({ extent: sides }),
+    entry({ id: "b", type: "granules", width: 1.2, extent: ends }),
+    entry({ id: "c", type: "bead-wire", width: 0.8 }),
+  ];
+  expect(bandsOf(on(oval, both, { sawMargin: 0.9 }))).toEqual([
+    ["wall", 0, FACE],
+    ["several", FACE, 1.57],
+    ["bead-wire", 1.57, 2.37],
+    ["border", 2.37, 2.77],
+    ["saw", 2.77, 3.67],
+  ]);
+  expect(bandsOf(on(oval, [], { style: "flush" }))).toEqual([
+    ["wall", 0, FACE],
+    ["saw", FACE, 1.37],
+  ]);
+  const open = on(oval, [entry({})], { style: "open", ledge: { width: 0.8, height: 0.8, metal: "sterling" } });
+  expect(bandsOf(open)).toEqual([
+    ["wall", 0, FACE],
+    ["wire", FACE, 1.37],
+  ]);
+  const { back, layers } = planOf(open).drawing.settings.m1!.plan;
+  expect([back.plate, layers[0]!.made]).toEqual([null, { pieces: ["m1.ornament.a.cutLength"], counted: null }]);
+  const parted = planOf(on(oval, both)).drawing.settings.m1!.plan;
+  expect(parted.back.plate).toBe("m1.plate");
+  expect(parted.layers[1]!.made).toEqual({ pieces: [], counted: "m1.ornament.b.count" });
+});
+
 test("stretches are cut one by one, each with its own losses, and their lengths add up to the whole however they are parted", () => {
   fc.assert(
     fc.property(fc.uniqueArray(fc.integer({ min: 0, max: 999 }), { minLength: 2, maxLength: 8 }), (cuts) => {

@@ -117,9 +117,11 @@ export function bentLayer(asked: LayerAsked, bent: Bent): LayerPlan {
 
 /** What of a layer is drawn alike, whatever it is made of. */
 export function drawnLayer({ mount, layer }: LayerAsked, line: MiddleLine): Omit<DrawnLayer, "cut"> {
+  const key = (name: string) => `${layerKey(mount, layer.id)}.${name}`;
   return {
     ...{ id: layer.id, part: layerKey(mount, layer.id), type: layer.type, width: layer.width },
     extent: layer.extent,
+    made: { pieces: line.pieces.length > 1 ? line.pieces.map((_, i) => key(`piece${i + 1}`)) : [key("cutLength")], counted: null },
     middles: line.pieces.map((piece) => pointsAlong(line, piece)),
     ...{ strands: null, strandWidth: 0, balls: [], onRule: { balls: [], turns: 0 } },
     ends: line.isRound
