@@ -27,6 +27,8 @@ test("the Wall stage says strip and height as they are cut, and the sum unrounde
     sawLine: "saw line, 1.0 mm outside",
     across: "16.0",
   });
+  const knot = demoPiece("knot-ring");
+  expect(wallView(plan(knot), knot.mounts[0]!, METRIC).third).toBe("a third of the height and the lift, 2.13");
   expect(view.sum.map(({ text, name }) => `${text} ${name}`)).toEqual(["44.21 outline", "1.32 wall and fit", "0.44 squaring", "0.10 mark"]);
   expect(wallView(plan(tern, { ...SHIPPED_BENCH, strips: [] }), tern.mounts[0]!, METRIC).shelf).toBeNull();
   const answers = (piece: Piece, units: Units = METRIC) => {

@@ -78,6 +78,7 @@ export function FindProvider({ children }: { readonly children: ReactNode }) {
       go: () => show(word),
     })),
     { group: "Commands", name: "Open a file", go: pick },
+    { group: "Commands", name: "Plan the day", go: () => router.push("/day") },
     { group: "Commands", name: "Ledger", go: () => router.push("/ledger") },
     { group: "Commands", name: "My bench", go: () => router.push("/my-bench") },
     { group: "Commands", name: "Back to the tray", go: () => router.push("/") },

@@ -3,7 +3,7 @@
 import { useState } from "react";
 import { type RestoreAnswers } from "@/store/restoring";
 import { KeepError } from "@/store/keeper";
-import { faultLine } from "@/words/faults";
+import { faultSentence } from "@/words/fields";
 import { counted } from "@/words/names";
 import { TROUBLE_WORDS } from "@/words/trouble";
 import { Dialog, DialogActions } from "./Dialog";
@@ -57,7 +57,7 @@ export function RestoreDialog({ opened, onClose }: Asked<"backup">) {
           <ul className="break-words">
             {backup.unread.slice(0, MOST_SHOWN).map(({ path, name, faults }) => (
               <li key={path}>
-                {name || path}: {faultLine(faults[0]!)}
+                {name || path}: {faultSentence(faults[0]!)}
               </li>
             ))}
             {backup.unread.length > MOST_SHOWN && <li>and {backup.unread.length - MOST_SHOWN} more</li>}

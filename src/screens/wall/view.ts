@@ -61,7 +61,8 @@ export function wallView(plan: Plan, mount: Mount, units: Units): WallView {
   const figure = (name: string) => figureOf(plan.figures, `${mount.id}.wall.${name}`);
   const measured = (mm: number) => showLength(mm, "measured", units);
   const stock = wallStock(plan, mount.id, units);
-  const { schools } = plan.drawing.settings[mount.id]!;
+  const { schools, section } = plan.drawing.settings[mount.id]!;
+  const { lift } = section;
   return {
     stock: stock.name,
     ...answersOf(plan, mount, stock, units),
@@ -78,7 +79,7 @@ export function wallView(plan: Plan, mount: Mount, units: Units): WallView {
     gather: `gathers ${showPercent(figure("gather").value, 1)}`,
     leansIn: `leans in at ${measured(greatestTurnIn(mount.stone))}`,
     stands: `wall stands ${measured(figure("netHeight").value)}`,
-    third: `a third of the height, ${measured(mount.stone.height / 3)}`,
+    third: `a third of the height${lift > 0 ? " and the lift" : ""}, ${measured(section.third)}`,
     top: showLength(mount.stone.height, "blank", units),
     thickness: plan.figures[`${mount.id}.wall.wallLeft`]
       ? `${measured(figure("wallLeft").value)} is left`
