@@ -163,7 +163,7 @@ test("a backup with bad parts says which, restores the rest at once, asks whose 
   await picker.setInputFiles({ name: "all.json", mimeType: "application/json", buffer: Buffer.from(JSON.stringify(backup)) });
   const dialog = page.getByRole("dialog");
   await expect(dialog).toContainText("1 part of it cannot be read");
-  await expect(dialog).toContainText("B ring: /kind: must be one of");
+  await expect(dialog).toContainText("B ring: Kind of piece must be one of");
   await dialog.getByLabel("Keep my bench").check();
   await dialog.getByRole("button", { name: "Restore", exact: true }).click();
   await expect(rows(page)).toHaveText([/Piece/, /A ring/, /C ring/]);

@@ -21,7 +21,10 @@ export function dayOf(bench: readonly OnTheBench[]): Day {
     leftOf(tasks, done).map((task) => ({ piece, task, step: named(i, task.step), after: task.after.map((id) => named(i, id)) })),
   );
   const known = new Map(ofAll.map((each) => [each.step, each]));
-  const { tasks, ...day } = schedule(ofAll.map(({ task, step, after }) => ({ ...task, step, after })));
+  const { tasks, ...day } = schedule(
+    ofAll.map(({ task, step, after }) => ({ ...task, step, after })),
+    (step) => known.get(step)!.piece,
+  );
   return {
     ...day,
     tasks: tasks.map(({ step: id, start }) => {

@@ -103,6 +103,47 @@ test("a wait is used where another part can be worked, and what is done in one g
   expect(() => schedule([of("a", 1, 0, ["b"]), of("b", 1, 0, [])])).toThrow(/a is after b/);
 });
 
+/** How often the hands go from one piece to another. */
+const changes = ({ tasks }: Schedule, pieceOf: (step: string) => string) =>
+  tasks.filter(({ step }, i) => i > 0 && pieceOf(step) !== pieceOf(tasks[i - 1]!.step)).length;
+
+test("what belongs to one piece is done together where the day is no longer for it", () => {
+  const pieceOf = (step: string) => step.slice(0, 1);
+  const of = (step: string, hands: number, wait: number, after: string[]): Task => ({
+    step,
+    hands,
+    wait,
+    after,
+    isSameGo: false,
+    isUsual: true,
+  });
+  const alike = ["a", "b"].flatMap((piece) => [
+    of(`${piece}1`, 3, 0, []),
+    of(`${piece}2`, 3, 0, [`${piece}1`]),
+    of(`${piece}3`, 3, 0, [`${piece}2`]),
+  ]);
+  expect(schedule(alike, pieceOf).tasks.map(({ step }) => step)).toEqual(["a1", "a2", "a3", "b1", "b2", "b3"]);
+  const waits = [of("a1", 3, 8, []), of("a2", 3, 0, ["a1"]), of("b1", 4, 0, []), of("b2", 4, 0, ["b1"])];
+  expect(schedule(waits, pieceOf)).toMatchObject({ finish: 14, proven: true });
+  expect(schedule(waits, pieceOf).tasks.map(({ step }) => step)).toEqual(["a1", "b1", "b2", "a2"]);
+  let [fewer, all] = [0, 0];
+  fc.assert(
+    fc.property(anyTasks(14), fc.array(fc.constantFrom("a", "b", "c"), { minLength: 14, maxLength: 14 }), (tasks, pieces) => {
+      const whose = (step: string) => pieces[Number(step.slice(1))]!;
+      const [plain, together] = [schedule(tasks), schedule(tasks, whose)];
+      isKept(together);
+      expect(together.finish).toBeCloseTo(plain.finish, 9);
+      expect(together.tasks.reduce((latest, { start, hands, wait }) => Math.max(latest, start + hands + wait), 0)).toBeLessThanOrEqual(
+        plain.finish + 1e-9,
+      );
+      fewer += changes(together, whose);
+      all += changes(plain, whose);
+    }),
+    { numRuns: 60, seed: 11 },
+  );
+  expect(fewer).toBeLessThan(0.75 * all);
+});
+
 const atWork = (id: string) => {
   const plan = planPiece(demoPiece(id), SHIPPED_BENCH);
   return { plan, tasks: plan.tasks! };

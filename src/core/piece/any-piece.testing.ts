@@ -282,7 +282,10 @@ export function anyPiece(): fc.Arbitrary<Piece> {
       carrier: fc.oneof({ weight: 4, arbitrary: anyHoop() }, { weight: 1, arbitrary: fc.constant({ type: "none" as const }) }),
       bails: fc.tuple(anyBail(["m1"]), anyBail(["m1", "m2"])),
       hangs: fc.nat({ max: 3 }),
-      put: fc.array(anyApplied, { maxLength: 2 }),
+      put: fc.oneof(
+        { weight: 3, arbitrary: fc.constant([]) },
+        { weight: 1, arbitrary: fc.array(anyApplied, { minLength: 1, maxLength: 2 }) },
+      ),
       heats,
     })
     .map(({ bails, hangs, ...parts }) => (hangs === 0 ? { ...parts, carrier: bails[parts.mounts.length - 1]! } : parts))
