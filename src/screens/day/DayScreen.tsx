@@ -72,7 +72,7 @@ export function DayScreen() {
         )}
         {unordered.length > 0 && (
           <p role="alert" className="px-4 py-2 text-[13px] text-bad">
-            ◆ {unordered.join(", ")}: the day is {NO_DAY}. Its heats say what clashes.
+            ◆ {unordered.join(", ")}: the day is {NO_DAY}. Its heats say why.
           </p>
         )}
         {pieces.length === 0 ? (
