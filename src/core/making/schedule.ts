@@ -201,7 +201,9 @@ class DaySearch {
       this.over[g] = done + wait;
       this.now[g] = start;
       const ends = Math.max(end, done + wait);
-      if (this.leastFinish(done, ends) < this.finish - EPSILON && !this.isKnown(done, ends)) this.follow(done, ends, left - 1);
+      // Until one order is found a bound excludes nothing.
+      const mayBeLess = this.finish === Infinity || this.leastFinish(done, ends) < this.finish - EPSILON;
+      if (mayBeLess && !this.isKnown(done, ends)) this.follow(done, ends, left - 1);
       this.isDone[g] = false;
       if (this.isOver) return;
     }
