@@ -110,7 +110,7 @@ test("a piece is saved, deleted, put back, deleted again and opened from its fil
   await expect(page).toHaveURL(/tern-ring-2\/wall/);
   await page.goto("/");
   await picker.setInputFiles({ name: "everything.json", mimeType: "application/json", buffer: Buffer.from(everything) });
-  await page.getByRole("button", { name: "Restore", exact: true }).last().click();
+  await page.getByRole("dialog").getByRole("button", { name: "Restore", exact: true }).click();
   await expect(page.getByRole("table").getByRole("row")).toHaveCount(15);
 });
 
