@@ -30,6 +30,7 @@ test("what a step leaves waiting is timed from when it was done, what went in to
     { step: "hoop.cut", at: at(800) },
   ];
   const waits = waitingIn(make(pickled), plan.steps, SHIPPED_BENCH);
+  expect(waits.map(({ isUsual }) => isUsual)).toEqual([true, true, true]);
   expect(waits.map(({ steps, since, until }) => [steps.map(({ id }) => id), (until - since) / 60_000])).toEqual([
     [["m1.seam.pickle", "hoop.seam.pickle"], 8.5],
     [["m1.set.surface"], 5],
@@ -41,7 +42,7 @@ test("what a step leaves waiting is timed from when it was done, what went in to
   expect(waitingIn(make(again), plan.steps, SHIPPED_BENCH)).toHaveLength(1);
   expect(waitingIn(make([{ step: "m1.seam.pickle", at: "" }]), plan.steps, SHIPPED_BENCH)).toEqual([]);
   const mine = { ...SHIPPED_BENCH, minutes: { "join.pickle": { hands: 1, wait: 3 } } };
-  expect(waitingIn(make(pickled.slice(0, 1)), plan.steps, mine)[0]).toMatchObject({ until: Date.parse(at(180)) });
+  expect(waitingIn(make(pickled.slice(0, 1)), plan.steps, mine)[0]).toMatchObject({ until: Date.parse(at(180)), isUsual: false });
   expect([leftText(250_000), leftText(59_001), leftText(-5)]).toEqual(["4:10", "1:00", "0:00"]);
 });
 

@@ -9,7 +9,7 @@ import { cardRows } from "./card";
 import { solderText } from "./heats";
 import { METRIC, showFigureValue } from "./show";
 import { stepText } from "./steps";
-import { addingUp, sumParts, sumText } from "./sums";
+import { addingUp, percentsOf, sumParts, sumText } from "./sums";
 
 const INCH = { length: "inch", temperature: "F" } as const;
 const tern = demoPiece("tern-ring");
@@ -122,6 +122,7 @@ test("whatever the sum, in whatever unit, the terms add up as they are shown, ea
 
 test("the odd hundredth goes to the term that lost most, and what is taken off is said as less", () => {
   expect(addingUp([1.004, 2.0042, 3.0035], "mm", METRIC).map((each) => each.toFixed(2))).toEqual(["1.00", "2.01", "3.00"]);
+  expect(percentsOf([0.117, 0.278, 0.605])).toEqual(["12%", "28%", "60%"]);
   expect(addingUp([1.003, 2.004, 3.0045], "mm", METRIC).map((each) => each.toFixed(2))).toEqual(["1.00", "2.00", "3.01"]);
   const figure = {
     value: 54.6,

@@ -17,66 +17,56 @@ export interface JointAdvice {
   readonly flame: string;
   /** Empty where it needs nothing. */
   readonly hold: string;
-  readonly look: string;
 }
 
-/** Where the usual solder goes, where the flame goes, how it is held, and what to look for, by the kind of joint. */
+/** Where the usual solder goes, where the flame goes and how it is held, by the kind of joint. */
 const JOINT_ADVICE: Readonly<Record<JointKind, JointAdvice>> = {
   seam: {
     solder: "under the seam, on charcoal",
     flame: "On and off at the join.",
     hold: "It stands by its own spring.",
-    look: "it drops flat, a bright line top to foot.",
   },
   foot: {
     solder: "inside",
     flame: "From below, through the mesh.",
     hold: "On mesh and tripod, cotter pins under the plate.",
-    look: "a bright line all the way round.",
   },
   ledge: {
     solder: "laid on the board under it",
     flame: "From below, the wall last.",
     hold: "Pressed level, the wall bound to it.",
-    look: "a bright line all the way round inside.",
   },
   ornament: {
     solder: "outside, close to it",
     flame: "The plate first; the ornament last, and briefly.",
     hold: "It lies by itself; a pin at each end keeps it there.",
-    look: "a bright line along its foot, nothing sunk.",
   },
   applied: {
     solder: "melted on its back first",
     flame: "What it lies on, from below; never the small part.",
     hold: "It lies by itself; nudge it back with a pick.",
-    look: "it sinks a hair, a bright line all round.",
   },
   strands: {
     solder: "along the groove between them",
     flame: "Along all of it, back and forth.",
     hold: "Bound every few millimetres with iron wire.",
-    look: "a bright line in the groove, end to end.",
   },
   bridge: {
     solder: "at the arch's foot",
     flame: "The hoop first, the arch last.",
     hold: "The arch bound to the hoop with iron wire.",
-    look: "a bright line round the foot, the arch square.",
   },
   eye: {
     solder: "at the edge",
     flame: "The plate first, the bail last and briefly.",
     hold: "The bail in the third hand.",
-    look: "a bright line both sides, the bail square to the plate.",
   },
-  sleeve: { solder: "none: it is glued", flame: "None.", hold: "", look: "no gap, no play." },
-  added: { solder: "along it", flame: "The larger part first.", hold: "In the third hand.", look: "a bright line along it." },
+  sleeve: { solder: "none: it is glued", flame: "None.", hold: "" },
+  added: { solder: "along it", flame: "The larger part first.", hold: "In the third hand." },
   mount: {
     solder: "along the seat",
     flame: "The hoop first, the setting last.",
     hold: "The hoop upright in the third hand, the setting face down.",
-    look: "a bright line both sides, the hoop square both ways.",
   },
 };
 
@@ -84,7 +74,6 @@ const HOOP_SEAM_ADVICE: JointAdvice = {
   solder: "across the seam",
   flame: "The whole hoop, then the seam.",
   hold: "Flat on the board; iron wire round it if it springs open.",
-  look: "a bright line inside and out.",
 };
 
 /** Of a seam, a setting's or the hoop's own. */

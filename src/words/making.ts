@@ -43,6 +43,7 @@ export const BANDS: Readonly<Record<VerdictCode, string>> = {
 
 /** What a step leaves waiting. */
 export const WAITS: Partial<Readonly<Record<StepCode, string>>> = {
+  "wall.anneal": "cooling",
   "join.pickle": "in the pickle",
   "join.cold": "under glue",
   "set.surface": "in the patina",

@@ -79,9 +79,10 @@ interface StepVoice {
   readonly lengthOf: (mm: number) => string;
   readonly ten: string;
   readonly pieces: string;
-  /** What a joint is called, and the part that a value names. */
-  readonly joint: (id: string) => string;
+  /** What a joint is called, the part that a value names, and the setting where there are several: a sentence that says one of them needs no lead. */
+  joint(id: string): string;
   part(name: string): string;
+  readonly of: string;
 }
 
 const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
@@ -128,10 +129,10 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
   "hoop.round": (v) =>
     `Round the hoop up and read its size: ${v.target} inside${v.sure(`, ${SYSTEM_NAMES[v.text("system") as SizeSystem]} ${v.text("size")}`)}`,
   "hoop.flat": (v) =>
-    v.text("of") === ""
+    v.of === ""
       ? `File the flat on top, ${v.target} deep at its middle, opposite the seam`
-      : `File the flat for ${v.text("of")}, ${v.target} deep at its middle`,
-  "hoop.saddle": (v) => `File a saddle in the underside of the plate${v.text("of") && ` of ${v.text("of")}`}, ${v.target} deep`,
+      : `File the flat for ${v.of}, ${v.target} deep at its middle`,
+  "hoop.saddle": (v) => `File a saddle in the underside of the plate${v.of && ` of ${v.of}`}, ${v.target} deep`,
   "hoop.twist": (v) =>
     `Twist ${v.text("plies")} wires of ${v.length("wire")}, each ${v.target} and some to hold, to ${v.count("turns", 1)} turns in ${v.ten}${v.text("soldered") === "1" ? ", and solder them along" : ""}`,
   "hoop.flatten": (v) => `Roll or hammer the twist flat, to ${v.length("thickness")}`,
@@ -157,7 +158,7 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
   "bail.saw": (v) => `Saw the tube off ${v.target} long, square`,
   "bail.wind": (v) => `Wind the jump ring on a rod ${v.length("rod")} across, ${v.target} of wire, saw it through and close it`,
   "eye.mark": (v) =>
-    `Mark the eye${v.text("of") && ` of ${v.text("of")}`} on the edge, ${eyeText(Number(v.text("aside")), v.lengthOf)}, and file it flat there`,
+    `Mark the eye${v.of && ` of ${v.of}`} on the edge, ${eyeText(Number(v.text("aside")), v.lengthOf)}, and file it flat there`,
   "hang.try": () => "Hang it by a thread: it hangs as it should, and turns to neither side",
   "applied.make": (v) => MADE[v.text("shape") as AppliedShape](v),
   "join.finish": () => "Finish what will be hard to reach once joined",
@@ -370,9 +371,6 @@ function timesOver(copies: number, title: string): string {
 /** What a step speaks of. */
 type Told = Named & Pick<Plan, "figures">;
 
-/** Values by which a step's sentence says itself which setting it is of. */
-const NAMING = ["of", "layer", "part", "joint"];
-
 /** With blanks to write in where a length cannot be trusted. @throws if the step aims at a figure that is not there. */
 export function sayStep(step: Step, plan: Told, units: Units, doubtOf: DoubtOf = SURE): SaidStep {
   const aim = (key: string | null): string => {
@@ -382,8 +380,11 @@ export function sayStep(step: Step, plan: Told, units: Units, doubtOf: DoubtOf =
     return doubtOf(key) ? `${BLANK} ${figure.unit === "mm" ? lengthUnit(units) : ""}`.trimEnd() : figureText(key, figure, units);
   };
   const names = namesIn(plan);
-  const isNamed = NAMING.some((name) => step.values[name] !== undefined && step.values[name] !== "");
-  const lead = isNamed ? "" : names.lead(step.part);
+  let isNamed = false;
+  const naming = (name: string) => {
+    isNamed ||= name !== "";
+    return name;
+  };
   const told = timesOver(
     Number(step.values.copies ?? 1),
     capital(
@@ -398,13 +399,16 @@ export function sayStep(step: Step, plan: Told, units: Units, doubtOf: DoubtOf =
         lengthOf: (mm) => withUnit(mm, "measured", units),
         ten: units.length === "inch" ? withUnit(10, "measured", units) : "10 mm",
         pieces: cutPieces(listOf(step.values.pieces).map(aim)),
-        joint: names.joint,
-        part: (name) => names.part(String(step.values[name])),
+        joint: (id) => naming(names.joint(id)),
+        part: (name) => naming(names.part(String(step.values[name]))),
+        get of() {
+          return naming(String(step.values.of ?? ""));
+        },
       }),
     ),
   );
   return {
-    title: lead + told,
+    title: (isNamed ? "" : names.lead(step.part)) + told,
     detail: step.code === "join.solder" ? PLACING_DETAILS[step.values.means as Placing] : (DETAILS[step.code] ?? ""),
   };
 }

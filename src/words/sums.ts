@@ -1,6 +1,6 @@
 import { type Figure, type Unit } from "@/core/measure/figure";
 import { termName } from "./terms";
-import { type Rounding, type Units, showFigureValue, showLength, shownStep } from "./show";
+import { type Rounding, type Units, showFigureValue, showLength, showPercent, shownStep } from "./show";
 
 /** What a sum is made of, as it is told: terms by themselves or taken together. */
 export interface Share {
@@ -20,7 +20,15 @@ const ON_STEP = 1e-7;
 
 /** Amounts on the steps they are shown in, rounded by largest remainder: what is shown adds up to the total as it is shown. */
 export function addingUp(values: readonly number[], unit: Unit, units: Units): number[] {
-  const step = shownStep(unit, units);
+  return onSteps(values, shownStep(unit, units));
+}
+
+/** "20%", "80%": shares of one whole in whole percents that add up as they are shown. */
+export function percentsOf(shares: readonly number[]): string[] {
+  return onSteps(shares, 0.01).map((share) => showPercent(share));
+}
+
+function onSteps(values: readonly number[], step: number): number[] {
   const steps = values.map((value) => value / step);
   const floors = steps.map((each) => Math.floor(each + ON_STEP));
   const total = Math.round(steps.reduce((all, each) => all + each, 0) + ON_STEP);

@@ -197,25 +197,21 @@ test("where a number came from, what it is called, and what the schools and sour
       solder: "under the seam, on charcoal",
       flame: "On and off at the join.",
       hold: "It stands by its own spring.",
-      look: "it drops flat, a bright line top to foot.",
     },
     {
       solder: "across the seam",
       flame: "The whole hoop, then the seam.",
       hold: "Flat on the board; iron wire round it if it springs open.",
-      look: "a bright line inside and out.",
     },
     {
       solder: "inside",
       flame: "From below, through the mesh.",
       hold: "On mesh and tripod, cotter pins under the plate.",
-      look: "a bright line all the way round.",
     },
     {
       solder: "along the seat",
       flame: "The hoop first, the setting last.",
       hold: "The hoop upright in the third hand, the setting face down.",
-      look: "a bright line both sides, the hoop square both ways.",
     },
   ]);
 });

@@ -5,7 +5,9 @@ import { type Step } from "@/core/making/step";
 import { BLANK } from "./doubt";
 import { jointAdvice, solderText } from "./heats";
 import { capital, counted, gradeName, namesIn } from "./names";
-import { type Units, lengthUnit, showLength, showPercent } from "./show";
+import { type Units, lengthUnit, showLength } from "./show";
+import { CHECKS } from "./steps";
+import { percentsOf } from "./sums";
 
 /** What is told of a heat at the torch; of one joint of it, or of all. Empty where there is nothing to say. */
 export interface SaidTorch {
@@ -15,6 +17,7 @@ export interface SaidTorch {
   readonly hold: string;
   /** What is seen on the way, and when it runs. */
   readonly signs: string;
+  /** What its steps ask to be looked for before going on. */
   readonly look: string;
   /** What moves or comes close to melting, and the side to keep the flame off. */
   readonly care: readonly { readonly level: "error" | "warning"; readonly text: string }[];
@@ -42,7 +45,9 @@ export function sayTorch(
   const advice = joints.map(jointAdvice);
   const all = (pick: (each: (typeof advice)[number]) => string) => [...new Set(advice.map(pick))].filter((text) => text !== "").join(" ");
   const solder = heat.joints.flatMap((id, i) => (of.includes(id) ? (heat.solder[i] ?? []) : []));
-  const shares = heat.flame.map(({ part, share }) => `${names.part(part)} ${showPercent(share)}`).join(", ");
+  const percents = percentsOf(heat.flame.map(({ share }) => share));
+  const shares = heat.flame.map(({ part }, i) => `${names.part(part)} ${percents[i]!}`).join(", ");
+  const checks = new Set(plan.steps.flatMap((step) => (isAtTorch(step) && of.includes(step.part) ? step.checks : [])));
   const more = Math.max(0, ...solder.map(({ evenGap }) => evenGap ?? 0));
   const listed = (ids: readonly string[], name: (id: string) => string) => capital(ids.map(name).join(", "));
   return {
@@ -50,7 +55,7 @@ export function sayTorch(
     flame: `${heat.flame.length > 1 ? `${shares}. ` : ""}${all(({ flame }) => flame)}`,
     hold: all(({ hold }) => hold),
     signs: SIGNS[heat.means],
-    look: all(({ look }) => look),
+    look: [...checks].map((check, i) => (i === 0 ? CHECKS[check] : lowered(CHECKS[check]))).join("; "),
     care: [
       ...(heat.runs.length > 0 ? [{ level: "error" as const, text: `${listed(heat.runs, names.joint)} runs again: shield it.` }] : []),
       ...(heat.softens.length > 0 ? [{ level: "warning" as const, text: `${listed(heat.softens, names.joint)} softens: prop it.` }] : []),
@@ -77,6 +82,14 @@ export function cutSolderText(cut: CutSolder, plan: Pick<Plan, "joints">, units:
   return `${capital(gradeName(grade))}: ${what}`;
 }
 
+function isAtTorch({ code }: Step): boolean {
+  return code === "join.solder" || code === "join.fuse";
+}
+
+function lowered(text: string): string {
+  return text.charAt(0).toLowerCase() + text.slice(1);
+}
+
 /** What is told of a heat at the step of one of its joints, line by line; none where a step is no heat. */
 export function torchLines(
   step: Step,
@@ -84,8 +97,7 @@ export function torchLines(
   units: Units,
   doubtOf: DoubtOf = SURE,
 ): readonly (readonly [label: string, text: string])[] {
-  const isAtTorch = step.code === "join.solder" || step.code === "join.fuse";
-  const heat = isAtTorch && heatOf(plan, step.part)?.heat;
+  const heat = isAtTorch(step) && heatOf(plan, step.part)?.heat;
   if (!heat) return [];
   const said = sayTorch(heat, plan, units, doubtOf, [step.part]);
   const lines = [

@@ -51,7 +51,7 @@ export function placingOf(joint: Pick<Joint, "kind" | "mount">, wished: Placing 
 const AT_THE_TORCH: Readonly<Record<Placing | "fuse", Omit<AtTheTorch, "means">>> = {
   inside: { code: "join.solder", checks: [], isFluxed: true, isTinned: false },
   outside: { code: "join.solder", checks: [], isFluxed: true, isTinned: false },
-  under: { code: "join.solder", checks: [], isFluxed: true, isTinned: false },
+  under: { code: "join.solder", checks: ["joint.dropsFlat"], isFluxed: true, isTinned: false },
   sweat: { code: "join.solder", checks: ["joint.sinks"], isFluxed: true, isTinned: true },
   wire: { code: "join.solder", checks: ["joint.noFlood"], isFluxed: true, isTinned: false },
   paste: { code: "join.solder", checks: ["joint.noVoid"], isFluxed: true, isTinned: false },

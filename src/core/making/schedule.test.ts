@@ -4,6 +4,7 @@ import { SHIPPED_BENCH, minutesOf } from "../piece/bench";
 import { planPiece } from "../piece/plan-piece";
 import { type Schedule, type Task, schedule } from "./schedule";
 import { type OnTheBench, dayOf } from "./day";
+import { meanwhile } from "./meanwhile";
 import { step } from "./step";
 import { tasksFrom } from "./tasks";
 
@@ -246,4 +247,19 @@ test("a step works its own part and those it names; of a setting all of it, of a
   expect(() =>
     tasksFrom({ steps: [step("m2", "set.push")], parts: parts.slice(0, 2), joints: [] }, ({ code }) => minutesOf(SHIPPED_BENCH, code)),
   ).toThrow(/m2.set.push works no part/);
+});
+
+test("while the next step's part waits the hands take up the first that waits for nothing; nothing where the next is free or all wait", () => {
+  const { steps, tasks } = planPiece(demoPiece("tern-ring"), SHIPPED_BENCH);
+  const doneTo = (last: string) => new Set(steps.slice(0, steps.findIndex(({ id }) => id === last) + 1).map(({ id }) => id));
+  const pickled = doneTo("m1.seam.pickle");
+  const inPickle = new Set(["m1.seam.pickle"]);
+  const isDone = (...more: readonly string[]) => new Set([...pickled, ...more]);
+  const found = [[], ["hoop.cut"], ["hoop.cut", "hoop.square", "hoop.bend"]].map((more) => meanwhile(tasks!, isDone(...more), inPickle));
+  expect(found).toEqual(["hoop.cut", "hoop.square", "hoop.seam.heat"]);
+  expect([meanwhile(tasks!, pickled, new Set()), meanwhile(tasks!, doneTo("m1.foot.pickle"), new Set(["m1.foot.pickle"]))]).toEqual([
+    null,
+    null,
+  ]);
+  expect(meanwhile(tasks!, new Set(steps.map(({ id }) => id)), inPickle)).toBeNull();
 });

@@ -109,16 +109,22 @@ function gosOf(tasks: readonly Task[]): Go[] {
   }));
 }
 
+/** When it begins and leaves the hands: at once when they are free and all before it is `over`. */
+function placed({ before, hands }: Go, over: readonly number[], free: number): { readonly start: number; readonly done: number } {
+  const start = before.reduce((latest, earlier) => Math.max(latest, over[earlier]!), free);
+  return { start, done: start + hands };
+}
+
 /** When each begins where they are done in this order, each as soon as it can be, and when all are over. */
 function laidOut(gos: readonly Go[], order: readonly number[]): { readonly starts: readonly number[]; readonly finish: number } {
   const starts: number[] = [];
   const over: number[] = [];
   let [free, finish] = [0, 0];
   for (const g of order) {
-    const { before, hands, wait } = gos[g]!;
-    starts[g] = before.reduce((latest, b) => Math.max(latest, over[b]!), free);
-    free = starts[g] + hands;
-    over[g] = free + wait;
+    const { start, done } = placed(gos[g]!, over, free);
+    starts[g] = start;
+    free = done;
+    over[g] = done + gos[g]!.wait;
     finish = Math.max(finish, over[g]);
   }
   return { starts, finish };
@@ -185,10 +191,9 @@ class DaySearch {
       if (end < this.finish - EPSILON) [this.finish, this.starts] = [end, [...this.now]];
       return;
     }
-    const ready = this.gos.flatMap(({ before, hands }, g) => {
-      if (this.isDone[g] || before.some((earlier) => !this.isDone[earlier])) return [];
-      const start = before.reduce((latest, earlier) => Math.max(latest, this.over[earlier]!), time);
-      return [{ g, start, done: start + hands }];
+    const ready = this.gos.flatMap((go, g) => {
+      if (this.isDone[g] || go.before.some((earlier) => !this.isDone[earlier])) return [];
+      return [{ g, ...placed(go, this.over, time) }];
     });
     const soonest = Math.min(...ready.map(({ done }) => done));
     // What could be done while the hands wait for another is done then.

@@ -4,6 +4,7 @@ import { benchOf, withBench } from "@/core/piece/bench";
 import { useRouter } from "next/navigation";
 import { type ReactNode, useCallback, useEffect, useMemo, useState } from "react";
 import { type Make, asOf, pieceNow } from "@/core/piece/make";
+import { meanwhile } from "@/core/making/meanwhile";
 import { type Mishap, mishapsAt } from "@/core/piece/mishaps";
 import { type Step } from "@/core/making/step";
 import { type Figures } from "@/core/measure/figure";
@@ -25,7 +26,7 @@ import { namesIn } from "@/words/names";
 import { CHECKS } from "@/words/steps";
 import { useUndoMaking } from "../piece/undo";
 import { BenchReading } from "./BenchReading";
-import { OtherPieces, WaitRow } from "./BenchTop";
+import { Meanwhile, OtherPieces, WaitRow } from "./BenchTop";
 import { Changed } from "./Changed";
 import { LastTime } from "./LastTime";
 import { Result } from "./Result";
@@ -91,6 +92,10 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
   const shown = told.steps.find(({ id }) => id === step?.id) ?? step;
   const names = useMemo(() => namesIn(plan), [plan]);
   const waiting = waitingIn(make, plan.steps, benchOf(piece, bench));
+  const isIn = new Set(waiting.flatMap(({ steps, until }) => (until > now ? steps.map(({ id }) => id) : [])));
+  /** What can be taken up while the next step waits, once what is `over` is done too. */
+  const free = (...over: readonly string[]) => meanwhile(plan.tasks ?? [], new Set([...done.keys(), ...over]), isIn);
+  const besides = plan.steps.find(({ id }) => id === free()) ?? null;
 
   const keep = useCallback(
     async (edit: MakeEdit) => {
@@ -104,7 +109,8 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
       .then((isKept) => (isKept ? router.push("/ledger") : warn("That is not kept.")));
   const goOn = () => {
     if (!step) return;
-    look(null);
+    // Who works on what waits for nothing goes on with it until the next step's part is out.
+    look(step === besides ? free(step.id) : null);
     setLooked(new Set());
     if (doneAt === undefined) void keep(ticking(make, step.id, true, new Date().toISOString()));
   };
@@ -116,6 +122,7 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
     const to = plan.steps[at + 1];
     if (to) look(to.id);
   };
+  const turnTo = () => besides && look(besides.id);
   const leave = () => router.push(`/pieces/${piece.id}/making`);
   const check = (i: number) =>
     setLooked((all) => {
@@ -127,6 +134,7 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
   const keys: Keys = {
     b: back,
     x: () => step && tellWrong(true),
+    m: turnTo,
     Escape: leave,
     ArrowLeft: back,
     ArrowRight: ahead,
@@ -183,10 +191,11 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
                 key={each.steps[0]!.id}
                 waiting={each}
                 now={now}
-                names={names}
+                plan={plan}
                 onOut={() => void keep({ put: { done: each.steps.map(({ id }) => ({ step: outOf(id), at: new Date().toISOString() })) } })}
               />
             ))}
+            {besides && step === next && <Meanwhile step={besides} plan={plan} units={units} onTurn={turnTo} />}
             <OtherPieces others={others} now={now} />
             {at === 0 && <LastTime piece={piece.id} />}
           </div>

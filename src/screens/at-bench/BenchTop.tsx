@@ -3,21 +3,24 @@
 import Link from "next/link";
 import { useEffect, useRef } from "react";
 import { type Step } from "@/core/making/step";
-import { type Names } from "@/words/names";
-import { capital } from "@/words/names";
+import { capital, namesIn } from "@/words/names";
+import { type Plan } from "@/core/piece/plan";
+import { type Units } from "@/words/show";
 import { WAITS } from "@/words/making";
+import { sayStep } from "@/words/steps";
+import { useDoubt } from "@/ui/doubt";
 import { chime } from "@/ui/chime";
 import { type Waiting, leftText } from "./timers";
 
 interface WaitProps {
   readonly waiting: Waiting;
   readonly now: number;
-  readonly names: Names;
+  readonly plan: Plan;
   readonly onOut: () => void;
 }
 
 /** Something in the pickle, under glue or in a patina: how long yet; told by sound and words when it is ready. */
-export function WaitRow({ waiting: { steps, since, until }, now, names, onOut }: WaitProps) {
+export function WaitRow({ waiting: { steps, since, until, isUsual }, now, plan, onOut }: WaitProps) {
   const left = Math.min(until - since, until - now);
   const isReady = left <= 0;
   const wasWaiting = useRef(!isReady);
@@ -26,7 +29,7 @@ export function WaitRow({ waiting: { steps, since, until }, now, names, onOut }:
     wasWaiting.current = !isReady;
   }, [isReady]);
   const [first] = steps;
-  const what = capital(steps.map((step) => partName(step, names)).join(" and "));
+  const what = capital(steps.map((step) => whatWaits(step, plan)).join(" and "));
   const word = WAITS[first!.code] ?? "waiting";
   const share = Math.min(1, (now - since) / (until - since));
   return (
@@ -42,9 +45,9 @@ export function WaitRow({ waiting: { steps, since, until }, now, names, onOut }:
         </span>
         <span className="text-[23px] leading-none font-bold [font-stretch:94%]" aria-live={isReady ? "assertive" : "off"}>
           {isReady ? "Ready: take it out" : leftText(left)}
-          {!isReady && (
-            <small className="ml-1.5 text-[15px] font-normal text-night-soft">left of {Math.round((until - since) / 60_000)}</small>
-          )}
+          <small className="ml-1.5 text-[15px] font-normal text-night-soft">
+            {waitOf(isReady, Math.round((until - since) / 60_000), isUsual)}
+          </small>
         </span>
       </p>
       <button type="button" className="night-btn relative !min-h-[46px] !px-4 !text-[17px]" onClick={onOut}>
@@ -54,9 +57,46 @@ export function WaitRow({ waiting: { steps, since, until }, now, names, onOut }:
   );
 }
 
-function partName(step: Step, names: Names): string {
-  const { joint } = step.values;
-  return typeof joint === "string" ? names.joint(joint) : "the piece";
+/** How long the wait is, and whose minutes those are where they are not the maker's own. */
+function waitOf(isReady: boolean, minutes: number, isUsual: boolean): string {
+  if (isUsual) return `${isReady ? "after" : "left of"} the usual ${minutes}`;
+  return isReady ? "" : `left of ${minutes}`;
+}
+
+/** The joint or part that a step leaves waiting; of what is done to several, the piece. */
+function whatWaits({ values, part }: Step, plan: Plan): string {
+  const names = namesIn(plan);
+  if (typeof values.joint === "string") return names.joint(values.joint);
+  return plan.parts.some(({ id }) => id === part) ? names.part(part) : "the piece";
+}
+
+interface MeanwhileProps {
+  readonly step: Step;
+  readonly plan: Plan;
+  readonly units: Units;
+  readonly onTurn: () => void;
+}
+
+/** The next step's part lies in the pickle or cools: what can be done until it is out. */
+export function Meanwhile({ step, plan, units, onTurn }: MeanwhileProps) {
+  const { title } = sayStep(step, plan, units, useDoubt());
+  return (
+    <button
+      type="button"
+      onClick={onTurn}
+      className="flex min-h-[46px] items-center gap-3 rounded-[8px] border border-night-line px-3.5 text-left text-[15px] hover:border-night-edge"
+    >
+      <span className="min-w-0 flex-1 truncate">
+        This waits. <b>Meanwhile: {title}</b>
+      </span>
+      <kbd className="night-key max-lg:hidden">M</kbd>
+    </button>
+  );
+}
+
+function readyText({ at, isUsual }: NonNullable<Beside["ready"]>, now: number): string {
+  const text = at > now ? leftText(at - now) : "ready";
+  return isUsual ? `${text}, usually` : text;
 }
 
 /** Another piece that is being worked on: where it stands, and what comes next of it. */
@@ -64,7 +104,7 @@ export interface Beside {
   readonly id: string;
   readonly name: string;
   readonly next: string;
-  readonly ready: number | null;
+  readonly ready: { readonly at: number; readonly isUsual: boolean } | null;
 }
 
 export function OtherPieces({ others, now }: { readonly others: readonly Beside[]; readonly now: number }) {
@@ -79,7 +119,7 @@ export function OtherPieces({ others, now }: { readonly others: readonly Beside[
         >
           <b className="shrink-0">{name}</b>
           <span className="min-w-0 flex-1 truncate text-night-soft">next: {next}</span>
-          {ready !== null && <span className="shrink-0 text-glow">{ready > now ? leftText(ready - now) : "ready"}</span>}
+          {ready !== null && <span className="shrink-0 text-glow">{readyText(ready, now)}</span>}
         </Link>
       ))}
     </nav>

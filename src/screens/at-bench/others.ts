@@ -25,7 +25,7 @@ export function useOthers(here: string): Beside[] {
     const next = plan.steps.find(({ id }) => !done.has(id));
     const [first] = waitingIn(make, plan.steps, benchOf(record.piece, bench));
     const title = next ? sayStep(next, plan, units, doubtsOf(record)).title : "put it in the ledger";
-    return [{ id: record.id, name: record.piece.name, next: title, ready: first?.until ?? null }];
+    return [{ id: record.id, name: record.piece.name, next: title, ready: first ? { at: first.until, isUsual: first.isUsual } : null }];
   });
-  return others.sort((a, b) => (a.ready ?? Infinity) - (b.ready ?? Infinity)).slice(0, MOST_SHOWN);
+  return others.sort((a, b) => (a.ready?.at ?? Infinity) - (b.ready?.at ?? Infinity)).slice(0, MOST_SHOWN);
 }

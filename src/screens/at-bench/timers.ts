@@ -8,6 +8,8 @@ export interface Waiting {
   /** ms since 1970 */
   readonly since: number;
   readonly until: number;
+  /** Reckoned with usual minutes: nobody has given their own. */
+  readonly isUsual: boolean;
 }
 
 /** A step of its own that is kept once what waited was taken out. */
@@ -23,12 +25,13 @@ export function waitingIn(make: Make, steps: readonly Step[], bench: BenchEntry)
   const done = new Map(make.done.map(({ step, at }) => [step, at]));
   const each = steps.flatMap((step): Waiting[] => {
     const at = Date.parse(done.get(step.id) ?? "");
-    const { wait } = minutesOf(bench, step.code).value;
+    const { value, from } = minutesOf(bench, step.code);
+    const { wait } = value;
     const out = done.get(outOf(step.id));
     // What was taken out before it was put in again waits again.
     const isOut = out !== undefined && !(Date.parse(out) < at);
     if (Number.isNaN(at) || wait <= 0 || isOut) return [];
-    return [{ steps: [step], since: at, until: at + wait * 60_000 }];
+    return [{ steps: [step], since: at, until: at + wait * 60_000, isUsual: from === "shipped" }];
   });
   const ordered = each.sort((a, b) => a.until - b.until);
   return ordered.reduce<Waiting[]>((all, next) => {

@@ -55,7 +55,7 @@ export function HeatCard({ index, heat, plan, units }: CardProps) {
       <p className="text-soft">{torch.solder}.</p>
       <p className="text-soft">Flame: {torch.flame}</p>
       {torch.hold && <p className="text-soft">Hold: {torch.hold}</p>}
-      <p className="text-soft">Look for: {torch.look}</p>
+      <p className="text-soft">Look for: {torch.look}.</p>
       {torch.habit && <p className="text-soft">{torch.habit}</p>}
     </li>
   );

@@ -102,7 +102,7 @@ function footOf(asked: BackAsked): WorkedJoint {
         ...(back.drain ? [step(mount, "plate.drain", { works, cautions: ["saw"], values: { diameter: back.drain.diameter } })] : []),
         step(mount, "plate.stamp", { works }),
       ],
-      lookedFor: ["joint.allRound", "joint.bright", "joint.noGap"],
+      lookedFor: ["joint.bright", "joint.allRound", "joint.noGap"],
       after: [],
       afterAll: [sawing(asked)],
     },
