@@ -186,7 +186,7 @@ test("the plan found is the first of least cost among all there are, or there is
   expect(planned).toBeGreaterThan(200);
 });
 
-test("tasks of 12 and 14 joints have the costs that a search over every state, written apart from this one, found", () => {
+test("tasks of 12 and 14 joints, with cold ones and feet on three parts, have the costs that a search over every state, written apart from this one, found", () => {
   for (const { metals, joints, wishes, cost } of optima) {
     const parts = metals.map((metal, i): Part => ({
       id: `p${i}`,
@@ -211,11 +211,15 @@ test("tasks of 12 and 14 joints have the costs that a search over every state, w
       })),
     };
     const shelf = SHIPPED_SHELVES.find(({ id }) => id === wishes.shelf)!;
-    const found = bestHeats(assembly, { ...wishes, shelf, way: wishes.way as Way, pins: wishes.pins as unknown as PinEntry[] });
+    const asked = { ...wishes, shelf, way: wishes.way as Way, pins: wishes.pins as unknown as PinEntry[] };
+    const found = bestHeats(heatedAsWished(assembly, asked)!, asked);
     if (found.status !== "best") throw new Error(`${joints.length} joints: ${found.status}`);
     expect(unpack(found.cost)).toEqual(cost);
   }
   expect(new Set(optima.map(({ joints }) => joints.length))).toEqual(new Set([12, 14]));
+  const cold = optima.filter(({ wishes }) => wishes.pins.some((pin) => "means" in pin && pin.means === "cold"));
+  const feet = optima.filter(({ joints }) => joints.some(({ ties }) => ties.length === 3));
+  expect([cold.length, feet.length]).toEqual([8, 7]);
 });
 
 test("where nothing can be planned, the wishes named clash by themselves and no fewer do", () => {
