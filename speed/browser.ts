@@ -1,6 +1,6 @@
 import { gzipSync } from "node:zlib";
 import { type Browser, type Locator, type Page, chromium } from "@playwright/test";
-import { CHROMIUM } from "../e2e/places";
+import { CHROMIUM, laid } from "../e2e/places";
 import tern from "../demo/pieces/tern-ring.json";
 import { row, share } from "./measure";
 
@@ -29,6 +29,7 @@ async function measureIn(browser: Browser, address: string): Promise<void> {
   await manyPieces(browser, address);
   await measuredValues(browser, address);
   await manyMakes(browser, address);
+  await fiveWays(browser, address);
 }
 
 const kilobytes = (scripts: readonly Buffer[]) => scripts.reduce((all, body) => all + gzipSync(body).length, 0) / 1000;
@@ -136,6 +137,44 @@ async function dragged(page: Page, point: Locator, what: string): Promise<void> 
   await page.mouse.up();
   row(`${what}, a frame, median`, share(await frames, 0.5), "ms", "");
   row(`${what}, a frame, 95 of 100`, share(await frames, 0.95), "ms", "target under 20");
+}
+
+/** The five ways of a ring of three stones, ten joints, from the press to the last of them, planned beside the page. */
+async function fiveWays(browser: Browser, address: string): Promise<void> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(address);
+  await page.getByRole("table").waitFor();
+  await laid(page, { ...tern, id: "three-ring", mounts: [1, 2, 3].map((i) => ({ ...tern.mounts[0], id: `m${i}` })) });
+  await page.waitForURL(/three-ring/);
+  await page.goto(`${address}/pieces/three-ring/heats`);
+  const press = page.getByRole("button", { name: "Compare the five ways" });
+  const times: number[] = [];
+  for (let i = 0; i < 7; i++) {
+    times.push(
+      await press.evaluate(
+        (button) =>
+          new Promise<number>((done) => {
+            const start = performance.now();
+            new MutationObserver((_, observer) => {
+              const told = document.querySelector('[role="dialog"] tbody')?.textContent;
+              if (!told || told.includes("working it out")) return;
+              observer.disconnect();
+              done(performance.now() - start);
+            }).observe(document, { childList: true, subtree: true, characterData: true });
+            (button as HTMLElement).click();
+          }),
+      ),
+    );
+    await page.keyboard.press("Escape");
+    await page.getByRole("dialog").waitFor({ state: "detached" });
+  }
+  row(
+    "the five ways of ten joints, from the press to the last",
+    share(times, 0.5),
+    "ms",
+    "its worker's start and drawing too; target under 200",
+  );
+  await page.close();
 }
 
 /** Puts so many pieces into the browser's own database, as the app keeps them. */

@@ -201,7 +201,7 @@ export function usePlanned(piece: Piece, mine: BenchEntry, measured: Readings = 
       tell();
     }, setFailure);
   }, [client, search, piece]);
-  useEffect(() => () => client.cancel(), [client]);
+  useEffect(() => () => client.end(), [client]);
   if (failure) throw failure;
   const attempt = now ?? shown;
   if (!attempt?.ok) return attempt;

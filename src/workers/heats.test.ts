@@ -64,6 +64,16 @@ test("the latest question wins: an older one is dropped, its worker ended, and a
   wins.cancel();
   expect(await third).toBeNull();
   expect(wires[1]!.ended).toBe(true);
+  const fourth = wins.ask(ask(1));
+  wires[2]!.reply(done);
+  await fourth;
+  wins.cancel();
+  expect(wires[2]!.ended).toBe(false);
+  wins.end();
+  expect(wires[2]!.ended).toBe(true);
+  void wins.ask(ask(1));
+  expect(wires).toHaveLength(4);
+  wins.end();
 });
 
 test("an idle worker that does not say it heard is given up for a new one, which is asked the same; one that did is waited for", async () => {

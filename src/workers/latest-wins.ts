@@ -16,6 +16,8 @@ export interface LatestWins<Ask, Reply> {
   /** @throws (rejects) with what went wrong in the worker. */
   ask(question: Ask): Promise<Reply | null>;
   cancel(): void;
+  /** Ends the worker too where it is idle. The next question starts another. */
+  end(): void;
 }
 
 export function latestWins<Ask, Reply>(start: () => Wire): LatestWins<Ask, Reply> {
@@ -32,6 +34,11 @@ export function latestWins<Ask, Reply>(start: () => Wire): LatestWins<Ask, Reply
 
   return {
     cancel,
+    end() {
+      cancel();
+      wire?.terminate();
+      wire = null;
+    },
     ask(question) {
       cancel();
       const isIdle = wire !== null;

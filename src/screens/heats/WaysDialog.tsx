@@ -8,11 +8,11 @@ import { type Attempt } from "@/formats/attempt";
 import { Dialog } from "@/ui/Dialog";
 import { useSession, useSessionState } from "@/ui/session";
 import { useTrayState } from "@/ui/tray";
-import { besideClient } from "@/workers/plan/client";
 import { faultSentence } from "@/words/fields";
 import { WAY_ADVICE } from "@/words/heats";
 import { WAY_NAMES, capital } from "@/words/names";
 import { sayWay } from "@/words/ways";
+import { heatsBeside } from "./beside";
 import { letterOf } from "./ladder";
 
 const NOTHING_READ: readonly never[] = [];
@@ -114,7 +114,7 @@ function useWays(piece: Piece, bench: BenchEntry): Partial<Readonly<Record<Way, 
   const [attempts, setAttempts] = useState<Partial<Record<Way, Attempt>>>({});
   const [failure, setFailure] = useState<Error | null>(null);
   useEffect(() => {
-    const client = besideClient();
+    const client = heatsBeside();
     let isGone = false;
     const compare = async () => {
       for (const way of WAYS) {

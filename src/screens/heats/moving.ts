@@ -7,7 +7,7 @@ import {
   type KeyboardCoordinateGetter,
 } from "@dnd-kit/core";
 import { produce } from "immer";
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useState } from "react";
 import { type Plan } from "@/core/piece/plan";
 import { type Attempt } from "@/formats/attempt";
 import { useNotices } from "@/ui/notices";
@@ -16,7 +16,7 @@ import { useSession, useSessionState } from "@/ui/session";
 import { useTrayState } from "@/ui/tray";
 import { movedText } from "@/words/heats";
 import { capital, namesIn } from "@/words/names";
-import { besideClient } from "@/workers/plan/client";
+import { heatsBeside } from "./beside";
 import { type Moved, movePins } from "./pins";
 
 /** What is held: a whole heat, or one joint of it. */
@@ -70,21 +70,21 @@ export function useMove() {
   const [moved, moveTo] = useState<Moved | null>(null);
   const [outcome, setOutcome] = useState<Outcome>(null);
   const [failure, setFailure] = useState<Error | null>(null);
-  const client = useRef<ReturnType<typeof besideClient> | null>(null);
-  useEffect(() => () => client.current?.cancel(), []);
+  useEffect(() => () => heatsBeside().cancel(), []);
   if (failure) throw failure;
 
   const preview = (next: Moved | null) => {
     moveTo(next);
     setOutcome(null);
-    client.current?.cancel();
+    heatsBeside().cancel();
     if (!next) return;
-    client.current ??= besideClient();
     const wished = produce(piece, (each) => movePins(each, next));
-    client.current.ask({ piece: wished, bench, measured: [] }).then((attempt) => attempt && setOutcome(attempt), setFailure);
+    heatsBeside()
+      .ask({ piece: wished, bench, measured: [] })
+      .then((attempt) => attempt && setOutcome(attempt), setFailure);
   };
   const letGo = () => {
-    client.current?.cancel();
+    heatsBeside().cancel();
     hold(null);
     moveTo(null);
     setOutcome(null);

@@ -29,7 +29,7 @@ export function TemplatesScreen({ onBack }: { readonly onBack: () => void }) {
   const [client] = useState(printClient);
   const [isBusy, setBusy] = useState(false);
   const [failure, setFailure] = useState<Error | null>(null);
-  useEffect(() => () => client.cancel(), [client]);
+  useEffect(() => () => client.end(), [client]);
   if (failure) throw failure;
   const templates = templatesOf(piece, plan, units, doubtOf);
   const print = async () => {
