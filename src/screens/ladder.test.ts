@@ -3,7 +3,7 @@ import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { type Mount, type Piece } from "@/core/piece/piece";
 import { type Plan } from "@/core/piece/plan";
 import { planPiece } from "@/core/piece/plan-piece";
-import { ladderOf, letterOf } from "./heats/ladder";
+import { gradesUnder, ladderOf, letterOf } from "./heats/ladder";
 
 const tern = demoPiece("tern-ring");
 const plan = (heats: NonNullable<Piece["heats"]>) => planPiece({ ...tern, heats }, SHIPPED_BENCH);
@@ -43,4 +43,17 @@ test("joints have letters in the order of the plan, past z with a number", () =>
   const joints = mounts.flatMap(({ id }) => [`${id}.seam`, `${id}.foot`, `hoop.mount.${id}`]).map((id) => ({ id }));
   const many = { joints } as unknown as Plan;
   expect(["m1.seam", "m1.foot", "m9.foot", "m9.seam", "hoop.mount.m9"].map((id) => letterOf(many, id))).toEqual(["a", "b", "z", "y", "a1"]);
+});
+
+test("where heats stand close each run of a grade is named once, in a second row where it would cover the one before", () => {
+  const names = ["hard", "hard", "medium", "easy", "extra easy", "hard"];
+  expect(gradesUnder(names, 60)).toEqual([
+    { heat: 0, text: "hard", row: 0 },
+    { heat: 2, text: "medium", row: 0 },
+    { heat: 3, text: "easy", row: 0 },
+    { heat: 4, text: "extra easy", row: 0 },
+    { heat: 5, text: "hard", row: 0 },
+  ]);
+  expect(gradesUnder(names, 40).map(({ row }) => row)).toEqual([0, 0, 0, 1, 0]);
+  expect(gradesUnder(names, 20).map(({ text, row }) => `${text} ${row}`)).toEqual(["hard 0", "medium 0", "easy 1", "hard 0"]);
 });

@@ -42,12 +42,12 @@ test("at the torch: solder, what holds it, where the flame goes, what is seen, a
       plan,
       METRIC,
     ).habit,
-  ).toBe("Piece and gap alike would take 3.3 times that.");
+  ).toBe("Piece and gap alike: 23 to cut, 3.3 times that, 16 left over.");
   expect(plan.heats.map((heat) => sayTorch(heat, plan, METRIC)).map(({ look }) => look)).toEqual([
-    "A bright line along the joint, inside and out; no gap, pit or bubble; the piece drops flat",
-    "A bright line along the joint, inside and out; no gap, pit or bubble",
-    "A bright line along the joint, inside and out; the line goes all the way round; no gap, pit or bubble",
-    "A bright line along the joint, inside and out; the hoop stands by itself, square both ways",
+    "A bright line, inside and out; no gap, pit or bubble; the piece drops flat",
+    "A bright line, inside and out; no gap, pit or bubble",
+    "A bright line, inside and out; it goes all the way round; no gap, pit or bubble",
+    "A bright line, inside and out; the hoop stands by itself, square both ways",
   ]);
   expect(sayTorch(plan.heats[3]!, plan, METRIC).flame).toBe("wall 11%, plate 28%, hoop 61%. The hoop first, the setting last.");
 });

@@ -1,4 +1,5 @@
 import { type CutSolder } from "@/core/heats/cutting";
+import { type Pallions } from "@/core/heats/solder";
 import { type DoubtOf, SURE, doubtAmong } from "@/core/piece/doubt";
 import { type Plan, type PlannedHeat, heatOf } from "@/core/piece/plan";
 import { type Step } from "@/core/making/step";
@@ -21,7 +22,7 @@ export interface SaidTorch {
   readonly look: string;
   /** What moves or comes close to melting, and the side to keep the flame off. */
   readonly care: readonly { readonly level: "error" | "warning"; readonly text: string }[];
-  /** How many times more the even-gap habit lays, where that is much. */
+  /** What the even-gap habit cuts, and how much of it is left over, where that is much. */
   readonly habit: string;
 }
 
@@ -32,6 +33,17 @@ const SIGNS = {
   solder: "the flux heaves the pieces about, so go slowly; it dries white, then turns clear and glassy: close. Then the line runs bright.",
   fuse: "the surface turns shiny along the seam, at once: take the flame away.",
 } as const;
+
+/** Of the joint where it lays most for what is wanted. */
+function habitText(solder: readonly Pallions[]): string {
+  const most = solder.reduce((found, { count, evenGap }) => ((evenGap ?? 0) > found.times ? { count, times: evenGap! } : found), {
+    count: 0,
+    times: 0,
+  });
+  if (most.times <= MUCH_MORE) return "";
+  const cut = Math.round(most.count * most.times);
+  return `Piece and gap alike: ${cut} to cut, ${most.times.toFixed(1)} times that, ${cut - most.count} left over.`;
+}
 
 export function sayTorch(
   heat: PlannedHeat,
@@ -48,7 +60,6 @@ export function sayTorch(
   const percents = percentsOf(heat.flame.map(({ share }) => share));
   const shares = heat.flame.map(({ part }, i) => `${names.part(part)} ${percents[i]!}`).join(", ");
   const checks = new Set(plan.steps.flatMap((step) => (isAtTorch(step) && of.includes(step.part) ? step.checks : [])));
-  const more = Math.max(0, ...solder.map(({ evenGap }) => evenGap ?? 0));
   const listed = (ids: readonly string[], name: (id: string) => string) => capital(ids.map(name).join(", "));
   return {
     solder: capital(solderText({ ...heat, joints: of, solder }, plan, units, doubtOf)),
@@ -62,7 +73,7 @@ export function sayTorch(
       ...(heat.atRisk.length > 0 ? [{ level: "warning" as const, text: `${listed(heat.atRisk, names.part)} close to melting.` }] : []),
       ...(heat.thin ? [{ level: "warning" as const, text: `Keep the flame off the ${names.part(heat.thin)}, the thin side.` }] : []),
     ],
-    habit: more > MUCH_MORE ? `Piece and gap alike would take ${more.toFixed(1)} times that.` : "",
+    habit: habitText(solder),
   };
 }
 

@@ -35,7 +35,7 @@ export function HeatCards() {
       <ol
         aria-label="Heats"
         aria-busy={isSettling}
-        className={`flex gap-2.5 max-lg:flex-col lg:max-h-[252px] lg:overflow-x-auto ${isSettling ? "opacity-60" : ""}`}
+        className={`flex gap-2.5 max-lg:flex-col lg:max-h-[268px] lg:overflow-x-auto ${isSettling ? "opacity-60" : ""}`}
       >
         {plan.heats.map((heat, i) => (
           <HeatCard key={heat.joints.join()} index={i} heat={heat} plan={plan} units={units} />

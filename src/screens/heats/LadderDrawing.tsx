@@ -8,7 +8,7 @@ import { usePlan } from "@/ui/plan";
 import { useUnits } from "@/ui/tray";
 import { METAL_NAMES, capital, flameName, gradeName, namesIn } from "@/words/names";
 import { type Units, inDegrees, showTemperature } from "@/words/show";
-import { type Band, type Ladder, ladderOf } from "./ladder";
+import { type Band, type Ladder, gradesUnder, ladderOf, letterOf } from "./ladder";
 
 const LEFT = 62;
 /** Room for the names of the bands; on a narrow sheet only where each grade runs is named. */
@@ -18,6 +18,10 @@ const NARROW = 560;
 const ROOM_FOR_A_NAME = 96;
 const TOP = 60;
 const BOTTOM = 56;
+/** A second row of names under the heats. */
+const ROW = 14;
+/** What the name of a melting point takes at the right end of its line, with the break before it (pixels). */
+const ROOM_FOR_MELTING = 250;
 /** Where a melting point past the top of the axis is drawn, in pixels under it. */
 const BEYOND = 22;
 
@@ -29,12 +33,18 @@ export function LadderDrawing({ size }: { readonly size: Size }) {
   if (heats.length === 0) return <p className="p-4 text-soft">No heats: nothing can be drawn until an order works.</p>;
   const ladder = ladderOf(plan);
   const [low, high] = ladder.range;
-  const bottom = size.height - BOTTOM;
-  const y = scaleLinear([low, high], [bottom, TOP + 2 * BEYOND]);
   const isNarrow = size.width < NARROW;
   const [left, right] = [isNarrow ? 44 : LEFT, size.width - (isNarrow ? RIGHT.narrow : RIGHT.usual)];
+  const room = (right - left) / heats.length;
+  const isCramped = room < ROOM_FOR_A_NAME;
+  const grades = isCramped ? gradesUnder(heats.map(flameName), room) : heats.map((heat, i) => ({ heat: i, text: flameName(heat), row: 0 }));
+  const tagged = isCramped ? tagsUnder(heats, room) : [];
+  const rowsOfTags = Math.max(0, ...tagged.map(({ row }) => row + 1));
+  const under = rowsOfTags * TAG.cramped.step;
+  const bottom = size.height - BOTTOM - under - (grades.some(({ row }) => row > 0) ? ROW : 0);
+  const y = scaleLinear([low, high], [bottom, TOP + 2 * BEYOND]);
   const x = scaleLinear([-0.5, heats.length - 0.5], [left, right]);
-  const isCramped = (right - left) / heats.length < ROOM_FOR_A_NAME;
+  const [head, mark] = [Math.min(13, 0.42 * room), Math.min(19, 0.46 * room)];
   const frame = { left, right, top: TOP, bottom };
   return (
     <svg width={size.width} height={size.height} role="img" aria-label={described(plan, ladder)} className="absolute inset-0 block">
@@ -74,30 +84,41 @@ export function LadderDrawing({ size }: { readonly size: Size }) {
         <g key={i}>
           <line x1={x(i)} x2={x(i)} y1={bottom} y2={y(heat.working) + 4} stroke={flameColour(heat.working)} strokeWidth={9} opacity={0.9} />
           <path
-            d={`M${x(i) - 13} ${y(heat.working) + 8} L${x(i)} ${y(heat.working) - 8} L${x(i) + 13} ${y(heat.working) + 8} Z`}
+            d={`M${x(i) - head} ${y(heat.working) + 8} L${x(i)} ${y(heat.working) - 8} L${x(i) + head} ${y(heat.working) + 8} Z`}
             fill={flameColour(heat.working)}
           />
           <text x={x(i)} y={bottom + 20} textAnchor="middle" fontSize={heats.length > 5 ? 11.5 : 13} fontWeight={600} fill="#1b2225">
             {heatTitle(plan, i, isCramped)}
           </text>
-          <text x={x(i)} y={bottom + 37} textAnchor="middle" fontSize={12} fill="#566264">
-            {isCramped && heats[i - 1]?.grade === heat.grade ? "" : flameName(heat)}
-            {!isCramped && plan.joints.some(({ id, pinned }) => pinned && heat.joints.includes(id)) ? ", pinned" : ""}
-          </text>
         </g>
       ))}
-      {ladder.bands.map((band) => (
-        <Tags key={band.joint} band={band} among={ladder.bands} x={x} y={y} />
+      {grades.map(({ heat, text, row }) => (
+        <text key={heat} x={x(heat)} y={bottom + 37 + under + row * ROW} textAnchor="middle" fontSize={12} fill="#566264">
+          {text}
+          {!isCramped && plan.joints.some(({ id, pinned }) => pinned && heats[heat]!.joints.includes(id)) ? ", pinned" : ""}
+        </text>
       ))}
+      {isCramped
+        ? tagged.map(({ joint, heat, aside, row }) => (
+            <Tag
+              key={joint}
+              joint={joint}
+              letter={letterOf(plan, joint)}
+              cx={x(heat) + aside}
+              cy={bottom + 34 + row * TAG.cramped.step}
+              size="cramped"
+            />
+          ))
+        : ladder.bands.map((band) => <Tags key={band.joint} band={band} among={ladder.bands} x={x} y={y} />)}
       {ladder.disturbed.map(({ heat, band, what }, i) => {
         const colour = what === "runs" ? "#a3211b" : "#8a4600";
         const above = ladder.disturbed.slice(0, i).filter((other) => other.heat === heat && other.band.runs === band.runs).length;
         return (
           <g key={`${heat}${band.joint}`}>
             <rect
-              x={x(heat) - 19}
+              x={x(heat) - mark}
               y={y(band.runs)}
-              width={38}
+              width={2 * mark}
               height={Math.max(4, y(band.gives) - y(band.runs))}
               fill="none"
               stroke={colour}
@@ -221,7 +242,8 @@ function Melting({
   readonly frame: Frame;
   readonly isBroken: boolean;
 }) {
-  const zigzag = isBroken ? `h200 l8 -5 l8 10 l8 -5 H${frame.right}` : `H${frame.right}`;
+  const before = Math.max(16, Math.min(200, frame.right - frame.left - ROOM_FOR_MELTING));
+  const zigzag = isBroken ? `h${before} l8 -5 l8 10 l8 -5 H${frame.right}` : `H${frame.right}`;
   return (
     <>
       <path d={`M${frame.left} ${y} ${zigzag}`} stroke="#a3211b" strokeWidth={1.4} fill="none" strokeDasharray="7 4" />
@@ -252,14 +274,45 @@ function BandDrawing({ band, x, y }: { readonly band: Band; readonly x: Linear; 
 /** A letter's box, and its step from the one before; smaller where heats stand close. */
 const TAG = { usual: { box: 20, step: 24, from: 32, font: 12.5 }, cramped: { box: 15, step: 17, from: 17, font: 10.5 } } as const;
 
+interface TagProps {
+  readonly joint: string;
+  readonly letter: string;
+  readonly cx: number;
+  readonly cy: number;
+  readonly size: keyof typeof TAG;
+}
+
+/** A joint's letter, which lights where the joint is. */
+function Tag({ joint, letter, cx, cy, size }: TagProps) {
+  const { isLit, handlers } = useLit(joint);
+  const { box, font } = TAG[size];
+  return (
+    <g {...handlers}>
+      <rect x={cx - box / 2} y={cy - box / 2} width={box} height={box} rx={3} fill={isLit ? "#c3411c" : "#1b2225"} />
+      <text x={cx} y={cy + 0.4 * font} textAnchor="middle" fontSize={font} fontWeight={700} fill="#fff">
+        {letter}
+      </text>
+    </g>
+  );
+}
+
+/** Where heats stand close their joints' letters stand under their numbers, as many side by side as there is room for. */
+function tagsUnder(heats: Plan["heats"], room: number) {
+  const abreast = Math.max(1, Math.floor(room / TAG.cramped.step));
+  return heats.flatMap(({ joints }, heat) =>
+    joints.map((joint, i) => {
+      const row = Math.floor(i / abreast);
+      const inRow = Math.min(abreast, joints.length - row * abreast);
+      return { joint, heat, row, aside: ((i % abreast) - (inRow - 1) / 2) * TAG.cramped.step };
+    }),
+  );
+}
+
 /** The joint's letter at the start of each stretch; letters of bands at the same height stand side by side, those that do not fit under the others. */
 function Tags({ band, among, x, y }: { readonly band: Band; readonly among: readonly Band[]; readonly x: Linear; readonly y: Linear }) {
-  const { isLit, handlers } = useLit(band.joint);
-  const isCramped = x(1) - x(0) < ROOM_FOR_A_NAME;
-  const tag = isCramped ? TAG.cramped : TAG.usual;
+  const tag = TAG.usual;
   const between = (y(band.runs) + y(band.gives)) / 2;
-  // Where heats stand close a joint is named where it is made alone.
-  return band.stretches.slice(0, isCramped ? 1 : undefined).map(({ from, to }, i) => {
+  return band.stretches.map(({ from, to }, i) => {
     const before = among
       .slice(0, among.indexOf(band))
       .filter(
@@ -271,14 +324,6 @@ function Tags({ band, among, x, y }: { readonly band: Band; readonly among: read
     const fits = Math.max(1, Math.floor((x(to) - start + tag.step / 2) / tag.step));
     const cx = start + (before % fits) * tag.step;
     const level = between + Math.floor(before / fits) * tag.step;
-    const half = tag.box / 2;
-    return (
-      <g key={i} {...handlers}>
-        <rect x={cx - half} y={level - half} width={tag.box} height={tag.box} rx={3} fill={isLit ? "#c3411c" : "#1b2225"} />
-        <text x={cx} y={level + 0.4 * tag.font} textAnchor="middle" fontSize={tag.font} fontWeight={700} fill="#fff">
-          {band.letter}
-        </text>
-      </g>
-    );
+    return <Tag key={i} joint={band.joint} letter={band.letter} cx={cx} cy={level} size="usual" />;
   });
 }

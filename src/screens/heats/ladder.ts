@@ -63,6 +63,28 @@ export function ladderOf(plan: Plan): Ladder {
   };
 }
 
+/** Pixels that a letter takes, at the size of the names under the heats. */
+const LETTER = 6.4;
+
+/**
+ * What stands under heats that stand close, `room` pixels to each: of grades alike in a row the first name alone, in a second row where it would
+ * cover the one before, and left to the names beside the ladder where it would there too.
+ */
+export function gradesUnder(
+  names: readonly string[],
+  room: number,
+): readonly { readonly heat: number; readonly text: string; readonly row: number }[] {
+  const over = [-Infinity, -Infinity];
+  return names.flatMap((text, heat) => {
+    if (names[heat - 1] === text) return [];
+    const [at, half] = [heat * room, (text.length * LETTER) / 2];
+    const row = over.findIndex((end) => at - half >= end);
+    if (row < 0) return [];
+    over[row] = at + half;
+    return [{ heat, text, row }];
+  });
+}
+
 function bandOf(plan: Plan, joint: string, heat: PlannedHeat, made: number): Band {
   const parts = plan.joints.find(({ id }) => id === joint)!.parts;
   const shelf = plan.settled.heats.shelf.grades.find(({ id }) => id === heat.grade);
