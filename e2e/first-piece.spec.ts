@@ -3,6 +3,8 @@ import { EMPTY, field, figure, kept, quiet } from "./places";
 
 test("a first piece from nothing, by keyboard alone, to the card", async ({ page }) => {
   const heard = quiet(page);
+  await page.goto(`${EMPTY}day`);
+  await expect(page.getByText("Nothing lies on the tray yet")).toBeVisible();
   await page.goto(EMPTY);
   await expect(page.getByRole("heading", { name: "Start with your stone" })).toBeVisible();
   for (const text of ["16", "12", "5,2", "1.9"]) {

@@ -137,6 +137,7 @@ test("who works in inches reads and types them on My bench, and a height that wa
   await page.getByRole("radio", { name: "mm" }).first().click();
   await expect(page.getByText("reads 17.22 mm")).toBeVisible();
   await expect(heights).toHaveValue(/^2\.5 {2}.*6\.35$/);
+  await expect(page.getByText("another window has changed it since")).toBeHidden();
 });
 
 test("the bench's defaults are changed, undone, refused when wrong, and followed by every piece", async ({ page }) => {

@@ -251,7 +251,7 @@ const DETAILS: Readonly<Partial<Record<StepCode, string>>> = {
   "hang.try": "A thread through the bail; a plumb line beside it tells.",
   "hoop.round": "Small by up to a size, stretch it. Large: saw the excess out at the seam.",
   "join.finish": "Sand and pre-polish inside the hoop and round the plate's edge.",
-  "join.fuse": "Ends pressed hard together, flux, flame over the whole piece until the surface shimmers along the seam; then away.",
+  "join.fuse": "Ends clean and pressed hard together, flame over the whole piece until the surface shimmers along the seam; then away.",
   "set.try": "Lay a thread under it first, or lift it with tacky putty.",
   "set.curve": "Its template shows the height every five millimetres; lay the strip on it, or mark the heights round the wall.",
   "set.level": "A hollow back gets a cushion of fine sawdust.",

@@ -77,7 +77,9 @@ export function DayScreen() {
         )}
         {pieces.length === 0 ? (
           <p className="px-4 py-6 text-[15px] text-soft">
-            Choose the pieces that are on your bench: one pair of hands, and what waits in the pickle is used.
+            {lying.length === 0
+              ? "Nothing lies on the tray yet: lay a stone, and the day can be planned."
+              : "Choose the pieces that are on your bench: one pair of hands, and what waits in the pickle is used."}
           </p>
         ) : (
           <Told day={dayOfPieces(pieces, units)} pieces={pieces.map(({ id }) => ({ id, name: names.get(id)! }))} />
