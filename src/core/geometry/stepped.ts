@@ -42,10 +42,12 @@ export function steppedOut(outline: Outline, reaches: readonly Reach[]): Loop {
   if (reaches.every(({ out }) => out === first.out)) return outward(outline, first.out);
   const runs = reaches.map((reach) => runAlong(outline, reach));
   const rises = reaches.map(({ out }, i) => Math.abs(reaches[(i + 1) % reaches.length]!.out - out));
-  const curve = () => joined(outline, runs);
-  const points = () => flattened(curve(), DRAWN);
+  let whole: Curve | null = null;
   let drawn: Point[] | null = null;
-  const fine = () => (drawn ??= flattened(curve(), WEIGHED));
+  let weighed: Point[] | null = null;
+  const curve = () => (whole ??= joined(outline, runs));
+  const points = () => (drawn ??= flattened(curve(), DRAWN));
+  const fine = () => (weighed ??= flattened(curve(), WEIGHED));
   return {
     length: runs.reduce((sum, { length }) => sum + length, 0) + rises.reduce((sum, rise) => sum + rise, 0),
     area: runs.reduce((sum, run) => sum + run.area, outline.area),
@@ -100,20 +102,36 @@ function placeOut(outline: Outline, at: number, out: number): Point {
   return [x + nx * out, y + ny * out];
 }
 
+/** A curve's strokes, where each begins along it and how long it is, in mm. */
+interface Measured {
+  readonly strokes: readonly { readonly before: Point; readonly stroke: Stroke; readonly at: number; readonly long: number }[];
+  readonly length: number;
+}
+
+const measured = new WeakMap<Curve, Measured>();
+
+/** Kept with the curve, which is there for as long as the outline's shape: what lies on it is moved far more often. */
+function measuredOf(curve: Curve): Measured {
+  const known = measured.get(curve);
+  if (known) return known;
+  let [before, length] = [curve.from, 0];
+  const strokes = curve.strokes.map((stroke) => {
+    const own = { before, stroke, at: length, long: strokeLength(before, stroke) };
+    [before, length] = [pointOn(before, stroke, 1), length + own.long];
+    return own;
+  });
+  const made = { strokes, length };
+  measured.set(curve, made);
+  return made;
+}
+
 /** The strokes of a loop over a length of it, cut at its ends. */
 function partOf(loop: Loop, start: number, length: number): Stroke[] {
-  const { from, strokes } = loop.curve();
-  const measured: { readonly before: Point; readonly stroke: Stroke; readonly at: number; readonly long: number }[] = [];
-  let [before, at] = [from, 0];
-  for (const stroke of strokes) {
-    const long = strokeLength(before, stroke);
-    measured.push({ before, stroke, at, long });
-    [before, at] = [pointOn(before, stroke, 1), at + long];
-  }
-  const scale = at / loop.length;
+  const { strokes, length: whole } = measuredOf(loop.curve());
+  const scale = whole / loop.length;
   const [begin, end] = [start * scale, (start + length) * scale];
-  return [0, at].flatMap((turn) =>
-    measured.flatMap(({ before: from, stroke, at: place, long }) => {
+  return [0, whole].flatMap((turn) =>
+    strokes.flatMap(({ before: from, stroke, at: place, long }) => {
       const [a, b] = [Math.max(begin, place + turn), Math.min(end, place + turn + long)];
       return b - a > NOTHING && long > 0 ? [cut(from, stroke, (a - place - turn) / long, (b - place - turn) / long)] : [];
     }),

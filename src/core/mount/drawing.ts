@@ -80,7 +80,7 @@ export function drawSetting(setting: Setting): SettingDrawing {
   };
 }
 
-function drawPlan({ outline, wall, wallPlan, backPlan, layers }: Setting): SettingPlan {
+function drawPlan({ outline, wall, wallPlan, backPlan, rim, layers }: Setting): SettingPlan {
   const fit = wall.fit.value;
   const at = (d: number) => outward(outline, d).curve();
   return {
@@ -88,7 +88,7 @@ function drawPlan({ outline, wall, wallPlan, backPlan, layers }: Setting): Setti
     wallInside: at(fit),
     wallOutside: at(fit + wall.thickness),
     face: loopsOf(outline.parallel(-wall.catch.value)).map((loop) => loop.curve()),
-    plateEdge: steppedOut(outline, backPlan.edge).curve(),
+    plateEdge: rim.curve(),
     sawLine: steppedOut(outline, backPlan.sawLine).curve(),
     layers,
     back: backPlan.drawn,

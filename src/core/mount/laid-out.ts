@@ -1,5 +1,5 @@
 import { felt } from "../geometry/felt";
-import { type Corner, type Outline, type Place, type Point } from "../geometry/outline";
+import { type Corner, type Loop, type Outline, type Place, type Point } from "../geometry/outline";
 import { type Blank, layBlank } from "../measure/blank";
 import { tolerance } from "../measure/tolerances";
 import { type Dome, cover } from "../stone/dome";
@@ -32,6 +32,8 @@ export interface Setting {
   readonly wallPlan: WallPlan;
   readonly back: Back;
   readonly backPlan: BackPlan;
+  /** The back's edge. */
+  readonly rim: Loop;
   readonly layers: readonly DrawnLayer[];
 }
 

@@ -70,7 +70,8 @@ export function planSetting(asked: SettingAsked): PlannedSetting {
       taken,
     }),
   );
-  const drawing = drawSetting({ outline, stone, dome, wall, wallPlan, back, backPlan, layers: layerPlans.map(({ drawn }) => drawn) });
+  const rim = steppedOut(outline, backPlan.edge);
+  const drawing = drawSetting({ outline, stone, dome, wall, wallPlan, back, backPlan, rim, layers: layerPlans.map(({ drawn }) => drawn) });
   const contributions = [
     setStone({ mount, stone, outline, tapeOff, wallThickness: wall.thickness, top: drawing.top }),
     wallPlan,
@@ -82,9 +83,9 @@ export function planSetting(asked: SettingAsked): PlannedSetting {
     contributions,
     tie: backPlan.tie,
     thickness: backPlan.thickness,
-    inside: (point) => distanceInside(steppedOut(outline, backPlan.edge).points(), point),
-    hung: () => hungFrom({ mount, stone, outline, dome, wallPlan, backPlan, layerPlans }),
-    extent: (direction) => steppedOut(outline, backPlan.edge).extent(direction),
+    inside: (point) => distanceInside(rim.points(), point),
+    hung: () => hungFrom({ mount, stone, outline, dome, wallPlan, backPlan, rim, layerPlans }),
+    extent: rim.extent,
     drawing,
   };
 }

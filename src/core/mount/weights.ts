@@ -1,5 +1,5 @@
-import { type Outline, type Point } from "../geometry/outline";
-import { type Reach, steppedOut } from "../geometry/stepped";
+import { type Loop, type Outline, type Point } from "../geometry/outline";
+import { type Reach } from "../geometry/stepped";
 import { type Dome } from "../stone/dome";
 import { type Stone } from "../stone/stone";
 import { stoneWeight } from "../stone/weight";
@@ -30,14 +30,16 @@ interface Built {
   readonly dome: Dome;
   readonly wallPlan: WallPlan;
   readonly backPlan: BackPlan;
+  /** Its back's edge. */
+  readonly rim: Loop;
   readonly layerPlans: readonly LayerPlan[];
 }
 
 /** The stone at its outline's centre, wall and ledge at their middle line's, a plate at its own area's, ornament at its line's. */
-export function hungFrom({ mount, stone, outline, dome, wallPlan, backPlan, layerPlans }: Built): Hung {
+export function hungFrom({ mount, stone, outline, dome, wallPlan, backPlan, rim, layerPlans }: Built): Hung {
   const { mass, isGuess } = stoneWeight(stone, outline, dome);
   const round = wallPlan.stock.middle.balance().line;
-  const back = backPlan.ledge ? round : steppedOut(outline, backPlan.edge).balance().area;
+  const back = backPlan.ledge ? round : rim.balance().area;
   const weigh = (parts: LayerPlan["parts"], at: Point) => parts.map((part): Weight => ({ part: part.id, mass: part.mass, at }));
   return {
     outline,

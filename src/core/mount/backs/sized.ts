@@ -1,4 +1,4 @@
-import { type Outline } from "../../geometry/outline";
+import { type Loop, type Outline } from "../../geometry/outline";
 import { type Blank, layBlank } from "../../measure/blank";
 import { type Reach, furthest, reachAlong, steppedOut, widened } from "../../geometry/stepped";
 import { type Figure, type Sourced, type Term, type TermCode, single, sum, term } from "../../measure/figure";
@@ -44,9 +44,10 @@ export function sizesOf({ outline, wall, layers, back }: BackAsked): Sizes {
   ];
   const outer: Band[] = [{ label: "border", width: back.border }];
   const reach = followed(reachOf(layers, face), back);
+  const lies = steppedOut(outline, reach);
   const edge = widened(reach, back.border.value);
-  const across = (direction: number, more: readonly Band[]) => extentFigure(outline, inner, reach, [...outer, ...more], direction);
-  const area = areaByBands(outline, inner, reach, outer);
+  const across = (direction: number, more: readonly Band[]) => extentFigure(outline, inner, reach, lies, [...outer, ...more], direction);
+  const area = areaByBands(outline, inner, reach, lies, outer);
   return {
     edge,
     length: across(LENGTHWISE, []),
@@ -69,18 +70,19 @@ function extentFigure(
   outline: Outline,
   inner: readonly Band[],
   reach: readonly Reach[],
+  lies: Loop,
   outer: readonly Band[],
   direction: number,
 ): Figure {
   const own = outline.extent(direction);
   const face = inner.reduce((out, { width }) => out + width.value, 0);
-  const ornament = () => steppedOut(outline, reach).extent(direction) - own - 2 * face;
+  const ornament = () => lies.extent(direction) - own - 2 * face;
   const twice = ({ label, width }: Band): Term => term(label, 2 * width.value, width.from);
   return sum("mm", [term("stone", own, "stone"), ...inner.map(twice), ...ornamentTerm(ornament, reach, face), ...outer.map(twice)]);
 }
 
 /** The stone's area, and what each line outward adds to the one before it. */
-function areaByBands(outline: Outline, inner: readonly Band[], reach: readonly Reach[], outer: readonly Band[]): Figure {
+function areaByBands(outline: Outline, inner: readonly Band[], reach: readonly Reach[], lies: Loop, outer: readonly Band[]): Figure {
   const terms = [term("outline", outline.area, "stone", "area")];
   let [out, area] = [0, outline.area];
   const add = (label: TermCode, width: Sourced<number>, lines: readonly Reach[]) => {
@@ -89,7 +91,7 @@ function areaByBands(outline: Outline, inner: readonly Band[], reach: readonly R
     area = next;
   };
   for (const { label, width } of inner) add(label, width, [{ from: 0, to: 1, out: (out += width.value) }]);
-  const ornament = ornamentTerm(() => steppedOut(outline, reach).area - area, reach, out);
+  const ornament = ornamentTerm(() => lies.area - area, reach, out);
   terms.push(...ornament);
   area += ornament[0]?.value ?? 0;
   let lines = reach;
