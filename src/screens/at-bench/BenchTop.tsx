@@ -64,10 +64,11 @@ function waitOf(isReady: boolean, minutes: number, isUsual: boolean): string {
 }
 
 /** The joint or part that a step leaves waiting; of what is done to several, the piece. */
-function whatWaits({ values, part }: Step, plan: Plan): string {
+function whatWaits({ values, part, works }: Step, plan: Plan): string {
   const names = namesIn(plan);
   if (typeof values.joint === "string") return names.joint(values.joint);
-  return plan.parts.some(({ id }) => id === part) ? names.part(part) : "the piece";
+  const [only, ...others] = plan.parts.filter(({ id }) => id === part || works.includes(id));
+  return only && others.length === 0 ? names.part(only.id) : "the piece";
 }
 
 interface MeanwhileProps {

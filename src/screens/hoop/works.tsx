@@ -90,11 +90,11 @@ function StrandFields({ hoop: { strands, stock } }: Props) {
     <>
       <ChoiceField
         label="Soldered"
-        hint={isAll ? "as one band" : "at the back, spread in front"}
+        hint={isAll ? "as one band" : "apart in front"}
         value={isAll ? "all" : "back"}
         options={[
           { value: "all", text: "All along" },
-          { value: "back", text: "At the back" },
+          { value: "back", text: "The back" },
         ]}
         onChoose={(value) =>
           session.change((piece) => {
