@@ -3,7 +3,7 @@ import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { type Mount, type Piece } from "@/core/piece/piece";
 import { type Plan } from "@/core/piece/plan";
 import { planPiece } from "@/core/piece/plan-piece";
-import { gradesUnder, ladderOf, letterOf } from "./heats/ladder";
+import { gradesUnder, ladderOf, letterOf, tagsUnder } from "./heats/ladder";
 
 const tern = demoPiece("tern-ring");
 const plan = (heats: NonNullable<Piece["heats"]>) => planPiece({ ...tern, heats }, SHIPPED_BENCH);
@@ -56,4 +56,12 @@ test("where heats stand close each run of a grade is named once, in a second row
   ]);
   expect(gradesUnder(names, 40).map(({ row }) => row)).toEqual([0, 0, 0, 1, 0]);
   expect(gradesUnder(names, 20).map(({ text, row }) => `${text} ${row}`)).toEqual(["hard 0", "medium 0", "easy 1", "hard 0"]);
+});
+
+test("letters stand under their heats, in the middle, and in rows where they do not fit side by side", () => {
+  const heats = [{ joints: ["a"] }, { joints: ["b", "c", "d"] }];
+  const told = (room: number) => tagsUnder(heats, room, 17).map(({ joint, heat, row, aside }) => `${joint} ${heat} ${row} ${aside}`);
+  expect(told(60)).toEqual(["a 0 0 0", "b 1 0 -17", "c 1 0 0", "d 1 0 17"]);
+  expect(told(40)).toEqual(["a 0 0 0", "b 1 0 -8.5", "c 1 0 8.5", "d 1 1 0"]);
+  expect(told(10)).toEqual(["a 0 0 0", "b 1 0 0", "c 1 1 0", "d 1 2 0"]);
 });

@@ -76,6 +76,19 @@ test("the latest question wins: an older one is dropped, its worker ended, and a
   wins.end();
 });
 
+test("a worker is made ready where there is none, and what is asked before it is ends it", async () => {
+  const { wires, wins } = client();
+  const ready = wins.prepare(ask(1));
+  const asked = wins.ask(ask(2));
+  await ready;
+  expect(wires.map(({ ended }) => ended)).toEqual([true, false]);
+  await wins.prepare(ask(1));
+  wires[1]!.reply(done);
+  expect(await asked).toBe(done);
+  await wins.prepare(ask(1));
+  expect(wires).toHaveLength(2);
+});
+
 test("an idle worker that does not say it heard is given up for a new one, which is asked the same; one that did is waited for", async () => {
   jest.useFakeTimers();
   const { wires, wins } = client();

@@ -16,6 +16,8 @@ export interface LatestWins<Ask, Reply> {
   /** @throws (rejects) with what went wrong in the worker. */
   ask(question: Ask): Promise<Reply | null>;
   cancel(): void;
+  /** Has a worker ready by asking it something nobody waits for, where there is none yet. Whatever is asked before that is answered ends it. */
+  prepare(question: Ask): Promise<void>;
   /** Ends the worker too where it is idle. The next question starts another. */
   end(): void;
 }
@@ -34,49 +36,54 @@ export function latestWins<Ask, Reply>(start: () => Wire): LatestWins<Ask, Reply
 
   return {
     cancel,
+    prepare: async (question) => {
+      if (wire === null) await ask(question);
+    },
     end() {
       cancel();
       wire?.terminate();
       wire = null;
     },
-    ask(question) {
-      cancel();
-      const isIdle = wire !== null;
-      return new Promise((resolve, reject) => {
-        const listenTo = (asked: Wire, isNew: boolean, isLast: boolean) => {
-          wire = asked;
-          const silence = isNew ? undefined : setTimeout(again, MOST_SILENT);
-          const late = setTimeout(again, LONGEST);
-          const stop = () => [silence, late].forEach(clearTimeout);
-          const fail = (why: string) => {
-            stop();
-            drop = null;
-            asked.terminate();
-            wire = null;
-            reject(new Error(`the worker ${why}`));
-          };
-          function again() {
-            if (isLast) return fail("does not answer");
-            stop();
-            asked.terminate();
-            listenTo(start(), true, true);
-          }
-          drop = () => {
-            stop();
-            resolve(null);
-          };
-          asked.onmessage = ({ data }: MessageEvent<Reply | typeof HEARD>) => {
-            clearTimeout(silence);
-            if (data === HEARD) return;
-            stop();
-            drop = null;
-            resolve(data);
-          };
-          asked.onerror = (event) => fail(`failed: ${event.message}`);
-          asked.postMessage(question);
-        };
-        listenTo(wire ?? start(), !isIdle, false);
-      });
-    },
+    ask,
   };
+
+  function ask(question: Ask): Promise<Reply | null> {
+    cancel();
+    const isIdle = wire !== null;
+    return new Promise((resolve, reject) => {
+      const listenTo = (asked: Wire, isNew: boolean, isLast: boolean) => {
+        wire = asked;
+        const silence = isNew ? undefined : setTimeout(again, MOST_SILENT);
+        const late = setTimeout(again, LONGEST);
+        const stop = () => [silence, late].forEach(clearTimeout);
+        const fail = (why: string) => {
+          stop();
+          drop = null;
+          asked.terminate();
+          wire = null;
+          reject(new Error(`the worker ${why}`));
+        };
+        function again() {
+          if (isLast) return fail("does not answer");
+          stop();
+          asked.terminate();
+          listenTo(start(), true, true);
+        }
+        drop = () => {
+          stop();
+          resolve(null);
+        };
+        asked.onmessage = ({ data }: MessageEvent<Reply | typeof HEARD>) => {
+          clearTimeout(silence);
+          if (data === HEARD) return;
+          stop();
+          drop = null;
+          resolve(data);
+        };
+        asked.onerror = (event) => fail(`failed: ${event.message}`);
+        asked.postMessage(question);
+      };
+      listenTo(wire ?? start(), !isIdle, false);
+    });
+  }
 }

@@ -8,7 +8,7 @@ import { usePlan } from "@/ui/plan";
 import { useUnits } from "@/ui/tray";
 import { METAL_NAMES, capital, flameName, gradeName, namesIn } from "@/words/names";
 import { type Units, inDegrees, showTemperature } from "@/words/show";
-import { type Band, type Ladder, gradesUnder, ladderOf, letterOf } from "./ladder";
+import { type Band, type Ladder, gradesUnder, ladderOf, letterOf, tagsUnder } from "./ladder";
 
 const LEFT = 62;
 /** Room for the names of the bands; on a narrow sheet only where each grade runs is named. */
@@ -38,7 +38,7 @@ export function LadderDrawing({ size }: { readonly size: Size }) {
   const room = (right - left) / heats.length;
   const isCramped = room < ROOM_FOR_A_NAME;
   const grades = isCramped ? gradesUnder(heats.map(flameName), room) : heats.map((heat, i) => ({ heat: i, text: flameName(heat), row: 0 }));
-  const tagged = isCramped ? tagsUnder(heats, room) : [];
+  const tagged = isCramped ? tagsUnder(heats, room, TAG.cramped.step) : [];
   const rowsOfTags = Math.max(0, ...tagged.map(({ row }) => row + 1));
   const under = rowsOfTags * TAG.cramped.step;
   const bottom = size.height - BOTTOM - under - (grades.some(({ row }) => row > 0) ? ROW : 0);
@@ -293,18 +293,6 @@ function Tag({ joint, letter, cx, cy, size }: TagProps) {
         {letter}
       </text>
     </g>
-  );
-}
-
-/** Where heats stand close their joints' letters stand under their numbers, as many side by side as there is room for. */
-function tagsUnder(heats: Plan["heats"], room: number) {
-  const abreast = Math.max(1, Math.floor(room / TAG.cramped.step));
-  return heats.flatMap(({ joints }, heat) =>
-    joints.map((joint, i) => {
-      const row = Math.floor(i / abreast);
-      const inRow = Math.min(abreast, joints.length - row * abreast);
-      return { joint, heat, row, aside: ((i % abreast) - (inRow - 1) / 2) * TAG.cramped.step };
-    }),
   );
 }
 

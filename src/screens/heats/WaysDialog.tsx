@@ -114,7 +114,7 @@ function useWays(piece: Piece, bench: BenchEntry): Partial<Readonly<Record<Way, 
   const [attempts, setAttempts] = useState<Partial<Record<Way, Attempt>>>({});
   const [failure, setFailure] = useState<Error | null>(null);
   useEffect(() => {
-    const client = heatsBeside();
+    const client = heatsBeside;
     let isGone = false;
     const compare = async () => {
       for (const way of WAYS) {

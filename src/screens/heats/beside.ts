@@ -5,25 +5,19 @@ import { useSession } from "@/ui/session";
 import { useTray } from "@/ui/tray";
 import { besideClient } from "@/workers/plan/client";
 
-let client: ReturnType<typeof besideClient> | null = null;
-
 /** One worker for whatever is tried on the heats before it is taken: what a move would do, and the five ways. */
-export function heatsBeside() {
-  return (client ??= besideClient());
-}
+export const heatsBeside = besideClient();
 
-/** Starts it with this piece's own plan while nobody waits: the first answer of a new worker takes as long as ten of a used one. */
+/** Has it ready with this piece's own plan: the first answer of a new worker takes as long as ten of a used one. */
 export function useHeatsBeside(): void {
   const session = useSession();
   const tray = useTray();
   useWhenIdle(
     useCallback(() => {
-      // What is asked for meanwhile would be put off for this.
-      if (client) return;
       const { piece } = session.store.getState();
       const bench = benchOf(piece, tray.store.getState().bench);
-      heatsBeside()
-        .ask({ piece, bench, measured: [] })
+      heatsBeside
+        .prepare({ piece, bench, measured: [] })
         .catch((error: unknown) => console.error("nothing is planned beside the page", error));
     }, [session, tray]),
   );

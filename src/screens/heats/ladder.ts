@@ -85,6 +85,26 @@ export function gradesUnder(
   });
 }
 
+interface TagUnder {
+  readonly joint: string;
+  readonly heat: number;
+  readonly row: number;
+  /** Pixels right of its heat. */
+  readonly aside: number;
+}
+
+/** Where heats stand close, `room` pixels to each, their joints' letters stand under their numbers, `step` apart, as many side by side as there is room for. */
+export function tagsUnder(heats: readonly Pick<PlannedHeat, "joints">[], room: number, step: number): TagUnder[] {
+  const abreast = Math.max(1, Math.floor(room / step));
+  return heats.flatMap(({ joints }, heat) =>
+    joints.map((joint, i) => {
+      const row = Math.floor(i / abreast);
+      const inRow = Math.min(abreast, joints.length - row * abreast);
+      return { joint, heat, row, aside: ((i % abreast) - (inRow - 1) / 2) * step };
+    }),
+  );
+}
+
 function bandOf(plan: Plan, joint: string, heat: PlannedHeat, made: number): Band {
   const parts = plan.joints.find(({ id }) => id === joint)!.parts;
   const shelf = plan.settled.heats.shelf.grades.find(({ id }) => id === heat.grade);

@@ -70,21 +70,19 @@ export function useMove() {
   const [moved, moveTo] = useState<Moved | null>(null);
   const [outcome, setOutcome] = useState<Outcome>(null);
   const [failure, setFailure] = useState<Error | null>(null);
-  useEffect(() => () => heatsBeside().cancel(), []);
+  useEffect(() => () => heatsBeside.cancel(), []);
   if (failure) throw failure;
 
   const preview = (next: Moved | null) => {
     moveTo(next);
     setOutcome(null);
-    heatsBeside().cancel();
+    heatsBeside.cancel();
     if (!next) return;
     const wished = produce(piece, (each) => movePins(each, next));
-    heatsBeside()
-      .ask({ piece: wished, bench, measured: [] })
-      .then((attempt) => attempt && setOutcome(attempt), setFailure);
+    heatsBeside.ask({ piece: wished, bench, measured: [] }).then((attempt) => attempt && setOutcome(attempt), setFailure);
   };
   const letGo = () => {
-    heatsBeside().cancel();
+    heatsBeside.cancel();
     hold(null);
     moveTo(null);
     setOutcome(null);
