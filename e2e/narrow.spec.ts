@@ -6,38 +6,47 @@ const { hasTouch, isMobile } = devices["iPhone 13"];
 test.use({ viewport: { width: 390, height: 844 }, hasTouch, isMobile });
 
 const STAGES = ["stone", "wall", "plate", "hoop", "heats", "making", "card", "bench"] as const;
-const PLACES = ["/", "/my-bench", "/ledger", "/cards?pieces=tern-ring", ...STAGES.map((stage) => `/pieces/thrift-ring/${stage}`), EMPTY];
+const PLACES = {
+  "the tray, my bench and the ledger": ["/", "/my-bench", "/ledger", "/cards?pieces=tern-ring", EMPTY],
+  "a piece's stages": STAGES.slice(0, 5).map(stage),
+  "its making, its card and the bench": STAGES.slice(5).map(stage),
+};
 
-test("on a phone and a tablet nothing is wider than the screen, smaller than a fingertip, or seriously against a reader", async ({
-  page,
-}) => {
-  test.setTimeout(120_000);
-  const heard = quiet(page);
-  for (const place of PLACES) {
-    await page.goto(place);
-    await expect(page.getByRole("main")).toBeVisible();
-    for (const width of [360, 768, 390]) {
-      await page.setViewportSize({ width, height: 844 });
-      const wider = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
-      expect([place, width, wider]).toEqual([place, width, 0]);
+function stage(name: string): string {
+  return `/pieces/thrift-ring/${name}`;
+}
+
+for (const [what, places] of Object.entries(PLACES))
+  test(`on a phone and a tablet nothing of ${what} is wider than the screen, smaller than a fingertip, or seriously against a reader`, async ({
+    page,
+  }) => {
+    test.setTimeout(90_000);
+    const heard = quiet(page);
+    for (const place of places) {
+      await page.goto(place);
+      await expect(page.getByRole("main")).toBeVisible();
+      for (const width of [360, 768, 390]) {
+        await page.setViewportSize({ width, height: 844 });
+        const wider = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+        expect([place, width, wider]).toEqual([place, width, 0]);
+      }
+      const small = await page
+        .getByRole("main")
+        .locator("button, a, label:has(input)")
+        .evaluateAll((all) =>
+          all.flatMap((each) => {
+            const { width, height } = each.getBoundingClientRect();
+            const isWord = each.getAttribute("aria-haspopup") === "dialog" && !each.hasAttribute("data-figure");
+            return width > 0 && !isWord && (width < 43.5 || height < 43.5) ? [`${each.textContent} ${width} x ${height}`] : [];
+          }),
+        );
+      expect([place, small]).toEqual([place, []]);
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      const serious = violations.filter(({ impact }) => impact === "serious" || impact === "critical");
+      expect([place, serious.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)]).toEqual([place, []]);
     }
-    const small = await page
-      .getByRole("main")
-      .locator("button, a, label:has(input)")
-      .evaluateAll((all) =>
-        all.flatMap((each) => {
-          const { width, height } = each.getBoundingClientRect();
-          const isWord = each.getAttribute("aria-haspopup") === "dialog" && !each.hasAttribute("data-figure");
-          return width > 0 && !isWord && (width < 43.5 || height < 43.5) ? [`${each.textContent} ${width} x ${height}`] : [];
-        }),
-      );
-    expect([place, small]).toEqual([place, []]);
-    const { violations } = await new AxeBuilder({ page }).analyze();
-    const serious = violations.filter(({ impact }) => impact === "serious" || impact === "critical");
-    expect([place, serious.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)]).toEqual([place, []]);
-  }
-  expect(heard).toEqual([]);
-});
+    expect(heard).toEqual([]);
+  });
 
 test("by touch alone a piece is opened, gone through, measured, ticked and read on its card, answer before drawing before measures", async ({
   page,
