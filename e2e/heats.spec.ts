@@ -176,3 +176,24 @@ test("a worker that is killed in its search loses nothing: the piece stands, and
   await page.reload();
   await expect(page.locator('[data-field="heats.overshoot"]')).toHaveValue("12");
 });
+
+test("shelves go out as a table, are edited there and come back; a line that cannot be read is told, and nothing is changed by it", async ({
+  page,
+}) => {
+  await page.goto("/my-bench");
+  const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Save as a table" }).click()]);
+  const table = readFileSync(await download.path(), "utf8");
+  expect(table).toContain("typical,hard,1,740,787,sheet 0.25");
+  const opened = page.getByLabel("Open a table");
+  const edited = table.replace("typical,hard,1,740,787,sheet 0.25", 'marram-hard,hard,1,735,780,"sheet 0.3, wire 0.5"');
+  await opened.setInputFiles({ name: "shelves.csv", mimeType: "text/csv", buffer: Buffer.from(edited) });
+  const shelf = page.getByRole("region", { name: "Shelf marram-hard" });
+  await expect(shelf.getByLabel("hard of marram-hard in hand")).toHaveValue("sheet 0.3, wire 0.5");
+  await opened.setInputFiles({ name: "wrong.csv", mimeType: "text/csv", buffer: Buffer.from(table.replace("787", "hot")) });
+  await expect(page.getByRole("alert").filter({ hasText: "wrong.csv, line 2" })).toContainText(
+    'nothing that can be read under "runs at C"',
+  );
+  await expect(shelf).toBeVisible();
+  await page.reload();
+  await expect(shelf.getByLabel("hard of marram-hard runs at")).toHaveValue("780");
+});

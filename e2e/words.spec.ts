@@ -37,6 +37,7 @@ test("between two letters engraved on a maker's own mandrel lies the half", asyn
     await page.getByLabel("Reads across").fill(across);
     await page.getByRole("button", { name: "Reading", exact: true }).click();
   }
+  await expect(page.getByRole("button", { name: "Remove reading Q" })).toBeVisible();
   await page.goto("/pieces/tern-ring/hoop");
   await page.getByLabel("Sized in").click();
   await page.getByRole("option", { name: "My mandrel" }).click();

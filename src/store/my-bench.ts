@@ -7,6 +7,9 @@ import { MOST_UNDO, type TrayBase, isTold, now } from "./tray-state";
 /** The maker's bench: changed value by value, so that two windows can change it at once, and undone. */
 export function benchOn({ keeper, store, write, noteUnreadable }: TrayBase) {
   const get = store.getState;
+  /** The bench as changes leave it that are not all kept yet: one made meanwhile is made to that. */
+  let ahead: BenchEntry | null = null;
+  let underWay = 0;
   const undone: { past: BenchChange[]; future: BenchChange[] } = { past: [], future: [] };
 
   async function readBench(): Promise<void> {
@@ -47,11 +50,15 @@ export function benchOn({ keeper, store, write, noteUnreadable }: TrayBase) {
 
   /** Changes the bench as it then is. Returns why it cannot be, or null. */
   async function changeBench(recipe: BenchRecipe): Promise<string | null> {
-    const made = changeOf(get().bench, recipe);
+    const before = ahead ?? get().bench;
+    const made = changeOf(before, recipe);
     if (!made.ok) return made.problem;
     const { change } = made;
     if (change.length === 0) return null;
+    ahead = changed(before, change);
+    underWay++;
     const problem = await keepBench(change, (bench) => changed(bench, change));
+    if (--underWay === 0) ahead = null;
     if (problem !== null) return problem;
     undone.past = [...undone.past, change].slice(-MOST_UNDO);
     undone.future = [];

@@ -178,6 +178,23 @@ test("a change of the bench or a tick stands in the journal at once, so that a p
   expect(readJournal()).toEqual([]);
 });
 
+test("changes of one list of the bench that are made before the first is kept all count, each undone by itself", async () => {
+  const here = await openTray(null);
+  const read = (label: string, diameter: number) =>
+    here.changeBench((bench) => void (bench.mandrel = [...(bench.mandrel ?? []), { label, diameter }]));
+  const labels = () => here.store.getState().bench.mandrel?.map(({ label }) => label);
+  const both = [read("P", 17.9), read("Q", 18.3)];
+  expect(readJournal().map(({ entry }) => entry.kind)).toEqual(["bench", "bench"]);
+  expect(await Promise.all(both)).toEqual([null, null]);
+  expect(labels()).toEqual(["P", "Q"]);
+  expect(await here.undoBench()).toBeNull();
+  expect(labels()).toEqual(["P"]);
+  expect(await full(() => read("R", 18.7))).toMatch(/not kept/);
+  expect(await read("S", 19.1)).toBeNull();
+  expect(labels()).toEqual(["P", "S"]);
+  here.close();
+});
+
 test("changes of the bench in two windows both count; each is undone by itself, and not over the other's", async () => {
   const [here, there] = [await openTray(null), await openTray(null)];
   expect(await here.changeBench((bench) => void (bench.overshoot = 4))).toBeNull();

@@ -1,6 +1,6 @@
 "use client";
 
-import { useId, useRef, useState } from "react";
+import { useId, useState } from "react";
 
 interface Props {
   readonly label: string;
@@ -22,13 +22,8 @@ interface Props {
 export function BenchEntryField({ label, hint, value, shipped, unit, onTake, isText = false, hidesLabel = false, isWide = false }: Props) {
   const [typed, setTyped] = useState<{ readonly text: string; readonly problem: string | null } | null>(null);
   const id = useId();
-  const taking = useRef<string | null>(null);
   const take = async (text: string) => {
-    // Enter takes it, and leaving the field a moment later would take it again, on what it has just changed.
-    if (taking.current === text) return;
-    taking.current = text;
     const problem = await onTake(text);
-    if (taking.current === text) taking.current = null;
     setTyped((now) => (now && now.text !== text ? now : problem === null ? null : { text, problem }));
   };
   return (

@@ -1,6 +1,7 @@
 "use client";
 
 import { Plus, Trash2 } from "lucide-react";
+import { type Draft as Editable } from "immer";
 import { useState } from "react";
 import { MM_PER_INCH, readLength } from "@/core/measure/reading";
 import { type Metal } from "@/core/metal/metals";
@@ -28,9 +29,8 @@ export function MandrelEditor({ edit }: { readonly edit: BenchEdit }) {
       return setProblem(`Type what is engraved, as 54, and the reading across, as ${showLength(AS_READ, "measured", units)}`);
     }
     const refused = await edit.change((bench) => {
-      bench.mandrel = [...mandrel.filter((mark) => mark.label !== label.trim()), { label: label.trim(), diameter: reading.value }].sort(
-        (a, b) => a.diameter - b.diameter,
-      );
+      const others = (bench.mandrel ?? []).filter((mark) => mark.label !== label.trim());
+      bench.mandrel = [...others, { label: label.trim(), diameter: reading.value }].sort((a, b) => a.diameter - b.diameter);
     });
     setProblem(refused);
     if (refused === null) {
@@ -41,7 +41,7 @@ export function MandrelEditor({ edit }: { readonly edit: BenchEdit }) {
   return (
     <>
       <ul className="text-[13.5px]">
-        {mandrel.map((mark, i) => (
+        {mandrel.map((mark) => (
           <li key={mark.label} className="flex items-center justify-between border-t border-hair py-0.5">
             <span>
               <b className="font-[620]">{mark.label}</b> <span className="text-soft">reads</span>{" "}
@@ -51,7 +51,11 @@ export function MandrelEditor({ edit }: { readonly edit: BenchEdit }) {
               type="button"
               className="btn btn-plain"
               aria-label={`Remove reading ${mark.label}`}
-              onClick={() => void edit.change((bench) => void bench.mandrel?.splice(i, 1)).then(setProblem)}
+              onClick={() =>
+                void edit
+                  .change((bench) => void (bench.mandrel = bench.mandrel?.filter(({ label }) => label !== mark.label) ?? []))
+                  .then(setProblem)
+              }
             >
               <Trash2 size={14} aria-hidden="true" />
             </button>
@@ -122,12 +126,16 @@ export function StripEditor({ edit }: { readonly edit: BenchEdit }) {
   const [metal, setMetal] = useState<Metal>("fine-silver");
   const [thickness, setThickness] = useState("");
   const [problem, setProblem] = useState<string | null>(null);
-  const put = (next: readonly Strip[]) =>
-    edit.change((bench) => void (bench.strips = structuredClone(next) as { metal: Metal; thickness: number; heights: number[] }[]));
+  const change = (recipe: (strips: Editable<Strip>[]) => void) =>
+    edit.change((bench) => {
+      bench.strips ??= structuredClone<readonly Strip[]>(SHIPPED.strips) as Editable<Strip>[];
+      recipe(bench.strips);
+    });
   const add = async () => {
     const reading = readLength(thickness, units.length);
     if (!reading.ok) return setProblem(`Type the strip's thickness, as ${showLength(AS_THICK, "measured", units)} or 28ga`);
-    const refused = await put([...strips, { metal, thickness: Math.round(reading.value * 1000) / 1000, heights: [] }]);
+    const strip = { metal, thickness: Math.round(reading.value * 1000) / 1000, heights: [] };
+    const refused = await change((all) => void all.push(strip));
     setProblem(refused);
     if (refused === null) setThickness("");
   };
@@ -144,14 +152,14 @@ export function StripEditor({ edit }: { readonly edit: BenchEdit }) {
             onTake={(text) => {
               const heights = readHeights(text, strip.heights, units);
               if (!heights) return `Type heights with spaces between, as ${AS_TALL.map((height) => showHeight(height, units)).join(" ")}`;
-              return put(strips.map((other, j) => (j === i ? { ...strip, heights } : other)));
+              return change((all) => void (all[i]!.heights = heights));
             }}
           />
           <button
             type="button"
             className="btn btn-plain"
             aria-label={`Remove ${METAL_NAMES[strip.metal]} ${strip.thickness}`}
-            onClick={() => void put(strips.filter((_, j) => j !== i)).then(setProblem)}
+            onClick={() => void change((all) => void all.splice(i, 1)).then(setProblem)}
           >
             <Trash2 size={14} aria-hidden="true" />
           </button>

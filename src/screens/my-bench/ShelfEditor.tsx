@@ -29,7 +29,7 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
   const shelves = edit.bench.shelves?.length ? edit.bench.shelves : SHIPPED.shelves;
   const change = (recipe: (shelves: Editable<Shelf>[]) => void) =>
     edit.change((bench) => {
-      bench.shelves = structuredClone(shelves) as Editable<Shelf>[];
+      if (!bench.shelves?.length) bench.shelves = structuredClone(SHIPPED.shelves) as Editable<Shelf>[];
       recipe(bench.shelves);
     });
   const [problem, setProblem] = useState<string | null>(null);
