@@ -194,6 +194,12 @@ test("shelves go out as a table, are edited there and come back; a line that can
     'nothing that can be read under "runs at C"',
   );
   await expect(shelf).toBeVisible();
+  for (const name of ["Remove medium of typical", "Remove fine silver 0.32"])
+    await page.getByRole("button", { name }).evaluate((button: HTMLElement) => [1, 2].forEach(() => button.click()));
+  await expect(page.getByRole("button", { name: "Remove fine silver 0.32" })).toBeHidden();
   await page.reload();
+  await expect(page.getByRole("button", { name: "Remove fine silver 0.4" })).toBeVisible();
+  const left = page.getByRole("region", { name: "Shelf typical" }).getByRole("button", { name: /^Remove/ });
+  await expect(left).toHaveCount(2);
   await expect(shelf.getByLabel("hard of marram-hard runs at")).toHaveValue("780");
 });

@@ -57,8 +57,9 @@ export function benchOn({ keeper, store, write, noteUnreadable }: TrayBase) {
     if (change.length === 0) return null;
     ahead = changed(before, change);
     underWay++;
-    const problem = await keepBench(change, (bench) => changed(bench, change));
-    if (--underWay === 0) ahead = null;
+    const problem = await keepBench(change, (bench) => changed(bench, change)).finally(() => {
+      if (--underWay === 0) ahead = null;
+    });
     if (problem !== null) return problem;
     undone.past = [...undone.past, change].slice(-MOST_UNDO);
     undone.future = [];

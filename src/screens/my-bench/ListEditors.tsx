@@ -131,6 +131,12 @@ export function StripEditor({ edit }: { readonly edit: BenchEdit }) {
       bench.strips ??= structuredClone<readonly Strip[]>(SHIPPED.strips) as Editable<Strip>[];
       recipe(bench.strips);
     });
+  // Found as it is shown, not by its place: a second press before the first is drawn must not meet another.
+  const changeStrip = (strip: Strip, recipe: (all: Editable<Strip>[], at: number) => void) =>
+    change((all) => {
+      const at = all.findIndex((each) => JSON.stringify(each) === JSON.stringify(strip));
+      if (at >= 0) recipe(all, at);
+    });
   const add = async () => {
     const reading = readLength(thickness, units.length);
     if (!reading.ok) return setProblem(`Type the strip's thickness, as ${showLength(AS_THICK, "measured", units)} or 28ga`);
@@ -152,14 +158,14 @@ export function StripEditor({ edit }: { readonly edit: BenchEdit }) {
             onTake={(text) => {
               const heights = readHeights(text, strip.heights, units);
               if (!heights) return `Type heights with spaces between, as ${AS_TALL.map((height) => showHeight(height, units)).join(" ")}`;
-              return change((all) => void (all[i]!.heights = heights));
+              return changeStrip(strip, (all, at) => void (all[at]!.heights = heights));
             }}
           />
           <button
             type="button"
             className="btn btn-plain"
             aria-label={`Remove ${METAL_NAMES[strip.metal]} ${strip.thickness}`}
-            onClick={() => void change((all) => void all.splice(i, 1)).then(setProblem)}
+            onClick={() => void changeStrip(strip, (all, at) => void all.splice(at, 1)).then(setProblem)}
           >
             <Trash2 size={14} aria-hidden="true" />
           </button>

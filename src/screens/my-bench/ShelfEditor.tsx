@@ -32,6 +32,11 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
       if (!bench.shelves?.length) bench.shelves = structuredClone(SHIPPED.shelves) as Editable<Shelf>[];
       recipe(bench.shelves);
     });
+  // Found by their names, not their places: a second press before the first is drawn must not meet another.
+  const changeShelf = (shelf: string, recipe: (own: Editable<Shelf>, all: Editable<Shelf>[]) => void) =>
+    change((all) => all.filter(({ id }) => id === shelf).forEach((own) => recipe(own, all)));
+  const changeGrade = (shelf: string, grade: string, recipe: (own: Editable<Grade>, all: Editable<Grade>[]) => void) =>
+    changeShelf(shelf, ({ grades }) => grades.filter(({ id }) => id === grade).forEach((own) => recipe(own, grades)));
   const [problem, setProblem] = useState<string | null>(null);
   const open = async (input: HTMLInputElement) => {
     const file = input.files?.[0];
@@ -51,20 +56,24 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
                 label={`Name of shelf ${shelf.id}`}
                 id={shelf.id}
                 others={shelves.flatMap(({ id }) => (id === shelf.id ? [] : [id]))}
-                onName={(id) => change((all) => void (all[s]!.id = id))}
+                onName={(id) => changeShelf(shelf.id, (own) => void (own.id = id))}
               />
               {s === 0 && <span className="font-normal text-soft">· the one taken</span>}
             </h3>
             <span className="flex gap-1">
               {s > 0 && (
-                <button type="button" className="btn" onClick={() => void change((all) => void all.unshift(...all.splice(s, 1)))}>
+                <button
+                  type="button"
+                  className="btn"
+                  onClick={() => void changeShelf(shelf.id, (own, all) => void all.unshift(...all.splice(all.indexOf(own), 1)))}
+                >
                   Take this one
                 </button>
               )}
               <button
                 type="button"
                 className="btn"
-                onClick={() => void change((all) => void all[s]!.grades.push(newGrade(all[s]!.grades)))}
+                onClick={() => void changeShelf(shelf.id, ({ grades }) => void grades.push(newGrade(grades)))}
               >
                 <Plus size={14} aria-hidden="true" /> Grade
               </button>
@@ -85,7 +94,7 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
               </tr>
             </thead>
             <tbody>
-              {shelf.grades.map((grade, g) => (
+              {shelf.grades.map((grade) => (
                 <Fragment key={grade.id}>
                   <tr>
                     <td className="py-1">
@@ -93,7 +102,7 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
                         label={`Name of ${gradeName(grade.id)} of ${shelf.id}`}
                         id={grade.id}
                         others={shelf.grades.flatMap(({ id }) => (id === grade.id ? [] : [id]))}
-                        onName={(id) => change((all) => void (all[s]!.grades[g]!.id = id))}
+                        onName={(id) => changeGrade(shelf.id, grade.id, (own) => void (own.id = id))}
                       />
                     </td>
                     {COLUMNS.map(({ name, label }) => (
@@ -106,7 +115,7 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
                           onTake={(text) => {
                             const reading = name === "rank" ? readNumber(text) : readTemperature(text, units.temperature);
                             return reading.ok
-                              ? change((all) => void (all[s]!.grades[g]![name] = reading.value))
+                              ? changeGrade(shelf.id, grade.id, (own) => void (own[name] = reading.value))
                               : `Type a number, as ${name === "rank" ? "3" : showTemperature(718, units)}`;
                           }}
                         />
@@ -118,7 +127,7 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
                         className="btn btn-plain"
                         disabled={shelf.grades.length === 1}
                         aria-label={`Remove ${gradeName(grade.id)} of ${shelf.id}`}
-                        onClick={() => void change((all) => void all[s]!.grades.splice(g, 1))}
+                        onClick={() => void changeGrade(shelf.id, grade.id, (own, all) => void all.splice(all.indexOf(own), 1))}
                       >
                         <Trash2 size={14} aria-hidden="true" />
                       </button>
@@ -135,9 +144,9 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
                         onTake={(text) => {
                           const forms = readForms(text, (each) => lengthIn(each, units));
                           if (forms === null) return "Type sheet, wire or paste, each with its thickness, as sheet 0.25, wire 0.5";
-                          return change((all) => {
-                            if (forms.length > 0) all[s]!.grades[g]!.forms = forms;
-                            else delete all[s]!.grades[g]!.forms;
+                          return changeGrade(shelf.id, grade.id, (own) => {
+                            if (forms.length > 0) own.forms = forms;
+                            else delete own.forms;
                           });
                         }}
                       />
