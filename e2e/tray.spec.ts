@@ -41,6 +41,30 @@ test("the tray is walked with the arrow keys, and a stone on it chosen and opene
   await expect(page).toHaveURL(/whelk-ring\/wall/);
 });
 
+test("the list of pieces and the ledger follow the wheel to their last row and back", async ({ page }) => {
+  await page.goto("/");
+  await expect(page.getByText("Made 21 Nov")).toHaveCount(1);
+  await page.setViewportSize({ width: 1280, height: 400 });
+  for (const [path, first, last] of [
+    ["/", "Tern ring", "Curlew ring"],
+    ["/ledger", "points pushed first", "first hoop written down"],
+  ] as const) {
+    await page.goto(path);
+    const rows = page.getByRole("table").getByRole("row");
+    await expect(rows.filter({ hasText: first })).toBeVisible();
+    await expect(rows.filter({ hasText: last })).toHaveCount(0);
+    await page.mouse.move(400, 300);
+    // The second time nothing is planned any more that would draw the list again by the way.
+    for (let i = 0; i < 2; i++) {
+      await page.mouse.wheel(0, 4000);
+      await expect(rows.filter({ hasText: last })).toBeInViewport();
+      await expect(rows.filter({ hasText: first })).toHaveCount(0);
+      await page.mouse.wheel(0, -4000);
+      await expect(rows.filter({ hasText: first })).toBeInViewport();
+    }
+  }
+});
+
 test("a piece with several settings shows each of them, and its many heats are the best found", async ({ page }) => {
   const tern = JSON.parse(readFileSync("demo/pieces/tern-ring.json", "utf8")) as { mounts: { id: string; stone: object }[] };
   const small = { ...tern.mounts[0]!.stone, outline: { shape: "round", diameter: 6 } };

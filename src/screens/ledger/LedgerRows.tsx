@@ -1,6 +1,5 @@
 "use client";
 
-import { useWindowVirtualizer } from "@tanstack/react-virtual";
 import { memo, useLayoutEffect, useRef, useState } from "react";
 import { type LossKind } from "@/core/piece/bench";
 import { type Learned } from "@/core/piece/ledger";
@@ -10,6 +9,7 @@ import { outlineOf } from "@/core/stone/stone";
 import { type Piece } from "@/core/piece/piece";
 import { Millimetres, Shape } from "@/ui/Drawing";
 import { stoneTint } from "@/ui/stone-tint";
+import { useRowsInView } from "@/ui/useRowsInView";
 import { dayParts } from "@/words/dates";
 import { type Units, showLength } from "@/words/show";
 import { type Entry } from "./entries";
@@ -37,16 +37,16 @@ export function LedgerRows({ entries, learned, outliers, x, chart, isWide, isByD
   const list = useRef<HTMLDivElement>(null);
   const [top, setTop] = useState(0);
   useLayoutEffect(() => setTop(list.current!.getBoundingClientRect().top + window.scrollY), [isWide]);
-  const rows = useWindowVirtualizer({
+  const { shown } = useRowsInView({
     count: entries.length,
-    estimateSize: () => (isWide ? ROW.wide : ROW.narrow),
-    overscan: BEYOND,
-    scrollMargin: top,
-    getItemKey: (i) => entries[i]!.make.id,
+    height: isWide ? ROW.wide : ROW.narrow,
+    beyond: BEYOND,
+    top,
+    keyOf: (i) => entries[i]!.make.id,
   });
   return (
     <div ref={list} role="rowgroup" className="relative" style={{ height: entries.length * (isWide ? ROW.wide : ROW.narrow) }}>
-      {rows.getVirtualItems().map(({ index, key, start }) => (
+      {shown.map(({ index, key, start }) => (
         <div
           key={key}
           role="presentation"

@@ -1,6 +1,5 @@
 "use client";
 
-import { useWindowVirtualizer } from "@tanstack/react-virtual";
 import { memo, useEffect, useLayoutEffect, useRef, useState } from "react";
 import { type BenchEntry } from "@/core/piece/bench";
 import { type Make } from "@/core/piece/make";
@@ -10,6 +9,7 @@ import { type PieceRecord } from "@/store/keeper";
 import { type Units } from "@/words/show";
 import { doubtsOf } from "@/ui/doubt";
 import { usePlans } from "@/ui/planner";
+import { useRowsInView } from "@/ui/useRowsInView";
 import { faultSentence } from "@/words/fields";
 import { type PieceRow, rowOf, stoneAndSize } from "./rows";
 
@@ -45,28 +45,23 @@ export function PieceList({ records, bench, makes, areMakesWhole, units, chosen,
   const plans = usePlans();
   const table = useRef<HTMLTableElement>(null);
   const [top, setTop] = useState(0);
-  const rows = useWindowVirtualizer({
+  const { shown, whole, measure, bring } = useRowsInView({
     count: records.length,
-    estimateSize: () => ROW,
-    overscan: BEYOND,
-    scrollMargin: top,
-    getItemKey: (i) => records[i]!.id,
+    height: ROW,
+    beyond: BEYOND,
+    top,
+    keyOf: (i) => records[i]!.id,
   });
   useLayoutEffect(() => setTop(table.current?.offsetTop ?? 0), []);
   const taken = useRef<Stepped | null>(null);
   useEffect(() => {
     if (!stepped || taken.current === stepped) return;
     const row = table.current?.querySelector<HTMLElement>(`[data-piece="${stepped.to}"]`);
-    if (!row)
-      return rows.scrollToIndex(
-        records.findIndex(({ id }) => id === stepped.to),
-        { align: "center" },
-      );
+    if (!row) return bring(records.findIndex(({ id }) => id === stepped.to));
     taken.current = stepped;
     row.focus();
   });
-  const shown = rows.getVirtualItems();
-  const [before, after] = [(shown[0]?.start ?? top) - top, rows.getTotalSize() - ((shown.at(-1)?.end ?? top) - top)];
+  const [before, after] = [(shown[0]?.start ?? top) - top, whole - ((shown.at(-1)?.end ?? top) - top)];
   return (
     <table
       ref={table}
@@ -99,7 +94,7 @@ export function PieceList({ records, bench, makes, areMakesWhole, units, chosen,
             <Row
               key={key}
               index={index}
-              measure={rows.measureElement}
+              measure={measure}
               record={record}
               attempt={plans.soon(record.piece, bench)}
               make={lastMake(makes, record.id) ?? (areMakesWhole ? undefined : null)}
