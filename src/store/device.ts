@@ -1,4 +1,5 @@
-import { type DBSchema, type IDBPDatabase, type IDBPIndex, type IDBPTransaction, type IndexNames, openDB } from "idb";
+import { type IDBPTransaction, type IndexNames } from "idb";
+import { BENCH, type Database, type Schema, takeDatabase } from "./database";
 import {
   type Change,
   KeepError,
@@ -12,21 +13,8 @@ import {
 } from "./keeper";
 import { readRecord } from "./read-kept";
 
-interface Schema extends DBSchema {
-  pieces: { key: string; value: Stores["pieces"]; indexes: { changed: string } };
-  makes: { key: string; value: Stores["makes"]; indexes: { piece: string; started: string } };
-  settings: { key: string; value: Stores["settings"] };
-}
-
-type Database = IDBPDatabase<Schema>;
-
-const NAME = "hoop-ledger";
-const VERSION = 4;
 /** Records read at a time, so that the page can paint between two. */
 const CHUNK = 400;
-const BENCH = "bench";
-/** A database that has not opened by then is held by another window (ms). */
-const LONGEST_OPENING = 8000;
 
 /**
  * Keeps everything in the browser's own database. @throws KeepError, "blocked" where another window holds an older one
@@ -34,7 +22,7 @@ const LONGEST_OPENING = 8000;
  */
 export async function deviceKeeper(): Promise<Keeper> {
   try {
-    return keeperOn(await openDatabase());
+    return keeperOn(await takeDatabase());
   } catch (cause) {
     if (cause instanceof KeepError) throw cause;
     const isNewer = cause instanceof DOMException && cause.name === "VersionError";
@@ -42,58 +30,11 @@ export async function deviceKeeper(): Promise<Keeper> {
   }
 }
 
-function openDatabase(): Promise<Database> {
-  return new Promise((resolve, reject) => {
-    let isGivenUp = false;
-    const giveUp = () => {
-      isGivenUp = true;
-      reject(new KeepError("blocked", null));
-    };
-    const late = setTimeout(giveUp, LONGEST_OPENING);
-    openDB<Schema>(NAME, VERSION, {
-      upgrade: (db, from, _to, change) => void upgrade(db, from, change).catch(() => change.abort()),
-      blocked: giveUp,
-      blocking: (_current, _wanted, event) => (event.target as IDBDatabase).close(),
-    })
-      .then((db) => (isGivenUp ? db.close() : resolve(db)), reject)
-      .finally(() => clearTimeout(late));
-  });
-}
-
-type Upgrade = IDBPTransaction<Schema, StoreName[], "versionchange">;
-
-/** A row for each version, never edited once shipped. */
-async function upgrade(db: Database, from: number, change: Upgrade): Promise<void> {
-  if (from < 1) {
-    db.createObjectStore("pieces", { keyPath: "id" });
-    db.createObjectStore("makes", { keyPath: "id" }).createIndex("piece", "piece");
-    db.createObjectStore("settings");
-  }
-  if (from < 2) change.objectStore("pieces").createIndex("changed", "changed");
-  if (from < 3) await countRevisions(change);
-  if (from < 4) change.objectStore("makes").createIndex("started", "make.started");
-}
-
-/** From version 3 a making and the bench are records with a revision, as a piece is. */
-async function countRevisions(change: Upgrade): Promise<void> {
-  const makes = change.objectStore("makes");
-  for (const make of (await makes.getAll()) as unknown[]) {
-    const { id, piece, started } = make as Record<string, unknown>;
-    await makes.put({ id, piece, make, revision: 1, changed: started } as Stores["makes"]);
-  }
-  const settings = change.objectStore("settings");
-  const bench: unknown = await settings.get(BENCH);
-  if (bench !== undefined) await settings.put({ id: BENCH, bench, revision: 1, changed: "2026" } as Stores["settings"], BENCH);
-}
-
 function keeperOn(db: Database): Keeper {
   return {
     kind: "device",
     pieces: () => all(db, "pieces"),
-    newest: async (count) => {
-      const of = await db.count("pieces");
-      return { ...(await last(db.transaction("pieces").store.index("changed"), "pieces", count)), of };
-    },
+    newest: (count) => last(db, "pieces", "changed", count),
     ids: async () => {
       const [newest, every] = await Promise.all([db.getAllKeysFromIndex("pieces", "changed"), db.getAllKeys("pieces")]);
       const dated = new Set(newest);
@@ -105,10 +46,7 @@ function keeperOn(db: Database): Keeper {
       return read?.ok ? read.value : null;
     },
     makes: () => all(db, "makes"),
-    newestMakes: async (count) => {
-      const of = await db.count("makes");
-      return { ...(await last(db.transaction("makes").store.index("started"), "makes", count)), of };
-    },
+    newestMakes: (count) => last(db, "makes", "started", count),
     makesOf: async (piece) => {
       const raw: unknown[] = await db.getAllFromIndex("makes", "piece", piece);
       return sorted(
@@ -124,16 +62,17 @@ function keeperOn(db: Database): Keeper {
   };
 }
 
-/** The last of an index, backward. */
-async function last<S extends "pieces" | "makes">(
-  index: Pick<IDBPIndex<Schema, [S], S, IndexNames<Schema, S>>, "openCursor">,
-  store: S,
-  count: number,
-): Promise<ReadStore<Stores[S]>> {
-  const raw: (readonly [string, unknown])[] = [];
-  let cursor = await index.openCursor(null, "prev");
-  for (; cursor && raw.length < count; cursor = await cursor.continue()) raw.push([String(cursor.primaryKey), cursor.value]);
-  return sorted(store, raw);
+/** The last of an index, backward, and how many there are in all: read in as few turns as may be, for each waits for the page to be free. */
+async function last<S extends "pieces" | "makes">(db: Database, store: S, by: IndexNames<Schema, S>, count: number) {
+  const work = db.transaction(store);
+  const counting = work.store.count();
+  const index = work.store.index(by);
+  const newest = await index.openKeyCursor(null, "prev");
+  const oldest = count > 1 ? await newest?.advance(count - 1) : newest;
+  const from = oldest && IDBKeyRange.lowerBound(oldest.key);
+  const [keys, values] = await Promise.all([index.getAllKeys(from), index.getAll(from)]);
+  const raw = values.map((value, i): [string, unknown] => [String(keys[i]), value]);
+  return { ...sorted<S>(store, raw.reverse().slice(0, count)), of: await counting };
 }
 
 /** Everything of a store, read chunk by chunk. */

@@ -3,6 +3,7 @@ import { type Piece } from "@/core/piece/piece";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
 import tern from "@/core/piece/reference/tern-ring.piece.json";
 import { newDevice } from "./a-page.testing";
+import { openAhead } from "./database";
 import { deviceKeeper } from "./device";
 import { type Change, KeepError, type Keeper, type MakeRecord } from "./keeper";
 import { memoryKeeper } from "./memory";
@@ -64,7 +65,15 @@ describe.each([
     expect(await keeper.ids()).toEqual(["b", "a", "c"]);
     const { records, of } = await keeper.newest(2);
     expect([records.map(({ id }) => id), of]).toEqual([["b", "a"], 3]);
+    for (const [count, expected] of [
+      [1, ["b"]],
+      [3, ["b", "a", "c"]],
+      [4, ["b", "a", "c"]],
+    ] as const)
+      expect((await keeper.newest(count)).records.map(({ id }) => id)).toEqual(expected);
     expect((await keeper.pieces()).records.map(({ id }) => id).sort()).toEqual(["a", "b", "c"]);
+    await keeper.write([put("d", "2"), put("e", "2")]);
+    expect((await keeper.newest(2)).records).toHaveLength(2);
   });
 
   test("a change is made to what is kept at that moment, and null leaves it as it is", async () => {
@@ -206,6 +215,20 @@ test("a database of version 2 is brought up: makes and the bench get a revision,
   const keeper = await deviceKeeper();
   expect(await keeper.makes()).toMatchObject({ records: [{ id: "a-1", piece: "a", revision: 1, make: plain }], unreadable: [] });
   expect(await keeper.bench()).toMatchObject({ records: [{ revision: 1, bench: { overshoot: 6 } }], unreadable: [] });
+});
+
+test("a database opened ahead is the one that is taken, once; what went wrong with it is told to who takes it", async () => {
+  const open = jest.spyOn(indexedDB, "open");
+  openAhead();
+  const keeper = await deviceKeeper();
+  expect(open).toHaveBeenCalledTimes(1);
+  await keeper.write([put("a", "1")]);
+  expect(await (await deviceKeeper()).ids()).toEqual(["a"]);
+  expect(open).toHaveBeenCalledTimes(2);
+  newDevice();
+  (await openDB("hoop-ledger", 99)).close();
+  openAhead();
+  await expect(deviceKeeper()).rejects.toMatchObject(new KeepError("newer", null));
 });
 
 test("a database that a newer program left says so", async () => {

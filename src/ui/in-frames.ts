@@ -1,23 +1,27 @@
 /** Time in ms that work may take of each frame, so that scrolling stays smooth. */
 const BUDGET = 6;
-/** More than this is never waited for: what was asked for before has left the view by then, and is asked for again when it comes back. */
-const MOST = 64;
 
-/** Works off what is asked for between frames, what was asked for last first, and tells after each frame that did some. */
-export class InFrames<T> {
-  readonly #asked: T[] = [];
-  readonly #work: (each: T) => void;
+/**
+ * Works off what is asked for between frames, what was asked for last first, and tells after each frame that did some: whoever still wants the
+ * rest asks again then. While every frame brings something new nothing is done: it passes by faster than anyone reads, and is done once it rests.
+ */
+export class InFrames<Key, Ask> {
+  #asked = new Map<Key, Ask>();
+  /** What was asked for when it was last told. */
+  #before: ReadonlyMap<Key, Ask> = new Map();
+  readonly #work: (each: Ask) => void;
   readonly #tell: () => void;
   #isSet = false;
+  #isPassing = false;
 
-  constructor(work: (each: T) => void, tell: () => void) {
+  constructor(work: (each: Ask) => void, tell: () => void) {
     this.#work = work;
     this.#tell = tell;
   }
 
-  ask(each: T): void {
-    this.#asked.push(each);
-    if (this.#asked.length > MOST) this.#asked.shift();
+  ask(key: Key, each: Ask): void {
+    if (!this.#asked.has(key) && !this.#before.has(key)) this.#isPassing = true;
+    this.#asked.set(key, each);
     if (!this.#isSet) this.#next();
   }
 
@@ -29,13 +33,17 @@ export class InFrames<T> {
 
   #frame(): void {
     this.#isSet = false;
+    if (this.#isPassing) {
+      this.#isPassing = false;
+      return this.#next();
+    }
     const end = performance.now() + BUDGET;
-    do {
-      const each = this.#asked.pop();
-      if (each === undefined) break;
+    this.#before = this.#asked;
+    this.#asked = new Map();
+    for (const each of [...this.#before.values()].reverse()) {
       this.#work(each);
-    } while (performance.now() < end);
+      if (performance.now() >= end) break;
+    }
     this.#tell();
-    if (this.#asked.length > 0 && !this.#isSet) this.#next();
   }
 }

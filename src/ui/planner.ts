@@ -79,11 +79,11 @@ function planSoon(piece: Piece, mine: BenchEntry): Attempt | null {
   const bench = benchOf(piece, mine);
   const before = known.get(piece);
   if (before?.bench === bench) return before.attempt;
-  soon.ask({ piece, bench, measured: NOTHING_READ });
+  soon.ask(piece, { piece, bench, measured: NOTHING_READ });
   return null;
 }
 
-const soon = new InFrames(({ piece, bench }: BesideAsk) => void knownOf(piece, bench), tell);
+const soon = new InFrames<Piece, BesideAsk>(({ piece, bench }) => void knownOf(piece, bench), tell);
 
 function knownOf(piece: Piece, mine: BenchEntry, measured: Readings = NOTHING_READ): Known {
   const bench = benchOf(piece, mine);

@@ -3,14 +3,18 @@
 import { type ReactNode, createContext, useContext, useEffect, useState } from "react";
 import { useStore } from "zustand";
 import { SHIPPED } from "@/core/piece/bench";
+import { openAhead } from "@/store/database";
 import { type Tray } from "@/store/tray";
 import { type TrayState } from "@/store/tray-state";
 import { type Units } from "@/words/show";
 import { useWhenIdle } from "./idle";
 
-/** What reads and keeps is fetched apart from the page, as soon as the page's own script runs. */
+/** What reads and keeps is fetched apart from the page, as soon as the page's own script runs, and the database opened beside it. */
 const loadTray = () => import("@/store/tray");
-if (typeof window !== "undefined") void loadTray();
+if (typeof window !== "undefined") {
+  openAhead();
+  void loadTray();
+}
 
 const TrayContext = createContext<Tray | null>(null);
 

@@ -1,4 +1,4 @@
-import { useWindowVirtualizer } from "@tanstack/react-virtual";
+import { measureElement, useWindowVirtualizer } from "@tanstack/react-virtual";
 
 interface Rows {
   readonly count: number;
@@ -15,7 +15,16 @@ interface Rows {
 export function useRowsInView({ count, height, beyond, top, keyOf }: Rows) {
   // What it asks is one object that changes within itself: remembered by its name, the rows of the first screen would stand for ever.
   "use no memo";
-  const rows = useWindowVirtualizer({ count, estimateSize: () => height, overscan: beyond, scrollMargin: top, getItemKey: keyOf });
+  const rows = useWindowVirtualizer<HTMLElement>({
+    count,
+    estimateSize: () => height,
+    overscan: beyond,
+    scrollMargin: top,
+    getItemKey: keyOf,
+    // A row is as high as it is thought to be until the browser has laid it out: asked before that, it would lay out the page at once.
+    measureElement: (row, laidOut, all) =>
+      laidOut ? measureElement(row, laidOut, all) : (all.itemSizeCache.get(keyOf(all.indexFromElement(row))) ?? height),
+  });
   return {
     shown: rows.getVirtualItems(),
     whole: rows.getTotalSize(),

@@ -9,6 +9,7 @@ import { type PieceRecord } from "@/store/keeper";
 import { type Units } from "@/words/show";
 import { doubtsOf } from "@/ui/doubt";
 import { usePlans } from "@/ui/planner";
+import { useIsNarrow } from "@/ui/useIsNarrow";
 import { useRowsInView } from "@/ui/useRowsInView";
 import { faultSentence } from "@/words/fields";
 import { type PieceRow, rowOf, stoneAndSize } from "./rows";
@@ -30,8 +31,8 @@ export interface Stepped {
   readonly to: string;
 }
 
-/** Height of a row in px, before it is measured. */
-const ROW = 59;
+/** Height of a row in px where there is nothing to find fault with, planned or not: rows that pass by unplanned move nothing. */
+const ROW = { wide: 55, narrow: 184 } as const;
 /** Rows made beyond those in view, so that the next one stands there for the arrow keys. */
 const BEYOND = 6;
 
@@ -45,9 +46,10 @@ export function PieceList({ records, bench, makes, areMakesWhole, units, chosen,
   const plans = usePlans();
   const table = useRef<HTMLTableElement>(null);
   const [top, setTop] = useState(0);
+  const isNarrow = useIsNarrow();
   const { shown, whole, measure, bring } = useRowsInView({
     count: records.length,
-    height: ROW,
+    height: isNarrow ? ROW.narrow : ROW.wide,
     beyond: BEYOND,
     top,
     keyOf: (i) => records[i]!.id,
@@ -144,7 +146,7 @@ const Row = memo(function Row({ index, measure, record, attempt, make, units, is
       aria-selected={isChosen}
       onClick={() => onChoose(id)}
       onDoubleClick={() => onOpen(id)}
-      className={`border-b border-hair align-top max-md:grid max-md:grid-cols-2 max-md:px-1.5 max-md:py-1 ${isChosen ? "bg-accent-wash shadow-[inset_3px_0_0_var(--color-accent)]" : "hover:bg-hair"}`}
+      className={`border-b border-hair h-[55px] align-top max-md:grid max-md:h-auto max-md:min-h-[184px] max-md:grid-cols-2 max-md:px-1.5 max-md:py-1 ${isChosen ? "bg-accent-wash shadow-[inset_3px_0_0_var(--color-accent)]" : "hover:bg-hair"}`}
     >
       <td className="py-2.5 pl-[18px] max-md:col-span-2 max-md:py-1 max-md:pl-2">
         <button

@@ -1,0 +1,78 @@
+import { type DBSchema, type IDBPDatabase, type IDBPTransaction, openDB } from "idb";
+import { KeepError, type StoreName, type Stores } from "./keeper";
+
+export interface Schema extends DBSchema {
+  pieces: { key: string; value: Stores["pieces"]; indexes: { changed: string } };
+  makes: { key: string; value: Stores["makes"]; indexes: { piece: string; started: string } };
+  settings: { key: string; value: Stores["settings"] };
+}
+
+export type Database = IDBPDatabase<Schema>;
+
+const NAME = "hoop-ledger";
+const VERSION = 4;
+/** The bench's own key. */
+export const BENCH = "bench";
+/** A database that has not opened by then is held by another window (ms). */
+const LONGEST_OPENING = 8000;
+
+let ahead: Promise<Database> | null = null;
+
+/** Begins to open the database while what reads it is still being fetched. */
+export function openAhead(): void {
+  ahead = openDatabase();
+  // What goes wrong is told to whoever takes it.
+  ahead.catch(() => undefined);
+}
+
+/** The database that is being opened already, once, or else another. @throws as `openDatabase` */
+export function takeDatabase(): Promise<Database> {
+  const opening = ahead ?? openDatabase();
+  ahead = null;
+  return opening;
+}
+
+/** @throws KeepError, "blocked" where another window holds an older one open; DOMException as the browser has it */
+function openDatabase(): Promise<Database> {
+  return new Promise((resolve, reject) => {
+    let isGivenUp = false;
+    const giveUp = () => {
+      isGivenUp = true;
+      reject(new KeepError("blocked", null));
+    };
+    const late = setTimeout(giveUp, LONGEST_OPENING);
+    openDB<Schema>(NAME, VERSION, {
+      upgrade: (db, from, _to, change) => void upgrade(db, from, change).catch(() => change.abort()),
+      blocked: giveUp,
+      blocking: (_current, _wanted, event) => (event.target as IDBDatabase).close(),
+    })
+      .then((db) => (isGivenUp ? db.close() : resolve(db)), reject)
+      .finally(() => clearTimeout(late));
+  });
+}
+
+type Upgrade = IDBPTransaction<Schema, StoreName[], "versionchange">;
+
+/** A row for each version, never edited once shipped. */
+async function upgrade(db: Database, from: number, change: Upgrade): Promise<void> {
+  if (from < 1) {
+    db.createObjectStore("pieces", { keyPath: "id" });
+    db.createObjectStore("makes", { keyPath: "id" }).createIndex("piece", "piece");
+    db.createObjectStore("settings");
+  }
+  if (from < 2) change.objectStore("pieces").createIndex("changed", "changed");
+  if (from < 3) await countRevisions(change);
+  if (from < 4) change.objectStore("makes").createIndex("started", "make.started");
+}
+
+/** From version 3 a making and the bench are records with a revision, as a piece is. */
+async function countRevisions(change: Upgrade): Promise<void> {
+  const makes = change.objectStore("makes");
+  for (const make of (await makes.getAll()) as unknown[]) {
+    const { id, piece, started } = make as Record<string, unknown>;
+    await makes.put({ id, piece, make, revision: 1, changed: started } as Stores["makes"]);
+  }
+  const settings = change.objectStore("settings");
+  const bench: unknown = await settings.get(BENCH);
+  if (bench !== undefined) await settings.put({ id: BENCH, bench, revision: 1, changed: "2026" } as Stores["settings"], BENCH);
+}
