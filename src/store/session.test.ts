@@ -144,6 +144,18 @@ test("wrong text is kept and explained, the piece goes on as it was, and it is t
   expect(session.store.getState().unmeasured).toEqual([]);
 });
 
+test("a move of a drag that changes nothing tells nobody anything new; one that does drops what was typed in its field", async () => {
+  const session = open(await device());
+  const toHalf = () => session.change((each) => void (each.mounts[0]!.wall.thickness = 0.5), "thickness");
+  session.type(thickness, "0.4");
+  toHalf();
+  expect([wall(session).thickness, draft(session, "thickness")]).toEqual([0.5, undefined]);
+  const before = session.store.getState();
+  toHalf();
+  const after = session.store.getState();
+  for (const key of ["piece", "drafts", "unmeasured"] as const) expect(after[key]).toBe(before[key]);
+});
+
 test("a change that cannot be is refused with its reason", async () => {
   const session = open(await device());
   expect(session.change((each) => void (each.mounts[0]!.wall.metal = "gold" as "copper"))).toMatch(/must be one of fine-silver/);

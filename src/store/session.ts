@@ -78,8 +78,7 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
   function change(recipe: Recipe, key: string | null = null): string | null {
     const result = tried(recipe, true);
     if (!result.ok) return result.problem;
-    const { [key ?? ""]: _dropped, ...drafts } = get().drafts;
-    take(result.value, key === null ? get().drafts : drafts, key);
+    take(result.value, key === null ? get().drafts : without(get().drafts, key), key);
     retry();
     return null;
   }
@@ -133,4 +132,11 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
       await closeKeeping();
     },
   };
+}
+
+/** The same where there is none under that key, so that whoever goes by drafts is not told of each move of a drag. */
+function without(drafts: Drafts, key: string): Drafts {
+  if (!(key in drafts)) return drafts;
+  const { [key]: _dropped, ...rest } = drafts;
+  return rest;
 }

@@ -75,16 +75,19 @@ interface OnRuleProps {
   readonly height: number;
 }
 
-/** The same along a rule, in mm along and up. */
+/** The same along a rule, in mm along and up; of a rope one turn is drawn and laid again and again, so that its length can be dragged smoothly. */
 export function LayerOnRule({ layer, length, height }: OnRuleProps) {
   const { balls, turns } = layer.onRule;
   const middle = height / 2;
   if (turns > 0) {
     return (
       <g pointerEvents="none">
-        {lay(turns, length, middle, layer.strandWidth / 2).map((runs, i) => (
-          <Wires key={i} runs={runs} thick={layer.strandWidth} isShiny />
-        ))}
+        <pattern id="one-turn" width={1 / turns} height={height} patternUnits="userSpaceOnUse">
+          {turnOf(1 / turns, middle, layer.strandWidth / 2).map((runs, i) => (
+            <Wires key={i} runs={runs} thick={layer.strandWidth} isShiny />
+          ))}
+        </pattern>
+        <rect width={length} height={height} fill="url(#one-turn)" />
       </g>
     );
   }
@@ -98,17 +101,16 @@ export function LayerOnRule({ layer, length, height }: OnRuleProps) {
 }
 
 const POINTS_A_HALF = 8;
+/** Half turns that reach into a turn from before it, lie in it, and reach in from behind. */
+const HALVES = [-1, 0, 1, 2, 3];
 
-/** Half turns of both wires along a straight rope, those that pass under first. */
-function lay(turns: number, length: number, middle: number, aside: number): [under: Point[][], over: Point[][]] {
-  const half = 1 / (2 * turns);
-  const count = Math.ceil(length / half) + 1;
+/** Half turns of both wires of a straight rope, a turn long (mm), those that pass under first. */
+function turnOf(turn: number, middle: number, aside: number): [under: Point[][], over: Point[][]] {
   const run = (n: number, side: 1 | -1) =>
     Array.from({ length: POINTS_A_HALF + 1 }, (_, k): Point => {
-      const s = Math.min(length, Math.max(0, (n - 0.5 + k / POINTS_A_HALF) * half));
-      return [s, middle + side * aside * Math.sin(2 * Math.PI * turns * s)];
+      const halves = n - 0.5 + k / POINTS_A_HALF;
+      return [(halves * turn) / 2, middle + side * aside * Math.sin(Math.PI * halves)];
     });
   const over = (n: number): 1 | -1 => (n % 2 === 0 ? 1 : -1);
-  const all = Array.from({ length: count }, (_, n) => n);
-  return [all.map((n) => run(n, over(n) === 1 ? -1 : 1)), all.map((n) => run(n, over(n)))];
+  return [HALVES.map((n) => run(n, over(n) === 1 ? -1 : 1)), HALVES.map((n) => run(n, over(n)))];
 }
