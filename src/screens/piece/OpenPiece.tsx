@@ -2,7 +2,7 @@
 
 import { usePathname } from "next/navigation";
 import { type ComponentType, Suspense, lazy, useCallback, useEffect, useState } from "react";
-import { useWhenIdle } from "@/ui/idle";
+import { atRest, useWhenIdle } from "@/ui/idle";
 import { underWay } from "@/store/tray-state";
 import { type Findable, useFind } from "@/ui/Find";
 import { useKeys } from "@/ui/keys";
@@ -48,9 +48,10 @@ const loadCard = () => import("../card/CardScreen").then(({ CardScreen }) => ({ 
 const CardScreen = lazy(loadCard);
 
 async function loadStages(): Promise<void> {
-  for (const load of Object.values(LOADS)) await fetchModule(load);
-  await loadCard();
-  await fetchModule(loadBench);
+  for (const load of [...Object.values(LOADS), loadCard, loadBench]) {
+    await fetchModule<unknown>(load);
+    await atRest();
+  }
 }
 
 const loadBench = () => import("../at-bench/AtBench");
