@@ -3,9 +3,9 @@
 import { memo, useLayoutEffect, useRef, useState } from "react";
 import { type LossKind } from "@/core/piece/bench";
 import { type Learned } from "@/core/piece/ledger";
-import { boxOf } from "@/core/geometry/curve";
+import { type Box, type Curve, boxOf } from "@/core/geometry/curve";
 import { outward } from "@/core/geometry/outline";
-import { outlineOf } from "@/core/stone/stone";
+import { type Stone, outlineOf } from "@/core/stone/stone";
 import { type Piece } from "@/core/piece/piece";
 import { Millimetres, Shape } from "@/ui/Drawing";
 import { stoneTint } from "@/ui/stone-tint";
@@ -50,7 +50,7 @@ export function LedgerRows({ entries, learned, outliers, x, chart, isWide, isByD
         <div
           key={key}
           role="presentation"
-          className="absolute inset-x-0"
+          className="absolute inset-x-0 [contain:size_layout_style]"
           style={{ transform: `translateY(${start - top}px)`, height: isWide ? ROW.wide : ROW.narrow }}
         >
           <Line
@@ -194,12 +194,29 @@ const Line = memo(
     a.units === b.units,
 );
 
+interface DrawnStone {
+  readonly curve: Curve;
+  readonly box: Box;
+}
+
+/** Most makings are of a few stones that are set again and again: what they look like is worked out once for each. */
+const drawnStones = new Map<string, DrawnStone>();
+const MOST_DRAWN = 400;
+
+function drawnStone(stone: Stone): DrawnStone {
+  const key = JSON.stringify(stone.outline);
+  const known = drawnStones.get(key);
+  if (known) return known;
+  const curve = outward(outlineOf(stone).outline, 0).curve();
+  const made = { curve, box: boxOf(curve) };
+  if (drawnStones.size >= MOST_DRAWN) drawnStones.clear();
+  drawnStones.set(key, made);
+  return made;
+}
+
 /** Its stones, to one scale with all others of the list as far as they fit a line. */
 function Stones({ piece }: { readonly piece: Piece }) {
-  const stones = piece.mounts.slice(0, 2).map(({ stone }) => {
-    const curve = outward(outlineOf(stone).outline, 0).curve();
-    return { curve, box: boxOf(curve), colour: stoneTint(stone.material?.name ?? "")[1] };
-  });
+  const stones = piece.mounts.slice(0, 2).map(({ stone }) => ({ ...drawnStone(stone), colour: stoneTint(stone.material?.name ?? "")[1] }));
   const widths = stones.map(({ box }) => box.right - box.left + 1);
   const wide = widths.reduce((all, each) => all + each, 0);
   const tall = Math.max(...stones.map(({ box }) => box.high - box.low));

@@ -38,6 +38,9 @@ const BEYOND = 6;
 
 const HEADS = ["Piece", "Strip", "Plate", "Hoop or bail", "Heats", "Next"] as const;
 
+/** Before the cells of a narrow screen, where no heads stand over them; the carrier says its own, and not every wall is a strip nor every back a plate. */
+const NAMES = ["wall ", "back ", "", "heats "] as const;
+
 /** Of the columns, in percent: they stay where they are whatever stands in them. */
 const WIDTHS = [29, 13, 12, 24, 10, 12] as const;
 
@@ -178,6 +181,7 @@ const Row = memo(function Row({ index, measure, record, attempt, make, units, is
       {row &&
         [row.strip, row.plate, row.carrier, row.heats].map(([first, second], i) => (
           <td key={i} className="px-2 py-2.5 text-right whitespace-nowrap max-md:py-1 max-md:text-left">
+            <span className="text-soft md:hidden">{NAMES[i]}</span>
             {first}
             <small
               className={`block text-[12px] ${second.includes("runs") || second.includes("no order") ? "text-bad" : second.includes("softens") ? "text-warn" : "text-soft"}`}
