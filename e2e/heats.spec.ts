@@ -185,13 +185,13 @@ test("shelves go out as a table, are edited there and come back; a line that can
   const table = readFileSync(await download.path(), "utf8");
   expect(table).toContain("typical,hard,1,740,787,sheet 0.25");
   const opened = page.getByLabel("Open a table");
-  const edited = table.replace("typical,hard,1,740,787,sheet 0.25", 'marram-hard,hard,1,735,780,"sheet 0.3, wire 0.5"');
+  const edited = table.replace("typical,hard,1,740,787,sheet 0.25", 'Marram hard,Hard,1,735,780,"sheet 0.3, wire 0.5"');
   await opened.setInputFiles({ name: "shelves.csv", mimeType: "text/csv", buffer: Buffer.from(edited) });
   const shelf = page.getByRole("region", { name: "Shelf marram-hard" });
   await expect(shelf.getByLabel("hard of marram-hard in hand")).toHaveValue("sheet 0.3, wire 0.5");
   await opened.setInputFiles({ name: "wrong.csv", mimeType: "text/csv", buffer: Buffer.from(table.replace("787", "hot")) });
   await expect(page.getByRole("alert").filter({ hasText: "wrong.csv, line 2" })).toContainText(
-    'nothing that can be read under "runs at C"',
+    'nothing that can be read under "runs at C": "hot"',
   );
   await expect(shelf).toBeVisible();
   for (const name of ["Remove medium of typical", "Remove fine silver 0.32"])

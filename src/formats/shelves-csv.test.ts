@@ -13,17 +13,34 @@ test("shelves come back out of their table as they went in, whatever the order o
     ok: true,
     shelves: [{ id: "a", grades: [{ id: "soft", rank: 1, gives: 650, runs: 700 }] }],
   });
+  expect(readShelvesCsv("shelf,grade,rank,gives at C,runs at C\nÉtagère 2,Extra easy,1,650,700\n")).toMatchObject({
+    shelves: [{ id: "etagere-2", grades: [{ id: "extra-easy" }] }],
+  });
 });
 
 test("what cannot be read is told by its line and column", () => {
   const head = "shelf,grade,rank,gives at C,runs at C,in hand\n";
   const read = (line: string) => readShelvesCsv(head + line);
-  expect(read("a,soft,1,650,hot,")).toEqual({ ok: false, line: 2, column: "runs at C" });
-  expect(read("a,soft,1,,700,")).toEqual({ ok: false, line: 2, column: "gives at C" });
-  expect(read("a,,1,650,700,")).toEqual({ ok: false, line: 2, column: "grade" });
-  expect(read("a,soft,1,650,700,\na,b,1,1,1,brick 3")).toEqual({ ok: false, line: 3, column: "in hand" });
-  expect(readShelvesCsv("shelf,grade,rank,gives at C\n")).toEqual({ ok: false, line: 1, column: "runs at C" });
-  expect(readShelvesCsv(head)).toEqual({ ok: false, line: 2, column: "shelf" });
+  expect(read("a,soft,1,650,hot,")).toMatchObject({ ok: false, line: 2, column: "runs at C", got: "hot" });
+  expect(read("a,soft,1,,700,")).toMatchObject({ ok: false, line: 2, column: "gives at C" });
+  expect(read("a,,1,650,700,")).toMatchObject({ ok: false, line: 2, column: "grade" });
+  expect(read("7,soft,1,650,700,")).toMatchObject({ ok: false, line: 2, column: "shelf" });
+  expect(read("a,soft,1,650,700,\nb,soft,1,650,700,\nA,Soft,2,640,690,")).toMatchObject({
+    ok: false,
+    line: 4,
+    column: "grade",
+    got: "Soft",
+    isTwice: true,
+  });
+  expect(read("a,soft,1,650,700,\na,b,1,1,1,brick 3")).toMatchObject({
+    ok: false,
+    line: 3,
+    column: "in hand",
+    got: "brick 3",
+    isTwice: false,
+  });
+  expect(readShelvesCsv("shelf,grade,rank,gives at C\n")).toMatchObject({ ok: false, line: 1, column: "runs at C" });
+  expect(readShelvesCsv(head)).toMatchObject({ ok: false, line: 2, column: "shelf" });
 });
 
 test("what is in hand is read by its words and thicknesses", () => {

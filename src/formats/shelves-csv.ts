@@ -1,5 +1,6 @@
 import { csvFormatRows, csvParseRows } from "d3-dsv";
 import { type Grade, type Shelf, type SolderForm } from "@/core/metal/shelf";
+import { plainId } from "./plain-id";
 
 const HEADS = ["shelf", "grade", "rank", "gives at C", "runs at C", "in hand"] as const;
 const TYPES = ["sheet", "wire", "paste"] as const;
@@ -36,26 +37,30 @@ export function shelvesCsv(shelves: readonly Shelf[]): string {
 
 export type ReadShelves =
   | { readonly ok: true; readonly shelves: readonly Shelf[] }
-  /** The line, from 1, and the column that cannot be read. */
-  | { readonly ok: false; readonly line: number; readonly column: string };
+  /** The line, from 1, the column that cannot be read, what stands there, and whether a grade of that name stood on its shelf before. */
+  | { readonly ok: false; readonly line: number; readonly column: string; readonly got: string; readonly isTwice: boolean };
 
-/** Shelves out of such a table; columns are found by their names, in any order. */
+/** Shelves out of such a table; columns are found by their names, in any order, and shelves and grades may be called as a maker calls them. */
 export function readShelvesCsv(text: string): ReadShelves {
   const [heads = [], ...rows] = csvParseRows(text.replace(/^\ufeff/, ""));
   const at = new Map(HEADS.map((head) => [head, heads.map((each) => each.trim().toLowerCase()).indexOf(head.toLowerCase())]));
   const missing = HEADS.slice(0, 5).find((head) => at.get(head)! < 0);
-  if (missing) return { ok: false, line: 1, column: missing };
+  if (missing) return { ok: false, line: 1, column: missing, got: "", isTwice: false };
   const shelves = new Map<string, Grade[]>();
   for (const [i, row] of rows.entries()) {
     const cell = (head: (typeof HEADS)[number]) => (row[at.get(head)!] ?? "").trim();
     const number = (head: (typeof HEADS)[number]) => (cell(head) === "" ? NaN : Number(cell(head)));
     const wrong = (["rank", "gives at C", "runs at C"] as const).find((head) => !Number.isFinite(number(head)));
     const forms = readForms(cell("in hand"), (mm) => (Number.isFinite(Number(mm)) ? Number(mm) : null));
-    const column = wrong ?? (["shelf", "grade"] as const).find((head) => cell(head) === "") ?? (forms === null ? "in hand" : null);
-    if (column !== null) return { ok: false, line: i + 2, column };
-    const grade = { id: cell("grade"), rank: number("rank"), gives: number("gives at C"), runs: number("runs at C") };
-    shelves.set(cell("shelf"), [...(shelves.get(cell("shelf")) ?? []), forms!.length > 0 ? { ...grade, forms: forms! } : grade]);
+    const [shelf, id] = [plainId(cell("shelf")), plainId(cell("grade"))];
+    const before = shelves.get(shelf) ?? [];
+    const isTwice = before.some((each) => each.id === id);
+    const unnamed = shelf === "" ? "shelf" : id === "" || isTwice ? "grade" : null;
+    const column = wrong ?? unnamed ?? (forms === null ? "in hand" : null);
+    if (column !== null) return { ok: false, line: i + 2, column, got: cell(column), isTwice: column === unnamed && isTwice };
+    const grade = { id, rank: number("rank"), gives: number("gives at C"), runs: number("runs at C") };
+    shelves.set(shelf, [...before, forms!.length > 0 ? { ...grade, forms: forms! } : grade]);
   }
-  if (shelves.size === 0) return { ok: false, line: 2, column: "shelf" };
+  if (shelves.size === 0) return { ok: false, line: 2, column: "shelf", got: "", isTwice: false };
   return { ok: true, shelves: [...shelves].map(([id, grades]) => ({ id, grades })) };
 }

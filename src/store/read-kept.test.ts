@@ -210,5 +210,5 @@ test("an id is made from a name: small letters, digits and hyphens, never too lo
     "tern-ring-2",
     "tern-ring-3",
   ]);
-  expect([free("Ébène 2"), free("9 lives"), free("!!!"), free("a".repeat(80))]).toEqual(["e-be-ne-2", "lives", "piece", "a".repeat(26)]);
+  expect([free("Ébène 2"), free("9 lives"), free("!!!"), free("a".repeat(80))]).toEqual(["ebene-2", "lives", "piece", "a".repeat(26)]);
 });

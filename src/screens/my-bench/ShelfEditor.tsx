@@ -8,7 +8,8 @@ import { MM_PER_INCH, readLength, readNumber, readTemperature } from "@/core/mea
 import { type Grade, type Shelf, type SolderForm } from "@/core/metal/shelf";
 import { SHIPPED } from "@/core/piece/bench";
 import { useUnits } from "@/ui/tray";
-import { formsText, readForms, readShelvesCsv, shelvesCsv } from "@/formats/shelves-csv";
+import { plainId } from "@/formats/plain-id";
+import { type ReadShelves, formsText, readForms, readShelvesCsv, shelvesCsv } from "@/formats/shelves-csv";
 import { saveFile } from "@/ui/save-file";
 import { overlapText } from "@/words/heats";
 import { type Units, degrees, showTemperature } from "@/words/show";
@@ -43,7 +44,7 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
     if (!file) return;
     const read = readShelvesCsv(await file.text());
     input.value = "";
-    if (!read.ok) return setProblem(`${file.name}, line ${read.line}: nothing that can be read under "${read.column}"`);
+    if (!read.ok) return setProblem(`${file.name}, line ${read.line}: ${wrongIn(read)}`);
     setProblem(await change((all) => void all.splice(0, all.length, ...(read.shelves as Editable<Shelf>[]))));
   };
   return (
@@ -204,6 +205,11 @@ function lengthIn(text: string, { length }: Units): number | null {
   return reading.ok ? reading.value : null;
 }
 
+function wrongIn({ column, got, isTwice }: Extract<ReadShelves, { readonly ok: false }>): string {
+  if (isTwice) return `"${got}" stands on that shelf already`;
+  return `nothing that can be read under "${column}"${got && `: "${got}"`}`;
+}
+
 interface NameProps {
   readonly label: string;
   readonly id: string;
@@ -221,24 +227,13 @@ function NameEntry({ label, id, others, onName }: NameProps) {
       isText
       value={capital(gradeName(id))}
       onTake={async (text) => {
-        const named = idOf(text);
-        if (named === null) return "Type a word, as hard or paste";
+        const named = plainId(text);
+        if (named === "") return "Type a word, as hard or paste";
         if (others.includes(named)) return "Type a word that no other has";
         return named === id ? null : onName(named);
       }}
     />
   );
-}
-
-/** A shelf or grade of the maker's by what it is called: "Extra easy" is extra-easy; null for what is no word. */
-function idOf(text: string): string | null {
-  const id = text
-    .trim()
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, "-")
-    .replace(/^[^a-z]+|-+$/g, "")
-    .slice(0, 32);
-  return id === "" ? null : id;
 }
 
 /** Another shelf, with the grades of the first to be put right from its own sheet. */
