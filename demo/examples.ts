@@ -113,7 +113,7 @@ export const EXAMPLES: readonly Example[] = [
     carrier: () => ({ ...BAIL, style: "folded", widest: 3.6, foot: 1.4 }),
     mounts: [stoneOf({ shape: "pear", length: 16, width: 11 })],
   },
-  { kind: "pendant", name: "Tube bail", says: "a tube along the edge", carrier: () => ({ ...BAIL, style: "tube", widest: 6, drop: 2.4 }) },
+  { kind: "pendant", name: "Tube bail", says: "a tube along the edge", carrier: () => ({ ...BAIL, style: "tube", widest: 6, drop: 2.2 }) },
   { kind: "pendant", name: "Jump ring", says: "a ring in a soldered eye", carrier: () => RING },
   {
     kind: "pendant",

@@ -104,15 +104,23 @@ function lineOf(points: readonly Point[]): string {
   return `M${points.map(([x, y]) => `${toMicron(x)} ${toMicron(y)}`).join("L")}`;
 }
 
-/** What a shape is drawn by: a curve as it is, points with lines between them, or several runs of points, each open. */
+/** What a shape is drawn by: a curve as it is, one with others as holes, points with lines between them, or several runs of points, each open. */
 type Line =
-  | { readonly curve: Curve; readonly points?: never; readonly runs?: never; readonly open?: never }
-  | { readonly points: readonly Point[]; readonly open?: boolean; readonly runs?: never; readonly curve?: never }
-  | { readonly runs: readonly (readonly Point[])[]; readonly open?: never; readonly points?: never; readonly curve?: never };
+  | { readonly curve: Curve; readonly curves?: never; readonly points?: never; readonly runs?: never; readonly open?: never }
+  | { readonly curves: readonly Curve[]; readonly curve?: never; readonly points?: never; readonly runs?: never; readonly open?: never }
+  | { readonly points: readonly Point[]; readonly open?: boolean; readonly runs?: never; readonly curve?: never; readonly curves?: never }
+  | {
+      readonly runs: readonly (readonly Point[])[];
+      readonly open?: never;
+      readonly points?: never;
+      readonly curve?: never;
+      readonly curves?: never;
+    };
 
 /** A line, closed unless said otherwise; its stroke's width is in pixels. */
 export function Shape({
   curve,
+  curves,
   points,
   runs,
   open = false,
@@ -120,12 +128,19 @@ export function Shape({
   ...rest
 }: Line & { readonly lights?: string } & Omit<SVGProps<SVGPathElement>, "points">) {
   const { isLit, handlers } = useLit(lights ?? "");
-  const path = curve ? curvePath(curve) : runs ? runs.map(lineOf).join("") : `${lineOf(points)}${open ? "" : "Z"}`;
+  const path = curve
+    ? curvePath(curve)
+    : curves
+      ? curves.map(curvePath).join("")
+      : runs
+        ? runs.map(lineOf).join("")
+        : `${lineOf(points)}${open ? "" : "Z"}`;
   const lit = lights !== undefined && isLit;
   return (
     <path
       d={path}
       vectorEffect="non-scaling-stroke"
+      fillRule="evenodd"
       {...rest}
       {...(lights !== undefined && handlers)}
       className={`${rest.className ?? ""} ${lit ? "lit-line" : ""}`}

@@ -1,3 +1,4 @@
+import { BAIL_WORDS } from "./bails";
 import { type DoubtOf, SURE, doubtAmong } from "@/core/piece/doubt";
 import { type Figure, figureOf } from "@/core/measure/figure";
 import { type Mount, type Piece } from "@/core/piece/piece";
@@ -104,24 +105,20 @@ function bailRows(piece: Piece, pen: Pen): CardRow[] {
   const bail = bailIn(pen.plan);
   if (!bail) return [];
   const { settled, drawn } = bail;
-  const { style, bore, drop, thickness, metal, chainEnd } = settled;
+  const { style, bore, metal, chainEnd } = settled;
   const length = (mm: number) => showLength(mm, "measured", pen.units);
   const unit = lengthUnit(pen.units);
   const key = drawn.cut;
-  const said = {
-    folded: `folded of ${pen.figure(key)}, ${length(settled.widest.value)} at its widest, ${length(settled.foot.value)} at its feet, sheet ${length(thickness)}`,
-    tube: `tube ${pen.figure(key)} long, ${length(bore)} inside, ${length(thickness)} thick`,
-    ring: `jump ring of ${pen.figure(key)} of wire ${length(thickness)}, ${length(bore)} inside`,
-  }[style];
+  const said = BAIL_WORDS[style].said(settled, pen.figure(key), length);
   const chain = chainEnd === null ? "" : `, chain's end ${length(chainEnd)}`;
-  const cut = { figure: figureOf(pen.plan.figures, key), rounding: "blank" } as const;
+  const figure = figureOf(pen.plan.figures, key);
   return [
     row(
       pen,
       [key],
       "Bail",
-      `${said}; bore ${length(bore)}, drop ${length(style === "ring" ? drawn.pastEdge : drop)} ${unit}${chain}; ${METAL_NAMES[metal]}`,
-      style === "folded" ? cut : undefined,
+      `${said}; bore ${length(bore)}, drop ${length(drawn.pastEdge)} ${unit}${chain}; ${METAL_NAMES[metal]}`,
+      figure.terms.length > 1 ? { figure, rounding: "blank" } : undefined,
     ),
     ...drawn.hangs.map((hang) => {
       const eye = eyeText(hang.aside, (mm) => `${length(mm)} ${unit}`);

@@ -272,6 +272,13 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
     what: `The chain's end, ${v.length("chainEnd")}, does not pass a bore of ${v.bare("bore")}.`,
     advice: `It takes ${v.length("needed")}.`,
   }),
+  "bail.tube-apart": (v) => ({
+    what:
+      v.number("gap") > 0
+        ? `The tube stands ${v.length("gap")} off the edge.`
+        : `The tube reaches ${v.lengthOf(-v.number("gap"))} in over the edge.`,
+    advice: `It lies on it with a drop of ${v.length("needed")}.`,
+  }),
   "bail.unequal": (v) => ({
     what: `${v.text("one")} and ${v.text("other")} differ by ${v.length("longer")} in length and ${(Number(v.number("heavier").toFixed(2)) - Number(v.number("lighter").toFixed(2))).toFixed(2)} g.`,
     advice: `${v.number("lighter").toFixed(2)} and ${v.number("heavier").toFixed(2)} g: choose stones nearer to each other, or thin the heavier plate.`,

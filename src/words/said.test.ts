@@ -198,6 +198,8 @@ test.each<[FindingCode, Record<string, number | string>, string]>([
     { arm: 1.2, least: 2 },
     "The opening leaves the bridge arms of 1.20 mm. Under 2.00 mm they do not bend: form the arch larger, or raise it.",
   ],
+  ["bail.tube-apart", { gap: 3.8, needed: 2.2 }, "The tube stands 3.80 mm off the edge. It lies on it with a drop of 2.20 mm."],
+  ["bail.tube-apart", { gap: -0.5, needed: 2.2 }, "The tube reaches 0.50 mm in over the edge. It lies on it with a drop of 2.20 mm."],
   ["bail.bore-small", { chainEnd: 3, bore: 3.1, needed: 3.3 }, "The chain's end, 3.00 mm, does not pass a bore of 3.10. It takes 3.30 mm."],
   [
     "bail.unequal",

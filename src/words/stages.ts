@@ -67,6 +67,7 @@ const FINDING_STAGES: Readonly<Record<FindingCode, StageId>> = {
   "bridge.no-meeting": "hoop",
   "bridge.short-arm": "hoop",
   "bail.bore-small": "bail",
+  "bail.tube-apart": "bail",
   "bail.unequal": "bail",
   "hang.crooked": "bail",
   "hang.stone-guessed": "bail",

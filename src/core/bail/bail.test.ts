@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { type Box, boxOf } from "../geometry/curve";
 import { type Point } from "../geometry/outline";
 import { gamma } from "../measure/gamma";
 import { faultsOf } from "../piece/faults";
@@ -42,9 +43,54 @@ test("a folded bail, a tube and a ring are as long as their formulas", () => {
   expect(plan.joints.map(({ id }) => id)).toEqual(["m1.seam", "m1.foot", "bail.eye.m1"]);
 });
 
+test("from the front and the side each is as wide and tall as its sizes, and the chain lies in its bore", () => {
+  const drawn = (carrier: Carrier) => {
+    const { carrier: bail } = planned(carrier).drawing;
+    if (bail.type !== "bail") throw new Error("nothing hangs");
+    const tenth = (mm: number) => Math.round(mm * 10) / 10 + 0;
+    const rounded = ({ left, right, low, high }: Box) => ({ left: tenth(left), right: tenth(right), low: tenth(low), high: tenth(high) });
+    const filled = [bail.front, ...bail.sides.m1!];
+    return { ...bail, boxes: filled.map(([outside]) => rounded(boxOf(outside!))), holes: filled.map((each) => each.length - 1) };
+  };
+  const box = (wide: number, low: number, high: number) => ({ left: -wide / 2, right: wide / 2, low, high });
+  expect(drawn(folded)).toMatchObject({
+    boreAt: 6,
+    isSawnToShape: true,
+    holes: [0, 0, 0, 0],
+    boxes: [
+      box(3.4, 0, 8.2),
+      { left: -2.2, right: -0.3, low: -0.4, high: 6 },
+      { left: 0.3, right: 2.2, low: -0.4, high: 6 },
+      box(4.4, 6, 8.2),
+    ],
+  });
+  expect(drawn({ ...folded, style: "tube", widest: 7 })).toMatchObject({
+    boreAt: 6,
+    isSawnToShape: false,
+    holes: [0, 1],
+    boxes: [box(7, 3.8, 8.2), box(4.4, 3.8, 8.2)],
+  });
+  expect(drawn(ringed)).toMatchObject({ boreAt: 2.5, holes: [1, 1], boxes: [box(5, 0, 5), box(5, 0, 5)] });
+  for (const carrier of [folded, { ...folded, style: "tube" as const }, ringed]) {
+    const { front, sides, boreAt } = drawn(carrier);
+    const bores = [front, ...sides.m1!].flatMap((filled) => filled.slice(1)).map((hole) => boxOf(hole));
+    for (const { low, high } of bores) expect((low + high) / 2).toBeCloseTo(boreAt, 2);
+  }
+});
+
 test("the chain's end passes with 0.3 to spare, exactly", () => {
   const codes = (chainEnd: number) => planned({ ...folded, chainEnd }).findings.map(({ code }) => code);
   expect([codes(2.9), codes(2.901)].map((each) => each.includes("bail.bore-small"))).toEqual([false, true]);
+});
+
+test("a tube lies on the edge within a tenth, or it is told how far off or in it is", () => {
+  const apart = (drop: number) => planned({ ...folded, style: "tube", drop }).findings.filter(({ code }) => code === "bail.tube-apart");
+  expect([2.2, 2.299, 2.101].flatMap(apart)).toEqual([]);
+  expect([6, 2.05].flatMap(apart)).toMatchObject([
+    { level: "warning", values: { gap: expect.closeTo(3.8, 9) as number, needed: expect.closeTo(2.2, 9) as number } },
+    { values: { gap: expect.closeTo(-0.15, 9) as number } },
+  ]);
+  expect(planned(folded).findings.map(({ code }) => code)).not.toContain("bail.tube-apart");
 });
 
 test("the pivot lies out from the plate's edge, by a ring's wire and inside, or a bail's drop", () => {

@@ -7,7 +7,7 @@ import { type Finding, finding } from "../measure/finding";
 import { type Metal, massOf } from "../metal/metals";
 import { type Hung } from "../mount/weights";
 import { type DrawnHang, hangOf } from "./hanging";
-import { type BailKind } from "./kinds/kind";
+import { type BailKind, type Filled } from "./kinds/kind";
 import { BAILS } from "./kinds/kinds";
 
 export type BailStyle = "folded" | "tube" | "ring";
@@ -46,14 +46,19 @@ export interface Hanging {
 
 /** A bail's own room, and each setting as it hangs. */
 export interface BailDrawing {
-  readonly style: BailStyle;
   /** The figure that is cut to. */
   readonly cut: BailKind["figure"];
   readonly pastEdge: number;
-  /** Half its width at the foot and at the widest, and of a ring its inside and outside radius. */
-  readonly shape: { readonly foot: number; readonly widest: number; readonly inside: number; readonly outside: number };
+  /** From the front: mm aside and out from the edge. */
+  readonly front: Filled;
+  /** From the side, by setting, over the edge of its plate: mm from the middle of the plate and out from the edge. */
+  readonly sides: Readonly<Record<string, readonly Filled[]>>;
+  /** From the edge to the middle of what the chain passes through. */
+  readonly boreAt: number;
   /** The blank's outline on a rule: how wide it is so far along. */
   readonly pattern: readonly (readonly [number, number])[];
+  /** Whether it is sawn to that outline. */
+  readonly isSawnToShape: boolean;
   readonly hangs: readonly DrawnHang[];
 }
 
@@ -86,7 +91,7 @@ export function planBail(bail: Bail, hangings: readonly Hanging[]): BailPlan {
       "bail.mass": single("g", mass, "density"),
       ...(Object.assign({}, ...hangs.map(({ figures }) => figures)) as Figures),
     },
-    findings: [...boreFindings(bail), ...hangs.flatMap(({ findings }) => findings), ...unequalFindings(hangings)],
+    findings: [...boreFindings(bail), ...kind.findings(bail), ...hangs.flatMap(({ findings }) => findings), ...unequalFindings(hangings)],
     parts: eyes.map(({ part }) => ({ id: part, kind: kind.part, mount: null, metal: bail.metal, mass, thickness: bail.thickness })),
     joints: [
       ...seams.flatMap((seam) => (seam ? [seam] : [])),
@@ -122,11 +127,13 @@ export function planBail(bail: Bail, hangings: readonly Hanging[]): BailPlan {
       bail: layBlank(figureOf({ [key]: blank }, key).value, 0, 0, kind.marks(bail)),
     },
     drawn: {
-      style: bail.style,
       cut: key,
       pastEdge: kind.pastEdge(bail),
-      shape: kind.shape(bail),
+      front: kind.front(bail),
+      sides: Object.fromEntries(hangings.map(({ mount, hung }) => [mount, kind.side(bail, hung.base)])),
+      boreAt: kind.boreAt(bail),
       pattern: kind.pattern(bail),
+      isSawnToShape: kind.isSawnToShape,
       hangs: hangs.map(({ drawn }) => drawn),
     },
   };

@@ -115,10 +115,10 @@ function cubic(a: number, b: number, c: number, d: number, t: number): number {
   return rest * rest * (rest * a + 3 * t * b) + t * t * (3 * rest * c + t * d);
 }
 
-/** A circle round the origin, from +x. */
-export function circle(radius: number): Curve {
-  const half = (start: number): Stroke => ({ kind: "arc", x: 0, y: 0, radius, start, sweep: Math.PI });
-  return { from: [radius, 0], strokes: [half(0), half(Math.PI)] };
+/** A circle, round the origin unless said otherwise, from +x. */
+export function circle(radius: number, [x, y]: Point = [0, 0]): Curve {
+  const half = (start: number): Stroke => ({ kind: "arc", x, y, radius, start, sweep: Math.PI });
+  return { from: [x + radius, y], strokes: [half(0), half(Math.PI)] };
 }
 
 /** Turned over in the x axis; it goes round the other way. */

@@ -51,6 +51,7 @@ export type FindingCode =
   | "bridge.no-meeting"
   | "bridge.short-arm"
   | "bail.bore-small"
+  | "bail.tube-apart"
   | "bail.unequal"
   | "hang.crooked"
   | "hang.stone-guessed"

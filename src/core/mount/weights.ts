@@ -18,6 +18,8 @@ export interface Weight {
 export interface Hung {
   readonly outline: Outline;
   readonly edge: readonly Reach[];
+  /** How thick its back is (mm). */
+  readonly base: number;
   readonly weights: readonly Weight[];
   /** Whether the stone's weight is a guess, for nobody said what it is. */
   readonly isGuess: boolean;
@@ -44,6 +46,7 @@ export function hungFrom({ mount, stone, outline, dome, wallPlan, backPlan, rim,
   return {
     outline,
     edge: backPlan.edge,
+    base: backPlan.base,
     isGuess,
     weights: [
       { part: `${mount}.stone`, mass, at: outline.centre },

@@ -1,5 +1,6 @@
 import { type Applied, shapeOf } from "../applied/applied";
 import { type Bail } from "../bail/bail";
+import { BAILS } from "../bail/kinds/kinds";
 import { type HeatWishes } from "../heats/problem";
 import { type Hoop } from "../hoop/hoop";
 import { readSize } from "../hoop/sizes";
@@ -187,7 +188,7 @@ export function settleHoop(entry: HoopEntry, bench: BenchEntry): Hoop {
 }
 
 /** A folded bail's width over the chain and at its feet, and a tube's length, where nobody said (mm). */
-const USUAL_BAIL = { widest: 4, foot: 1.5, tube: 6 } as const;
+const USUAL_FOOT = 1.5;
 
 /** What settings of these mounts hang by: each by its own eye, or the only one by the carrier's. */
 export function settleBail(entry: BailEntry | JumpRingEntry, mounts: readonly string[]): Bail {
@@ -202,8 +203,8 @@ export function settleBail(entry: BailEntry | JumpRingEntry, mounts: readonly st
     ...shared,
     style,
     ...{ bore: entry.bore, drop: entry.drop, thickness: entry.thickness },
-    widest: chosen(entry.widest, style === "tube" ? USUAL_BAIL.tube : USUAL_BAIL.widest),
-    foot: chosen(entry.foot, USUAL_BAIL.foot),
+    widest: chosen(entry.widest, BAILS[style].usualWidest),
+    foot: chosen(entry.foot, USUAL_FOOT),
     chainEnd: entry.chainEnd ?? null,
   };
 }

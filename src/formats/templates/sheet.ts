@@ -322,11 +322,11 @@ function bridgeBlank({ plan, units, doubtOf }: Told): Template[] {
   ];
 }
 
-/** A folded bail's pattern; what else something hangs by is cut to length. */
+/** The pattern of what something hangs by, where it is sawn to shape and not only cut to length. */
 function bailPattern({ plan, units, doubtOf }: Told): Template[] {
   const bail = bailIn(plan);
-  const key = "bail.blankLength";
-  if (!bail || bail.settled.style !== "folded") return [];
+  if (!bail?.drawn.isSawnToShape) return [];
+  const key = bail.drawn.cut;
   const { metal, thickness, widest } = bail.settled;
   const { lines, labels } = shaped(bail.drawn.pattern, plan.drawing.laid.bail!);
   return [

@@ -105,7 +105,7 @@ export function BailDrawing({ size, piece, mount, view }: Props) {
         <FromTheSide
           mount={mount}
           bail={settled}
-          pastEdge={drawn.pastEdge}
+          drawn={drawn}
           half={lengthAlong(plan.drawing.settings[mount]!.plan.plateEdge, shown.hang)}
           view={view}
           box={{ x: size.width * SHARE, y: 10, width: size.width * (1 - SHARE) - 14, height: size.height - 20 }}
@@ -122,7 +122,7 @@ function turnOf({ eyes, balance }: DrawnHang): number {
 }
 
 /** How far it reaches from where it hangs, in mm. */
-function reachOf(edge: Parameters<typeof boxOf>[0], hang: DrawnHang, { shape }: Drawn) {
+function reachOf(edge: Parameters<typeof boxOf>[0], hang: DrawnHang, { front, boreAt }: Drawn) {
   const turn = (turnOf(hang) * Math.PI) / 180;
   const [px, py] = hang.eyes[0]!.pivot;
   const { left, right, low, high } = boxOf(edge);
@@ -131,10 +131,11 @@ function reachOf(edge: Parameters<typeof boxOf>[0], hang: DrawnHang, { shape }: 
   const middle = mx * Math.cos(turn) - my * Math.sin(turn);
   const below = mx * Math.sin(turn) + my * Math.cos(turn);
   const [halfWide, halfTall] = [Math.min(far, Math.max(right - left, high - low) / 2), Math.max(right - left, high - low) / 2];
+  const bail = boxOf(front[0]!);
   return {
-    left: Math.max(halfWide - middle, shape.widest, 0),
-    right: Math.max(halfWide + middle, shape.widest, 0),
-    up: shape.outside + 0.5,
+    left: Math.max(halfWide - middle, bail.right),
+    right: Math.max(halfWide + middle, bail.right),
+    up: bail.high - boreAt + 0.5,
     down: -below + halfTall,
   };
 }
@@ -187,24 +188,14 @@ interface BailShapeProps {
 }
 
 /** What it hangs by, seen from the front: straight out of the edge. */
-function BailShape({ eye: { edge, pivot }, shape: { style, shape, pastEdge }, lights, ...look }: BailShapeProps) {
+function BailShape({ eye: { edge, pivot }, shape: { front }, lights, ...look }: BailShapeProps) {
   const long = Math.hypot(pivot[0] - edge[0], pivot[1] - edge[1]) || 1;
   const [nx, ny] = [(pivot[0] - edge[0]) / long, (pivot[1] - edge[1]) / long];
-  const put = (out: number, aside: number): Point => [edge[0] + nx * out - ny * aside, edge[1] + ny * out + nx * aside];
-  const lit = lights === undefined ? {} : { lights };
-  if (style === "ring") {
-    const round = (r: number) =>
-      Array.from({ length: 48 }, (_, i) => put(shape.outside + r * Math.cos((i * Math.PI) / 24), r * Math.sin((i * Math.PI) / 24)));
-    return <Shape runs={[closed(round(shape.outside)), closed(round(shape.inside))]} fillRule="evenodd" {...look} {...lit} />;
-  }
-  const tall = pastEdge + shape.outside;
-  const low = style === "tube" ? pastEdge - shape.outside : 0;
-  const points = [put(low, -shape.foot), put(low, shape.foot), put(tall, shape.widest), put(tall, -shape.widest)];
-  return <Shape points={points} {...look} {...lit} />;
-}
-
-function closed(points: readonly Point[]): Point[] {
-  return [...points, points[0]!];
+  return (
+    <g transform={`matrix(${-ny} ${nx} ${nx} ${ny} ${edge[0]} ${edge[1]})`}>
+      <Shape curves={front} {...look} {...(lights !== undefined && { lights })} />
+    </g>
+  );
 }
 
 /** Room that a number of degrees wants along the edge (mm). */

@@ -16,6 +16,7 @@ import { useDoubt } from "@/ui/doubt";
 import { usePlan } from "@/ui/plan";
 import { useSession, useSessionState } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
+import { BAIL_WORDS } from "@/words/bails";
 import { ifSure } from "@/words/doubt";
 import { BLANK_MARKS } from "@/words/marks";
 import { METAL_NAMES, capital } from "@/words/names";
@@ -24,7 +25,8 @@ import { AppliedList } from "../applied/AppliedList";
 import { SettingsList } from "../settings/SettingsList";
 import { BailDrawing } from "./BailDrawing";
 import { WhereItLies } from "./WhereItLies";
-import { axisField, bailField, bailOptional, eyeField, hungOf, putEye, putEyes, ringField } from "./fields";
+import { axisField, eyeField, hungOf, putEye, putEyes } from "./fields";
+import { STYLES } from "./styles";
 import { bailView } from "./view";
 
 /** What a setting hangs by, and how it hangs. */
@@ -77,28 +79,7 @@ export function BailStage({ mount: id }: { readonly mount: string }) {
   );
 }
 
-const STYLES: Readonly<Record<BailStyle, { readonly text: string; readonly hint: string }>> = {
-  folded: { text: "Folded bail", hint: "sheet over a rod, its feet on the edge" },
-  tube: { text: "Tube", hint: "along the edge, the chain through it" },
-  ring: { text: "Jump ring", hint: "closed, soldered to the edge" },
-};
 const BAIL_METALS: readonly Metal[] = ["sterling", "fine-silver", "sterling-935", "copper", "brass"];
-/** What hangs by another kind is asked for in these sizes (mm). */
-const USUAL = { ring: { inside: 4, wire: 1 }, bail: { bore: 3.2, drop: 6, thickness: 0.6 } } as const;
-
-/** Changes the kind of what a piece hangs by, keeping its metal, its eyes and what points down. */
-function restyled(entry: BailEntry | JumpRingEntry, style: BailStyle): BailEntry | JumpRingEntry {
-  const { metal, eye, eyes, hangAxis } = entry;
-  const kept = {
-    ...(metal !== undefined && { metal }),
-    ...(eye && { eye }),
-    ...(eyes && { eyes }),
-    ...(hangAxis !== undefined && { hangAxis }),
-  };
-  if (style === "ring") return { type: "jump-ring", ...USUAL.ring, ...kept };
-  return entry.type === "bail" ? { ...entry, style } : { type: "bail", style, ...USUAL.bail, ...kept };
-}
-
 const AXES = [
   { value: "0", text: "The point" },
   { value: "180", text: "The far end" },
@@ -130,41 +111,15 @@ function BailMeasures({ piece, mount, view }: MeasuresProps) {
       <h2 className="section-head">Bail</h2>
       <ChoiceField
         label="Hangs by"
-        hint={STYLES[settled.style].hint}
+        hint={BAIL_WORDS[settled.style].hint}
         value={settled.style}
-        options={(Object.keys(STYLES) as BailStyle[]).map((value) => ({ value, text: STYLES[value].text }))}
-        onChoose={(style) => session.change((each) => void (each.carrier = castDraft(restyled(entry, style))))}
+        options={(Object.keys(STYLES) as BailStyle[]).map((value) => ({ value, text: BAIL_WORDS[value].name }))}
+        onChoose={(style) => session.change((each) => void (each.carrier = castDraft(STYLES[style].entry(entry))))}
       />
       <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
-        {entry.type === "bail" ? (
-          <>
-            <MeasureField field={bailField("bore", units)} label="Bore" value={entry.bore} lights="bore" shape="compact" />
-            <MeasureField field={bailField("drop", units)} label="Drop" value={entry.drop} lights="drop" shape="compact" />
-            <MeasureField
-              field={bailOptional("widest", units)}
-              label={settled.style === "tube" ? "Long" : "Widest"}
-              value={settled.widest.value}
-              lights="bail"
-              shape="compact"
-            />
-            {settled.style === "folded" && (
-              <MeasureField field={bailOptional("foot", units)} label="Foot" value={settled.foot.value} lights="bail" shape="compact" />
-            )}
-            <MeasureField field={bailField("thickness", units)} label="Sheet" value={entry.thickness} lights="bail" shape="compact" />
-            <MeasureField
-              field={bailOptional("chainEnd", units)}
-              label="Chain"
-              value={entry.chainEnd ?? null}
-              lights="chain"
-              shape="compact"
-            />
-          </>
-        ) : (
-          <>
-            <MeasureField field={ringField("inside", units)} label="Inside" value={entry.inside} lights="bore" shape="compact" />
-            <MeasureField field={ringField("wire", units)} label="Wire" value={entry.wire} lights="bail" shape="compact" />
-          </>
-        )}
+        {STYLES[settled.style].measures(settled, units).map((measure) => (
+          <MeasureField key={measure.label} {...measure} shape="compact" />
+        ))}
       </div>
       <ChoiceField
         label="Metal"

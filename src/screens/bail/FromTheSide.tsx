@@ -1,6 +1,6 @@
 "use client";
 
-import { type Bail } from "@/core/bail/bail";
+import { type Bail, type BailDrawing } from "@/core/bail/bail";
 import { Millimetres, Shape, Word, scaleFor, scaleText } from "@/ui/Drawing";
 import { SettingSection } from "@/ui/SectionView";
 import { usePlan } from "@/ui/plan";
@@ -10,7 +10,7 @@ import { type bailView } from "./view";
 interface Props {
   readonly mount: string;
   readonly bail: Bail;
-  readonly pastEdge: number;
+  readonly drawn: BailDrawing;
   /** Half the plate's length down the plumb line (mm). */
   readonly half: number;
   readonly view: ReturnType<typeof bailView>;
@@ -18,9 +18,10 @@ interface Props {
 }
 
 /** What hangs, from the side: the plate upright, and the bail over its edge with the chain's end in it. */
-export function FromTheSide({ mount, bail, pastEdge, half, view, box }: Props) {
+export function FromTheSide({ mount, bail, drawn, half, view, box }: Props) {
   const { section } = usePlan().drawing.settings[mount]!;
-  const { bore, thickness, chainEnd, style } = bail;
+  const { bore, thickness, chainEnd } = bail;
+  const { pastEdge, boreAt: middle } = drawn;
   const outside = bore / 2 + thickness;
   const across = section.plate.half;
   const stretch = half / across;
@@ -35,7 +36,6 @@ export function FromTheSide({ mount, bail, pastEdge, half, view, box }: Props) {
   const k = scale.perMm;
   const x = box.x + box.width / 2 - ((section.top - outside) * k) / 2;
   const y = box.y + 46 + (pastEdge + outside) * k;
-  const middle = style === "ring" ? outside : pastEdge;
   const legs = section.plate.thickness / 2;
   return (
     <>
@@ -46,32 +46,11 @@ export function FromTheSide({ mount, bail, pastEdge, half, view, box }: Props) {
         <g transform={`translate(0 ${-half}) rotate(-90) scale(${stretch} 1)`}>
           <SettingSection section={section} scale={scale} fill={`url(#stone-${mount})`} />
         </g>
-        {style === "folded" &&
-          [-1, 1].map((side) => (
-            <Shape
-              key={side}
-              points={[
-                [side * legs - legs, -0.4],
-                [side * (legs + thickness) - legs, -0.4],
-                [side * outside - legs, middle],
-                [(side * bore) / 2 - legs, middle],
-              ]}
-              fill="url(#metal)"
-              stroke="#6f7a7e"
-              lights="bail"
-            />
+        <g transform={`translate(${-legs} 0)`}>
+          {drawn.sides[mount]!.map((curves, i) => (
+            <Shape key={i} curves={curves} fill="url(#metal)" stroke="#6f7a7e" lights="bail" />
           ))}
-        <path
-          d={
-            style === "folded"
-              ? `M${-outside - legs} ${middle}A${outside} ${outside} 0 0 0 ${outside - legs} ${middle}L${bore / 2 - legs} ${middle}A${bore / 2} ${bore / 2} 0 0 1 ${-bore / 2 - legs} ${middle}Z`
-              : ring(-legs, middle, outside) + ring(-legs, middle, bore / 2)
-          }
-          fill="url(#metal)"
-          fillRule="evenodd"
-          stroke="#6f7a7e"
-          vectorEffect="non-scaling-stroke"
-        />
+        </g>
         {chainEnd !== null && (
           <circle
             cx={-legs}
@@ -98,8 +77,4 @@ export function FromTheSide({ mount, bail, pastEdge, half, view, box }: Props) {
       </Word>
     </>
   );
-}
-
-function ring(x: number, y: number, r: number): string {
-  return `M${x + r} ${y}A${r} ${r} 0 1 0 ${x - r} ${y}A${r} ${r} 0 1 0 ${x + r} ${y}Z`;
 }

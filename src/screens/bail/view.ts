@@ -1,7 +1,8 @@
 import { figureOf } from "@/core/measure/figure";
 import { type Plan, bailIn } from "@/core/piece/plan";
+import { BAIL_WORDS } from "@/words/bails";
 import { besideText, hangsText, sideText } from "@/words/hang";
-import { type Units, lengthUnit, showLength, withUnit } from "@/words/show";
+import { type Units, showLength, withUnit } from "@/words/show";
 import { cutAt, sumParts } from "@/words/sums";
 import { termName } from "@/words/terms";
 
@@ -14,13 +15,14 @@ export function bailView(plan: Plan, mount: string, units: Units) {
   const measured = (mm: number) => showLength(mm, "measured", units);
   const hangsBy = hangsText(hang.tilt);
   const isStraight = hangsBy === "hangs straight";
+  const words = BAIL_WORDS[settled.style];
   const spare = settled.chainEnd === null ? null : settled.bore - settled.chainEnd;
   return {
     figure,
     tiltFigure: "hang.tilt" in plan.figures ? "hang.tilt" : `${mount}.hang.tilt`,
-    lead: settled.style === "ring" ? "Cut wire" : settled.style === "tube" ? "Saw tube" : "Cut blank",
+    lead: words.cut,
     cut: showLength(cut.value, "blank", units),
-    widest: settled.style === "folded" ? measured(settled.widest.value) : null,
+    widest: drawn.isSawnToShape ? measured(settled.widest.value) : null,
     tilt: isStraight ? "straight" : Math.abs(hang.tilt).toFixed(1),
     hangsBy,
     isStraight,
@@ -36,10 +38,7 @@ export function bailView(plan: Plan, mount: string, units: Units) {
         : null,
     total: measured(cut.value),
     why: cutAt(cut.value, "blank", units),
-    beyond:
-      settled.style === "tube"
-        ? "tube goes on"
-        : `rod ${measured(settled.bore)} ${lengthUnit(units)}: ${settled.style === "ring" ? "wind" : "fold"} it over this`,
+    beyond: words.beyond(withUnit(settled.bore, "measured", units)),
     eachMillimetre: `a millimetre tilts it ${hang.perMillimetre.toFixed(1)}°`,
     balance: besideText(hang.left, measured),
     drop: withUnit(drawn.pastEdge, "measured", units),

@@ -1,5 +1,6 @@
 import { type Mount, type Piece } from "@/core/piece/piece";
 import { type Plan, bailIn } from "@/core/piece/plan";
+import { BAIL_WORDS } from "@/words/bails";
 import { giveOrTake } from "@/words/hoop-size";
 import { hangsText } from "@/words/hang";
 import { type Planned } from "@/ui/planner";
@@ -124,8 +125,8 @@ const RESULTS: Readonly<Record<StageId, Result>> = {
 
 /** "blank 18.0, hangs 13.5° off". */
 function bailResult(told: Told): string {
-  const { cut } = bailIn(told.plan)!.drawn;
-  return `${cut === "bail.blankLength" ? "blank" : "wire"} ${lengthIn(told, cut, "blank")}, ${tiltText(told)}`;
+  const { drawn, settled } = bailIn(told.plan)!;
+  return `${BAIL_WORDS[settled.style].stock} ${lengthIn(told, drawn.cut, "blank")}, ${tiltText(told)}`;
 }
 
 function tiltText({ plan, mount }: Told): string {

@@ -1,3 +1,4 @@
+import { BAIL_WORDS } from "@/words/bails";
 import { figureOf } from "@/core/measure/figure";
 import { type DoubtOf } from "@/core/piece/doubt";
 import { type Make } from "@/core/piece/make";
@@ -76,7 +77,7 @@ function bailCell(
   const hang = bail?.drawn.hangs.find((each) => each.mount === mount);
   if (!bail || !hang) return null;
   const cut = showLength(figureOf(plan.figures, bail.drawn.cut).value, "blank", units);
-  return sure("hang.tilt", [`${bail.settled.style === "ring" ? "ring" : "bail"} ${cut}`, hangsText(hang.tilt)]);
+  return sure("hang.tilt", [`${BAIL_WORDS[bail.settled.style].short} ${cut}`, hangsText(hang.tilt)]);
 }
 
 /** A piece's stone and size, which need no plan. */

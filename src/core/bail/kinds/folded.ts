@@ -1,7 +1,8 @@
+import { type Curve, type Stroke, polygonCurve } from "../../geometry/curve";
 import { step } from "../../making/step";
 import { sum, term } from "../../measure/figure";
 import { type Bail } from "../bail";
-import { type BailKind } from "./kind";
+import { type BailKind, type Filled, acrossEdge } from "./kind";
 
 /** Thin sheet folded over a rod: widest over the chain, tapering to the feet of both legs. 2 x drop and half a turn of the sheet's middle. */
 export const folded: BailKind = {
@@ -22,12 +23,6 @@ export const folded: BailKind = {
     { code: "overChain", at: drop },
     { code: "backLeg", at: drop + overChain(bail) },
   ],
-  shape: ({ foot, widest, bore, thickness }) => ({
-    foot: foot.value / 2,
-    widest: widest.value / 2,
-    inside: bore / 2,
-    outside: bore / 2 + thickness,
-  }),
   pattern: ({ foot, widest, drop, ...bail }) => {
     const length = 2 * drop + overChain(bail);
     return [
@@ -36,7 +31,35 @@ export const folded: BailKind = {
       [length, foot.value],
     ];
   },
+  findings: () => [],
+  isSawnToShape: true,
+  usualWidest: 4,
+  boreAt: ({ drop }) => drop,
+  front: ({ foot, widest, drop, bore, thickness }) => [acrossEdge(foot.value, 0, widest.value, drop + bore / 2 + thickness)],
+  side: (bail, plate) => [...[-1, 1].map((side): Filled => [legOf(bail, side, plate / 2)]), [foldOf(bail)]],
 };
+
+/** How far the feet lap the edge, as drawn (mm). */
+const LAP = 0.4;
+
+/** One leg from the side, from its face of the plate up to the fold. */
+function legOf({ bore, thickness, drop }: Bail, side: number, face: number): Curve {
+  return polygonCurve([
+    [side * face, -LAP],
+    [side * (face + thickness), -LAP],
+    [side * (bore / 2 + thickness), drop],
+    [(side * bore) / 2, drop],
+  ]);
+}
+
+/** The half round over the chain, from the side. */
+function foldOf({ bore, thickness, drop }: Bail): Curve {
+  const arc = (radius: number, start: number, sweep: number): Stroke => ({ kind: "arc", x: 0, y: drop, radius, start, sweep });
+  return {
+    from: [bore / 2 + thickness, drop],
+    strokes: [arc(bore / 2 + thickness, 0, Math.PI), { kind: "line", to: [-bore / 2, drop] }, arc(bore / 2, Math.PI, -Math.PI)],
+  };
+}
 
 function overChain({ bore, thickness }: Pick<Bail, "bore" | "thickness">): number {
   return (Math.PI * (bore + thickness)) / 2;

@@ -1,7 +1,10 @@
 import { type WorkedJoint } from "../../joint/contribution";
 import { type PartKind } from "../../joint/joint";
+import { type Curve, circle, polygonCurve } from "../../geometry/curve";
+import { type Point } from "../../geometry/outline";
 import { type Step } from "../../making/step";
 import { type Blank } from "../../measure/blank";
+import { type Finding } from "../../measure/finding";
 import { type Figure } from "../../measure/figure";
 import { type Bail, type BailDrawing } from "../bail";
 
@@ -22,6 +25,34 @@ export interface BailKind {
   /** How it is made, as far as its seam. */
   making(bail: Bail, part: string): readonly Step[];
   marks(bail: Bail): Blank["marks"];
-  shape(bail: Bail): BailDrawing["shape"];
   pattern(bail: Bail): BailDrawing["pattern"];
+  /** What only this kind can do wrong. */
+  findings(bail: Bail): readonly Finding[];
+  /** Whether it is sawn to that outline, or only cut to length. */
+  readonly isSawnToShape: boolean;
+  /** How wide it is where nobody said (mm). */
+  readonly usualWidest: number;
+  /** From the edge to the middle of what the chain passes through (mm). */
+  boreAt(bail: Bail): number;
+  front(bail: Bail): BailDrawing["front"];
+  /** Over the edge of so thick a plate (mm). */
+  side(bail: Bail, plate: number): readonly Filled[];
+}
+
+/** What is filled in a drawing: a curve, and those that are holes in it. */
+export type Filled = readonly Curve[];
+
+/** The rings that both views of round stock show: what it is outside, and the bore. */
+export function annulus({ bore, thickness }: Bail, middle: Point): Filled {
+  return [circle(bore / 2 + thickness, middle), circle(bore / 2, middle)];
+}
+
+/** What tapers from one width to another along so much of the way out from the edge. */
+export function acrossEdge(wide: number, from: number, widest: number, to: number): Curve {
+  return polygonCurve([
+    [-wide / 2, from],
+    [wide / 2, from],
+    [widest / 2, to],
+    [-widest / 2, to],
+  ]);
 }

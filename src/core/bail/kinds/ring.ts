@@ -1,7 +1,7 @@
 import { step } from "../../making/step";
 import { single } from "../../measure/figure";
 import { type Bail } from "../bail";
-import { type BailKind } from "./kind";
+import { type BailKind, annulus } from "./kind";
 
 /** A ring of round wire, closed and soldered by its outside to the edge: pi (inside + wire) of it. */
 export const ring: BailKind = {
@@ -27,12 +27,21 @@ export const ring: BailKind = {
     step(part, "bail.wind", { target: "bail.jumpRingLength", checks: ["ends.noLight"], cautions: ["saw"], values: { rod: bore } }),
   ],
   marks: () => [{ code: "seam", at: 0 }],
-  shape: ({ bore, thickness }) => ({ foot: thickness / 2, widest: bore / 2 + thickness, inside: bore / 2, outside: bore / 2 + thickness }),
   pattern: (bail) => [
     [0, bail.thickness],
     [lengthOf(bail), bail.thickness],
   ],
+  findings: () => [],
+  isSawnToShape: false,
+  usualWidest: 0,
+  boreAt,
+  front: (bail) => annulus(bail, [0, boreAt(bail)]),
+  side: (bail) => [annulus(bail, [0, boreAt(bail)])],
 };
+
+function boreAt({ bore, thickness }: Pick<Bail, "bore" | "thickness">): number {
+  return bore / 2 + thickness;
+}
 
 function lengthOf({ bore, thickness }: Pick<Bail, "bore" | "thickness">): number {
   return Math.PI * (bore + thickness);

@@ -1,6 +1,10 @@
 import { step } from "../../making/step";
 import { single } from "../../measure/figure";
-import { type BailKind } from "./kind";
+import { finding } from "../../measure/finding";
+import { type BailKind, acrossEdge, annulus } from "./kind";
+
+/** Nearer than this the edge is filed to it (mm). */
+const TOUCHES = 0.1;
 
 /** A length of tube that lies along the edge; the chain passes through it. */
 export const tube: BailKind = {
@@ -15,14 +19,20 @@ export const tube: BailKind = {
     step(part, "bail.saw", { target: "bail.blankLength", checks: ["ends.square", "ends.noBurr"], cautions: ["saw"] }),
   ],
   marks: () => [],
-  shape: ({ widest, bore, thickness }) => ({
-    foot: widest.value / 2,
-    widest: widest.value / 2,
-    inside: bore / 2,
-    outside: bore / 2 + thickness,
-  }),
   pattern: ({ widest, bore, thickness }) => [
     [0, bore + 2 * thickness],
     [widest.value, bore + 2 * thickness],
   ],
+  findings: ({ drop, bore, thickness }) => {
+    const needed = bore / 2 + thickness;
+    const gap = drop - needed;
+    return Math.abs(gap) > TOUCHES ? [finding("bail.tube-apart", "warning", "bail", { gap, needed })] : [];
+  },
+  isSawnToShape: false,
+  usualWidest: 6,
+  boreAt: ({ drop }) => drop,
+  front: ({ widest, drop, bore, thickness }) => [
+    acrossEdge(widest.value, drop - bore / 2 - thickness, widest.value, drop + bore / 2 + thickness),
+  ],
+  side: (bail) => [annulus(bail, [0, bail.drop])],
 };
