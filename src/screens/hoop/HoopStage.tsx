@@ -25,22 +25,12 @@ import { useTrayState, useUnits } from "@/ui/tray";
 import { ifSure } from "@/words/doubt";
 import { insteadText } from "@/words/hoop-size";
 import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SYSTEM_NAMES, capital, lengthRuleName } from "@/words/names";
-import { degrees, lengthUnit, showLength, showTemperature } from "@/words/show";
+import { degrees, lengthUnit, showTemperature } from "@/words/show";
 import { SOURCE_NAMES } from "@/words/terms";
 import { SettingsList } from "../settings/SettingsList";
 import { HoopDrawing } from "./HoopDrawing";
-import {
-  hoopLossField,
-  hoopOf,
-  isEven,
-  optionalField,
-  partField,
-  placeField,
-  roundField,
-  sawPassesField,
-  sizeField,
-  stockField,
-} from "./fields";
+import { hoopLossField, hoopOf, isEven, optionalField, placeField, roundField, sawPassesField, sizeField, stockField } from "./fields";
+import { FORM_SCREENS } from "./forms";
 import { WORK_SCREENS, clearWorks } from "./works";
 import { hoopView } from "./view";
 import { OnRule } from "./OnRule";
@@ -109,15 +99,6 @@ export function HoopStage({ mount: id }: { readonly mount: string }) {
 
 const SYSTEMS: readonly SizeSystem[] = ["us", "uk", "eu", "continental", "jp", "diameter", "mandrel"];
 const SECTIONS: readonly SectionShape[] = ["half-round", "d", "round", "oval", "square", "rectangle"];
-const FORM_OPTIONS: Readonly<Record<HoopForm, { readonly text: string; readonly hint: string }>> = {
-  closed: { text: "Closed", hint: "seam at the back" },
-  "closed-flat": { text: "Flat on top", hint: "seam at the back" },
-  open: { text: "Open", hint: "two feet on the plate" },
-  bridge: { text: "Bridge", hint: "an arch grips the setting" },
-  adjustable: { text: "Open ends", hint: "opened and closed at the back" },
-};
-/** What an arch is asked for with, where nobody said (mm). */
-const USUAL_ARCH = { inside: 15, thickness: 1, gap: 1.2 } as const;
 const HOOP_METALS: readonly Metal[] = ["sterling", "fine-silver", "sterling-935", "copper", "brass"];
 const RULES: readonly LengthRule[] = ["fibre", "thickness", { multiplier: 3.145 }, { multiplier: 3.15 }, { multiplier: 3.5 }];
 const LOSSES = [
@@ -143,6 +124,7 @@ function HoopMeasures({ hoop, view, mount }: MeasuresProps) {
   const { width } = view.seat;
   const place = useSessionState(({ piece }) => piece.mounts.find(({ id }) => id === mount)?.place);
   const works = WORK_NAMES.filter((name) => settled.works[name] !== undefined);
+  const { Fields } = FORM_SCREENS[settled.form];
   const work: WorkName | undefined = works[0];
   const rule = hoop.lengthRule ?? "fibre";
   const change = (recipe: (hoop: Editable<HoopEntry>) => void) => session.change((piece) => recipe(hoopOf(piece)));
@@ -211,14 +193,14 @@ function HoopMeasures({ hoop, view, mount }: MeasuresProps) {
       <h2 className="section-head">Form</h2>
       <ChoiceField
         label="Ends"
-        hint={FORM_OPTIONS[settled.form].hint}
+        hint={FORM_SCREENS[settled.form].hint}
         value={settled.form}
-        options={(Object.keys(FORM_OPTIONS) as HoopForm[]).map((value) => ({ value, text: FORM_OPTIONS[value].text }))}
+        options={(Object.keys(FORM_SCREENS) as HoopForm[]).map((value) => ({ value, text: FORM_SCREENS[value].text }))}
         lights="seat"
         onChoose={(form) =>
           change((each) => {
             each.form = form;
-            if (form === "bridge") each.bridge ??= { ...USUAL_ARCH };
+            FORM_SCREENS[form].start?.(each);
             if (clashesOf(settled.works, form).length > 0) clearWorks(each);
           })
         }
@@ -232,25 +214,7 @@ function HoopMeasures({ hoop, view, mount }: MeasuresProps) {
           lights="seat"
         />
       )}
-      {settled.form === "open" && (
-        <MeasureField
-          field={optionalField("plateAbove", units)}
-          label="Plate above finger"
-          hint={`empty: ${showLength(settled.plateAbove.value, "measured", units)}`}
-          value={hoop.plateAbove ?? null}
-          lights="seat"
-        />
-      )}
-      {settled.form === "adjustable" && (
-        <MeasureField
-          field={optionalField("openGap", units)}
-          label="Gap at the back"
-          hint={`empty: ${showLength(settled.openGap.value, "measured", units)}`}
-          value={hoop.openGap ?? null}
-          lights="seat"
-        />
-      )}
-      {settled.form === "bridge" && hoop.bridge && <ArchMeasures arch={hoop.bridge} />}
+      {Fields && <Fields hoop={hoop} settled={settled} />}
       <ChoiceField
         label="Shank"
         hint={work ? WORK_SCREENS[work].advice : "wire as it is"}
@@ -271,8 +235,8 @@ function HoopMeasures({ hoop, view, mount }: MeasuresProps) {
         }
       />
       {works.map((name) => {
-        const { Fields } = WORK_SCREENS[name];
-        return <Fields key={name} hoop={hoop} />;
+        const shown = WORK_SCREENS[name];
+        return <shown.Fields key={name} hoop={hoop} />;
       })}
       <h2 className="section-head">Where it sits</h2>
       <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
@@ -314,18 +278,5 @@ function HoopMeasures({ hoop, view, mount }: MeasuresProps) {
       <SettingsList mount={mount} />
       <AppliedList mount={null} />
     </>
-  );
-}
-
-/** The arch over the front of a band. */
-function ArchMeasures({ arch }: { readonly arch: NonNullable<HoopEntry["bridge"]> }) {
-  const units = useUnits();
-  const field = (name: "inside" | "thickness" | "gap") => partField(`bridge.${name}`, units, (hoop, mm) => void (hoop.bridge![name] = mm));
-  return (
-    <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
-      <MeasureField field={field("inside")} label="Arch" value={arch.inside} lights="arch" shape="compact" />
-      <MeasureField field={field("gap")} label="Stands" value={arch.gap ?? null} lights="arch" shape="compact" />
-      <MeasureField field={field("thickness")} label="Sheet" value={arch.thickness} lights="arch" shape="compact" />
-    </div>
   );
 }

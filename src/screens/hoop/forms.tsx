@@ -1,0 +1,78 @@
+"use client";
+
+import { type Draft as Editable } from "immer";
+import { type ReactNode } from "react";
+import { type Hoop, type HoopForm } from "@/core/hoop/hoop";
+import { type HoopEntry } from "@/core/piece/piece";
+import { MeasureField } from "@/ui/MeasureField";
+import { useUnits } from "@/ui/tray";
+import { showLength } from "@/words/show";
+import { optionalField, partField } from "./fields";
+
+interface FieldsProps {
+  readonly hoop: HoopEntry;
+  readonly settled: Hoop;
+}
+
+interface FormScreen {
+  readonly text: string;
+  readonly hint: string;
+  /** What it cannot be without, in the usual sizes. */
+  readonly start?: (hoop: Editable<HoopEntry>) => void;
+  /** What only it has; nothing where that is so of all of them. */
+  readonly Fields?: (props: FieldsProps) => ReactNode;
+}
+
+/** The forms of a hoop: what each is called, how it is begun, and its measures. */
+export const FORM_SCREENS: Readonly<Record<HoopForm, FormScreen>> = {
+  closed: { text: "Closed", hint: "seam at the back" },
+  "closed-flat": { text: "Flat on top", hint: "seam at the back" },
+  open: { text: "Open", hint: "two feet on the plate", Fields: OpenFields },
+  bridge: {
+    text: "Bridge",
+    hint: "an arch grips the setting",
+    start: (hoop) => void (hoop.bridge ??= { inside: 15, thickness: 1, gap: 1.2 }),
+    Fields: ArchFields,
+  },
+  adjustable: { text: "Open ends", hint: "opened and closed at the back", Fields: GapFields },
+};
+
+function OpenFields({ hoop, settled }: FieldsProps) {
+  const units = useUnits();
+  return (
+    <MeasureField
+      field={optionalField("plateAbove", units)}
+      label="Plate above finger"
+      hint={`empty: ${showLength(settled.plateAbove.value, "measured", units)}`}
+      value={hoop.plateAbove ?? null}
+      lights="seat"
+    />
+  );
+}
+
+function GapFields({ hoop, settled }: FieldsProps) {
+  const units = useUnits();
+  return (
+    <MeasureField
+      field={optionalField("openGap", units)}
+      label="Gap at the back"
+      hint={`empty: ${showLength(settled.openGap.value, "measured", units)}`}
+      value={hoop.openGap ?? null}
+      lights="seat"
+    />
+  );
+}
+
+/** The arch over the front of a band. */
+function ArchFields({ hoop: { bridge: arch } }: FieldsProps) {
+  const units = useUnits();
+  if (!arch) return null;
+  const field = (name: "inside" | "thickness" | "gap") => partField(`bridge.${name}`, units, (hoop, mm) => void (hoop.bridge![name] = mm));
+  return (
+    <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
+      <MeasureField field={field("inside")} label="Arch" value={arch.inside} lights="arch" shape="compact" />
+      <MeasureField field={field("gap")} label="Stands" value={arch.gap ?? null} lights="arch" shape="compact" />
+      <MeasureField field={field("thickness")} label="Sheet" value={arch.thickness} lights="arch" shape="compact" />
+    </div>
+  );
+}
