@@ -46,6 +46,13 @@ module.exports = {
       from: { path: "^src/core/geometry/polygon\\.ts$" },
       to: { pathNot: "^(src/core/|node_modules/(clipper2-ts|d3-polygon|polylabel|@types/d3-polygon)/)" },
     },
+    {
+      name: "long-lists-go-through-one-hook",
+      comment: "asked anywhere else, its rows would be remembered as they first stood",
+      severity: "error",
+      from: { pathNot: "^src/ui/useRowsInView\\.ts$" },
+      to: { path: "node_modules/@tanstack/" },
+    },
     { name: "only-the-store-knows-idb", severity: "error", from: { pathNot: "^src/store/" }, to: { path: "node_modules/idb/" } },
     {
       name: "the-app-knows-nothing-outside",

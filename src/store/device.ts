@@ -64,15 +64,14 @@ function keeperOn(db: Database): Keeper {
 
 /** The last of an index, backward, and how many there are in all: read in as few turns as may be, for each waits for the page to be free. */
 async function last<S extends "pieces" | "makes">(db: Database, store: S, by: IndexNames<Schema, S>, count: number) {
-  const work = db.transaction(store);
-  const counting = work.store.count();
-  const index = work.store.index(by);
+  const kept = db.transaction(store).store;
+  const index = kept.index(by);
   const newest = await index.openKeyCursor(null, "prev");
   const oldest = count > 1 ? await newest?.advance(count - 1) : newest;
   const from = oldest && IDBKeyRange.lowerBound(oldest.key);
-  const [keys, values] = await Promise.all([index.getAllKeys(from), index.getAll(from)]);
+  const [of, keys, values] = await Promise.all([kept.count(), index.getAllKeys(from), index.getAll(from)]);
   const raw = values.map((value, i): [string, unknown] => [String(keys[i]), value]);
-  return { ...sorted<S>(store, raw.reverse().slice(0, count)), of: await counting };
+  return { ...sorted<S>(store, raw.reverse().slice(0, count)), of };
 }
 
 /** Everything of a store, read chunk by chunk. */
