@@ -42,7 +42,7 @@ const HEADS = ["Piece", "Strip", "Plate", "Hoop or bail", "Heats", "Next"] as co
 const NAMES = ["wall ", "back ", "", "heats "] as const;
 
 /** Of the columns, in percent: they stay where they are whatever stands in them. */
-const WIDTHS = [29, 13, 12, 24, 10, 12] as const;
+const WIDTHS = [28, 15, 12, 23, 10, 12] as const;
 
 /** The ledger's page: each piece with what is cut for it. */
 export function PieceList({ records, bench, makes, areMakesWhole, units, chosen, onChoose, onOpen, stepped }: Props) {
@@ -84,7 +84,7 @@ export function PieceList({ records, bench, makes, areMakesWhole, units, chosen,
             <th
               key={head}
               scope="col"
-              className={`border-b border-line px-2 pt-2.5 pb-1.5 text-[12.5px] font-[520] text-soft ${i === 0 ? "pl-[18px] text-left" : i === HEADS.length - 1 ? "pr-[18px] text-right" : "text-right"}`}
+              className={`border-b border-line px-1.5 pt-2.5 pb-1.5 xl:px-2 text-[12.5px] font-[520] text-soft ${i === 0 ? "pl-[18px] text-left" : i === HEADS.length - 1 ? "pr-[18px] text-right" : "text-right"}`}
             >
               {head}
             </th>
@@ -180,7 +180,7 @@ const Row = memo(function Row({ index, measure, record, attempt, make, units, is
       )}
       {row &&
         [row.strip, row.plate, row.carrier, row.heats].map(([first, second], i) => (
-          <td key={i} className="px-2 py-2.5 text-right whitespace-nowrap max-md:py-1 max-md:text-left">
+          <td key={i} className="px-1.5 py-2.5 xl:px-2 text-right whitespace-nowrap max-md:py-1 max-md:text-left">
             <span className="text-soft md:hidden">{NAMES[i]}</span>
             {first}
             <small

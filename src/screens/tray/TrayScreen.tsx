@@ -141,7 +141,7 @@ export function TrayScreen() {
       ) : (
         <div className="h-[268px] border-b border-line bg-sheet" />
       )}
-      <div className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start lg:grid-cols-[minmax(0,1fr)_372px]">
+      <div className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start lg:grid-cols-[minmax(0,1fr)_280px] xl:grid-cols-[minmax(0,1fr)_372px]">
         <section aria-label="Pieces" className="min-w-0 overflow-x-auto">
           {ledger && pieces.length > 0 && (
             <ledger.PieceList
