@@ -4,7 +4,8 @@ import { SHIPPED_BENCH } from "../piece/bench";
 import { type HoopEntry, type Mount, type Piece } from "../piece/piece";
 import { planPiece } from "../piece/plan-piece";
 import ternFile from "../piece/reference/tern-ring.piece.json";
-import { archOn } from "./forms/bridge";
+import { boxOf } from "../geometry/curve";
+import { type Bridge, archOn, usualArch } from "./forms/bridge";
 import { stretchedTo, whatIfs } from "./what-if";
 
 const tern = ternFile as unknown as Piece;
@@ -155,7 +156,7 @@ test("strands that are not spread are a wide band; spread, each is longer by its
 });
 
 test("a bridge spans what the figures say, lies on the hoop as its gap goes, and tells what does not meet or grip", () => {
-  const arch = archOn({ inside: 15, thickness: 1, gap: 1.2, metal: "sterling" }, 10)!;
+  const arch = archOn({ inside: 15, thickness: 1, gap: 1.2 }, 10)!;
   expect([arch.centre, arch.half]).toEqual([expect.closeTo(3.7, 9) as number, expect.closeTo(0.99843134, 7) as number]);
   const stone = { ...tern.mounts[0]!.stone, outline: { shape: "round", diameter: 7.26 } as const };
   const flatBand = { section: "rectangle", width: 4, thickness: 1.5, metal: "sterling" } as const;
@@ -173,7 +174,7 @@ test("a bridge spans what the figures say, lies on the hoop as its gap goes, and
   ]);
   fc.assert(
     fc.property(fc.double({ min: 6, max: 12, noNaN: true }), fc.double({ min: 1e-6, max: 1, noNaN: true }), (outside, gap) => {
-      const own = archOn({ inside: 2 * outside, thickness: 1, gap, metal: "sterling" }, outside)!;
+      const own = archOn({ inside: 2 * outside, thickness: 1, gap }, outside)!;
       const apart = [0, 0.3, 0.7, 1].map((share) => {
         const angle = share * own.half;
         return Math.hypot(own.radius * Math.sin(angle), own.centre + own.radius * Math.cos(angle)) - outside;
@@ -188,6 +189,19 @@ test("a bridge spans what the figures say, lies on the hoop as its gap goes, and
   const wide = { ...stone, outline: { shape: "round", diameter: 10.4 } as const };
   expect(codes(planned({ form: "bridge", stock: flatBand, bridge }, { stone: wide }))).toContain("bridge.short-arm");
   expect(faults({ form: "bridge" })).toEqual(["/carrier/bridge: bridge-missing"]);
+  const began = [7.26, 10.4, 13].map((diameter) => {
+    const under = { ...stone, outline: { shape: "round", diameter } as const };
+    const grip = (arch: Omit<Bridge, "metal">) => planned({ form: "bridge", stock: flatBand, bridge: arch }, { stone: under });
+    const { settings, carrier } = grip(bridge).drawing;
+    if (carrier.type !== "hoop") throw new Error("no hoop");
+    const { low, high } = boxOf(settings.m1!.plan.plateEdge);
+    const arch = usualArch(carrier.outside, high - low);
+    expect(codes(grip(arch))).not.toContain("bridge.short-arm");
+    if (arch.inside > 15) expect(codes(grip({ ...arch, inside: arch.inside - 0.5 }))).toContain("bridge.short-arm");
+    return arch.inside;
+  });
+  expect(began).toEqual([15, 15.5, 17]);
+  expect(usualArch(10, 40)).toEqual(bridge);
 });
 
 test("open ends leave their gap out; a taper weighs by its mean width; hammering is taken off the cut", () => {

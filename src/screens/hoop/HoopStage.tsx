@@ -1,6 +1,7 @@
 "use client";
 
 import { type Draft as Editable } from "immer";
+import { boxOf } from "@/core/geometry/curve";
 import { type HoopForm, type LengthRule } from "@/core/hoop/hoop";
 import { type WorkName } from "@/core/hoop/works/work";
 import { WORK_NAMES, clashesOf } from "@/core/hoop/works/works";
@@ -119,7 +120,9 @@ function HoopMeasures({ hoop, view, mount }: MeasuresProps) {
   const units = useUnits();
   const plan = usePlan();
   const mandrel = useTrayState(({ bench }) => mandrelOf(bench));
-  const { settled } = hoopIn(plan)!;
+  const { settled, drawn } = hoopIn(plan)!;
+  const { low, high } = boxOf(plan.drawing.settings[mount]!.plan.plateEdge);
+  const across = high - low;
   const doubtOf = useDoubt();
   const { width } = view.seat;
   const place = useSessionState(({ piece }) => piece.mounts.find(({ id }) => id === mount)?.place);
@@ -200,7 +203,7 @@ function HoopMeasures({ hoop, view, mount }: MeasuresProps) {
         onChoose={(form) =>
           change((each) => {
             each.form = form;
-            FORM_SCREENS[form].start?.(each);
+            FORM_SCREENS[form].start?.(each, drawn.outside, across);
             if (clashesOf(settled.works, form).length > 0) clearWorks(each);
           })
         }

@@ -2,6 +2,7 @@
 
 import { type Draft as Editable } from "immer";
 import { type ReactNode } from "react";
+import { usualArch } from "@/core/hoop/forms/bridge";
 import { type Hoop, type HoopForm } from "@/core/hoop/hoop";
 import { type HoopEntry } from "@/core/piece/piece";
 import { MeasureField } from "@/ui/MeasureField";
@@ -17,8 +18,8 @@ interface FieldsProps {
 interface FormScreen {
   readonly text: string;
   readonly hint: string;
-  /** What it cannot be without, in the usual sizes. */
-  readonly start?: (hoop: Editable<HoopEntry>) => void;
+  /** What it cannot be without, in sizes to begin with on a hoop of that outside radius under a setting so wide (mm). */
+  readonly start?: (hoop: Editable<HoopEntry>, outside: number, width: number) => void;
   /** What only it has; nothing where that is so of all of them. */
   readonly Fields?: (props: FieldsProps) => ReactNode;
 }
@@ -31,7 +32,7 @@ export const FORM_SCREENS: Readonly<Record<HoopForm, FormScreen>> = {
   bridge: {
     text: "Bridge",
     hint: "an arch grips the setting",
-    start: (hoop) => void (hoop.bridge ??= { inside: 15, thickness: 1, gap: 1.2 }),
+    start: (hoop, outside, width) => void (hoop.bridge ??= usualArch(outside, width)),
     Fields: ArchFields,
   },
   adjustable: { text: "Open ends", hint: "opened and closed at the back", Fields: GapFields },

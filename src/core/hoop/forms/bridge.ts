@@ -18,12 +18,15 @@ export interface Bridge {
 const BRIDGE = "bridge";
 /** An arm shorter than this does not bend (mm). */
 const SHORTEST_ARM = 2;
+/** The least that an arch is asked for with where nobody said, and by how much it is formed larger (mm). */
+const USUAL = { inside: 15, thickness: 1, gap: 1.2 } as const;
+const LARGER = 0.5;
 
 /**
  * The arch on a hoop of outside radius Ro: r = q/2, its middle at c = Ro + gap - r; they meet at height y = (Ro^2 - r^2 + c^2) / (2c), where the arch has
  * gone psi = acos((y - c) / r) from its top. null where they do not meet.
  */
-export function archOn({ inside, gap, thickness }: Bridge, outside: number): Omit<Arch, "cut"> | null {
+export function archOn({ inside, gap, thickness }: Omit<Bridge, "metal">, outside: number): Omit<Arch, "cut"> | null {
   const radius = inside / 2;
   const centre = outside + gap - radius;
   const y = (outside * outside - radius * radius + centre * centre) / (2 * centre);
@@ -35,6 +38,20 @@ export function archOn({ inside, gap, thickness }: Bridge, outside: number): Omi
 function cutFor({ radius, thickness }: Omit<Arch, "cut">, width: number): number {
   const middle = radius + thickness / 2;
   return Math.asin(Math.min(1, width / 2 / middle));
+}
+
+/** What each arm keeps when the opening is cut for a setting so wide. */
+function armOf(arch: Omit<Arch, "cut">, width: number): number {
+  return (arch.radius + arch.thickness / 2) * (arch.half - cutFor(arch, width));
+}
+
+/** An arch to begin with: the smallest from the usual one up whose arms grip a setting so wide on a hoop of that outside radius; else the usual one. */
+export function usualArch(outside: number, width: number): Omit<Bridge, "metal"> {
+  for (let inside: number = USUAL.inside; inside <= 2 * outside; inside += LARGER) {
+    const arch = archOn({ ...USUAL, inside }, outside);
+    if (arch && armOf(arch, width) >= SHORTEST_ARM) return { ...USUAL, inside };
+  }
+  return USUAL;
 }
 
 function frontOf(bases: readonly Base[]): Base | undefined {
@@ -53,7 +70,7 @@ function extraOf(hoop: Hoop, outside: number, bases: readonly Base[]): FormExtra
   const middle = arch.radius + arch.thickness / 2;
   const length = 2 * middle * arch.half;
   const cut = front ? cutFor(arch, front.extent) : 0;
-  const arm = (length - 2 * middle * cut) / 2;
+  const arm = armOf(arch, front?.extent ?? 0);
   const mass = massOf(bridge.metal, length * section.width * bridge.thickness);
   return {
     figures: {
