@@ -140,7 +140,7 @@ export function Shape({
     <path
       d={path}
       vectorEffect="non-scaling-stroke"
-      fillRule="evenodd"
+      fillRule={curves && "evenodd"}
       {...rest}
       {...(lights !== undefined && handlers)}
       className={`${rest.className ?? ""} ${lit ? "lit-line" : ""}`}

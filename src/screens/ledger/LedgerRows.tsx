@@ -204,7 +204,7 @@ const drawnStones = new Map<string, DrawnStone>();
 const MOST_DRAWN = 400;
 
 function drawnStone(stone: Stone): DrawnStone {
-  const key = JSON.stringify(stone.outline);
+  const key = JSON.stringify([stone.outline, stone.measuredPerimeter]);
   const known = drawnStones.get(key);
   if (known) return known;
   const curve = outward(outlineOf(stone).outline, 0).curve();
