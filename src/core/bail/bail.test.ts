@@ -8,6 +8,7 @@ import { type BailEntry, type Carrier, type JumpRingEntry, type Mount, type Piec
 import { planPiece } from "../piece/plan-piece";
 import ternFile from "../piece/reference/tern-ring.piece.json";
 import { stoneVolume } from "../stone/weight";
+import { BAILS } from "./kinds/kinds";
 import { balanceOf, turned } from "./hang";
 
 const tern = ternFile as unknown as Piece;
@@ -91,6 +92,7 @@ test("a tube lies on the edge within a tenth, or it is told how far off or in it
     { values: { gap: expect.closeTo(-0.15, 9) as number } },
   ]);
   expect(planned(folded).findings.map(({ code }) => code)).not.toContain("bail.tube-apart");
+  expect(apart(BAILS.tube.usualDrop({ bore: 3.2, thickness: 0.6 }))).toEqual([]);
 });
 
 test("the pivot lies out from the plate's edge, by a ring's wire and inside, or a bail's drop", () => {

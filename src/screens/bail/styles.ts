@@ -1,4 +1,5 @@
 import { type Bail, type BailStyle } from "@/core/bail/bail";
+import { BAILS } from "@/core/bail/kinds/kinds";
 import { type BailEntry, type JumpRingEntry } from "@/core/piece/piece";
 import { BAIL_WORDS } from "@/words/bails";
 import { type Units } from "@/words/show";
@@ -20,7 +21,7 @@ interface Style {
 }
 
 /** Sizes in which another kind is first asked for (mm). */
-const USUAL = { ring: { inside: 4, wire: 1 }, bail: { bore: 3.2, drop: 6, thickness: 0.6 } } as const;
+const USUAL = { ring: { inside: 4, wire: 1 }, bail: { bore: 3.2, thickness: 0.6 } } as const;
 
 /** Its metal, its eyes and what points down. */
 function kept({ metal, eye, eyes, hangAxis }: Hung) {
@@ -32,11 +33,10 @@ function kept({ metal, eye, eyes, hangAxis }: Hung) {
   };
 }
 
-/** `dropOf` is how far it hangs from the edge by itself. */
-const ofBail = (style: "folded" | "tube", hasFoot: boolean, dropOf: (bail: Pick<BailEntry, "bore" | "thickness">) => number): Style => ({
+const ofBail = (style: "folded" | "tube", hasFoot: boolean): Style => ({
   entry: (before) => {
-    const bail: BailEntry = before.type === "bail" ? before : { type: "bail", ...USUAL.bail, ...kept(before) };
-    return { ...bail, style, drop: dropOf(bail) };
+    const bail = before.type === "bail" ? before : { type: "bail" as const, ...USUAL.bail, ...kept(before) };
+    return { ...bail, style, drop: BAILS[style].usualDrop(bail) };
   },
   measures: ({ bore, drop, widest, foot, thickness, chainEnd }, units) => [
     { field: bailField("bore", units), label: "Bore", value: bore, lights: "bore" },
@@ -50,8 +50,8 @@ const ofBail = (style: "folded" | "tube", hasFoot: boolean, dropOf: (bail: Pick<
 
 /** How each kind of what something hangs by is asked for. */
 export const STYLES: Readonly<Record<BailStyle, Style>> = {
-  folded: ofBail("folded", true, () => USUAL.bail.drop),
-  tube: ofBail("tube", false, ({ bore, thickness }) => bore / 2 + thickness),
+  folded: ofBail("folded", true),
+  tube: ofBail("tube", false),
   ring: {
     entry: (before) => ({ type: "jump-ring", ...USUAL.ring, ...kept(before) }),
     measures: ({ bore, thickness }, units) => [

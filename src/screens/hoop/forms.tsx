@@ -28,40 +28,30 @@ interface FormScreen {
 export const FORM_SCREENS: Readonly<Record<HoopForm, FormScreen>> = {
   closed: { text: "Closed", hint: "seam at the back" },
   "closed-flat": { text: "Flat on top", hint: "seam at the back" },
-  open: { text: "Open", hint: "two feet on the plate", Fields: OpenFields },
+  open: { text: "Open", hint: "two feet on the plate", Fields: lengthOf("plateAbove", "Plate above finger") },
   bridge: {
     text: "Bridge",
     hint: "an arch grips the setting",
     start: (hoop, outside, width) => void (hoop.bridge ??= usualArch(outside, width)),
     Fields: ArchFields,
   },
-  adjustable: { text: "Open ends", hint: "opened and closed at the back", Fields: GapFields },
+  adjustable: { text: "Open ends", hint: "opened and closed at the back", Fields: lengthOf("openGap", "Gap at the back") },
 };
 
-function OpenFields({ hoop, settled }: FieldsProps) {
-  const units = useUnits();
-  return (
-    <MeasureField
-      field={optionalField("plateAbove", units)}
-      label="Plate above finger"
-      hint={`empty: ${showLength(settled.plateAbove.value, "measured", units)}`}
-      value={hoop.plateAbove ?? null}
-      lights="seat"
-    />
-  );
-}
-
-function GapFields({ hoop, settled }: FieldsProps) {
-  const units = useUnits();
-  return (
-    <MeasureField
-      field={optionalField("openGap", units)}
-      label="Gap at the back"
-      hint={`empty: ${showLength(settled.openGap.value, "measured", units)}`}
-      value={hoop.openGap ?? null}
-      lights="seat"
-    />
-  );
+/** One length that may be left out, and what is taken then. */
+function lengthOf(name: "plateAbove" | "openGap", label: string) {
+  return function Length({ hoop, settled }: FieldsProps) {
+    const units = useUnits();
+    return (
+      <MeasureField
+        field={optionalField(name, units)}
+        label={label}
+        hint={`empty: ${showLength(settled[name].value, "measured", units)}`}
+        value={hoop[name] ?? null}
+        lights="seat"
+      />
+    );
+  };
 }
 
 /** The arch over the front of a band. */

@@ -2,7 +2,7 @@ import { type Curve, type Stroke, polygonCurve } from "../../geometry/curve";
 import { step } from "../../making/step";
 import { sum, term } from "../../measure/figure";
 import { type Bail } from "../bail";
-import { type BailKind, type Filled, acrossEdge } from "./kind";
+import { type BailKind, type Filled, acrossEdge, outsideOf } from "./kind";
 
 /** Thin sheet folded over a rod: widest over the chain, tapering to the feet of both legs. 2 x drop and half a turn of the sheet's middle. */
 export const folded: BailKind = {
@@ -34,8 +34,9 @@ export const folded: BailKind = {
   findings: () => [],
   isSawnToShape: true,
   usualWidest: 4,
+  usualDrop: () => 6,
   boreAt: ({ drop }) => drop,
-  front: ({ foot, widest, drop, bore, thickness }) => [acrossEdge(foot.value, 0, widest.value, drop + bore / 2 + thickness)],
+  front: ({ foot, widest, drop, ...bail }) => [acrossEdge(foot.value, 0, widest.value, drop + outsideOf(bail))],
   side: (bail, plate) => [...[-1, 1].map((side): Filled => [legOf(bail, side, plate / 2)]), [foldOf(bail)]],
 };
 
@@ -43,21 +44,22 @@ export const folded: BailKind = {
 const LAP = 0.4;
 
 /** One leg from the side, from its face of the plate up to the fold. */
-function legOf({ bore, thickness, drop }: Bail, side: number, face: number): Curve {
+function legOf({ drop, ...bail }: Bail, side: number, face: number): Curve {
   return polygonCurve([
     [side * face, -LAP],
-    [side * (face + thickness), -LAP],
-    [side * (bore / 2 + thickness), drop],
-    [(side * bore) / 2, drop],
+    [side * (face + bail.thickness), -LAP],
+    [side * outsideOf(bail), drop],
+    [(side * bail.bore) / 2, drop],
   ]);
 }
 
 /** The half round over the chain, from the side. */
-function foldOf({ bore, thickness, drop }: Bail): Curve {
+function foldOf({ bore, drop, thickness }: Bail): Curve {
+  const outside = outsideOf({ bore, thickness });
   const arc = (radius: number, start: number, sweep: number): Stroke => ({ kind: "arc", x: 0, y: drop, radius, start, sweep });
   return {
-    from: [bore / 2 + thickness, drop],
-    strokes: [arc(bore / 2 + thickness, 0, Math.PI), { kind: "line", to: [-bore / 2, drop] }, arc(bore / 2, Math.PI, -Math.PI)],
+    from: [outside, drop],
+    strokes: [arc(outside, 0, Math.PI), { kind: "line", to: [-bore / 2, drop] }, arc(bore / 2, Math.PI, -Math.PI)],
   };
 }
 

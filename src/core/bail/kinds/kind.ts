@@ -32,6 +32,8 @@ export interface BailKind {
   readonly isSawnToShape: boolean;
   /** How wide it is where nobody said (mm). */
   readonly usualWidest: number;
+  /** The drop that it is first asked for with (mm); of a ring it follows from its sizes. */
+  usualDrop(bail: Round): number;
   /** From the edge to the middle of what the chain passes through (mm). */
   boreAt(bail: Bail): number;
   front(bail: Bail): BailDrawing["front"];
@@ -39,12 +41,20 @@ export interface BailKind {
   side(bail: Bail, plate: number): readonly Filled[];
 }
 
+/** What is round about its bore (mm). */
+type Round = Pick<Bail, "bore" | "thickness">;
+
+/** From the middle of the bore to the outside of its metal (mm). */
+export function outsideOf({ bore, thickness }: Round): number {
+  return bore / 2 + thickness;
+}
+
 /** What is filled in a drawing: a curve, and those that are holes in it. */
 export type Filled = readonly Curve[];
 
 /** The rings that both views of round stock show: what it is outside, and the bore. */
-export function annulus({ bore, thickness }: Bail, middle: Point): Filled {
-  return [circle(bore / 2 + thickness, middle), circle(bore / 2, middle)];
+export function annulus(bail: Bail, middle: Point): Filled {
+  return [circle(outsideOf(bail), middle), circle(bail.bore / 2, middle)];
 }
 
 /** What tapers from one width to another along so much of the way out from the edge. */

@@ -1,7 +1,7 @@
 import { step } from "../../making/step";
 import { single } from "../../measure/figure";
 import { type Bail } from "../bail";
-import { type BailKind, annulus } from "./kind";
+import { type BailKind, annulus, outsideOf } from "./kind";
 
 /** A ring of round wire, closed and soldered by its outside to the edge: pi (inside + wire) of it. */
 export const ring: BailKind = {
@@ -34,14 +34,11 @@ export const ring: BailKind = {
   findings: () => [],
   isSawnToShape: false,
   usualWidest: 0,
-  boreAt,
-  front: (bail) => annulus(bail, [0, boreAt(bail)]),
-  side: (bail) => [annulus(bail, [0, boreAt(bail)])],
+  usualDrop: () => 0,
+  boreAt: outsideOf,
+  front: (bail) => annulus(bail, [0, outsideOf(bail)]),
+  side: (bail) => [annulus(bail, [0, outsideOf(bail)])],
 };
-
-function boreAt({ bore, thickness }: Pick<Bail, "bore" | "thickness">): number {
-  return bore / 2 + thickness;
-}
 
 function lengthOf({ bore, thickness }: Pick<Bail, "bore" | "thickness">): number {
   return Math.PI * (bore + thickness);

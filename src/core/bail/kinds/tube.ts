@@ -1,7 +1,7 @@
 import { step } from "../../making/step";
 import { single } from "../../measure/figure";
 import { finding } from "../../measure/finding";
-import { type BailKind, acrossEdge, annulus } from "./kind";
+import { type BailKind, acrossEdge, annulus, outsideOf } from "./kind";
 
 /** Nearer than this the edge is filed to it (mm). */
 const TOUCHES = 0.1;
@@ -23,16 +23,15 @@ export const tube: BailKind = {
     [0, bore + 2 * thickness],
     [widest.value, bore + 2 * thickness],
   ],
-  findings: ({ drop, bore, thickness }) => {
-    const needed = bore / 2 + thickness;
-    const gap = drop - needed;
+  findings: (bail) => {
+    const needed = outsideOf(bail);
+    const gap = bail.drop - needed;
     return Math.abs(gap) > TOUCHES ? [finding("bail.tube-apart", "warning", "bail", { gap, needed })] : [];
   },
   isSawnToShape: false,
   usualWidest: 6,
+  usualDrop: outsideOf,
   boreAt: ({ drop }) => drop,
-  front: ({ widest, drop, bore, thickness }) => [
-    acrossEdge(widest.value, drop - bore / 2 - thickness, widest.value, drop + bore / 2 + thickness),
-  ],
+  front: ({ widest, drop, ...bail }) => [acrossEdge(widest.value, drop - outsideOf(bail), widest.value, drop + outsideOf(bail))],
   side: (bail) => [annulus(bail, [0, bail.drop])],
 };
