@@ -84,7 +84,7 @@ interface AnswersProps {
 export function Answers({ figures, children, sum }: AnswersProps) {
   const doubt = doubtAmong(figures, useDoubt());
   return (
-    <div className={`flex flex-wrap items-baseline gap-x-5 gap-y-0.5 ${doubt ? "doubtful" : ""}`}>
+    <div className={`flex flex-wrap items-baseline gap-x-5 gap-y-0.5 lg:min-h-[54px] ${doubt ? "doubtful" : ""}`}>
       {children}
       {doubt && (
         <p role="note" className="ml-auto text-[13px] font-semibold text-warn">

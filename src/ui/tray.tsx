@@ -7,7 +7,7 @@ import { openAhead } from "@/store/database";
 import { type Tray } from "@/store/tray";
 import { type TrayState } from "@/store/tray-state";
 import { type Units } from "@/words/show";
-import { useWhenIdle } from "./idle";
+import { WANTED, useWhenIdle } from "./idle";
 
 /** What reads and keeps is fetched apart from the page, as soon as the page's own script runs, and the database opened beside it. */
 const loadTray = () => import("@/store/tray");
@@ -67,7 +67,7 @@ function NotOpened({ why }: { readonly why: string }) {
 
 /** Reads what no screen shows at first. */
 function TheRest({ tray }: { readonly tray: Tray }) {
-  useWhenIdle(tray.readTheRest);
+  useWhenIdle(tray.readTheRest, WANTED);
   return null;
 }
 

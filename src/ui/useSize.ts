@@ -14,7 +14,12 @@ export function useSize(width: number, height: number): [RefObject<HTMLDivElemen
   useLayoutEffect(() => {
     const element = ref.current;
     if (!element) return;
-    const follow = () => setSize({ width: element.clientWidth, height: element.clientHeight });
+    const follow = () => {
+      const { clientWidth, clientHeight } = element;
+      setSize((last) =>
+        last.width === clientWidth && last.height === clientHeight ? last : { width: clientWidth, height: clientHeight },
+      );
+    };
     follow();
     const watch = new ResizeObserver(follow);
     watch.observe(element);

@@ -155,7 +155,9 @@ function firstInOrder(search: Search): NextHeat[] {
   let state = search.start();
   while (state.left) {
     const wanted = search.leastCost(state);
-    const next = search.nextHeats(state).find((heat) => heat.cost + search.leastCost(heat.leaves) === wanted);
+    const next = search
+      .nextHeats(state)
+      .find(({ cost, leaves }) => cost + search.leastOf(leaves.left) <= wanted && cost + search.leastCost(leaves) === wanted);
     if (!next) throw new Error("no heat leads to the least cost");
     heats.push(next);
     state = next.leaves;

@@ -80,7 +80,7 @@ export class Search {
       for (const joints of subsets(body)) {
         if (!every(joints, (i) => (together[i]! & ~joints) === 0)) continue;
         if (sets(joints, (i) => links[i]!).length !== 1) continue;
-        const open = members(joints).reduce((mask, i) => mask & allowed[i]!, -1);
+        const open = ~unionOver(joints, (i) => ~allowed[i]!);
         const touched = state.bodies.filter((each) => touches(this.problem, joints, each));
         const merged = touched.reduce((a, b) => this.join(a, b));
         for (let f = 0; f < flames.length; f++) {
@@ -102,7 +102,7 @@ export class Search {
     const { flames, ties, shielded, weights, stepping } = this.problem;
     const flame = flames[f]!;
     if (stepping && flame.working > body.temper.coolest) return null;
-    const exempt = flame.fuses ? members(joints).reduce((mask, i) => mask | ties[i]!, 0) : 0;
+    const exempt = flame.fuses ? unionOver(joints, (i) => ties[i]!) : 0;
     const exposed = body.parts & ~exempt;
     if (exposed & this.melts[f]!) return null;
     const count = size(joints);
@@ -113,7 +113,7 @@ export class Search {
       heats: 1,
       ranks: flame.rank * count,
     });
-    const open = members(joints & ~shielded).reduce((all, i) => all + weights[i]!, 0);
+    const open = sumOver(joints & ~shielded, (i) => weights[i]!);
     return {
       cost,
       temper: this.tempers.heatedBy(f, open, body.temper, stepping ? flame.working : Infinity),
@@ -121,8 +121,8 @@ export class Search {
   }
 
   /** What making these joints costs at the very least, whatever the heats. */
-  private leastOf(joints: number): Cost {
-    return members(joints).reduce((all, i) => all + this.least[i]!, 0);
+  leastOf(joints: number): Cost {
+    return joints ? ONE_HEAT + sumOver(joints, (i) => this.least[i]!) : 0;
   }
 
   private join(a: Body, b: Body): Body {
@@ -143,7 +143,7 @@ export class Search {
     const at = new Array<number>(ties.length).fill(0);
     for (const body of state.bodies) {
       const here = filterMask(among, (i) => (ties[i]! & body.parts) !== 0);
-      for (const i of members(here)) at[i]! |= here;
+      for (let rest = here; rest; rest &= rest - 1) at[lowest(rest)]! |= here;
     }
     return at;
   }
@@ -177,12 +177,12 @@ export class Search {
   ): void {
     const { together, allowed, ties, flames } = this.problem;
     if (!every(joints, (i) => (together[i]! & ~joints) === 0)) return;
-    const open = members(joints).reduce((mask, i) => mask & allowed[i]!, -1);
+    const open = ~unionOver(joints, (i) => ~allowed[i]!);
     if (open === 0) return;
     const rest = set & ~joints;
     const most = this.limit - this.leastOf(((1 << ties.length) - 1) & ~set);
     const mostBefore = most - this.leastOf(joints);
-    const restParts = members(rest).reduce((mask, i) => mask | ties[i]!, 0);
+    const restParts = unionOver(rest, (i) => ties[i]!);
     const lone = touched.filter((body) => !(body.parts & restParts) && touches(this.problem, joints, body));
     let before: Outcome[] = [{ bodies: lone.map((body) => ({ joints, ...body })), cost: 0 }];
     for (const part of sets(rest, (i) => (links[i]! | this.tied[i]!) & rest)) {
@@ -214,6 +214,8 @@ export class Search {
   }
 }
 
+const ONE_HEAT = pack({ runs: 0, softens: 0, atRisk: 0, heats: 1, ranks: 0 });
+
 /** Thrown by a search that was told that its time is over. */
 export class OutOfTime extends Error {}
 
@@ -243,7 +245,7 @@ interface Outcome {
 }
 
 function touches(problem: Problem, joints: number, body: Body): boolean {
-  return members(joints).some((i) => (problem.ties[i]! & body.parts) !== 0);
+  return !every(joints, (i) => (problem.ties[i]! & body.parts) === 0);
 }
 
 /** The outcomes that no cheaper or equal one matches in every body. All have the same bodies, in the same order. */
@@ -268,7 +270,7 @@ function maskOf(count: number, has: (i: number) => boolean): number {
 
 function members(mask: number): number[] {
   const list: number[] = [];
-  for (let rest = mask; rest; rest &= rest - 1) list.push(31 - Math.clz32(rest & -rest));
+  for (let rest = mask; rest; rest &= rest - 1) list.push(lowest(rest));
   return list;
 }
 
@@ -279,11 +281,32 @@ function size(mask: number): number {
 }
 
 function every(mask: number, holds: (i: number) => boolean): boolean {
-  return members(mask).every(holds);
+  for (let rest = mask; rest; rest &= rest - 1) if (!holds(lowest(rest))) return false;
+  return true;
 }
 
 function filterMask(mask: number, holds: (i: number) => boolean): number {
-  return members(mask).reduce((kept, i) => (holds(i) ? kept | (1 << i) : kept), 0);
+  let kept = 0;
+  for (let rest = mask; rest; rest &= rest - 1) if (holds(lowest(rest))) kept |= rest & -rest;
+  return kept;
+}
+
+/** The sum of what each member adds. */
+function sumOver(mask: number, of: (i: number) => number): number {
+  let sum = 0;
+  for (let rest = mask; rest; rest &= rest - 1) sum += of(lowest(rest));
+  return sum;
+}
+
+function unionOver(mask: number, of: (i: number) => number): number {
+  let union = 0;
+  for (let rest = mask; rest; rest &= rest - 1) union |= of(lowest(rest));
+  return union;
+}
+
+/** The number of the lowest member of a set that has one. */
+function lowest(mask: number): number {
+  return 31 - Math.clz32(mask & -mask);
 }
 
 /** The subsets of a set, but for the empty one. */
@@ -297,7 +320,7 @@ function sets(mask: number, links: (i: number) => number): number[] {
   for (let rest = mask; rest;) {
     let reached = rest & -rest;
     for (let edge = reached; edge;) {
-      const next = members(edge).reduce((all, i) => all | links(i), 0) & mask & ~reached;
+      const next = unionOver(edge, links) & mask & ~reached;
       reached |= next;
       edge = next;
     }

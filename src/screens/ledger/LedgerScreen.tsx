@@ -6,7 +6,7 @@ import { type Learned, learnedBy } from "@/core/piece/ledger";
 import { FindButton } from "@/ui/Find";
 import { NavBar } from "@/ui/NavBar";
 import { UnitSwitch } from "@/ui/UnitSwitch";
-import { useWhenIdle } from "@/ui/idle";
+import { WANTED, useWhenIdle } from "@/ui/idle";
 import { useKeys } from "@/ui/keys";
 import { useOpening } from "@/ui/opening";
 import { saveFile } from "@/ui/save-file";
@@ -43,7 +43,7 @@ export function LedgerScreen() {
   const isWhole = useTrayState((state) => state.areMakesWhole);
   const bench = useTrayState((state) => state.bench);
   useTitle("Ledger");
-  useWhenIdle(tray.readRestOfMakes);
+  useWhenIdle(tray.readRestOfMakes, WANTED);
   const [asked, ask] = useState(NOTHING_ASKED);
   const [opened, open] = useState<string | null>(null);
   const [loss, chooseLoss] = useState<string | null>(null);
