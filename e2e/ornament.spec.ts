@@ -112,6 +112,11 @@ test("a back is opened on a ledge and the stone rises; a stamp is refused where 
   await page.mouse.move(x + width / 2 + 10, y + height / 2 + 6, { steps: 5 });
   await page.mouse.up();
   await expect(page.getByText(/^[01]\.\d\d clear$/)).toBeVisible();
+  await field(page, "m1.plate.stamp.at.0").fill("5");
+  await field(page, "m1.plate.stamp.at.1").fill("1");
+  await expect(stamp).toHaveAttribute("aria-valuenow", "5");
+  const middle = (await stamp.boundingBox())!;
+  expect(middle.x).toBeGreaterThan((await page.getByRole("slider", { name: "Drain" }).boundingBox())!.x);
   const download = page.waitForEvent("download");
   await page.getByRole("button", { name: "More" }).click();
   await page.getByRole("menuitem", { name: "Save file" }).click();
@@ -119,7 +124,7 @@ test("a back is opened on a ledge and the stone rises; a stamp is refused where 
   expect(saved.mounts[0].plate).toMatchObject({
     style: "flush",
     ledge: { width: 0.6 },
-    stamp: { width: 3, height: 1.5 },
+    stamp: { width: 3, height: 1.5, at: [-5, 1] },
     drain: { diameter: 1 },
   });
 });

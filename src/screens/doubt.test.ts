@@ -56,6 +56,7 @@ test("a row of the list leaves out what is guessed, and its marks count only wha
     "oval",
     "oval, EU 54.0",
   ]);
+  expect(stoneAndSize(demoPiece("redshank-ring"), SURE)).toBe("garnet oval and 1 more, EU 53");
   const plover = demoPiece("plover-ring");
   const low = (doubtOf: ReturnType<typeof unsure>) => rowOf(plover, planPiece(plover, SHIPPED_BENCH), undefined, METRIC, doubtOf).level;
   expect([low(SURE), low(unsure(["m1.stone.height"])), low(unsure(["hoop.size.value"]))]).toEqual(["error", null, "error"]);

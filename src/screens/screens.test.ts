@@ -85,6 +85,13 @@ test("the stem and the list say each stage's one result, and carry its gravest f
     "A third of the height won't hold this stone.",
     "Wall to plate softens as hoop to plate is made.",
   ]);
+  const row = (piece: Piece) => rowOf(piece, planPiece(piece, SHIPPED_BENCH), undefined, METRIC, SURE);
+  const held: Piece = { ...tern, heats: { pins: ["m1.foot", "hoop.mount.m1", "m1.seam"].map((joint) => ({ joint, grade: "medium" })) } };
+  expect([tern, whelk, held].map(row).map(({ heats, heatsLevel }) => [...heats, heatsLevel])).toEqual([
+    ["4", "all hold", null],
+    ["4", "1 softens", "warning"],
+    ["4", "2 run again", "error"],
+  ]);
   const plan = planPiece(tern, SHIPPED_BENCH);
   const make = { done: plan.steps.slice(0, 4).map(({ id }) => ({ step: id, at: "" })), finished: null } as unknown as Parameters<
     typeof rowOf
@@ -93,6 +100,12 @@ test("the stem and the list say each stage's one result, and carry its gravest f
   expect(rowOf(tern, plan, make, METRIC, SURE)).toMatchObject({
     next: "Step 5: cut the strip 46.05 mm long",
     heats: ["4", "all hold"],
+    isUnderWay: true,
     level: null,
   });
+  expect([null, undefined, { ...make!, done: [] }].map((each) => rowOf(tern, plan, each, METRIC, SURE).isUnderWay)).toEqual([
+    false,
+    false,
+    false,
+  ]);
 });

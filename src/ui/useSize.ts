@@ -16,9 +16,7 @@ export function useSize(width: number, height: number): [RefObject<HTMLDivElemen
     if (!element) return;
     const follow = () => {
       const { clientWidth, clientHeight } = element;
-      setSize((last) =>
-        last.width === clientWidth && last.height === clientHeight ? last : { width: clientWidth, height: clientHeight },
-      );
+      setSize((last) => (last.width === clientWidth && last.height === clientHeight ? last : { width: clientWidth, height: clientHeight }));
     };
     follow();
     const watch = new ResizeObserver(follow);

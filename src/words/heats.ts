@@ -9,7 +9,7 @@ import { MM_PER_INCH } from "@/core/measure/reading";
 import { type DoubtOf, SURE, doubtAmong } from "@/core/piece/doubt";
 import { type Plan, type PlannedHeat, type PlannedJoint } from "@/core/piece/plan";
 import { BLANK, DOUBTS } from "./doubt";
-import { capital, counted, gradeName } from "./names";
+import { agreeing, capital, counted, gradeName } from "./names";
 import { type Units, degrees, lengthUnit, showLength, showRise } from "./show";
 
 export interface JointAdvice {
@@ -130,6 +130,15 @@ export function movedText(
 ): string {
   const [own, other] = [joints, others].map((ids) => ids.map(jointName).join(" and ")) as [string, string];
   return where === "with" ? `${own} in one heat with ${other}` : `${own} ${where} ${other}`;
+}
+
+/** How many joints run again in a later heat, and how many soften; the gravest first, none where all hold. */
+export function sayMoved({ heats }: Pick<Plan, "heats">): { readonly level: "error" | "warning"; readonly text: string }[] {
+  const [runs, softens] = [new Set(heats.flatMap((heat) => heat.runs)).size, new Set(heats.flatMap((heat) => heat.softens)).size];
+  return [
+    ...(runs > 0 ? [{ level: "error", text: `${runs} ${agreeing(runs, "run")} again` } as const] : []),
+    ...(softens > 0 ? [{ level: "warning", text: `${softens} ${agreeing(softens, "soften")}` } as const] : []),
+  ];
 }
 
 /** What an overshoot is, in the maker's degrees. */

@@ -195,6 +195,11 @@ export function capital(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
+/** A verb of so many: "runs" of one, "run" of more. */
+export function agreeing(n: number, verb: string): string {
+  return n === 1 ? `${verb}s` : verb;
+}
+
 export function counted(n: number, one: string, many = `${one}s`): string {
   return `${n} ${n === 1 ? one : many}`;
 }

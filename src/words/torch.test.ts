@@ -36,6 +36,11 @@ test("at the torch: solder, what holds it, where the flame goes, what is seen, a
   const pinned = planned({ pins: ["m1.foot", "hoop.mount.m1"].map((joint) => ({ joint, grade: "medium" })) });
   const last = sayTorch(pinned.heats.at(-1)!, pinned, METRIC);
   expect(last.care).toEqual([{ level: "error", text: "Wall to plate runs again: shield it." }]);
+  const all = planned({ pins: ["m1.seam", "m1.foot", "hoop.mount.m1"].map((joint) => ({ joint, grade: "medium" })) });
+  expect(sayTorch(all.heats.at(-1)!, all, METRIC).care[0]).toEqual({
+    level: "error",
+    text: "Wall seam, wall to plate run again: shield them.",
+  });
   expect(
     sayTorch(
       plan.heats.find(({ joints }) => joints.includes("m1.foot"))!,

@@ -5,7 +5,7 @@ import { type Plan, type PlannedHeat, heatOf } from "@/core/piece/plan";
 import { type Step } from "@/core/making/step";
 import { BLANK } from "./doubt";
 import { jointAdvice, solderText } from "./heats";
-import { capital, counted, gradeName, namesIn } from "./names";
+import { agreeing, capital, counted, gradeName, namesIn } from "./names";
 import { type Units, lengthUnit, showLength } from "./show";
 import { CHECKS } from "./steps";
 import { percentsOf } from "./sums";
@@ -61,6 +61,8 @@ export function sayTorch(
   const shares = heat.flame.map(({ part }, i) => `${names.part(part)} ${percents[i]!}`).join(", ");
   const checks = new Set(plan.steps.flatMap((step) => (isAtTorch(step) && of.includes(step.part) ? step.checks : [])));
   const listed = (ids: readonly string[], name: (id: string) => string) => capital(ids.map(name).join(", "));
+  const moved = (ids: readonly string[], verb: string, remedy: string) =>
+    `${listed(ids, names.joint)} ${agreeing(ids.length, verb)}${remedy} ${ids.length === 1 ? "it" : "them"}.`;
   return {
     solder: capital(solderText({ ...heat, joints: of, solder }, plan, units, doubtOf)),
     flame: `${heat.flame.length > 1 ? `${shares}. ` : ""}${all(({ flame }) => flame)}`,
@@ -68,8 +70,8 @@ export function sayTorch(
     signs: SIGNS[heat.means],
     look: [...checks].map((check, i) => (i === 0 ? CHECKS[check] : lowered(CHECKS[check]))).join("; "),
     care: [
-      ...(heat.runs.length > 0 ? [{ level: "error" as const, text: `${listed(heat.runs, names.joint)} runs again: shield it.` }] : []),
-      ...(heat.softens.length > 0 ? [{ level: "warning" as const, text: `${listed(heat.softens, names.joint)} softens: prop it.` }] : []),
+      ...(heat.runs.length > 0 ? [{ level: "error" as const, text: moved(heat.runs, "run", " again: shield") }] : []),
+      ...(heat.softens.length > 0 ? [{ level: "warning" as const, text: moved(heat.softens, "soften", ": prop") }] : []),
       ...(heat.atRisk.length > 0 ? [{ level: "warning" as const, text: `${listed(heat.atRisk, names.part)} close to melting.` }] : []),
       ...(heat.thin ? [{ level: "warning" as const, text: `Keep the flame off the ${names.part(heat.thin)}, the thin side.` }] : []),
     ],

@@ -1,6 +1,6 @@
 import { lowerGrade } from "@/core/metal/shelf";
 import { type Plan } from "@/core/piece/plan";
-import { counted, gradeName, namesIn } from "./names";
+import { agreeing, counted, gradeName, namesIn } from "./names";
 
 /** What a way of grading makes of a piece. */
 export interface SaidWay {
@@ -27,7 +27,7 @@ export function sayWay(plan: Plan, letter: (joint: string) => string): SaidWay {
     const made = letters(heat.joints);
     const lower = lowerGrade(plan.settled.heats.shelf, heat.grade);
     const instead = lower === null ? "" : `, or take ${gradeName(lower)}`;
-    const verb = (one: string) => (heat.joints.length === 1 ? `${one}s` : one);
+    const verb = (one: string) => agreeing(heat.joints.length, one);
     const them = heat.runs.length === 1 ? "it" : "them";
     return [
       ...(heat.runs.length > 0

@@ -130,7 +130,7 @@ function plateTemplate({ plan, units, doubtOf }: Told, mount: Mount, before: str
       ...(stamp ? [{ curve: through(stamp.corners), isClosed: true, kind: "mark" } as const] : []),
       ...(drain ? [{ curve: circleAt(drain.at, drain.diameter / 2), isClosed: true, kind: "cut" } as const] : []),
     ],
-    stamp ? [{ at: stamp.at, text: "stamp", size: TEXT * 0.6, isMiddle: true }] : [],
+    stamp ? [{ at: stamp.at, text: "stamp, behind", size: TEXT * 0.6, isMiddle: true }] : [],
     doubtOf(key("blankLength")),
   );
 }

@@ -31,7 +31,7 @@ export function HeatCard({ index, heat, plan, units }: CardProps) {
       ref={setNodeRef}
       tabIndex={0}
       {...handlers}
-      className={`${joints.length > 1 ? "min-w-[320px]" : "min-w-[196px]"} flex-1 rounded-[6px] border bg-sheet px-[11px] py-[8px] text-[12.2px] leading-[1.32] lg:overflow-y-auto ${isOver ? "border-accent bg-accent-wash" : isBad ? "border-bad" : "border-line"}`}
+      className={`${joints.length > 1 ? "min-w-[312px]" : "min-w-[196px]"} flex-1 rounded-[6px] border bg-sheet px-[11px] py-[8px] text-[12.2px] leading-[1.32] lg:overflow-y-auto ${isOver ? "border-accent bg-accent-wash" : isBad ? "border-bad" : "border-line"}`}
     >
       <h3 className="flex items-start gap-1 text-[14px] font-[660]">
         <Handle held={{ kind: "heat", index, joints: heat.joints }} label={`Move the heat of ${title.toLowerCase()}`}>

@@ -13,7 +13,7 @@ import { type Rounding, type Units, showLength } from "@/words/show";
 import { sayBack } from "@/words/backs";
 import { bareIn } from "@/words/steps";
 import { wallStock } from "@/words/wall-stock";
-import { SETTLING } from "@/words/heats";
+import { SETTLING, sayMoved } from "@/words/heats";
 import { STAGES, type StageId, stageOf } from "@/words/stages";
 
 export interface StemEntry {
@@ -114,7 +114,7 @@ const RESULTS: Readonly<Record<StageId, Result>> = {
   heats: {
     rests: () => ["heats"],
     result: ({ plan }) => heatsResult(plan),
-    short: ({ plan }) => (plan.heatPlan.status === "impossible" ? "none works" : `${plan.heats.length}, ${moved(plan) || "hold"}`),
+    short: ({ plan }) => (plan.heatPlan.status === "impossible" ? "none works" : `${plan.heats.length}, ${movedInAll(plan) || "hold"}`),
   },
   making: {
     rests: () => [],
@@ -159,19 +159,17 @@ export function stoneSize(outline: Piece["mounts"][number]["stone"]["outline"], 
   }
 }
 
+/** "1 runs again, 2 soften"; empty where all hold. */
+function movedInAll(plan: Plan): string {
+  return sayMoved(plan)
+    .map(({ text }) => text)
+    .join(", ");
+}
+
 /** "4 heats, all hold", or what moves in them. */
 function heatsResult(plan: Plan): string {
   if (plan.heatPlan.status === "impossible") return "no order works";
-  return `${counted(plan.heats.length, "heat")}, ${moved(plan) || "all hold"}`;
-}
-
-/** "1 joint runs, 2 soften"; empty where all hold. */
-function moved({ heats }: Plan): string {
-  const [runs, softens] = [heats.flatMap((heat) => heat.runs).length, heats.flatMap((heat) => heat.softens).length];
-  return [
-    ...(runs ? [`${counted(runs, "joint")} ${runs === 1 ? "runs" : "run"}`] : []),
-    ...(softens ? [`${softens} ${softens === 1 ? "softens" : "soften"}`] : []),
-  ].join(", ");
+  return `${counted(plan.heats.length, "heat")}, ${movedInAll(plan) || "all hold"}`;
 }
 
 function levelOf(stage: StageId, { findings }: Plan, mount: string): StemEntry["level"] {

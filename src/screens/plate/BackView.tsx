@@ -99,7 +99,7 @@ export function BackView({ mount, drawing, x, y, scale }: Props) {
         words.map((word, i) => (
           <Word
             key={`${what}${i}`}
-            x={x - at[0] * scale.perMm}
+            x={x + fromBehind(at)[0] * scale.perMm}
             y={y - wordsFrom * scale.perMm + LINE * (i + 1)}
             textAnchor="middle"
             stroke="none"
@@ -114,6 +114,11 @@ export function BackView({ mount, drawing, x, y, scale }: Props) {
   );
 }
 
+/** A place on the plate as it is seen from behind, or one seen from there as it is from above. */
+export function fromBehind([x, y]: Point): Point {
+  return [0 - x, y];
+}
+
 /** Dragged to where it is clear, or stepped with the arrow keys. */
 function StruckHandle({ mount, struck: { what, at, clear, refused, shape } }: { readonly mount: string; readonly struck: Struck }) {
   const session = useSession();
@@ -126,7 +131,14 @@ function StruckHandle({ mount, struck: { what, at, clear, refused, shape } }: { 
     }, `${mount}.plate.${what}.at`);
   };
   return (
-    <DragHandle label={capital(what)} now={at[0]} most={50} lights={what} onDrag={put} onStep={(by) => put([at[0] - by * KEY_STEP, at[1]])}>
+    <DragHandle
+      label={capital(what)}
+      now={fromBehind(at)[0]}
+      most={50}
+      lights={what}
+      onDrag={put}
+      onStep={(by) => put([at[0] - by * KEY_STEP, at[1]])}
+    >
       {(isLit) => shape({ stroke: isLit ? "#0b5d66" : "#1b2225", strokeWidth: isLit ? 2 : 1 })}
     </DragHandle>
   );

@@ -16,6 +16,7 @@ import { METAL_NAMES, capital } from "@/words/names";
 import { degrees, showTemperature } from "@/words/show";
 import { AppliedList } from "../applied/AppliedList";
 import { OrnamentList } from "./OrnamentList";
+import { fromBehind } from "./BackView";
 import { OrnamentMeasures } from "./OrnamentMeasures";
 import { Stack } from "./Stack";
 
@@ -125,18 +126,19 @@ interface PlacesProps {
   readonly at: Point;
 }
 
-/** Where it lies on the plate, seen from above: from the middle to the right, and up. */
+/** Where it lies on the back as that is drawn, from behind: from the middle to the right, and up. */
 function Places({ mount, what, at }: PlacesProps) {
   const units = useUnits();
+  const seen = fromBehind(at);
   return ([0, 1] as const).map((i) => (
     <MeasureField
       key={i}
       field={lengthField(`${mount}.plate.${what}.at.${i}`, units, (piece, value) => {
         const own = piece.mounts.find((each) => each.id === mount)!.plate[what];
-        if (own) own.at = i === 0 ? [value, at[1]] : [at[0], value];
+        if (own) own.at = [...fromBehind(i === 0 ? [value, seen[1]] : [seen[0], value])];
       })}
       label={i === 0 ? "right" : "up"}
-      value={at[i]}
+      value={seen[i]}
       lights={what}
       shape="compact"
     />

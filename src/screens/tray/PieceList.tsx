@@ -38,6 +38,12 @@ const BEYOND = 6;
 
 const HEADS = ["Piece", "Strip", "Plate", "Hoop or bail", "Heats", "Next"] as const;
 
+const CELLS = ["strip", "plate", "carrier", "heats"] as const;
+
+function colourOf(level: PieceRow["level"]): string {
+  return level === "error" ? "text-bad" : level === "warning" ? "text-warn" : "text-soft";
+}
+
 /** Before the cells of a narrow screen, where no heads stand over them; the carrier says its own, and not every wall is a strip nor every back a plate. */
 const NAMES = ["wall ", "back ", "", "heats "] as const;
 
@@ -84,7 +90,7 @@ export function PieceList({ records, bench, makes, areMakesWhole, units, chosen,
             <th
               key={head}
               scope="col"
-              className={`border-b border-line px-1.5 pt-2.5 pb-1.5 xl:px-2 text-[12.5px] font-[520] text-soft ${i === 0 ? "pl-[18px] text-left" : i === HEADS.length - 1 ? "pr-[18px] text-right" : "text-right"}`}
+              className={`border-b border-line pt-2.5 pb-1.5 text-[12.5px] font-[520] text-soft ${i === 0 ? "pr-2 pl-[18px] text-left" : i === HEADS.length - 1 ? "pr-[18px] pl-2 text-right" : "px-1.5 text-right xl:px-2"}`}
             >
               {head}
             </th>
@@ -120,7 +126,7 @@ export function PieceList({ records, bench, makes, areMakesWhole, units, chosen,
 function Level({ level }: { readonly level: PieceRow["level"] }) {
   if (!level) return null;
   return (
-    <span className={level === "error" ? "text-bad" : "text-warn"} title={level === "error" ? "something is wrong" : "take care"}>
+    <span className={colourOf(level)} title={level === "error" ? "something is wrong" : "take care"}>
       ◆{" "}
     </span>
   );
@@ -167,7 +173,7 @@ const Row = memo(function Row({ index, measure, record, attempt, make, units, is
           {attempt && !attempt.ok ? "cannot be planned" : stoneAndSize(piece, doubts)}
         </small>
         {row?.finding && (
-          <small className={`block truncate text-[12px] ${row.level === "error" ? "text-bad" : "text-warn"}`} title={row.finding}>
+          <small className={`block truncate text-[12px] ${colourOf(row.level)}`} title={row.finding}>
             {row.finding}
           </small>
         )}
@@ -179,20 +185,16 @@ const Row = memo(function Row({ index, measure, record, attempt, make, units, is
         </td>
       )}
       {row &&
-        [row.strip, row.plate, row.carrier, row.heats].map(([first, second], i) => (
+        CELLS.map((cell, i) => (
           <td key={i} className="px-1.5 py-2.5 xl:px-2 text-right whitespace-nowrap max-md:py-1 max-md:text-left">
             <span className="text-soft md:hidden">{NAMES[i]}</span>
-            {first}
-            <small
-              className={`block text-[12px] ${second.includes("runs") || second.includes("no order") ? "text-bad" : second.includes("softens") ? "text-warn" : "text-soft"}`}
-            >
-              {second}
-            </small>
+            {row[cell][0]}
+            <small className={`block text-[12px] ${colourOf(cell === "heats" ? row.heatsLevel : null)}`}>{row[cell][1]}</small>
           </td>
         ))}
       {row && (
         <td
-          className={`px-2 py-2.5 pr-[18px] text-right max-md:col-span-2 max-md:py-1 max-md:text-left ${row.next.startsWith("Step") ? "font-semibold text-accent" : ""}`}
+          className={`px-2 py-2.5 pr-[18px] text-right max-md:col-span-2 max-md:py-1 max-md:text-left ${row.isUnderWay ? "font-semibold text-accent" : ""}`}
         >
           {row.next}
         </td>

@@ -12,6 +12,7 @@ import { DOUBTS } from "@/words/doubt";
 import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SHAPE_NAMES, SYSTEM_NAMES } from "@/words/names";
 import { type Units, showLength } from "@/words/show";
 import { sayFinding } from "@/words/findings";
+import { sayMoved } from "@/words/heats";
 import { sayBack } from "@/words/backs";
 import { bareIn, sayStep } from "@/words/steps";
 import { wallStock } from "@/words/wall-stock";
@@ -22,7 +23,11 @@ export interface PieceRow {
   readonly plate: readonly [string, string];
   readonly carrier: readonly [string, string];
   readonly heats: readonly [string, string];
+  /** What is gravest of what the heats do to the joints made before. */
+  readonly heatsLevel: "error" | "warning" | null;
   readonly next: string;
+  /** Whether it is being made. */
+  readonly isUnderWay: boolean;
   /** What is gravest about it: shown with a mark. */
   readonly level: "error" | "warning" | null;
   /** What that is, in words; null where nothing is wrong. */
@@ -59,8 +64,9 @@ export function rowOf(piece: Piece, plan: Plan, make: Make | undefined | null, u
             `${FORM_NAMES[carrier.form]}, ${SECTION_NAMES[carrier.stock.section]}`,
           ])
         : (bailCell(plan, id, units, sure) ?? ["no carrier", stone.name ?? ""]),
-    heats: heatsCell(plan),
+    ...heatsCell(plan),
     next: nextStep(plan, make, units, doubtOf),
+    isUnderWay: isUnderWay(make),
     level: gravest?.level === "error" ? "error" : gravest ? "warning" : null,
     finding: gravest ? sayFinding(gravest, plan, units).what : null,
   };
@@ -84,18 +90,24 @@ function bailCell(
 export function stoneAndSize({ mounts, carrier }: Piece, doubtOf: DoubtOf): string {
   const { stone } = mounts[0]!;
   const size = carrier.type === "hoop" && !doubtOf("hoop.size.value") ? `${SYSTEM_NAMES[carrier.size.system]} ${carrier.size.value}` : "";
-  return [[stone.material?.name, SHAPE_NAMES[stone.outline.shape]].filter(Boolean).join(" "), size].filter(Boolean).join(", ");
+  const more = mounts.length > 1 ? ` and ${mounts.length - 1} more` : "";
+  const first = [stone.material?.name, SHAPE_NAMES[stone.outline.shape]].filter(Boolean).join(" ");
+  return [first + more, size].filter(Boolean).join(", ");
 }
 
-function heatsCell({ heats, heatPlan }: Plan): readonly [string, string] {
-  if (heatPlan.status === "impossible") return ["—", "no order works"];
-  const [runs, softens] = [heats.flatMap((heat) => heat.runs).length, heats.flatMap((heat) => heat.softens).length];
-  return [String(heats.length), runs ? `${runs} runs again` : softens ? `${softens} softens` : "all hold"];
+function heatsCell(plan: Plan): Pick<PieceRow, "heats" | "heatsLevel"> {
+  if (plan.heatPlan.status === "impossible") return { heats: ["—", "no order works"], heatsLevel: "error" };
+  const [gravest] = sayMoved(plan);
+  return { heats: [String(plan.heats.length), gravest?.text ?? "all hold"], heatsLevel: gravest?.level ?? null };
+}
+
+function isUnderWay(make: Make | undefined | null): boolean {
+  return !!make && make.finished === null && make.done.length > 0;
 }
 
 function nextStep(plan: Plan, make: Make | undefined | null, units: Units, doubtOf: DoubtOf): string {
   if (make === null) return "";
-  if (!make || (make.done.length === 0 && make.finished === null)) return "Planned";
+  if (!make || (make.finished === null && !isUnderWay(make))) return "Planned";
   if (make.finished !== null) return `Made ${dayText(make.finished)}`.trimEnd();
   const done = new Set(make.done.map(({ step }) => step));
   const next = plan.steps.findIndex(({ id }) => !done.has(id));
