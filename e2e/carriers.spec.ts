@@ -8,6 +8,7 @@ const choose = async (page: Page, label: string, option: string) => {
 const stage = (page: Page, name: string) =>
   page
     .getByRole("navigation", { name: "Stages" })
+    .getByRole("listitem")
     .getByRole("button", { name: new RegExp(`^(planned |take care |something is wrong )?${name}`) })
     .click();
 const start = async (page: Page, kind: string) => {
@@ -54,7 +55,7 @@ test("a slit-shank ring from nothing to its card: open, slit, spread too far and
   await expect(page.getByText(/must be <= 8\.33/)).toBeVisible();
   await field(page, "hoop.slit.spread").fill("6");
   await expect(page.getByText("spreading", { exact: false }).first()).toBeVisible();
-  const turn = page.getByRole("slider", { name: "Turn of m1 on the hoop" });
+  const turn = page.getByRole("slider", { name: "Turn of stone 1 on the hoop" });
   await turn.focus();
   await page.keyboard.press("ArrowLeft");
   await expect(field(page, "m1.place.turn")).toHaveValue("1");
@@ -74,21 +75,21 @@ test("a ring of two settings: one more is added clear of the first, dragged into
   await stage(page, "Hoop");
   await field(page, "hoop.size.value").fill("54");
   await page.getByRole("button", { name: "Add a setting" }).click();
-  await expect(page.getByRole("button", { name: "Take m2 away" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Take stone 2 away" })).toBeVisible();
   await expect(page.getByText("run into each other")).toBeHidden();
-  await drag(page, "Place of m2 round the hoop", -40, -12);
+  await drag(page, "Place of stone 2 round the hoop", -40, -12);
   await expect(page.getByText("run into each other")).toBeVisible();
   await page.keyboard.press("Control+z");
   await expect(page.getByText("run into each other")).toBeHidden();
-  await page.getByRole("slider", { name: "Place of m1 round the hoop" }).focus();
+  await page.getByRole("slider", { name: "Place of stone 1 round the hoop" }).focus();
   for (let i = 0; i < 3; i++) await page.keyboard.press("ArrowLeft");
   await expect(field(page, "m1.place.along")).toHaveValue("-0.30");
-  await page.getByRole("group", { name: "Setting shown" }).getByRole("button", { name: "m2" }).click();
+  await page.getByRole("group", { name: "Setting shown" }).getByRole("button", { name: "Stone 2" }).click();
   await stage(page, "Stone");
   await field(page, "m2.stone.outline.length").fill("7");
   const article = await card(page);
-  await expect(article).toContainText("Seat of m1");
-  await expect(article).toContainText("Seat of m2");
+  await expect(article).toContainText("Seat 1");
+  await expect(article).toContainText("Seat 2");
   await expect(article).toContainText("7.00 × 6.00");
 });
 
@@ -136,8 +137,14 @@ test("a pair is two alike: the second mirrored on the sheet and in the templates
   await expect(page.getByText(/^Plate, blank .*, the second$/)).toBeVisible();
   await page.goto(page.url().replace(/templates$/, "bail"));
   await page.getByRole("button", { name: "Add a setting" }).click();
-  await expect(page.getByText("m1 and m2 differ by 0.00 mm in length and 0.00 g.")).toBeVisible();
-  await page.getByRole("button", { name: "Take m2 away" }).click();
+  await expect(page.getByText("Stone 2, heart")).toBeVisible();
+  await expect(page.getByText("differ by")).toBeHidden();
+  await page.getByRole("group", { name: "Setting shown" }).getByRole("button", { name: "Stone 2" }).click();
+  await stage(page, "Stone");
+  await field(page, "m2.stone.outline.length").fill("12");
+  await stage(page, "Bail");
+  await expect(page.getByText(/^Stone 1 and stone 2 differ by 1\.00 mm in length and 0\.\d\d g\.$/)).toBeVisible();
+  await page.getByRole("button", { name: "Take stone 2 away" }).click();
   await choose(page, "Made", "A pair");
   const article = await card(page);
   await expect(article).toContainText("each, made twice, the second mirrored");

@@ -87,7 +87,7 @@ test("a joint is pinned, disturbed and shielded on the ladder, and clashing wish
   await page.getByRole("option", { name: "Hard, pinned" }).click();
   await expect(page.getByRole("note", { name: "Wrong" }).first()).toContainText("runs again as hoop to plate is made");
   await expect(page.getByRole("note", { name: "Note" })).toContainText("Left free, hoop to plate would be easy. You pinned hard.");
-  await expect(page.getByRole("button", { name: /Heats .* runs?$/ })).toBeVisible();
+  await expect(page.getByRole("button", { name: /Heats .* runs? again$/ })).toBeVisible();
   for (const joint of ["wall seam", "wall to plate", "hoop seam"]) {
     await page.getByRole("button", { name: `More for ${joint}` }).click();
     await page.getByRole("menuitem", { name: "Shield it in later heats" }).click();

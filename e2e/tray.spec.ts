@@ -88,7 +88,7 @@ test("a piece with several settings shows each of them, and its many heats are t
   await page.locator('input[type="file"]').setInputFiles(file);
   await page.getByRole("button", { name: "Lay it on the tray" }).click();
   await expect(figure(page, "m1.wall.cutLength")).toContainText("46.05");
-  await page.getByRole("button", { name: "m3", exact: true }).click();
+  await page.getByRole("button", { name: "Stone 3", exact: true }).click();
   await expect(figure(page, "m3.wall.cutLength")).toContainText("20.70");
   await field(page, "m3.wall.thickness").fill("0.4");
   await expect(figure(page, "m3.wall.cutLength")).toContainText("20.95");

@@ -6,7 +6,9 @@ import { doubter } from "@/core/piece/doubt";
 import { type Piece } from "@/core/piece/piece";
 import { planPiece } from "@/core/piece/plan-piece";
 import { cardRows } from "./card";
+import { findingText } from "./findings";
 import { solderText } from "./heats";
+import { namesIn } from "./names";
 import { METRIC, showFigureValue } from "./show";
 import { stepText } from "./steps";
 import { addingUp, percentsOf, sumParts, sumText } from "./sums";
@@ -50,7 +52,21 @@ test("the card has every size with its sum, and each heat's solder with its plac
   };
   expect(said(cardRows(notched, plan(notched), METRIC))[2]).toBe(": 23 notches, 1.98 mm apart");
   const two = { ...tern, mounts: [tern.mounts[0]!, { ...tern.mounts[0]!, id: "m2", place: { along: 20 } }] };
-  expect(cardRows(two, plan(two), METRIC).filter(({ label }) => label === "Setting")).toHaveLength(2);
+  expect(cardRows(two, plan(two), METRIC).flatMap(({ label }) => /^(?:Stone|Seat).*/.exec(label) ?? [])).toEqual([
+    "Stone 1",
+    "Stone 2",
+    "Seat 1",
+    "Seat 2",
+  ]);
+  const both = plan(two);
+  const told = [
+    ...cardRows(two, both, METRIC).flatMap(({ label, text }) => [label, text]),
+    ...both.steps.map((step) => stepText(step, both, METRIC)),
+    ...both.findings.map((finding) => findingText(finding, both, METRIC)),
+    ...both.joints.map(({ id }) => namesIn(both).joint(id)),
+  ];
+  expect(told.filter((text) => /\bm[12]\b/.test(text))).toEqual([]);
+  expect(told.filter((text) => /\bstone 2\b/i.test(text)).length).toBeGreaterThan(20);
 });
 
 test("what nobody measured is left blank on the card, and what rests on it: the size alone leaves the setting known", () => {
@@ -150,8 +166,8 @@ test("what a piece hangs by, how it hangs and what it weighs stand on its card; 
     "Seat: feet meet the plate at 18.8°, ends filed 71.2° off square",
   ]);
   expect(rows("redshank-ring").filter((each) => each.startsWith("Seat"))).toEqual([
-    "Seat of m1: flat 0.57 mm deep",
-    "Seat of m2: flat 0.41 mm deep",
+    "Seat 1: flat 0.57 mm deep",
+    "Seat 2: flat 0.41 mm deep",
   ]);
   const doubted = cardRows(
     demoPiece("limpet-pendant"),

@@ -59,9 +59,8 @@ function penOf(plan: Plan, units: Units, doubtOf: DoubtOf): Pen {
 /** The sizes of a piece, setting by setting, with the sums of what is cut to length. */
 export function cardRows(piece: Piece, plan: Plan, units: Units, doubtOf: DoubtOf = SURE): CardRow[] {
   const pen = penOf(plan, units, doubtOf);
-  const isOnly = piece.mounts.length === 1;
   return [
-    ...piece.mounts.flatMap((mount) => [...(isOnly ? [] : [{ label: "Setting", text: mount.id }]), ...mountRows(mount, pen)]),
+    ...piece.mounts.flatMap((mount) => mountRows(mount, numbered("Stone", piece, mount.id), pen)),
     ...hoopRows(piece, pen),
     ...bailRows(piece, pen),
     ...plan.drawing.applied.map((each) =>
@@ -125,7 +124,7 @@ function bailRows(piece: Piece, pen: Pen): CardRow[] {
       return row(
         pen,
         ["hang.tilt", `${hang.mount}.hang.tilt`],
-        piece.mounts.length === 1 ? "Hangs" : `${hang.mount} hangs`,
+        numbered("Hangs", piece, hang.mount),
         `eye ${eye}; ${hangsText(hang.tilt)}`,
       );
     }),
@@ -145,7 +144,12 @@ function row(pen: Pen, keys: readonly string[], label: string, text: string, sum
   return sum ? { label, text, sum: sumText(sum.figure, pen.units, sum.rounding) } : { label, text };
 }
 
-function mountRows(mount: Mount, pen: Pen): CardRow[] {
+/** A row's label, numbered where the piece has several settings. */
+function numbered(label: string, { mounts }: Piece, mount: string): string {
+  return mounts.length === 1 ? label : `${label} ${mounts.findIndex(({ id }) => id === mount) + 1}`;
+}
+
+function mountRows(mount: Mount, label: string, pen: Pen): CardRow[] {
   const { id, wall, plate } = mount;
   const { plan, units } = pen;
   const of = (name: string) => `${id}.${name}`;
@@ -154,7 +158,7 @@ function mountRows(mount: Mount, pen: Pen): CardRow[] {
   const stock = wallStock(plan, id, units);
   const back = sayBack(plan, id, pen.told, units);
   return [
-    row(pen, [of("stone")], "Stone", stoneText(mount, pen)),
+    row(pen, [of("stone")], label, stoneText(mount, pen)),
     row(
       pen,
       [stock.key, of("wall.cutHeight")],
@@ -268,7 +272,7 @@ function hoopRows(piece: Piece, pen: Pen): CardRow[] {
       { figure: figureOf(pen.plan.figures, "hoop.cutLength"), rounding: "blank" },
     ),
     ...workRows(hoop, pen),
-    ...piece.mounts.flatMap(({ id }) => seatRow(id, piece.mounts.length === 1, pen)),
+    ...piece.mounts.flatMap(({ id }) => seatRow(id, numbered("Seat", piece, id), pen)),
   ];
 }
 
@@ -302,7 +306,7 @@ const OF_SEATS: readonly { readonly name: string; readonly say: (figure: string)
   { name: "gripWidth", say: (width) => `opening ${width}` },
 ];
 
-function seatRow(mount: string, isOnly: boolean, pen: Pen): CardRow[] {
+function seatRow(mount: string, label: string, pen: Pen): CardRow[] {
   const key = (name: string) => `${mount}.hoop.${name}`;
   const has = OF_SEATS.filter(({ name }) => key(name) in pen.plan.figures);
   const told = (name: string) => {
@@ -315,7 +319,7 @@ function seatRow(mount: string, isOnly: boolean, pen: Pen): CardRow[] {
         row(
           pen,
           has.map(({ name }) => key(name)),
-          isOnly ? "Seat" : `Seat of ${mount}`,
+          label,
           said.join(", "),
         ),
       ]

@@ -25,12 +25,13 @@ interface Voice {
   rise(celsius: number): string;
   /** A grade, or fused, as it is said. */
   grade(name: string): string;
-  /** What the joint, and the part, that it speaks of is called. */
+  /** What the joint, the part or the setting that it speaks of is called. */
   joint(): string;
   /** The joints that the heat it speaks of makes, and the wishes that clash. */
   making(): string;
   clash(): string;
   part(): string;
+  setting(name: string): string;
 }
 
 function voice({ values, at }: Pick<Finding, "values" | "at">, plan: Told, units: Units): Voice {
@@ -50,6 +51,7 @@ function voice({ values, at }: Pick<Finding, "values" | "at">, plan: Told, units
     making: () => names.joint(String(values.making)),
     clash: () => clashing(plan, names).join("; ") || String(values.clash),
     part: () => names.part(String(values.part ?? at)),
+    setting: (name) => names.setting(String(values[name])),
   };
 }
 
@@ -229,7 +231,7 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
     advice: `${v.length("needed")} has to be left: take a thicker plate, or file a flat on the hoop.`,
   }),
   "hoop.mounts-touch": (v) => ({
-    what: `The plates of ${v.text("other")} and ${v.text("mount")} run into each other.`,
+    what: `The plates of ${v.setting("other")} and ${v.setting("mount")} run into each other.`,
     advice: `They lie ${v.bare("apart")} apart round the hoop, and touch at ${v.length("needed")}.`,
   }),
   "hoop.rule-large": (v) => ({
@@ -280,7 +282,7 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
     advice: `It lies on it with a drop of ${v.length("needed")}.`,
   }),
   "bail.unequal": (v) => ({
-    what: `${v.text("one")} and ${v.text("other")} differ by ${v.length("longer")} in length and ${(Number(v.number("heavier").toFixed(2)) - Number(v.number("lighter").toFixed(2))).toFixed(2)} g.`,
+    what: `${capital(v.setting("one"))} and ${v.setting("other")} differ by ${v.length("longer")} in length and ${(Number(v.number("heavier").toFixed(2)) - Number(v.number("lighter").toFixed(2))).toFixed(2)} g.`,
     advice: `${v.number("lighter").toFixed(2)} and ${v.number("heavier").toFixed(2)} g: choose stones nearer to each other, or thin the heavier plate.`,
   }),
   "hang.crooked": (v) => ({

@@ -154,14 +154,23 @@ export interface Named extends Pick<Plan, "parts"> {
 export interface Names {
   readonly part: (id: string) => string;
   readonly joint: (id: string) => string;
-  /** "m2: " before what is said of another setting than the first, or of a part of it; else nothing. */
+  /** What a setting is called among others. */
+  readonly setting: (mount: string) => string;
+  /** "Stone 2: " before what is said of another setting than the first, or of a part of it; else nothing. */
   readonly lead: (id: string) => string;
 }
 
-/** A joint is "wall to plate", a part "wall"; of another setting than the first its mount's id stands with it. */
+/** What the settings of a piece are called beside each other: "stone 1", "stone 2", in the piece's order; one it does not have by its id. */
+export function settingName(mounts: readonly string[], mount: string): string {
+  const at = mounts.indexOf(mount);
+  return at < 0 ? mount : `stone ${at + 1}`;
+}
+
+/** A joint is "wall to plate", a part "wall"; of another setting than the first it is said which. */
 export function namesIn({ parts, joints }: Named): Names {
-  const first = parts.find(({ mount }) => mount !== null)?.mount ?? null;
-  const isOther = (mount: string | null) => mount !== null && mount !== first;
+  const mounts = [...new Set(parts.flatMap(({ mount }) => mount ?? []))];
+  const setting = (mount: string) => settingName(mounts, mount);
+  const isOther = (mount: string | null) => mount !== null && mount !== mounts[0];
   const plain = (id: string) => {
     const { kind, mount, name } = parts.find((part) => part.id === id)!;
     if (name !== undefined) return name;
@@ -174,7 +183,7 @@ export function namesIn({ parts, joints }: Named): Names {
     part: (id) => {
       const part = parts.find((each) => each.id === id);
       if (!part) return id;
-      return isOther(part.mount) ? `${plain(id)} of ${part.mount}` : plain(id);
+      return isOther(part.mount) ? `${plain(id)} of ${setting(part.mount!)}` : plain(id);
     },
     joint: (id) => {
       const joint = joints.find((each) => each.id === id);
@@ -182,17 +191,22 @@ export function namesIn({ parts, joints }: Named): Names {
       const alike = joints.filter((each) => each.mount === joint.mount && tied(each) === tied(joint));
       const number = alike.length > 1 ? ` ${alike.indexOf(joint) + 1}` : "";
       const name = tied(joint) + number;
-      return isOther(joint.mount) ? `${name}, ${joint.mount}` : name;
+      return isOther(joint.mount) ? `${name}, ${setting(joint.mount!)}` : name;
     },
+    setting,
     lead: (id) => {
       const mount = parts.find((part) => part.id === id || part.mount === id)?.mount ?? null;
-      return isOther(mount) ? `${mount}: ` : "";
+      return isOther(mount) ? `${capital(setting(mount!))}: ` : "";
     },
   };
 }
 
 export function capital(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+export function lowered(text: string): string {
+  return text.charAt(0).toLowerCase() + text.slice(1);
 }
 
 /** A verb of so many: "runs" of one, "run" of more. */

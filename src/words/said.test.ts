@@ -204,7 +204,7 @@ test.each<[FindingCode, Record<string, number | string>, string]>([
   [
     "bail.unequal",
     { one: "m1", other: "m2", longer: 0.6, lighter: 1.136, heavier: 1.182 },
-    "m1 and m2 differ by 0.60 mm in length and 0.04 g. 1.14 and 1.18 g: choose stones nearer to each other, or thin the heavier plate.",
+    "Stone 1 and m2 differ by 0.60 mm in length and 0.04 g. 1.14 and 1.18 g: choose stones nearer to each other, or thin the heavier plate.",
   ],
   ["hang.crooked", { tilt: -13.47, by: 2.03 }, "Hangs 13.5° off. Move the eye 2.03 mm along the edge, to the left."],
   ["hang.crooked", { tilt: 5, by: -1 }, "Hangs 5.0° off. Move the eye 1.00 mm along the edge, to the right."],
@@ -232,7 +232,7 @@ test.each<[FindingCode, Record<string, number | string>, string]>([
   [
     "hoop.mounts-touch",
     { other: "m1", mount: "m2", apart: 4.4, needed: 5.5 },
-    "The plates of m1 and m2 run into each other. They lie 4.40 apart round the hoop, and touch at 5.50 mm.",
+    "The plates of stone 1 and m2 run into each other. They lie 4.40 apart round the hoop, and touch at 5.50 mm.",
   ],
   [
     "hoop.rule-large",
@@ -580,13 +580,13 @@ test("steps and findings of another setting than the first say which, once", () 
     );
   expect(said(["m1.stone.look", "m2.stone.look", "m2.wall.slit", "m2.seam.heat", "m2.hoop.flat"])).toEqual([
     "Look the stone over, edge and back",
-    "m2: Look the stone over, edge and back",
-    "m2: Slit the strip 2.15 mm tall",
-    "Solder wall seam, m2, hard",
-    "File the flat for m2, 0.41 mm deep at its middle",
+    "Stone 2: Look the stone over, edge and back",
+    "Stone 2: Slit the strip 2.15 mm tall",
+    "Solder wall seam, stone 2, hard",
+    "File the flat for stone 2, 0.41 mm deep at its middle",
   ]);
   const hides = plan.findings.filter(({ code }) => code === "wall.hides-stone").map((each) => findingText(each, plan, METRIC).slice(0, 18));
-  expect(hides).toEqual(["The wall hides the", "m2: The wall hides"]);
+  expect(hides).toEqual(["The wall hides the", "Stone 2: The wall "]);
   const under = { code: "hoop.seam-under", level: "warning", at: "hoop", mount: "m2", values: { mount: "m2", apart: 1, half: 2 } } as const;
-  expect(findingText(under, plan, METRIC)).not.toMatch(/^m2: /);
+  expect(findingText(under, plan, METRIC)).not.toMatch(/^Stone 2: /);
 });

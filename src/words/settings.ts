@@ -1,8 +1,14 @@
 import { type Mount } from "@/core/piece/piece";
-import { SHAPE_NAMES } from "./names";
+import { SHAPE_NAMES, capital, settingName } from "./names";
 import { printable } from "./show";
 
-/** A setting as it is told among others: "m1, garnet oval". */
-export function calledIn({ id, stone }: Mount): string {
-  return `${id}, ${[printable(stone.material?.name ?? stone.name ?? ""), SHAPE_NAMES[stone.outline.shape]].filter(Boolean).join(" ")}`;
+/** A setting as it is told in the list of all: "Stone 1, garnet oval". */
+export function calledIn(mounts: readonly Mount[], { id, stone }: Mount): string {
+  const name = settingName(
+    mounts.map((each) => each.id),
+    id,
+  );
+  return capital(
+    `${name}, ${[printable(stone.material?.name ?? stone.name ?? ""), SHAPE_NAMES[stone.outline.shape]].filter(Boolean).join(" ")}`,
+  );
 }

@@ -348,6 +348,8 @@ export const CAUTIONS: Readonly<Record<CautionCode, { readonly name: string; rea
 export const CAUTIONS_DEFER = "Local codes, product safety sheets and licensed practice come first.";
 
 export interface SaidStep {
+  /** What the title begins with where it is of another setting than the first, and does not say so later. */
+  readonly lead: string;
   readonly title: string;
   readonly detail: string;
 }
@@ -402,13 +404,15 @@ export function sayStep(step: Step, plan: Told, units: Units, doubtOf: DoubtOf =
         joint: (id) => naming(names.joint(id)),
         part: (name) => naming(names.part(String(step.values[name]))),
         get of() {
-          return naming(String(step.values.of ?? ""));
+          return naming(step.values.of ? names.setting(String(step.values.of)) : "");
         },
       }),
     ),
   );
+  const lead = isNamed ? "" : names.lead(step.part);
   return {
-    title: (isNamed ? "" : names.lead(step.part)) + told,
+    lead,
+    title: lead + told,
     detail: step.code === "join.solder" ? PLACING_DETAILS[step.values.means as Placing] : (DETAILS[step.code] ?? ""),
   };
 }

@@ -363,16 +363,16 @@ test("solder is said by its form, in the maker's unit, with its place and how fa
 const tern = demoPiece("tern-ring");
 const twoSettings = planPiece({ ...tern, mounts: ["a", "b"].map((id) => ({ ...tern.mounts[0]!, id })) }, SHIPPED_BENCH);
 
-test("parts and joints are called by what they are, those of a second setting with its name", () => {
+test("parts and joints are called by what they are, those of a second setting with its number", () => {
   const { part, joint } = namesIn(twoSettings);
-  expect(["a.wall", "b.plate", "hoop", "no.part"].map(part)).toEqual(["wall", "plate of b", "hoop", "no.part"]);
+  expect(["a.wall", "b.plate", "hoop", "no.part"].map(part)).toEqual(["wall", "plate of stone 2", "hoop", "no.part"]);
   expect(["a.seam", "a.foot", "b.seam", "hoop.seam", "hoop.mount.a", "hoop.mount.b", "no.joint"].map(joint)).toEqual([
     "wall seam",
     "wall to plate",
-    "wall seam, b",
+    "wall seam, stone 2",
     "hoop seam",
     "hoop to plate",
-    "hoop to plate, b",
+    "hoop to plate, stone 2",
     "no.joint",
   ]);
 });

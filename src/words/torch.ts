@@ -5,7 +5,7 @@ import { type Plan, type PlannedHeat, heatOf } from "@/core/piece/plan";
 import { type Step } from "@/core/making/step";
 import { BLANK } from "./doubt";
 import { jointAdvice, solderText } from "./heats";
-import { agreeing, capital, counted, gradeName, namesIn } from "./names";
+import { agreeing, capital, counted, gradeName, lowered, namesIn } from "./names";
 import { type Units, lengthUnit, showLength } from "./show";
 import { CHECKS } from "./steps";
 import { percentsOf } from "./sums";
@@ -97,10 +97,6 @@ export function cutSolderText(cut: CutSolder, plan: Pick<Plan, "joints">, units:
 
 function isAtTorch({ code }: Step): boolean {
   return code === "join.solder" || code === "join.fuse";
-}
-
-function lowered(text: string): string {
-  return text.charAt(0).toLowerCase() + text.slice(1);
 }
 
 /** What is told of a heat at the step of one of its joints, line by line; none where a step is no heat. */

@@ -229,6 +229,10 @@ test("two eyes are pulled straight through both; two that hang apart have figure
     other: "m2",
     longer: expect.closeTo(2, 9) as number,
   });
+  const both = (second: Partial<Mount>) =>
+    planned({ ...ringed, eyes: ["m1", "m2"].map((mount) => ({ mount, at: 0.5 })) }, {}, second).findings.map(({ code }) => code);
+  expect(both({})).not.toContain("bail.unequal");
+  expect(both({ plate: { ...tern.mounts[0]!.plate, thickness: 0.62 } })).toContain("bail.unequal");
   const faults = (carrier: Carrier, ...mounts: Partial<Mount>[]) =>
     faultsOf(pendant(carrier, ...mounts), SHIPPED_BENCH).map(({ path, code }) => `${path}: ${code}`);
   expect(faults({ ...ringed, eyes: [{ mount: "m3", at: 0 }] })).toEqual(["/carrier/eyes/0/mount: no-such-mount", "/carrier/eyes: no-eye"]);

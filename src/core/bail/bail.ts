@@ -149,6 +149,9 @@ function boreFindings({ bore, chainEnd }: Bail): Finding[] {
   return [finding("bail.bore-small", "error", "bail", { bore, chainEnd, needed: chainEnd + CHAIN_SPARE })];
 }
 
+/** What cannot be told from alike, as it is shown: mm and g. */
+const ALIKE = 0.005;
+
 /** Two that hang apart are a pair: how far their sizes and weights are from each other. */
 function unequalFindings(hangings: readonly Hanging[]): Finding[] {
   const [one, other] = hangings;
@@ -156,13 +159,15 @@ function unequalFindings(hangings: readonly Hanging[]): Finding[] {
   const weigh = ({ hung }: Hanging) => hung.weights.reduce((all, { mass }) => all + mass, 0);
   const across = ({ hung }: Hanging) => hung.outline.extent(0);
   const [a, b] = [weigh(one), weigh(other)];
+  const longer = Math.abs(across(one) - across(other));
+  if (longer < ALIKE && Math.abs(a - b) < ALIKE) return [];
   return [
     finding("bail.unequal", "note", "bail", {
       one: one.mount,
       other: other.mount,
       lighter: Math.min(a, b),
       heavier: Math.max(a, b),
-      longer: Math.abs(across(one) - across(other)),
+      longer,
     }),
   ];
 }

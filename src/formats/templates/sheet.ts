@@ -7,7 +7,7 @@ import { type Plan, bailIn, hoopIn } from "@/core/piece/plan";
 import { type Doubt, type DoubtOf, SURE } from "@/core/piece/doubt";
 import { DOUBTS } from "@/words/doubt";
 import { BLANK_MARKS } from "@/words/marks";
-import { LAYER_NAMES, METAL_NAMES, capital } from "@/words/names";
+import { LAYER_NAMES, METAL_NAMES, capital, lowered, namesIn } from "@/words/names";
 import { type Units, lengthUnit, showLength } from "@/words/show";
 import { bareIn } from "@/words/steps";
 
@@ -48,13 +48,21 @@ interface Told {
 export function templatesOf(piece: Piece, plan: Plan, units: Units, doubtOf: DoubtOf = SURE): Template[] {
   const told = { plan, units, doubtOf };
   const isOnly = piece.mounts.length === 1;
+  const names = namesIn(plan);
   const all = [
-    ...piece.mounts.flatMap((mount) => ofMount(told, mount, isOnly ? "" : `${mount.id}-`)),
+    ...piece.mounts.flatMap((mount) =>
+      isOnly ? ofMount(told, mount, "") : ofMount(told, mount, `${mount.id}-`).map((each) => led(each, capital(names.setting(mount.id)))),
+    ),
     ...hoopBlank(told),
     ...bridgeBlank(told),
     ...bailPattern(told),
   ];
   return piece.copies === 2 ? all.flatMap((each) => [each, mirror(each)]) : all;
+}
+
+/** Of one of several settings. */
+function led(each: Template, setting: string): Template {
+  return { ...each, title: `${setting}: ${lowered(each.title)}` };
 }
 
 /** The second of a pair: what is cut for it, turned over. */

@@ -29,6 +29,13 @@ test("each thing that is cut has its template, at the size that is cut", () => {
   expect(sheetOf("turnstone-ring").map(({ id }) => id)).toEqual(["plate", "wall", "rope", "beads", "hoop"]);
   expect(sheetOf("slate-ring").map(({ id }) => id)).toEqual(["wall", "ledge", "hoop"]);
   expect(sheetOf("samphire-ring").map(({ id }) => id)).toEqual(["hoop"]);
+  expect(sheetOf("redshank-ring").map(({ id, title }) => [id, title.split(",")[0]])).toEqual([
+    ["m1-plate", "Stone 1: plate"],
+    ["m1-wall", "Stone 1: wall"],
+    ["m2-plate", "Stone 2: plate"],
+    ["m2-wall", "Stone 2: wall"],
+    ["hoop", "Hoop's blank"],
+  ]);
   const piece = demoPiece("tern-ring");
   const { figures } = planPiece(piece, SHIPPED_BENCH);
   for (const [part, length, width] of [

@@ -13,6 +13,7 @@ import { usePlan } from "@/ui/plan";
 import { useSession, useWhileHeld } from "@/ui/session";
 import { type Size } from "@/ui/useSize";
 import { BeadFill, LayerShapes } from "../plate/LayerShapes";
+import { namesIn } from "@/words/names";
 import { FromTheSide } from "./FromTheSide";
 import { putEye } from "./fields";
 import { type bailView } from "./view";
@@ -97,7 +98,7 @@ export function BailDrawing({ size, piece, mount, view }: Props) {
       {lie.length > 1 &&
         lie.map(({ hang, isMirror, x }) => (
           <Word key={`${hang.mount}${isMirror}`} x={x} y={size.height - 16} textAnchor="middle">
-            {isMirror ? "its mirror, " : drawn.hangs.length > 1 ? `${hang.mount}, ` : ""}
+            {isMirror ? "its mirror, " : drawn.hangs.length > 1 ? `${namesIn(plan).setting(hang.mount)}, ` : ""}
             {hang.mass.toFixed(2)} g
           </Word>
         ))}

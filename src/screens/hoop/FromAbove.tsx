@@ -7,6 +7,7 @@ import { DragHandle } from "@/ui/DragHandle";
 import { Knob, Millimetres, Shape, Word, scaleFor, scaleText } from "@/ui/Drawing";
 import { usePlan } from "@/ui/plan";
 import { useSession, useWhileHeld } from "@/ui/session";
+import { namesIn } from "@/words/names";
 import { putPlace } from "./fields";
 
 interface Props {
@@ -22,13 +23,14 @@ const STEP = 1;
 /** A setting from above with the hoop under it, the finger from left to right; turned by the handle at the end of its length. */
 export function FromAbove({ mount, hoop, box }: Props) {
   const session = useSession();
-  const { plan } = usePlan().drawing.settings[mount.id]!;
+  const plan = usePlan();
+  const seen = plan.drawing.settings[mount.id]!.plan;
   const half = hoop.outside;
   const { scale } = useWhileHeld({ scale: scaleFor(2 * half + 6, 2 * half + 1, box.width, box.height - 34) });
   const turn = mount.place?.turn ?? 0;
   const put = (degrees: number) =>
     session.change((piece) => putPlace(piece, mount.id, "turn", Math.round(degrees)), `${mount.id}.place.turn`);
-  const end = endOf(plan.plateEdge.from);
+  const end = endOf(seen.plateEdge.from);
   const angle = (turn * Math.PI) / 180;
   const [x, y] = [box.x + box.width / 2, box.y + 30 + (box.height - 34) / 2];
   const legs: readonly DrawnLeg[] = hoop.legs.length > 0 ? hoop.legs : whole(hoop);
@@ -42,8 +44,8 @@ export function FromAbove({ mount, hoop, box }: Props) {
           <Shape key={i} points={strip(middle, width)} fill="url(#metal)" stroke="#6f7a7e" strokeWidth={0.8} lights="slit" />
         ))}
         <g transform={`rotate(${turn})`} opacity={0.82}>
-          <Shape curve={plan.plateEdge} fill="#dfe5e7" stroke="#6f7a7e" lights="plate" />
-          <Shape curve={plan.stone} fill={`url(#stone-${mount.id})`} stroke="#00000044" lights="stone" />
+          <Shape curve={seen.plateEdge} fill="#dfe5e7" stroke="#6f7a7e" lights="plate" />
+          <Shape curve={seen.stone} fill={`url(#stone-${mount.id})`} stroke="#00000044" lights="stone" />
         </g>
         {hoop.legs.map(({ middle, width }, i) => (
           <Shape
@@ -57,7 +59,7 @@ export function FromAbove({ mount, hoop, box }: Props) {
           />
         ))}
         <DragHandle
-          label={`Turn of ${mount.id} on the hoop`}
+          label={`Turn of ${namesIn(plan).setting(mount.id)} on the hoop`}
           now={turn}
           most={360}
           told={`${turn} degrees`}

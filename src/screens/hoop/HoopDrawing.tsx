@@ -13,6 +13,7 @@ import { useSession, useWhileHeld } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
 import { type Size } from "@/ui/useSize";
 import { AppliedOnHoop } from "../applied/AppliedShapes";
+import { namesIn } from "@/words/names";
 import { FromAbove } from "./FromAbove";
 import { WireSection } from "./WireSection";
 import { putPlace } from "./fields";
@@ -193,11 +194,12 @@ interface PlaceProps {
 /** A setting is moved round the hoop by the handle over it. */
 function PlaceHandle({ mount, along, hoop, out }: PlaceProps) {
   const session = useSession();
+  const plan = usePlan();
   const angle = hoop.seats[mount]!.angle;
   const put = (mm: number) => session.change((piece) => putPlace(piece, mount, "along", Math.round(mm * 10) / 10), `${mount}.place.along`);
   return (
     <DragHandle
-      label={`Place of ${mount} round the hoop`}
+      label={`Place of ${namesIn(plan).setting(mount)} round the hoop`}
       now={along}
       most={Math.PI * hoop.outside}
       lights="seat"

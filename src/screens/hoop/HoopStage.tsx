@@ -171,6 +171,7 @@ function HoopMeasures({ hoop, view, mount }: MeasuresProps) {
       <h2 className="section-head">Metal</h2>
       <ChoiceField
         label="Section"
+        width="wide"
         hint={hoop.stock.section === "half-round" || hoop.stock.section === "d" ? "flat side to the finger" : undefined}
         value={hoop.stock.section}
         options={SECTIONS.map((value) => ({ value, text: capital(SECTION_NAMES[value]) }))}

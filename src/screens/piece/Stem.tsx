@@ -1,5 +1,6 @@
 "use client";
 
+import { capital, settingName } from "@/words/names";
 import { STAGE_NAMES, type StageId } from "@/words/stages";
 import { type StemEntry } from "./stages";
 
@@ -30,7 +31,7 @@ export function Stem({ entries, current, onGo, settings, shown, onShow }: Props)
               onClick={() => onShow(setting)}
               className={`rounded-[4px] border px-1.5 text-[12.5px] max-lg:h-[44px] max-lg:min-w-[44px] ${setting === shown ? "border-ink bg-ink text-white" : "border-line bg-sheet"}`}
             >
-              {setting}
+              {capital(settingName(settings, setting))}
             </button>
           ))}
         </div>

@@ -204,11 +204,15 @@ function StruckMeasures({ mount: { id, plate } }: { readonly mount: Mount }) {
     <>
       <h2 className="section-head">On the back</h2>
       <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
-        <MeasureField field={stampField("width")} label="Stamp" value={stamp?.width ?? null} lights="stamp" shape="compact" />
-        <MeasureField field={stampField("height")} label="by" value={stamp?.height ?? null} lights="stamp" shape="compact" />
-        {placed.stamp && <Places mount={id} what="stamp" at={placed.stamp.at} />}
-        <MeasureField field={drainField} label="Drain" value={drain?.diameter ?? null} lights="drain" shape="compact" />
-        {placed.drain && <Places mount={id} what="drain" at={placed.drain.at} />}
+        <div role="group" aria-label="Stamp" className="contents">
+          <MeasureField field={stampField("width")} label="Stamp" value={stamp?.width ?? null} lights="stamp" shape="compact" />
+          <MeasureField field={stampField("height")} label="by" value={stamp?.height ?? null} lights="stamp" shape="compact" />
+          {placed.stamp && <Places mount={id} what="stamp" at={placed.stamp.at} />}
+        </div>
+        <div role="group" aria-label="Drain" className="contents">
+          <MeasureField field={drainField} label="Drain" value={drain?.diameter ?? null} lights="drain" shape="compact" />
+          {placed.drain && <Places mount={id} what="drain" at={placed.drain.at} />}
+        </div>
       </div>
     </>
   );

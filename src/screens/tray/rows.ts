@@ -112,8 +112,8 @@ function nextStep(plan: Plan, make: Make | undefined | null, units: Units, doubt
   const done = new Set(make.done.map(({ step }) => step));
   const next = plan.steps.findIndex(({ id }) => !done.has(id));
   if (next < 0) return "All steps done";
-  const { title } = sayStep(plan.steps[next]!, plan, units, doubtOf);
-  return `Step ${next + 1}: ${title.split(/[:,;]/)[0]!.toLowerCase()}`;
+  const { lead, title } = sayStep(plan.steps[next]!, plan, units, doubtOf);
+  return `Step ${next + 1}: ${title.slice(lead.length).split(/[:,;]/)[0]!.toLowerCase()}`;
 }
 
 /** A stone as it lies on the tray: its outline and its wall's, in mm. */
