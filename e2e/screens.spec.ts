@@ -102,12 +102,13 @@ test("a joint is pinned, disturbed and shielded on the ladder, and clashing wish
   );
 });
 
-test("the card prints on one page of A4 and of Letter, that of four stones on two", async ({ page }) => {
+test("the card prints on one page of A4 and of Letter, of many steps too, that of four stones on two", async ({ page }) => {
   await page.goto("/");
   await laid(page, fourStones());
   await kept(page);
   for (const [piece, pages] of [
     ["four-ring", 2],
+    ["dotterel-ring", 1],
     ["whelk-ring", 1],
   ] as const) {
     await page.goto(`/pieces/${piece}/card`);

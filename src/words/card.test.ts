@@ -5,12 +5,12 @@ import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { doubter } from "@/core/piece/doubt";
 import { type Piece } from "@/core/piece/piece";
 import { planPiece } from "@/core/piece/plan-piece";
-import { cardRows } from "./card";
+import { cardRows, cardSteps } from "./card";
 import { findingText } from "./findings";
 import { solderText } from "./heats";
 import { namesIn } from "./names";
 import { METRIC, showFigureValue } from "./show";
-import { stepText } from "./steps";
+import { sayStep, stepText } from "./steps";
 import { addingUp, percentsOf, sumParts, sumText } from "./sums";
 
 const INCH = { length: "inch", temperature: "F" } as const;
@@ -67,6 +67,20 @@ test("the card has every size with its sum, and each heat's solder with its plac
   ];
   expect(told.filter((text) => /\bm[12]\b/.test(text))).toEqual([]);
   expect(told.filter((text) => /\bstone 2\b/i.test(text)).length).toBeGreaterThan(20);
+});
+
+test("the making on a card has every step once, the pickling of one heat's joints in one line", () => {
+  const dotterel = plan(demoPiece("dotterel-ring"));
+  const lines = cardSteps(dotterel, METRIC);
+  const range = (numbers: string) => {
+    const [first, last = first] = numbers.split("–").map(Number) as [number, number?];
+    return Array.from({ length: last - first + 1 }, (_, i) => first + i);
+  };
+  expect(lines.flatMap(({ numbers }) => range(numbers))).toEqual(dotterel.steps.map((_, i) => i + 1));
+  for (const { numbers, title, cautions } of lines)
+    for (const i of range(numbers))
+      expect([sayStep(dotterel.steps[i - 1]!, dotterel, METRIC).title, dotterel.steps[i - 1]!.cautions]).toEqual([title, cautions]);
+  expect(lines.filter(({ title }) => title === "Pickle, rinse and dry").map(({ numbers }) => numbers)).toEqual(["36–38"]);
 });
 
 test("what nobody measured is left blank on the card, and what rests on it: the size alone leaves the setting known", () => {

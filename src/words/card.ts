@@ -2,6 +2,7 @@ import { BAIL_WORDS } from "./bails";
 import { type DoubtOf, SURE, doubtAmong } from "@/core/piece/doubt";
 import { type Figure, figureOf } from "@/core/measure/figure";
 import { type Mount, type Piece } from "@/core/piece/piece";
+import { type Step } from "@/core/making/step";
 import { type Plan, bailIn, hoopIn } from "@/core/piece/plan";
 import { WORK_NAMES } from "@/core/hoop/works/works";
 import { greatestTurnIn } from "@/core/stone/stone";
@@ -15,7 +16,7 @@ import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SYSTEM_NAMES, capital, namesIn 
 import { type Rounding, type Units, lengthUnit, printable, showFigureValue, showLength, showPercent, withUnit } from "./show";
 import { type Bare, sayBack } from "./backs";
 import { ornamentText, sayOrnament } from "./ornament";
-import { bareIn, figureText, roundingOf } from "./steps";
+import { bareIn, figureText, roundingOf, sayStep } from "./steps";
 import { addingUp, sumText } from "./sums";
 import { wallHolds, wallStock } from "./wall-stock";
 
@@ -324,4 +325,25 @@ function seatRow(mount: string, label: string, pen: Pen): CardRow[] {
         ),
       ]
     : [];
+}
+
+/** A line of the making on a card. */
+export interface CardStep {
+  /** "36", or of several "36–38". */
+  readonly numbers: string;
+  readonly title: string;
+  readonly cautions: Step["cautions"];
+}
+
+/** The steps on a card; those of the same words that follow each other, as the pickling of one heat's joints, stand in one line. */
+export function cardSteps(plan: Plan, units: Units, doubtOf: DoubtOf = SURE): CardStep[] {
+  const lines: (CardStep & { readonly first: number })[] = [];
+  plan.steps.forEach((step, i) => {
+    const { title } = sayStep(step, plan, units, doubtOf);
+    const before = lines.at(-1);
+    if (before?.title === title && before.cautions.join() === step.cautions.join())
+      lines[lines.length - 1] = { ...before, numbers: `${before.first}–${i + 1}` };
+    else lines.push({ first: i + 1, numbers: String(i + 1), title, cautions: step.cautions });
+  });
+  return lines;
 }

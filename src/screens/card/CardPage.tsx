@@ -10,14 +10,14 @@ import { cuttingList } from "@/core/heats/cutting";
 import { type Plan, type PlannedHeat } from "@/core/piece/plan";
 import { type Piece } from "@/core/piece/piece";
 import { findingText } from "@/words/findings";
-import { cardRows } from "@/words/card";
+import { cardRows, cardSteps } from "@/words/card";
 import { fullDayText } from "@/words/dates";
 import { DOUBTS } from "@/words/doubt";
 import { cutSolderText, sayTorch } from "@/words/torch";
 import { ASKED } from "@/words/making";
 import { flameName, namesIn, capital } from "@/words/names";
 import { degrees, lengthUnit, showTemperature, type Units } from "@/words/show";
-import { CAUTIONS, CAUTIONS_DEFER, STAGE_TITLES, figureText, sayStep } from "@/words/steps";
+import { CAUTIONS, CAUTIONS_DEFER, STAGE_TITLES, figureText } from "@/words/steps";
 
 /** What is printed of what there is to say; notes, of what another school would do, stay on the screen. */
 const LEVELS: Readonly<Record<Level, string | null>> = { error: "◆ Wrong", warning: "◆ Take care", note: null };
@@ -34,14 +34,18 @@ interface PageProps {
   readonly isForClass?: boolean;
 }
 
-/** Steps from which on a card is set smaller, so that two pages hold it. */
-const LONG = 60;
+/** A card of more than so many steps, a finding counted as two, is set smaller: one page then holds it, or two that of a large piece. */
+const LONG = 36;
 
 /** A piece's card: all of it on one page, safe in grey; a large piece's on two. */
 export function CardPage({ piece, plan, units, doubtOf, revision, changed, isForClass = false }: PageProps) {
   const cautions = cautionsOf(plan);
+  const findings = plan.findings.filter(({ at, level }) => !doubtOf(at) && LEVELS[level] !== null);
   return (
-    <article className={`card-page ${plan.steps.length > LONG ? "card-long" : ""}`} aria-label={`Card of ${piece.name}`}>
+    <article
+      className={`card-page ${plan.steps.length + 2 * findings.length > LONG ? "card-long" : ""}`}
+      aria-label={`Card of ${piece.name}`}
+    >
       <CardHead piece={piece} revision={revision} changed={changed} />
       {isForClass && <NameLine />}
       <div className="card-columns grid grid-cols-[1fr_76mm] gap-[5mm]">
@@ -61,33 +65,35 @@ export function CardPage({ piece, plan, units, doubtOf, revision, changed, isFor
             ))}
           </tbody>
         </table>
-        <CardDrawing
-          piece={piece}
-          plan={plan}
-          doubt={doubtAmong(
-            piece.mounts.slice(0, 1).flatMap(({ id }) => [`${id}.stone`, `${id}.wall`, `${id}.plate`]),
-            doubtOf,
-          )}
-        />
+        <div className="flex flex-wrap content-start justify-center gap-[4mm]">
+          {piece.mounts.map(({ id }) => (
+            <CardDrawing
+              key={id}
+              plan={plan}
+              mount={id}
+              isOnly={piece.mounts.length === 1}
+              doubt={doubtAmong(
+                ["stone", "wall", "plate"].map((name) => `${id}.${name}`),
+                doubtOf,
+              )}
+            />
+          ))}
+        </div>
       </div>
       <CardHeats plan={plan} copies={piece.copies ?? 1} units={units} doubtOf={doubtOf} />
-      {plan.findings
-        .filter(({ at, level }) => !doubtOf(at) && LEVELS[level] !== null)
-        .map((finding, i) => (
-          <p key={i} className="mt-[1mm]">
-            <b>{LEVELS[finding.level]}.</b> {findingText(finding, plan, units)}
-          </p>
-        ))}
+      {findings.map((finding, i) => (
+        <p key={i} className="mt-[1mm]">
+          <b>{LEVELS[finding.level]}.</b> {findingText(finding, plan, units)}
+        </p>
+      ))}
       <h2>Making</h2>
       <ol className="columns-2 gap-[5mm]">
-        {plan.steps.map((step, i) => (
-          <li key={step.id} className="flex gap-[1.4mm] break-inside-avoid py-[0.25mm]">
+        {cardSteps(plan, units, doubtOf).map(({ numbers, title, cautions: at }) => (
+          <li key={numbers} className="flex gap-[1.4mm] break-inside-avoid py-[0.25mm]">
             <span className="mt-[0.5mm] inline-block h-[2.6mm] w-[2.6mm] shrink-0 border border-[#333]" aria-hidden="true" />
             <span>
-              {i + 1} {sayStep(step, plan, units, doubtOf).title}
-              {step.cautions.length > 0 && (
-                <span className="text-[#444]"> ◆ {step.cautions.map((caution) => cautions.indexOf(caution) + 1).join(" ")}</span>
-              )}
+              {numbers} {title}
+              {at.length > 0 && <span className="text-[#444]"> ◆ {at.map((caution) => cautions.indexOf(caution) + 1).join(" ")}</span>}
             </span>
           </li>
         ))}
@@ -150,29 +156,39 @@ function CardHead({ piece, revision, changed }: { readonly piece: Piece; readonl
 }
 
 const CARD_TIMES = [3, 2.5, 2, 1.5] as const;
-const ROOM_MM = { width: 76, height: 72 } as const;
+/** Of the only setting, and of one of several, two side by side. */
+const ROOM_MM = { only: { width: 76, height: 72 }, several: { width: 36, height: 36 } } as const;
 /** The drawing's own frame is in millimetres; its size on paper gives the scale. */
 const CARD_SCALE = { times: 1, perMm: 1 } as const;
 const GAP_MM = 4;
 
-/** Plan and section, at the largest plain scale that fits the card. */
-function CardDrawing({ piece, plan, doubt }: { readonly piece: Piece; readonly plan: Plan; readonly doubt: Doubt | null }) {
-  const mount = piece.mounts[0]!;
-  const { plan: top, section } = plan.drawing.settings[mount.id]!;
+interface DrawingProps {
+  readonly plan: Plan;
+  readonly mount: string;
+  readonly isOnly: boolean;
+  readonly doubt: Doubt | null;
+}
+
+/** A setting's plan and section, at the largest plain scale that fits the card. */
+function CardDrawing({ plan, mount, isOnly, doubt }: DrawingProps) {
+  const { plan: top, section } = plan.drawing.settings[mount]!;
+  const room = ROOM_MM[isOnly ? "only" : "several"];
+  const what = top.seam ? "plan with the seam, and section" : "plan and section";
+  const name = isOnly ? what : namesIn(plan).setting(mount);
   const box = around(top.plateEdge, top.layers);
   const [wide, tall] = [box.right - box.left, box.high - box.low];
   const sectionTall = section.top + section.plate.thickness;
   const [width, height] = [Math.max(wide, 2 * section.plate.half) + 4, tall + sectionTall + GAP_MM + 4];
-  const times = CARD_TIMES.find((each) => width * each <= ROOM_MM.width && height * each <= ROOM_MM.height) ?? 1;
-  const fit = Math.min(times, ROOM_MM.width / width, ROOM_MM.height / height);
+  const times = CARD_TIMES.find((each) => width * each <= room.width && height * each <= room.height) ?? 1;
+  const fit = Math.min(times, room.width / width, room.height / height);
   return (
-    <figure className="text-center">
+    <figure className="text-center" style={{ width: `${room.width}mm` }}>
       <svg
         width={`${width * fit}mm`}
         height={`${height * fit}mm`}
         viewBox={`0 0 ${width} ${height}`}
         role="img"
-        aria-label="Plan and section"
+        aria-label={isOnly ? "Plan and section" : `Plan and section of ${name}`}
         className="mx-auto"
       >
         <StoneFill material="agate" id="card-stone" />
@@ -235,8 +251,7 @@ function CardDrawing({ piece, plan, doubt }: { readonly piece: Piece; readonly p
         </Millimetres>
       </svg>
       <figcaption className="card-fine text-[#444]">
-        {top.seam ? "Plan with the seam, and section," : "Plan and section,"}{" "}
-        {fit === times ? scaleText({ times, perMm: times }) : `${fit.toFixed(2)} times life size`}
+        {capital(name)}, {fit === times ? scaleText({ times, perMm: times }) : `${fit.toFixed(2)} times life size`}
         {doubt && <b className="block">○ {DOUBTS[doubt]}: not as it will be</b>}
       </figcaption>
     </figure>
