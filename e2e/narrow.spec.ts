@@ -8,7 +8,7 @@ test.use({ viewport: { width: 390, height: 844 }, hasTouch, isMobile });
 const STAGES = ["stone", "wall", "plate", "hoop", "heats", "making", "card", "bench"] as const;
 const PLACES = {
   "the tray, my bench and the ledger": ["/", "/my-bench", "/ledger", "/cards?pieces=tern-ring", EMPTY],
-  "a piece's stages": STAGES.slice(0, 5).map(stage),
+  "a piece's stages": [...STAGES.slice(0, 5).map(stage), "/pieces/curlew-ring/hoop"],
   "its making, its card and the bench": STAGES.slice(5).map(stage),
 };
 
@@ -17,7 +17,7 @@ function stage(name: string): string {
 }
 
 for (const [what, places] of Object.entries(PLACES))
-  test(`on a phone and a tablet nothing of ${what} is wider than the screen, smaller than a fingertip, or seriously against a reader`, async ({
+  test(`on a phone and a tablet nothing of ${what} is wider than the screen, cut off, smaller than a fingertip, or seriously against a reader`, async ({
     page,
   }) => {
     test.setTimeout(90_000);
@@ -25,10 +25,18 @@ for (const [what, places] of Object.entries(PLACES))
     for (const place of places) {
       await page.goto(place);
       await expect(page.getByRole("main")).toBeVisible();
-      for (const width of [360, 768, 390]) {
+      for (const width of [360, 768, 1024, 390]) {
         await page.setViewportSize({ width, height: 844 });
         const wider = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
         expect([place, width, wider]).toEqual([place, width, 0]);
+        const cut = await page.evaluate(() =>
+          [...document.querySelectorAll("main header *, main input")].flatMap((each) =>
+            each.scrollWidth > each.clientWidth + 1 && getComputedStyle(each).overflowX !== "visible"
+              ? [each.textContent || (each as HTMLInputElement).value]
+              : [],
+          ),
+        );
+        if (place.startsWith("/pieces")) expect([place, width, cut]).toEqual([place, width, []]);
       }
       const small = await page
         .getByRole("main")

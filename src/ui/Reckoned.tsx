@@ -7,7 +7,7 @@ export function Reckoned({ tasks }: { readonly tasks: readonly { readonly isUsua
   const text = reckonedText(tasks);
   if (text === "") return null;
   return (
-    <span className="text-warn">
+    <span className="text-warn max-lg:block">
       {" "}
       ○ {capital(text)}:{" "}
       <Link href="/my-bench#minutes" className="pressed inline-flex items-center underline">

@@ -32,7 +32,7 @@ interface Props<T> {
 
 const COLUMNS = {
   usual: "grid-cols-[1fr_96px] gap-x-2 text-[13.5px]",
-  compact: "grid-cols-[1fr_78px] gap-x-1 text-[12.5px]",
+  compact: "grid-cols-[1fr_96px] gap-x-1 text-[12.5px] min-[1152px]:grid-cols-[1fr_78px]",
   wide: "grid-cols-[1fr_148px] gap-x-2 text-[13.5px]",
 } as const;
 

@@ -3,7 +3,7 @@
 import Link from "next/link";
 import { useEffect, useRef } from "react";
 import { type Step } from "@/core/making/step";
-import { capital, namesIn } from "@/words/names";
+import { capital, counted, namesIn } from "@/words/names";
 import { type Plan } from "@/core/piece/plan";
 import { type Units } from "@/words/show";
 import { WAITS } from "@/words/making";
@@ -59,8 +59,9 @@ export function WaitRow({ waiting: { steps, since, until, isUsual }, now, plan, 
 
 /** How long the wait is, and whose minutes those are where they are not the maker's own. */
 function waitOf(isReady: boolean, minutes: number, isUsual: boolean): string {
-  if (isUsual) return `${isReady ? "after" : "left of"} the usual ${minutes}`;
-  return isReady ? "" : `left of ${minutes}`;
+  const long = counted(minutes, "minute");
+  if (isUsual) return `${isReady ? "after" : "left of"} the usual ${long}`;
+  return isReady ? "" : `left of ${long}`;
 }
 
 /** The joint or part that a step leaves waiting; of what is done to several, the piece. */

@@ -122,7 +122,7 @@ function DayLeft({ piece, plan, tasks, done }: DayProps) {
       <p className="text-[12.5px] text-soft">
         <b className="font-semibold text-ink">{minutesText(day.finish)}</b> left, done by{" "}
         <b className="font-semibold text-ink">{clock(day.finish)}</b>: {savedText(day)}.{" "}
-        <Link href={`/day?pieces=${piece}`} className="pressed inline-flex items-center underline">
+        <Link href={`/day?pieces=${piece}`} className="pressed inline-flex items-center underline max-lg:flex max-lg:w-fit">
           Plan the day
         </Link>
         <Reckoned tasks={day.tasks} />

@@ -51,7 +51,7 @@ export function TopBar({ shows, undoing }: Props) {
           /
         </span>
         <Name stone={told} />
-        <span className="min-w-0 truncate max-lg:hidden">— {told}</span>
+        <span className="min-w-0 truncate max-xl:hidden">— {told}</span>
       </p>
       <button type="button" className="btn btn-plain" aria-label="Undo" disabled={!undoing.canUndo} onClick={undoing.undo}>
         <Undo2 size={15} aria-hidden="true" />
@@ -104,7 +104,7 @@ function Name({ stone }: { readonly stone: string }) {
       className="max-w-[240px] truncate rounded-[3px] font-[620] text-ink hover:bg-hair max-lg:min-h-[44px] max-lg:w-full max-lg:max-w-full max-lg:text-left max-lg:leading-tight"
     >
       {name}
-      <small className="block truncate text-[12.5px] font-[440] text-soft lg:hidden">{stone}</small>
+      <small className="block text-[12.5px] leading-tight font-[440] whitespace-normal text-soft lg:hidden">{stone}</small>
     </button>
   );
 }
@@ -115,7 +115,7 @@ function KeepingText({ keeping }: { readonly keeping: Keeping }) {
   return (
     <span
       role={isBad ? "status" : undefined}
-      className={`min-w-0 truncate text-[12.5px] ${isBad ? "font-semibold text-bad" : "text-soft"}`}
+      className={`min-w-0 text-[12.5px] ${isBad ? "leading-tight font-semibold text-bad" : "truncate text-soft"}`}
     >
       {keepingText(keeping, trouble)}
     </span>
