@@ -3,7 +3,7 @@ import { type Cost, NEVER, pack } from "./cost";
 import { bestFound, lowerBound } from "./large";
 import { type PinEntry } from "./pins";
 import { type HeatWishes, type Task, inBits, tasksOf } from "./problem";
-import { type NextHeat, OutOfTime, Search } from "./search";
+import { type NextHeat, OutOfTime, Search, type State } from "./search";
 
 /** With solder, or by the metal itself. */
 export type Means = "solder" | "fuse";
@@ -153,16 +153,23 @@ function cheapestWithin(limit: Cost, tasks: readonly Task[], isOver: () => boole
 function firstInOrder(search: Search): NextHeat[] {
   const heats: NextHeat[] = [];
   let state = search.start();
+  let wanted = search.leastCost(state);
   while (state.left) {
-    const wanted = search.leastCost(state);
-    const next = search
-      .nextHeats(state)
-      .find(({ cost, leaves }) => cost + search.leastOf(leaves.left) <= wanted && cost + search.leastCost(leaves) === wanted);
-    if (!next) throw new Error("no heat leads to the least cost");
+    const next = firstLeadingTo(wanted, search, state);
     heats.push(next);
     state = next.leaves;
+    wanted -= next.cost;
   }
   return heats;
+}
+
+/** The first heat after which all joints left are made for what is wanted in all. What cannot cost so little is left out at once. */
+function firstLeadingTo(wanted: Cost, search: Search, state: State): NextHeat {
+  const leads = ({ cost, leaves }: NextHeat) =>
+    cost + search.leastOf(leaves.left) <= wanted && cost + search.leastCost(leaves, wanted - cost) === wanted;
+  const next = search.nextHeats(state).find(leads);
+  if (!next) throw new Error("no heat leads to the least cost");
+  return next;
 }
 
 /** Sets of wishes that are tried before a set from which none can be taken is named instead of the smallest. */

@@ -15,7 +15,7 @@ import { danger, disturbance } from "./thermal";
  * Joints that only an order or a shared heat ties are solved as one set of several bodies.
  */
 export class Search {
-  private readonly memo = new Map<string, readonly Outcome[]>();
+  private readonly memo = new Map<string, { readonly most: Cost; readonly kept: readonly Outcome[] }>();
   private readonly later: readonly number[];
   private readonly tied: readonly number[];
   private readonly melts: readonly number[];
@@ -60,12 +60,13 @@ export class Search {
     return { left: (1 << ties.length) - 1, bodies };
   }
 
-  /** Least cost of the joints left; NEVER if they cannot be made. */
-  leastCost(state: State): Cost {
+  /** Least cost of the joints left; NEVER if they cannot be made for so much. */
+  leastCost(state: State, most: Cost = this.limit): Cost {
     const links = this.links(state, state.left);
     let total: Cost = 0;
     for (const set of sets(state.left, (i) => links[i]! | this.tied[i]!)) {
-      total += Math.min(NEVER, ...this.outcomes(state, set, links).map((outcome) => outcome.cost));
+      const others = this.leastOf(state.left & ~set);
+      total += Math.min(NEVER, ...this.outcomes(state, set, links, most - others).map((outcome) => outcome.cost));
     }
     return total;
   }
@@ -148,20 +149,20 @@ export class Search {
     return at;
   }
 
-  /** Every temper that making the joints of `set` can end with, at its least cost. */
-  private outcomes(state: State, set: number, links: readonly number[]): readonly Outcome[] {
+  /** Every temper that making the joints of `set` can end with for `most` or less, at its least cost; remembered for the most that was asked. */
+  private outcomes(state: State, set: number, links: readonly number[], most: Cost): readonly Outcome[] {
     const touched = state.bodies.filter((body) => touches(this.problem, set, body));
     const key = `${set}|${touched.map((body) => (body.heated ? `${body.parts}:${body.temper.id}` : "")).join(";")}`;
     const known = this.memo.get(key);
-    if (known) return known;
+    if (known && known.most >= most) return known.kept;
     if (this.isOver()) throw new OutOfTime();
     const found = new Map<string, Outcome>();
     for (const reached of sets(set, (i) => links[i]!)) {
       const last = filterMask(reached, (i) => (this.later[i]! & set) === 0);
-      for (const joints of subsets(last)) this.lastHeat(state, set, reached, joints, links, touched, found);
+      for (const joints of subsets(last)) this.lastHeat(state, set, reached, joints, links, touched, most, found);
     }
     const kept = undominated([...found.values()]);
-    this.memo.set(key, kept);
+    this.memo.set(key, { most, kept });
     return kept;
   }
 
@@ -173,6 +174,7 @@ export class Search {
     joints: number,
     links: readonly number[],
     touched: readonly Body[],
+    most: Cost,
     found: Map<string, Outcome>,
   ): void {
     const { together, allowed, ties, flames } = this.problem;
@@ -180,13 +182,12 @@ export class Search {
     const open = ~unionOver(joints, (i) => ~allowed[i]!);
     if (open === 0) return;
     const rest = set & ~joints;
-    const most = this.limit - this.leastOf(((1 << ties.length) - 1) & ~set);
     const mostBefore = most - this.leastOf(joints);
     const restParts = unionOver(rest, (i) => ties[i]!);
     const lone = touched.filter((body) => !(body.parts & restParts) && touches(this.problem, joints, body));
     let before: Outcome[] = [{ bodies: lone.map((body) => ({ joints, ...body })), cost: 0 }];
     for (const part of sets(rest, (i) => (links[i]! | this.tied[i]!) & rest)) {
-      const outcomes = this.outcomes(state, part, links);
+      const outcomes = this.outcomes(state, part, links, mostBefore - this.leastOf(rest & ~part));
       before = undominated(
         before
           .flatMap((a) => outcomes.map((b) => ({ bodies: this.mergeWithin(reached, [...a.bodies, ...b.bodies]), cost: a.cost + b.cost })))
