@@ -12,3 +12,8 @@ export function calledIn(mounts: readonly Mount[], { id, stone }: Mount): string
     `${name}, ${[printable(stone.material?.name ?? stone.name ?? ""), SHAPE_NAMES[stone.outline.shape]].filter(Boolean).join(" ")}`,
   );
 }
+
+/** " and 2 more" after what is said of a piece's first setting; nothing where it has no other. */
+export function andOthers(mounts: readonly unknown[]): string {
+  return mounts.length > 1 ? ` and ${mounts.length - 1} more` : "";
+}

@@ -1,4 +1,4 @@
-import { type Box, type Curve, type Stroke, boxOf, mirrored } from "@/core/geometry/curve";
+import { type Box, type Curve, boxOf, circle, mirrored, polygonCurve } from "@/core/geometry/curve";
 import { type Point } from "@/core/geometry/outline";
 import { type Blank, type BlankMark } from "@/core/measure/blank";
 import { figureOf } from "@/core/measure/figure";
@@ -87,17 +87,6 @@ function ofMount(told: Told, mount: Mount, before: string): Template[] {
   ];
 }
 
-/** A line from one point to others; closed it goes back to the first. */
-function through(points: readonly Point[]): Curve {
-  const [from, ...rest] = points as [Point, ...Point[]];
-  return { from, strokes: rest.map((to): Stroke => ({ kind: "line", to })) };
-}
-
-function circleAt([x, y]: Point, radius: number): Curve {
-  const half = (start: number): Stroke => ({ kind: "arc", x, y, radius, start, sweep: Math.PI });
-  return { from: [x + radius, y], strokes: [half(0), half(Math.PI)] };
-}
-
 const TEXT = 2;
 
 function template(
@@ -132,11 +121,11 @@ function plateTemplate({ plan, units, doubtOf }: Told, mount: Mount, before: str
       { curve: drawn.wallOutside, isClosed: true, kind: "mark" },
       ...drawn.layers.flatMap(({ balls, middles }): TemplateLine[] =>
         balls.length > 0
-          ? balls.map(({ at, radius }) => ({ curve: circleAt(at, radius), isClosed: true, kind: "mark" }))
-          : middles.map((points) => ({ curve: through(points), isClosed: false, kind: "mark" })),
+          ? balls.map(({ at, radius }) => ({ curve: circle(radius, at), isClosed: true, kind: "mark" }))
+          : middles.map((points) => ({ curve: polygonCurve(points), isClosed: false, kind: "mark" })),
       ),
-      ...(stamp ? [{ curve: through(stamp.corners), isClosed: true, kind: "mark" } as const] : []),
-      ...(drain ? [{ curve: circleAt(drain.at, drain.diameter / 2), isClosed: true, kind: "cut" } as const] : []),
+      ...(stamp ? [{ curve: polygonCurve(stamp.corners), isClosed: true, kind: "mark" } as const] : []),
+      ...(drain ? [{ curve: circle(drain.diameter / 2, drain.at), isClosed: true, kind: "cut" } as const] : []),
     ],
     stamp ? [{ at: stamp.at, text: "stamp, behind", size: TEXT * 0.6, isMiddle: true }] : [],
     doubtOf(key("blankLength")),
@@ -152,7 +141,7 @@ function strip(blank: Blank, tall: number, top: readonly Point[] | null): { line
         [0, tall],
       ];
   const upright = (at: number, kind: LineKind): TemplateLine => ({
-    curve: through([
+    curve: polygonCurve([
       [at, 0],
       [at, heightAt(upper, at, tall)],
     ]),
@@ -162,11 +151,11 @@ function strip(blank: Blank, tall: number, top: readonly Point[] | null): { line
   const inside = (at: number) => at > EDGE && at < blank.length - EDGE;
   return {
     lines: [
-      { curve: through([[0, 0], [blank.length, 0], ...upper]), isClosed: true, kind: "cut" },
+      { curve: polygonCurve([[0, 0], [blank.length, 0], ...upper]), isClosed: true, kind: "cut" },
       ...blank.losses.flatMap(({ from, to }) => [from, to].filter(inside).map((at) => upright(at, "mark"))),
       ...blank.marks.filter(({ at }) => inside(at)).map(({ at, code }) => upright(at, code === "cut" ? "cut" : "mark")),
       ...blank.gathers.map(({ from, to }): TemplateLine => ({
-        curve: through([
+        curve: polygonCurve([
           [from, tall * GATHERS_AT],
           [to, tall * GATHERS_AT],
         ]),
@@ -266,7 +255,7 @@ function ornamentTemplates({ plan, units, doubtOf }: Told, mount: Mount, before:
     return template(
       `${before}${id}`,
       `${capital(LAYER_NAMES[type])}, ${bareIn(plan, units, doubtOf)(key)} ${lengthUnit(units)}, ${showLength(width, "measured", units)} wide`,
-      [...lines, ...balls.map((at): TemplateLine => ({ curve: circleAt([at, width / 2], width / 2), isClosed: true, kind: "mark" }))],
+      [...lines, ...balls.map((at): TemplateLine => ({ curve: circle(width / 2, [at, width / 2]), isClosed: true, kind: "mark" }))],
       labels,
       doubtOf(key),
     );
@@ -290,11 +279,11 @@ function shaped(pattern: readonly Point[], blank: Blank): { lines: TemplateLine[
   const widest = Math.max(...pattern.map(([, wide]) => wide));
   return {
     lines: [
-      { curve: through([...side(-1), ...side(1).reverse()]), isClosed: true, kind: "cut" },
+      { curve: polygonCurve([...side(-1), ...side(1).reverse()]), isClosed: true, kind: "cut" },
       ...blank.marks
         .filter(({ at }) => at > EDGE && at < blank.length - EDGE)
         .map(({ at }): TemplateLine => ({
-          curve: through([
+          curve: polygonCurve([
             [at, -widest / 2],
             [at, widest / 2],
           ]),

@@ -14,6 +14,7 @@ import { useTrayState, useUnits } from "@/ui/tray";
 import { TROUBLE_WORDS } from "@/words/trouble";
 import { useDoubt } from "@/ui/doubt";
 import { ifSure } from "@/words/doubt";
+import { andOthers } from "@/words/settings";
 import { stoneSize } from "./stages";
 import { type Undoing } from "./undo";
 
@@ -31,10 +32,7 @@ export function TopBar({ shows, undoing }: Props) {
   const units = useUnits();
   const { id, stone } = piece.mounts[0]!;
   const doubt = useDoubt()(`${id}.outline.perimeter`);
-  const others = piece.mounts.length - 1;
-  const told =
-    [stone.material?.name, ifSure(doubt, stoneSize(stone.outline, units))].filter(Boolean).join(", ") +
-    (others > 0 ? ` and ${others} more` : "");
+  const told = [stone.material?.name, ifSure(doubt, stoneSize(stone.outline, units))].filter(Boolean).join(", ") + andOthers(piece.mounts);
   return (
     <header className="flex flex-wrap items-center gap-x-3 border-b border-line bg-sheet px-4 [grid-area:top] max-lg:gap-x-1 max-lg:px-1.5 max-lg:py-1 lg:flex-nowrap">
       <span className="max-lg:hidden">

@@ -14,6 +14,7 @@ import { type Units, showLength } from "@/words/show";
 import { sayFinding } from "@/words/findings";
 import { sayMoved } from "@/words/heats";
 import { sayBack } from "@/words/backs";
+import { andOthers } from "@/words/settings";
 import { bareIn, sayStep } from "@/words/steps";
 import { wallStock } from "@/words/wall-stock";
 
@@ -90,9 +91,8 @@ function bailCell(
 export function stoneAndSize({ mounts, carrier }: Piece, doubtOf: DoubtOf): string {
   const { stone } = mounts[0]!;
   const size = carrier.type === "hoop" && !doubtOf("hoop.size.value") ? `${SYSTEM_NAMES[carrier.size.system]} ${carrier.size.value}` : "";
-  const more = mounts.length > 1 ? ` and ${mounts.length - 1} more` : "";
   const first = [stone.material?.name, SHAPE_NAMES[stone.outline.shape]].filter(Boolean).join(" ");
-  return [first + more, size].filter(Boolean).join(", ");
+  return [first + andOthers(mounts), size].filter(Boolean).join(", ");
 }
 
 function heatsCell(plan: Plan): Pick<PieceRow, "heats" | "heatsLevel"> {
