@@ -168,9 +168,9 @@ export function settingName(mounts: readonly string[], mount: string): string {
 
 /** A joint is "wall to plate", a part "wall"; of another setting than the first it is said which. */
 export function namesIn({ parts, joints }: Named): Names {
-  const mounts = [...new Set(parts.flatMap(({ mount }) => mount ?? []))];
-  const setting = (mount: string) => settingName(mounts, mount);
-  const isOther = (mount: string | null) => mount !== null && mount !== mounts[0];
+  const first = parts.find(({ mount }) => mount !== null)?.mount ?? null;
+  const setting = (mount: string) => settingName([...new Set(parts.flatMap((part) => part.mount ?? []))], mount);
+  const isOther = (mount: string | null) => mount !== null && mount !== first;
   const plain = (id: string) => {
     const { kind, mount, name } = parts.find((part) => part.id === id)!;
     if (name !== undefined) return name;
