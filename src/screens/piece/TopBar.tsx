@@ -99,9 +99,9 @@ function Name({ stone }: { readonly stone: string }) {
       type="button"
       title={`${name}: rename`}
       onClick={() => setEdited(true)}
-      className="max-w-[240px] truncate rounded-[3px] font-[620] text-ink hover:bg-hair max-lg:min-h-[44px] max-lg:w-full max-lg:max-w-full max-lg:text-left max-lg:leading-tight"
+      className="max-w-[240px] truncate rounded-[3px] font-[620] text-ink hover:bg-hair max-lg:min-h-[44px] max-lg:w-full max-lg:max-w-full max-lg:text-left max-lg:leading-tight max-lg:whitespace-normal"
     >
-      {name}
+      <span className="max-lg:line-clamp-2 max-lg:break-words">{name}</span>
       <small className="block text-[12.5px] leading-tight font-[440] whitespace-normal text-soft lg:hidden">{stone}</small>
     </button>
   );
