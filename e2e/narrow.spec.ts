@@ -25,7 +25,8 @@ for (const [what, places] of Object.entries(PLACES))
     for (const place of places) {
       await page.goto(place);
       await expect(page.getByRole("main")).toBeVisible();
-      if (place.startsWith("/pieces") && !/card|bench/.test(place)) await page.getByRole("button", { name: "More for this piece" }).waitFor();
+      if (place.startsWith("/pieces") && !/card|bench/.test(place))
+        await page.getByRole("button", { name: "More for this piece" }).waitFor();
       for (const width of [360, 768, 1024, 390]) {
         await page.setViewportSize({ width, height: 844 });
         const wider = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
