@@ -24,7 +24,13 @@ export default ts.config(
   {
     files: ["src/**/*.{ts,tsx}"],
     plugins: { "react-hooks": hooks, "@next/next": next },
-    rules: { ...hooks.configs["recommended-latest"].rules, ...next.configs["core-web-vitals"].rules },
+    rules: {
+      ...hooks.configs["recommended-latest"].rules,
+      // What the compiler cannot read it leaves uncompiled without a word: such a screen is drawn whole for every key.
+      "react-hooks/todo": "error",
+      "react-hooks/unsupported-syntax": "error",
+      ...next.configs["core-web-vitals"].rules,
+    },
   },
   {
     files: ["src/core/**/*.ts"],

@@ -24,23 +24,25 @@ export function RestoreDialog({ opened, onClose }: Asked<"backup">) {
   const [problem, setProblem] = useState<string | null>(null);
   const of = backup.pieces.length + backup.makes.length;
   const names = backup.pieces.filter(({ id }) => taken.includes(id)).map(({ name }) => name);
-  const restore = async () => {
+  const restore = () => {
     const stop = new AbortController();
     setStopping(stop);
     setProblem(null);
     setShare(0);
-    try {
-      const onDone = (done: number) => done % 50 === 0 && setShare(done / of);
-      await tray.restore(backup, { how, bench }, { signal: stop.signal, onDone });
-      say(`Restored: ${counted(backup.pieces.length, "piece")} and ${counted(backup.makes.length, "making")}`);
-      onClose();
-    } catch (error) {
-      if (!(error instanceof KeepError)) throw error;
-      setProblem(`${TROUBLE_WORDS[error.trouble]}. Nothing was changed`);
-    } finally {
+    const onDone = (done: number) => done % 50 === 0 && setShare(done / of);
+    const end = () => {
       setShare(null);
       setStopping(null);
-    }
+    };
+    const fail = (error: unknown) => {
+      if (!(error instanceof KeepError)) throw error;
+      setProblem(`${TROUBLE_WORDS[error.trouble]}. Nothing was changed`);
+    };
+    const done = () => {
+      say(`Restored: ${counted(backup.pieces.length, "piece")} and ${counted(backup.makes.length, "making")}`);
+      onClose();
+    };
+    void tray.restore(backup, { how, bench }, { signal: stop.signal, onDone }).then(done).catch(fail).finally(end);
   };
   return (
     <Dialog
@@ -102,7 +104,7 @@ export function RestoreDialog({ opened, onClose }: Asked<"backup">) {
             Cancel
           </button>
         )}
-        <button type="button" className="btn btn-main" disabled={stopping !== null} onClick={() => void restore()}>
+        <button type="button" className="btn btn-main" disabled={stopping !== null} onClick={restore}>
           Restore
         </button>
       </DialogActions>

@@ -2,7 +2,7 @@ import { WANTED, atRest } from "./idle";
 
 let clock = 0;
 const heard: (() => void)[] = [];
-globalThis.addEventListener = (_: string, hear: () => void) => void heard.push(hear);
+globalThis.addEventListener = (_: string, hear: EventListenerOrEventListenerObject) => void heard.push(hear as () => void);
 const touch = () => heard.forEach((hear) => hear());
 
 /** What the browser says of each idle period in turn: how long it is (ms), and how long the one before it took; `during` happens in each. */

@@ -1,7 +1,9 @@
 "use client";
 
-import { type DragEvent, type ReactNode, Suspense, createContext, lazy, useCallback, useContext, useMemo, useRef, useState } from "react";
+import { type DragEvent, type ReactNode, Suspense, createContext, lazy, useContext, useMemo, useRef, useState } from "react";
 import { fault } from "@/core/piece/fault";
+import { type Tray } from "@/store/tray";
+import { type Watch } from "@/workers/files/client";
 import { type Opened } from "@/workers/files/protocol";
 import { useTray } from "./tray";
 
@@ -28,35 +30,36 @@ interface Reading {
   readonly stop: () => void;
 }
 
+/** What a file holds, or why it is refused; null once its reading is ended. */
+async function openedFrom(file: File, tray: Tray, watch: Watch): Promise<Opened | null> {
+  try {
+    const { readFile } = await import("@/workers/files/client");
+    const [bytes, taken] = await Promise.all([file.arrayBuffer(), tray.allIds()]);
+    return await readFile({ file: file.name, bytes: new Uint8Array(bytes), bench: tray.store.getState().bench, taken }, watch);
+  } catch (error) {
+    return { kind: "refused", file: file.name, faults: [fault("", "not-worked-out", { why: String(error) })] };
+  }
+}
+
 /** Takes files that are picked, or dropped anywhere, and asks what must be asked before anything is changed. */
 export function OpeningProvider({ children }: { readonly children: ReactNode }) {
   const tray = useTray();
   const input = useRef<HTMLInputElement>(null);
   const [opened, setOpened] = useState<Opened | null>(null);
   const [reading, setReading] = useState<Reading | null>(null);
-  const take = useCallback(
-    async (file: File | undefined) => {
-      if (!file) return;
-      const stopping = new AbortController();
-      const show = (share: number) => file.size > WATCHED && setReading({ file: file.name, share, stop: () => stopping.abort() });
-      show(0);
-      try {
-        const { readFile } = await import("@/workers/files/client");
-        const [bytes, taken] = await Promise.all([file.arrayBuffer(), tray.allIds()]);
-        const ask = { file: file.name, bytes: new Uint8Array(bytes), bench: tray.store.getState().bench, taken };
-        setOpened(await readFile(ask, { onProgress: (done, of) => show(done / of), signal: stopping.signal }));
-      } catch (error) {
-        setOpened({ kind: "refused", file: file.name, faults: [fault("", "not-worked-out", { why: String(error) })] });
-      } finally {
-        setReading(null);
-      }
-    },
-    [tray],
-  );
+  const take = (file: File | undefined) => {
+    if (!file) return;
+    const stopping = new AbortController();
+    const show = (share: number) => file.size > WATCHED && setReading({ file: file.name, share, stop: () => stopping.abort() });
+    show(0);
+    void openedFrom(file, tray, { onProgress: (done, of) => show(done / of), signal: stopping.signal })
+      .then(setOpened)
+      .finally(() => setReading(null));
+  };
   const value = useMemo(() => ({ pick: () => input.current?.click() }), []);
   const onDrop = (event: DragEvent) => {
     event.preventDefault();
-    void take(event.dataTransfer.files[0]);
+    take(event.dataTransfer.files[0]);
   };
   return (
     <OpeningContext value={value}>
@@ -68,7 +71,7 @@ export function OpeningProvider({ children }: { readonly children: ReactNode }) 
           aria-label="Open a file"
           className="hidden"
           onChange={(event) => {
-            void take(event.target.files?.[0]);
+            take(event.target.files?.[0]);
             event.target.value = "";
           }}
         />

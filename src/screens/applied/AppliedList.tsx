@@ -50,6 +50,10 @@ function entryIn(piece: Editable<Piece>, id: string): Editable<AppliedEntry> {
   return piece.applied!.find((each) => each.id === id)!;
 }
 
+function putOn(piece: Editable<Piece>, entry: Editable<AppliedEntry>): void {
+  (piece.applied ??= []).push(entry);
+}
+
 /** What is sweated on the parts of a setting, or on those that carry it where `mount` is null: added, sized, put somewhere else, taken away. */
 export function AppliedList({ mount }: { readonly mount: string | null }) {
   const session = useSession();
@@ -65,7 +69,7 @@ export function AppliedList({ mount }: { readonly mount: string | null }) {
   const add = (shape: AppliedShape) => {
     const id = freeId(all, shape);
     const start = { id, metal: "sterling" as const, on: usual, ...structuredClone(SHAPES[shape].start) } as Editable<AppliedEntry>;
-    const refused = session.change((piece) => void (piece.applied ??= []).push(start));
+    const refused = session.change((piece) => putOn(piece, start));
     if (refused === null) choose(id);
   };
   return (

@@ -5,7 +5,7 @@ import { useState } from "react";
 import { type Draft as Editable } from "immer";
 import { type PinEntry } from "@/core/heats/pins";
 import { WAYS } from "@/core/heats/problem";
-import { type HeatsEntry } from "@/core/piece/piece";
+import { type HeatsEntry, type Piece } from "@/core/piece/piece";
 import { SHIPPED } from "@/core/piece/bench";
 import { ChoiceField } from "@/ui/ChoiceField";
 import { MeasureField } from "@/ui/MeasureField";
@@ -42,6 +42,11 @@ export function HeatsStage({ mount }: { readonly mount: string }) {
   );
 }
 
+/** What is wished of a piece's heats, to be written to. */
+function heatsOf(piece: Editable<Piece>): Editable<HeatsEntry> {
+  return (piece.heats ??= {});
+}
+
 function HeatsMeasures() {
   const session = useSession();
   const plan = usePlan();
@@ -53,11 +58,7 @@ function HeatsMeasures() {
   const names = namesIn({ parts: plan.parts, joints: [...plan.joints, ...plan.leftOut] });
   const units = useUnits();
   const shelves = bench.shelves?.length ? bench.shelves : SHIPPED.shelves;
-  const change = (recipe: (heats: Editable<HeatsEntry>) => void) =>
-    session.change((piece) => {
-      piece.heats ??= {};
-      recipe(piece.heats);
-    });
+  const change = (recipe: (heats: Editable<HeatsEntry>) => void) => session.change((piece) => recipe(heatsOf(piece)));
   const overshootField = riseField("heats.overshoot", units, (piece, value) => {
     piece.heats = { ...piece.heats, overshoot: value };
   });

@@ -19,6 +19,7 @@ import { type Asked, type SortKey, askedFor, entryOf } from "./entries";
 import { COLUMNS, LedgerRows } from "./LedgerRows";
 import { LossLines, LossRule, RULE_TALL } from "./LossRule";
 
+const loadTable = () => import("@/formats/makes-csv");
 const MakeDialog = lazy(() => import("./MakeDialog").then((each) => ({ default: each.MakeDialog })));
 const NextCutView = lazy(() => import("./NextCutView").then((each) => ({ default: each.NextCutView })));
 
@@ -99,9 +100,7 @@ export function LedgerScreen() {
           className="btn btn-main"
           disabled={all.length === 0}
           onClick={() =>
-            void import("@/formats/makes-csv").then(({ makesCsv }) =>
-              saveFile("hoop-ledger-makes.csv", makesCsv(shown.map((each) => each.make))),
-            )
+            void loadTable().then(({ makesCsv }) => saveFile("hoop-ledger-makes.csv", makesCsv(shown.map((each) => each.make))))
           }
         >
           Save as a table

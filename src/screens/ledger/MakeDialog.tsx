@@ -18,6 +18,7 @@ import { STAGE_TITLES, figureText, sayStep } from "@/words/steps";
 import { TROUBLE_WORDS } from "@/words/trouble";
 import { showFigureValue, withUnit } from "@/words/show";
 import { type Entry } from "./entries";
+import { loadFiles } from "../loads";
 
 /** A making as it was: what was wanted, read, done, and what came of it. */
 export function MakeDialog({ entry, onClose }: { readonly entry: Entry; readonly onClose: () => void }) {
@@ -120,7 +121,7 @@ export function MakeDialog({ entry, onClose }: { readonly entry: Entry; readonly
         <button
           type="button"
           className="btn"
-          onClick={() => void import("@/store/files").then(({ makeText }) => saveFile(`${make.id}.json`, makeText(make)))}
+          onClick={() => void loadFiles().then(({ makeText }) => saveFile(`${make.id}.json`, makeText(make)))}
         >
           Save file
         </button>

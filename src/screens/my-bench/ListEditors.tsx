@@ -5,7 +5,7 @@ import { type Draft as Editable } from "immer";
 import { useState } from "react";
 import { MM_PER_INCH, readLength } from "@/core/measure/reading";
 import { type Metal } from "@/core/metal/metals";
-import { type Strip, SHIPPED } from "@/core/piece/bench";
+import { type BenchEntry, type Strip, SHIPPED } from "@/core/piece/bench";
 import { useUnits } from "@/ui/tray";
 import { METAL_NAMES } from "@/words/names";
 import { type Units, lengthUnit, showLength } from "@/words/show";
@@ -118,6 +118,11 @@ function readHeights(text: string, before: readonly number[], units: Units): num
   return read.every((each) => each !== null) ? read : null;
 }
 
+/** The strips of a bench, to be written to. */
+function stripsOf(bench: Editable<BenchEntry>): Editable<Strip>[] {
+  return (bench.strips ??= structuredClone<readonly Strip[]>(SHIPPED.strips) as Editable<Strip>[]);
+}
+
 /** Heights of the strips on the shelf, by metal and thickness. */
 export function StripEditor({ edit }: { readonly edit: BenchEdit }) {
   const strips: readonly Strip[] = edit.bench.strips ?? SHIPPED.strips;
@@ -126,11 +131,7 @@ export function StripEditor({ edit }: { readonly edit: BenchEdit }) {
   const [metal, setMetal] = useState<Metal>("fine-silver");
   const [thickness, setThickness] = useState("");
   const [problem, setProblem] = useState<string | null>(null);
-  const change = (recipe: (strips: Editable<Strip>[]) => void) =>
-    edit.change((bench) => {
-      bench.strips ??= structuredClone<readonly Strip[]>(SHIPPED.strips) as Editable<Strip>[];
-      recipe(bench.strips);
-    });
+  const change = (recipe: (strips: Editable<Strip>[]) => void) => edit.change((bench) => recipe(stripsOf(bench)));
   // Found as it is shown, not by its place: a second press before the first is drawn must not meet another.
   const changeStrip = (strip: Strip, recipe: (all: Editable<Strip>[], at: number) => void) =>
     change((all) => {

@@ -3,7 +3,8 @@
 import { readNumber } from "@/core/measure/reading";
 import { type StepMinutes, USUAL_MINUTES } from "@/core/making/minutes";
 import { STAGE_OF, STEP_STAGES, type StepCode } from "@/core/making/step";
-import { minutesOf } from "@/core/piece/bench";
+import { type Draft as Editable } from "immer";
+import { type BenchEntry, minutesOf } from "@/core/piece/bench";
 import { STEP_NAMES } from "@/words/step-names";
 import { STAGE_TITLES } from "@/words/steps";
 import { capital } from "@/words/names";
@@ -40,16 +41,18 @@ export function MinutesEditor({ edit }: { readonly edit: BenchEdit }) {
   );
 }
 
+/** Minutes that are the usual ones are none of the maker's own. */
+function putMinutes(bench: Editable<BenchEntry>, code: StepCode, next: StepMinutes): void {
+  const { [code]: _before, ...others } = bench.minutes ?? {};
+  const isUsual = next.hands === USUAL_MINUTES[code].hands && next.wait === USUAL_MINUTES[code].wait;
+  bench.minutes = isUsual ? others : { ...others, [code]: next };
+  if (Object.keys(bench.minutes).length === 0) delete bench.minutes;
+}
+
 function Minutes({ code, edit }: { readonly code: StepCode; readonly edit: BenchEdit }) {
   const own = edit.bench.minutes?.[code];
   const put = (name: keyof StepMinutes, value: number | null) =>
-    edit.change((bench) => {
-      const { [code]: _before, ...others } = bench.minutes ?? {};
-      const next = { ...minutesOf(edit.bench, code).value, [name]: value ?? USUAL_MINUTES[code][name] };
-      const isUsual = next.hands === USUAL_MINUTES[code].hands && next.wait === USUAL_MINUTES[code].wait;
-      bench.minutes = isUsual ? others : { ...others, [code]: next };
-      if (Object.keys(bench.minutes).length === 0) delete bench.minutes;
-    });
+    edit.change((bench) => putMinutes(bench, code, { ...minutesOf(edit.bench, code).value, [name]: value ?? USUAL_MINUTES[code][name] }));
   return (
     <>
       <span className="min-w-0 py-0.5">{capital(STEP_NAMES[code])}</span>

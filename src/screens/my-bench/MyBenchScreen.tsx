@@ -10,7 +10,7 @@ import { useOpening } from "@/ui/opening";
 import { saveFile } from "@/ui/save-file";
 import { useTrayState } from "@/ui/tray";
 import { TROUBLE_WORDS } from "@/words/trouble";
-import { loadDefaults } from "../loads";
+import { loadDefaults, loadFiles } from "../loads";
 import { useBenchEdit } from "./bench-edit";
 
 /** The maker's defaults: what a piece leaves out is taken from here. */
@@ -38,7 +38,7 @@ export function MyBenchScreen() {
         <button
           type="button"
           className="btn btn-main"
-          onClick={() => void import("@/store/files").then(({ benchText }) => saveFile("my-bench.json", benchText(edit.bench)))}
+          onClick={() => void loadFiles().then(({ benchText }) => saveFile("my-bench.json", benchText(edit.bench)))}
         >
           Save file
         </button>

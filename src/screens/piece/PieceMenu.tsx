@@ -9,6 +9,7 @@ import { useNotices } from "@/ui/notices";
 import { useTray, useTrayState } from "@/ui/tray";
 import { KeepError } from "@/store/keeper";
 import { TROUBLE_WORDS } from "@/words/trouble";
+import { loadFiles } from "../loads";
 
 const ITEM = "cursor-pointer px-3 py-1 text-[13px] outline-none data-[highlighted]:bg-accent-wash";
 
@@ -49,7 +50,7 @@ export function PieceMenu() {
           </DropdownMenu.Item>
           <DropdownMenu.Item
             className={ITEM}
-            onSelect={() => void import("@/store/files").then(({ pieceText }) => saveFile(`${piece.id}.json`, pieceText(piece, bench)))}
+            onSelect={() => void loadFiles().then(({ pieceText }) => saveFile(`${piece.id}.json`, pieceText(piece, bench)))}
           >
             Save file
           </DropdownMenu.Item>

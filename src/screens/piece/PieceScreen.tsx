@@ -8,6 +8,8 @@ import { SessionProvider } from "@/ui/session";
 import { useTray, useTrayState } from "@/ui/tray";
 import { loadOpenPiece } from "../loads";
 
+const loadSession = () => import("@/store/session");
+
 /** One piece: opens it, and shows the stage that the address names. One that is not there opens itself once it is. */
 export function PieceScreen({ id }: { readonly id: string }) {
   const tray = useTray();
@@ -22,7 +24,7 @@ export function PieceScreen({ id }: { readonly id: string }) {
     let session: Session | null = null;
     let gone = false;
     const { keeper } = tray.store.getState();
-    void Promise.all([keeper.piece(id), import("@/store/session")]).then(([record, { openSession }]) => {
+    void Promise.all([keeper.piece(id), loadSession()]).then(([record, { openSession }]) => {
       if (gone) return;
       session = record && !record.deleted ? openSession(record, keeper, () => tray.store.getState().bench) : null;
       if (session) tray.isOpenHere(id, true);

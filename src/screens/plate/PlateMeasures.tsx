@@ -38,6 +38,16 @@ interface Props {
   readonly onChoose: (id: string | null) => void;
 }
 
+/** Finishes a back another way, with the usual sizes where it has none for it yet. */
+function finish({ plate, wall }: Editable<Mount>, style: PlateEntry["style"]): void {
+  plate.style = style;
+  if (style === "border") plate.border = plate.border || USUAL.border;
+  if (style !== "open") return;
+  plate.ledge ??= { ...USUAL.ledge };
+  // The stone stands on the ledge: a lift of less is no longer one.
+  if (wall.lift !== undefined && wall.lift < plate.ledge.height) delete wall.lift;
+}
+
 export function PlateMeasures({ mount, chosen, onChoose }: Props) {
   const { id, plate } = mount;
   const session = useSession();
@@ -66,15 +76,12 @@ export function PlateMeasures({ mount, chosen, onChoose }: Props) {
           { value: "open", text: "Open" },
         ]}
         onChoose={(style) =>
-          session.change((piece) => {
-            const { plate: each, wall } = piece.mounts.find((own) => own.id === id)!;
-            each.style = style;
-            if (style === "border") each.border = each.border || USUAL.border;
-            if (style !== "open") return;
-            each.ledge ??= { ...USUAL.ledge };
-            // The stone stands on the ledge: a lift of less is no longer one.
-            if (wall.lift !== undefined && wall.lift < each.ledge.height) delete wall.lift;
-          })
+          session.change((piece) =>
+            finish(
+              piece.mounts.find((own) => own.id === id)!,
+              style,
+            ),
+          )
         }
       />
       {isOpen ? (

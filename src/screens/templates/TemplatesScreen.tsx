@@ -13,6 +13,8 @@ import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { printClient } from "@/workers/templates/client";
 import { ScreenScale } from "./ScreenScale";
 
+const loadDxf = () => import("@/formats/templates/dxf");
+
 /** What a browser takes for a millimetre where nobody has set the screen. */
 const USUAL_PX_PER_MM = 96 / 25.4;
 
@@ -32,17 +34,14 @@ export function TemplatesScreen({ onBack }: { readonly onBack: () => void }) {
   useEffect(() => () => client.end(), [client]);
   if (failure) throw failure;
   const templates = templatesOf(piece, plan, units, doubtOf);
-  const print = async () => {
+  const print = () => {
     setBusy(true);
-    try {
-      const revision = `revision ${record?.revision ?? 1}`;
-      const bytes = await client.ask({ templates, print: { name: piece.name, revision, paper } });
-      if (bytes) saveFile(`${piece.id}-templates.pdf`, [bytes], "application/pdf");
-    } catch (error) {
-      setFailure(error as Error);
-    } finally {
-      setBusy(false);
-    }
+    const revision = `revision ${record?.revision ?? 1}`;
+    void client
+      .ask({ templates, print: { name: piece.name, revision, paper } })
+      .then((bytes) => bytes && saveFile(`${piece.id}-templates.pdf`, [bytes], "application/pdf"))
+      .catch(setFailure)
+      .finally(() => setBusy(false));
   };
   return (
     <main className="min-h-dvh bg-sheet">
@@ -52,7 +51,7 @@ export function TemplatesScreen({ onBack }: { readonly onBack: () => void }) {
         </button>
         <span className="flex-1" />
         <Papers paper={paper} onChoose={setPaper} />
-        <button type="button" className="btn btn-main" disabled={isBusy} onClick={() => void print()}>
+        <button type="button" className="btn btn-main" disabled={isBusy} onClick={print}>
           <Printer size={14} aria-hidden="true" /> {isBusy ? "Laying them out" : "Save to print"}
         </button>
       </div>
@@ -85,7 +84,7 @@ export function TemplatesScreen({ onBack }: { readonly onBack: () => void }) {
                   className="btn btn-small"
                   aria-label={`Save ${template.id} as DXF`}
                   onClick={() =>
-                    void import("@/formats/templates/dxf").then(({ templateDxf }) =>
+                    void loadDxf().then(({ templateDxf }) =>
                       saveFile(`${piece.id}-${template.id}.dxf`, [templateDxf(template)], "application/dxf"),
                     )
                   }

@@ -4,6 +4,7 @@ import { useEffect, useState } from "react";
 import { type Example } from "@demo/examples";
 import { type Piece } from "@/core/piece/piece";
 import { Dialog } from "@/ui/Dialog";
+import { loadExamples } from "../loads";
 
 interface Props {
   readonly onClose: () => void;
@@ -22,7 +23,7 @@ export function NewPieceDialog({ onClose, onNew, onExample }: Props) {
   const [examples, setExamples] = useState<readonly Example[]>([]);
   useEffect(() => {
     let gone = false;
-    void import("@demo/examples").then(({ EXAMPLES }) => gone || setExamples(EXAMPLES));
+    void loadExamples().then(({ EXAMPLES }) => gone || setExamples(EXAMPLES));
     return () => {
       gone = true;
     };

@@ -17,7 +17,7 @@ import { useModule } from "@/ui/module";
 import { saveFile } from "@/ui/save-file";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { TROUBLE_WORDS } from "@/words/trouble";
-import { loadLedger } from "../loads";
+import { loadDemoMakes, loadDemoPieces, loadExamples, loadFiles, loadLedger } from "../loads";
 import { useNotices } from "@/ui/notices";
 import { KeepError } from "@/store/keeper";
 import { counted } from "@/words/names";
@@ -33,8 +33,6 @@ const NewPieceDialog = lazy(() => import("./NewPieceDialog").then((each) => ({ d
 const FirstStone = lazy(() => import("./FirstStone").then(({ FirstStone }) => ({ default: FirstStone })));
 /** The list stands first, the drawing a moment later. */
 const NONE: readonly PieceRecord[] = [];
-/** What makes files is fetched when one is asked for. */
-const files = () => import("@/store/files");
 
 /** Home: the stones on the tray, and the ledger's page under them. */
 export function TrayScreen() {
@@ -78,7 +76,7 @@ export function TrayScreen() {
   const addExample = (example: Example) => {
     ask(false);
     void act(async () => {
-      const { examplePiece } = await import("@demo/examples");
+      const { examplePiece } = await loadExamples();
       const id = await tray.add(examplePiece(example, tray.idFor("example"), bench));
       router.push(`/pieces/${id}/${example.kind === "ring" ? "hoop" : "bail"}`);
     });
@@ -98,18 +96,18 @@ export function TrayScreen() {
   });
   const layDemo = () =>
     act(async () => {
-      const { DEMO_PIECES } = await import("@demo/pieces");
+      const { DEMO_PIECES } = await loadDemoPieces();
       await tray.setDeleted(
         DEMO_PIECES.map(({ id }) => id),
         false,
       );
       await tray.addAll(DEMO_PIECES);
-      await tray.addMakes((await import("@demo/makes")).demoMakes());
+      await tray.addMakes((await loadDemoMakes()).demoMakes());
     });
   const clearDemo = () =>
     act(async () =>
       tray.setDeleted(
-        (await import("@demo/pieces")).DEMO_PIECES.map(({ id }) => id),
+        (await loadDemoPieces()).DEMO_PIECES.map(({ id }) => id),
         true,
       ),
     );
@@ -169,7 +167,7 @@ export function TrayScreen() {
                 onOpen={() => open(chosen.id)}
                 onRename={(name) => void act(() => tray.rename(chosen.id, name))}
                 onDuplicate={() => void act(() => tray.duplicate(chosen))}
-                onSave={() => void files().then(({ pieceText }) => saveFile(`${chosen.id}.json`, pieceText(chosen.piece, bench)))}
+                onSave={() => void loadFiles().then(({ pieceText }) => saveFile(`${chosen.id}.json`, pieceText(chosen.piece, bench)))}
                 onDelete={() => void remove(chosen.id, chosen.piece.name)}
               />
             </div>
@@ -193,7 +191,7 @@ export function TrayScreen() {
             <TrayActions
               hasPieces={all.length > 0}
               onEverything={() =>
-                void files().then(async ({ everythingText, everythingName }) =>
+                void loadFiles().then(async ({ everythingText, everythingName }) =>
                   saveFile(everythingName(new Date()), await everythingText(tray.store.getState().keeper, bench)),
                 )
               }

@@ -6,7 +6,7 @@ import { laidAt } from "@/core/heats/solder";
 import { METALS, type Metal } from "@/core/metal/metals";
 import { type Blank } from "@/core/measure/blank";
 import { HOUSE_HEIGHT } from "@/core/mount/plan-wall";
-import { type WallSource, USUAL_PITCH } from "@/core/mount/wall";
+import { type HeightRule, type WallSource, USUAL_PITCH } from "@/core/mount/wall";
 import { type WallEntry } from "@/core/piece/piece";
 import { type Plan, heatOf } from "@/core/piece/plan";
 import { ChoiceField } from "@/ui/ChoiceField";
@@ -117,6 +117,16 @@ const LOSSES_OF: Readonly<Record<keyof typeof STOCK_HEADS, readonly string[]>> =
   cup: ["top"],
 };
 
+function makeFrom(wall: Editable<WallEntry>, source: WallSource): void {
+  wall.source = source;
+  if (source === "notched") wall.notch ??= { pitch: USUAL_PITCH };
+}
+
+function standBy(wall: Editable<WallEntry>, rule: HeightRule): void {
+  wall.heightRule = rule;
+  if (rule === "fixed") wall.fixedHeight ??= HOUSE_HEIGHT;
+}
+
 function WallMeasures({ mount: id }: { readonly mount: string }) {
   const session = useSession();
   const plan = usePlan();
@@ -135,12 +145,7 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
         hint={view.shelf ?? SOURCE_ADVICE[settled.source]}
         value={settled.source}
         options={SOURCES}
-        onChoose={(source) =>
-          change((wall) => {
-            wall.source = source;
-            if (source === "notched") wall.notch ??= { pitch: USUAL_PITCH };
-          })
-        }
+        onChoose={(source) => change((wall) => makeFrom(wall, source))}
       />
       {settled.notch !== null && (
         <MeasureField field={pitchField(id, units)} label="Pitch of the notches" hint={view.notches} value={settled.notch} />
@@ -221,16 +226,7 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
         />
       )}
       <h2 className="section-head">Height</h2>
-      <HeightSchools
-        rows={view.schools}
-        chosen={settled.height.rule}
-        onChoose={(rule) =>
-          change((wall) => {
-            wall.heightRule = rule;
-            if (rule === "fixed") wall.fixedHeight ??= HOUSE_HEIGHT;
-          })
-        }
-      />
+      <HeightSchools rows={view.schools} chosen={settled.height.rule} onChoose={(rule) => change((wall) => standBy(wall, rule))} />
       {settled.height.rule === "fixed" && (
         <MeasureField
           field={wallField(id, "fixedHeight", units)}

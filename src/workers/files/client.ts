@@ -4,13 +4,14 @@ import { type FileAsk, type FileReply, type Opened } from "./protocol";
 
 const worker = (): Wire => new Worker(new URL("./files.worker.ts", import.meta.url), { type: "module" });
 
-interface Reading {
+/** How a reading is followed, and ended. */
+export interface Watch {
   readonly onProgress: (done: number, of: number) => void;
   readonly signal: AbortSignal;
 }
 
 /** Reads a file beside the page; null once it is cancelled. @throws (rejects) with what went wrong in the worker. */
-export function readFile(ask: FileAsk, { onProgress, signal }: Reading, start: () => Wire = worker): Promise<Opened | null> {
+export function readFile(ask: FileAsk, { onProgress, signal }: Watch, start: () => Wire = worker): Promise<Opened | null> {
   const wire = start();
   const parts: Extract<FileReply, { kind: "part" }>[] = [];
   return new Promise<Opened | null>((resolve, reject) => {
