@@ -127,6 +127,18 @@ function standBy(wall: Editable<WallEntry>, rule: HeightRule): void {
   if (rule === "fixed") wall.fixedHeight ??= HOUSE_HEIGHT;
 }
 
+interface LossProps {
+  readonly mount: string;
+  readonly loss: (typeof LOSSES)[number];
+  /** mm. */
+  readonly value: number;
+}
+
+function LossField({ mount, loss: { name, ...words }, value }: LossProps) {
+  const units = useUnits();
+  return <MeasureField {...words} field={wallLossField(mount, name, units)} value={value} lights="losses" shape="compact" />;
+}
+
 function WallMeasures({ mount: id }: { readonly mount: string }) {
   const session = useSession();
   const plan = usePlan();
@@ -254,16 +266,8 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
       />
       <h2 className="section-head">Losses on the way</h2>
       <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
-        {LOSSES.filter(({ name }) => LOSSES_OF[view.stock].includes(name)).map(({ name, label, ...more }) => (
-          <MeasureField
-            key={name}
-            {...more}
-            field={wallLossField(id, name, units)}
-            label={label}
-            value={settled.losses[name].value}
-            lights="losses"
-            shape="compact"
-          />
+        {LOSSES.filter(({ name }) => LOSSES_OF[view.stock].includes(name)).map((loss) => (
+          <LossField key={loss.name} mount={id} loss={loss} value={settled.losses[loss.name].value} />
         ))}
       </div>
       <p className="narrow pt-1 text-[11.5px] text-soft">
