@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { ellipse, ellipsePerimeter } from "./ellipse";
 import { type Outline, type Point, nearestStation, outward } from "./outline";
+import { polygonExtent } from "./polygon";
 import { smoothIntegral, steepIntegral } from "./quadrature";
 
 const semi = fc.double({ min: 0.5, max: 60, noNaN: true });
@@ -86,6 +87,31 @@ test("pushed in past its tightest radius it keeps only what has not crossed itse
   }
   expect(outline.parallel(-6)).toEqual({ kind: "collapsed", largestInset: 6 });
   expect(ellipse(6, 8).parallel(-5)).toMatchObject({ kind: "one", area: (outline.parallel(-5) as { area: number }).area });
+});
+
+test("what is left of one pushed in so far is as wide each way as its own points lie, and lies the same turned by a quarter", () => {
+  fc.assert(
+    fc.property(
+      fc.double({ min: 5, max: 20, noNaN: true }),
+      fc.double({ min: 0.4, max: 0.9, noNaN: true }),
+      fc.double({ min: 0.05, max: 0.95, noNaN: true }),
+      fc.double({ min: 0, max: Math.PI, noNaN: true }),
+      (a, flat, share, direction) => {
+        const b = a * flat;
+        const tightest = (b * b) / a;
+        const inset = tightest + share * (b - tightest);
+        const [wide, tall] = [ellipse(a, b).parallel(-inset), ellipse(b, a).parallel(-inset)];
+        if (wide.kind !== "one" || tall.kind !== "one") throw new Error("nothing is left");
+        const reach = polygonExtent(wide.points());
+        expect(Math.abs(wide.extent(direction) - reach(direction))).toBeLessThan(2e-3 * a);
+        expect(wide.extent(0)).toBeCloseTo(reach(0), 9);
+        expect(wide.extent(Math.PI / 2)).toBeCloseTo(2 * (b - inset), 9);
+        expect(tall.extent(direction + Math.PI / 2)).toBeCloseTo(wide.extent(direction), 9);
+        expect([tall.length, tall.area]).toEqual([wide.length, wide.area]);
+        expect(wide.balance()).toEqual({ area: [0, 0], line: [0, 0] });
+      },
+    ),
+  );
 });
 
 test("the extent is the width between two lines that touch the outline", () => {

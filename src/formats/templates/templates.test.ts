@@ -1,11 +1,15 @@
 import { inflateSync } from "node:zlib";
 import { PDFDocument } from "@cantoo/pdf-lib";
 import DxfParser, { type ILwpolylineEntity, type ICircleEntity } from "dxf-parser";
+import { EXAMPLES, examplePiece } from "@demo/examples";
 import { demoPiece } from "@demo/pieces";
 import { flattened } from "@/core/geometry/curve";
 import { outward } from "@/core/geometry/outline";
+import { polygonArea } from "@/core/geometry/polygon";
+import { METALS } from "@/core/metal/metals";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { doubter } from "@/core/piece/doubt";
+import { type Plan, bailIn, hoopIn } from "@/core/piece/plan";
 import { planPiece } from "@/core/piece/plan-piece";
 import { outlineOf } from "@/core/stone/stone";
 import { METRIC } from "@/words/show";
@@ -50,6 +54,63 @@ test("each thing that is cut has its template, at the size that is cut", () => {
   expect(hoop.right - hoop.left).toBeCloseTo(figures["hoop.cutLength"]!.value, 9);
   const guessed = templatesOf(piece, planPiece(piece, SHIPPED_BENCH), METRIC, doubter({ unmeasured: ["m1.stone.height"], refused: [] }));
   expect(guessed.map(({ title }) => title.includes("do not cut"))).toEqual([false, true, false]);
+});
+
+const exampleCalled = (name: string) =>
+  examplePiece(
+    EXAMPLES.find((each) => each.name === name)!,
+    "example",
+    SHIPPED_BENCH,
+  );
+
+test("what is sawn to shape is printed to it: its area by its thickness weighs what the plan says", () => {
+  for (const [name, part, thickness] of [
+    ["Folded bail", "bail", (plan: Plan) => bailIn(plan)!.settled.thickness],
+    ["Bridge", "bridge", (plan: Plan) => hoopIn(plan)!.settled.bridge.thickness],
+  ] as const) {
+    const piece = exampleCalled(name);
+    const plan = planPiece(piece, SHIPPED_BENCH);
+    const { mass, metal } = plan.parts.find(({ id }) => id === part)!;
+    const shape = templatesOf(piece, plan, METRIC).find(({ id }) => id === part)!;
+    const [outline, ...others] = shape.lines.filter(({ kind, isClosed }) => kind === "cut" && isClosed);
+    expect(others).toEqual([]);
+    const area = Math.abs(polygonArea(flattened(outline!.curve, 1e-6)));
+    expect((area * thickness(plan) * METALS[metal].density) / 1000).toBeCloseTo(mass, 9);
+  }
+});
+
+test("a tapered blank is as wide as the stock in front and as it is asked at the back, alike to both sides, with its marks across", () => {
+  const piece = exampleCalled("Taper");
+  const plan = planPiece(piece, SHIPPED_BENCH);
+  const { section } = hoopIn(plan)!.settled;
+  const { lines, box, labels } = templatesOf(piece, plan, METRIC).find(({ id }) => id === "hoop")!;
+  const points = flattened(lines[0]!.curve, 1e-6);
+  const widthAt = (along: number) => 2 * Math.max(...points.filter(([x]) => Math.abs(x - along) < 1e-6).map(([, y]) => y));
+  const widths = points.map(([x]) => widthAt(x));
+  expect([box.left, box.low]).toEqual([0, -box.high]);
+  expect(2 * box.high).toBeCloseTo(section.width, 3);
+  expect(box.right).toBeCloseTo(plan.figures["hoop.cutLength"]!.value, 9);
+  expect(Math.min(...widths)).toBeCloseTo(piece.carrier.type === "hoop" ? piece.carrier.stock.backWidth! : NaN, 9);
+  expect(points.map(([x, y]) => points.some(([u, v]) => Math.hypot(u - x, v + y) < 1e-9))).not.toContain(false);
+  const across = lines.slice(1).map(({ curve }) => flattened(curve, 1e-6));
+  expect(across.length).toBeGreaterThan(0);
+  for (const [from, to] of across) expect([from![1], to![1]]).toEqual([box.low, box.high]);
+  expect(labels.every(({ at }) => at[1] < box.low)).toBe(true);
+});
+
+test("of a pair the second is the first turned over, whatever is on it", () => {
+  const sheet = templatesOf(demoPiece("dunlin-earrings"), planPiece(demoPiece("dunlin-earrings"), SHIPPED_BENCH), METRIC);
+  const firsts = sheet.filter(({ id }) => !id.endsWith("-mirror"));
+  expect(sheet.map(({ id }) => id)).toEqual(firsts.flatMap(({ id }) => [id, `${id}-mirror`]));
+  for (const first of firsts) {
+    const second = sheet.find(({ id }) => id === `${first.id}-mirror`)!;
+    expect(second.title).toBe(`${first.title}, the second`);
+    expect(second.lines.map(({ curve }) => flattened(curve, 1e-3))).toEqual(
+      first.lines.map(({ curve }) => flattened(curve, 1e-3).map(([x, y]) => [expect.closeTo(x, 6), expect.closeTo(-y, 6)])),
+    );
+    expect(second.labels.map(({ text, at }) => [text, at[0], -at[1]])).toEqual(first.labels.map(({ text, at }) => [text, ...at]));
+    expect([second.box.low, second.box.high]).toEqual([-first.box.high, -first.box.low]);
+  }
 });
 
 test("a strip is laid corner by corner as it is cut, with its losses, marks and runs that gather where the rule has them", () => {

@@ -1,0 +1,132 @@
+import { SHIPPED_BENCH } from "@/core/piece/bench";
+import { type Make, isUnderWay } from "@/core/piece/make";
+import { type Piece } from "@/core/piece/piece";
+import tern from "@/core/piece/reference/tern-ring.piece.json";
+import { hearFrom, layOutPage, newDevice, stored } from "./a-page.testing";
+import { type Tray, openTray as opening } from "./tray";
+
+const opened: Tray[] = [];
+async function openTray(): Promise<Tray> {
+  const tray = await opening(null);
+  opened.push(tray);
+  return tray;
+}
+
+const piece = tern as unknown as Piece;
+const called = (id: string): Piece => ({ ...piece, id, name: id });
+const makesOf = (tray: Tray, id = piece.id) => tray.store.getState().makes[id] ?? [];
+const begun = (of: string, i: number): Make => ({
+  format: "hoop-ledger/make",
+  version: 2,
+  id: `${of}-${i}`,
+  piece: of,
+  pieceFile: called(of),
+  started: new Date(Date.UTC(2026, 0, 1) + i * 60_000).toISOString(),
+  finished: null,
+  done: [],
+  measured: [],
+  remedies: [],
+  notes: "",
+});
+
+beforeAll(layOutPage);
+beforeEach(() => {
+  newDevice();
+  for (const key of [...stored.keys()]) localStorage.removeItem(key);
+  jest.spyOn(console, "error").mockImplementation(() => undefined);
+});
+afterEach(() => {
+  jest.restoreAllMocks();
+  opened.splice(0).forEach((tray) => tray.close());
+});
+
+/** From now on the device has no room. */
+function fillUp(): void {
+  jest.spyOn(IDBObjectStore.prototype, "put").mockImplementation(() => {
+    throw new DOMException("full", "QuotaExceededError");
+  });
+}
+
+test("a making is the one it begins as until it is kept; begun anew it is another, with the bench it was begun on", async () => {
+  const tray = await openTray();
+  const first = tray.making(piece);
+  expect(tray.making(piece)).toBe(first);
+  expect([first.pieceFile.benchUsed, makesOf(tray)]).toEqual([SHIPPED_BENCH, []]);
+  await tray.tick(first, "wall.cut", true);
+  expect(tray.making(piece)).toMatchObject({ id: first.id, done: [{ step: "wall.cut" }] });
+  await tray.setMake(first, { finished: "2026-11-27T10:00:00.000Z" });
+  const next = tray.making(piece);
+  expect([isUnderWay(next), next.id === first.id, next.done]).toEqual([true, false, []]);
+  const again = await tray.begin(piece);
+  expect(makesOf(tray).map(({ id }) => id)).toEqual([again.id, first.id]);
+});
+
+test("what is typed in one field is taken back in one, what was taken back comes again until something else is done", async () => {
+  const tray = await openTray();
+  const make = tray.making(piece);
+  const notes = () => makesOf(tray)[0]?.notes;
+  await tray.tick(make, "wall.cut", true);
+  for (const text of ["s", "sl", "slow"]) await tray.setMake(make, { notes: text }, "notes");
+  await tray.setMake(make, { words: "good" }, "words");
+  expect(await tray.stepMake(make, "past")).toMatchObject({ set: { words: "good" } });
+  expect(notes()).toBe("slow");
+  expect(await tray.stepMake(make, "past")).toMatchObject({ set: { notes: "slow" } });
+  expect(notes()).toBe("");
+  expect(await tray.stepMake(make, "future")).toMatchObject({ set: { notes: "slow" } });
+  expect(notes()).toBe("slow");
+  await tray.setMake(make, { notes: "slower" }, "notes");
+  expect(await tray.stepMake(make, "future")).toBeNull();
+  await tray.stepMake(make, "past");
+  expect([notes(), makesOf(tray)[0]!.done.map(({ step }) => step)]).toEqual(["slow", ["wall.cut"]]);
+});
+
+test("what could not be kept is told so, does not show, and can be taken back as before", async () => {
+  const tray = await openTray();
+  const make = tray.making(piece);
+  await tray.tick(make, "wall.cut", true);
+  const before = tray.store.getState().makeSteps[make.id];
+  fillUp();
+  expect(await tray.setMake(make, { notes: "lost" })).toBe(false);
+  expect(await tray.stepMake(make, "past")).toBe("not-kept");
+  expect(makesOf(tray)[0]).toMatchObject({ notes: "", done: [{ step: "wall.cut" }] });
+  expect(tray.store.getState().makeSteps[make.id]).toEqual(before);
+  jest.restoreAllMocks();
+  expect(await tray.stepMake(make, "past")).not.toBe("not-kept");
+  expect(makesOf(tray)[0]!.done).toEqual([]);
+});
+
+test("one taken out of the ledger comes back as it was", async () => {
+  const tray = await openTray();
+  const makes = [begun("a", 1), { ...begun("a", 2), notes: "kept" }];
+  await tray.addMakes(makes);
+  const back = await tray.removeMake(makes[1]!);
+  expect(makesOf(tray, "a").map(({ id }) => id)).toEqual(["a-1"]);
+  await back();
+  expect(makesOf(tray, "a").map(({ id, notes }) => [id, notes])).toEqual([
+    ["a-2", "kept"],
+    ["a-1", ""],
+  ]);
+});
+
+test("the newest stand first, the rest is read where it is wanted, once; what did not change stays the same object", async () => {
+  const writer = await openTray();
+  await writer.addMakes(Array.from({ length: 70 }, (_, i) => begun(`p${i % 50}`, i)));
+  const tray = await openTray();
+  await tray.readNewestMakes();
+  const all = () => Object.values(tray.store.getState().makes).flat();
+  expect([tray.store.getState().areMakesWhole, all().length]).toEqual([false, 60]);
+  await tray.readRestOfMakes();
+  expect([tray.store.getState().areMakesWhole, all().length]).toEqual([true, 70]);
+  expect(makesOf(tray, "p3").map(({ id }) => id)).toEqual(["p3-53", "p3-3"]);
+  const read = jest.spyOn(IDBObjectStore.prototype, "getAll");
+  await tray.readRestOfMakes();
+  expect(read).not.toHaveBeenCalled();
+  const [known] = makesOf(tray, "p3");
+  await writer.setMake(known!, { notes: "elsewhere" });
+  hearFrom({ kind: "makes", ids: ["p3"] });
+  while (makesOf(tray, "p3")[0]!.notes === "") await new Promise(setImmediate);
+  expect(makesOf(tray, "p3")[0]!.pieceFile).toBe(known!.pieceFile);
+  await writer.removeMake(begun("p7", 7));
+  await tray.readMakesOf(Array.from({ length: 50 }, (_, i) => `p${i}`));
+  expect([all().length, makesOf(tray, "p7").map(({ id }) => id)]).toEqual([69, ["p7-57"]]);
+});
