@@ -240,6 +240,37 @@ test("where nothing can be planned, the wishes named clash by themselves and no 
   );
 });
 
+test("a search stopped at any moment gives a plan that keeps every order, with a bound that the best does not go under, or none", () => {
+  let stopped = 0;
+  fc.assert(
+    fc.property(anyTask(7), fc.nat(3), ({ assembly: asBuilt, wishes }, most) => {
+      const assembly = heatedAsWished(asBuilt, wishes);
+      if (!assembly) return;
+      const best = bestHeats(assembly, wishes);
+      let asked = 0;
+      const found = bestHeats(assembly, wishes, () => asked++ >= most);
+      if (best.status !== "best") return expect(found.status).not.toBe("best");
+      if (found.status === "impossible") throw new Error("a plan exists");
+      if (found.status === "best") return expect(found.cost).toBe(best.cost);
+      stopped++;
+      expect(found.bound).toBeLessThanOrEqual(best.cost);
+      if (found.heats.length === 0) return;
+      expect(found.cost).toBeGreaterThanOrEqual(best.cost);
+      const made = found.heats.flatMap(({ joints }, heat) => joints.map((joint) => ({ joint, heat })));
+      expect(made.map(({ joint }) => joint).sort()).toEqual(assembly.joints.map(({ id }) => id).sort());
+      const heatOf = (id: string) => made.find(({ joint }) => joint === id)?.heat;
+      const orders = [
+        ...assembly.joints.flatMap(({ id, after }) => after.map((first) => [first, id] as const)),
+        ...wishes.pins.flatMap((pin) => ("before" in pin ? [pin.before] : [])),
+      ];
+      const heated = orders.map((pair) => pair.map(heatOf)).filter((pair) => !pair.includes(undefined));
+      for (const [first, then] of heated) expect(first).toBeLessThan(then!);
+    }),
+    { numRuns: 300, seed: 27 },
+  );
+  expect(stopped).toBeGreaterThan(20);
+});
+
 test("a cost is told apart again into what it was packed from", () => {
   const parts = fc.record({ runs: fc.nat(1000), softens: fc.nat(1000), atRisk: fc.nat(2000), heats: fc.nat(60), ranks: fc.nat(1000) });
   fc.assert(fc.property(parts, (each) => expect(unpack(pack(each))).toEqual(each)));
