@@ -18,7 +18,7 @@ import { STAGE_TITLES, figureText, sayStep } from "@/words/steps";
 import { TROUBLE_WORDS } from "@/words/trouble";
 import { showFigureValue, withUnit } from "@/words/show";
 import { type Entry } from "./entries";
-import { loadFiles } from "../loads";
+import { loadFiles } from "../fetched";
 
 /** A making as it was: what was wanted, read, done, and what came of it. */
 export function MakeDialog({ entry, onClose }: { readonly entry: Entry; readonly onClose: () => void }) {

@@ -10,7 +10,8 @@ import { useOpening } from "@/ui/opening";
 import { saveFile } from "@/ui/save-file";
 import { useTrayState } from "@/ui/tray";
 import { TROUBLE_WORDS } from "@/words/trouble";
-import { loadDefaults, loadFiles } from "../loads";
+import { loadFiles } from "../fetched";
+import { loadDefaults } from "../loads";
 import { useBenchEdit } from "./bench-edit";
 
 /** The maker's defaults: what a piece leaves out is taken from here. */

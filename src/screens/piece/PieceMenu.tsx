@@ -9,7 +9,7 @@ import { useNotices } from "@/ui/notices";
 import { useTray, useTrayState } from "@/ui/tray";
 import { KeepError } from "@/store/keeper";
 import { TROUBLE_WORDS } from "@/words/trouble";
-import { loadFiles } from "../loads";
+import { loadFiles } from "../fetched";
 
 const ITEM = "cursor-pointer px-3 py-1 text-[13px] outline-none data-[highlighted]:bg-accent-wash";
 
