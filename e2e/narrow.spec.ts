@@ -8,7 +8,7 @@ test.use({ viewport: { width: 390, height: 844 }, hasTouch, isMobile });
 const STAGES = ["stone", "wall", "plate", "hoop", "heats", "making", "card", "bench"] as const;
 const PLACES = {
   "the tray, my bench and the ledger": ["/", "/my-bench", "/ledger", "/cards?pieces=tern-ring", EMPTY],
-  "a piece's stages": [...STAGES.slice(0, 5).map(stage), "/pieces/curlew-ring/hoop"],
+  "a piece's stages": [...STAGES.slice(0, 5).map(stage), "/pieces/curlew-ring/hoop", "/pieces/kelp-ring/hoop"],
   "its making, its card and the bench": STAGES.slice(5).map(stage),
 };
 
@@ -31,13 +31,17 @@ for (const [what, places] of Object.entries(PLACES))
         await page.setViewportSize({ width, height: 844 });
         const wider = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
         expect([place, width, wider]).toEqual([place, width, 0]);
-        const cut = await page.evaluate(() =>
-          [...document.querySelectorAll("main header *, main input")].flatMap((each) =>
+        const cut = await page.evaluate(() => [
+          ...[...document.querySelectorAll("main header *, main input")].flatMap((each) =>
             each.scrollWidth > each.clientWidth + 1 && getComputedStyle(each).overflowX !== "visible"
               ? [each.textContent || (each as HTMLInputElement).value]
               : [],
           ),
-        );
+          ...[...document.querySelectorAll("main svg text")].flatMap((each) => {
+            const [word, sheet] = [each.getBoundingClientRect(), each.closest("svg")!.getBoundingClientRect()];
+            return word.right > sheet.right + 1 || word.left < sheet.left - 1 ? [each.textContent] : [];
+          }),
+        ]);
         if (place.startsWith("/pieces")) expect([place, width, cut]).toEqual([place, width, []]);
       }
       const small = await page

@@ -30,7 +30,9 @@ export function scaleText({ times }: Scale): string {
   return `${Number(times.toFixed(1))} times life size`;
 }
 
-/** About how wide a letter of a drawing's words is, for what has to fit before it is drawn (pixels). */
+/** How large a drawing's words are (pixels). */
+export const WORD = 12.5;
+/** About how wide a letter of theirs is, for what has to fit before it is drawn (pixels). */
 export const LETTER = 6.8;
 /** A sheet or a rule narrower than this has things one under the other (pixels). */
 export const NARROW = 640;
@@ -162,7 +164,7 @@ export function Word({
     <text
       x={x}
       y={y}
-      fontSize={12.5}
+      fontSize={WORD}
       fill="#566264"
       paintOrder="stroke"
       stroke="#fbfcfb"

@@ -5,7 +5,7 @@ import { type Point } from "@/core/geometry/outline";
 import { type Blank, type BlankMark } from "@/core/measure/blank";
 import { MM_PER_INCH } from "@/core/measure/reading";
 import { type Units } from "@/words/show";
-import { LETTER, NARROW } from "./Drawing";
+import { LETTER, NARROW, WORD } from "./Drawing";
 import { placed } from "./placed";
 import { useSize } from "./useSize";
 
@@ -69,7 +69,7 @@ export function Rule({
   const top = base - tall;
   const end = x(blank.length);
   const at = ([along, up]: Point) => `L${x(along)} ${base - (up / height) * tall}`;
-  const fits = (from: number, text: string) => from + text.length * LETTER < width;
+  const fits = (from: number, text: string, size = WORD) => from + (text.length * LETTER * size) / WORD < width;
   const words = placed(
     blank.marks.map(({ code, at }) => ({ text: names[code], at: x(at), isLeast: code === "farSide" })),
     end,
@@ -90,7 +90,7 @@ export function Rule({
           </linearGradient>
         </defs>
         <rect x={0.5} y={base} width={width - 1} height={RULE_HEIGHT} rx={2} fill="url(#rule-steel)" stroke="#b9c1c4" />
-        <Ticks span={span} x={x} units={units} perMm={perMm} base={base} />
+        <Ticks span={span} x={x} units={units} perMm={perMm} base={base} fits={fits} />
         {tone === "metal" && <rect x={end} y={top} width={Math.max(0, width - end)} height={tall} fill="url(#rule-metal)" opacity={0.35} />}
         {pattern ? (
           <path
@@ -180,12 +180,14 @@ interface TicksProps {
   readonly perMm: number;
   readonly x: (mm: number) => number;
   readonly units: Units;
+  /** Whether a number of this size (pixels) ends on the rule. */
+  readonly fits: (from: number, text: string, size: number) => boolean;
 }
 
 const ROOM_FOR_A_NUMBER = 36;
 
 /** Half millimetres, numbered every five, each one where there is room; or sixteenths of an inch, numbered every half. */
-function Ticks({ span, perMm, x, units, base }: TicksProps) {
+function Ticks({ span, perMm, x, units, base, fits }: TicksProps) {
   const isInch = units.length === "inch";
   const [step, usual, longest] = isInch ? [MM_PER_INCH / 16, 8, 16] : [0.5, 10, 20];
   const fine = isInch ? 4 : 2;
@@ -193,23 +195,18 @@ function Ticks({ span, perMm, x, units, base }: TicksProps) {
   const isCrowded = perMm * step < 4;
   const count = Math.floor(span / step) + 1;
   const reach = (i: number) => (i % longest === 0 ? 26 : i % long === 0 ? 19 : i % fine === 0 ? 13 : 7);
-  const numbered = Array.from({ length: count }, (_, i) => i).filter(
-    (i) => i % long === 0 && (i % longest === 0 || perMm * step * long > ROOM_FOR_A_NUMBER),
-  );
+  const numbered = Array.from({ length: count }, (_, i) => i)
+    .filter((i) => i % long === 0 && (i % longest === 0 || perMm * step * long > ROOM_FOR_A_NUMBER))
+    .map((i) => ({ i, text: String(i * (isInch ? 1 / 16 : 0.5)), from: x(i * step) + 3, size: i % longest === 0 ? 16 : 12 }))
+    .filter(({ from, text, size }) => fits(from, text, size));
   return (
     <g>
       <TickLines from={0} by={2} count={count} reach={reach} x={x(0)} base={base} apart={perMm * step} strokeWidth={1} />
       {!isCrowded && <TickLines from={1} by={2} count={count} reach={reach} x={x(0)} base={base} apart={perMm * step} strokeWidth={0.6} />}
       <g fill="#2a3439">
-        {numbered.map((i) => (
-          <text
-            key={i}
-            x={x(i * step) + 3}
-            y={base + (i % longest === 0 ? 44 : 37)}
-            fontSize={i % longest === 0 ? 16 : 12}
-            fontWeight={i % longest === 0 ? 640 : 480}
-          >
-            {i * (isInch ? 1 / 16 : 0.5)}
+        {numbered.map(({ i, text, from, size }) => (
+          <text key={i} x={from} y={base + (i % longest === 0 ? 44 : 37)} fontSize={size} fontWeight={i % longest === 0 ? 640 : 480}>
+            {text}
           </text>
         ))}
       </g>

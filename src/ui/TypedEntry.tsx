@@ -98,7 +98,7 @@ export function TypedEntry<T>({
           </small>
         )}
       </div>
-      <div className={`entry ${problem ? "entry-wrong" : ""}`}>
+      <div className={`entry ${shape === "compact" ? "px-1.5" : ""} ${problem ? "entry-wrong" : ""}`}>
         {before}
         <input
           id={id}

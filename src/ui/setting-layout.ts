@@ -17,6 +17,8 @@ export interface Box {
 }
 
 const PLAN_SHARE = 0.6;
+/** To both sides of the plan a figure of five letters stands beside its upright line (pixels). */
+const BESIDE_PLAN = 42;
 /** The section's lines reach this far past the plate. */
 export const SECTION_MARGIN_MM = 1;
 
@@ -54,7 +56,7 @@ export function planBox(size: Size, { plan }: SettingDrawing, hasBack = false): 
   const width = isStacked(size) ? size.width : size.width * PLAN_SHARE;
   const height = isStacked(size) ? size.height * stackedShares(hasBack).plan : size.height;
   const middle = [(right + left) / 2, (high + low) / 2] as const;
-  return { wide, tall, width: width - 60, height: height - 120, x: width / 2, y: height / 2 - 4, middle };
+  return { wide, tall, width: width - 2 * BESIDE_PLAN, height: height - 120, x: width / 2, y: height / 2 - 4, middle };
 }
 
 /** A box, with where its caption stands. */

@@ -42,7 +42,7 @@ export function bailView(plan: Plan, mount: string, units: Units) {
     eachMillimetre: `a millimetre tilts it ${hang.perMillimetre.toFixed(1)}°`,
     balance: besideText(hang.left, measured),
     drop: withUnit(drawn.pastEdge, "measured", units),
-    chain: settled.chainEnd === null ? null : `chain's end ${measured(settled.chainEnd)}`,
+    chain: settled.chainEnd === null ? null : `chain ${measured(settled.chainEnd)}`,
     passes: spare === null ? null : spare >= 0 ? `${measured(spare)} to spare` : `${measured(-spare)} too thick`,
   };
 }

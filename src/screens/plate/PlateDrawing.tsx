@@ -89,7 +89,7 @@ export function PlateDrawing({ size, mount, chosen }: Props) {
                 <Dimension
                   from={high[1]}
                   to={low[1]}
-                  at={high[0] + 26}
+                  at={high[0] + 22}
                   text={bare(`${mount.id}.plate.blankWidth`)}
                   lights="blank"
                   isUpright
@@ -118,7 +118,7 @@ export function PlateDrawing({ size, mount, chosen }: Props) {
             {back && (
               <>
                 <Word x={back.captionX} y={back.captionY}>
-                  Back, {scaleText(back.scale)}; dashed: wall and hoop
+                  Back, {scaleText(back.scale)}; dashed: wall, hoop
                 </Word>
                 <BackView mount={mount} drawing={drawing} x={back.x} y={back.y} scale={back.scale} />
               </>
