@@ -52,4 +52,13 @@ export const told: unknown[] = [];
 /** A browser that has kept nothing yet. */
 export function newDevice(): void {
   globalThis.indexedDB = new IDBFactory();
+  for (const key of [...stored.keys()]) localStorage.removeItem(key);
+}
+
+/** Runs with a device that has no room. */
+export async function full<T>(work: () => Promise<T>): Promise<T> {
+  const put = jest.spyOn(IDBObjectStore.prototype, "put").mockImplementation(() => {
+    throw new DOMException("full", "QuotaExceededError");
+  });
+  return work().finally(() => put.mockRestore());
 }

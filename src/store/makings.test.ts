@@ -2,7 +2,7 @@ import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { type Make, isUnderWay } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
 import tern from "@/core/piece/reference/tern-ring.piece.json";
-import { hearFrom, layOutPage, newDevice, stored } from "./a-page.testing";
+import { full, hearFrom, layOutPage, newDevice } from "./a-page.testing";
 import { type Tray, openTray as opening } from "./tray";
 
 const opened: Tray[] = [];
@@ -32,20 +32,12 @@ const begun = (of: string, i: number): Make => ({
 beforeAll(layOutPage);
 beforeEach(() => {
   newDevice();
-  for (const key of [...stored.keys()]) localStorage.removeItem(key);
   jest.spyOn(console, "error").mockImplementation(() => undefined);
 });
 afterEach(() => {
   jest.restoreAllMocks();
   opened.splice(0).forEach((tray) => tray.close());
 });
-
-/** From now on the device has no room. */
-function fillUp(): void {
-  jest.spyOn(IDBObjectStore.prototype, "put").mockImplementation(() => {
-    throw new DOMException("full", "QuotaExceededError");
-  });
-}
 
 test("a making is the one it begins as until it is kept; begun anew it is another, with the bench it was begun on", async () => {
   const tray = await openTray();
@@ -85,12 +77,10 @@ test("what could not be kept is told so, does not show, and can be taken back as
   const make = tray.making(piece);
   await tray.tick(make, "wall.cut", true);
   const before = tray.store.getState().makeSteps[make.id];
-  fillUp();
-  expect(await tray.setMake(make, { notes: "lost" })).toBe(false);
-  expect(await tray.stepMake(make, "past")).toBe("not-kept");
+  expect(await full(() => tray.setMake(make, { notes: "lost" }))).toBe(false);
+  expect(await full(() => tray.stepMake(make, "past"))).toBe("not-kept");
   expect(makesOf(tray)[0]).toMatchObject({ notes: "", done: [{ step: "wall.cut" }] });
   expect(tray.store.getState().makeSteps[make.id]).toEqual(before);
-  jest.restoreAllMocks();
   expect(await tray.stepMake(make, "past")).not.toBe("not-kept");
   expect(makesOf(tray)[0]!.done).toEqual([]);
 });

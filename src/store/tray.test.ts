@@ -6,7 +6,7 @@ import { type Piece } from "@/core/piece/piece";
 import tern from "@/core/piece/reference/tern-ring.piece.json";
 import { readBackup } from "@/formats/backup-codec";
 import { type Json, type JsonObject } from "@/formats/read-json";
-import { layOutPage, newDevice, stored, told } from "./a-page.testing";
+import { full, layOutPage, newDevice, told } from "./a-page.testing";
 import { everythingName, everythingText } from "./files";
 import { readJournal, writeJournal } from "./journal";
 import { KeepError } from "./keeper";
@@ -30,20 +30,11 @@ const ids = (tray: Tray) => lying(tray).map(({ id }) => id);
 beforeAll(layOutPage);
 beforeEach(() => {
   newDevice();
-  for (const key of [...stored.keys()]) localStorage.removeItem(key);
   jest.spyOn(console, "error").mockImplementation(() => undefined);
   jest.spyOn(console, "warn").mockImplementation(() => undefined);
 });
 
 afterEach(() => opened.splice(0).forEach((tray) => tray.close()));
-
-/** Runs with a device that has no room. */
-async function full<T>(work: () => Promise<T>): Promise<T> {
-  const put = jest.spyOn(IDBObjectStore.prototype, "put").mockImplementation(() => {
-    throw new DOMException("full", "QuotaExceededError");
-  });
-  return work().finally(() => put.mockRestore());
-}
 
 const tick = (tray: Tray, piece: Piece, step: string) => tray.tick(tray.making(piece), step, true);
 const steps = (make: Make | undefined) => make!.done.map(({ step }) => step);

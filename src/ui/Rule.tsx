@@ -185,6 +185,9 @@ interface TicksProps {
 }
 
 const ROOM_FOR_A_NUMBER = 36;
+/** How a number of the rule is written, and how far under the metal (pixels). */
+const LARGE = { size: 16, weight: 640, below: 44 } as const;
+const SMALL = { size: 12, weight: 480, below: 37 } as const;
 
 /** Half millimetres, numbered every five, each one where there is room; or sixteenths of an inch, numbered every half. */
 function Ticks({ span, perMm, x, units, base, fits }: TicksProps) {
@@ -197,15 +200,15 @@ function Ticks({ span, perMm, x, units, base, fits }: TicksProps) {
   const reach = (i: number) => (i % longest === 0 ? 26 : i % long === 0 ? 19 : i % fine === 0 ? 13 : 7);
   const numbered = Array.from({ length: count }, (_, i) => i)
     .filter((i) => i % long === 0 && (i % longest === 0 || perMm * step * long > ROOM_FOR_A_NUMBER))
-    .map((i) => ({ i, text: String(i * (isInch ? 1 / 16 : 0.5)), from: x(i * step) + 3, size: i % longest === 0 ? 16 : 12 }))
+    .map((i) => ({ from: x(i * step) + 3, text: String(i * (isInch ? 1 / 16 : 0.5)), ...(i % longest === 0 ? LARGE : SMALL) }))
     .filter(({ from, text, size }) => fits(from, text, size));
   return (
     <g>
       <TickLines from={0} by={2} count={count} reach={reach} x={x(0)} base={base} apart={perMm * step} strokeWidth={1} />
       {!isCrowded && <TickLines from={1} by={2} count={count} reach={reach} x={x(0)} base={base} apart={perMm * step} strokeWidth={0.6} />}
       <g fill="#2a3439">
-        {numbered.map(({ i, text, from, size }) => (
-          <text key={i} x={from} y={base + (i % longest === 0 ? 44 : 37)} fontSize={size} fontWeight={i % longest === 0 ? 640 : 480}>
+        {numbered.map(({ from, text, size, weight, below }) => (
+          <text key={text} x={from} y={base + below} fontSize={size} fontWeight={weight}>
             {text}
           </text>
         ))}
