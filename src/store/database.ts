@@ -5,18 +5,29 @@ export interface Schema extends DBSchema {
   pieces: { key: string; value: Stores["pieces"]; indexes: { changed: string } };
   makes: { key: string; value: Stores["makes"]; indexes: { piece: string; started: string } };
   settings: { key: string; value: Stores["settings"] };
+  pending: { key: string; value: Stores["pending"] };
+  drafts: { key: string; value: Stores["drafts"]; indexes: { piece: string } };
 }
 
 export type Database = IDBPDatabase<Schema>;
 
+/** A database that is open. `closed` resolves once the browser closes it under the page, with the reason. */
+export interface OpenDatabase {
+  readonly db: Database;
+  readonly closed: Promise<Closed>;
+}
+
+/** "newer": a newer program upgrades it. "cleared": it was deleted or evicted, or its data was cleared. */
+export type Closed = "newer" | "cleared";
+
 const NAME = "hoop-ledger";
-const VERSION = 4;
+const VERSION = 5;
 /** The bench's own key. */
 export const BENCH = "bench";
 /** A database that has not opened by then is held by another window (ms). */
 const LONGEST_OPENING = 8000;
 
-let ahead: Promise<Database> | null = null;
+let ahead: Promise<OpenDatabase> | null = null;
 
 /** Begins to open the database while what reads it is still being fetched. */
 export function openAhead(): void {
@@ -26,27 +37,37 @@ export function openAhead(): void {
 }
 
 /** The database that is being opened already, once, or else another. @throws as `openDatabase` */
-export function takeDatabase(): Promise<Database> {
+export function takeDatabase(): Promise<OpenDatabase> {
   const opening = ahead ?? openDatabase();
   ahead = null;
   return opening;
 }
 
 /** @throws KeepError, "blocked" where another window holds an older one open; DOMException as the browser has it */
-function openDatabase(): Promise<Database> {
+function openDatabase(): Promise<OpenDatabase> {
   return new Promise((resolve, reject) => {
     let isGivenUp = false;
+    let close: (why: Closed) => void = () => undefined;
+    const closed = new Promise<Closed>((tell) => (close = tell));
     const giveUp = () => {
       isGivenUp = true;
       reject(new KeepError("blocked", null));
     };
     const late = setTimeout(giveUp, LONGEST_OPENING);
-    openDB<Schema>(NAME, VERSION, {
-      upgrade: (db, from, _to, change) => void upgrade(db, from, change).catch(() => change.abort()),
-      blocked: giveUp,
-      blocking: (_current, _wanted, event) => (event.target as IDBDatabase).close(),
-    })
-      .then((db) => (isGivenUp ? db.close() : resolve(db)), reject)
+    // A browser that has none at all throws here rather than in the promise.
+    Promise.resolve()
+      .then(() =>
+        openDB<Schema>(NAME, VERSION, {
+          upgrade: (db, from, _to, change) => void upgrade(db, from, change).catch(() => change.abort()),
+          blocked: giveUp,
+          blocking: (_current, wanted, event) => {
+            (event.target as IDBDatabase).close();
+            close(wanted === null ? "cleared" : "newer");
+          },
+          terminated: () => close("cleared"),
+        }),
+      )
+      .then((db) => (isGivenUp ? db.close() : resolve({ db, closed })), reject)
       .finally(() => clearTimeout(late));
   });
 }
@@ -63,6 +84,10 @@ async function upgrade(db: Database, from: number, change: Upgrade): Promise<voi
   if (from < 2) change.objectStore("pieces").createIndex("changed", "changed");
   if (from < 3) await countRevisions(change);
   if (from < 4) change.objectStore("makes").createIndex("started", "make.started");
+  if (from < 5) {
+    db.createObjectStore("drafts", { keyPath: "id" }).createIndex("piece", "piece");
+    db.createObjectStore("pending", { keyPath: "id" });
+  }
 }
 
 /** From version 3 a making and the bench are records with a revision, as a piece is. */

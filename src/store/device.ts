@@ -1,17 +1,18 @@
 import { type IDBPTransaction, type IndexNames } from "idb";
-import { BENCH, type Database, type Schema, takeDatabase } from "./database";
+import { type Closed, BENCH, type Database, type OpenDatabase, type Schema, takeDatabase } from "./database";
 import {
   type Change,
   KeepError,
   type Keeper,
   type Outcome,
+  type PendingRecord,
   type ReadStore,
   type StoreName,
   type Stores,
   type Unreadable,
-  settled,
 } from "./keeper";
-import { readRecord } from "./read-kept";
+import { overFaults, readRecord } from "./read-kept";
+import { settled } from "./settled";
 
 /** Records read at a time, so that the page can paint between two. */
 const CHUNK = 400;
@@ -21,8 +22,13 @@ const CHUNK = 400;
  * open, "newer" where a newer program was here, "unavailable" where the browser has none to give.
  */
 export async function deviceKeeper(): Promise<Keeper> {
+  return keeperOn(await opened());
+}
+
+/** @throws KeepError as `deviceKeeper` */
+async function opened(): Promise<OpenDatabase> {
   try {
-    return keeperOn(await takeDatabase());
+    return await takeDatabase();
   } catch (cause) {
     if (cause instanceof KeepError) throw cause;
     const isNewer = cause instanceof DOMException && cause.name === "VersionError";
@@ -30,36 +36,84 @@ export async function deviceKeeper(): Promise<Keeper> {
   }
 }
 
-function keeperOn(db: Database): Keeper {
+function keeperOn(first: OpenDatabase): Keeper {
+  let current: Promise<OpenDatabase> = Promise.resolve(first);
+  let lost = null as Closed | null;
+  const watch = ({ closed }: OpenDatabase): Promise<Closed> =>
+    closed.then((why) => {
+      lost = why;
+      // What was cleared can be filled again; what a newer program has taken cannot.
+      if (why === "cleared") {
+        current = opened();
+        current.then(watch, () => undefined);
+      }
+      return why;
+    });
+
+  const isTaken = () => lost === "newer";
+
+  /** Works on the database as it is open now. @throws KeepError, "newer" once a newer program has it */
+  const on = <T>(work: (db: Database) => Promise<T>, signal?: AbortSignal) =>
+    told(signal, async () => {
+      if (isTaken()) throw new KeepError("newer", null);
+      const { db } = await current;
+      const before = lost;
+      try {
+        return await work(db);
+      } catch (error) {
+        if (signal?.aborted || !isClosing(error)) throw error;
+        // The browser closes it a moment before it says why.
+        await new Promise((resolve) => setTimeout(resolve));
+        if (isTaken()) throw new KeepError("newer", error);
+        if (lost === before) throw error;
+        return work((await current).db);
+      }
+    });
+
   return {
     kind: "device",
-    pieces: () => all(db, "pieces"),
-    newest: (count) => last(db, "pieces", "changed", count),
-    ids: async () => {
-      const [newest, every] = await Promise.all([db.getAllKeysFromIndex("pieces", "changed"), db.getAllKeys("pieces")]);
-      const dated = new Set(newest);
-      return [...newest.reverse(), ...every.filter((id) => !dated.has(id))].map(String);
-    },
-    piece: async (id) => {
-      const raw: unknown = await db.get("pieces", id);
-      const read = raw === undefined ? null : readRecord("pieces", raw);
-      return read?.ok ? read.value : null;
-    },
-    makes: () => all(db, "makes"),
-    newestMakes: (count) => last(db, "makes", "started", count),
-    makesOf: async (piece) => {
-      const raw: unknown[] = await db.getAllFromIndex("makes", "piece", piece);
-      return sorted(
-        "makes",
-        raw.map((value) => [(value as Stores["makes"]).id, value]),
-      ).records;
-    },
-    bench: async () => {
-      const raw: unknown = await db.get("settings", BENCH);
-      return sorted("settings", raw === undefined ? [] : [[BENCH, raw]]);
-    },
-    write: (changes, how = {}) => told(how.signal, () => write(db, changes, how)),
+    lost: watch(first),
+    wasCleared: () => lost === "cleared",
+    pieces: () => on((db) => all(db, "pieces")),
+    newest: (count) => on((db) => last(db, "pieces", "changed", count)),
+    ids: () =>
+      on(async (db) => {
+        const [newest, every] = await Promise.all([db.getAllKeysFromIndex("pieces", "changed"), db.getAllKeys("pieces")]);
+        const dated = new Set(newest);
+        return [...newest.reverse(), ...every.filter((id) => !dated.has(id))].map(String);
+      }),
+    piece: (id) =>
+      on(async (db) => {
+        const raw: unknown = await db.get("pieces", id);
+        const read = raw === undefined ? null : readRecord("pieces", raw);
+        return read?.ok ? read.value : null;
+      }),
+    makes: () => on((db) => all(db, "makes")),
+    newestMakes: (count) => on((db) => last(db, "makes", "started", count)),
+    makesOf: (piece) => on((db) => ofPiece(db, "makes", piece)),
+    pending: () => on(async (db) => (await db.getAllKeys("pending")) as PendingRecord["id"][]),
+    drafts: (piece) => on((db) => ofPiece(db, "drafts", piece)),
+    bench: () =>
+      on(async (db) => {
+        const raw: unknown = await db.get("settings", BENCH);
+        return sorted("settings", raw === undefined ? [] : [[BENCH, raw]]);
+      }),
+    write: (changes, how = {}) => on((db) => write(db, changes, how), how.signal),
   };
+}
+
+/** Whether the database was closed under a call. */
+function isClosing(error: unknown): boolean {
+  return error instanceof DOMException && (error.name === "InvalidStateError" || error.name === "AbortError");
+}
+
+/** What of a store belongs to a piece, and can be read. */
+async function ofPiece<S extends "makes" | "drafts">(db: Database, store: S, piece: string): Promise<readonly Stores[S][]> {
+  const raw: unknown[] = await db.getAllFromIndex(store as "makes", "piece", piece);
+  return sorted<S>(
+    store,
+    raw.map((value) => [(value as { readonly id: string }).id, value]),
+  ).records;
 }
 
 /** The last of an index, backward, and how many there are in all: read in as few turns as may be, for each waits for the page to be free. */
@@ -97,14 +151,18 @@ function sorted<S extends StoreName>(store: S, kept: readonly (readonly [string 
   const unreadable: Unreadable[] = [];
   for (const [key, raw] of kept) {
     const read = readRecord(store, raw);
-    if (read.ok) records.push(read.value);
-    else unreadable.push({ store, key, raw, faults: read.faults });
+    if (!read.ok) unreadable.push({ store, key, raw, faults: read.faults });
+    else {
+      records.push(read.value);
+      const over = "over" in read.value ? read.value.over : undefined;
+      if (over) unreadable.push({ store, key, raw: over, faults: overFaults(over), isPart: true });
+    }
   }
   return { records, unreadable };
 }
 
 async function write(db: Database, changes: readonly Change[], how: Parameters<Keeper["write"]>[1] = {}): Promise<Outcome[]> {
-  const work = db.transaction([...new Set(changes.map(({ store }) => store))], "readwrite");
+  const work = db.transaction([...new Set(changes.map(({ store }) => store))], "readwrite", { durability: "strict" });
   const abort = () => work.abort();
   const done = work.done;
   done.catch(() => undefined);
@@ -115,6 +173,8 @@ async function write(db: Database, changes: readonly Change[], how: Parameters<K
       outcomes.push(await make(work, change));
       how.onDone?.(i + 1);
     }
+    // Without waiting for the page to be free once more: a browser that ends now has it.
+    work.commit();
     await done;
     return outcomes;
   } catch (error) {
@@ -143,7 +203,7 @@ async function make(work: Write, change: Change): Promise<Outcome> {
     return { ok: true, record: null };
   }
   const raw = await keptFor(work, change);
-  const outcome = settled(change, sorted(change.store, raw).records, raw.length > 0);
+  const outcome = settled(change, sorted<StoreName>(change.store, raw).records, raw.length > 0);
   if (outcome.ok && outcome.record) await (change.store === "settings" ? store.put(outcome.record, BENCH) : store.put(outcome.record));
   return outcome;
 }
@@ -163,6 +223,7 @@ async function told<T>(signal: AbortSignal | undefined, work: () => Promise<T>):
     return await work();
   } catch (cause) {
     if (signal?.aborted) throw new KeepError("stopped", cause);
+    if (cause instanceof KeepError) throw cause;
     const full = cause instanceof DOMException && cause.name === "QuotaExceededError";
     throw new KeepError(full ? "full" : "failed", cause);
   }

@@ -7,9 +7,25 @@ const PREFIX = "hoop-ledger/journal/";
 /** What cannot be read is put here, so that it neither comes again nor is written over. */
 const ASIDE = "hoop-ledger/set-aside/";
 
+type Listener = (isFull: boolean) => void;
+const listeners = new Set<Listener>();
+
+/** Calls `heard` with whether the journal takes nothing more, each time something is written to it. Returns how to stop. */
+export function watchJournal(heard: Listener): () => void {
+  listeners.add(heard);
+  return () => void listeners.delete(heard);
+}
+
 /** Keeps something that the database has not taken yet, at once. A second entry of the same name takes the first one's place. */
 export function writeJournal(name: string, entry: JournalEntry): void {
-  tried("written", () => localStorage.setItem(PREFIX + name, JSON.stringify(entry)));
+  const isWritten = tried("written", () => (localStorage.setItem(PREFIX + name, JSON.stringify(entry)), true)) ?? false;
+  for (const heard of listeners) heard(!isWritten);
+}
+
+/** What the database would refuse, as it stands: it can be saved, and is not tried again. */
+export function putAside(name: string, entry: JournalEntry): void {
+  tried("set aside", () => localStorage.setItem(ASIDE + name, JSON.stringify(entry)));
+  clearJournal(name);
 }
 
 export function clearJournal(name: string): void {
@@ -56,7 +72,7 @@ function tried<T>(what: string, work: () => T): T | null {
   try {
     return work();
   } catch (error) {
-    console.error(`journal not ${what}`, error);
+    console.warn(`journal not ${what}`, error);
     return null;
   }
 }

@@ -35,6 +35,20 @@ export interface MakeRecord extends Kept {
   /** The id of the piece it makes. */
   readonly piece: string;
   readonly make: Make;
+  /** What an older program kept beyond the limits of a make, by its path in the make: part of no make, and saved as it is. */
+  readonly over?: Over;
+}
+
+/** By JSON pointer: the end of a list, or of a text, that is over its limit. */
+export type Over = Readonly<Record<string, readonly unknown[] | string>>;
+
+/** A field at the bench as it is typed, until it is taken. Never exported. */
+export interface DraftRecord extends Kept {
+  /** The id of the piece that is made. */
+  readonly piece: string;
+  /** Which field. */
+  readonly field: string;
+  readonly text: string;
 }
 
 export interface BenchRecord extends Kept {
@@ -42,11 +56,18 @@ export interface BenchRecord extends Kept {
   readonly bench: BenchEntry;
 }
 
+/** Something begun that a later page goes on with. */
+export interface PendingRecord extends Kept {
+  readonly id: "demo-makes";
+}
+
 /** What is kept where. */
 export interface Stores {
   readonly pieces: PieceRecord;
   readonly makes: MakeRecord;
   readonly settings: BenchRecord;
+  readonly drafts: DraftRecord;
+  readonly pending: PendingRecord;
 }
 
 export type StoreName = keyof Stores;
@@ -60,6 +81,8 @@ export interface Unreadable {
   readonly key: string | number;
   readonly raw: unknown;
   readonly faults: readonly Fault[];
+  /** Only this part of the record is set aside; the rest of it reads. */
+  readonly isPart?: true;
 }
 
 /** What could be read of a store, and what could not. */
@@ -76,6 +99,8 @@ export type Change =
   | { readonly store: "pieces"; readonly put: Unrevised<PieceRecord>; readonly madeOn: number | null | "any" }
   | { readonly store: "makes"; readonly put: Unrevised<MakeRecord>; readonly madeOn: number | null | "any" }
   | { readonly store: "settings"; readonly put: Unrevised<BenchRecord>; readonly madeOn: number | null | "any" }
+  | { readonly store: "drafts"; readonly put: Unrevised<DraftRecord>; readonly madeOn: "any" }
+  | { readonly store: "pending"; readonly put: Unrevised<PendingRecord>; readonly madeOn: "any" }
   | { readonly store: "pieces"; readonly id: string; readonly change: (kept: PieceRecord | null) => Unrevised<PieceRecord> | null }
   | { readonly store: "settings"; readonly id: "bench"; readonly change: (kept: BenchRecord | null) => Unrevised<BenchRecord> | null }
   /** To the makes of one piece. */
@@ -83,12 +108,18 @@ export type Change =
   /** For good. */
   | { readonly store: StoreName; readonly remove: string | number };
 
-/** What became of a change: put, or refused with what is there instead; null where nothing is, or nothing that can be read. */
+/**
+ * What became of a change: put, or refused with what is there instead; null where nothing is, or nothing that can be read. `faults` where it was
+ * refused because what it makes could not be read back.
+ */
 export type Outcome =
-  { readonly ok: true; readonly record: Stores[StoreName] | null } | { readonly ok: false; readonly newer: Stores[StoreName] | null };
+  | { readonly ok: true; readonly record: Stores[StoreName] | null }
+  | { readonly ok: false; readonly newer: Stores[StoreName] | null; readonly faults?: readonly Fault[] };
 
 export interface Writing {
   readonly onDone?: (done: number) => void;
+  /** Hears what became of the changes once they are kept, before anything is read back. */
+  readonly onKept?: (outcomes: readonly Outcome[]) => void;
   /** Once aborted, nothing of the write stands. */
   readonly signal?: AbortSignal;
 }
@@ -110,12 +141,20 @@ export interface Keeper {
   /** Those of one piece that can be read. */
   makesOf(piece: string): Promise<readonly MakeRecord[]>;
   bench(): Promise<ReadStore<BenchRecord>>;
+  /** What was begun and is not done yet. */
+  pending(): Promise<readonly PendingRecord["id"][]>;
+  /** What is half typed at the bench of a piece. */
+  drafts(piece: string): Promise<readonly DraftRecord[]>;
   /** All changes at once: together they are made, or none is. Each that was made on an older revision is left out and told. */
   write(changes: readonly Change[], how?: Writing): Promise<Outcome[]>;
+  /** Resolves once the browser has taken away what it kept: a newer program upgrades it, or it was cleared. */
+  readonly lost: Promise<"newer" | "cleared">;
+  /** Whether what was kept has been cleared since it was opened: what is missing was not deleted by its maker. */
+  wasCleared(): boolean;
 }
 
 /** Why a change could not be kept. */
-export type Trouble = "full" | "blocked" | "newer" | "unavailable" | "failed" | "stopped";
+export type Trouble = "full" | "blocked" | "newer" | "unavailable" | "failed" | "stopped" | "cleared";
 
 export class KeepError extends Error {
   constructor(
@@ -134,25 +173,4 @@ export function newestFirst(a: Kept, b: Kept): number {
 /** Orders makings, the one begun last first. */
 export function begunLastFirst(a: MakeRecord, b: MakeRecord): number {
   return b.make.started.localeCompare(a.make.started);
-}
-
-/** What is put for a change, given what is kept where it goes (`isThere` also where that cannot be read), and what became of it. */
-export function settled(change: Change, kept: readonly Stores[StoreName][], isThere: boolean): Outcome {
-  if ("remove" in change) return { ok: true, record: null };
-  if ("change" in change) {
-    if (isThere && kept.length === 0 && change.store !== "makes") return { ok: false, newer: null };
-    const next =
-      change.store === "makes"
-        ? change.change(kept as readonly MakeRecord[])
-        : (change.change as (kept: Stores[StoreName] | null) => Unrevised<Stores[StoreName]> | null)(kept[0] ?? null);
-    if (!next) return { ok: false, newer: kept[0] ?? null };
-    return { ok: true, record: revised(next, kept.find(({ id }) => id === next.id) ?? null) };
-  }
-  const [now] = kept;
-  const isFree = change.madeOn === "any" || (now ? now.revision === change.madeOn : change.madeOn === null && !isThere);
-  return isFree ? { ok: true, record: revised(change.put, now ?? null) } : { ok: false, newer: now ?? null };
-}
-
-function revised(record: Unrevised<Stores[StoreName]>, now: Kept | null): Stores[StoreName] {
-  return { ...record, revision: (now?.revision ?? 0) + 1 } as Stores[StoreName];
 }

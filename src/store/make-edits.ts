@@ -1,3 +1,4 @@
+import { mergedText } from "./merge-text";
 import { type DoneStep, type Make, type Measured, type TakenPiece } from "@/core/piece/make";
 
 /** What a making lists: each entry is told from others by its key. */
@@ -40,9 +41,33 @@ const KEYS: { readonly [L in keyof Listed]: (entry: Listed[L]) => string } = {
 
 const LISTS = Object.keys(KEYS) as (keyof Listed)[];
 
-export function edited(make: Make, { drop, put, set }: MakeEdit): Make {
+/** A make with a change made to it as it then is. A text that another window has changed meanwhile holds both. */
+export function edited(make: Make, { drop, put, set, was }: MakeEdit): Make {
   const lists = Object.fromEntries(LISTS.flatMap((list) => (drop?.[list] || put?.[list] ? [[list, listed(list, make, drop, put)]] : [])));
-  return withValues({ ...make, ...lists }, set ?? {});
+  return withValues({ ...make, ...lists }, set ? { ...set, ...mergedTexts(make, set, was ?? {}) } : {});
+}
+
+/** Values that are prose: two windows' words are merged, where of other values the last counts. */
+const TEXTS = ["words", "notes"] as const;
+
+function mergedTexts(make: Make, set: MakeValues, was: MakeValues): MakeValues {
+  const now = valuesOf(make);
+  return Object.fromEntries(
+    TEXTS.flatMap((key) => {
+      const [mine, base] = [set[key], was[key]];
+      if (mine === undefined || base === undefined) return [];
+      const text = mergedText(base ?? "", mine ?? "", now[key] ?? "");
+      return [[key, text === "" && key === "words" ? null : text]];
+    }),
+  );
+}
+
+/** Single values that another window has set otherwise meanwhile, and that a change takes the place of. */
+export function overruled(make: Make, { set = {}, was = {} }: MakeEdit): MakeValues {
+  const now = valuesOf(make);
+  const isOverruled = (key: "size" | "minutes") =>
+    set[key] !== undefined && was[key] !== undefined && now[key] !== null && now[key] !== was[key] && now[key] !== set[key];
+  return Object.fromEntries((["size", "minutes"] as const).filter(isOverruled).map((key) => [key, now[key]]));
 }
 
 function listed<L extends keyof Listed>(list: L, make: Make, drop: Entries = {}, put: Entries = {}): readonly Listed[L][] {
@@ -96,7 +121,38 @@ export function takenBack({ drop, put, set, was }: MakeEdit): MakeEdit {
   return { ...(put && { drop: put }), ...(drop && { put: drop }), ...(set && was && { set: was, was: set }) };
 }
 
-/** Two changes of the same values, one right after the other, as one. */
+/** Whether a change goes on from where the one before it ended: nothing else came between. */
+export function goesOn(before: MakeEdit, after: MakeEdit): boolean {
+  return Object.entries(after.was ?? {}).every(([key, was]) => before.set?.[key as keyof MakeValues] === was);
+}
+
+/** Two changes, one right after the other, as one: what the first put and the second dropped was never there. */
 export function merged(before: MakeEdit, after: MakeEdit): MakeEdit {
-  return { set: { ...before.set, ...after.set }, was: { ...after.was, ...before.was } };
+  const [drop, put] = [without(after.drop, before.put), without(before.put, after.drop)];
+  return {
+    ...both("drop", before.drop, drop),
+    ...both("put", put, after.put),
+    ...((before.set || after.set) && { set: { ...before.set, ...after.set }, was: { ...after.was, ...before.was } }),
+  };
+}
+
+function both(name: "drop" | "put", one: Entries = {}, other: Entries = {}): Pick<MakeEdit, "drop" | "put"> {
+  const all = Object.fromEntries(
+    LISTS.flatMap((list) => {
+      const entries = [...(one[list] ?? []), ...(other[list] ?? [])];
+      return entries.length > 0 ? [[list, entries]] : [];
+    }),
+  );
+  return Object.keys(all).length > 0 ? { [name]: all } : {};
+}
+
+function without(from: Entries = {}, gone: Entries = {}): Entries {
+  return Object.fromEntries(LISTS.flatMap((list) => (from[list] ? [[list, lessOf(list, from, gone)]] : [])));
+}
+
+function lessOf<L extends keyof Listed>(list: L, from: Entries, gone: Entries): readonly Listed[L][] {
+  const key: (entry: Listed[L]) => string = KEYS[list];
+  const [all, less]: (readonly Listed[L][])[] = [from[list] ?? [], gone[list] ?? []];
+  const keys = new Set(less!.map(key));
+  return all!.filter((entry) => !keys.has(key(entry)));
 }

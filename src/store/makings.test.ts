@@ -77,7 +77,7 @@ test("what could not be kept is told so, does not show, and can be taken back as
   const make = tray.making(piece);
   await tray.tick(make, "wall.cut", true);
   const before = tray.store.getState().makeSteps[make.id];
-  expect(await full(() => tray.setMake(make, { notes: "lost" }))).toBe(false);
+  expect(await full(() => tray.setMake(make, { notes: "lost" }))).toEqual({ ok: false, problem: "That is not kept" });
   expect(await full(() => tray.stepMake(make, "past"))).toBe("not-kept");
   expect(makesOf(tray)[0]).toMatchObject({ notes: "", done: [{ step: "wall.cut" }] });
   expect(tray.store.getState().makeSteps[make.id]).toEqual(before);

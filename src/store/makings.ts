@@ -1,9 +1,12 @@
 import { type BenchEntry, withBench } from "@/core/piece/bench";
 import { type Make, isUnderWay } from "@/core/piece/make";
+import { type Fault } from "@/core/piece/fault";
 import { type Piece } from "@/core/piece/piece";
 import { clearJournal, writeJournal } from "./journal";
 import { type Change, type MakeRecord } from "./keeper";
-import { type MakeEdit, edited, merged, setting, takenBack, ticking } from "./make-edits";
+import { faultMessage } from "@/words/faults";
+import { type MakeEdit, type MakeValues, edited, goesOn, merged, overruled, setting, takenBack, ticking } from "./make-edits";
+import { newId } from "./ids";
 import { makeRecord } from "./restoring";
 import { MOST_UNDO, type MakeSteps, type Makes, NO_STEPS, type TrayBase, isTold, now, underWay } from "./tray-state";
 
@@ -12,17 +15,32 @@ const FIRST_SHOWN = 60;
 /** Past so many the whole store is read again rather than each. */
 const MOST_ONE_BY_ONE = 40;
 
+/** What became of a change of a make: kept, with what another window had set that it took the place of, or why it is not. */
+export type KeptEdit = { readonly ok: true; readonly overruled: MakeValues } | { readonly ok: false; readonly problem: string };
+
+/** A change that is being kept: `isSent` once its transaction has begun. */
+interface Keeping {
+  readonly make: Make;
+  edit: MakeEdit;
+  /** The field that it is typed in; null where it is none. */
+  readonly field: string | null;
+  isSent: boolean;
+  done: Promise<KeptEdit>;
+}
+
 /** The makings of a tray: changed one by one, whatever other windows change meanwhile. */
-export function makingsOn({ keeper, store, write, noteUnreadable }: TrayBase) {
+export function makingsOn({ keeper, store, write, reading, noteUnreadable }: TrayBase) {
   const get = store.getState;
   let kept: Makes = {};
   /** Makings that were begun of pieces as they are, and are perhaps not kept yet. */
   const begun = new WeakMap<Piece, Make>();
-  const beingKept = new Set<{ readonly make: Make; readonly edit: MakeEdit }>();
+  const beingKept = new Set<Keeping>();
 
   /** All of them. */
   async function readMakes(): Promise<void> {
-    const { records, unreadable } = await keeper.makes();
+    const found = await reading(() => keeper.makes());
+    if (!found) return;
+    const { records, unreadable } = found;
     noteUnreadable("makes", unreadable);
     kept = makesOf(records);
     store.setState({ areMakesWhole: true });
@@ -31,7 +49,9 @@ export function makingsOn({ keeper, store, write, noteUnreadable }: TrayBase) {
 
   /** Those that were begun last. */
   async function readNewestMakes(): Promise<void> {
-    const { records, of } = await keeper.newestMakes(FIRST_SHOWN);
+    const found = await reading(() => keeper.newestMakes(FIRST_SHOWN));
+    if (!found) return;
+    const { records, of } = found;
     kept = { ...makesOf(records), ...kept };
     if (records.length >= of) store.setState({ areMakesWhole: true });
     showMakes();
@@ -40,7 +60,8 @@ export function makingsOn({ keeper, store, write, noteUnreadable }: TrayBase) {
   /** All of these pieces, as they are kept now. */
   async function readMakesOf(pieces: readonly string[]): Promise<void> {
     if (pieces.length > MOST_ONE_BY_ONE) return readMakes();
-    const read = await Promise.all(pieces.map(async (piece) => [piece, await keeper.makesOf(piece)] as const));
+    const read = await reading(() => Promise.all(pieces.map(async (piece) => [piece, await keeper.makesOf(piece)] as const)));
+    if (!read) return;
     const now = (piece: string, records: readonly MakeRecord[]) =>
       (makesOf(records)[piece] ?? []).map((make) => asKnown(make, kept[piece]));
     const all = { ...kept, ...Object.fromEntries(read.map(([piece, records]) => [piece, now(piece, records)])) };
@@ -52,6 +73,8 @@ export function makingsOn({ keeper, store, write, noteUnreadable }: TrayBase) {
   function showMakes(): void {
     const makes: Record<string, readonly Make[]> = { ...kept };
     for (const { make, edit } of beingKept) {
+      // A picture is shown as kept once it is.
+      if (edit.put?.photos) continue;
       const all = makes[make.piece] ?? [];
       const at = all.findIndex(({ id }) => id === make.id);
       makes[make.piece] = at < 0 ? [edited(make, edit), ...all] : all.with(at, edited(all[at]!, edit));
@@ -59,29 +82,78 @@ export function makingsOn({ keeper, store, write, noteUnreadable }: TrayBase) {
     store.setState({ makes });
   }
 
-  /** Writes a change down at once, and shows it before it is kept. Returns whether it is. */
-  async function keepEdit(make: Make, edit: MakeEdit, steps: MakeSteps): Promise<boolean> {
-    const name = `making-${make.id}-${crypto.randomUUID().slice(0, 8)}`;
-    if (keeper.kind === "device") writeJournal(name, { kind: "making", piece: make.piece, make, edit });
-    const change = { make, edit };
+  /**
+   * Writes a change down at once, and shows it before it is kept. What is typed in a field while what was typed before is still being written
+   * goes as one change behind it, so that a quick hand never waits for a queue.
+   */
+  function keepEdit(make: Make, edit: MakeEdit, steps: MakeSteps, field: string | null = null): Promise<KeptEdit> {
+    const of = field === null ? [] : [...beingKept].filter((each) => each.make.id === make.id && each.field === field);
+    const waiting = of.find((each) => !each.isSent);
+    if (waiting && goesOn(waiting.edit, edit)) {
+      waiting.edit = merged(waiting.edit, edit);
+      journal(waiting);
+      setSteps(make.id, steps);
+      showMakes();
+      return waiting.done;
+    }
+    const keeping: Keeping = { make, edit, field, isSent: false, done: Promise.resolve({ ok: true, overruled: {} }) };
     const before = get().makeSteps[make.id] ?? NO_STEPS;
-    const setSteps = (of: MakeSteps) => store.setState(({ makeSteps }) => ({ makeSteps: { ...makeSteps, [make.id]: of } }));
-    beingKept.add(change);
+    journal(keeping);
+    keeping.done = Promise.all(of.map(({ done }) => done)).then(() => send(keeping, before));
+    beingKept.add(keeping);
     showMakes();
-    setSteps(steps);
+    setSteps(make.id, steps);
+    return keeping.done;
+  }
+
+  /** What is kept now takes the place of what was laid over it, at once: neither is ever shown twice, or not at all. */
+  function noteKept({ make }: MakeRecord, keeping: Keeping): void {
+    const others = (kept[make.piece] ?? []).filter(({ id }) => id !== make.id);
+    kept = { ...kept, [make.piece]: [asKnown(make, kept[make.piece]), ...others].sort(lastFirst) };
+    beingKept.delete(keeping);
+    showMakes();
+  }
+
+  const names = new WeakMap<Keeping, string>();
+
+  function nameOf(keeping: Keeping): string {
+    const name = names.get(keeping) ?? `making-${keeping.make.id}-${newId()}`;
+    names.set(keeping, name);
+    return name;
+  }
+
+  /** Pictures are too large for it, and are in the database already or not shown as kept. */
+  function journal(keeping: Keeping): void {
+    const { make, edit } = keeping;
+    if (keeper.kind !== "device" || edit.put?.photos || edit.drop?.photos) return;
+    const { photos: _large, ...light } = make;
+    writeJournal(nameOf(keeping), { kind: "making", piece: make.piece, make: light, edit });
+  }
+
+  const setSteps = (id: string, of: MakeSteps) => store.setState(({ makeSteps }) => ({ makeSteps: { ...makeSteps, [id]: of } }));
+
+  async function send(keeping: Keeping, before: MakeSteps): Promise<KeptEdit> {
+    keeping.isSent = true;
+    const { make } = keeping;
+    let taken: MakeValues = {};
+    const refuse = (problem: string): KeptEdit => {
+      setSteps(make.id, before);
+      return { ok: false, problem };
+    };
     try {
-      const [put] = await write([makeChange(make, edit, now())]);
-      if (put?.ok && put.record && put.record.id !== make.id) moveSteps(make.id, put.record.id);
-      return true;
+      const change = makeChange(make, keeping.edit, now(), (values) => (taken = values));
+      const [put] = await write([change], {
+        onKept: ([outcome]) => outcome?.ok && outcome.record && noteKept(outcome.record as MakeRecord, keeping),
+      });
+      if (!put?.ok) return refuse(put?.faults?.[0] ? makeProblem(put.faults[0]) : NOT_KEPT);
+      if (put.record && put.record.id !== make.id) moveSteps(make.id, put.record.id);
+      return { ok: true, overruled: taken };
     } catch (error) {
       isTold(error);
-      setSteps(before);
-      beingKept.delete(change);
-      return false;
+      return refuse(NOT_KEPT);
     } finally {
-      clearJournal(name);
-      // Until it is read back it stays laid over what is known: a change beside it would else show it as never made.
-      await readMakesOf([make.piece]).finally(() => beingKept.delete(change));
+      clearJournal(nameOf(keeping));
+      beingKept.delete(keeping);
       showMakes();
     }
   }
@@ -98,12 +170,13 @@ export function makingsOn({ keeper, store, write, noteUnreadable }: TrayBase) {
     return get().makes[make.piece]?.find(({ id }) => id === make.id) ?? make;
   }
 
-  /** Makes a change to a making. `field` names what is typed in: what is typed there in one go is one step of undo. Returns whether it is kept. */
-  async function editMake(make: Make, edit: MakeEdit, field: string | null = null): Promise<boolean> {
+  /** Makes a change to a making. `field` names what is typed in: what is typed there in one go is one step of undo. Returns what became of it. */
+  async function editMake(make: Make, edit: MakeEdit, field: string | null = null): Promise<KeptEdit> {
     const { past, field: last } = get().makeSteps[make.id] ?? NO_STEPS;
     const before = field !== null && field === last ? past.at(-1) : undefined;
-    const steps = before ? [...past.slice(0, -1), merged(before, edit)] : [...past, edit].slice(-MOST_UNDO);
-    return keepEdit(make, edit, { past: steps, future: [], field });
+    const isOne = before !== undefined && goesOn(before, edit);
+    const steps = isOne ? [...past.slice(0, -1), merged(before, edit)] : [...past, edit].slice(-MOST_UNDO);
+    return keepEdit(make, edit, { past: steps, future: [], field }, field);
   }
 
   /** The making of a piece that is under way, or one that begins now and is kept once something is done in it. */
@@ -129,11 +202,11 @@ export function makingsOn({ keeper, store, write, noteUnreadable }: TrayBase) {
     making,
     editMake,
 
-    /** Sets values of a making. Returns whether that is kept. */
+    /** Sets values of a making. Returns what became of it. */
     setMake: (make: Make, set: Parameters<typeof setting>[1], field: string | null = null) =>
       editMake(make, setting(known(make), set), field),
 
-    /** Ticks a step off, or on again. Returns whether it is kept. */
+    /** Ticks a step off, or on again. Returns what became of it. */
     tick: (make: Make, step: string, isDone: boolean) => editMake(make, ticking(known(make), step, isDone, now())),
 
     /** Takes the last change of a making back, or makes it again. Returns what it was, null where there is none, "not-kept" where it could not be. */
@@ -145,7 +218,7 @@ export function makingsOn({ keeper, store, write, noteUnreadable }: TrayBase) {
         way === "past"
           ? { past: past.slice(0, -1), future: [...future, edit], field: null }
           : { past: [...past, edit], future: future.slice(0, -1), field: null };
-      return (await keepEdit(make, way === "past" ? takenBack(edit) : edit, steps)) ? edit : "not-kept";
+      return (await keepEdit(make, way === "past" ? takenBack(edit) : edit, steps)).ok ? edit : "not-kept";
     },
 
     /** Begins one more making of a piece. @throws KeepError */
@@ -168,17 +241,35 @@ export function makingsOn({ keeper, store, write, noteUnreadable }: TrayBase) {
   };
 }
 
-/** Changes a making as it is kept. One that is not kept yet is the one under way that another window has begun meanwhile, or else begins. */
-export function makeChange(make: Make, edit: MakeEdit, changed: string): Change {
+/**
+ * Changes a making as it is kept. One that is not kept yet is the one under way that another window has begun meanwhile, or else begins.
+ * `onOverruled` hears what another window had set otherwise.
+ */
+export function makeChange(
+  make: Make,
+  edit: MakeEdit,
+  changed: string,
+  onOverruled: (values: MakeValues) => void = () => undefined,
+): Change {
   return {
     store: "makes",
     piece: make.piece,
     change: (kept) => {
-      const same = kept.find(({ id }) => id === make.id)?.make;
-      const begun = isUnderWay(make) ? kept.map((each) => each.make).find(isUnderWay) : undefined;
-      return makeRecord(edited(same ?? begun ?? make, edit), changed);
+      const same = kept.find(({ id }) => id === make.id);
+      const begun = isUnderWay(make) ? kept.find((each) => isUnderWay(each.make)) : undefined;
+      const record = same ?? begun;
+      const now = record?.make ?? make;
+      onOverruled(overruled(now, edit));
+      return { ...makeRecord(edited(now, edit), changed), ...(record?.over && { over: record.over }) };
     },
   };
+}
+
+const NOT_KEPT = "That is not kept";
+
+/** Why a change of a make is refused, in words that name what of it is at fault. */
+function makeProblem(fault: Fault): string {
+  return `That is not kept: ${fault.path.replace(/^\/make\//, "")} ${faultMessage(fault)}`;
 }
 
 /** What of a making has not changed stays the same object, so that what was worked out from it stands. */
@@ -198,8 +289,11 @@ function asKnown(make: Make, before: readonly Make[] = []): Make {
 function makesOf(records: readonly MakeRecord[]): Makes {
   const makes: Record<string, Make[]> = {};
   for (const { make } of records) (makes[make.piece] ??= []).push(make);
-  const lastFirst = (a: Make, b: Make) => b.started.localeCompare(a.started);
   return Object.fromEntries(Object.entries(makes).map(([piece, of]) => [piece, of.sort(lastFirst)]));
+}
+
+function lastFirst(a: Make, b: Make): number {
+  return b.started.localeCompare(a.started);
 }
 
 function startMake(piece: Piece, bench: BenchEntry, started: string): Make {

@@ -1,14 +1,5 @@
-import {
-  type Change,
-  KeepError,
-  type Keeper,
-  type Outcome,
-  type StoreName,
-  type Stores,
-  begunLastFirst,
-  newestFirst,
-  settled,
-} from "./keeper";
+import { type Change, KeepError, type Keeper, type Outcome, type StoreName, type Stores, begunLastFirst, newestFirst } from "./keeper";
+import { settled } from "./settled";
 
 /** Keeps everything until the page is closed, where the browser keeps nothing itself. */
 export function memoryKeeper(): Keeper {
@@ -16,12 +7,16 @@ export function memoryKeeper(): Keeper {
     pieces: new Map<string, Stores["pieces"]>(),
     makes: new Map<string, Stores["makes"]>(),
     settings: new Map<string, Stores["settings"]>(),
+    drafts: new Map<string, Stores["drafts"]>(),
+    pending: new Map<string, Stores["pending"]>(),
   };
   const read = <S extends StoreName>(store: S) => [...(kept[store] as Map<string, Stores[S]>).values()];
   const newest = () => read("pieces").sort(newestFirst);
   const found = <R>(records: readonly R[]) => Promise.resolve({ records, unreadable: [] });
   return {
     kind: "memory",
+    lost: new Promise(() => undefined),
+    wasCleared: () => false,
     pieces: () => found(read("pieces")),
     newest: (count) => Promise.resolve({ records: newest().slice(0, count), unreadable: [], of: kept.pieces.size }),
     ids: () => Promise.resolve(newest().map(({ id }) => id)),
@@ -31,8 +26,16 @@ export function memoryKeeper(): Keeper {
       Promise.resolve({ records: read("makes").sort(begunLastFirst).slice(0, count), unreadable: [], of: kept.makes.size }),
     makesOf: (piece) => Promise.resolve(read("makes").filter((each) => each.piece === piece)),
     bench: () => found(read("settings")),
+    pending: () => Promise.resolve(read("pending").map(({ id }) => id)),
+    drafts: (piece) => Promise.resolve(read("drafts").filter((each) => each.piece === piece)),
     write: async (changes, { onDone, signal } = {}) => {
-      const next = { pieces: new Map(kept.pieces), makes: new Map(kept.makes), settings: new Map(kept.settings) };
+      const next = {
+        pieces: new Map(kept.pieces),
+        makes: new Map(kept.makes),
+        settings: new Map(kept.settings),
+        drafts: new Map(kept.drafts),
+        pending: new Map(kept.pending),
+      };
       const outcomes = changes.map((change, i): Outcome => {
         if (signal?.aborted) throw new KeepError("stopped", null);
         const store = next[change.store] as Map<string, Stores[StoreName]>;

@@ -1,6 +1,8 @@
+import { oneLine } from "@/core/measure/one-line";
 import { type Piece } from "@/core/piece/piece";
+import { faultLine } from "@/words/faults";
 import { freeId } from "./ids";
-import { type Change, type Drafts, KeepError, type PieceRecord, type ReadStore, type Unrevised, newestFirst } from "./keeper";
+import { type Change, type Drafts, KeepError, type Outcome, type PieceRecord, type ReadStore, type Unrevised, newestFirst } from "./keeper";
 import { pieceRecord } from "./restoring";
 import { type TrayBase, now } from "./tray-state";
 
@@ -10,7 +12,7 @@ const MOST_TRIES = 5;
 const LONGEST_NAME = 120;
 
 /** The pieces of a tray. */
-export function piecesOn({ keeper, store, write, noteUnreadable }: TrayBase) {
+export function piecesOn({ keeper, store, write, reading, noteUnreadable }: TrayBase) {
   const get = store.getState;
 
   /** Ids of all pieces kept by now, in whatever window. */
@@ -26,7 +28,9 @@ export function piecesOn({ keeper, store, write, noteUnreadable }: TrayBase) {
   }
 
   async function readPieces(): Promise<void> {
-    const { records, unreadable }: ReadStore<PieceRecord> = await keeper.pieces();
+    const found: ReadStore<PieceRecord> | null = await reading(() => keeper.pieces());
+    if (!found) return;
+    const { records, unreadable } = found;
     const pieces = [...records].sort(newestFirst);
     noteUnreadable("pieces", unreadable);
     store.setState({ pieces, ids: [...pieces.map(({ id }) => id), ...unreadable.map(({ key }) => String(key))], isWhole: true });
@@ -35,7 +39,9 @@ export function piecesOn({ keeper, store, write, noteUnreadable }: TrayBase) {
   /** Reads these pieces again, as they are kept now. */
   async function read(ids: readonly string[]): Promise<void> {
     if (ids.length > MOST_ONE_BY_ONE) return readPieces();
-    const now = (await Promise.all(ids.map((id) => keeper.piece(id)))).filter((record) => record !== null);
+    const found = await reading(() => Promise.all(ids.map((id) => keeper.piece(id))));
+    if (!found) return;
+    const now = found.filter((record) => record !== null);
     store.setState(({ pieces, ids: all }) => ({
       pieces: [...pieces.filter(({ id }) => !ids.includes(id)), ...now].sort(newestFirst),
       ids: [...all.filter((id) => !ids.includes(id)), ...now.map(({ id }) => id)],
@@ -43,12 +49,15 @@ export function piecesOn({ keeper, store, write, noteUnreadable }: TrayBase) {
   }
 
   /** Where the kept piece has not moved on since; else as a copy, so that nothing typed is lost. */
-  async function settlePiece(record: Unrevised<PieceRecord>, madeOn: number | null): Promise<void> {
-    const [put] = await keeper.write([{ store: "pieces", put: record, madeOn }]);
+  async function settlePiece(record: Unrevised<PieceRecord>, madeOn: number | null): Promise<Outcome[]> {
+    const outcomes = await keeper.write([{ store: "pieces", put: record, madeOn }]);
+    const [put] = outcomes;
     const newer = put && !put.ok ? (put.newer as PieceRecord | null) : null;
-    if (!put || put.ok || (newer && JSON.stringify(newer.piece) === JSON.stringify(record.piece))) return;
+    const isKept = !put || put.ok || (newer && JSON.stringify(newer.piece) === JSON.stringify(record.piece));
+    if (isKept || put.faults) return outcomes;
     const name = `${record.piece.name} (kept)`.slice(0, LONGEST_NAME);
     await lay((id) => ({ ...record, id, piece: { ...record.piece, id, name } }), record.id);
+    return [];
   }
 
   /** Lays down a piece under an id like this one that no other has, whatever other windows do meanwhile. Returns the id. */
@@ -58,6 +67,7 @@ export function piecesOn({ keeper, store, write, noteUnreadable }: TrayBase) {
       const id = taken.has(like) ? freeId(taken, like) : like;
       const [put] = await write([{ store: "pieces", put: make(id), madeOn: null }]);
       if (put?.ok) return id;
+      if (put?.faults) throw new KeepError("failed", new RangeError(put.faults.map(faultLine).join("; ")));
     }
     throw new KeepError("failed", new RangeError(`no id like ${like} is free`));
   }
@@ -104,8 +114,9 @@ export function piecesOn({ keeper, store, write, noteUnreadable }: TrayBase) {
       await write(ids.map((id) => ({ store: "pieces", id, change })));
     },
 
-    /** @throws KeepError */
-    async rename(id: string, name: string): Promise<void> {
+    /** Gives a piece another name, as one line. @throws KeepError */
+    async rename(id: string, text: string): Promise<void> {
+      const name = oneLine(text).trim().slice(0, LONGEST_NAME);
       await write([{ store: "pieces", id, change: (kept) => kept && { ...kept, piece: { ...kept.piece, name }, changed: now() } }]);
     },
 

@@ -148,9 +148,9 @@ const puts = (changes: readonly Change[], store: Change["store"]) =>
 test("a restored tray lies in the order it was saved, the first the newest, a millisecond apart", () => {
   const changes = restoreChanges(
     backup({ pieces: [called("a"), called("b"), called("c")] }),
-    { how: "replace", bench: "mine" },
+    { further: "theirs", how: "replace", bench: "mine" },
     {
-      ...{ pieces: new Set(["a"]), makes: new Set<string>(), bench: SHIPPED_BENCH },
+      ...{ pieces: new Set(["a"]), makes: new Map(), bench: SHIPPED_BENCH },
     },
     Date.parse("2026-11-25T10:00:00Z"),
   );
@@ -164,13 +164,13 @@ test("a restored tray lies in the order it was saved, the first the newest, a mi
 
 test("kept beside what is there, pieces and makings get free ids that know each other; replaced, they keep theirs", () => {
   const saved = backup({ pieces: [called("a"), called("a-2")], makes: [{ ...whole, id: "m-1", piece: "a", pieceFile: called("a") }] });
-  const taken = { pieces: new Set(["a"]), makes: new Set(["m-1"]), bench: SHIPPED_BENCH };
-  const both = restoreChanges(saved, { how: "both", bench: "mine" }, taken, 0);
+  const taken = { pieces: new Set(["a"]), makes: new Map([["m-1", whole]]), bench: SHIPPED_BENCH };
+  const both = restoreChanges(saved, { further: "theirs", how: "both", bench: "mine" }, taken, 0);
   expect(puts(both, "pieces").map(({ id }) => id)).toEqual(["a-2", "a-2-2"]);
   expect(puts(both, "makes")).toMatchObject([
     { id: "m-1-2", piece: "a-2", make: { id: "m-1-2", piece: "a-2", pieceFile: { id: "a-2" } }, changed },
   ]);
-  const replaced = restoreChanges(saved, { how: "replace", bench: "mine" }, taken, 0);
+  const replaced = restoreChanges(saved, { further: "theirs", how: "replace", bench: "mine" }, taken, 0);
   expect([puts(replaced, "pieces").map(({ id }) => id), puts(replaced, "makes").map(({ id }) => id)]).toEqual([["a", "a-2"], ["m-1"]]);
   expect(makeRecord(whole, changed)).toEqual({ id: "m-1", piece: piece.id, make: whole, changed });
 });
@@ -181,8 +181,8 @@ test("on my own bench a piece goes on with the one it was saved with where they 
   const restored = (bench: "mine" | "theirs", mine = SHIPPED_BENCH) =>
     restoreChanges(
       backup({ bench: theirs, pieces: [called("a"), own] }),
-      { how: "replace", bench },
-      { pieces: new Set(), makes: new Set(), bench: mine },
+      { further: "theirs", how: "replace", bench },
+      { pieces: new Set(), makes: new Map(), bench: mine },
       0,
     );
   const used = (changes: readonly Change[]) => puts(changes, "pieces").map((put) => (put.piece as Piece).benchUsed?.overshoot);
@@ -194,8 +194,8 @@ test("on my own bench a piece goes on with the one it was saved with where they 
     puts(
       restoreChanges(
         backup({ bench: null }),
-        { how: "replace", bench: "theirs" },
-        { pieces: new Set(), makes: new Set(), bench: theirs },
+        { further: "theirs", how: "replace", bench: "theirs" },
+        { pieces: new Set(), makes: new Map(), bench: theirs },
         0,
       ),
       "settings",

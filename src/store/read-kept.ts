@@ -3,9 +3,11 @@ import { benchFromJson } from "@/formats/bench-codec";
 import { broughtUp, decode, faultsUnder } from "@/formats/decode";
 import {
   validateBenchRecord,
+  validateDraftRecord,
   validateJournalEntry,
   validateMakeRecord,
   validateNews,
+  validatePendingRecord,
   validatePieceRecord,
 } from "@/formats/generated/validators";
 import { MAKE, PIECE } from "@/formats/kinds";
@@ -14,7 +16,17 @@ import { type Validator, schemaFaults } from "@/formats/validate";
 import { type Piece } from "@/core/piece/piece";
 import { type BenchChange } from "./bench-changes";
 import { type MakeEdit, edited, ticking } from "./make-edits";
-import { type BenchRecord, type MakeRecord, type PieceRecord, type Stores, type StoreName, type Unrevised } from "./keeper";
+import {
+  type BenchRecord,
+  type DraftRecord,
+  type MakeRecord,
+  type Over,
+  type PendingRecord,
+  type PieceRecord,
+  type Stores,
+  type StoreName,
+  type Unrevised,
+} from "./keeper";
 import { type Make } from "@/core/piece/make";
 
 export type Readable<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly faults: readonly Fault[] };
@@ -24,6 +36,8 @@ const READERS: { readonly [S in StoreName]: (raw: unknown) => Readable<Stores[S]
   pieces: readPieceRecord,
   makes: readMakeRecord,
   settings: readBenchRecord,
+  pending: (raw) => shaped<PendingRecord>(validatePendingRecord, raw, (value) => ({ ok: true, value })),
+  drafts: (raw) => shaped<DraftRecord>(validateDraftRecord, raw, (value) => ({ ok: true, value })),
 };
 
 export function readRecord<S extends StoreName>(store: S, raw: unknown): Readable<Stores[S]> {
@@ -55,11 +69,42 @@ function readPieceRecord(raw: unknown): Readable<PieceRecord> {
   });
 }
 
+/** A make; where only a list or a text of it is over its limit, up to there, and what is over beside it. */
 function readMakeRecord(raw: unknown): Readable<MakeRecord> {
   return shaped<MakeRecord>(validateMakeRecord, raw, (record) => {
-    const make = readMake(record.make);
-    return make.ok ? { ok: true, value: { ...record, make: make.value } } : { ok: false, faults: faultsUnder("/make", make) };
+    const cut = cutToLimits(record.make as unknown as JsonObject);
+    const make = readMake(cut.make);
+    if (!make.ok) return { ok: false, faults: faultsUnder("/make", make) };
+    const over = { ...record.over, ...cut.over };
+    return { ok: true, value: { ...record, make: make.value, ...(Object.keys(over).length > 0 && { over }) } };
   });
+}
+
+/** A cut list may show a text that is over, so it is looked through again. */
+const MOST_CUTS = 3;
+/** Whose lists and texts are a piece's own: to cut them would make it another. */
+const OF_A_PIECE = /\/pieceFile(\/|$)/;
+
+function cutToLimits(make: JsonObject, over: Over = {}, cuts = 0): { readonly make: JsonObject; readonly over: Over } {
+  const read = cuts < MOST_CUTS ? readMake(make) : null;
+  if (!read || read.ok || !read.faults.every(({ code, path }) => code === "too-many" && !OF_A_PIECE.test(path))) return { make, over };
+  const next = structuredClone(make) as Record<string, unknown>;
+  const ends: Record<string, readonly unknown[] | string> = {};
+  for (const { path, values } of read.faults) {
+    const steps = path.split("/").slice(1);
+    const last = steps.pop()!;
+    const holder = steps.reduce<Record<string, unknown>>((at, step) => at[step] as Record<string, unknown>, next);
+    const [whole, limit] = [holder[last], Number(values.limit)];
+    if (!Array.isArray(whole) && typeof whole !== "string") return { make, over };
+    holder[last] = whole.slice(0, limit);
+    ends[path] = whole.slice(limit) as readonly unknown[] | string;
+  }
+  return cutToLimits(next as JsonObject, { ...over, ...ends }, cuts + 1);
+}
+
+/** What is said of what was set aside of a make. */
+export function overFaults(over: Over): Fault[] {
+  return Object.entries(over).map(([path, { length }]) => fault(`/make${path}`, "over-limit", { count: length }));
 }
 
 function readBenchRecord(raw: unknown): Readable<BenchRecord> {

@@ -1,6 +1,6 @@
 import { changed } from "./bench-changes";
-import { clearJournal, readJournal, writeJournal } from "./journal";
-import { KeepError, type Trouble } from "./keeper";
+import { clearJournal, putAside, readJournal, writeJournal } from "./journal";
+import { KeepError, type Outcome, type Trouble } from "./keeper";
 import { makeChange } from "./makings";
 import { benchChange } from "./my-bench";
 import { type piecesOn } from "./pieces";
@@ -31,8 +31,9 @@ export function replayOn({ keeper, store }: TrayBase, settlePiece: ReturnType<ty
     for (const { name, entry } of readJournal()) {
       if (!name.startsWith(WAITING) && openHere.has(name)) continue;
       try {
-        await settleEntry(entry);
-        clearJournal(name);
+        const [put] = await settleEntry(entry);
+        if (put && !put.ok && put.faults) putAside(name, entry);
+        else clearJournal(name);
       } catch (error) {
         if (!(error instanceof KeepError)) throw error;
         const waits = name.startsWith(WAITING) ? name : `${WAITING}${Date.now()}-${name}`;
@@ -45,10 +46,10 @@ export function replayOn({ keeper, store }: TrayBase, settlePiece: ReturnType<ty
     if (get().trouble === "full" || get().trouble === "failed") store.setState({ trouble: null });
   }
 
-  async function settleEntry(entry: JournalEntry): Promise<void> {
+  async function settleEntry(entry: JournalEntry): Promise<readonly Outcome[]> {
     if (entry.kind === "piece") return settlePiece(entry.record, entry.madeOn);
-    if (entry.kind === "making") return void (await keeper.write([makeChange(entry.make, entry.edit, now())]));
-    await keeper.write([benchChange((kept) => changed(kept, entry.edits))]);
+    if (entry.kind === "making") return keeper.write([makeChange(entry.make, entry.edit, now())]);
+    return keeper.write([benchChange((kept) => changed(kept, entry.edits))]);
   }
 
   return {

@@ -2,8 +2,10 @@ import { clearJournal, writeJournal } from "./journal";
 import { KeepError, type Keeper, type PieceRecord, type Unrevised } from "./keeper";
 import { listen, tell } from "./news";
 import { type SessionStore } from "./session-state";
+import { isTold } from "./tray-state";
+import { faultLine } from "@/words/faults";
 
-const WAIT_MS = 300;
+const WAIT_MS = 120;
 /** While it is not kept, it is tried again so often. */
 const AGAIN_MS = 3000;
 
@@ -46,10 +48,16 @@ export function keepingOf(store: SessionStore, record: PieceRecord, keeper: Keep
 
   async function put(next: Unrevised<PieceRecord>): Promise<void> {
     try {
-      const [put] = await keeper.write([{ store: "pieces", put: next, madeOn: revision }]);
-      if (!put) throw new RangeError("a keeper answered nothing");
-      const record = (put.ok ? put.record : put.newer) as PieceRecord | null;
-      if (!put.ok && (!record || !isSame(record, next))) return overtaken(record);
+      const [outcome] = await keeper.write([{ store: "pieces", put: next, madeOn: revision }]);
+      if (!outcome) throw new RangeError("a keeper answered nothing");
+      const record = (outcome.ok ? outcome.record : outcome.newer) as PieceRecord | null;
+      if (!outcome.ok && outcome.faults) return store.setState({ keeping: { state: "refused", problem: faultLine(outcome.faults[0]!) } });
+      // What the browser cleared was not deleted by its maker: it is kept anew.
+      if (!outcome.ok && !record && keeper.wasCleared() && revision !== null) {
+        revision = null;
+        return await put(next);
+      }
+      if (!outcome.ok && (!record || !isSame(record, next))) return overtaken(record);
       revision = record!.revision;
       written = { piece: next.piece, drafts: next.drafts, unmeasured: next.unmeasured };
       keptAt = next.changed;
@@ -88,12 +96,15 @@ export function keepingOf(store: SessionStore, record: PieceRecord, keeper: Keep
   const stopListening = listen((news) => {
     if (news.kind !== "pieces" || !news.ids.includes(record.id)) return;
     void keeper.piece(record.id).then((newer) => {
-      if (!newer || newer.revision > (revision ?? 0)) overtaken(newer);
-    });
+      if (newer ? newer.revision > (revision ?? 0) : !keeper.wasCleared()) overtaken(newer);
+    }, isTold);
   });
 
   return {
     flush,
+
+    /** Whether something of what is here is not written yet. */
+    isUnwritten,
 
     /** Takes what another window wrote, in place of what is here. */
     takeNewer: (): void => {

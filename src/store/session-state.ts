@@ -9,6 +9,8 @@ export type Keeping =
   | { readonly state: "writing" }
   | { readonly state: "memory" }
   | { readonly state: "trouble"; readonly trouble: Trouble }
+  /** What is here could not be read back: it is not kept until that is put right. */
+  | { readonly state: "refused"; readonly problem: string }
   | { readonly state: "elsewhere"; readonly newer: PieceRecord }
   /** Another window deleted it; `newer` is how it is kept, null once it is gone for good. */
   | { readonly state: "deleted"; readonly newer: PieceRecord | null };

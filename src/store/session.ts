@@ -29,7 +29,7 @@ export type Session = ReturnType<typeof openSession>;
 export function openSession(record: PieceRecord, keeper: Keeper, bench: () => BenchEntry) {
   const store = sessionStore(record, keeper);
   const { history, begin, hold, commit, undo, redo } = undoOf(store);
-  const { flush, takeNewer, putBack, close: closeKeeping } = keepingOf(store, record, keeper);
+  const { flush, isUnwritten, takeNewer, putBack, close: closeKeeping } = keepingOf(store, record, keeper);
   const fields = new Map<string, TypedField<unknown>>();
   const get = store.getState;
 
@@ -92,6 +92,7 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
     undo,
     redo,
     flush,
+    isUnwritten,
     takeNewer,
     putBack,
 

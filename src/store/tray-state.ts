@@ -32,6 +32,12 @@ export interface TrayState {
   /** What is kept and cannot be read. */
   readonly unreadable: readonly Unreadable[];
   readonly trouble: Trouble | null;
+  /** Whether the journal, which holds the last moment before a crash, takes nothing more. */
+  readonly isJournalFull: boolean;
+  /** Whether the browser promises not to throw away what is kept when its disk is full; null while it has not said. */
+  readonly isPersistent: boolean | null;
+  /** What is half typed at the bench, by piece and field. */
+  readonly drafts: Readonly<Record<string, Readonly<Record<string, string>>>>;
   /** Changes of this page that can be taken back, and made again, by the making's id. */
   readonly makeSteps: Readonly<Record<string, MakeSteps>>;
   /** How many changes of the bench can be undone, and done again. */
@@ -56,6 +62,10 @@ export interface TrayBase {
   readonly store: StoreApi<TrayState>;
   /** Makes changes, and shows and tells what has changed. @throws KeepError, with the tray's trouble set to it */
   readonly write: (changes: readonly Change[], how?: Writing) => Promise<Outcome[]>;
+  /** What a reading of the keeper gives; null where it fails, with the tray's trouble set to it. */
+  readonly reading: <T>(work: () => Promise<T>) => Promise<T | null>;
+  /** Says that something could not be kept or read, and tries again later what waits. */
+  readonly inTrouble: (trouble: Trouble) => void;
   /** What of a store cannot be read takes the place of what was known of it. */
   readonly noteUnreadable: (where: Unreadable["store"], found: readonly Unreadable[]) => void;
 }

@@ -4,8 +4,9 @@ import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
 import { type ReadBackup } from "@/formats/backup-codec";
 import { deviceKeeper } from "./device";
-import { dropAside, setAside } from "./journal";
-import { type Change, KeepError, type Keeper, type Outcome, type Trouble, type Unreadable, type Writing } from "./keeper";
+import { halfTypedOn } from "./half-typed";
+import { dropAside, setAside, watchJournal } from "./journal";
+import { type Change, KeepError, type Keeper, type MakeRecord, type Outcome, type Trouble, type Unreadable, type Writing } from "./keeper";
 import { makingsOn } from "./makings";
 import { memoryKeeper } from "./memory";
 import { benchOn } from "./my-bench";
@@ -13,7 +14,7 @@ import { listen, tell } from "./news";
 import { piecesOn } from "./pieces";
 import { type News } from "./read-kept";
 import { replayOn } from "./replay";
-import { type RestoreAnswers, restoreChanges } from "./restoring";
+import { type RestoreAnswers, type Taken, isFurther, makeRecord, pieceRecord, putBackOn, restoreChanges } from "./restoring";
 import { type TrayBase, type TrayState, isTold } from "./tray-state";
 
 /** The pieces, the bench, and where they are kept: one for the page. */
@@ -42,16 +43,18 @@ export async function openTray(demo: (() => Promise<Demo>) | null): Promise<Tray
   const tray = trayOn(keeper, trouble);
   if (keeper.kind === "device") {
     await tray.replay();
-    void navigator.storage?.persist?.();
   }
   const isRead = await tray.readNewest();
   const { pieces, unreadable, isWhole } = tray.store.getState();
   const isEmpty = isRead && isWhole && pieces.length === 0 && unreadable.every(({ store }) => store !== "pieces");
   const laid = demo && isEmpty && trouble !== "newer" ? await demo() : null;
-  if (laid) await tray.addAll(laid.pieces).catch(isTold);
-  void tray.readNewestMakes().then(async () => laid && tray.addMakes(await laid.makes()).catch(isTold));
+  if (laid) await tray.layPieces(laid).catch(isTold);
+  void tray.readNewestMakes().then(() => demo && tray.goOnWithDemo(demo));
   return tray;
 }
+
+/** Troubles that are over once something could be kept. */
+const PASSING: ReadonlySet<Trouble | null> = new Set(["full", "failed"]);
 
 function trayOn(keeper: Keeper, trouble: Trouble | null) {
   const store = createStore<TrayState>()(() => ({
@@ -65,17 +68,39 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
     trouble,
     areMakesWhole: false,
     makeSteps: {},
+    isJournalFull: false,
+    isPersistent: null,
+    drafts: {},
     benchSteps: { past: 0, future: 0 },
   }));
   const get = store.getState;
-  const base: TrayBase = { keeper, store, write, noteUnreadable };
-  const [pieces, makings, myBench] = [piecesOn(base), makingsOn(base), benchOn(base)];
+  const base: TrayBase = { keeper, store, write, reading, noteUnreadable, inTrouble: (trouble) => journal.inTrouble(trouble) };
+  const [pieces, makings, myBench, halfTyped] = [piecesOn(base), makingsOn(base), benchOn(base), halfTypedOn(base)];
   const journal = replayOn(base, pieces.settlePiece);
 
   /** What of a store cannot be read takes the place of what was known of it. */
   function noteUnreadable(where: Unreadable["store"], found: readonly Unreadable[]): void {
     const others = get().unreadable.filter(({ store }) => store !== where);
     if (others.length + found.length > 0 || get().unreadable.length > 0) store.setState({ unreadable: [...others, ...found] });
+  }
+
+  async function reading<T>(work: () => Promise<T>): Promise<T | null> {
+    try {
+      return await work();
+    } catch (error) {
+      isTold(error);
+      journal.inTrouble((error as KeepError).trouble);
+      return null;
+    }
+  }
+
+  void keeper.lost.then((why) => store.setState({ trouble: why }));
+  const stopWatchingJournal = watchJournal((isFull) => get().isJournalFull !== isFull && store.setState({ isJournalFull: isFull }));
+
+  /** Asks the browser, at the first piece that is the maker's own, not to throw away what is kept: some answer by themselves, some ask. */
+  async function askToPersist(): Promise<void> {
+    const isPersistent = await Promise.resolve(navigator.storage?.persist?.()).catch(() => false);
+    store.setState({ isPersistent: isPersistent ?? false });
   }
 
   /** As many pieces as a screen first shows. Returns whether they could be read. */
@@ -108,7 +133,8 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
     const made = [...new Set(of("makes").flatMap(pieceMade))];
     try {
       const outcomes = await keeper.write(changes, how);
-      if (keeper.kind === "device" && get().trouble !== null) store.setState({ trouble: null });
+      how.onKept?.(outcomes);
+      if (PASSING.has(get().trouble)) store.setState({ trouble: null });
       return outcomes;
     } catch (error) {
       if (error instanceof KeepError && error.trouble !== "stopped") journal.inTrouble(error.trouble);
@@ -136,6 +162,7 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
     ...pieces,
     ...makings,
     ...myBench,
+    ...halfTyped,
     readNewest,
     replay: journal.replay,
 
@@ -148,6 +175,7 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
     /** Hears and tries again no more. */
     close(): void {
       stopListening();
+      stopWatchingJournal();
       journal.close();
     },
 
@@ -155,19 +183,82 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
     isOpenHere: journal.isOpenHere,
 
     /** Gives up something that cannot be read. @throws KeepError */
-    async drop({ store: where, key }: Unreadable): Promise<void> {
+    async drop({ store: where, key, isPart }: Unreadable): Promise<void> {
+      const make = Object.values(get().makes)
+        .flat()
+        .find(({ id }) => id === key);
       if (where === "journal") dropAside(String(key));
+      else if (isPart && make) await write([{ store: "makes", piece: make.piece, change: (kept) => withoutOver(kept, make.id) }]);
       else await write([{ store: where, remove: key }]);
       store.setState(({ unreadable }) => ({ unreadable: unreadable.filter((each) => each.store !== where || each.key !== key) }));
     },
 
-    /** Restores what was saved, all of it or none. @throws KeepError, "stopped" where it was cancelled */
-    async restore(backup: ReadBackup, answers: RestoreAnswers, how: Writing): Promise<void> {
-      const [ids, makes] = await Promise.all([pieces.allIds(), keeper.makes()]);
-      const taken = { pieces: ids, makes: new Set(makes.records.map(({ id }) => id)), bench: get().bench };
-      await write(restoreChanges(backup, answers, taken, Date.now()), how);
+    add: async (...piece: Parameters<typeof pieces.add>): Promise<string> => {
+      const id = await pieces.add(...piece);
+      if (keeper.kind === "device" && get().isPersistent === null) void askToPersist();
+      return id;
+    },
+
+    /** Lays out the demo's pieces, and notes that its makes are still to come. @throws KeepError */
+    async layPieces(demo: Demo): Promise<void> {
+      const start = Date.now();
+      const at = (i: number) => new Date(start + i).toISOString();
+      await write([
+        ...demo.pieces.map((piece, i): Change => ({ store: "pieces", put: pieceRecord(piece, at(i)), madeOn: null })),
+        { store: "pending", put: { id: "demo-makes", changed: at(0) }, madeOn: "any" },
+      ]);
+    },
+
+    /** Lays out the demo's makes where its pieces were laid out by this page or one before, all at once. */
+    async goOnWithDemo(demo: () => Promise<Demo>): Promise<void> {
+      const pending = await reading(() => keeper.pending());
+      if (!pending?.includes("demo-makes")) return;
+      const makes = await (await demo()).makes();
+      await write([
+        ...makes.map((make): Change => ({ store: "makes", put: makeRecord(make, make.started), madeOn: null })),
+        { store: "pending", remove: "demo-makes" },
+      ]).catch(isTold);
+    },
+
+    /** Keeps again what this page still holds, after the browser has cleared what was kept. @throws KeepError */
+    async keepAgain(): Promise<void> {
+      const { pieces: all, makes, bench } = get();
+      await write([
+        ...all.map((put): Change => ({ store: "pieces", put, madeOn: null })),
+        ...Object.values(makes)
+          .flat()
+          .map((make): Change => ({ store: "makes", put: makeRecord(make, make.started), madeOn: null })),
+        { store: "settings", put: { id: "bench", bench, changed: new Date().toISOString() }, madeOn: null },
+      ]);
+      store.setState({ trouble: null });
+    },
+
+    /** The makes of a backup that are further on here than there. @throws KeepError */
+    async furtherHere(makes: readonly Make[]): Promise<readonly Make[]> {
+      const here = new Map((await keeper.makes()).records.map(({ id, make }) => [id, make]));
+      return makes.flatMap((make) => {
+        const own = here.get(make.id);
+        return own && isFurther(own, make) ? [own] : [];
+      });
+    },
+
+    /**
+     * Restores what was saved, all of it or none. Returns how to put everything back as it was, but what was changed since; that gives how many
+     * those are. @throws KeepError, "stopped" where it was cancelled
+     */
+    async restore(backup: ReadBackup, answers: RestoreAnswers, how: Writing): Promise<() => Promise<number>> {
+      const [ids, { records }] = await Promise.all([pieces.allIds(), keeper.makes()]);
+      const taken: Taken = { pieces: ids, makes: new Map(records.map(({ id, make }) => [id, make])), bench: get().bench };
+      return putBackOn(keeper, write, restoreChanges(backup, answers, taken, Date.now()), how);
     },
   };
+}
+
+function withoutOver(kept: readonly MakeRecord[], id: string): MakeRecord | null {
+  const record = kept.find((each) => each.id === id);
+  if (!record?.over) return null;
+  const { over: _dropped, ...rest } = record;
+  return rest;
 }
 
 function keyOf(change: Change): string {
