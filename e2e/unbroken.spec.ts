@@ -172,7 +172,7 @@ test("a backup with bad parts says which, restores the rest at once, asks whose 
   await page.getByRole("button", { name: "Remove it for good" }).click();
   await page.getByRole("button", { name: "Remove for good", exact: true }).click();
   await expect(page.getByRole("region", { name: "Deleted" })).toBeHidden();
-  await page.getByRole("button", { name: "Undo", exact: true }).click();
+  await page.getByRole("listitem").filter({ hasText: "Removed for good" }).getByRole("button", { name: "Undo" }).click();
   await expect(page.getByRole("region", { name: "Deleted" })).toContainText("A ring");
 });
 

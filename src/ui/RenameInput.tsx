@@ -1,6 +1,7 @@
 "use client";
 
 import { useState } from "react";
+import { oneLine } from "@/core/measure/one-line";
 
 interface Props {
   readonly label: string;
@@ -17,7 +18,7 @@ const LONGEST = 120;
 export function RenameInput({ label, name, onRename, onDone, className }: Props) {
   const [text, setText] = useState(name);
   const finish = () => {
-    const next = text.trim();
+    const next = oneLine(text).trim();
     if (next && next !== name) onRename(next);
     onDone();
   };
@@ -27,7 +28,7 @@ export function RenameInput({ label, name, onRename, onDone, className }: Props)
       value={text}
       maxLength={LONGEST}
       autoFocus
-      onChange={(event) => setText(event.target.value)}
+      onChange={(event) => setText(oneLine(event.target.value))}
       onBlur={finish}
       onKeyDown={(event) => {
         if (event.key === "Enter") finish();

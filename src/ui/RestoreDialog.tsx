@@ -1,6 +1,7 @@
 "use client";
 
-import { useState } from "react";
+import { useEffect, useState } from "react";
+import { type Make, pieceNow } from "@/core/piece/make";
 import { type RestoreAnswers } from "@/store/restoring";
 import { KeepError } from "@/store/keeper";
 import { faultSentence } from "@/words/fields";
@@ -15,13 +16,21 @@ import { useTray } from "./tray";
 /** Everything saved at once: what of it is good, what becomes of what is there, and whose bench goes on; then all of it, or none. */
 export function RestoreDialog({ opened, onClose }: Asked<"backup">) {
   const tray = useTray();
-  const { say } = useNotices();
+  const { say, warn } = useNotices();
   const { backup, taken, isOtherBench } = opened;
   const [how, setHow] = useState<RestoreAnswers["how"]>("replace");
   const [bench, setBench] = useState<RestoreAnswers["bench"]>(backup.bench ? "theirs" : "mine");
+  const [problem, setProblem] = useState<string | null>(null);
+  const [further, setFurther] = useState<RestoreAnswers["further"]>("mine");
+  const [furtherHere, setFurtherHere] = useState<readonly Make[] | null>(null);
+  useEffect(() => {
+    tray.furtherHere(backup.makes).then(setFurtherHere, (error: unknown) => {
+      if (!(error instanceof KeepError)) throw error;
+      setProblem(TROUBLE_WORDS[error.trouble]);
+    });
+  }, [tray, backup]);
   const [share, setShare] = useState<number | null>(null);
   const [stopping, setStopping] = useState<AbortController | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
   const of = backup.pieces.length + backup.makes.length;
   const names = backup.pieces.filter(({ id }) => taken.includes(id)).map(({ name }) => name);
   const restore = () => {
@@ -38,11 +47,22 @@ export function RestoreDialog({ opened, onClose }: Asked<"backup">) {
       if (!(error instanceof KeepError)) throw error;
       setProblem(`${TROUBLE_WORDS[error.trouble]}. Nothing was changed`);
     };
-    const done = () => {
-      say(`Restored: ${counted(backup.pieces.length, "piece")} and ${counted(backup.makes.length, "making")}`);
+    const done = (putBack: () => Promise<number>) => {
+      const undo = async () => {
+        const left = await putBack().catch((error: unknown) => {
+          if (!(error instanceof KeepError)) throw error;
+          return null;
+        });
+        if (left === null) warn("Not undone: everything stays as it was restored.");
+        else say(left === 0 ? "Undone: everything is as it was before" : `Undone, but for ${counted(left, "record")} changed since`);
+      };
+      say(`Restored: ${counted(backup.pieces.length, "piece")} and ${counted(backup.makes.length, "making")}`, {
+        name: "Undo",
+        run: () => void undo(),
+      });
       onClose();
     };
-    void tray.restore(backup, { how, bench }, { signal: stop.signal, onDone }).then(done).catch(fail).finally(end);
+    void tray.restore(backup, { how, bench, further }, { signal: stop.signal, onDone }).then(done).catch(fail).finally(end);
   };
   return (
     <Dialog
@@ -77,6 +97,20 @@ export function RestoreDialog({ opened, onClose }: Asked<"backup">) {
           ]}
         />
       )}
+      {furtherHere !== null && furtherHere.length > 0 && how === "replace" && (
+        <Question
+          legend={`${counted(furtherHere.length, "make")} ${furtherHere.length === 1 ? "is" : "are"} further on here than in this file: ${furtherHere
+            .slice(0, 6)
+            .map((make) => `${pieceNow(make).name}, ${counted(make.done.length, "step")} done`)
+            .join("; ")}`}
+          value={further}
+          onChoose={setFurther}
+          options={[
+            { value: "mine", text: "Keep what is here" },
+            { value: "theirs", text: "Put the file's in their place: what was done since is gone" },
+          ]}
+        />
+      )}
       {isOtherBench && (
         <Question
           legend="The bench it was saved with has other defaults than yours"
@@ -104,7 +138,7 @@ export function RestoreDialog({ opened, onClose }: Asked<"backup">) {
             Cancel
           </button>
         )}
-        <button type="button" className="btn btn-main" disabled={stopping !== null} onClick={restore}>
+        <button type="button" className="btn btn-main" disabled={stopping !== null || furtherHere === null} onClick={restore}>
           Restore
         </button>
       </DialogActions>

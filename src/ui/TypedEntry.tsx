@@ -1,6 +1,7 @@
 "use client";
 
 import { type KeyboardEvent, type ReactNode, useEffect, useId } from "react";
+import { oneLine } from "@/core/measure/one-line";
 import { type TypedField } from "@/store/session";
 import { type ExplainedWord } from "@/words/explain";
 import { Explained } from "./Explained";
@@ -112,7 +113,7 @@ export function TypedEntry<T>({
           aria-invalid={problem !== null}
           aria-describedby={problem ? `${id}-problem` : told ? `${id}-hint` : undefined}
           className={isText ? "!text-left text-[13.5px] font-[540]" : ""}
-          onChange={(event) => session.type(field, event.target.value)}
+          onChange={(event) => session.type(field, oneLine(event.target.value))}
           onKeyDown={onKeyDown}
           onBlur={() => session.commit()}
           onFocus={(event) => event.target.select()}

@@ -17,8 +17,8 @@ export function switchSingleKeys(on: boolean): void {
 /** What each key does: a single key by its name, or "$mod+z" with Ctrl or Command. */
 export type Keys = Readonly<Record<string, () => void>>;
 
-/** Single keys do nothing while a field has the focus or a dialog is open. */
-export function useKeys(keys: Keys): void {
+/** Single keys do nothing while a field has the focus or a dialog is open. A key that is held counts once where it does not `repeats`. */
+export function useKeys(keys: Keys, { repeats = true }: { readonly repeats?: boolean } = {}): void {
   useEffect(() => {
     const bound = Object.entries(keys).flatMap(([name, act]) => {
       const isSingle = !name.startsWith("$mod+");
@@ -26,12 +26,12 @@ export function useKeys(keys: Keys): void {
         if (event.defaultPrevented || (isSingle && (isTyping(event.target) || !singleKeysOn()))) return;
         if (document.querySelector('[role="dialog"]:not([data-quiet])')) return;
         event.preventDefault();
-        act();
+        if (repeats || !event.repeat) act();
       };
       return (isSingle ? typedAs(name) : [name]).map((each) => [each, onKey] as const);
     });
     return tinykeys(window, Object.fromEntries(bound));
-  }, [keys]);
+  }, [keys, repeats]);
 }
 
 /** On some keyboards a sign is typed with Shift or Alt Graph, which Windows reports as Control and Alt. */

@@ -1,7 +1,8 @@
 "use client";
 
-import { useMemo, useState } from "react";
+import { useMemo, useRef, useState } from "react";
 import { bestHeats } from "@/core/heats/best";
+import { oneLine } from "@/core/measure/one-line";
 import { type AskedReading } from "@/core/making/step";
 import { mandrelOf, benchOf } from "@/core/piece/bench";
 import { type Make, type Measured, pieceNow } from "@/core/piece/make";
@@ -11,7 +12,7 @@ import { attemptPlan } from "@/formats/attempt";
 import { type MakeEdit } from "@/store/make-edits";
 import { type Instrument, standIn } from "@/ui/instruments";
 import { type Keys, useKeys } from "@/ui/keys";
-import { useTrayState, useUnits } from "@/ui/tray";
+import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { faultMessage } from "@/words/faults";
 import { ASKED, TEACHES } from "@/words/making";
 import { ReadingField } from "./ReadingField";
@@ -24,19 +25,23 @@ interface Props {
   readonly asked: AskedReading;
   readonly make: Make;
   readonly isFirst: boolean;
-  readonly onEdit: (edit: MakeEdit) => Promise<void>;
+  readonly onEdit: (edit: MakeEdit, field?: string) => Promise<void>;
   readonly onDone: () => void;
+  readonly onBack: () => void;
   readonly onLeave: () => void;
   readonly keys: Keys;
 }
 
 /** A reading that a step asks for, how the maker worked, and the instrument that can send it. */
-export function BenchReading({ asked, make, isFirst, onEdit, onDone, onLeave, keys }: Props) {
+export function BenchReading({ asked, make, isFirst, onEdit, onDone, onBack, onLeave, keys }: Props) {
+  const tray = useTray();
   const units = useUnits();
+  const drafts = useTrayState((state) => state.drafts[make.piece]);
   const mine = useTrayState((state) => state.bench);
   const piece = pieceNow(make);
   const bench = benchOf(piece, mine);
   const { figure } = asked;
+  const draft = useMemo(() => draftIn(drafts, figure), [drafts, figure]);
   const last = make.measured.findLast((each) => each.figure === figure) ?? null;
   const { measured } = make;
   const before = useMemo(
@@ -66,6 +71,8 @@ export function BenchReading({ asked, make, isFirst, onEdit, onDone, onLeave, ke
       }),
     [isSize, wanted, scale, make.id, figure, count],
   );
+  /** Counts entries of the field: what is typed in one is one step of undo. */
+  const entry = useRef(0);
   useKeys(isFirst ? { c: () => instrument.press() } : NO_KEYS);
   const take = (value: number, by: Measured["by"], inPlaceOf: number | null): string | null => {
     const reading: Measured = {
@@ -74,8 +81,12 @@ export function BenchReading({ asked, make, isFirst, onEdit, onDone, onLeave, ke
     };
     const attempt = attemptPlan(piece, bench, (assembly, wishes) => bestHeats(assembly, wishes, () => true), [...measured, reading]);
     if (!attempt.ok) return faultMessage(attempt.faults[0]!);
+    if (inPlaceOf === null) entry.current++;
     const replaced = measured.filter((each) => each === last && each.value === inPlaceOf);
-    void onEdit({ put: { measured: [reading] }, ...(replaced.length > 0 && { drop: { measured: replaced } }) });
+    void onEdit(
+      { put: { measured: [reading] }, ...(replaced.length > 0 && { drop: { measured: replaced } }) },
+      `reading ${figure} ${entry.current}`,
+    );
     return null;
   };
   const { carrier } = piece;
@@ -85,12 +96,16 @@ export function BenchReading({ asked, make, isFirst, onEdit, onDone, onLeave, ke
         asked={asked}
         last={last}
         scale={scale}
+        wanted={wanted}
+        draft={draft}
+        onDraft={(text, asSize) => tray.setDraft(make.piece, asSize ? `${figure} size` : figure, text)}
         units={units}
         system={asked.kind === "size" && carrier.type === "hoop" ? carrier.size.system : null}
         mandrel={mandrelOf(bench)}
         instrument={instrument}
         isFirst={isFirst}
         onDone={onDone}
+        onBack={onBack}
         onLeave={onLeave}
         keys={{ ...keys, c: () => instrument.press() }}
         onTake={take}
@@ -106,7 +121,7 @@ export function BenchReading({ asked, make, isFirst, onEdit, onDone, onLeave, ke
               maxLength={60}
               placeholder="file, saw"
               aria-label={`${ASKED[asked.kind]}: worked by`}
-              onChange={(event) => setMethod(event.target.value)}
+              onChange={(event) => setMethod(oneLine(event.target.value))}
               onBlur={() => {
                 if (method === null || last === null || method.trim() === (last.method ?? "")) return;
                 const { method: _old, ...rest } = last;
@@ -127,6 +142,13 @@ export function BenchReading({ asked, make, isFirst, onEdit, onDone, onLeave, ke
       </div>
     </>
   );
+}
+
+/** What was typed of a reading and not taken: as a size, or as it measures. */
+function draftIn(drafts: Readonly<Record<string, string>> | undefined, figure: string) {
+  const [size, plain] = [drafts?.[`${figure} size`], drafts?.[figure]];
+  if (size !== undefined) return { text: size, isSize: true };
+  return plain === undefined ? null : { text: plain, isSize: false };
 }
 
 const NO_KEYS = {};

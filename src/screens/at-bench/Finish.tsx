@@ -2,14 +2,20 @@
 
 import { Camera, X } from "lucide-react";
 import { type ReactNode, useEffect, useId, useMemo, useRef, useState } from "react";
+import { oneLine } from "@/core/measure/one-line";
 import { type Make, type Measured } from "@/core/piece/make";
+import { misreadOf } from "@/core/piece/misread";
+import { type KeptEdit } from "@/store/makings";
 import { standIn } from "@/ui/instruments";
 import { useNotices } from "@/ui/notices";
 import { smallJpeg } from "@/ui/small-jpeg";
-import { useTray } from "@/ui/tray";
+import { useTray, useTrayState } from "@/ui/tray";
+import { WordsField } from "./WordsField";
+import { useTaking } from "./taking";
 
-/** Pictures of one making. */
+/** Pictures of one making, and letters of its words. */
 const MOST_PHOTOS = 4;
+const MOST_WORDS = 2000;
 
 interface Props {
   readonly make: Make;
@@ -28,14 +34,22 @@ export function Finish({ make, size, system, weight, onFinish }: Props) {
   const { warn } = useNotices();
   const { result = {}, photos = [] } = make;
   const pick = useRef<HTMLInputElement>(null);
-  const set = (values: Parameters<typeof tray.setMake>[1], field: string | null) =>
-    void tray.setMake(make, values, field).then((isKept) => !isKept && warn("That is not kept."));
+  const [beingKept, setBeingKept] = useState<readonly string[]>([]);
+  const tell = (kept: KeptEdit) => {
+    if (!kept.ok) return warn(`${kept.problem}.`);
+    const { size: theirs = null, minutes } = kept.overruled;
+    const other = theirs ?? minutes;
+    if (other !== undefined && other !== null) warn(`Another window had typed ${other} there: what you typed took its place.`);
+  };
+  const set = (values: Parameters<typeof tray.setMake>[1], field: string | null) => void tray.setMake(make, values, field).then(tell);
   const addPhoto = async (file: File | undefined) => {
     if (!file) return;
-    const jpeg = await smallJpeg(file);
-    if (jpeg === null) return warn(`${file.name} is not a picture that can be read.`);
-    const photo = { name: file.name.slice(0, 120), at: new Date().toISOString(), jpeg };
-    if (!(await tray.editMake(make, { put: { photos: [photo] } }))) warn("That picture is not kept.");
+    const name = oneLine(file.name).slice(0, 120);
+    setBeingKept((all) => [...all, name]);
+    const small = await smallJpeg(file);
+    if (small.ok) tell(await tray.editMake(make, { put: { photos: [{ name, at: new Date().toISOString(), jpeg: small.jpeg }] } }));
+    else warn(`${name} ${small.problem}.`);
+    setBeingKept((all) => all.toSpliced(all.indexOf(name), 1));
   };
   return (
     <section aria-label="Result" className="flex flex-col gap-4">
@@ -43,7 +57,7 @@ export function Finish({ make, size, system, weight, onFinish }: Props) {
         <Field
           label={`Size it came to, ${system}`}
           value={result.size ?? ""}
-          onChange={(text) => set({ size: text === "" ? null : text.slice(0, 24) }, "size")}
+          onChange={(text) => set({ size: text === "" ? null : oneLine(text).slice(0, 24) }, "size")}
         >
           {result.size === undefined && size !== "" && (
             <button type="button" className="night-btn !min-h-[46px] !text-[16px]" onClick={() => set({ size }, null)}>
@@ -54,11 +68,11 @@ export function Finish({ make, size, system, weight, onFinish }: Props) {
       )}
       <Weight make={make} planned={weight} />
       <Minutes make={make} onSet={(minutes) => set({ minutes }, "minutes")} />
-      <Field
+      <WordsField
         label="What you would tell the next one"
         value={result.words ?? ""}
-        isLong
-        onChange={(text) => set({ words: text === "" ? null : text.slice(0, 2000) }, "words")}
+        longest={MOST_WORDS}
+        onChange={(text) => set({ words: text === "" ? null : text }, "words")}
       />
       <div>
         <p className="mb-1.5 text-[15px] text-night-soft">Pictures, two or so</p>
@@ -75,13 +89,18 @@ export function Finish({ make, size, system, weight, onFinish }: Props) {
                 type="button"
                 aria-label={`Take ${photo.name} away`}
                 className="night-btn absolute top-0 right-0 !min-h-[44px] !px-3"
-                onClick={() => void tray.editMake(make, { drop: { photos: [photo] } })}
+                onClick={() => void tray.editMake(make, { drop: { photos: [photo] } }).then(tell)}
               >
                 <X size={16} aria-hidden="true" />
               </button>
             </figure>
           ))}
-          {photos.length < MOST_PHOTOS && (
+          {beingKept.map((name, i) => (
+            <span key={`${name} ${i}`} role="status" className="grid h-[92px] w-[92px] place-items-center text-[14px] text-night-soft">
+              Keeping {name}
+            </span>
+          ))}
+          {photos.length + beingKept.length < MOST_PHOTOS && (
             <button type="button" className="night-btn !min-h-[92px]" onClick={() => pick.current?.click()}>
               <Camera aria-hidden="true" /> Add a picture
             </button>
@@ -113,23 +132,41 @@ const SCALE = { scatter: 0.03, step: 0.01 } as const;
 /** What it weighs, typed or sent by the scale, beside what it should. */
 function Weight({ make, planned }: { readonly make: Make; readonly planned: number }) {
   const tray = useTray();
-  const [text, setText] = useState<string | null>(null);
+  const { warn } = useNotices();
+  const [text, setText] = useHalfTyped(make, MASS);
+  const [doubt, setDoubt] = useState<number | null>(null);
   const last = make.measured.findLast(({ figure }) => figure === MASS);
   const scale = useMemo(
     () => standIn("scale", "Scale", { ...SCALE, wanted: planned, scatter: SCALE.scatter * planned, seed: `${make.id} ${MASS}` }),
     [make.id, planned],
   );
-  const take = (value: number, by: Measured["by"]) =>
-    void tray.editMake(make, {
-      ...(last && { drop: { measured: [last] } }),
-      put: { measured: [{ figure: MASS, value, at: new Date().toISOString(), by }] },
-    });
+  const take = (value: number, by: Measured["by"]) => {
+    setText(null);
+    setDoubt(null);
+    void tray
+      .editMake(
+        make,
+        { ...(last && { drop: { measured: [last] } }), put: { measured: [{ figure: MASS, value, at: new Date().toISOString(), by }] } },
+        MASS,
+      )
+      .then((kept) => !kept.ok && warn(`${kept.problem}.`));
+  };
+  /** Takes what is typed when the field is left, for half a number is another. Returns whether nothing is left to ask. */
+  const takeTyped = (): boolean => {
+    if (text === null || text === "") return true;
+    const value = readAmount(text);
+    if (value === null) return false;
+    if (misreadOf(value, planned)) {
+      setDoubt(value);
+      return false;
+    }
+    take(value, "typed");
+    return true;
+  };
+  useTaking(takeTyped);
   const hear = useRef<(grams: number) => void>(() => undefined);
   useEffect(() => {
-    hear.current = (grams) => {
-      setText(null);
-      take(grams, scale.by);
-    };
+    hear.current = (grams) => take(grams, scale.by);
   });
   useEffect(() => scale.onReading((grams) => hear.current(grams)), [scale]);
   const typed = text ?? (last ? last.value.toFixed(2) : "");
@@ -137,13 +174,21 @@ function Weight({ make, planned }: { readonly make: Make; readonly planned: numb
     <Field
       label={`What its metal weighs, in g; planned ${planned.toFixed(2)}`}
       value={typed}
-      problem={typed === "" || readAmount(typed) ? null : `"${typed}" is no weight: type grams, as 3.8`}
+      problem={typed === "" || readAmount(typed) !== null ? null : `"${typed}" is not a weight: type grams, e.g. 3.8`}
       onChange={(next) => {
+        setDoubt(null);
         setText(next);
-        const value = readAmount(next);
-        if (value) take(value, "typed");
       }}
+      onLeave={takeTyped}
     >
+      {doubt !== null && (
+        <span role="alert" className="flex w-full flex-wrap items-center gap-2 text-[16px] text-night-warn">
+          ◆ {doubt} g, where {planned.toFixed(2)} g is planned?
+          <button type="button" className="night-btn !min-h-[46px] !text-[16px]" onClick={() => take(doubt, "typed")}>
+            Keep {doubt} g
+          </button>
+        </span>
+      )}
       <button type="button" className="night-btn !min-h-[46px] !text-[16px]" onClick={() => scale.press()}>
         Read scale <small className="text-[14px] text-night-soft">a stand-in</small>
       </button>
@@ -160,34 +205,42 @@ function readAmount(text: string): number | null {
 const MOST = 100_000;
 
 function Minutes({ make, onSet }: { readonly make: Make; readonly onSet: (minutes: number | null) => void }) {
-  const [text, setText] = useState<string | null>(null);
+  const [text, setText] = useHalfTyped(make, "minutes");
   const minutes = make.result?.minutes;
   const typed = text ?? (minutes === undefined ? "" : String(minutes));
-  const problem = typed === "" || readAmount(typed) !== null ? null : `"${typed}" is no time: type minutes, as 95`;
+  const problem = typed === "" || readAmount(typed) !== null ? null : `"${typed}" is not a time: type minutes, e.g. 95`;
+  useTaking(() => problem === null);
   return (
     <Field
       label="Minutes at the bench"
       value={typed}
       problem={problem}
       onChange={(next) => {
-        setText(next);
-        if (next === "") onSet(null);
-        else if (readAmount(next) !== null) onSet(readAmount(next));
+        const read = readAmount(next);
+        setText(next === "" || read !== null ? null : next);
+        if (next === "" || read !== null) onSet(read);
       }}
     />
   );
+}
+
+/** What is typed in a field of the result and not taken, kept over a reload. */
+function useHalfTyped({ piece }: Make, field: string): readonly [string | null, (text: string | null) => void] {
+  const tray = useTray();
+  const text = useTrayState(({ drafts }) => drafts[piece]?.[field] ?? null);
+  return [text, (next) => tray.setDraft(piece, field, next)];
 }
 
 interface FieldProps {
   readonly label: string;
   readonly value: string;
   readonly onChange: (text: string) => void;
-  readonly isLong?: boolean;
+  readonly onLeave?: () => void;
   readonly problem?: string | null;
   readonly children?: ReactNode;
 }
 
-function Field({ label, value, onChange, isLong = false, problem = null, children }: FieldProps) {
+function Field({ label, value, onChange, onLeave, problem = null, children }: FieldProps) {
   const id = useId();
   const look =
     "w-full min-w-0 flex-1 rounded-[8px] border-2 border-night-edge bg-transparent px-3.5 py-2 text-[20px] outline-none focus:border-glow";
@@ -197,18 +250,15 @@ function Field({ label, value, onChange, isLong = false, problem = null, childre
         {label}
       </label>
       <div className="flex flex-wrap gap-2">
-        {isLong ? (
-          <textarea id={id} rows={2} value={value} onChange={(event) => onChange(event.target.value)} className={look} />
-        ) : (
-          <input
-            id={id}
-            value={value}
-            autoComplete="off"
-            onChange={(event) => onChange(event.target.value)}
-            aria-invalid={problem !== null}
-            className={look}
-          />
-        )}
+        <input
+          id={id}
+          value={value}
+          autoComplete="off"
+          onChange={(event) => onChange(event.target.value)}
+          onBlur={onLeave}
+          aria-invalid={problem !== null}
+          className={look}
+        />
         {children}
       </div>
       {problem && (

@@ -6,16 +6,20 @@ import { type AskedReading } from "@/core/making/step";
 import { type MandrelMark, type SizeSystem, readSize, sizeText } from "@/core/hoop/sizes";
 import { readLength } from "@/core/measure/reading";
 import { type Measured } from "@/core/piece/make";
+import { type Misread, misreadOf } from "@/core/piece/misread";
 import { type ReadingScale, verdictOf } from "@/core/piece/reading-scales";
 import { type Keys } from "@/ui/keys";
 import { type Instrument } from "@/ui/instruments";
 import { SYSTEM_NAMES } from "@/words/names";
-import { ASKED, READ_BY, readingText, sayVerdict } from "@/words/making";
+import { ASKED, READ_BY, readingText, sayMisread, sayVerdict } from "@/words/making";
 import { type Units, lengthUnit } from "@/words/show";
 import { ReadingScaleView } from "./ReadingScaleView";
+import { useTaking } from "./taking";
 
-/** What is typed is taken by then, whether or not it was entered (ms). */
-const TAKEN_AFTER = 400;
+/** What is typed is taken by then, whether or not it was entered (ms): a browser that ends has it a moment later. */
+const TAKEN_AFTER = 120;
+/** Half a number is doubtful too: it is asked about once the hand has stopped (ms). */
+const ASKED_AFTER = 900;
 /** mm by which the buttons beside it step. */
 const STEP = 0.05;
 
@@ -24,6 +28,11 @@ interface Props {
   /** The last reading of it. */
   readonly last: Measured | null;
   readonly scale: ReadingScale | null;
+  /** What it should be about (mm); a reading far from it is asked about. */
+  readonly wanted: number;
+  /** What was typed here and not taken, and whether as a size; null where there is none. */
+  readonly draft: { readonly text: string; readonly isSize: boolean } | null;
+  readonly onDraft: (text: string | null, isSize: boolean) => void;
   readonly units: Units;
   /** The size system that a hoop is read in beside its diameter. */
   readonly system: SizeSystem | null;
@@ -33,6 +42,7 @@ interface Props {
   readonly isFirst: boolean;
   /** Takes a reading in mm. Returns why it cannot be, or null. */
   readonly onDone: () => void;
+  readonly onBack: () => void;
   readonly onLeave: () => void;
   /** Single keys that go on working while nothing is typed. */
   readonly keys: Keys;
@@ -40,15 +50,35 @@ interface Props {
 }
 
 /** A value read off the metal: typed, stepped, or sent by an instrument; what it means stands under it at once. */
-export function ReadingField({ asked, last, scale, units, system, mandrel, instrument, isFirst, onDone, onLeave, keys, onTake }: Props) {
+export function ReadingField({
+  asked,
+  last,
+  scale,
+  wanted,
+  draft,
+  onDraft,
+  units,
+  system,
+  mandrel,
+  instrument,
+  isFirst,
+  onDone,
+  onBack,
+  onLeave,
+  keys,
+  onTake,
+}: Props) {
   const id = useId();
-  const [inSizes, readInSizes] = useState(system !== null);
-  const [text, setText] = useState<string | null>(null);
+  const [inSizes, readInSizes] = useState(draft ? draft.isSize : system !== null);
+  const [text, setText] = useState<string | null>(draft?.text ?? null);
   const [problem, setProblem] = useState<string | null>(null);
+  const [doubt, setDoubt] = useState<(Misread & { readonly value: number; readonly by: Measured["by"] }) | null>(null);
   /** The value last taken while the field has been open: the next one takes its place. */
   const taken = useRef<number | null>(null);
   const input = useRef<HTMLInputElement>(null);
   const late = useRef<ReturnType<typeof setTimeout>>(undefined);
+  /** The text that was taken last, as it stands in the field. */
+  const takenText = useRef<string | null>(null);
 
   const read = useCallback(
     (typed: string): { readonly value: number } | { readonly problem: string } => {
@@ -68,31 +98,65 @@ export function ReadingField({ asked, last, scale, units, system, mandrel, instr
     [inSizes, system, mandrel, units.length],
   );
 
-  const take = (value: number, by: Measured["by"]) => {
+  const isSize = inSizes && system !== null;
+  const take = (value: number, by: Measured["by"], as: string): boolean => {
     clearTimeout(late.current);
-    if (value === taken.current) return;
-    const refused = onTake(value, by, taken.current);
+    setDoubt(null);
+    const refused = value === taken.current ? null : onTake(value, by, taken.current);
     setProblem(refused);
-    if (refused === null) taken.current = value;
+    if (refused !== null) return false;
+    taken.current = value;
+    takenText.current = as;
+    onDraft(null, isSize);
+    return true;
   };
-  const takeText = (typed: string) => {
+  /** Takes a text; what can hardly be meant is asked about first. Returns whether it was taken. */
+  const takeText = (typed: string, isEntered: boolean): boolean => {
     const reading = read(typed);
-    if ("problem" in reading) setProblem(reading.problem);
-    else take(reading.value, inSizes && system ? "mandrel" : "typed");
+    if ("problem" in reading) {
+      setProblem(reading.problem);
+      return false;
+    }
+    const by = isSize ? "mandrel" : "typed";
+    const misread = reading.value === taken.current ? null : misreadOf(reading.value, wanted);
+    if (misread) {
+      const ask = () => setDoubt({ ...misread, value: reading.value, by });
+      if (isEntered) ask();
+      else late.current = setTimeout(ask, ASKED_AFTER);
+      return false;
+    }
+    return take(reading.value, by, typed);
   };
+  /** Takes what stands in the field, if it was typed since it was last taken. */
+  const takeTyped = (): boolean => text === null || text.trim() === "" || text === takenText.current || takeText(text, true);
   const type = (typed: string) => {
     setText(typed);
     setProblem(null);
+    setDoubt(null);
     clearTimeout(late.current);
-    if (!("problem" in read(typed))) late.current = setTimeout(() => takeText(typed), TAKEN_AFTER);
+    onDraft(typed.trim() === "" ? null : typed, isSize);
+    if (!("problem" in read(typed))) late.current = setTimeout(() => takeText(typed, false), TAKEN_AFTER);
   };
+  const lastText = (value: number) =>
+    inSizes && system ? (system === "mandrel" ? "" : (sizeText(system, value) ?? "")) : readingText(value, units);
+  const use = (value: number, by: Measured["by"]) => {
+    setText(lastText(value));
+    take(value, by, lastText(value));
+    input.current?.focus();
+  };
+  useTaking(() => {
+    const isTaken = takeTyped();
+    if (!isTaken) input.current?.focus();
+    return isTaken;
+  });
   const hear = useRef<(value: number) => void>(() => undefined);
   useEffect(() => {
     hear.current = (value) => {
       const isSize = inSizes && system !== null && system !== "mandrel";
       if (!isSize) readInSizes(false);
-      setText(isSize ? (sizeText(system, value) ?? "") : readingText(value, units));
-      take(value, instrument!.by);
+      const shownAs = isSize ? (sizeText(system, value) ?? "") : readingText(value, units);
+      setText(shownAs);
+      take(value, instrument!.by, shownAs);
     };
   });
   useEffect(() => instrument?.onReading((value) => hear.current(value)), [instrument]);
@@ -103,8 +167,6 @@ export function ReadingField({ asked, last, scale, units, system, mandrel, instr
 
   const typed = text === null ? null : read(text);
   const value = typed === null ? (last?.value ?? null) : "problem" in typed ? null : typed.value;
-  const lastText = (value: number) =>
-    inSizes && system ? (system === "mandrel" ? "" : (sizeText(system, value) ?? "")) : readingText(value, units);
   const shown = text ?? (last === null ? "" : lastText(last.value));
   const verdict = scale && value !== null ? verdictOf(scale, value) : null;
   const said = verdict && scale && value !== null ? sayVerdict(asked, verdict, scale.wanted, value, units) : null;
@@ -162,8 +224,12 @@ export function ReadingField({ asked, last, scale, units, system, mandrel, instr
               // In a field that is empty or holds a plain number a space says nothing: there too it means that the step is done.
               if (event.key === " " && (typed === null || !inSizes)) {
                 event.preventDefault();
-                if (text !== null && text.trim() !== "") takeText(text);
-                if (text === null || text.trim() === "" || (typed && !("problem" in typed))) onDone();
+                if (!event.repeat) onDone();
+              }
+              // A foot switch says the same while a reading is typed.
+              if (event.key === "PageDown" || event.key === "PageUp") {
+                event.preventDefault();
+                if (!event.repeat) (event.key === "PageDown" ? onDone : onBack)();
               }
               const act = keys[event.key.toLowerCase()];
               if (act && event.key.length === 1 && text === null && !hasLetters && !event.ctrlKey && !event.metaKey && !event.altKey) {
@@ -178,14 +244,13 @@ export function ReadingField({ asked, last, scale, units, system, mandrel, instr
               }
               if (event.key !== "Enter") return;
               event.preventDefault();
-              takeText(event.currentTarget.value);
-              if (!("problem" in read(event.currentTarget.value))) event.currentTarget.blur();
+              if (takeText(event.currentTarget.value, true)) event.currentTarget.blur();
             }}
             onFocus={(event) => {
               taken.current = null;
               event.target.select();
             }}
-            onBlur={() => text !== null && text.trim() !== "" && takeText(text)}
+            onBlur={takeTyped}
             className="w-0 min-w-0 flex-1 bg-transparent py-1 text-right text-[40px] font-bold tabular-nums outline-none [font-stretch:92%]"
           />
           <span className="text-[18px] text-night-soft">{inSizes && system ? SYSTEM_NAMES[system] : lengthUnit(units)}</span>
@@ -202,17 +267,35 @@ export function ReadingField({ asked, last, scale, units, system, mandrel, instr
             {problem}.
           </span>
         )}
-        {!problem && said && (
+        {doubt && (
+          <span className="text-night-warn">
+            <span aria-hidden="true">◆ </span>
+            {sayMisread(doubt.value, wanted, units)}
+          </span>
+        )}
+        {!problem && !doubt && said && (
           <>
             <b className={isGood ? "text-night-ok" : "text-glow"}>{said.what}</b> {said.advice}
           </>
         )}
-        {!problem && !said && last && text === null && (
+        {!problem && !doubt && !said && last && text === null && (
           <span className="text-night-soft">
             {readingText(last.value, units)} {lengthUnit(units)}, {READ_BY[last.by]}. The plan goes on with it.
           </span>
         )}
       </p>
+      {doubt && (
+        <p className="mt-1 flex flex-wrap gap-2">
+          {doubt.likely !== null && (
+            <button type="button" className="night-btn night-go !min-h-[46px] !text-[17px]" onClick={() => use(doubt.likely!, doubt.by)}>
+              Use {readingText(doubt.likely, units)}
+            </button>
+          )}
+          <button type="button" className="night-btn !min-h-[46px] !text-[17px]" onClick={() => take(doubt.value, doubt.by, text ?? "")}>
+            Keep {readingText(doubt.value, units)}
+          </button>
+        </p>
+      )}
     </section>
   );
 }

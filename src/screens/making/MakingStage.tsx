@@ -42,7 +42,8 @@ export function MakingStage() {
   const shown = plan.steps.find(({ id }) => id === chosen) ?? next ?? plan.steps.at(-1);
   const { warn } = useNotices();
   const tick = async (step: Step) => {
-    if (!(await tray.tick(tray.making(piece), step.id, !done.has(step.id)))) warn("That tick is not kept.");
+    const kept = await tray.tick(tray.making(piece), step.id, !done.has(step.id));
+    if (!kept.ok) warn(`${kept.problem}.`);
   };
   return (
     <>

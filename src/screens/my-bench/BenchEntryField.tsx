@@ -1,6 +1,7 @@
 "use client";
 
 import { useId, useState } from "react";
+import { oneLine } from "@/core/measure/one-line";
 
 interface Props {
   readonly label: string;
@@ -48,7 +49,7 @@ export function BenchEntryField({ label, hint, value, shipped, unit, onTake, isT
           aria-invalid={Boolean(typed?.problem)}
           aria-describedby={typed?.problem ? `${id}-problem` : undefined}
           className={isText ? "!text-left text-[13.5px] font-[540]" : ""}
-          onChange={(event) => setTyped({ text: event.target.value, problem: null })}
+          onChange={(event) => setTyped({ text: oneLine(event.target.value), problem: null })}
           onBlur={(event) => typed && void take(event.target.value)}
           onKeyDown={(event) => event.key === "Enter" && void take(event.currentTarget.value)}
         />

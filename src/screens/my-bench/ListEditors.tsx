@@ -3,6 +3,7 @@
 import { Plus, Trash2 } from "lucide-react";
 import { type Draft as Editable } from "immer";
 import { useState } from "react";
+import { oneLine } from "@/core/measure/one-line";
 import { MM_PER_INCH, readLength } from "@/core/measure/reading";
 import { type Metal } from "@/core/metal/metals";
 import { type BenchEntry, type Strip, SHIPPED } from "@/core/piece/bench";
@@ -67,7 +68,7 @@ export function MandrelEditor({ edit }: { readonly edit: BenchEdit }) {
           aria-label="Engraved"
           placeholder="engraved"
           value={label}
-          onChange={(event) => setLabel(event.target.value)}
+          onChange={(event) => setLabel(oneLine(event.target.value))}
           className="entry !justify-start"
         />
         <input

@@ -129,6 +129,8 @@ function keepingText(keeping: Keeping, trouble: Trouble): string {
       return "Keeping";
     case "memory":
       return TROUBLE_WORDS[trouble];
+    case "refused":
+      return `Not kept: ${keeping.problem}`;
     case "elsewhere":
       return "Changed in another window";
     case "deleted":

@@ -14,6 +14,8 @@ const KINDS: Readonly<Record<StoreName | "journal", string>> = {
   pieces: "a piece",
   makes: "a making",
   settings: "my bench",
+  drafts: "a half-typed field",
+  pending: "something begun",
   journal: "an unwritten change",
 };
 

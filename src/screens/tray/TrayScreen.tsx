@@ -7,6 +7,7 @@ import { UNMEASURED, UNMEASURED_FIELDS, newPiece } from "@/core/piece/new-piece"
 import { type Piece } from "@/core/piece/piece";
 import { type Example } from "@demo/examples";
 import { type PieceRecord } from "@/store/keeper";
+import { Dialog, DialogActions } from "@/ui/Dialog";
 import { FindButton } from "@/ui/Find";
 import { NavBar } from "@/ui/NavBar";
 import { UnitSwitch } from "@/ui/UnitSwitch";
@@ -21,6 +22,7 @@ import { loadDemoMakes, loadDemoPieces, loadExamples, loadFiles } from "../fetch
 import { loadLedger } from "../loads";
 import { useNotices } from "@/ui/notices";
 import { KeepError } from "@/store/keeper";
+import { underWay } from "@/store/tray-state";
 import { counted } from "@/words/names";
 import { type Stepped } from "./PieceList";
 
@@ -43,7 +45,7 @@ export function TrayScreen() {
   const router = useRouter();
   const units = useUnits();
   const { pick } = useOpening();
-  const { pieces: all, isWhole, bench, makes, areMakesWhole, trouble, unreadable } = useTrayState((state) => state);
+  const { pieces: all, isWhole, bench, makes, areMakesWhole, unreadable } = useTrayState((state) => state);
   const { warn, say } = useNotices();
   const pieces = useMemo(() => all.filter(({ deleted }) => deleted === null), [all]);
   const deleted = useMemo(() => all.filter((record) => record.deleted !== null), [all]);
@@ -97,25 +99,37 @@ export function TrayScreen() {
   });
   const layDemo = () =>
     act(async () => {
-      const { DEMO_PIECES } = await loadDemoPieces();
+      const pieces = (await loadDemoPieces()).DEMO_PIECES;
+      const demo = { pieces, makes: async () => (await loadDemoMakes()).demoMakes() };
       await tray.setDeleted(
-        DEMO_PIECES.map(({ id }) => id),
+        pieces.map(({ id }) => id),
         false,
       );
-      await tray.addAll(DEMO_PIECES);
-      await tray.addMakes((await loadDemoMakes()).demoMakes());
+      await tray.layPieces(demo);
+      await tray.goOnWithDemo(() => Promise.resolve(demo));
     });
+  const [underWayOfDemo, askToClear] = useState<readonly string[] | null>(null);
   const clearDemo = () =>
-    act(async () =>
-      tray.setDeleted(
+    act(async () => {
+      askToClear(null);
+      await tray.setDeleted(
         (await loadDemoPieces()).DEMO_PIECES.map(({ id }) => id),
         true,
-      ),
-    );
+      );
+    });
+  /** Asks first where a make of it is under way. */
+  const removeDemo = () =>
+    act(async () => {
+      const { DEMO_PIECES } = await loadDemoPieces();
+      await tray.readMakesOf(DEMO_PIECES.map(({ id }) => id));
+      const known = tray.store.getState().makes;
+      const busy = DEMO_PIECES.filter(({ id }) => (underWay(known, id)?.done.length ?? 0) > 0 && pieces.some((each) => each.id === id));
+      if (busy.length === 0) await clearDemo();
+      else askToClear(busy.map(({ name }) => name));
+    });
   return (
     <main className="flex min-h-dvh flex-col">
       <NavBar>
-        {trouble && <span className="text-[12.5px] font-semibold text-bad">{TROUBLE_WORDS[trouble]}</span>}
         {bench.name && <span className="text-[12.5px] text-soft">{bench.name}</span>}
         <UnitSwitch />
         <FindButton />
@@ -130,6 +144,22 @@ export function TrayScreen() {
         <Suspense>
           <NewPieceDialog onClose={() => ask(false)} onNew={addKind} onExample={addExample} />
         </Suspense>
+      )}
+      {underWayOfDemo && (
+        <Dialog title="A piece of the demo is being made" onClose={() => askToClear(null)}>
+          <p className="text-soft">
+            {underWayOfDemo.join(", ")}: {underWayOfDemo.length === 1 ? "a make of it is" : "makes of them are"} under way. Cleared away,
+            the pieces can be put back from Deleted; the makes stay in the ledger.
+          </p>
+          <DialogActions>
+            <button type="button" className="btn" onClick={() => void clearDemo()}>
+              Clear the demo away
+            </button>
+            <button type="button" className="btn btn-main" onClick={() => askToClear(null)}>
+              Keep the demo
+            </button>
+          </DialogActions>
+        </Dialog>
       )}
       {pieces.length === 0 ? (
         <Suspense>
@@ -198,7 +228,7 @@ export function TrayScreen() {
               }
               onRestore={pick}
               onDemo={() => void layDemo()}
-              onRemoveDemo={() => void clearDemo()}
+              onRemoveDemo={() => void removeDemo()}
             />
           </div>
         </aside>
