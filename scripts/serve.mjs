@@ -31,6 +31,24 @@ function refuse(response, status, expected, headers = {}) {
 }
 
 /**
+ * A request that is answered before all of it has come ends its connection: what is left of it would be taken for the next one.
+ * @param {import("node:http").IncomingMessage} request
+ * @param {import("node:http").ServerResponse} response
+ */
+function endUnread(request, response) {
+  const writeHead = response.writeHead.bind(response);
+  response.writeHead = /** @type {typeof response.writeHead} */ (
+    (/** @type {[number]} */ ...head) => {
+      if (!request.complete) {
+        response.shouldKeepAlive = false;
+        request.resume();
+      }
+      return writeHead(...head);
+    }
+  );
+}
+
+/**
  * What is wrong with a request before anything is done for it.
  * @param {import("node:http").IncomingMessage} request
  * @param {number} port
@@ -38,6 +56,9 @@ function refuse(response, status, expected, headers = {}) {
  */
 function objection({ headers, method = "", url = "/" }, port) {
   if (![HOST, "localhost", "[::1]"].some((name) => headers.host === `${name}:${port}`)) return [421, "ask this host by its own name"];
+  const host = /^[a-z][a-z0-9+.-]*:\/\/([^/?#]*)/i.exec(url)?.[1];
+  if (host !== undefined && host !== headers.host) return [421, "ask this host by its own name"];
+  if (host === undefined && !/^\/(?![/\\])/.test(url)) return [400, "the address is not well formed"];
   if (!METHODS.includes(method)) return [405, `use ${METHODS.join(", ")}`, { Allow: METHODS.join(", ") }];
   const path = url.split(/[?#]/, 1)[0] ?? "/";
   try {
@@ -62,6 +83,7 @@ const server = createServer(
   { connectionsCheckingInterval: 1000, requestTimeout: SLOWEST, headersTimeout: SLOWEST },
   (request, response) => {
     for (const [name, value] of HEADERS) response.setHeader(name, value);
+    endUnread(request, response);
     const wrong = objection(request, port);
     if (wrong) return refuse(response, ...wrong);
     handle(request, response).catch((error) => {

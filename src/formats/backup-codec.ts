@@ -7,7 +7,7 @@ import { type Decoded } from "./decode";
 import { BENCH, MAKE } from "./kinds";
 import { makeFromJson } from "./make-codec";
 import { pieceOnBench } from "./piece-codec";
-import { type Json, type JsonObject, MOST_FAULTS, parsed, pointer } from "./read-json";
+import { type Json, type JsonObject, MOST_FAULTS, asRecord, notAnObject, parsed, pointer } from "./read-json";
 
 /** Everything saved at once. */
 export interface Backup {
@@ -107,9 +107,8 @@ const KINDS: ReadonlyMap<Json, "bench" | "backup" | "make"> = new Map([
 export function decodeBackup(text: string): Decoded<ReadBackup> {
   const json = parsed(text)?.value;
   if (json === undefined) return { ok: false, faults: [fault("", "not-json")] };
-  if (typeof json !== "object" || json === null || Array.isArray(json))
-    return { ok: false, faults: [fault("", "wrong-type", { expected: "an object" })] };
-  return readBackup(json as JsonObject);
+  const file = asRecord(json);
+  return file ? readBackup(file) : { ok: false, faults: [notAnObject(json)] };
 }
 
 /** A piece, bench, backup or making as its file's text; reading and writing it again changes nothing but white space. */

@@ -63,7 +63,7 @@ test("one bad part of a backup keeps no other from being read, and is told by it
   expect(read.value.unread.map(({ path, name, faults }) => `${path} ${name}: ${faults.map(faultLine).join("; ")}`)).toEqual([
     '/pieces/1 Bad: /kind: must be one of ring, pendant, earrings, got "hat"',
     "/pieces/3 Tern ring: /id: must be an id that no other has, got tern-ring",
-    "/pieces/4 : /: must be an object",
+    "/pieces/4 : /: must be an object, got 7",
     "/makes/1 two: /done: must be an id that no other has, got a",
   ]);
   expect(heard).toEqual(["1/7", "2/7", "3/7", "4/7", "5/7", "6/7", "7/7"]);
@@ -117,7 +117,7 @@ test("a making is read with its copy of the piece by the piece's own decoder", (
     "/started: must be text, got 5",
     '/pieceFile/kind: must be one of ring, pendant, earrings, got "hat"',
   ]);
-  expect(lines(make({ pieceFile: undefined }))).toEqual(["/pieceFile: must be an object"]);
+  expect(lines(make({ pieceFile: undefined }))).toEqual(["/pieceFile: is missing"]);
   expect(lines({ ...make(), format: "x" })).toEqual(['/format: must be "hoop-ledger/make", got "x"']);
 });
 

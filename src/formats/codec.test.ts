@@ -38,7 +38,7 @@ const oval = (length: unknown, width: unknown) => altered(`${stone}/outline`, { 
 
 test.each([
   ["x", "/: is not JSON"],
-  ["[]", "/: must be an object"],
+  ["[]", "/: must be an object, got a list"],
   ["{}", '/format: must be "hoop-ledger/piece", got nothing'],
   [altered("/format", "other"), '/format: must be "hoop-ledger/piece", got "other"'],
   [altered("/version", 3), "/version: was written by a newer Hoop Ledger; this one reads up to version 2, got 3"],

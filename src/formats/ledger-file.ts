@@ -26,9 +26,10 @@ export function ledgerCsv(learned: readonly Learned[]): string {
   return [["kind", "method", "make", "mm", "left out"], ...rows].map((cells) => `${cells.map(quoted).join(",")}\r\n`).join("");
 }
 
-/** A cell that a sheet would take for a formula is shown as text. */
+/** A cell that a sheet would take for a formula, or for a call of another program, is shown as text; a number stays one. */
 export function asText(cell: string): string {
-  return /^[=+@\t\r]|^-(?!\d)/.test(cell) ? `'${cell}` : cell;
+  if (/^-?\d+(\.\d+)?$/.test(cell)) return cell;
+  return /^\s*[=+\-@\uff1d\uff0b\uff0d\uff20]|^[\t\r\n]|[|\uff5c]/.test(cell) ? `'${cell}` : cell;
 }
 
 /** A cell with a comma, a quote or a break stands in quotes. */

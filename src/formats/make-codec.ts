@@ -1,6 +1,7 @@
 import { type BenchEntry } from "@/core/piece/bench";
 import { fault } from "@/core/piece/fault";
 import { type Make } from "@/core/piece/make";
+import { type Piece } from "@/core/piece/piece";
 import { type Decoded, decode, faultsUnder } from "./decode";
 import { MAKE } from "./kinds";
 import { pieceOnBench } from "./piece-codec";
@@ -20,9 +21,9 @@ export function decodeMake(text: string, mine: BenchEntry): Decoded<Make> {
 export function makeFromJson(value: Json, mine: BenchEntry): Decoded<Make> {
   const read = asObject(value, MAKE.format, MAKE.lists);
   if (!read.ok) return read;
-  const { pieceFile = null, ...rest } = read.value;
+  const { pieceFile, ...rest } = read.value;
   const later: readonly Json[] = Array.isArray(rest.taken) ? rest.taken : [];
-  const piece = pieceOnBench(pieceFile, mine);
+  const piece: Decoded<Piece> = pieceFile === undefined ? { ok: false, faults: [fault("", "missing")] } : pieceOnBench(pieceFile, mine);
   const decoded = decode<Make>(MAKE, { ok: true, value: piece.ok ? { ...read.value, pieceFile: piece.value as unknown as Json } : rest });
   const faults = [
     ...(decoded.ok ? [] : decoded.faults.filter(({ path }) => piece.ok || path !== "/pieceFile")),

@@ -5,7 +5,7 @@ import { benchFromJson } from "./bench-codec";
 import { type Decoded, faultsUnder } from "./decode";
 import { pieceFromJson } from "./piece-codec";
 import { BENCH, PIECE } from "./kinds";
-import { type JsonObject, type Lists, MOST_FAULTS, lengthFaults, parsed, pointer, structureFaults, tooWide } from "./read-json";
+import { type Lists, MOST_FAULTS, asRecord, lengthFaults, notAnObject, parsed, pointer, structureFaults, tooWide } from "./read-json";
 
 /** What a program asks to have planned. */
 export interface PlanRequest {
@@ -28,8 +28,10 @@ export function decodePlanRequest(text: string): Decoded<PlanRequest> {
   if (long.length > 0) return { ok: false, faults: long };
   const deep = asked === undefined ? [] : structureFaults(asked, FILES_WITHIN);
   if (deep.length > 0) return { ok: false, faults: deep };
-  if (typeof asked !== "object" || asked === null || Array.isArray(asked)) return { ok: false, faults: [fault("", "not-json")] };
-  const { piece = null, bench, ...others } = asked as JsonObject;
+  if (asked === undefined) return { ok: false, faults: [fault("", "not-json")] };
+  const request = asRecord(asked);
+  if (!request) return { ok: false, faults: [notAnObject(asked)] };
+  const { piece = null, bench, ...others } = request;
   const strange = Object.keys(others)
     .slice(0, MOST_FAULTS)
     .map((key) => fault(`/${pointer(key)}`, "unknown-field"));

@@ -123,12 +123,17 @@ export function asObject(value: Json, format: string, lists: Lists = {}): Read {
   const long = lengthFaults(lists, value, "");
   const faults = long.length > 0 ? long : structureFaults(value);
   if (faults.length > 0) return { ok: false, faults };
-  if (typeof value !== "object" || value === null || Array.isArray(value))
-    return refused(fault("", "wrong-type", { expected: "an object" }));
-  const object = value as JsonObject;
+  const object = asRecord(value);
+  if (!object) return refused(notAnObject(value));
   if (object.format !== format)
     return refused(fault("/format", "wrong-format", { expected: `"${format}"`, got: JSON.stringify(object.format) ?? "nothing" }));
   return { ok: true, value: object };
+}
+
+/** What a file is that is not an object. */
+export function notAnObject(value: Json): Fault {
+  const got = value === null ? "null" : Array.isArray(value) ? "a list" : typeof value === "string" ? "a text" : String(value);
+  return fault("", "wrong-type", { expected: "an object", got });
 }
 
 function refused(...faults: Fault[]): Read {

@@ -1,5 +1,6 @@
 import { csvFormatRows, csvParseRows } from "d3-dsv";
 import { type Grade, type Shelf, type SolderForm } from "@/core/metal/shelf";
+import { benchLists } from "./generated/validators";
 import { plainId } from "./plain-id";
 
 const HEADS = ["shelf", "grade", "rank", "gives at C", "runs at C", "in hand"] as const;
@@ -35,13 +36,35 @@ export function shelvesCsv(shelves: readonly Shelf[]): string {
   return csvFormatRows([[...HEADS], ...rows]);
 }
 
+/** A bench holds so many shelves of so many grades each, and the table a line of heads. */
+const MOST_LINES = (benchLists.at?.shelves?.most ?? 0) * (benchLists.at?.shelves?.in?.at?.grades?.most ?? 0) + 1;
+
+function linesIn(text: string): number {
+  let lines = 0;
+  for (let at = 0; at < text.length; at++) {
+    const code = text.charCodeAt(at);
+    if (code === LINE_FEED || (code === RETURN && text.charCodeAt(at + 1) !== LINE_FEED)) lines++;
+  }
+  return lines + (/[\r\n]$/.test(text) ? 0 : 1);
+}
+
+const [LINE_FEED, RETURN] = [0x0a, 0x0d];
+
+/** No table of a bench's shelves has more bytes. */
+export const MOST_TABLE_BYTES = 1_000_000;
+
 export type ReadShelves =
   | { readonly ok: true; readonly shelves: readonly Shelf[] }
+  /** More lines, or more bytes, than all shelves of a bench can have: how many, and how many there may be. */
+  | { readonly ok: false; readonly tooMany: number; readonly limit: number }
   /** The line, from 1, the column that cannot be read, what stands there, and whether a grade of that name stood on its shelf before. */
   | { readonly ok: false; readonly line: number; readonly column: string; readonly got: string; readonly isTwice: boolean };
 
 /** Shelves out of such a table; columns are found by their names, in any order, and shelves and grades may be called as a maker calls them. */
 export function readShelvesCsv(text: string): ReadShelves {
+  // Counted before anything is read in: a table of another kind may have millions.
+  const lines = linesIn(text);
+  if (lines > MOST_LINES) return { ok: false, tooMany: lines, limit: MOST_LINES };
   const [heads = [], ...rows] = csvParseRows(text.replace(/^\ufeff/, ""));
   const at = new Map(HEADS.map((head) => [head, heads.map((each) => each.trim().toLowerCase()).indexOf(head.toLowerCase())]));
   const missing = HEADS.slice(0, 5).find((head) => at.get(head)! < 0);

@@ -18,7 +18,7 @@ export function Explained({ word, id, children }: Props) {
     <Popover.Root>
       <Popover.Trigger
         id={id}
-        className="rounded-[3px] text-left decoration-metal-edge decoration-dotted underline-offset-[3px] hover:underline"
+        className="tap rounded-[3px] text-left decoration-metal-edge decoration-dotted underline-offset-[3px] hover:underline"
       >
         {children}
       </Popover.Trigger>

@@ -89,7 +89,7 @@ export function Rule({
             <stop offset="1" stopColor="#dfe3e2" />
           </linearGradient>
         </defs>
-        <rect x={0.5} y={base} width={width - 1} height={RULE_HEIGHT} rx={2} fill="url(#rule-steel)" stroke="#b9c1c4" />
+        <rect x={0.5} y={base} width={Math.max(0, width - 1)} height={RULE_HEIGHT} rx={2} fill="url(#rule-steel)" stroke="#b9c1c4" />
         <Ticks span={span} x={x} units={units} perMm={perMm} base={base} fits={fits} />
         {tone === "metal" && <rect x={end} y={top} width={Math.max(0, width - end)} height={tall} fill="url(#rule-metal)" opacity={0.35} />}
         {pattern ? (
@@ -103,7 +103,7 @@ export function Rule({
           <rect x={x(0)} y={top} width={end - x(0)} height={tall} fill="url(#rule-metal)" stroke="#6f7a7e" strokeWidth={0.8} />
         ) : (
           <>
-            {!edge && <rect x={x(0)} y={top} width={end - x(0)} height={tall} fill="#c8d6cb" />}
+            {!edge && <rect x={x(0)} y={top} width={Math.max(0, end - x(0))} height={tall} fill="#c8d6cb" />}
             {!edge && <line x1={x(0)} x2={end} y1={top} y2={top} stroke="#0b5d66" strokeWidth={2} />}
           </>
         )}
@@ -129,7 +129,7 @@ export function Rule({
           <rect key={i} x={x(from)} y={top} width={x(to) - x(from)} height={tall} fill="#f2c48d" stroke="#8a6a3c" strokeWidth={0.8} />
         ))}
         {blank.gathers.map(({ from, to }, i) => (
-          <rect key={i} x={x(from)} y={top} width={x(to) - x(from)} height={5} fill="#d9822b" />
+          <rect key={i} x={x(from)} y={top} width={Math.max(0, x(to) - x(from))} height={5} fill="#d9822b" />
         ))}
         {blank.marks.map(({ at }, i) => (
           <line key={i} x1={x(at)} x2={x(at)} y1={top} y2={base} stroke="#6f7a7e" strokeDasharray="3 3" />

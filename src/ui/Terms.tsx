@@ -31,7 +31,7 @@ export function FigureButton({ figure: key, name, className = "", children }: Pr
       <Popover.Trigger
         aria-label={`${name}, ${doubt ? `${DOUBTS[doubt]}, ` : ""}show its sum`}
         data-figure={key}
-        className={`${doubt ? "doubtful" : ""} pressed rounded-[3px] text-left decoration-line decoration-dotted underline-offset-4 hover:underline ${className}`}
+        className={`${doubt ? "doubtful" : ""} pressed tap rounded-[3px] text-left decoration-line decoration-dotted underline-offset-4 hover:underline ${className}`}
       >
         {children}
       </Popover.Trigger>

@@ -89,10 +89,10 @@ export function sayVerdict(asked: AskedReading, { code, by }: Verdict, wanted: n
 }
 
 /** A reading that can hardly be meant. */
-export function sayMisread(value: number, wanted: number, units: Units): string {
+export function sayMisread(typed: string, value: number, wanted: number, units: Units): string {
   const times = value > wanted ? value / wanted : wanted / value;
   const far = times >= 10 ? String(Math.round(times)) : times.toFixed(1);
-  return `${readingText(value, units)} is ${far} times too ${value > wanted ? "large" : "small"}: about ${withUnit(wanted, "measured", units)} is wanted. Which is it?`;
+  return `${typed} is ${far} times too ${value > wanted ? "large" : "small"}: about ${withUnit(wanted, "measured", units)} is wanted. Which is it?`;
 }
 
 const MISHAP_NAMES: Readonly<Record<MishapCode, string>> = {

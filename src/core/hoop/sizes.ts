@@ -1,4 +1,4 @@
-import { readNumber } from "../measure/reading";
+import { plainDigits, readNumber } from "../measure/reading";
 import { type Point } from "../geometry/outline";
 
 export type SizeSystem = "us" | "uk" | "eu" | "continental" | "jp" | "diameter" | "mandrel";
@@ -23,7 +23,7 @@ const UK_LAST = LETTERS - 1 + 6;
 /** Inside diameter in mm of a size as a maker says it: "6 1/4", "N 1/2", "54"; what lies between a mandrel's own labels, numbers or letters, is interpolated. */
 export function readSize(system: SizeSystem, text: string, mandrel: readonly MandrelMark[]): SizeReading {
   if (system === "mandrel") return readMandrel(text, mandrel);
-  const value = system === "uk" ? readLetter(text) : readPlain(text);
+  const value = system === "uk" ? readLetter(plainDigits(text)) : readPlain(plainDigits(text));
   if (value === null) return { ok: false, code: "not-a-size" };
   const diameter = diameterOf(system, value);
   return diameter >= FINGER.smallest && diameter <= FINGER.largest ? { ok: true, diameter } : { ok: false, code: "no-finger" };

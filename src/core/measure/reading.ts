@@ -17,12 +17,26 @@ const FRACTIONS: Readonly<Record<string, string>> = {
   "⅔": "2/3",
 };
 
+/** A text with the digits and signs of other scripts as ASCII has them: full-width, Arabic and Persian. */
+export function plainDigits(text: string): string {
+  return text
+    .replace(/[\uff01-\uff5e]/g, (wide) => String.fromCharCode(wide.charCodeAt(0) - FULL_WIDTH))
+    .replace(/[\u0660-\u0669\u06f0-\u06f9]/g, (digit) => String(digit.charCodeAt(0) & 0xf))
+    .replace(/\u066b/g, ".")
+    .replace(/\u3000/g, " ");
+}
+
+/** How far full-width signs lie from their ASCII ones. */
+const FULL_WIDTH = 0xfee0;
+
 /**
- * A bare number as it is said at a bench: "3.2", "3,2", "1/8", "6 1/4", "6¼", "-1". A comma is a decimal comma.
+ * A bare number as it is said at a bench: "3.2", "3,2", "1/8", "6 1/4", "6¼", "-1", "٣٫٢". A comma is a decimal comma.
  * No unit is read.
  */
 export function readNumber(text: string): Reading {
-  const plain = text.replace(/[¼½¾⅛⅜⅝⅞⅓⅔]/g, (sign) => ` ${FRACTIONS[sign]}`).trim();
+  const plain = plainDigits(text)
+    .replace(/[¼½¾⅛⅜⅝⅞⅓⅔]/g, (sign) => ` ${FRACTIONS[sign]}`)
+    .trim();
   if (plain === "") return { ok: false, code: "empty" };
   const decimal = /^([+-]?)(\d+(?:[.,]\d*)?|[.,]\d+)$/.exec(plain);
   if (decimal) {
@@ -37,13 +51,13 @@ export function readNumber(text: string): Reading {
   return { ok: true, value: fraction[1] === "-" ? -size : size };
 }
 
-/** A length in mm: "3.2", "3,2 mm", "1/8in", "0.125\"", "22ga", "22 gauge". A bare number is in `shown`, the unit on screen. Gauges go from 1 to 36. */
+/** A length in mm: "3.2", "3,2 mm", "1/8in", "0.125\"", "22ga", "22 gauge", "22 awg", "22 B&S". A bare number is in `shown`, the unit on screen. Gauges go from 1 to 36. */
 export function readLength(text: string, shown: LengthUnit): Reading {
-  const match = /^(.*?)\s*(mm|in|inch|inches|"|″|ga|gauge|g)?$/i.exec(text.trim());
+  const match = /^(.*?)\s*(mm|in|inch|inches|"|″|ga|gauge|g|awg|b\s*&\s*s)?$/i.exec(plainDigits(text).trim());
   const number = readNumber(match?.[1] ?? "");
   if (!number.ok) return number;
   const unit = match?.[2]?.toLowerCase() ?? (shown === "inch" ? "in" : "mm");
-  if (unit.startsWith("g")) {
+  if (/^[gab]/.test(unit)) {
     const isGauge = number.value >= GAUGES.thickest && number.value <= GAUGES.thinnest;
     return isGauge ? { ok: true, value: gaugeThickness(number.value) } : { ok: false, code: "no-such-gauge" };
   }
@@ -65,6 +79,6 @@ export function readRise(text: string, shown: TemperatureUnit): Reading {
 }
 
 function degreesIn(text: string, shown: TemperatureUnit): { readonly number: Reading; readonly unit: TemperatureUnit } {
-  const match = /^(.*?)\s*°?\s*([CF])?$/i.exec(text.trim());
+  const match = /^(.*?)\s*°?\s*([CF])?$/i.exec(plainDigits(text).trim());
   return { number: readNumber(match?.[1] ?? ""), unit: (match?.[2]?.toUpperCase() as TemperatureUnit | undefined) ?? shown };
 }

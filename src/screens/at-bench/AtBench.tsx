@@ -192,8 +192,8 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
     step === null ? [] : plan.remedies.filter(({ figure: of }) => step.reads.some((each) => each.figure === of) || step.target === of);
   return (
     <TakingContext value={taking}>
-      <main className="night grid min-h-dvh grid-rows-[auto_1fr_auto] bg-night text-night-ink">
-        <header className="border-b border-night-line px-4 py-2 lg:px-[26px]">
+      <main className="night grid min-h-dvh grid-cols-[minmax(0,1fr)] grid-rows-[auto_1fr_auto] bg-night text-night-ink">
+        <header className="night-head border-b border-night-line px-4 py-2 lg:px-[26px]">
           <div className="flex items-center gap-4 text-[15px] text-night-soft">
             <b className="min-w-0 truncate text-night-ink" title={piece.name}>
               {piece.name}
@@ -299,7 +299,7 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
             )}
           </section>
         </div>
-        <footer className="sticky bottom-0 flex gap-2 border-t border-night-line bg-night px-4 py-2.5 lg:px-[26px] lg:py-4">
+        <footer className="night-foot sticky bottom-0 flex flex-wrap gap-2 border-t border-night-line bg-night px-4 py-2.5 lg:px-[26px] lg:py-4">
           <button type="button" className="night-btn max-lg:basis-[78px]" disabled={at === 0} onClick={back}>
             <kbd className="night-key">B</kbd> Back
           </button>

@@ -88,7 +88,7 @@ export function Meanwhile({ step, plan, units, onTurn }: MeanwhileProps) {
       onClick={onTurn}
       className="flex min-h-[46px] items-center gap-3 rounded-[8px] border border-night-line px-3.5 text-left text-[15px] hover:border-night-edge"
     >
-      <span className="min-w-0 flex-1 truncate">
+      <span className="min-w-0 flex-1 py-1.5 leading-snug">
         This waits. <b>Meanwhile: {title}</b>
       </span>
       <kbd className="night-key max-lg:hidden">M</kbd>

@@ -5,6 +5,7 @@ import { type ReactNode, useEffect, useId, useMemo, useRef, useState } from "rea
 import { oneLine } from "@/core/measure/one-line";
 import { type Make, type Measured } from "@/core/piece/make";
 import { misreadOf } from "@/core/piece/misread";
+import { plainDigits } from "@/core/measure/reading";
 import { type KeptEdit } from "@/store/makings";
 import { standIn } from "@/ui/instruments";
 import { useNotices } from "@/ui/notices";
@@ -198,7 +199,7 @@ function Weight({ make, planned }: { readonly make: Make; readonly planned: numb
 
 /** A number from nothing to the most that a making holds, as it is typed; null where it is none. */
 function readAmount(text: string): number | null {
-  const value = Number(text.replace(",", "."));
+  const value = Number(plainDigits(text).replace(",", "."));
   return text.trim() !== "" && Number.isFinite(value) && value >= 0 && value <= MOST ? value : null;
 }
 

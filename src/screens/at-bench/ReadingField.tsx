@@ -178,6 +178,8 @@ export function ReadingField({
   };
   /** Sizes that are said in letters leave none for keys. */
   const hasLetters = inSizes && (system === "uk" || system === "mandrel");
+  /** What was typed, with its unit where it names none. */
+  const typedWithUnit = /^[\d.,\s]*$/.test(shown) ? `${shown.trim()} ${isSize ? SYSTEM_NAMES[system] : lengthUnit(units)}` : shown.trim();
   const isGood = verdict?.code === "good";
   return (
     <section aria-label={ASKED[asked.kind]} className="mb-5">
@@ -259,7 +261,7 @@ export function ReadingField({
           <Plus aria-hidden="true" />
         </button>
       </div>
-      {scale && <ReadingScaleView scale={scale} value={value} units={units} />}
+      {scale && <ReadingScaleView scale={scale} value={doubt ? null : value} units={units} />}
       <p id={`${id}-told`} aria-live="polite" className="mt-1 min-h-[24px] text-[18px] leading-snug">
         {problem && (
           <span className="text-night-warn">
@@ -270,7 +272,7 @@ export function ReadingField({
         {doubt && (
           <span className="text-night-warn">
             <span aria-hidden="true">◆ </span>
-            {sayMisread(doubt.value, wanted, units)}
+            {sayMisread(typedWithUnit, doubt.value, wanted, units)}
           </span>
         )}
         {!problem && !doubt && said && (
@@ -285,17 +287,22 @@ export function ReadingField({
         )}
       </p>
       {doubt && (
-        <p className="mt-1 flex flex-wrap gap-2">
+        <p ref={intoView} className="mt-1 flex scroll-mb-[110px] flex-wrap gap-2">
           {doubt.likely !== null && (
             <button type="button" className="night-btn night-go !min-h-[46px] !text-[17px]" onClick={() => use(doubt.likely!, doubt.by)}>
               Use {readingText(doubt.likely, units)}
             </button>
           )}
           <button type="button" className="night-btn !min-h-[46px] !text-[17px]" onClick={() => take(doubt.value, doubt.by, text ?? "")}>
-            Keep {readingText(doubt.value, units)}
+            Keep {typedWithUnit}
           </button>
         </p>
       )}
     </section>
   );
+}
+
+/** A question is seen as soon as it is asked, above what stands at the foot. */
+function intoView(element: HTMLElement | null): void {
+  element?.scrollIntoView({ block: "nearest" });
 }

@@ -14,9 +14,10 @@ const FILLS: Readonly<Record<"below" | "between" | "good" | "over", string>> = {
 };
 const TALL = 28;
 /** Room on either side of the window, as a share of it. */
-const BESIDE = 0.4;
-/** A word wants so many px a letter. */
-const LETTER = 8;
+const BESIDE = 0.55;
+/** How wide a letter is beside its size, and the sizes a band's word may have (px). */
+const LETTER = 0.54;
+const SIZES = { most: 14, least: 11 } as const;
 
 interface Band {
   readonly name: keyof typeof FILLS;
@@ -53,6 +54,7 @@ export function ReadingScaleView({
         {bands.map(({ name, code, from, to }) => {
           const [left, wide] = [x(from), x(to) - x(from)];
           const word = BANDS[code];
+          const size = Math.min(SIZES.most, wide / (word.length * LETTER));
           return (
             <g key={name}>
               <rect
@@ -63,8 +65,8 @@ export function ReadingScaleView({
                 fill={FILLS[name]}
                 stroke={told === code ? "#ffd98a" : "none"}
               />
-              {wide > word.length * LETTER && (
-                <text x={left + wide / 2} y={14 + TALL / 2 + 5} textAnchor="middle" fontSize={14} fontWeight={620} fill="#eef1f0">
+              {size >= SIZES.least && (
+                <text x={left + wide / 2} y={14 + TALL / 2 + 5} textAnchor="middle" fontSize={size} fontWeight={620} fill="#eef1f0">
                   {word}
                 </text>
               )}

@@ -15,7 +15,7 @@ interface BigProps {
 /** The one figure that a step is about. */
 export function Big({ figureKey, mm, units, isMeasured }: BigProps) {
   return (
-    <p className="mt-1 text-[92px] leading-[0.98] md:text-[112px] font-[740] tracking-[-0.04em] text-glow [font-stretch:88%] lg:mt-4 lg:text-[128px]">
+    <p className="step-figure mt-1 text-[92px] leading-[0.98] md:text-[112px] font-[740] tracking-[-0.04em] text-glow [font-stretch:88%] lg:mt-4 lg:text-[128px]">
       {showLength(mm, roundingOf(figureKey), units)}
       <span className="ml-2 text-[28px] font-normal tracking-normal text-night-soft lg:text-[38px]">
         {lengthUnit(units)}
@@ -35,7 +35,7 @@ interface StripProps {
 /** All steps in one strip: done, this one, heats, still to come. */
 export function Strip({ plan, done, at, onLook }: StripProps) {
   return (
-    <ol aria-hidden="true" className="mt-2 flex h-[22px] items-center gap-[2px] lg:gap-1">
+    <ol aria-hidden="true" className="own-colours mt-2 flex h-[22px] items-center gap-[2px] lg:gap-1">
       {plan.steps.map(({ id, heat, code }, i) => (
         <li
           key={id}

@@ -326,7 +326,7 @@ function cautionsOf({ steps }: Plan): CautionCode[] {
 
 function CardCautions({ cautions }: { readonly cautions: readonly CautionCode[] }) {
   return (
-    <footer className="mt-[2mm] border-t border-[#333] pt-[1mm] text-[7.2pt] leading-[1.25]">
+    <footer className="mt-[2mm] border-t border-[#333] pt-[1mm] card-cautions text-[7.2pt] leading-[1.25]">
       <b>◆ {CAUTIONS_DEFER}</b> {cautions.map((code, i) => `${i + 1} ${capital(CAUTIONS[code].name)}: ${CAUTIONS[code].text}`).join(" ")}
     </footer>
   );

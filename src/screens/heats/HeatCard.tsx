@@ -73,7 +73,7 @@ function Handle({ held, label, children }: HandleProps) {
     <button
       ref={setNodeRef}
       type="button"
-      className="-ml-1.5 grid shrink-0 cursor-grab touch-none place-items-center text-soft max-lg:min-h-[44px] max-lg:min-w-[44px]"
+      className="tap -ml-1.5 grid shrink-0 cursor-grab touch-none place-items-center text-soft max-lg:min-h-[44px] max-lg:min-w-[44px]"
       {...attributes}
       {...listeners}
       aria-label={label}

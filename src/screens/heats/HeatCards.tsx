@@ -32,6 +32,7 @@ export function HeatCards() {
       onDragCancel={move.cancel}
       accessibility={{ announcements: move.spoken, screenReaderInstructions: { draggable: HOW_TO_MOVE } }}
     >
+      <h2 className="sr-only">Heats, one after the other</h2>
       <ol
         aria-label="Heats"
         aria-busy={isSettling}

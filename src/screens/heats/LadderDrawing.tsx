@@ -58,7 +58,13 @@ export function LadderDrawing({ size }: { readonly size: Size }) {
       <text x={14} y={24} fontSize={12.5} fill="#566264">
         How hot each heat gets, against the joints already made
       </text>
-      <rect x={frame.left} y={frame.top} width={frame.right - frame.left} height={frame.bottom - frame.top} fill="url(#hotter)" />
+      <rect
+        x={frame.left}
+        y={frame.top}
+        width={Math.max(0, frame.right - frame.left)}
+        height={Math.max(0, frame.bottom - frame.top)}
+        fill="url(#hotter)"
+      />
       <Axis y={y} frame={frame} units={units} />
       {ladder.melting.map(({ metal, at, isBeyond }, i) => (
         <Melting
@@ -259,7 +265,7 @@ function BandDrawing({ band, x, y }: { readonly band: Band; readonly x: Linear; 
   const [top, foot] = [y(band.runs), y(band.gives)];
   return band.stretches.map(({ from, to }, i) => (
     <g key={i}>
-      <rect x={x(from)} y={top} width={x(to) - x(from)} height={Math.max(1, foot - top)} fill="#8d989c" opacity={0.2} />
+      <rect x={x(from)} y={top} width={Math.max(0, x(to) - x(from))} height={Math.max(1, foot - top)} fill="#8d989c" opacity={0.2} />
       <line x1={x(from)} x2={x(to)} y1={top} y2={top} stroke="#6f7a7e" strokeWidth={1.2} />
       <line x1={x(from)} x2={x(to)} y1={foot} y2={foot} stroke="#6f7a7e" strokeDasharray="2 3" />
       {i < band.stretches.length - 1 && x(1) - x(0) > ROOM_FOR_A_NAME && (

@@ -19,10 +19,18 @@ export function OnRule({ hoop: { works }, blank: { length, marks }, height }: Pr
     const isFromEnds = !marks.some(({ code }) => code === "front");
     const cuts = isFromEnds ? [[0, left] as const, [right, length] as const] : [[left, right] as const];
     return cuts.map(([from, to]) => (
-      <rect key={from} x={from} y={height / 2 - slit.kerf / 2} width={to - from} height={slit.kerf} fill="#39444a" fillOpacity={0.3} />
+      <rect
+        key={from}
+        x={from}
+        y={height / 2 - slit.kerf / 2}
+        width={Math.max(0, to - from)}
+        height={slit.kerf}
+        fill="#39444a"
+        fillOpacity={0.3}
+      />
     ));
   }
   if (!strands) return null;
   const [from, to] = strands.soldered === "all" ? [0, length] : [left, right];
-  return <rect x={from} y={0} width={to - from} height={height} fill="#0b5d66" fillOpacity={0.16} />;
+  return <rect x={from} y={0} width={Math.max(0, to - from)} height={height} fill="#0b5d66" fillOpacity={0.16} />;
 }

@@ -102,7 +102,7 @@ const Line = memo(
         type="button"
         onClick={() => onOpen(make.id)}
         title={piece.name}
-        className="block max-w-full truncate text-left font-[640] hover:underline max-lg:min-h-[44px]"
+        className="tap block max-w-full truncate text-left font-[640] hover:underline max-lg:min-h-[44px]"
       >
         {piece.name}
         {make.finished === null && <span className="ml-1.5 text-[12px] font-normal text-accent">under way</span>}

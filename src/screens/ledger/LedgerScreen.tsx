@@ -76,7 +76,7 @@ export function LedgerScreen() {
       type="button"
       onClick={() => sortBy(sort)}
       aria-pressed={asked.sort === sort}
-      className={asked.sort === sort ? "font-[640] text-ink" : "hover:underline"}
+      className={`tap ${asked.sort === sort ? "font-[640] text-ink" : "hover:underline"}`}
     >
       {name} {under && <span className="block">{under}</span>}
       {asked.sort === sort ? (asked.isDown ? "↓" : "↑") : ""}
@@ -84,6 +84,7 @@ export function LedgerScreen() {
   );
   return (
     <main className="flex min-h-dvh flex-col overflow-x-clip">
+      <h1 className="sr-only">Ledger</h1>
       <NavBar>
         <span className="text-[12.5px] text-soft max-lg:w-full">
           {bench.name && `${bench.name}, `}
@@ -155,9 +156,7 @@ export function LedgerScreen() {
       </div>
       <div
         ref={ref}
-        role="table"
-        aria-label="Makings"
-        aria-rowcount={shown.length}
+        {...(all.length > 0 && { role: "table", "aria-label": "Makings", "aria-rowcount": shown.length })}
         className="relative min-w-0 flex-1 overflow-x-clip bg-sheet"
       >
         {all.length === 0 && <Empty isWhole={isWhole} />}

@@ -47,8 +47,8 @@ export function NextCutView({ learned, units }: { readonly learned: Learned; rea
     <section aria-label="What is cut next" className="border-t border-line bg-paper px-[18px] pt-2.5 pb-3 max-lg:px-3.5">
       <div className="flex flex-wrap items-baseline gap-x-5 gap-y-2">
         {next && (
-          <p className="flex flex-wrap items-baseline gap-x-2">
-            <span className="text-[12.5px] text-soft">
+          <p className="flex min-w-0 flex-wrap items-baseline gap-x-2">
+            <span className="min-w-0 text-[12.5px] [overflow-wrap:anywhere] text-soft">
               Next, {next.piece.name}
               {next.wanted && `, ${next.wanted}`}: {CUT_NAMES[learned.kind]}
             </span>
@@ -132,7 +132,7 @@ function Bars({ next, learned, units }: BarsProps) {
         aria-label={`Cut ${show(next.mine.length)} in place of ${show(next.now.length)}`}
         className="block"
       >
-        <rect x={0.5} y={90} width={width - 1} height={50} rx={2} fill="#eceeec" stroke="#b9c1c4" />
+        <rect x={0.5} y={90} width={Math.max(0, width - 1)} height={50} rx={2} fill="#eceeec" stroke="#b9c1c4" />
         {ticks.map((i) => {
           const at = x(i * fine * unit);
           return (

@@ -9,7 +9,7 @@ import { type Grade, type Shelf, type SolderForm } from "@/core/metal/shelf";
 import { SHIPPED } from "@/core/piece/bench";
 import { useUnits } from "@/ui/tray";
 import { plainId } from "@/formats/plain-id";
-import { type ReadShelves, formsText, readForms, readShelvesCsv, shelvesCsv } from "@/formats/shelves-csv";
+import { MOST_TABLE_BYTES, type ReadShelves, formsText, readForms, readShelvesCsv, shelvesCsv } from "@/formats/shelves-csv";
 import { saveFile } from "@/ui/save-file";
 import { overlapText } from "@/words/heats";
 import { type Units, degrees, showTemperature } from "@/words/show";
@@ -42,8 +42,13 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
   const open = async (input: HTMLInputElement) => {
     const file = input.files?.[0];
     if (!file) return;
-    const read = readShelvesCsv(await file.text());
+    const isLarge = file.size > MOST_TABLE_BYTES;
+    const read = isLarge ? null : readShelvesCsv(await file.text());
     input.value = "";
+    if (!read)
+      return setProblem(`${file.name} has ${Math.round(file.size / 1000)} kB: a table of shelves has ${MOST_TABLE_BYTES / 1000} at most`);
+    if (!read.ok && "tooMany" in read)
+      return setProblem(`${file.name} has ${read.tooMany} lines: a table of shelves has ${read.limit} at most`);
     if (!read.ok) return setProblem(`${file.name}, line ${read.line}: ${wrongIn(read)}`);
     setProblem(await change((all) => void all.splice(0, all.length, ...(read.shelves as Editable<Shelf>[]))));
   };
@@ -205,7 +210,7 @@ function lengthIn(text: string, { length }: Units): number | null {
   return reading.ok ? reading.value : null;
 }
 
-function wrongIn({ column, got, isTwice }: Extract<ReadShelves, { readonly ok: false }>): string {
+function wrongIn({ column, got, isTwice }: Extract<ReadShelves, { readonly line: number }>): string {
   if (isTwice) return `"${got}" stands on that shelf already`;
   return `nothing that can be read under "${column}"${got && `: "${got}"`}`;
 }

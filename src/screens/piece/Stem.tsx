@@ -75,7 +75,7 @@ export function Stem({ entries, current, onGo, settings, shown, onShow }: Props)
 
 /** Done a tick, a finding a diamond, not yet a ring; the chosen stage a filled dot. */
 function Dot({ entry, isCurrent }: { readonly entry: StemEntry; readonly isCurrent: boolean }) {
-  const place = "relative z-[1] h-[12px] w-[12px] shrink-0 max-lg:mt-[9px] max-lg:mb-1 lg:mt-[4px] lg:ml-4";
+  const place = "own-colours relative z-[1] h-[12px] w-[12px] shrink-0 max-lg:mt-[9px] max-lg:mb-1 lg:mt-[4px] lg:ml-4";
   if (entry.level) {
     return (
       <span className={`${place} ${isCurrent ? "rounded-full shadow-[0_0_0_4px_var(--color-accent-wash)]" : ""}`}>

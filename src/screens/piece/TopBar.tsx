@@ -42,7 +42,7 @@ export function TopBar({ shows, undoing }: Props) {
         <ChevronLeft size={18} aria-hidden="true" />
       </Link>
       <p className="flex min-w-0 items-center gap-1.5 whitespace-nowrap text-soft max-lg:flex-1 max-lg:flex-col max-lg:items-start max-lg:gap-0">
-        <Link href="/" className="hover:underline max-lg:hidden">
+        <Link href="/" className="tap content-center hover:underline max-lg:hidden lg:inline-grid">
           Pieces
         </Link>
         <span aria-hidden="true" className="max-lg:hidden">
@@ -99,7 +99,7 @@ function Name({ stone }: { readonly stone: string }) {
       type="button"
       title={`${name}: rename`}
       onClick={() => setEdited(true)}
-      className="max-w-[240px] truncate rounded-[3px] font-[620] text-ink hover:bg-hair max-lg:min-h-[44px] max-lg:w-full max-lg:max-w-full max-lg:text-left max-lg:leading-tight max-lg:whitespace-normal"
+      className="tap max-w-[240px] truncate rounded-[3px] font-[620] text-ink hover:bg-hair max-lg:min-h-[44px] max-lg:w-full max-lg:max-w-full max-lg:text-left max-lg:leading-tight max-lg:whitespace-normal"
     >
       <span className="max-lg:line-clamp-2 max-lg:break-words">{name}</span>
       <small className="block text-[12.5px] leading-tight font-[440] whitespace-normal text-soft lg:hidden">{stone}</small>

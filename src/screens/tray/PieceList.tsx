@@ -163,7 +163,7 @@ const Row = memo(function Row({ index, measure, record, attempt, make, units, is
           data-piece={id}
           onFocus={() => onChoose(id)}
           onClick={() => onOpen(id)}
-          className="block max-w-full truncate text-left font-[640] max-md:min-h-[44px]"
+          className="tap block max-w-full truncate text-left font-[640] max-md:min-h-[44px]"
           title={piece.name}
         >
           <Level level={row ? row.level : attempt ? "error" : null} />

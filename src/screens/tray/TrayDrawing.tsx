@@ -86,9 +86,12 @@ export function TrayDrawing({ records, bench, chosen, onChoose, onOpen }: Props)
               ) : (
                 <EmptyPlace x={middles[i]!} isWaiting={drawn === null} />
               )}
-              <text x={middles[i]} y={226} textAnchor="middle" fontSize={14} fontWeight={640} fill="#1b2225">
-                {shortName(piece.name)}
-              </text>
+              {/* A name that is wider than its place ends at it. */}
+              <svg x={middles[i]! - slots[i]! / 2 + 2} y={208} width={Math.max(1, slots[i]! - 4)} height={24}>
+                <text x="50%" y={18} textAnchor="middle" fontSize={14} fontWeight={640} fill="#1b2225">
+                  {shortName(piece.name)}
+                </text>
+              </svg>
               <text x={middles[i]} y={244} textAnchor="middle" fontSize={12.5} fill="#566264">
                 {piece.kind}
               </text>

@@ -129,6 +129,7 @@ export function TrayScreen() {
     });
   return (
     <main className="flex min-h-dvh flex-col">
+      {pieces.length > 0 && <h1 className="sr-only">Pieces</h1>}
       <NavBar>
         {bench.name && <span className="text-[12.5px] text-soft">{bench.name}</span>}
         <UnitSwitch />
