@@ -1,4 +1,4 @@
-import { type Page, devices, expect, test } from "@playwright/test";
+import { type Page, devices, expect, test } from "./a-test";
 import { DEMO, field, kept } from "./places";
 
 const TERN = "/pieces/tern-ring/bench";

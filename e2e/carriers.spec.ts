@@ -1,4 +1,4 @@
-import { type Page, expect, test } from "@playwright/test";
+import { type Page, expect, test } from "./a-test";
 import { field, figure } from "./places";
 
 const choose = async (page: Page, label: string, option: string) => {

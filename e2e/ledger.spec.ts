@@ -1,5 +1,5 @@
 import { readFile } from "node:fs/promises";
-import { type Page, expect, test } from "@playwright/test";
+import { type Page, expect, test } from "./a-test";
 import { EMPTY } from "./places";
 
 const rows = (page: Page) => page.getByRole("table", { name: "Makings" }).getByRole("row");

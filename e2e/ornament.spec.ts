@@ -1,5 +1,5 @@
 import { readFileSync } from "node:fs";
-import { type Page, expect, test } from "@playwright/test";
+import { type Page, expect, test } from "./a-test";
 import { field, figure } from "./places";
 
 const list = (page: Page) => page.getByRole("list", { name: "Round the wall, from the wall outward" });

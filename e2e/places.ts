@@ -25,16 +25,6 @@ export async function kept(page: Page): Promise<void> {
   await expect(page.getByText(/^Kept on this device/).first()).toBeVisible();
 }
 
-/** Fails on anything the page complains of: errors, and breaches of its own policy. */
-export function quiet(page: Page): string[] {
-  const heard: string[] = [];
-  page.on("pageerror", (error) => heard.push(error.message));
-  page.on("console", (message) => {
-    if (message.type() === "error") heard.push(`${message.text()} ${message.location().url}`);
-  });
-  return heard;
-}
-
 /** Lays a piece's file on the tray, on whose page it must be. */
 export async function laid(page: Page, piece: object): Promise<void> {
   await page.locator('input[type="file"]').setInputFiles({

@@ -1,5 +1,6 @@
 import { readFileSync } from "node:fs";
-import { expect, test } from "@playwright/test";
+import { Agent, type RequestOptions, request } from "node:http";
+import { expect, test } from "./a-test";
 import { DEMO } from "./places";
 
 const ADDRESS = `${DEMO}/api/plan`;
@@ -67,4 +68,48 @@ test("a hostile piece cannot hold the server, and a thousand requests, fifty at 
   };
   await Promise.all(Array.from({ length: 50 }, caller));
   expect(failures).toEqual([]);
+});
+
+/** What comes back for requests sent one after the other on one connection, or on the next where it was closed. */
+async function inTurn(...requests: readonly (readonly [options: RequestOptions, body?: Buffer])[]): Promise<(readonly [number, string])[]> {
+  const agent = new Agent({ keepAlive: true, maxSockets: 1 });
+  const answers: (readonly [number, string])[] = [];
+  for (const [options, body] of requests)
+    answers.push(
+      await new Promise((resolve, reject) => {
+        const asked = request(DEMO, { agent, ...options }, (answer) => {
+          let text = "";
+          answer.on("data", (chunk) => (text += String(chunk)));
+          answer.on("end", () => resolve([answer.statusCode!, text]));
+        });
+        asked.setTimeout(4000, () => reject(new Error("no answer")));
+        asked.on("error", reject);
+        asked.end(body);
+      }),
+    );
+  agent.destroy();
+  return answers;
+}
+
+test("after a body that is too large the next request is answered; another host's address is refused; null and a list are told what they are", async () => {
+  const asJson = { method: "POST", path: "/api/plan", headers: { "content-type": "application/json" } };
+  const good = Buffer.from(JSON.stringify({ piece: tern }));
+  const answers = await inTurn(
+    [asJson, Buffer.alloc(3_000_000, 32)],
+    [asJson, good],
+    [asJson, Buffer.from("null")],
+    [asJson, Buffer.from("[]")],
+  );
+  expect(answers.map(([status]) => status)).toEqual([413, 200, 422, 422]);
+  expect(answers.slice(2).map(([, text]) => text)).toEqual([
+    expect.stringContaining('an object, got null"'),
+    expect.stringContaining('an object, got a list"'),
+  ]);
+  const { host } = new URL(DEMO);
+  const absolute = await inTurn(
+    [{ path: "http://elsewhere.example/ledger", headers: { host } }],
+    [{ path: `http://${host}/schema/piece.json`, headers: { host } }],
+    [{ path: "//elsewhere.example/ledger", headers: { host } }],
+  );
+  expect(absolute.map(([status]) => status)).toEqual([421, 200, 400]);
 });

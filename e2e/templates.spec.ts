@@ -1,5 +1,5 @@
 import { readFileSync } from "node:fs";
-import { type Page, expect, test } from "@playwright/test";
+import { type Page, expect, test } from "./a-test";
 
 async function saved(page: Page, button: string): Promise<{ name: string; bytes: Buffer }> {
   const download = page.waitForEvent("download");

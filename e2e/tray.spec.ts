@@ -1,5 +1,5 @@
 import { readFileSync } from "node:fs";
-import { expect, test } from "@playwright/test";
+import { expect, test } from "./a-test";
 import { field, figure, kept } from "./places";
 
 test("a piece is renamed in place, duplicated, and found by its name", async ({ page }) => {

@@ -1,5 +1,5 @@
 import { readFileSync } from "node:fs";
-import { expect, test } from "@playwright/test";
+import { expect, test } from "./a-test";
 import { EMPTY, field, figure, kept } from "./places";
 
 test("one number stands everywhere: answer, sum, step, card and find; with a stone on a lift the third means one height", async ({

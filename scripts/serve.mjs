@@ -6,6 +6,8 @@ const HOST = "127.0.0.1";
 const TRIES = 50;
 /** A request that has not come in whole by then is given up (ms). */
 const SLOWEST = 10_000;
+/** What stands before the path of an address that names its host. */
+const ORIGIN = /^[a-z][a-z0-9+.-]*:\/\/([^/?#]*)/i;
 const METHODS = ["GET", "HEAD", "POST"];
 const PLAN = "/api/plan";
 const SCHEMA = /^\/schema\/(piece|bench|make|plan)\.json$/;
@@ -30,18 +32,26 @@ function refuse(response, status, expected, headers = {}) {
   response.end(JSON.stringify({ faults: [{ path: "", code: "refused", expected }] }));
 }
 
+/** A client has so long to read its answer before a connection with more coming in on it ends (ms). */
+const LINGER = 300;
+
 /**
- * A request that is answered before all of it has come ends its connection: what is left of it would be taken for the next one.
+ * A request that is answered before all of it has come ends its connection, and says so: the next one on it would wait for ever. The connection
+ * ends a moment after the answer, for a socket closed with something unread throws away what it has sent.
  * @param {import("node:http").IncomingMessage} request
  * @param {import("node:http").ServerResponse} response
  */
 function endUnread(request, response) {
+  const { socket } = request;
   const writeHead = response.writeHead.bind(response);
   response.writeHead = /** @type {typeof response.writeHead} */ (
     (/** @type {[number]} */ ...head) => {
       if (!request.complete) {
         response.shouldKeepAlive = false;
-        request.resume();
+        socket.destroySoon = () => {
+          socket.end();
+          setTimeout(() => socket.destroy(), LINGER);
+        };
       }
       return writeHead(...head);
     }
@@ -56,11 +66,11 @@ function endUnread(request, response) {
  */
 function objection({ headers, method = "", url = "/" }, port) {
   if (![HOST, "localhost", "[::1]"].some((name) => headers.host === `${name}:${port}`)) return [421, "ask this host by its own name"];
-  const host = /^[a-z][a-z0-9+.-]*:\/\/([^/?#]*)/i.exec(url)?.[1];
+  const host = ORIGIN.exec(url)?.[1];
   if (host !== undefined && host !== headers.host) return [421, "ask this host by its own name"];
   if (host === undefined && !/^\/(?![/\\])/.test(url)) return [400, "the address is not well formed"];
   if (!METHODS.includes(method)) return [405, `use ${METHODS.join(", ")}`, { Allow: METHODS.join(", ") }];
-  const path = url.split(/[?#]/, 1)[0] ?? "/";
+  const path = url.replace(ORIGIN, "").split(/[?#]/, 1)[0] ?? "/";
   try {
     decodeURIComponent(path);
   } catch {
@@ -86,6 +96,7 @@ const server = createServer(
     endUnread(request, response);
     const wrong = objection(request, port);
     if (wrong) return refuse(response, ...wrong);
+    request.url = (request.url ?? "/").replace(ORIGIN, "") || "/";
     handle(request, response).catch((error) => {
       console.error(error);
       if (response.headersSent) response.destroy();

@@ -242,3 +242,17 @@ test("each kind has its format, its newest version and a limit to its lists", ()
     });
   expect(decodePiece(JSON.stringify({ ...tern, version: 99 }))).toMatchObject({ ok: false, faults: [{ code: "too-new" }] });
 });
+
+test("a request or a file that is no object is told what it is", () => {
+  for (const [text, got] of [
+    ["null", "null"],
+    ["[]", "a list"],
+    ['"x"', "a text"],
+    ["7", "7"],
+  ] as const) {
+    const told = [{ code: "wrong-type", values: { expected: "an object", got } }];
+    for (const read of [decodePlanRequest(text), decodeBackup(text), decodePiece(text)])
+      expect(read).toMatchObject({ ok: false, faults: told });
+  }
+  expect(decodePlanRequest("{")).toMatchObject({ ok: false, faults: [{ code: "not-json" }] });
+});

@@ -1,6 +1,6 @@
 import { type Learned } from "@/core/piece/ledger";
 import { ledgerLines } from "@/words/ledger";
-import { ledgerCsv, ledgerFile } from "./ledger-file";
+import { asText, ledgerCsv, ledgerFile } from "./ledger-file";
 
 const learned: Learned = {
   ...{ kind: "hoop.length", method: '=saw, "fine"', prior: 0.88, estimate: 1.1, spread: 0.04, kept: [0, 1], outliers: [2] },
@@ -24,4 +24,24 @@ test("what hands take off is told in a line, in a file, and in cells that no she
     `hoop.length,"'=saw, ""fine""",m2,4,left out`,
     "",
   ]);
+});
+
+test("a cell that a sheet would take for a formula or a call is text; numbers stay numbers", () => {
+  for (const cell of [
+    "=1+1",
+    "+1",
+    "-1+2",
+    "-cmd",
+    "@x",
+    " =1",
+    "\uff1d1",
+    "\uff0b1",
+    "\uff0d1",
+    "\uff20x",
+    "\tx",
+    "x|'/c calc'!A0",
+    "a\uff5cb",
+  ])
+    expect(asText(cell)).toBe(`'${cell}`);
+  for (const cell of ["-1.5", "0.44", "12", "", "Tern ring", "2026-11-25", "saw, file", "-0.25"]) expect(asText(cell)).toBe(cell);
 });

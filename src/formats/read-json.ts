@@ -132,7 +132,8 @@ export function asObject(value: Json, format: string, lists: Lists = {}): Read {
 
 /** What a file is that is not an object. */
 export function notAnObject(value: Json): Fault {
-  const got = value === null ? "null" : Array.isArray(value) ? "a list" : typeof value === "string" ? "a text" : String(value);
+  const isPlain = typeof value === "number" || typeof value === "boolean";
+  const got = value === null ? "null" : isPlain ? String(value) : Array.isArray(value) ? "a list" : "a text";
   return fault("", "wrong-type", { expected: "an object", got });
 }
 

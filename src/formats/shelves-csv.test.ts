@@ -53,3 +53,13 @@ test("what is in hand is read by its words and thicknesses", () => {
   expect([readForms("sheet thick", mm), readForms("rod 1", mm), readForms("wire 0", mm)]).toEqual([null, null, null]);
   expect(readForms(" ", mm)).toEqual([]);
 });
+
+test("a table longer than any bench's shelves is refused by its lines before it is read, however they end", () => {
+  const head = "shelf,grade,rank,gives at C,runs at C,in hand";
+  const table = (lines: number, end = "\n") =>
+    [head, ...Array.from({ length: lines - 1 }, (_, i) => `s${i % 20},g${i},1,700,740,`)].join(end);
+  expect(readShelvesCsv(table(242))).toEqual({ ok: false, tooMany: 242, limit: 241 });
+  expect(readShelvesCsv(`${table(100_000, "\r\n")}\r\n`)).toEqual({ ok: false, tooMany: 100_000, limit: 241 });
+  expect(readShelvesCsv(table(242, "\r"))).toMatchObject({ tooMany: 242 });
+  expect(readShelvesCsv(table(241)).ok).toBe(true);
+});

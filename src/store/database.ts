@@ -58,7 +58,11 @@ function openDatabase(): Promise<OpenDatabase> {
     Promise.resolve()
       .then(() =>
         openDB<Schema>(NAME, VERSION, {
-          upgrade: (db, from, _to, change) => void upgrade(db, from, change).catch(() => change.abort()),
+          upgrade: (db, from, _to, change) => {
+            // How it ends is told by the opening.
+            change.done.catch(() => undefined);
+            void upgrade(db, from, change).catch(() => abortQuietly(change));
+          },
           blocked: giveUp,
           blocking: (_current, wanted, event) => {
             (event.target as IDBDatabase).close();
@@ -100,4 +104,13 @@ async function countRevisions(change: Upgrade): Promise<void> {
   const settings = change.objectStore("settings");
   const bench: unknown = await settings.get(BENCH);
   if (bench !== undefined) await settings.put({ id: BENCH, bench, revision: 1, changed: "2026" } as Stores["settings"], BENCH);
+}
+
+/** A transaction that has ended by itself cannot be aborted again. */
+export function abortQuietly(work: { abort(): void }): void {
+  try {
+    work.abort();
+  } catch (error) {
+    if (!(error instanceof DOMException && error.name === "InvalidStateError")) throw error;
+  }
 }

@@ -1,5 +1,5 @@
 import { type IDBPTransaction, type IndexNames } from "idb";
-import { type Closed, BENCH, type Database, type OpenDatabase, type Schema, takeDatabase } from "./database";
+import { type Closed, BENCH, type Database, type OpenDatabase, type Schema, abortQuietly, takeDatabase } from "./database";
 import {
   type Change,
   KeepError,
@@ -14,6 +14,8 @@ import {
 import { overFaults, readRecord } from "./read-kept";
 import { settled } from "./settled";
 
+/** How long a browser may take to clear what it kept (ms). */
+const CLEARING = 400;
 /** Records read at a time, so that the page can paint between two. */
 const CHUNK = 400;
 
@@ -37,26 +39,37 @@ async function opened(): Promise<OpenDatabase> {
 }
 
 function keeperOn(first: OpenDatabase): Keeper {
-  let current: Promise<OpenDatabase> = Promise.resolve(first);
+  let current: Promise<OpenDatabase> | null = Promise.resolve(first);
   let lost = null as Closed | null;
   const watch = ({ closed }: OpenDatabase): Promise<Closed> =>
     closed.then((why) => {
       lost = why;
-      // What was cleared can be filled again; what a newer program has taken cannot.
-      if (why === "cleared") {
-        current = opened();
-        current.then(watch, () => undefined);
-      }
+      if (why === "cleared") current = null;
       return why;
     });
 
+  /** What was cleared can be filled again, once the browser has done with it: opened at once it would be thrown away with the rest. */
+  const anew = async (): Promise<OpenDatabase> => {
+    await new Promise((resolve) => setTimeout(resolve, CLEARING));
+    const next = await opened();
+    void watch(next);
+    return next;
+  };
+  const open = () => (current ??= anew().catch((error: unknown) => ((current = null), Promise.reject(error as Error))));
+
   const isTaken = () => lost === "newer";
 
-  /** Works on the database as it is open now. @throws KeepError, "newer" once a newer program has it */
-  const on = <T>(work: (db: Database) => Promise<T>, signal?: AbortSignal) =>
+  /**
+   * Works on the database as it is open now. What is written when it has just been cleared goes into the new one; what is read would be nothing.
+   * @throws KeepError, "newer" once a newer program has it, "cleared" for a reading that it was cleared under
+   */
+  const on = <T>(
+    work: (db: Database) => Promise<T>,
+    { signal, isWrite = false }: { readonly signal?: AbortSignal; readonly isWrite?: boolean } = {},
+  ) =>
     told(signal, async () => {
       if (isTaken()) throw new KeepError("newer", null);
-      const { db } = await current;
+      const { db } = await open();
       const before = lost;
       try {
         return await work(db);
@@ -66,7 +79,8 @@ function keeperOn(first: OpenDatabase): Keeper {
         await new Promise((resolve) => setTimeout(resolve));
         if (isTaken()) throw new KeepError("newer", error);
         if (lost === before) throw error;
-        return work((await current).db);
+        if (!isWrite) throw new KeepError("cleared", error);
+        return work((await open()).db);
       }
     });
 
@@ -98,7 +112,7 @@ function keeperOn(first: OpenDatabase): Keeper {
         const raw: unknown = await db.get("settings", BENCH);
         return sorted("settings", raw === undefined ? [] : [[BENCH, raw]]);
       }),
-    write: (changes, how = {}) => on((db) => write(db, changes, how), how.signal),
+    write: (changes, how = {}) => on((db) => write(db, changes, how), { ...(how.signal && { signal: how.signal }), isWrite: true }),
   };
 }
 
@@ -182,15 +196,6 @@ async function write(db: Database, changes: readonly Change[], how: Parameters<K
     throw error;
   } finally {
     how.signal?.removeEventListener("abort", abort);
-  }
-}
-
-/** A transaction that has ended by itself cannot be aborted again. */
-function abortQuietly(work: { abort(): void }): void {
-  try {
-    work.abort();
-  } catch (error) {
-    if (!(error instanceof DOMException && error.name === "InvalidStateError")) throw error;
   }
 }
 

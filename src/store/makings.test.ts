@@ -2,7 +2,8 @@ import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { type Make, isUnderWay } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
 import tern from "@/core/piece/reference/tern-ring.piece.json";
-import { full, hearFrom, layOutPage, newDevice } from "./a-page.testing";
+import { openDB } from "idb";
+import { full, hearFrom, layOutPage, newDevice, stored } from "./a-page.testing";
 import { type Tray, openTray as opening } from "./tray";
 
 const opened: Tray[] = [];
@@ -119,4 +120,84 @@ test("the newest stand first, the rest is read where it is wanted, once; what di
   await writer.removeMake(begun("p7", 7));
   await tray.readMakesOf(Array.from({ length: 50 }, (_, i) => `p${i}`));
   expect([all().length, makesOf(tray, "p7").map(({ id }) => id)]).toEqual([69, ["p7-57"]]);
+});
+
+const photo = (i: number) => ({ name: `p${i}`, at: `2026-11-27T10:00:0${i}.000Z`, jpeg: "" });
+
+test("of six pictures picked quickly four are kept and two refused with the reason; none is shown before it is kept", async () => {
+  const tray = await openTray();
+  const make = tray.making(piece);
+  const adding = [1, 2, 3, 4, 5, 6].map((i) => tray.editMake(make, { put: { photos: [photo(i)] } }));
+  expect(makesOf(tray)).toEqual([]);
+  const kept = await Promise.all(adding);
+  expect(kept.map(({ ok }) => ok)).toEqual([true, true, true, true, false, false]);
+  expect(kept[4]).toMatchObject({ problem: "That is not kept: photos must hold at most 4" });
+  expect(makesOf(tray)[0]!.photos).toHaveLength(4);
+  expect((await tray.store.getState().keeper.makes()).unreadable).toEqual([]);
+});
+
+test("words typed quickly go as few changes, stand in the journal at once, and are one step of undo", async () => {
+  const tray = await openTray();
+  const make = tray.making(piece);
+  await tray.tick(make, "wall.cut", true);
+  const write = jest.spyOn(tray.store.getState().keeper, "write");
+  const text = "slow and even";
+  const typing = [...text].map((_, i) => tray.setMake(make, { words: text.slice(0, i + 1) }, "words"));
+  const journal = [...stored].filter(([key]) => key.includes("/journal/making-")).map(([, entry]) => entry);
+  expect(journal.at(-1)).toContain('"set":{"words":"slow and even"}');
+  await Promise.all(typing);
+  expect(write.mock.calls.length).toBeLessThanOrEqual(2);
+  expect(makesOf(tray)[0]!.result).toEqual({ words: text });
+  await tray.stepMake(make, "past");
+  expect(makesOf(tray)[0]!.result).toBeUndefined();
+});
+
+test("two windows that write words of one make at once keep both; a size that took another's place says which", async () => {
+  const [here, there] = [await openTray(), await openTray()];
+  const make = here.making(piece);
+  await here.setMake(make, { words: "the seam held" }, "words");
+  await there.readMakesOf([piece.id]);
+  await Promise.all([
+    here.setMake(make, { words: "the hoop's seam held" }, "words"),
+    there.setMake(make, { words: "the seam held, no pits" }, "words"),
+  ]);
+  await here.readMakesOf([piece.id]);
+  expect(makesOf(here)[0]!.result!.words).toBe("the hoop's seam held, no pits");
+  await there.stepMake(make, "past");
+  expect(makesOf(there)[0]!.result!.words).toBe("the hoop's seam held");
+  await here.setMake(make, { size: "54" }, "size");
+  expect(await there.setMake(make, { size: "55" }, "size")).toEqual({ ok: true, overruled: { size: "54" } });
+});
+
+test("what is half typed at the bench is there for the next page, and gone once it is taken", async () => {
+  const tray = await openTray();
+  await tray.readDrafts(piece.id);
+  for (const text of ["4", "46", "46..", "46..05"]) tray.setDraft(piece.id, "m1.wall.cutLength", text);
+  tray.setDraft(piece.id, "minutes", "12x");
+  tray.setDraft(piece.id, "minutes", null);
+  await new Promise((resolve) => setTimeout(resolve, 50));
+  const next = await openTray();
+  await next.readDrafts(piece.id);
+  expect(next.store.getState().drafts[piece.id]).toEqual({ "m1.wall.cutLength": "46..05" });
+});
+
+test("a make that an older program overfilled is shown, what is over is named, kept by every change, and can be given up", async () => {
+  const tray = await openTray();
+  const make = tray.making(piece);
+  await tray.tick(make, "wall.cut", true);
+  const photos = [1, 2, 3, 4, 5, 6].map(photo);
+  const db = await openDB("hoop-ledger");
+  await db.put("makes", { id: make.id, piece: piece.id, make: { ...makesOf(tray)[0], photos }, revision: 2, changed: "2026-11-27" });
+  db.close();
+  await tray.readMakes();
+  expect([makesOf(tray)[0]!.photos, tray.store.getState().unreadable]).toMatchObject([
+    photos.slice(0, 4),
+    [{ store: "makes", key: make.id, isPart: true, raw: { "/photos": photos.slice(4) } }],
+  ]);
+  await tray.tick(make, "wall.ends", true);
+  await tray.readMakes();
+  const [part] = tray.store.getState().unreadable;
+  await tray.drop(part!);
+  await tray.readMakes();
+  expect([tray.store.getState().unreadable, makesOf(tray)[0]!.photos!.length, makesOf(tray)[0]!.done.length]).toEqual([[], 4, 2]);
 });

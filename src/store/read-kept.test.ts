@@ -1,4 +1,5 @@
 import { SHIPPED_BENCH } from "@/core/piece/bench";
+import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
 import tern from "@/core/piece/reference/tern-ring.piece.json";
 import { pieceFaults } from "@/formats/piece-codec";
@@ -9,8 +10,8 @@ import { layOutPage, stored } from "./a-page.testing";
 import { freeId } from "./ids";
 import { clearJournal, dropAside, readJournal, setAside, writeJournal } from "./journal";
 import { type Change } from "./keeper";
-import { readJournalEntry, readNews, readRecord } from "./read-kept";
-import { makeRecord, pieceRecord, restoreChanges } from "./restoring";
+import { overFaults, readJournalEntry, readNews, readRecord } from "./read-kept";
+import { isFurther, makeRecord, pieceRecord, restoreChanges } from "./restoring";
 
 beforeAll(layOutPage);
 beforeEach(() => {
@@ -118,7 +119,7 @@ test("the journal gives back what was written, name by name; what cannot be read
 });
 
 test("a browser that refuses its storage is told in the console, and nothing else stops", () => {
-  const heard = jest.spyOn(console, "error").mockImplementation(() => undefined);
+  const heard = jest.spyOn(console, "warn").mockImplementation(() => undefined);
   const setItem = localStorage.setItem.bind(localStorage);
   Object.defineProperty(localStorage, "setItem", {
     configurable: true,
@@ -211,4 +212,48 @@ test("an id is made from a name: small letters, digits and hyphens, never too lo
     "tern-ring-3",
   ]);
   expect([free("Ébène 2"), free("9 lives"), free("!!!"), free("a".repeat(80))]).toEqual(["ebene-2", "lives", "piece", "a".repeat(26)]);
+});
+
+test("a make over a limit reads up to it, with what is over beside it; a piece in it is never cut", () => {
+  const photos = Array.from({ length: 6 }, (_, i) => ({ name: `p${i}`, at: changed, jpeg: "" }));
+  const read = readRecord("makes", kept({ make: { ...whole, photos, notes: "n".repeat(20_005) } }));
+  expect(read).toMatchObject({
+    ok: true,
+    value: { make: { photos: photos.slice(0, 4), notes: "n".repeat(20_000) }, over: { "/photos": photos.slice(4), "/notes": "nnnnn" } },
+  });
+  if (!read.ok) throw new Error("refused");
+  expect(overFaults(read.value.over!).map(({ path, values }) => [path, values.count])).toEqual([
+    ["/make/photos", 2],
+    ["/make/notes", 5],
+  ]);
+  expect(readRecord("makes", read.value)).toEqual(read);
+  const mounts = Array.from({ length: 13 }, (_, i) => ({ ...piece.mounts[0], id: `m${i}` }));
+  expect(told(readRecord("makes", kept({ make: { ...whole, pieceFile: { ...piece, mounts } } })))).toEqual([
+    "/make/pieceFile/mounts too-many",
+  ]);
+});
+
+test("a make is further on than another where it holds a step, a reading, a picture or words that the other does not", () => {
+  const other = whole as unknown as Make;
+  expect(isFurther(other, other)).toBe(false);
+  for (const more of [
+    { done: [...whole.done, { step: "b", at: changed }] },
+    { measured: [{ figure: "hoop.cutLength", value: 59, at: changed, by: "typed" }] },
+    { photos: [{ name: "p", at: changed, jpeg: "" }] },
+    { finished: changed },
+    { notes: "more" },
+    { result: { size: "54" } },
+  ]) {
+    const further = { ...whole, ...more } as unknown as Make;
+    expect([isFurther(further, other), isFurther(other, further)]).toEqual([true, false]);
+  }
+});
+
+test("of makes that are further on here a restore leaves mine, or puts theirs, as it is told", () => {
+  const mine = { ...whole, done: [...whole.done, { step: "b", at: changed }] } as unknown as Make;
+  const saved = backup({ makes: [whole, { ...whole, id: "m-2" }] });
+  const taken = { pieces: new Set<string>(), makes: new Map([["m-1", mine]]), bench: SHIPPED_BENCH };
+  const made = (further: "mine" | "theirs") =>
+    puts(restoreChanges(saved, { further, how: "replace", bench: "mine" }, taken, 0), "makes").map(({ id }) => id);
+  expect([made("mine"), made("theirs")]).toEqual([["m-2"], ["m-1", "m-2"]]);
 });

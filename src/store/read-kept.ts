@@ -40,6 +40,14 @@ const READERS: { readonly [S in StoreName]: (raw: unknown) => Readable<Stores[S]
   drafts: (raw) => shaped<DraftRecord>(validateDraftRecord, raw, (value) => ({ ok: true, value })),
 };
 
+/** The same for what is to be written: nothing is cut from it. */
+export function checkRecord<S extends StoreName>(store: S, raw: unknown): Readable<Stores[S]> {
+  const read = readRecord(store, raw);
+  if (!read.ok || store !== "makes") return read;
+  const make = readMake((raw as MakeRecord).make);
+  return make.ok ? read : { ok: false, faults: faultsUnder("/make", make) };
+}
+
 export function readRecord<S extends StoreName>(store: S, raw: unknown): Readable<Stores[S]> {
   return READERS[store](raw);
 }

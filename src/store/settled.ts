@@ -1,5 +1,5 @@
 import { type Change, type MakeRecord, type Outcome, type StoreName, type Stores, type Unrevised } from "./keeper";
-import { readRecord } from "./read-kept";
+import { checkRecord } from "./read-kept";
 
 /** What is put for a change, given what is kept where it goes (`isThere` also where that cannot be read), and what became of it. */
 export function settled(change: Change, kept: readonly Stores[StoreName][], isThere: boolean): Outcome {
@@ -21,6 +21,6 @@ export function settled(change: Change, kept: readonly Stores[StoreName][], isTh
 /** What is put passes the decoder that reads it back, so that no edit makes a record that is set aside later. */
 function readable(store: StoreName, next: Unrevised<Stores[StoreName]>, now: Stores[StoreName] | null): Outcome {
   const record = { ...next, revision: (now?.revision ?? 0) + 1 };
-  const read = readRecord(store, record);
+  const read = checkRecord(store, record);
   return read.ok ? { ok: true, record: read.value } : { ok: false, newer: now, faults: read.faults };
 }

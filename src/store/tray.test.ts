@@ -1,5 +1,5 @@
 import { lastMake } from "./tray-state";
-import { openDB } from "idb";
+import { deleteDB, openDB } from "idb";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
@@ -35,6 +35,10 @@ beforeEach(() => {
 });
 
 afterEach(() => opened.splice(0).forEach((tray) => tray.close()));
+
+async function until(isSo: () => boolean): Promise<void> {
+  while (!isSo()) await new Promise((resolve) => setTimeout(resolve, 5));
+}
 
 const tick = (tray: Tray, piece: Piece, step: string) => tray.tick(tray.making(piece), step, true);
 const steps = (make: Make | undefined) => make!.done.map(({ step }) => step);
@@ -350,4 +354,78 @@ test("of a backup with bad parts the good is read, each bad part named with what
 
 test("the file of everything carries its day", () => {
   expect(everythingName(new Date(2026, 10, 5))).toBe("hoop-ledger-everything-2026-11-05.json");
+});
+
+test("a restore leaves what is further on here, and one step puts everything back but what was changed since", async () => {
+  const tray = await openTray(null);
+  await tray.addAll([called("a"), called("b")]);
+  await tick(tray, called("a"), "one");
+  const backup = await saved(tray);
+  await tick(tray, called("a"), "two");
+  await tray.rename("a", "Mine");
+  await tray.rename("b", "Mine too");
+  expect((await tray.furtherHere(backup.makes)).map(({ done }) => done.length)).toEqual([2]);
+  const undo = await tray.restore(backup, { further: "mine", how: "replace", bench: "mine" }, {});
+  const names = () => lying(tray).map(({ piece: { name } }) => name);
+  expect([names().sort(), steps(lastMake(tray.store.getState().makes, "a"))]).toEqual([
+    ["a", "b"],
+    ["one", "two"],
+  ]);
+  await tray.rename("b", "Changed since");
+  expect(await undo()).toBe(1);
+  expect(names().sort()).toEqual(["Changed since", "Mine"]);
+  const theirs = await tray.restore(backup, { further: "theirs", how: "replace", bench: "mine" }, {});
+  expect(steps(lastMake(tray.store.getState().makes, "a"))).toEqual(["one"]);
+  expect(await theirs()).toBe(0);
+  expect(steps(lastMake(tray.store.getState().makes, "a"))).toEqual(["one", "two"]);
+});
+
+test("the demo is laid out whole: a page that ends between its pieces and its makes is gone on with by the next", async () => {
+  const make = (id: string): Make => ({
+    ...{ format: "hoop-ledger/make", version: 2, id: `${id}-1`, piece: id, pieceFile: called(id), started: "2026-11-27" },
+    ...{ finished: null, done: [], measured: [], remedies: [], notes: "" },
+  });
+  const demo = () => Promise.resolve({ pieces: [called("a"), called("b")], makes: () => Promise.resolve([make("a"), make("b")]) });
+  const first = await openTray(null);
+  await first.layPieces(await demo());
+  first.close();
+  const next = await openTray(demo);
+  await until(() => Object.keys(next.store.getState().makes).length === 2);
+  await next.removeMake(next.store.getState().makes.a![0]!);
+  next.close();
+  const later = await openTray(demo);
+  await until(() => later.store.getState().makes.b !== undefined);
+  expect(later.store.getState().makes.a).toBeUndefined();
+});
+
+test("a name with a tab and line ends is one line, and the piece is there after a reload", async () => {
+  const tray = await openTray(null);
+  await tray.addAll([called("a")]);
+  await tray.rename("a", "Tern\tring\r\nof mine ");
+  const next = await openTray(null);
+  expect(lying(next).map(({ piece: { name } }) => name)).toEqual(["Tern ring of mine"]);
+});
+
+test("a database taken by a newer program says so from then on, and nothing is told as deleted", async () => {
+  const tray = await openTray(null);
+  await tray.addAll([called("a")]);
+  const newer = await openDB("hoop-ledger", 99);
+  await until(() => tray.store.getState().trouble === "newer");
+  await tray.readMakesOf(["a"]);
+  await expect(tray.rename("a", "x")).rejects.toMatchObject({ trouble: "newer" });
+  expect(lying(tray).map(({ id }) => id)).toEqual(["a"]);
+  newer.close();
+});
+
+test("a database that is cleared under a page says so; what the page holds is kept again at a press", async () => {
+  const tray = await openTray(null);
+  await tray.addAll([called("a")]);
+  await tick(tray, called("a"), "one");
+  await deleteDB("hoop-ledger");
+  await until(() => tray.store.getState().trouble === "cleared");
+  await tray.keepAgain();
+  expect(tray.store.getState().trouble).toBeNull();
+  const next = await openTray(null);
+  await next.readMakes();
+  expect([ids(next), steps(lastMake(next.store.getState().makes, "a"))]).toEqual([["a"], ["one"]]);
 });

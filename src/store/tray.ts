@@ -85,6 +85,8 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
   }
 
   async function reading<T>(work: () => Promise<T>): Promise<T | null> {
+    // What this page still holds would give way to nothing.
+    if (get().trouble === "cleared") return null;
     try {
       return await work();
     } catch (error) {

@@ -2,6 +2,7 @@
 
 import { Dialog as Radix } from "radix-ui";
 import { type ReactNode } from "react";
+import { useFocusReturn } from "./focus-return";
 
 interface Props {
   readonly title: string;
@@ -12,12 +13,14 @@ interface Props {
 
 /** A question or a list laid over the screen; Escape closes it. */
 export function Dialog({ title, onClose, children, width = 520 }: Props) {
+  const giveBack = useFocusReturn();
   return (
     <Radix.Root open onOpenChange={(open) => !open && onClose()}>
       <Radix.Portal>
         <Radix.Overlay className="fixed inset-0 z-40 bg-[#1b2225]/30" />
         <Radix.Content
           aria-describedby={undefined}
+          onCloseAutoFocus={giveBack}
           style={{ width }}
           className="fixed top-[16vh] left-1/2 z-50 max-h-[70vh] max-w-[92vw] -translate-x-1/2 overflow-y-auto rounded-[8px] border border-line bg-sheet p-4 shadow-2xl"
         >

@@ -24,6 +24,7 @@ export function Explained({ word, id, children }: Props) {
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
+          aria-label={EXPLAINED[word].name}
           side="left"
           align="start"
           sideOffset={8}

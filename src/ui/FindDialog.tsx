@@ -1,5 +1,6 @@
 "use client";
 
+import { useFocusReturn } from "./focus-return";
 import { Command } from "cmdk";
 import { Dialog } from "radix-ui";
 import { useRouter } from "next/navigation";
@@ -28,6 +29,7 @@ export function FindDialog({ commands, onClose }: Props) {
     () => pieces.filter(({ deleted, piece }) => deleted === null && match(pieceWords(piece), search) > 0).slice(0, MOST_PIECES),
     [pieces, search],
   );
+  const giveBack = useFocusReturn();
   const run = (go: () => void) => {
     onClose();
     go();
@@ -38,6 +40,7 @@ export function FindDialog({ commands, onClose }: Props) {
         <Dialog.Overlay className="fixed inset-0 z-40 bg-[#1b2225]/30" />
         <Dialog.Content
           aria-describedby={undefined}
+          onCloseAutoFocus={giveBack}
           className="fixed top-[14vh] left-1/2 z-50 w-[560px] max-w-[calc(100vw-20px)] -translate-x-1/2 max-lg:top-[4vh] overflow-hidden rounded-[8px] border border-line bg-sheet shadow-2xl"
         >
           <Dialog.Title className="sr-only">Find</Dialog.Title>

@@ -37,6 +37,7 @@ export function FigureButton({ figure: key, name, className = "", children }: Pr
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
+          aria-label={name}
           side="top"
           align="start"
           sideOffset={6}

@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { layBlank } from "./blank";
 import { single, sum, term } from "./figure";
 import { gaugeThickness, nearestGauge } from "./gauge";
+import { oneLine } from "./one-line";
 import { readLength, readNumber, readRise, readTemperature } from "./reading";
 
 test("Brown & Sharpe gauges have their published thickness, and are found from it again", () => {
@@ -27,6 +28,9 @@ test.each([
   ["6¼", 6.25],
   ["½", 0.5],
   [" 12 ", 12],
+  ["\uff13\uff0e\uff12", 3.2],
+  ["\u0663\u066b\u0662\u0660", 3.2],
+  ["\u06f1\u06f2", 12],
 ])("the number %p is read as it is said", (text, value) => expect(readNumber(text)).toEqual({ ok: true, value }));
 
 test.each([
@@ -48,6 +52,7 @@ test("a length is read in what it is said in; bare, in the unit on screen", () =
   expect(mm('0.125"')).toBeCloseTo(3.175, 12);
   expect(mm("22ga")).toBeCloseTo(0.644, 3);
   expect(mm("22 gauge", "inch")).toBeCloseTo(0.644, 3);
+  for (const text of ["28 awg", "28AWG", "28 B&S", "28 b & s", "\uff12\uff18 ga"]) expect(mm(text, "inch")).toBeCloseTo(0.321, 3);
   expect(mm("3,2 mm", "inch")).toBeCloseTo(3.2, 12);
   expect(mm("0.5", "inch")).toBeCloseTo(12.7, 12);
   expect(readLength("in", "mm")).toEqual({ ok: false, code: "empty" });
@@ -82,4 +87,13 @@ test("a temperature and so many degrees more are read in the unit on screen, or 
     10, 10, 10, 10,
   ]);
   expect([value(readTemperature("hot", "C")), value(readRise("", "F"))]).toEqual(["not-a-number", "empty"]);
+});
+
+test("a pasted text becomes one line that any name may be, and what is typed stays as it is", () => {
+  expect(oneLine("Tern\tring")).toBe("Tern ring");
+  expect(oneLine("Tern\r\n\r\nring\u2028two")).toBe("Tern ring two");
+  expect(oneLine("a\u0000b\u0007c\u007fd\u0085e")).toBe("abcd e");
+  expect(oneLine(" Ebène 2 ")).toBe(" Ebène 2 ");
+
+  fc.assert(fc.property(fc.string({ unit: "binary" }), (text) => expect(oneLine(text)).not.toMatch(/[\u0000-\u001f\u007f-\u009f]/)));
 });

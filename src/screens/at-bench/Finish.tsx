@@ -88,7 +88,7 @@ export function Finish({ make, size, system, weight, onFinish }: Props) {
               />
               <button
                 type="button"
-                aria-label={`Take ${photo.name} away`}
+                aria-label={`Remove ${photo.name}`}
                 className="night-btn absolute top-0 right-0 !min-h-[44px] !px-3"
                 onClick={() => void tray.editMake(make, { drop: { photos: [photo] } }).then(tell)}
               >

@@ -88,7 +88,7 @@ export function BailDrawing({ size, piece, mount, view }: Props) {
           <Millimetres x={x} y={y} scale={scale}>
             <g transform={isMirror ? "scale(-1 1)" : ""}>
               <g transform={`rotate(${turn}) translate(${-origin[0]} ${-origin[1]})`}>
-                <HangingSetting hang={hang} drawn={drawn} mount={hang.mount} isShown={hang.mount === mount && !isMirror} />
+                <HangingSetting hang={hang} drawn={drawn} mount={hang.mount} isShown={hang.mount === mount && !isMirror} perMm={k} />
               </g>
             </g>
           </Millimetres>
@@ -153,10 +153,11 @@ interface SettingProps {
   readonly drawn: Drawn;
   readonly mount: string;
   readonly isShown: boolean;
+  readonly perMm: number;
 }
 
 /** A setting in its own plane, with what it hangs by, where it would hang straight, and its eye to be dragged round its edge. */
-function HangingSetting({ hang, drawn, mount, isShown }: SettingProps) {
+function HangingSetting({ hang, drawn, mount, isShown, perMm }: SettingProps) {
   const { plan } = usePlan().drawing.settings[mount]!;
   return (
     <>
@@ -172,7 +173,7 @@ function HangingSetting({ hang, drawn, mount, isShown }: SettingProps) {
       {plan.layers.map((layer) => (
         <LayerShapes key={layer.id} layer={layer} isChosen={false} />
       ))}
-      {isShown && <TiltScale hang={hang} />}
+      {isShown && <TiltScale hang={hang} perMm={perMm} />}
       {isShown && <EyeHandle hang={hang} mount={mount} />}
     </>
   );
@@ -201,9 +202,12 @@ function BailShape({ eye: { edge, pivot }, shape: { front }, lights, ...look }: 
 
 /** Room that a number of degrees wants along the edge (mm). */
 const NUMBER_ROOM = 1.4;
+/** How tall a number of degrees is (mm), and the smallest that can be read (px). */
+const DEGREE = 0.95;
+const SMALLEST = 11;
 
 /** Degrees of tilt along the edge; every tenth is told where there is room, else every twentieth or thirtieth. */
-function TiltScale({ hang }: { readonly hang: DrawnHang }) {
+function TiltScale({ hang, perMm }: { readonly hang: DrawnHang; readonly perMm: number }) {
   const turn = turnOf(hang);
   const told = [10, 20].find((step) => step / hang.perMillimetre > NUMBER_ROOM) ?? 30;
   return (
@@ -225,7 +229,7 @@ function TiltScale({ hang }: { readonly hang: DrawnHang }) {
             {tilt % told === 0 && (
               <text
                 transform={`translate(${tx} ${ty}) rotate(${-turn}) scale(1 -1)`}
-                fontSize={0.95}
+                fontSize={Math.max(DEGREE, SMALLEST / perMm)}
                 textAnchor="middle"
                 fill={tilt === 0 ? "#0b5d66" : "#333f43"}
                 fontWeight={tilt === 0 ? 700 : 500}

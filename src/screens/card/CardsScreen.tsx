@@ -4,6 +4,7 @@ import { ArrowLeft, Printer } from "lucide-react";
 import Link from "next/link";
 import { usePathname, useSearchParams } from "next/navigation";
 import { useState } from "react";
+import { NotKept } from "@/ui/NotKept";
 import { doubtsOf } from "@/ui/doubt";
 import { type Paper, Papers } from "@/ui/Papers";
 import { usePlans } from "@/ui/planner";
@@ -56,6 +57,7 @@ export function CardsScreen() {
             <Printer size={14} aria-hidden="true" /> Print
           </button>
         </div>
+        <NotKept />
         <fieldset className="mt-2 flex flex-wrap gap-x-4 gap-y-1 border-t border-hair pt-2 text-[13px]">
           <legend className="sr-only">Pieces to print</legend>
           {lying.map(({ id, piece }) => (

@@ -5,6 +5,7 @@ import Link from "next/link";
 import { usePathname, useSearchParams } from "next/navigation";
 import { useState } from "react";
 import { underWay } from "@/store/tray-state";
+import { NotKept } from "@/ui/NotKept";
 import { DayLanes, pieceColour } from "@/ui/DayLanes";
 import { Reckoned } from "@/ui/Reckoned";
 import { type DayPiece, type ToldDay, dayOfPieces } from "@/ui/day";
@@ -56,6 +57,7 @@ export function DayScreen() {
           </Link>
           <h1 className="text-[15px] font-[660]">The day</h1>
         </header>
+        <NotKept />
         <fieldset className="flex flex-wrap gap-x-4 gap-y-1 border-b border-line bg-paper px-4 py-2.5 text-[13px]">
           <legend className="sr-only">Pieces on the bench</legend>
           {lying.map(({ id, piece }) => (

@@ -278,7 +278,7 @@ function BandDrawing({ band, x, y }: { readonly band: Band; readonly x: Linear; 
 }
 
 /** A letter's box, and its step from the one before; smaller where heats stand close. */
-const TAG = { usual: { box: 20, step: 24, from: 32, font: 12.5 }, cramped: { box: 15, step: 17, from: 17, font: 10.5 } } as const;
+const TAG = { usual: { box: 20, step: 24, from: 32, font: 12.5 }, cramped: { box: 15, step: 17, from: 17, font: 11 } } as const;
 
 interface TagProps {
   readonly joint: string;

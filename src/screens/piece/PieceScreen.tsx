@@ -3,9 +3,11 @@
 import Link from "next/link";
 import { useEffect, useState } from "react";
 import { type Session } from "@/store/session";
+import { isTold } from "@/store/tray-state";
 import { useModule } from "@/ui/module";
 import { SessionProvider } from "@/ui/session";
 import { useTray, useTrayState } from "@/ui/tray";
+import { TROUBLE_WORDS } from "@/words/trouble";
 import { loadOpenPiece } from "../loads";
 
 const loadSession = () => import("@/store/session");
@@ -24,11 +26,16 @@ export function PieceScreen({ id }: { readonly id: string }) {
     let session: Session | null = null;
     let gone = false;
     const { keeper } = tray.store.getState();
-    void Promise.all([keeper.piece(id), loadSession()]).then(([record, { openSession }]) => {
+    const open = async () => {
+      const [record, { openSession }] = await Promise.all([keeper.piece(id), loadSession()]);
       if (gone) return;
       session = record && !record.deleted ? openSession(record, keeper, () => tray.store.getState().bench) : null;
       if (session) tray.isOpenHere(id, true);
       setOpened(session ?? "missing");
+    };
+    open().catch((error: unknown) => {
+      isTold(error);
+      if (!gone) setOpened("missing");
     });
     return () => {
       gone = true;
@@ -48,6 +55,17 @@ export function PieceScreen({ id }: { readonly id: string }) {
 }
 
 function MissingPiece({ isUnreadable }: { readonly isUnreadable: boolean }) {
+  const trouble = useTrayState((state) => state.trouble);
+  if (trouble)
+    return (
+      <main className="p-6">
+        <h1 className="mb-2 text-lg font-bold">This piece cannot be opened now.</h1>
+        <p className="mb-4 text-soft">{TROUBLE_WORDS[trouble]}.</p>
+        <Link href="/" className="btn">
+          Back to the tray
+        </Link>
+      </main>
+    );
   return (
     <main className="p-6">
       <h1 className="mb-2 text-lg font-bold">{isUnreadable ? "This piece could not be read." : "This piece is not on the tray."}</h1>
