@@ -1,5 +1,6 @@
-import { attackByKilling, attackFirstDemo, attackRecords, attackRestore, attackWindows } from "./browser";
+import { attackRecords, attackWindows } from "./browser";
 import { attackCore } from "./core";
+import { attackByKilling, attackFirstDemo, attackRestore } from "./kills";
 import { randomFrom } from "./random";
 import { conclude } from "./report";
 import { attackServer } from "./server";
@@ -14,5 +15,16 @@ export async function attack(address: string, seed: number, kills: number): Prom
   await attackFirstDemo(address, random, Math.ceil(kills / 5));
   await attackRestore(address, random, Math.ceil(kills / 5));
   await attackByKilling(address, random, kills);
+  return conclude(seed);
+}
+
+/** A little of each in some twenty seconds, so that none of them is broken unnoticed. */
+export async function attackShortly(address: string, seed: number): Promise<boolean> {
+  const random = randomFrom(seed);
+  attackCore(random, 2);
+  await attackRecords(address, random, 3);
+  await attackFirstDemo(address, random, 1);
+  await attackRestore(address, random, 1);
+  await attackByKilling(address, random, 4);
   return conclude(seed);
 }

@@ -1,4 +1,5 @@
 import { spawnSync } from "node:child_process";
+import { demoMakes } from "@demo/makes";
 import { DEMO_PIECES } from "@demo/pieces";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { bestHeats } from "@/core/heats/best";
@@ -8,9 +9,12 @@ import { attemptPlan } from "@/formats/attempt";
 import { decodeBackup } from "@/formats/backup-codec";
 import { decodeBench } from "@/formats/bench-codec";
 import { makeFromJson } from "@/formats/make-codec";
+import { makesCsv, readMakesCsv } from "@/formats/makes-csv";
 import { decodePiece } from "@/formats/piece-codec";
 import { planFile } from "@/formats/plan-file";
 import { type Json } from "@/formats/read-json";
+import { checkRecord, readRecord } from "@/store/read-kept";
+import { makeRecord } from "@/store/restoring";
 import { faultLine } from "@/words/faults";
 import { type Random, mutated } from "./random";
 import { report, until } from "./report";
@@ -74,19 +78,12 @@ const bench = {
   strips: [{ metal: "fine-silver", thickness: 0.32, heights: [2.5, 3.2] }],
 };
 
-const make = (piece: Piece): Make => ({
-  format: "hoop-ledger/make",
-  version: 2,
-  id: "m-1",
-  piece: piece.id,
-  pieceFile: piece,
-  started: "2026-11-12",
-  finished: null,
-  done: [{ step: "m1.wall.cut", at: "2026-11-12" }],
-  measured: [{ figure: "m1.wall.cutLength", value: 46, at: "2026-11-12", by: "caliper" }],
-  remedies: [],
-  notes: "",
-});
+/** Makes as they are today: ticks, readings, remedies, a result, pictures, a piece taken since. */
+const MAKES: readonly Make[] = demoMakes().map((each) => ({
+  ...each,
+  photos: [{ name: "shot.png", at: each.started, jpeg: "AAAA" }],
+  taken: [{ at: each.started, pieceFile: each.pieceFile }],
+}));
 
 /** Pieces, benches, makes and backups, mutated, through decoders, planner and command line. */
 export function attackCore(random: Random, seconds: number): void {
@@ -120,10 +117,32 @@ export function attackCore(random: Random, seconds: number): void {
     seconds / 6,
     5000,
     BOUND.refusal,
-    () => JSON.stringify(mutated(make(random.of(DEMO_PIECES)), random)),
+    () => JSON.stringify(mutated(random.of(MAKES), random)),
     (text) => {
       const decoded = makeFromJson(JSON.parse(text) as Json, SHIPPED_BENCH);
       return decoded.ok || !say(decoded.faults);
+    },
+  );
+  attackReader(
+    "tables of makes, a text cut, doubled or scrambled",
+    seconds / 6,
+    1000,
+    BOUND.plan,
+    () => scrambled(makesCsv(MAKES), random),
+    (text) => readMakesCsv(text, SHIPPED_BENCH).ok,
+  );
+  attackReader(
+    "mutated records of makes, read and written again",
+    seconds / 6,
+    5000,
+    BOUND.refusal,
+    () => JSON.stringify(mutated(makeRecord(random.of(MAKES), "2026-11-12"), random)),
+    (text) => {
+      const record = JSON.parse(text) as object;
+      const read = readRecord("makes", { ...record, revision: 1 });
+      // What reads must be taken again as it was read.
+      if (read.ok && !checkRecord("makes", read.value).ok) throw new Error("a record that reads cannot be written");
+      return read.ok;
     },
   );
   const backup = {
@@ -131,7 +150,7 @@ export function attackCore(random: Random, seconds: number): void {
     version: 1,
     bench,
     pieces: DEMO_PIECES,
-    makes: DEMO_PIECES.map((each) => ({ ...make(each), id: `m-${each.id}` })),
+    makes: MAKES,
   };
   attackReader(
     "mutated backups, read",

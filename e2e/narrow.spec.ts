@@ -60,7 +60,7 @@ for (const [what, places] of Object.entries(PLACES))
     }
   });
 
-test("by touch alone a piece is opened, gone through, measured, ticked and read on its card, answer before drawing before measures", async ({
+test("by touch alone a piece is opened, gone through, measured, ticked and read on its card, answer before measures before drawing", async ({
   page,
 }) => {
   await page.goto("/");
@@ -68,7 +68,7 @@ test("by touch alone a piece is opened, gone through, measured, ticked and read 
   await page.getByRole("button", { name: "Open", exact: true }).tap();
   await expect(page).toHaveURL(/whelk-ring\/wall/);
   const tops = await Promise.all(
-    ["Stages", "Answer", "Drawing", "Measures"].map(
+    ["Stages", "Answer", "Measures", "Drawing"].map(
       async (name) => (await page.locator(`[aria-label="${name}"]`).first().boundingBox())!.y,
     ),
   );

@@ -57,5 +57,6 @@ const browser = read(results.browser);
 passed += browser?.stats.expected ?? 0;
 failed += browser ? browser.stats.unexpected + browser.stats.flaky + browser.errors.length : 1;
 
+step("attack, a little of each", await run("node", ["scripts/attack.mjs", String(process.env.SEED ?? 1), "short"]));
 console.log(`${passed} passed, ${failed} failed`);
 process.exitCode = failed === 0 && passed > 0 ? 0 : 1;
