@@ -4,6 +4,8 @@ import { type JournalEntry, readJournalEntry } from "./read-kept";
 import { parsed } from "@/formats/read-json";
 
 const PREFIX = "hoop-ledger/journal/";
+/** That the browser was asked not to throw away what is kept. */
+const ASKED = "hoop-ledger/asked/persistent";
 /** What cannot be read is put here, so that it neither comes again nor is written over. */
 const ASIDE = "hoop-ledger/set-aside/";
 
@@ -52,6 +54,14 @@ export function setAside(): Unreadable[] {
     const read = entryAt(key);
     return { store: "journal", key: key.slice(ASIDE.length), raw: localStorage.getItem(key), faults: read.ok ? [] : read.faults };
   });
+}
+
+export function noteAsked(): void {
+  tried("noted", () => localStorage.setItem(ASKED, "1"));
+}
+
+export function wasAsked(): boolean {
+  return tried("read", () => localStorage.getItem(ASKED)) !== null;
 }
 
 export function dropAside(name: string): void {

@@ -5,7 +5,7 @@ import { type Piece } from "@/core/piece/piece";
 import { type ReadBackup } from "@/formats/backup-codec";
 import { deviceKeeper } from "./device";
 import { halfTypedOn } from "./half-typed";
-import { dropAside, setAside, watchJournal } from "./journal";
+import { dropAside, noteAsked, setAside, wasAsked, watchJournal } from "./journal";
 import { type Change, KeepError, type Keeper, type MakeRecord, type Outcome, type Trouble, type Unreadable, type Writing } from "./keeper";
 import { makingsOn } from "./makings";
 import { memoryKeeper } from "./memory";
@@ -43,6 +43,7 @@ export async function openTray(demo: (() => Promise<Demo>) | null): Promise<Tray
   const tray = trayOn(keeper, trouble);
   if (keeper.kind === "device") {
     await tray.replay();
+    void tray.readPersistence();
   }
   const isRead = await tray.readNewest();
   const { pieces, unreadable, isWhole } = tray.store.getState();
@@ -101,7 +102,15 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
 
   /** Asks the browser, at the first piece that is the maker's own, not to throw away what is kept: some answer by themselves, some ask. */
   async function askToPersist(): Promise<void> {
+    noteAsked();
     const isPersistent = await Promise.resolve(navigator.storage?.persist?.()).catch(() => false);
+    store.setState({ isPersistent: isPersistent ?? false });
+  }
+
+  /** What the browser answered before, if it was asked. */
+  async function readPersistence(): Promise<void> {
+    if (!wasAsked()) return;
+    const isPersistent = await Promise.resolve(navigator.storage?.persisted?.()).catch(() => false);
     store.setState({ isPersistent: isPersistent ?? false });
   }
 
@@ -166,6 +175,7 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
     ...myBench,
     ...halfTyped,
     readNewest,
+    readPersistence,
     replay: journal.replay,
 
     /** What no screen shows at first: all other pieces, then all other makings. */

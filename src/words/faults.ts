@@ -65,6 +65,7 @@ const EXPECTED: Readonly<Record<FaultCode, (v: Fault["values"]) => string>> = {
   "stretch-empty": () => "must end somewhere else than it starts",
   "tight-not-round": () => "is for a wire that goes all round",
   "not-of-ornament": (v) => `does not go with ${LAYER_NAMES[v.got as LayerType] ?? v.got}`,
+  "made-of-nothing": () => "must name the wire or the strip it is melted from",
   "notch-pair": () => "is missing: a number of notches and their pitch go together",
   "ledge-missing": () => "is missing: an open back has one",
   "ledge-too-wide": (v) => `must be < ${Number(v.limit).toFixed(2)}, or nothing of the back is left open`,

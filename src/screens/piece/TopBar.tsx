@@ -11,7 +11,7 @@ import { RenameInput } from "@/ui/RenameInput";
 import { UnitSwitch } from "@/ui/UnitSwitch";
 import { useSession, useSessionState } from "@/ui/session";
 import { useTrayState, useUnits } from "@/ui/tray";
-import { TROUBLE_WORDS } from "@/words/trouble";
+import { JOURNAL_FULL, TROUBLE_WORDS } from "@/words/trouble";
 import { useDoubt } from "@/ui/doubt";
 import { ifSure } from "@/words/doubt";
 import { andOthers } from "@/words/settings";
@@ -108,14 +108,17 @@ function Name({ stone }: { readonly stone: string }) {
 }
 
 function KeepingText({ keeping }: { readonly keeping: Keeping }) {
-  const trouble = useTrayState((state) => state.trouble) ?? "unavailable";
-  const isBad = keeping.state !== "kept" && keeping.state !== "writing";
+  const trouble = useTrayState((state) => state.trouble);
+  const isJournalFull = useTrayState((state) => state.isJournalFull);
+  const isWell = keeping.state === "kept" || keeping.state === "writing";
+  const other = isWell ? (trouble ? TROUBLE_WORDS[trouble] : isJournalFull ? JOURNAL_FULL : null) : null;
+  const isBad = !isWell || other !== null;
   return (
     <span
       role={isBad ? "status" : undefined}
       className={`min-w-0 text-[12.5px] ${isBad ? "leading-tight font-semibold text-bad" : "truncate text-soft"}`}
     >
-      {keepingText(keeping, trouble)}
+      {other ?? keepingText(keeping, trouble ?? "unavailable")}
     </span>
   );
 }

@@ -94,6 +94,8 @@ export const granules: LayerKind = {
   faults: ({ type, from }) => {
     if (!from) return [];
     if ("wire" in from) return from.turns === undefined ? [] : [{ field: "from/turns", code: "not-of-ornament", values: { got: type } }];
+    // A file may name notches of neither.
+    if (!("strip" in from)) return [{ field: "from", code: "made-of-nothing", values: {} }];
     const { notches, pitch } = from;
     if ((notches === undefined) === (pitch === undefined)) return [];
     return [{ field: notches === undefined ? "from/notches" : "from/pitch", code: "notch-pair", values: {} }];

@@ -90,7 +90,7 @@ export interface LayerPlan extends Contribution {
 /** What of a layer does not go with its kind: the field, and what is wrong with it. */
 export interface LayerFault {
   readonly field: string;
-  readonly code: "not-of-ornament" | "notch-pair";
+  readonly code: "not-of-ornament" | "notch-pair" | "made-of-nothing";
   readonly values: Readonly<Record<string, string | number>>;
 }
 

@@ -267,6 +267,7 @@ test("what an ornament cannot be is refused by its path", () => {
   expect(refused({ type: "bead-wire", from: { wire: 1 } })).toEqual(["0/from not-of-ornament"]);
   expect(refused({ type: "twist", from: { strip: [1, 2] } })).toEqual(["0/from/strip not-of-ornament"]);
   expect(refused({ type: "granules", from: { wire: 1, turns: 2 } })).toEqual(["0/from/turns not-of-ornament"]);
+  expect(refused({ type: "granules", from: { notches: 1, pitch: 0.7 } as never })).toEqual(["0/from made-of-nothing"]);
   expect(refused({ type: "granules", from: { strip: [1, 2], notches: 2 } })).toEqual(["0/from/pitch notch-pair"]);
   expect(refused({ type: "granules", from: { strip: [1, 2], pitch: 2 } })).toEqual(["0/from/notches notch-pair"]);
   expect(refused({ type: "granules", from: { strip: [1, 2], pitch: 2, notches: 1 } })).toEqual([]);
