@@ -38,7 +38,7 @@ test("standard input gives the plan as JSON, with the bench of --bench", () => {
 test("a piece is planned on the bench it came with, unless another is given", () => {
   const piece = {
     ...(JSON.parse(readFileSync(TERN, "utf8")) as object),
-    benchUsed: { format: "hoop-ledger/bench", version: 2, losses: { wall: { squaring: 1 } }, units: { length: "inch" } },
+    benchUsed: { format: "hoop-ledger/bench", version: 3, losses: { wall: { squaring: 1 } }, units: { length: "inch" } },
   };
   const { stdout } = plan(["-"], JSON.stringify(piece));
   expect(stdout).toMatch(/Cut strip +1\.835 in long/);

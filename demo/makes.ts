@@ -108,7 +108,7 @@ function makeOf({ day, piece: id, words, minutes, method = "file", beyond = {}, 
   const size = inside === undefined ? "" : sizeRead(piece, inside);
   return {
     format: "hoop-ledger/make",
-    version: 2,
+    version: 3,
     id: `${id}-${day.replaceAll("-", "")}`,
     piece: id,
     pieceFile: piece,

@@ -55,7 +55,7 @@ function makeOf(piece: Piece, id: string, lost: number): Make {
   return {
     ...{
       format: "hoop-ledger/make",
-      version: 2,
+      version: 3,
       id,
       piece: piece.id,
       pieceFile: piece,

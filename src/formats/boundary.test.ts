@@ -30,7 +30,7 @@ import { schemaFaults } from "./validate";
 const tern = ternFile as unknown as Piece;
 const json = (value: unknown) => JSON.parse(JSON.stringify(value)) as Json;
 const make = (more: object = {}) => ({
-  ...{ format: "hoop-ledger/make", version: 2, id: "tern-1", piece: "tern-ring", pieceFile: tern, started: "2026-11-12", finished: null },
+  ...{ format: "hoop-ledger/make", version: 3, id: "tern-1", piece: "tern-ring", pieceFile: tern, started: "2026-11-12", finished: null },
   ...{ done: [{ step: "m1.wall.cut", at: "" }], measured: [], remedies: [], notes: "" },
   ...more,
 });
@@ -93,9 +93,9 @@ test("what is no backup is refused, all that is wrong with it at once", () => {
     const read = readBackup(json(file) as JsonObject);
     return read.ok ? [] : read.faults.map(faultLine);
   };
-  expect(lines({ format: "x", version: 2, bench: 1, pieces: {}, "a/b~": 1 })).toEqual([
+  expect(lines({ format: "x", version: 3, bench: 1, pieces: {}, "a/b~": 1 })).toEqual([
     '/format: must be "hoop-ledger/backup"',
-    "/version: was written by a newer Hoop Ledger; this one reads up to version 1, got 2",
+    "/version: was written by a newer Hoop Ledger; this one reads up to version 2, got 3",
     "/a~1b~0: is not a field of this file",
     "/pieces: must be a list",
     "/makes: is missing",
@@ -230,9 +230,9 @@ test("no more of a text is told than two hundred letters", () => {
 
 test("each kind has its format, its newest version and a limit to its lists", () => {
   expect([PIECE, BENCH, MAKE].map(({ format, newest }) => `${format} ${newest}`)).toEqual([
-    "hoop-ledger/piece 2",
-    "hoop-ledger/bench 2",
-    "hoop-ledger/make 2",
+    "hoop-ledger/piece 3",
+    "hoop-ledger/bench 3",
+    "hoop-ledger/make 3",
   ]);
   expect(PIECE.lists.at!.mounts!.most).toBe(12);
   for (const version of [0, 1.5, "1", null, undefined])

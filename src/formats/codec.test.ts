@@ -41,7 +41,7 @@ test.each([
   ["[]", "/: must be an object, got a list"],
   ["{}", '/format: must be "hoop-ledger/piece", got nothing'],
   [altered("/format", "other"), '/format: must be "hoop-ledger/piece", got "other"'],
-  [altered("/version", 3), "/version: was written by a newer Hoop Ledger; this one reads up to version 2, got 3"],
+  [altered("/version", 4), "/version: was written by a newer Hoop Ledger; this one reads up to version 3, got 4"],
   [altered("/version", "1"), '/version: must be a whole number, got "1"'],
   [altered("/colour", 1), "/colour: is not a field of this file"],
   [altered(`${stone}/height`, -3), `${stone}/height: must be > 0, got -3`],
@@ -119,7 +119,7 @@ test.each([
     altered("/carrier", { type: "bail", bore: 3, drop: 8, thickness: 0.5, eyes: [{ mount: "m2", at: 0 }] }),
     "/carrier/eyes: must have one for m1, which hangs by nothing",
   ],
-  [altered("/carrier", { type: "rope" }), '/carrier/type: must be one of hoop, bail, jump-ring, none, got "rope"'],
+  [altered("/carrier", { type: "rope" }), '/carrier/type: must be one of hoop, bail, jump-ring, posts, ear-wires, none, got "rope"'],
   [
     altered("/carrier/stock", { section: "round", width: 3, thickness: 2, metal: "sterling" }),
     "/carrier/stock/width: must equal the thickness, 2, of round wire, got 3",
@@ -191,7 +191,7 @@ test("a bench is a file too, and its shelf must make sense", () => {
 });
 
 test("everything saved at once is read again, or refused by the path of what is wrong in it", () => {
-  const backup = { format: "hoop-ledger/backup", version: 1, bench: SHIPPED_BENCH, pieces: [tern as unknown as Piece], makes: [] } as const;
+  const backup = { format: "hoop-ledger/backup", version: 2, bench: SHIPPED_BENCH, pieces: [tern as unknown as Piece], makes: [] } as const;
   const { bench, pieces, makes } = JSON.parse(JSON.stringify(backup)) as typeof backup;
   for (const text of [encode(backup), [...encodeParts(backup)].join("")])
     expect(decodeBackup(text)).toMatchObject({ ok: true, value: { bench, pieces, makes, unread: [] } });

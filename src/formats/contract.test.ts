@@ -1,5 +1,6 @@
 import { type BenchEntry } from "@/core/piece/bench";
-import { faultsOf, unplanned } from "@/core/piece/faults";
+import { faultsOf } from "@/core/piece/faults";
+import { unplanned } from "@/core/piece/unplanned";
 import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
 import { validateBench, validateMake, validatePiece } from "./generated/validators";
@@ -8,7 +9,7 @@ import { schemaFaults } from "./validate";
 /** Every field of the contract, filled in: the types and the schemas must both know each. */
 const bench = {
   format: "hoop-ledger/bench",
-  version: 2,
+  version: 3,
   name: "Marram Workshop",
   units: { length: "inch", temperature: "F" },
   sizeSystem: "uk",
@@ -92,7 +93,7 @@ const mount = {
 
 const whole = {
   format: "hoop-ledger/piece",
-  version: 2,
+  version: 3,
   id: "whole",
   name: "Whole",
   kind: "ring",
@@ -193,7 +194,7 @@ test("every field of the contract is known to the schema, whatever is planned", 
   for (const carrier of carriers) expect(schemaFaults(validatePiece, { ...whole, carrier })).toEqual([]);
   const make = {
     format: "hoop-ledger/make",
-    version: 2,
+    version: 3,
     id: "whole-1112094100",
     piece: "whole",
     pieceFile: whole,

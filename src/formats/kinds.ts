@@ -5,7 +5,7 @@ import { benchMigrations, makeMigrations, pieceMigrations } from "./migrations";
 /** The kinds of file there are: what each is called, its newest version and its schema. */
 export const PIECE: Kind = {
   format: "hoop-ledger/piece",
-  newest: 2,
+  newest: 3,
   migrations: pieceMigrations,
   validate: validatePiece,
   lists: pieceLists,
@@ -13,7 +13,7 @@ export const PIECE: Kind = {
 
 export const BENCH: Kind = {
   format: "hoop-ledger/bench",
-  newest: 2,
+  newest: 3,
   migrations: benchMigrations,
   validate: validateBench,
   lists: benchLists,
@@ -21,7 +21,7 @@ export const BENCH: Kind = {
 
 export const MAKE: Kind = {
   format: "hoop-ledger/make",
-  newest: 2,
+  newest: 3,
   migrations: makeMigrations,
   validate: validateMake,
   lists: makeLists,

@@ -15,6 +15,10 @@ import forms from "./version-1/forms.piece.json";
 import make from "./version-1/make.json";
 import samphire from "./version-1/samphire-ring.piece.json";
 import tern from "./version-1/tern-ring.piece.json";
+import benchTwo from "./version-2/bench.json";
+import makeTwo from "./version-2/make.json";
+import ternTwo from "./version-2/tern-ring.piece.json";
+import turnstoneTwo from "./version-2/turnstone-ring.piece.json";
 
 const piece = (file: object) => {
   const decoded = decodePiece(JSON.stringify(file));
@@ -25,7 +29,7 @@ const values = (of: Piece) =>
   Object.fromEntries(Object.entries(planPiece(of, SHIPPED_BENCH).figures).map(([key, { value }]) => [key, value]));
 const hoop = (more: object) => pieceMigrations[1]!({ ...tern, carrier: { ...tern.carrier, ...more } }).carrier;
 
-test("a file of version 1 without what changed is the same in 2, and plans the same", () => {
+test("a file of version 1 without what changed is the same in the newest, and plans the same", () => {
   const { value, migratedFrom } = piece(tern);
   expect(migratedFrom).toBe(1);
   expect(value).toEqual(ternNow);
@@ -38,7 +42,7 @@ test("a file of version 1 without what changed is the same in 2, and plans the s
       // In version 1 a slit belonged to another form.
       fc.pre(any.carrier.type !== "hoop" || any.carrier.slit === undefined);
       const old = JSON.parse(JSON.stringify({ ...any, version: 1 })) as JsonObject;
-      expect(pieceMigrations[1]!(old)).toEqual(JSON.parse(JSON.stringify(any)));
+      expect(pieceMigrations[1]!(old)).toEqual(JSON.parse(JSON.stringify({ ...any, version: 2 })));
     }),
     { numRuns: 40 },
   );
@@ -77,7 +81,7 @@ test("a mount called by a word that two keeps has another name, free of those th
   expect(value.carrier).not.toHaveProperty("slit");
   expect(value.benchUsed).toEqual({
     format: "hoop-ledger/bench",
-    version: 2,
+    version: 3,
     overshoot: 8,
     minutes: { "join.pickle": { hands: 1, wait: 6 } },
   });
@@ -88,21 +92,21 @@ test("a bench's minutes are told by step, a making's steps with when they were d
   expect(decodeBench(JSON.stringify(bench))).toEqual({
     ok: true,
     migratedFrom: 1,
-    value: { ...bench, version: 2, minutes: { "join.pickle": { hands: 1, wait: 12 } } },
+    value: { ...bench, version: 3, minutes: { "join.pickle": { hands: 1, wait: 12 } } },
   });
   expect(benchMigrations[1]!({ version: 1, minutes: {} })).toEqual({ version: 2, minutes: {} });
   const old = { ...make, pieceFile: samphire };
   const read = makeFromJson(old, SHIPPED_BENCH);
   if (!read.ok) throw new Error(read.faults.map(faultLine).join("; "));
   expect(read.value).toMatchObject({
-    version: 2,
+    version: 3,
     done: [
       { step: "m1.wall.slit", at: "" },
       { step: "m1.wall.anneal", at: "" },
     ],
     measured: [{ figure: "m1.wall.netLength", value: 45.5, at: "2026-11-12T10:02:00Z", by: "typed" }],
     remedies: [],
-    pieceFile: { version: 2, mounts: [{ wall: { cup: { length: 11 } } }] },
+    pieceFile: { version: 3, mounts: [{ wall: { cup: { length: 11 } } }] },
   });
 });
 
@@ -122,4 +126,26 @@ test("what is not what it should be is left for the schema to tell, by its place
     }
   const bad = decodePiece(JSON.stringify({ ...tern, mounts: [{ ...tern.mounts[0], id: "piece", wall: 5 }] }));
   expect(bad.ok ? [] : bad.faults.map(faultLine)).toEqual(["/mounts/0/wall: must be an object, got 5"]);
+});
+
+test("files of version 2 are the same in 3 but for the number, their bench and every copy of a piece in them too, and plan the same", () => {
+  for (const old of [ternTwo, turnstoneTwo]) {
+    const carried = { ...old, benchUsed: benchTwo };
+    const { value, migratedFrom } = piece(carried);
+    expect(migratedFrom).toBe(2);
+    expect(value).toEqual({ ...old, version: 3, benchUsed: { ...benchTwo, version: 3 } });
+    expect(pieceMigrations[2]!(old as unknown as JsonObject)).toEqual({ ...old, version: 3 });
+  }
+  expect(values(piece(ternTwo).value)).toEqual(values(ternNow as unknown as Piece));
+  expect(decodeBench(JSON.stringify(benchTwo))).toEqual({ ok: true, migratedFrom: 2, value: { ...benchTwo, version: 3 } });
+  const make = { ...makeTwo, pieceFile: ternTwo, taken: [{ at: "2026-11-12T10:00:00Z", pieceFile: turnstoneTwo }] };
+  const read = makeFromJson(make, SHIPPED_BENCH);
+  if (!read.ok) throw new Error(read.faults.map(faultLine).join("; "));
+  expect(read.value).toEqual({
+    ...make,
+    version: 3,
+    pieceFile: { ...ternTwo, version: 3 },
+    taken: [{ at: "2026-11-12T10:00:00Z", pieceFile: { ...turnstoneTwo, version: 3 } }],
+  });
+  expect(makeMigrations[2]!(make as unknown as JsonObject)).toEqual(read.value);
 });

@@ -4,9 +4,9 @@ import { asList, asRecord, type Json, type JsonObject } from "./read-json";
 export type Migrations = Readonly<Record<number, (file: JsonObject) => JsonObject>>;
 
 /** What a file says is kept as it is said wherever it is not what it should be: the schema's words for that are better than a guess. */
-export const pieceMigrations: Migrations = { 1: (file) => renamedMounts(pieceOfTwo(file)) };
-export const benchMigrations: Migrations = { 1: (file) => benchOfTwo(file) };
-export const makeMigrations: Migrations = { 1: (file) => makeOfTwo(file) };
+export const pieceMigrations: Migrations = { 1: (file) => renamedMounts(pieceOfTwo(file)), 2: pieceOfThree };
+export const benchMigrations: Migrations = { 1: (file) => benchOfTwo(file), 2: (file) => ({ ...file, version: 3 }) };
+export const makeMigrations: Migrations = { 1: (file) => makeOfTwo(file), 2: makeOfThree };
 
 /** The file brought to `newest`, step by step. @throws if a step is missing. */
 export function migrate(file: JsonObject, from: number, newest: number, migrations: Migrations): JsonObject {
@@ -127,4 +127,24 @@ function changed<T>(file: JsonObject, key: string, read: (value: Json | undefine
 function inside(value: Json, key: string, change: (value: JsonObject) => Json): Json {
   const record = asRecord(value);
   return record ? { ...record, ...changed(record, key, asRecord, change) } : value;
+}
+
+/** Three only adds: the bench it came with is brought up with it. */
+function pieceOfThree(file: JsonObject): JsonObject {
+  return {
+    ...file,
+    version: 3,
+    ...changed(file, "benchUsed", asRecord, (bench) => (bench.version === 2 ? { ...bench, version: 3 } : bench)),
+  };
+}
+
+/** Three only adds: its own copy of the piece, and those taken since, are brought up with it. */
+function makeOfThree(make: JsonObject): JsonObject {
+  const ofThree = (piece: JsonObject) => (piece.version === 2 ? pieceOfThree(piece) : piece);
+  return {
+    ...make,
+    version: 3,
+    ...changed(make, "pieceFile", asRecord, ofThree),
+    ...changed(make, "taken", asList, (taken) => taken.map((each) => inside(each, "pieceFile", ofThree))),
+  };
 }

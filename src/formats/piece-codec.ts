@@ -1,8 +1,9 @@
 import { type BenchEntry, SHIPPED_BENCH, benchOf } from "@/core/piece/bench";
 import { type Fault } from "@/core/piece/fault";
-import { faultsOf, unplanned } from "@/core/piece/faults";
+import { faultsOf } from "@/core/piece/faults";
 import { type Readings, inHand } from "@/core/piece/measured";
 import { type Piece } from "@/core/piece/piece";
+import { unplanned } from "@/core/piece/unplanned";
 import { benchFaults } from "./bench-codec";
 import { type Decoded, decode } from "./decode";
 import { PIECE } from "./kinds";
@@ -34,7 +35,9 @@ function checked(decoded: Decoded<Piece>, bench: BenchEntry | undefined): Decode
 /** What a piece that fits its schema cannot mean on a bench. */
 function meaningFaults(piece: Piece, bench: BenchEntry): Fault[] {
   const own = piece.benchUsed ? benchFaults(piece.benchUsed, "/benchUsed") : [];
-  return [...unplanned(piece), ...own, ...faultsOf(piece, bench)];
+  const later = unplanned(piece);
+  // What is not planned may stand in the place of what all the rest goes by.
+  return later.length > 0 ? [...later, ...own] : [...own, ...faultsOf(piece, bench)];
 }
 
 /** Whether a piece has the shape and sizes of one, whatever it can mean. */

@@ -28,7 +28,8 @@ export function schemaFaults(validate: Validator, value: unknown, lists: Lists =
   const told = new Map<string, Fault>();
   let more = 0;
   for (const error of errors) {
-    if (belongsToShape(error) || isSaid(error)) continue;
+    // What a branch asks for is told by its own faults.
+    if (belongsToShape(error) || isSaid(error) || error.keyword === "if") continue;
     if (told.size >= MOST_FAULTS) more++;
     else {
       const each = toFault(error, valueAt(value, error.instancePath));
@@ -87,6 +88,8 @@ function toFault({ instancePath: path, keyword, params }: SchemaError, data: unk
       return fault(path, "duplicate");
     case "pattern":
       return patternFault(path, String(params.pattern), got);
+    case "false schema":
+      return fault(path, "not-beside");
     case "oneOf":
       return fault(path, "pin-shape");
     default:
@@ -104,7 +107,7 @@ const LONGEST_QUOTED = 200;
 /** Tags of the outlines and carriers of the contract. */
 const DISCRIMINATED: Readonly<Record<string, string>> = {
   shape: "round, oval, cushion, rectangle, pear, marquise, heart, triangle, free",
-  type: "hoop, bail, jump-ring, none",
+  type: "hoop, bail, jump-ring, posts, ear-wires, none",
 };
 
 function patternFault(path: string, pattern: string, got: Fault["values"]): Fault {

@@ -35,7 +35,7 @@ export async function everythingText(keeper: Keeper, bench: BenchEntry): Promise
   let length = 0;
   for (const part of encodeParts({
     format: "hoop-ledger/backup",
-    version: 1,
+    version: 2,
     bench,
     pieces: lying.map(({ piece }) => piece),
     makes: makes.records.map(({ make }) => make),

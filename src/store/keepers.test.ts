@@ -20,7 +20,7 @@ const make = (id: string, done: readonly string[] = []) =>
   makeRecord(
     {
       format: "hoop-ledger/make",
-      version: 2,
+      version: 3,
       id,
       piece: "a",
       pieceFile: { ...piece, id: "a" },

@@ -18,7 +18,7 @@ const called = (id: string): Piece => ({ ...piece, id, name: id });
 const makesOf = (tray: Tray, id = piece.id) => tray.store.getState().makes[id] ?? [];
 const begun = (of: string, i: number): Make => ({
   format: "hoop-ledger/make",
-  version: 2,
+  version: 3,
   id: `${of}-${i}`,
   piece: of,
   pieceFile: called(of),

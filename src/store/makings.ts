@@ -300,7 +300,7 @@ function startMake(piece: Piece, bench: BenchEntry, started: string): Make {
   const id = `${piece.id.slice(0, 20)}-${started.replace(/[^0-9]/g, "").slice(0, 17)}`;
   return {
     format: "hoop-ledger/make",
-    version: 2,
+    version: 3,
     id,
     piece: piece.id,
     pieceFile: withBench(piece, bench),

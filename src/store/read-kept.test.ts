@@ -24,7 +24,7 @@ const changed = "2026-11-12T09:41:00Z";
 const record = (more: object = {}) => ({ ...pieceRecord(piece, changed), revision: 3, ...more });
 const make = {
   format: "hoop-ledger/make",
-  version: 2,
+  version: 3,
   id: "m-1",
   piece: piece.id,
   pieceFile: piece,
@@ -59,7 +59,7 @@ test("what an older program kept is brought up as it is read, also where it woul
   const old = (of: object, more: object = {}) => ({ ...record(), id: "samphire-ring", piece: of, ...more });
   expect(readRecord("pieces", old(oldSamphire))).toMatchObject({
     ok: true,
-    value: { piece: { version: 2, mounts: [{ wall: { cup: { length: 11 } } }] } },
+    value: { piece: { version: 3, mounts: [{ wall: { cup: { length: 11 } } }] } },
   });
   const thin = { ...oldTern, carrier: { ...oldTern.carrier, stock: { ...oldTern.carrier.stock, thickness: 5.5e-11 } } };
   const read = readRecord("pieces", old(thin, { id: "tern-ring" }));
@@ -71,14 +71,14 @@ test("what an older program kept is brought up as it is read, also where it woul
     readRecord("makes", kept({ make: { ...make, version: 1, pieceFile: oldTern, done: ["a"], measured: [], notes: "" } })),
   ).toMatchObject({
     ok: true,
-    value: { make: { version: 2, done: [{ step: "a", at: "" }] } },
+    value: { make: { version: 3, done: [{ step: "a", at: "" }] } },
   });
   const bench = { format: "hoop-ledger/bench", version: 1, minutes: { pickle: 5 } };
   expect(readRecord("settings", { id: "bench", bench, changed, revision: 1 })).toMatchObject({
     ok: true,
-    value: { bench: { version: 2, minutes: { "join.pickle": { hands: 1, wait: 5 } } } },
+    value: { bench: { version: 3, minutes: { "join.pickle": { hands: 1, wait: 5 } } } },
   });
-  expect(told(readRecord("pieces", record({ piece: { ...piece, version: 3 } })))).toEqual(["/piece/version too-new"]);
+  expect(told(readRecord("pieces", record({ piece: { ...piece, version: 4 } })))).toEqual(["/piece/version too-new"]);
 });
 
 test("the journal gives back what was written, name by name; what cannot be read is set aside with why, and can be dropped", () => {

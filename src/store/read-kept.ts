@@ -1,4 +1,5 @@
 import { type Fault, fault } from "@/core/piece/fault";
+import { unplanned } from "@/core/piece/unplanned";
 import { benchFromJson } from "@/formats/bench-codec";
 import { broughtUp, decode, faultsUnder } from "@/formats/decode";
 import {
@@ -58,14 +59,21 @@ const OF_SIZE: ReadonlySet<Fault["code"]> = new Set(["above", "at-least", "at-mo
 /** A piece that has the shape of one, whatever it can mean: that depends on the bench it is planned with. */
 function readPiece(raw: unknown): Readable<Piece> {
   const decoded = decode<Piece>(PIECE, asObject(raw as Json, PIECE.format, PIECE.lists));
-  if (decoded.ok) return decoded;
+  if (decoded.ok) {
+    const later = unplanned(decoded.value);
+    return later.length > 0 ? { ok: false, faults: later } : decoded;
+  }
   return decoded.faults.every(({ code }) => OF_SIZE.has(code))
     ? { ok: true, value: broughtUp(PIECE, raw as JsonObject) as unknown as Piece }
     : decoded;
 }
 
 function readMake(raw: unknown): Readable<Make> {
-  return decode<Make>(MAKE, asObject(raw as Json, MAKE.format, MAKE.lists));
+  const decoded = decode<Make>(MAKE, asObject(raw as Json, MAKE.format, MAKE.lists));
+  if (!decoded.ok) return decoded;
+  const { pieceFile, taken = [] } = decoded.value;
+  const later = [pieceFile, ...taken.map((each) => each.pieceFile)].flatMap(unplanned);
+  return later.length > 0 ? { ok: false, faults: later } : decoded;
 }
 
 function readPieceRecord(raw: unknown): Readable<PieceRecord> {

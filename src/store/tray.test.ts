@@ -336,9 +336,9 @@ test("of a backup with bad parts the good is read, each bad part named with what
   const file = {
     format: "hoop-ledger/backup",
     version: 1,
-    bench: { format: "hoop-ledger/bench", version: 2, overshoot: 40 },
+    bench: { format: "hoop-ledger/bench", version: 3, overshoot: 40 },
     pieces: [piece, { ...piece, id: "b", kind: "spoon" }, piece] as unknown as Json[],
-    makes: [{ format: "hoop-ledger/make", version: 2, id: "m", pieceFile: { ...piece, name: 5 } }] as unknown as Json[],
+    makes: [{ format: "hoop-ledger/make", version: 3, id: "m", pieceFile: { ...piece, name: 5 } }] as unknown as Json[],
   };
   const read = readBackup(file);
   if (!read.ok) throw new Error("refused");
@@ -382,7 +382,7 @@ test("a restore leaves what is further on here, and one step puts everything bac
 
 test("the demo is laid out whole: a page that ends between its pieces and its makes is gone on with by the next", async () => {
   const make = (id: string): Make => ({
-    ...{ format: "hoop-ledger/make", version: 2, id: `${id}-1`, piece: id, pieceFile: called(id), started: "2026-11-27" },
+    ...{ format: "hoop-ledger/make", version: 3, id: `${id}-1`, piece: id, pieceFile: called(id), started: "2026-11-27" },
     ...{ finished: null, done: [], measured: [], remedies: [], notes: "" },
   });
   const demo = () => Promise.resolve({ pieces: [called("a"), called("b")], makes: () => Promise.resolve([make("a"), make("b")]) });

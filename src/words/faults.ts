@@ -34,6 +34,7 @@ const EXPECTED: Readonly<Record<FaultCode, (v: Fault["values"]) => string>> = {
   "not-a-word": (v) => `must be ${v.expected}`,
   "too-few": (v) => `must hold at least ${v.limit}`,
   "too-many": (v) => `must hold at most ${v.limit}${v.what ? ` ${v.what}` : ""}`,
+  "not-beside": () => "does not go with what stands beside it: remove it",
   "over-limit": (v) => `holds ${v.count} more than it can: they are set aside`,
   "whole-number": () => "must be a whole number",
   "pin-shape": () => "must be one of joint + grade, joint + means, before, together, shield, forbid, add, leave",

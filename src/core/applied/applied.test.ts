@@ -1,5 +1,6 @@
 import { SHIPPED_BENCH } from "../piece/bench";
-import { faultsOf, unplanned } from "../piece/faults";
+import { faultsOf } from "../piece/faults";
+import { unplanned } from "../piece/unplanned";
 import { type AppliedEntry, type Piece } from "../piece/piece";
 import { planPiece } from "../piece/plan-piece";
 import ternFile from "../piece/reference/tern-ring.piece.json";

@@ -290,7 +290,7 @@ export function anyPiece(): fc.Arbitrary<Piece> {
     })
     .map(({ bails, hangs, ...parts }) => (hangs === 0 ? { ...parts, carrier: bails[parts.mounts.length - 1]! } : parts))
     .map(({ put, ...parts }) =>
-      putOn({ format: "hoop-ledger/piece", version: 2, id: "any", name: "Any", kind: "ring", ...parts } as unknown as Piece, put),
+      putOn({ format: "hoop-ledger/piece", version: 3, id: "any", name: "Any", kind: "ring", ...parts } as unknown as Piece, put),
     )
     .filter((piece) => faultsOf(piece, SHIPPED_BENCH).length === 0);
 }

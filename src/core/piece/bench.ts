@@ -25,7 +25,7 @@ export interface Strip {
 /** A maker's defaults as their file has them; what is left out is the shipped default. */
 export interface BenchEntry {
   readonly format: "hoop-ledger/bench";
-  readonly version: 2;
+  readonly version: 3;
   readonly name?: string;
   readonly units?: { readonly length?: LengthUnit; readonly temperature?: "C" | "F" };
   readonly sizeSystem?: SizeSystem;
@@ -78,7 +78,7 @@ export const SHIPPED = {
   minutes: USUAL_MINUTES,
 } as const satisfies Omit<BenchEntry, "format" | "version" | "allowances" | "name">;
 
-export const SHIPPED_BENCH: BenchEntry = { format: "hoop-ledger/bench", version: 2 };
+export const SHIPPED_BENCH: BenchEntry = { format: "hoop-ledger/bench", version: 3 };
 
 /** The first that is given: the piece's value, the bench's, the shipped one; with where it came from. */
 export function choose<T>(piece: T | undefined, bench: T | undefined, shipped: T): Sourced<T> {

@@ -2,7 +2,8 @@ import fc from "fast-check";
 import { anyPiece } from "./any-piece.testing";
 import { SHIPPED_BENCH } from "./bench";
 import { SURE, doubtAmong, doubter } from "./doubt";
-import { faultsOf, unplanned } from "./faults";
+import { faultsOf } from "./faults";
+import { unplanned } from "./unplanned";
 import { type Piece } from "./piece";
 import { sizePiece } from "./size-piece";
 

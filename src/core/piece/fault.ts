@@ -34,6 +34,7 @@ export type FaultCode =
   | "not-a-word"
   | "too-few"
   | "too-many"
+  | "not-beside"
   | "over-limit"
   | "whole-number"
   | "pin-shape"

@@ -177,21 +177,3 @@ function jointCount({ mounts, carrier, applied = [], heats }: Piece): number {
   const added = (heats?.pins ?? []).filter((pin) => "add" in pin).length;
   return onMounts + applied.length + added + carrierKind(carrier).jointCount(carrier, mounts.length);
 }
-
-/** What the contract has and this build does not plan: each is refused by name, so that nothing is planned by half. */
-export function unplanned(piece: Piece): Fault[] {
-  return [
-    ...piece.mounts.flatMap(({ wall, plate }, i) => [
-      ...refuse(wall.cup?.height !== undefined, `/mounts/${i}/wall/cup/height`, "height"),
-      ...refuse(
-        (plate.ornament ?? []).some(({ type }) => !isPlannedLayer(type)),
-        `/mounts/${i}/plate/ornament`,
-        "ornament",
-      ),
-    ]),
-  ];
-}
-
-function refuse(isRefused: boolean, path: string, got: string): Fault[] {
-  return isRefused ? [fault(path, "not-planned", { got })] : [];
-}

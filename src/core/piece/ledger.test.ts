@@ -17,7 +17,7 @@ const read = (figure: string, value: number, method?: string): Measured => ({
 const making = (id: string, measured: readonly Measured[], pieceFile: Piece = tern): Make => ({
   ...{
     format: "hoop-ledger/make",
-    version: 2,
+    version: 3,
     id,
     piece: pieceFile.id,
     pieceFile,

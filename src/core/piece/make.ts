@@ -18,7 +18,7 @@ export interface Measured {
 /** One making of one piece, with its own copy of the piece file, so that later edits do not rewrite it. Times are ISO. */
 export interface Make {
   readonly format: "hoop-ledger/make";
-  readonly version: 2;
+  readonly version: 3;
   readonly id: string;
   readonly piece: string;
   readonly pieceFile: Piece;

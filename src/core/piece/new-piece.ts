@@ -51,7 +51,7 @@ export function newPiece(
 ): Piece {
   return {
     format: "hoop-ledger/piece",
-    version: 2,
+    version: 3,
     id,
     name,
     kind,

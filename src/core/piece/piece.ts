@@ -12,7 +12,7 @@ import { type BenchEntry } from "./bench";
 /** A piece as its file has it: what a field leaves out is taken from the bench. Lengths in mm. */
 export interface Piece {
   readonly format: "hoop-ledger/piece";
-  readonly version: 2;
+  readonly version: 3;
   readonly id: string;
   readonly name: string;
   readonly kind: "ring" | "pendant" | "earrings";

@@ -13,7 +13,7 @@ const told = ({ status, body }: PlanReply) =>
   ] as const;
 
 test("a request is planned on its bench, or refused with all that is wrong in it", () => {
-  const bench = { format: "hoop-ledger/bench", version: 2, losses: { wall: { squaring: 1 } } };
+  const bench = { format: "hoop-ledger/bench", version: 3, losses: { wall: { squaring: 1 } } };
   const { status, body } = ask({ piece: tern, bench });
   const { figures } = JSON.parse(body) as { figures: Record<string, { value: number }> };
   expect([status, figures["m1.wall.cutLength"]!.value]).toEqual([200, expect.closeTo(45.52645 + 1.1, 4)]);
