@@ -153,10 +153,12 @@ const PICTURES: Work = {
   path: "/pieces/samphire-ring/bench",
   work: async (page, until) => {
     await words(page).waitFor();
-    for (const each of await page.getByRole("button", { name: /^Remove shot/ }).all()) {
-      await each.click();
-      await wait(150);
+    const remove = page.getByRole("button", { name: /^Remove shot/ });
+    for (let left = await remove.count(); left > 0; left--) {
+      await remove.first().click();
+      await page.waitForFunction((most) => document.querySelectorAll('button[aria-label^="Remove shot"]').length < most, left);
     }
+    await wait(200);
     const made: Made[] = [];
     for (let n = 0; n < 4 && performance.now() < until + 600; n++) {
       await page.getByLabel("Picture of the piece").setInputFiles({ name: `shot-${n}.png`, mimeType: "image/png", buffer: PICTURE });

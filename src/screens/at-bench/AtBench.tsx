@@ -3,13 +3,10 @@
 import { benchOf, withBench } from "@/core/piece/bench";
 import { useRouter } from "next/navigation";
 import { type ReactNode, useCallback, useEffect, useMemo, useState } from "react";
-import { type Make, asOf, pieceNow } from "@/core/piece/make";
+import { type Make, pieceNow } from "@/core/piece/make";
 import { meanwhile } from "@/core/making/meanwhile";
 import { type Mishap, mishapsAt } from "@/core/piece/mishaps";
-import { type Step } from "@/core/making/step";
-import { type Figures } from "@/core/measure/figure";
 import { type Plan } from "@/core/piece/plan";
-import { sizePiece } from "@/core/piece/size-piece";
 import { type MakeEdit, setting, ticking } from "@/store/make-edits";
 import { underWay } from "@/store/tray-state";
 import { FaultList } from "@/ui/FaultList";
@@ -17,25 +14,27 @@ import { type Keys, useKeys } from "@/ui/keys";
 import { useNotices } from "@/ui/notices";
 import { usePlanned } from "@/ui/planner";
 import { NotKept } from "@/ui/NotKept";
-import { useSession, useSessionState } from "@/ui/session";
+import { useSessionState } from "@/ui/session";
 import { useTitle } from "@/ui/title";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { useAwake } from "@/ui/useAwake";
 import { useNow } from "@/ui/useNow";
-import { clockText } from "@/words/dates";
 import { namesIn } from "@/words/names";
 import { CHECKS } from "@/words/steps";
 import { OvertakenBar } from "../piece/OvertakenBar";
 import { useUndoMaking } from "../piece/undo";
+import { BenchHead } from "./BenchHead";
 import { BenchReading } from "./BenchReading";
 import { Meanwhile, OtherPieces, WaitRow } from "./BenchTop";
 import { Changed } from "./Changed";
 import { LastTime } from "./LastTime";
 import { Result } from "./Result";
 import { StepBody } from "./StepBody";
-import { Strip } from "./StepParts";
 import { useOthers } from "./others";
+import { useNewerPiece } from "./newer-piece";
 import { slipGuard } from "./slip-guard";
+import { useSpace } from "./space";
+import { useFiguresBefore, usePlanAt } from "./step-plan";
 import { TakingContext, newTaking } from "./taking";
 import { outOf, waitingIn } from "./timers";
 import { WentWrong } from "./WentWrong";
@@ -65,15 +64,6 @@ export function AtBench() {
       </Night>
     );
   return <AtStep key={make.id} make={make} plan={planned.plan} isBegun={isBegun} />;
-}
-
-/** What another window made of the piece comes in by itself where nothing is typed in this one; the making asks then which plan to go by. */
-function useNewerPiece(): void {
-  const session = useSession();
-  const isElsewhere = useSessionState(({ keeping }) => keeping.state === "elsewhere");
-  useEffect(() => {
-    if (isElsewhere && !session.isUnwritten()) session.takeNewer();
-  }, [isElsewhere, session]);
 }
 
 function Night({ children }: { readonly children: ReactNode }) {
@@ -193,30 +183,17 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
   return (
     <TakingContext value={taking}>
       <main className="night grid min-h-dvh grid-cols-[minmax(0,1fr)] grid-rows-[auto_1fr_auto] bg-night text-night-ink">
-        <header className="night-head border-b border-night-line px-4 py-2 lg:px-[26px]">
-          <div className="flex items-center gap-4 text-[15px] text-night-soft">
-            <b className="min-w-0 truncate text-night-ink" title={piece.name}>
-              {piece.name}
-            </b>
-            <span className="whitespace-nowrap">{step ? `Step ${at + 1} of ${plan.steps.length}` : "All steps done"}</span>
-            <span className="ml-auto whitespace-nowrap max-sm:hidden">
-              {isBegun ? `Begun ${clockText(make.started)}` : "Not begun yet"}
-            </span>
-            {canUndo && (
-              <button type="button" className="night-btn !min-h-[44px] !px-3 !text-[15px] max-sm:ml-auto" onClick={undo}>
-                Undo
-              </button>
-            )}
-            <button
-              type="button"
-              className={`night-btn !min-h-[44px] !px-3 !text-[15px] ${canUndo ? "" : "max-sm:ml-auto"}`}
-              onClick={leave}
-            >
-              Leave <kbd className="night-key">Esc</kbd>
-            </button>
-          </div>
-          <Strip plan={plan} done={done} at={at} onLook={(id) => look(id)} />
-        </header>
+        <BenchHead
+          make={make}
+          plan={plan}
+          done={done}
+          step={step}
+          at={at}
+          isBegun={isBegun}
+          undo={canUndo ? undo : null}
+          onLook={look}
+          onLeave={leave}
+        />
         <div className="grid content-start lg:content-stretch lg:grid-cols-[1fr_470px]">
           <section aria-label="This step" className="min-w-0 px-4 pt-3 lg:px-10 lg:pt-7">
             <div className="mb-2 flex flex-col gap-2 empty:hidden">
@@ -329,39 +306,4 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
       </main>
     </TakingContext>
   );
-}
-
-/** A making's plan as it was when a step was done; as it is now for one that is not. */
-function usePlanAt(make: Make, plan: Plan, doneAt: string | undefined): Plan {
-  const bench = useTrayState((state) => state.bench);
-  const then = useMemo(() => (doneAt ? asOf(make, doneAt) : null), [make, doneAt]);
-  const own = useMemo(() => then && { ...then.piece }, [then]);
-  const planned = usePlanned(own ?? pieceNow(make), bench, then?.measured ?? make.measured);
-  return own && planned?.ok ? planned.plan : plan;
-}
-
-/** A step's figures as they were before what is read at it: it keeps what it was done to. */
-function useFiguresBefore(make: Make, plan: Plan, step: Step | null, doneAt: string | undefined): Figures {
-  const mine = useTrayState((state) => state.bench);
-  return useMemo(() => {
-    const { piece, measured } = doneAt ? asOf(make, doneAt) : { piece: pieceNow(make), measured: make.measured };
-    const own = new Set(step?.reads.map(({ figure }) => figure));
-    if (!measured.some(({ figure }) => own.has(figure))) return plan.figures;
-    const others = measured.filter(({ figure }) => !own.has(figure));
-    return sizePiece(piece, benchOf(piece, mine), others).contribution.figures;
-  }, [make, plan, step, doneAt, mine]);
-}
-
-/** The space bar means done wherever nothing else takes it: no field, no button, no dialog. */
-function useSpace(act: () => void): void {
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.key !== " " || event.defaultPrevented || document.querySelector('[role="dialog"]')) return;
-      if (event.target instanceof HTMLElement && event.target.closest("button, a, input, textarea, select")) return;
-      event.preventDefault();
-      if (!event.repeat) act();
-    };
-    window.addEventListener("keydown", onKey);
-    return () => window.removeEventListener("keydown", onKey);
-  }, [act]);
 }
