@@ -1,28 +1,13 @@
 import { type Page, devices, expect, test } from "./a-test";
+import { ONE_PRESS, TERN, heading, onTo } from "./bench";
 import { DEMO, field, kept } from "./places";
 
-const TERN = "/pieces/tern-ring/bench";
-const heading = (page: Page) => page.getByRole("heading", { level: 1 });
 const told = (page: Page, asked: string) => page.getByRole("region", { name: asked }).getByRole("paragraph");
 
 /** Types what a caliper sends: its reading, then Enter. */
 async function caliper(page: Page, reading: string): Promise<void> {
   await page.keyboard.type(reading);
   await page.keyboard.press("Enter");
-}
-
-/** Presses nearer than this count as one (ms). */
-const ONE_PRESS = 100;
-
-/** Presses the space bar until a step is shown. */
-async function onTo(page: Page, step: RegExp): Promise<void> {
-  for (let i = 0; i < 40 && !step.test((await heading(page).textContent()) ?? ""); i++) {
-    const before = await page.getByText(/^Step \d+ of/).textContent();
-    await page.waitForTimeout(ONE_PRESS);
-    await page.keyboard.press("Space");
-    await expect(page.getByText(/^Step \d+ of|^All steps done/).first()).not.toHaveText(before ?? "");
-  }
-  await expect(heading(page)).toHaveText(step);
 }
 
 test("by space bar and a caliper that types: what it reads is judged at once, the plan follows it, and what is done keeps its own numbers", async ({

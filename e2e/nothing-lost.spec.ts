@@ -1,142 +1,8 @@
 import { readFileSync } from "node:fs";
 import { deflateSync } from "node:zlib";
-import { type Page, devices, expect, test } from "./a-test";
-import { DEMO, kept, laid } from "./places";
-
-const TERN = "/pieces/tern-ring/bench";
-const ROUTES = ["/", "/ledger", "/my-bench", "/day", "/cards", "/pieces/tern-ring/wall", "/pieces/tern-ring/making", TERN];
-/** Presses nearer than this count as one (ms). */
-const ONE_PRESS = 100;
-const heading = (page: Page) => page.getByRole("heading", { level: 1 });
-const reading = (page: Page, asked: string) => page.getByRole("textbox", { name: asked, exact: true });
-const told = (page: Page, asked: string) => page.getByRole("region", { name: asked });
-const tern = JSON.parse(readFileSync("demo/pieces/tern-ring.json", "utf8")) as Record<string, unknown> & { name: string };
-const jsonFile = (name: string, value: unknown) => ({ name, mimeType: "application/json", buffer: Buffer.from(JSON.stringify(value)) });
-
-/** Opens a piece at the bench. */
-async function atBench(page: Page, path = TERN): Promise<void> {
-  await page.goto(path);
-  await expect(heading(page)).toBeVisible();
-}
-
-/** Steps on by the space bar until a step is shown. */
-async function onTo(page: Page, step: RegExp): Promise<void> {
-  for (let i = 0; i < 40 && !step.test((await heading(page).textContent()) ?? ""); i++) {
-    const before = await page.getByText(/^Step \d+ of/).textContent();
-    await page.waitForTimeout(ONE_PRESS);
-    await page.keyboard.press("Space");
-    await expect(page.getByText(/^Step \d+ of|^All steps done/).first()).not.toHaveText(before ?? "");
-  }
-}
-
-/** Ticks all steps off, through the page's own database, and opens the result. */
-async function toTheResult(page: Page): Promise<void> {
-  await page.goto("/pieces/knot-ring/making");
-  const steps = page.getByRole("checkbox");
-  await steps.first().waitFor();
-  const names = await steps.evaluateAll((all) => all.map((each) => each.getAttribute("aria-label")));
-  await steps.evaluateAll((all) => all.forEach((each) => (each as HTMLInputElement).click()));
-  await expect(page.getByRole("checkbox", { checked: true })).toHaveCount(names.length);
-  await page.goto("/pieces/knot-ring/bench");
-  await expect(heading(page)).toContainText("What came of it?");
-}
-
-const WAYS: readonly (readonly [name: string, breakIt: () => void])[] = [
-  ["there is none", () => Object.defineProperty(window, "indexedDB", { value: undefined })],
-  [
-    "opening it throws",
-    () => {
-      IDBFactory.prototype.open = () => {
-        throw new DOMException("denied", "SecurityError");
-      };
-    },
-  ],
-  [
-    "opening it fails",
-    () => {
-      const factory = window.indexedDB;
-      const open = factory.open.bind(factory);
-      // A database that cannot be: the request itself ends with an error.
-      IDBFactory.prototype.open = (name: string) => {
-        const request = open(`${name}-broken`, 1);
-        request.addEventListener("upgradeneeded", () => request.transaction!.abort());
-        return request;
-      };
-    },
-  ],
-];
-
-for (const [name, breakIt] of WAYS)
-  test(`without a database, where ${name}, every page stands, at the bench too, and says that nothing is kept`, async ({ page }) => {
-    await page.addInitScript(breakIt);
-    for (const route of ROUTES) {
-      await page.goto(route);
-      await expect(page.getByText("Not kept: this browser keeps nothing").first(), route).toBeVisible();
-    }
-    await page.keyboard.press("Space");
-    await expect(page.getByText("Step 2 of")).toBeVisible();
-  });
-
-test("a database that a newer program takes under an open bench is told there, and nothing is said to be deleted", async ({ page }) => {
-  await atBench(page);
-  await expect(heading(page)).toContainText("Look the stone over");
-  await page.evaluate(
-    () =>
-      new Promise(
-        (resolve) => (indexedDB.open("hoop-ledger", 99).onsuccess = (event) => resolve((event.target as IDBOpenDBRequest).result.close())),
-      ),
-  );
-  await expect(page.getByText("a newer Hoop Ledger was here")).toBeVisible();
-  await page.keyboard.press("Space");
-  await expect(page.getByText("That is not kept.").first()).toBeVisible();
-  await expect(page.getByText(/deleted/)).toBeHidden();
-  for (const route of ROUTES) {
-    await page.goto(route);
-    await expect(page.getByText("a newer Hoop Ledger was here").first(), route).toBeVisible();
-  }
-});
-
-test("a database that another window holds back is told at the bench", async ({ page, context }) => {
-  await page.goto("/schema/piece.json");
-  await page.evaluate(
-    () =>
-      new Promise((resolve) => {
-        const open = indexedDB.open("hoop-ledger", 1);
-        open.onsuccess = () => resolve(void ((window as unknown as { held: unknown }).held = open.result));
-      }),
-  );
-  const other = await context.newPage();
-  await other.goto(TERN);
-  await expect(other.getByText("close Hoop Ledger's other windows")).toBeVisible({ timeout: 15_000 });
-});
-
-test("a device that is full is told at the bench", async ({ page }) => {
-  await atBench(page);
-  await page.evaluate(() => {
-    IDBObjectStore.prototype.put = () => {
-      throw new DOMException("full", "QuotaExceededError");
-    };
-  });
-  await page.keyboard.press("Space");
-  await expect(page.getByText("Not kept: this device is full").first()).toBeVisible();
-  await expect(page.getByText("That is not kept.").first()).toBeVisible();
-  await expect(page.getByText("Step 1 of 32")).toBeVisible();
-});
-
-test("what the browser clears under an open bench is told, and kept again at a press", async ({ page, context }) => {
-  await atBench(page);
-  await page.keyboard.press("Space");
-  await expect(page.getByText("Step 2 of 32")).toBeVisible();
-  await page.waitForTimeout(300);
-  const devtools = await context.newCDPSession(page);
-  await devtools.send("Storage.clearDataForOrigin", { origin: DEMO, storageTypes: "indexeddb" });
-  await expect(page.getByText("This browser has cleared what was kept here")).toBeVisible();
-  await expect(page.getByText(/deleted/)).toBeHidden();
-  await page.getByRole("button", { name: "Keep it again" }).click();
-  await expect(page.getByText("This browser has cleared")).toBeHidden();
-  await page.reload();
-  await expect(page.getByText("Step 2 of 32")).toBeVisible();
-});
+import { type Page, expect, test } from "./a-test";
+import { ONE_PRESS, TERN, asked, atBench, heading, onTo, reading, toTheResult } from "./bench";
+import { kept } from "./places";
 
 test("Done takes first what is typed, also by a press that moves no focus; what cannot be read, or is doubtful, stops there", async ({
   page,
@@ -146,17 +12,17 @@ test("Done takes first what is typed, also by a press that moves no focus; what 
   const done = page.getByRole("button", { name: "Done" });
   await reading(page, "What you cut").fill("46..05");
   await done.evaluate((button: HTMLElement) => button.click());
-  await expect(told(page, "What you cut")).toContainText('"46..05" is not a number');
+  await expect(asked(page, "What you cut")).toContainText('"46..05" is not a number');
   await expect(heading(page)).toContainText("Cut the strip 46.05");
   await page.reload();
   await expect(reading(page, "What you cut")).toHaveValue("46..05");
   await reading(page, "What you cut").fill("4605");
   await page.waitForTimeout(ONE_PRESS);
   await page.keyboard.press("PageDown");
-  await expect(told(page, "What you cut")).toContainText("4605 mm is 100 times too large: about 46.07 mm is wanted. Which is it?");
+  await expect(asked(page, "What you cut")).toContainText("4605 mm is 100 times too large: about 46.07 mm is wanted. Which is it?");
   await expect(heading(page)).toContainText("Cut the strip 46.05");
   await page.getByRole("button", { name: "Use 46.05" }).click();
-  await expect(told(page, "What you cut")).toContainText("Good.");
+  await expect(asked(page, "What you cut")).toContainText("Good.");
   await page.waitForTimeout(ONE_PRESS);
   await done.evaluate((button: HTMLElement) => button.click());
   await expect(heading(page)).toContainText("File both ends square");
@@ -166,33 +32,9 @@ test("Done takes first what is typed, also by a press that moves no focus; what 
   await expect(reading(page, "What you cut")).toHaveValue("46.05");
   await reading(page, "What you cut").fill("9");
   await page.keyboard.press("Enter");
-  await expect(told(page, "What you cut")).toContainText("9 mm is 5.1 times too small");
+  await expect(asked(page, "What you cut")).toContainText("9 mm is 5.1 times too small");
   await page.getByRole("button", { name: "Keep 9 mm" }).click();
-  await expect(told(page, "What you cut")).toContainText("Start again");
-});
-
-test("a key that is held counts once, a switch that bounces too; a foot switch works in a field; Undo stays in reach", async ({ page }) => {
-  await atBench(page);
-  await expect(page.getByText("Step 1 of 32")).toBeVisible();
-  for (const key of ["Space", "PageDown"]) {
-    await page.waitForTimeout(ONE_PRESS);
-    for (let i = 0; i < 12; i++) await page.keyboard.down(key);
-    await page.keyboard.up(key);
-  }
-  await expect(page.getByText("Step 3 of 32")).toBeVisible();
-  await page.getByRole("button", { name: "Done" }).evaluate((button: HTMLElement) => {
-    for (let i = 0; i < 8; i++) button.click();
-  });
-  await expect(page.getByText("Step 4 of 32")).toBeVisible();
-  await page.getByRole("button", { name: "Undo" }).click();
-  await expect(page.getByText("Step 3 of 32")).toBeVisible();
-  await reading(page, "How tall it is").focus();
-  await page.keyboard.type("3.2");
-  await page.keyboard.press("PageDown");
-  await expect(page.getByText("Step 4 of 32")).toBeVisible();
-  await page.waitForTimeout(ONE_PRESS);
-  await page.keyboard.press("PageUp");
-  await expect(reading(page, "How tall it is")).toHaveValue("3.20");
+  await expect(asked(page, "What you cut")).toContainText("Start again");
 });
 
 test("two windows that write the words of one make end with both, and neither loses its caret", async ({ page, context }) => {
@@ -278,33 +120,6 @@ test("six pictures picked quickly leave four and a whole make; one that is huge 
   await expect(page.getByRole("region", { name: "Could not be read" })).toBeHidden();
 });
 
-test("a piece that changes or goes under an open bench is asked about there", async ({ page, context }) => {
-  await atBench(page);
-  await page.keyboard.press("Space");
-  await expect(page.getByText("Step 2 of 32")).toBeVisible();
-  const other = await context.newPage();
-  await other.goto("/");
-  const replaced = JSON.parse(JSON.stringify(tern).replace('"thickness":0.32', '"thickness":0.4')) as object;
-  await other.locator('input[type="file"]').setInputFiles(jsonFile("tern.json", replaced));
-  await other.getByRole("button", { name: "Replace it" }).click();
-  await expect(page.getByRole("region", { name: "The piece has changed" })).toBeVisible();
-  await page.getByRole("button", { name: "Take the new plan from here" }).click();
-  await other.goto("/");
-  await other.getByRole("button", { name: "Clear the demo away" }).click();
-  const asked = other.getByRole("dialog");
-  await expect(asked).toContainText("Tern ring: a make of it is under way");
-  await asked.getByRole("button", { name: "Keep the demo" }).click();
-  await expect(page.getByText(/deleted/)).toBeHidden();
-  await other.getByRole("button", { name: "Clear the demo away" }).click();
-  await asked.getByRole("button", { name: "Clear the demo away" }).click();
-  const gone = page.getByRole("alert").filter({ hasText: "This piece was deleted in another window" });
-  await expect(gone).toBeVisible();
-  await gone.getByRole("button", { name: "Put it back" }).click();
-  await expect(gone).toBeHidden();
-  await other.reload();
-  await expect(other.getByRole("table").getByRole("button", { name: "Tern ring" })).toBeVisible();
-});
-
 test("an older backup takes no running make back unasked, and one step undoes all of it", async ({ page }) => {
   await atBench(page);
   await page.keyboard.press("Space");
@@ -346,144 +161,4 @@ test("a name that is pasted with a tab is one line, and its piece is there after
   await page.goto("/");
   await expect(page.getByRole("table").getByRole("button", { name: "Tern ring of mine" })).toBeVisible();
   await expect(page.getByRole("region", { name: "Could not be read" })).toBeHidden();
-});
-
-test("Esc gives the focus back to what opened a dialog, and every dialog has a name", async ({ page }) => {
-  await page.goto("/");
-  await laid(page, { ...tern, id: "mine", name: "Mine" });
-  const through = async (open: ReturnType<Page["getByRole"]>, name: RegExp) => {
-    await open.focus();
-    await page.keyboard.press("Enter");
-    const dialog = page.getByRole("dialog", { name });
-    await expect(dialog).toBeVisible();
-    await page.keyboard.press("Escape");
-    await expect(dialog).toBeHidden();
-    await expect(open).toBeFocused();
-  };
-  await page.goto("/pieces/mine/wall");
-  await through(page.getByRole("button", { name: /^Find/ }), /Find/);
-  await through(page.getByRole("button", { name: "Fit around stone" }), /Fit/i);
-  await through(page.getByRole("button", { name: /Net length of the wall, show its sum/ }), /Net length/);
-  await page.goto("/pieces/mine/heats");
-  await through(page.getByRole("button", { name: /Five ways|Compare/ }), /ways/);
-  await through(page.getByRole("button", { name: /joint more|Add a joint/i }), /joint/);
-  await page.goto("/");
-  await through(page.getByRole("button", { name: /New piece/ }), /New piece/);
-  await page.goto("/ledger");
-  await through(page.getByRole("button", { name: "Kelp ring" }).first(), /Kelp ring/);
-  await page.goto("/pieces/mine/bench");
-  await through(page.getByRole("button", { name: /Went wrong/ }), /went wrong/);
-});
-
-const LONG_NAME = "W".repeat(120);
-/** Every target smaller than so many px both ways, by its name. */
-const tooSmall = (page: Page, least: number) =>
-  page.evaluate((least) => {
-    const found = [...document.querySelectorAll<HTMLElement>("button, a[href], input, select, textarea, [role=button]")].flatMap(
-      (element) => {
-        const target = element.closest("label") ?? element;
-        const { width, height } = target.getBoundingClientRect();
-        const isShown = width > 1 && height > 1 && getComputedStyle(element).visibility === "visible" && !element.closest(".sr-only, svg");
-        return isShown && (width < least - 0.5 || height < least - 0.5)
-          ? [`${element.getAttribute("aria-label") ?? element.textContent} ${width}x${height}`]
-          : [];
-      },
-    );
-    return [...new Set(found)];
-  }, least);
-
-test("no target is under 24 px, at the bench none under 44, and headings follow one another", async ({ page }) => {
-  test.setTimeout(90_000);
-  for (const route of [
-    ...ROUTES,
-    "/pieces/turnstone-ring/plate",
-    "/pieces/tern-ring/hoop",
-    "/pieces/limpet-pendant/bail",
-    "/pieces/turnstone-ring/heats",
-  ]) {
-    await page.goto(route);
-    await expect(page.getByRole("heading", { level: 1 })).toHaveCount(1);
-    await page.waitForTimeout(300);
-    expect(await tooSmall(page, route.endsWith("/bench") ? 44 : 24), route).toEqual([]);
-  }
-});
-
-test("colours that tell things apart stay in forced colours: the strip of steps, the dots of the stages", async ({ page }) => {
-  await page.emulateMedia({ forcedColors: "active" });
-  await atBench(page);
-  const strip = page.locator("header ol li");
-  const colours = () => strip.evaluateAll((all) => new Set(all.map((each) => getComputedStyle(each).backgroundColor)).size);
-  await expect(strip.first()).toBeVisible();
-  expect(await colours()).toBeGreaterThanOrEqual(3);
-});
-
-test.describe("on a phone", () => {
-  const { hasTouch, isMobile } = devices["iPhone 13"];
-  test.use({ viewport: { width: 390, height: 844 }, hasTouch, isMobile });
-
-  test("what can be done meanwhile is told whole, the scale names its red end, and a name without a space bends nothing", async ({
-    page,
-  }) => {
-    await page.goto("/");
-    await laid(page, { ...tern, id: "long", name: LONG_NAME });
-    await page.goto("/pieces/long/bench");
-    for (let step = 2; step <= 5; step++) {
-      await page.waitForTimeout(ONE_PRESS);
-      await page.getByRole("button", { name: "Done", exact: true }).tap();
-      await expect(page.getByText(`Step ${step} of 32`)).toBeVisible();
-    }
-    const meanwhile = page.getByRole("button", { name: /^This waits/ });
-    expect(await meanwhile.evaluate((each) => each.firstElementChild!.scrollWidth <= each.firstElementChild!.clientWidth)).toBe(true);
-    await expect(meanwhile).toContainText("59.1 mm long");
-    await expect(page.locator("svg text", { hasText: "start again" })).toBeVisible();
-    const overflow = () => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-    for (const route of ["/pieces/long/bench", "/pieces/long/wall", "/pieces/long/card", "/", "/ledger"]) {
-      await page.goto(route);
-      await page.waitForTimeout(400);
-      expect(await overflow(), route).toBeLessThanOrEqual(0);
-    }
-  });
-
-  test("on its side, and enlarged fourfold, the step has the room; on every stage the fields begin on the first screen", async ({
-    page,
-  }) => {
-    for (const [width, height] of [
-      [844, 390],
-      [320, 200],
-    ] as const) {
-      await page.setViewportSize({ width, height });
-      await atBench(page);
-      const [head, foot] = [page.locator("header"), page.locator("footer")];
-      await expect(heading(page)).toBeVisible();
-      const stuck = await foot.evaluate((each) => (getComputedStyle(each).position === "sticky" ? each.getBoundingClientRect().height : 0));
-      expect((await head.boundingBox())!.height + stuck).toBeLessThan(height * 0.4);
-    }
-    await page.setViewportSize({ width: 390, height: 844 });
-    for (const stage of ["tern-ring/stone", "tern-ring/wall", "turnstone-ring/plate", "tern-ring/hoop", "limpet-pendant/bail"]) {
-      await page.goto(`/pieces/${stage}`);
-      await expect(page.getByRole("region", { name: "Measures" })).toBeVisible();
-      const top = await page.locator("[data-field]").first().boundingBox();
-      expect(top!.y, stage).toBeLessThan(844);
-    }
-  });
-
-  test("no word is under 11 px", async ({ page }) => {
-    for (const route of [...ROUTES, "/pieces/limpet-pendant/bail", "/pieces/turnstone-ring/heats", "/pieces/redshank-ring/heats"]) {
-      await page.goto(route);
-      await page.waitForTimeout(500);
-      const small = await page.evaluate(() => {
-        const walk = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
-        const found: string[] = [];
-        for (let node = walk.nextNode(); node; node = walk.nextNode()) {
-          const parent = node.parentElement!;
-          if (!node.textContent!.trim() || parent.getBoundingClientRect().width < 2 || parent.closest(".card-page")) continue;
-          const zoom = parent instanceof SVGGraphicsElement ? Math.hypot(parent.getScreenCTM()!.a, parent.getScreenCTM()!.b) : 1;
-          const size = parseFloat(getComputedStyle(parent).fontSize) * zoom;
-          if (size < 10.95) found.push(`${size.toFixed(1)} ${node.textContent!.trim()}`);
-        }
-        return found;
-      });
-      expect(small, route).toEqual([]);
-    }
-  });
 });

@@ -170,6 +170,7 @@ test("where a number came from, what it is called, and what the schools and sour
     backLeg: "back leg",
   });
   expect(TROUBLE_WORDS).toEqual({
+    cleared: "This browser has cleared what was kept here. This page still holds what it shows: keep it again, or save a file",
     full: "Not kept: this device is full. Save a file",
     blocked: "Not kept: close Hoop Ledger's other windows and reload, or save a file",
     newer: "Not kept: a newer Hoop Ledger was here. Reload to get it; what it keeps is untouched",
