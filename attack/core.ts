@@ -13,8 +13,6 @@ import { makesCsv, readMakesCsv } from "@/formats/makes-csv";
 import { decodePiece } from "@/formats/piece-codec";
 import { planFile } from "@/formats/plan-file";
 import { type Json } from "@/formats/read-json";
-import { checkRecord, readRecord } from "@/store/read-kept";
-import { makeRecord } from "@/store/restoring";
 import { faultLine } from "@/words/faults";
 import { type Random, mutated } from "./random";
 import { report, until } from "./report";
@@ -130,20 +128,6 @@ export function attackCore(random: Random, seconds: number): void {
     BOUND.plan,
     () => scrambled(makesCsv(MAKES), random),
     (text) => readMakesCsv(text, SHIPPED_BENCH).ok,
-  );
-  attackReader(
-    "mutated records of makes, read and written again",
-    seconds / 6,
-    5000,
-    BOUND.refusal,
-    () => JSON.stringify(mutated(makeRecord(random.of(MAKES), "2026-11-12"), random)),
-    (text) => {
-      const record = JSON.parse(text) as object;
-      const read = readRecord("makes", { ...record, revision: 1 });
-      // What reads must be taken again as it was read.
-      if (read.ok && !checkRecord("makes", read.value).ok) throw new Error("a record that reads cannot be written");
-      return read.ok;
-    },
   );
   const backup = {
     format: "hoop-ledger/backup",

@@ -1,5 +1,5 @@
 import { type Page, devices, expect, test } from "./a-test";
-import { ONE_PRESS, ROUTES, TERN, atBench, heading, reading, tern } from "./bench";
+import { ONE_PRESS, ROUTES, atBench, heading, reading, tern } from "./bench";
 import { EMPTY, laid } from "./places";
 
 test("a key that is held counts once, a switch that bounces too; a foot switch works in a field; Undo stays in reach", async ({ page }) => {
@@ -87,7 +87,7 @@ test("no target is under 24 px, at the bench none under 44, and headings follow 
 });
 
 test("a ledger with nothing in it is no table without rows", async ({ page }) => {
-  await page.goto(`${EMPTY}/ledger`);
+  await page.goto(`${EMPTY}ledger`);
   await expect(page.getByRole("heading", { level: 1 })).toHaveText("Ledger");
   await expect(page.getByRole("table")).toHaveCount(0);
 });

@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import { deflateSync } from "node:zlib";
 import { type Page, expect, test } from "./a-test";
-import { ONE_PRESS, TERN, asked, atBench, heading, onTo, reading, toTheResult } from "./bench";
+import { ONE_PRESS, asked, atBench, heading, onTo, reading, toTheResult } from "./bench";
 import { kept } from "./places";
 
 test("Done takes first what is typed, also by a press that moves no focus; what cannot be read, or is doubtful, stops there", async ({

@@ -270,7 +270,7 @@ function Chooser({ label, any, value, options, onChoose }: ChooserProps) {
 function Empty({ isWhole }: { readonly isWhole: boolean }) {
   return (
     <div className="mx-auto max-w-[560px] px-4 py-16">
-      <h1 className="text-[22px] font-bold [font-stretch:92%]">{isWhole ? "Nothing is written down yet." : "Opening the ledger"}</h1>
+      <h2 className="text-[22px] font-bold [font-stretch:92%]">{isWhole ? "Nothing is written down yet." : "Opening the ledger"}</h2>
       {isWhole && (
         <p className="mt-2 text-soft">
           Open a piece and go to the bench: what you cut, what it came to, and what went wrong is kept here as you go. From the third make
