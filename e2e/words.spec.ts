@@ -65,7 +65,7 @@ test("what cannot be planned is told by the names of its fields, all of it, and 
   });
   const told = page.getByRole("dialog");
   await expect(told).toContainText("Thickness of the wall must be > 0, got -1");
-  await expect(told).toContainText('Edge of the plate must be one of flush, border, open, got "lid"');
+  await expect(told).toContainText('Edge of the plate must be one of flush, border, open, own, none, got "lid"');
   await expect(told).not.toContainText("Infinity");
   await page.goto("/pieces/tern-ring/wall");
   await field(page, "m1.wall.thickness").fill("0.15");
