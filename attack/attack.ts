@@ -18,6 +18,9 @@ export async function attack(address: string, seed: number, kills: number): Prom
   return conclude(seed);
 }
 
+/** On a machine that works on other things beside it so much may be lost (ms): it is the other attack that holds the bound. */
+const BUSY = 1500;
+
 /** A little of each in some twenty seconds, so that none of them is broken unnoticed. */
 export async function attackShortly(address: string, seed: number): Promise<boolean> {
   const random = randomFrom(seed);
@@ -25,6 +28,6 @@ export async function attackShortly(address: string, seed: number): Promise<bool
   await attackRecords(address, random, 3);
   await attackFirstDemo(address, random, 1);
   await attackRestore(address, random, 1);
-  await attackByKilling(address, random, 4);
+  await attackByKilling(address, random, 4, BUSY);
   return conclude(seed);
 }

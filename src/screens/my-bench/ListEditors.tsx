@@ -35,8 +35,9 @@ export function MandrelEditor({ edit }: { readonly edit: BenchEdit }) {
     });
     setProblem(refused);
     if (refused === null) {
-      setLabel("");
-      setAcross("");
+      // What was typed meanwhile for the next one stays.
+      setLabel((now) => (now === label ? "" : now));
+      setAcross((now) => (now === across ? "" : now));
     }
   };
   return (
@@ -145,7 +146,7 @@ export function StripEditor({ edit }: { readonly edit: BenchEdit }) {
     const strip = { metal, thickness: Math.round(reading.value * 1000) / 1000, heights: [] };
     const refused = await change((all) => void all.push(strip));
     setProblem(refused);
-    if (refused === null) setThickness("");
+    if (refused === null) setThickness((now) => (now === thickness ? "" : now));
   };
   return (
     <>
