@@ -1,5 +1,5 @@
-import { type Change, type DraftRecord } from "./keeper";
-import { type TrayBase, isTold, now } from "./tray-state";
+import { type Change, type DraftRecord, KeepError } from "./keeper";
+import { type TrayBase, now } from "./tray-state";
 
 /** What is typed in fields at the bench and not taken yet: kept at each key, so that a page that ends loses none of it. */
 export function halfTypedOn({ keeper, store, reading, inTrouble }: TrayBase) {
@@ -18,8 +18,8 @@ export function halfTypedOn({ keeper, store, reading, inTrouble }: TrayBase) {
           ? { store: "drafts", remove: id }
           : { store: "drafts", put: { id, piece, field, text: text.slice(0, LONGEST), changed: now() }, madeOn: "any" };
       await keeper.write([change]).catch((error: unknown) => {
-        isTold(error);
-        inTrouble("failed");
+        if (!(error instanceof KeepError)) throw error;
+        inTrouble(error.trouble);
       });
     }
     writing.delete(id);

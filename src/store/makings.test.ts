@@ -179,6 +179,11 @@ test("what is half typed at the bench is there for the next page, and gone once 
   const next = await openTray();
   await next.readDrafts(piece.id);
   expect(next.store.getState().drafts[piece.id]).toEqual({ "m1.wall.cutLength": "46..05" });
+  await full(async () => {
+    next.setDraft(piece.id, "minutes", "13x");
+    await new Promise((resolve) => setTimeout(resolve, 50));
+  });
+  expect(next.store.getState().trouble).toBe("full");
 });
 
 test("a make that an older program overfilled is shown, what is over is named, kept by every change, and can be given up", async () => {
