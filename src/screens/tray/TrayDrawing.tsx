@@ -86,12 +86,9 @@ export function TrayDrawing({ records, bench, chosen, onChoose, onOpen }: Props)
               ) : (
                 <EmptyPlace x={middles[i]!} isWaiting={drawn === null} />
               )}
-              {/* A name that is wider than its place ends at it. */}
-              <svg x={middles[i]! - slots[i]! / 2 + 2} y={208} width={Math.max(1, slots[i]! - 4)} height={24}>
-                <text x="50%" y={18} textAnchor="middle" fontSize={14} fontWeight={640} fill="#1b2225">
-                  {shortName(piece.name)}
-                </text>
-              </svg>
+              <text x={middles[i]} y={226} textAnchor="middle" fontSize={14} fontWeight={640} fill="#1b2225">
+                {shortName(piece.name)}
+              </text>
               <text x={middles[i]} y={244} textAnchor="middle" fontSize={12.5} fill="#566264">
                 {piece.kind}
               </text>
@@ -159,9 +156,12 @@ function EmptyPlace({ x, isWaiting }: { readonly x: number; readonly isWaiting: 
 }
 
 const LONGEST_NAME = 18;
+/** In capitals, which are wider, a name takes fewer letters. */
+const LONGEST_IN_CAPITALS = 10;
 
 /** "Tern ring" is "Tern": what it is stands under it. */
 function shortName(name: string): string {
   const short = name.replace(/ (ring|pendant|earrings)$/i, "") || name;
-  return short.length > LONGEST_NAME ? `${short.slice(0, LONGEST_NAME - 1)}…` : short;
+  const longest = short === short.toUpperCase() ? LONGEST_IN_CAPITALS : LONGEST_NAME;
+  return short.length > longest ? `${short.slice(0, longest - 1)}…` : short;
 }
