@@ -311,7 +311,7 @@ export async function attackRestore(address: string, random: Random, kills: numb
     await standsWith(page, address, DEMO);
     await page.locator('input[type="file"]').setInputFiles(file);
     await page.getByRole("dialog").getByRole("button", { name: "Restore", exact: true }).click();
-    await wait(random.below(200));
+    await wait(random.below(900));
     await kill();
     const again = await browserOn(profile);
     await standsWith(again.page, address, DEMO);

@@ -79,9 +79,14 @@ function mutateOnce(root: Node, random: Random): void {
         record[key] = Array.from({ length: 1 + random.below(60) }, () => structuredClone<unknown>(random.of(now as unknown[])));
       break;
     case 4:
-      record[random.of(["strange", "__proto__", "id", "at", "a/b~c"])] = now;
+      own(node, random.of(["strange", "__proto__", "id", "at", "a/b~c"]), now);
       break;
     default:
       if (typeof now === "number") record[key] = now + (random.share() - 0.5) * now;
   }
+}
+
+/** Also "__proto__" becomes a property of its own, as it does of a file that is read: assigned, it would take the methods of a list away. */
+function own(node: Node, key: string, value: unknown): void {
+  Object.defineProperty(node, key, { value, writable: true, enumerable: true, configurable: true });
 }
