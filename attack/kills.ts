@@ -264,7 +264,7 @@ export async function attackByKilling(address: string, random: Random, kills: nu
   const last = await browserOn(profile);
   const isWhole = await standsWith(last.page, address, DEMO);
   await last.kill();
-  await rm(profile, { recursive: true, force: true });
+  await removed(profile);
   for (const [what, { tries, lost, most, broken }] of found)
     report({
       what: `browser killed amid ${what}`,
@@ -287,7 +287,7 @@ export async function attackFirstDemo(address: string, random: Random, kills: nu
     const again = await browserOn(profile);
     if (!(await standsWith(again.page, address, DEMO))) bad++;
     await again.kill();
-    await rm(profile, { recursive: true, force: true });
+    await removed(profile);
   }
   report({
     what: "browser killed while the demo is laid out",
@@ -321,7 +321,12 @@ export async function attackRestore(address: string, random: Random, kills: numb
     if (!isAll && !isNone) bad++;
     if (isAll) whole++;
     await again.kill();
-    await rm(profile, { recursive: true, force: true });
+    await removed(profile);
   }
   report({ what: "browser killed while a backup is restored", tries: kills, bad, found: `all or none each time, ${whole} times all` });
+}
+
+/** A killed browser's helpers may still be writing while they end. */
+async function removed(profile: string): Promise<void> {
+  await rm(profile, { recursive: true, force: true, maxRetries: 20, retryDelay: 100 });
 }
