@@ -2,7 +2,7 @@ import { cuttingList } from "@/core/heats/cutting";
 import { schedule } from "@/core/making/schedule";
 import { type Plan, type PlannedHeat } from "@/core/piece/plan";
 import { type Piece } from "@/core/piece/piece";
-import { CAUTIONS, CAUTIONS_DEFER, CHECKS, stepText } from "@/words/steps";
+import { CAUTIONS, CAUTIONS_DEFER, CHECKS, copiesText, stepText } from "@/words/steps";
 import { cardRows } from "@/words/card";
 import { findingText } from "@/words/findings";
 import { NO_DAY, minutesText, reckonedText, savedText } from "@/words/day";
@@ -23,7 +23,7 @@ export function benchCard(piece: Piece, plan: Plan, units: Units): string {
     dayLines(plan),
     findingLines(plan, units),
     remedyLines(plan, units),
-    stepLines(plan, units),
+    stepLines(plan, copiesText(piece.copies), units),
     cautionLines(plan),
   ];
   return `${sections
@@ -83,12 +83,16 @@ function remedyLines({ remedies }: Plan, units: Units): string[] {
   return remedies.map((remedy) => row("AS READ", remedyText(remedy, units)));
 }
 
-function stepLines(plan: Plan, units: Units): string[] {
-  return plan.steps.flatMap((step, i) => [
-    ...wrapped(`${String(i + 1).padStart(2)}. [ ] `, stepText(step, plan, units)),
-    ...(step.cautions.length > 0 ? wrapped("          care: ", step.cautions.map((caution) => CAUTIONS[caution].name).join("; ")) : []),
-    ...(step.checks.length > 0 ? wrapped("          look: ", step.checks.map((check) => CHECKS[check].toLowerCase()).join("; ")) : []),
-  ]);
+function stepLines(plan: Plan, copies: string, units: Units): string[] {
+  return [copies]
+    .filter(Boolean)
+    .concat(
+      plan.steps.flatMap((step, i) => [
+        ...wrapped(`${String(i + 1).padStart(2)}. [ ] `, stepText(step, plan, units)),
+        ...(step.cautions.length > 0 ? wrapped("          care: ", step.cautions.map((caution) => CAUTIONS[caution].name).join("; ")) : []),
+        ...(step.checks.length > 0 ? wrapped("          look: ", step.checks.map((check) => CHECKS[check].toLowerCase()).join("; ")) : []),
+      ]),
+    );
 }
 
 function cautionLines({ steps }: Plan): string[] {

@@ -1,4 +1,5 @@
 import { bestHeats } from "@/core/heats/best";
+import { entriesOf } from "@/core/making/step";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { sizeRead } from "@/core/piece/ledger";
 import { type Make, type Measured } from "@/core/piece/make";
@@ -93,7 +94,7 @@ function makeOf({ day, piece: id, words, minutes, method = "file", beyond = {}, 
   const { steps } = planPiece(piece, SHIPPED_BENCH, [], (assembly, wishes) => bestHeats(assembly, wishes, () => true));
   const begun = Date.parse(`${day}T09:10:00.000Z`);
   const at = (share: number) => new Date(begun + Math.round(share * minutes * 60_000)).toISOString();
-  const steady = steps.map(({ id: step }, i) => ({ step, at: at((i + 1) / steps.length) }));
+  const steady = steps.flatMap((step, i) => entriesOf(step).map((entry) => ({ step: entry, at: at((i + 1) / steps.length) })));
   const readAt = (figure: string) => {
     const i = steps.findIndex(({ reads }) => reads.some((each) => each.figure === figure));
     return at((Math.max(0, i) + 0.6) / steps.length);

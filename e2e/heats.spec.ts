@@ -162,7 +162,7 @@ test("a worker that is killed in its search loses nothing: the piece stands, and
   await page.locator('[data-field="heats.overshoot"]').fill("9");
   for (const worker of page.workers()) await worker.evaluate(() => self.close()).catch(() => undefined);
   await page.locator('[data-field="heats.overshoot"]').fill("12");
-  await expect(stem).not.toContainText("settling");
+  await expect(stem).not.toContainText("looking for the best order");
   await expect(page.getByText(/12 °C of overshoot takes hard/).first()).toBeVisible();
   await page.getByRole("button", { name: "Compare the five ways" }).click();
   for (const worker of page.workers()) await worker.evaluate(() => self.close()).catch(() => undefined);

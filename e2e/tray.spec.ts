@@ -111,7 +111,7 @@ test("heats that take a search come from a worker, the last asked for is the one
   await page.getByRole("button", { name: /Heats/ }).click();
   for (const overshoot of ["9", "12", "11", "14"]) await field(page, "heats.overshoot").fill(overshoot);
   await expect(page.getByText(/14 °C of overshoot takes hard/)).toBeVisible();
-  await expect(stem).not.toContainText("settling");
+  await expect(stem).not.toContainText("looking for the best order");
   await expect(page.getByRole("heading", { level: 3 }).first()).toContainText("801°");
 });
 

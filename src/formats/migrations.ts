@@ -138,13 +138,31 @@ function pieceOfThree(file: JsonObject): JsonObject {
   };
 }
 
-/** Three only adds: its own copy of the piece, and those taken since, are brought up with it. */
+/**
+ * Its own copy of the piece, and those taken since, are brought up with it. Two had no step for making a heat ready and none for looking at its joints:
+ * what was heated had been made ready, what was pickled had been looked at.
+ */
 function makeOfThree(make: JsonObject): JsonObject {
   const ofThree = (piece: JsonObject) => (piece.version === 2 ? pieceOfThree(piece) : piece);
   return {
     ...make,
     version: 3,
     ...changed(make, "pieceFile", asRecord, ofThree),
+    ...changed(make, "done", asList, withPartedHeats),
     ...changed(make, "taken", asList, (taken) => taken.map((each) => inside(each, "pieceFile", ofThree))),
   };
+}
+
+/** The act of a heat that an entry of two stood for as well. */
+const ALSO_DONE: readonly (readonly [of: string, also: string])[] = [
+  [".heat", ".prepare"],
+  [".pickle", ".check"],
+];
+
+function withPartedHeats(done: readonly Json[]): Json[] {
+  return done.flatMap((entry) => {
+    const { step, at } = asRecord(entry) ?? {};
+    const parted = ALSO_DONE.find(([of]) => typeof step === "string" && step.endsWith(of));
+    return parted && at !== undefined ? [entry, { step: (step as string).slice(0, -parted[0].length) + parted[1], at }] : [entry];
+  });
 }

@@ -46,6 +46,7 @@ export function planFile(plan: Plan): object {
       text: stepText(step, plan, METRIC),
       target: step.target,
       heat: step.heat,
+      ...(step.joints.length > 0 && { joints: step.joints }),
       checks: step.checks,
       cautions: step.cautions,
     })),

@@ -39,7 +39,7 @@ test("a stage whose result is a guess says so with a ring; once it is measured i
 });
 
 test("a row of the list leaves out what is guessed, and its marks count only what is known", () => {
-  const row = (doubtOf: ReturnType<typeof unsure>) => rowOf(piece, plan, undefined, METRIC, doubtOf);
+  const row = (doubtOf: ReturnType<typeof unsure>) => rowOf(piece, { plan, isSettling: false }, undefined, METRIC, doubtOf);
   expect(row(unsure(UNMEASURED_FIELDS.ring))).toMatchObject({
     strip: ["—", "not measured yet"],
     plate: ["—", "not measured yet"],
@@ -58,7 +58,8 @@ test("a row of the list leaves out what is guessed, and its marks count only wha
   ]);
   expect(stoneAndSize(demoPiece("redshank-ring"), SURE)).toBe("garnet oval and 1 more, EU 53");
   const plover = demoPiece("plover-ring");
-  const low = (doubtOf: ReturnType<typeof unsure>) => rowOf(plover, planPiece(plover, SHIPPED_BENCH), undefined, METRIC, doubtOf).level;
+  const low = (doubtOf: ReturnType<typeof unsure>) =>
+    rowOf(plover, { plan: planPiece(plover, SHIPPED_BENCH), isSettling: false }, undefined, METRIC, doubtOf).level;
   expect([low(SURE), low(unsure(["m1.stone.height"])), low(unsure(["hoop.size.value"]))]).toEqual(["error", null, "error"]);
 });
 

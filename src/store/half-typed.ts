@@ -25,6 +25,16 @@ export function halfTypedOn({ keeper, store, reading, inTrouble }: TrayBase) {
     writing.delete(id);
   }
 
+  /** Keeps what is typed in a field, or drops it. */
+  function setDraft(piece: string, field: string, text: string | null): void {
+    const { [field]: before, ...others } = store.getState().drafts[piece] ?? {};
+    if ((before ?? null) === text) return;
+    store.setState(({ drafts }) => ({ drafts: { ...drafts, [piece]: text === null ? others : { ...others, [field]: text } } }));
+    const id = `${piece} ${field}`;
+    waiting.set(id, { piece, field, text });
+    void write(id);
+  }
+
   return {
     /** Reads what is half typed for a piece, once. */
     async readDrafts(piece: string): Promise<void> {
@@ -34,14 +44,11 @@ export function halfTypedOn({ keeper, store, reading, inTrouble }: TrayBase) {
       store.setState(({ drafts }) => ({ drafts: { ...drafts, [piece]: { ...own, ...drafts[piece] } } }));
     },
 
-    /** Keeps what is typed in a field, or drops it once it is taken. */
-    setDraft(piece: string, field: string, text: string | null): void {
-      const { [field]: before, ...others } = store.getState().drafts[piece] ?? {};
-      if ((before ?? null) === text) return;
-      store.setState(({ drafts }) => ({ drafts: { ...drafts, [piece]: text === null ? others : { ...others, [field]: text } } }));
-      const id = `${piece} ${field}`;
-      waiting.set(id, { piece, field, text });
-      void write(id);
+    setDraft,
+
+    /** Drops a text that was taken and kept, where the field still holds it: not before, or a page that ended in between would lose both. */
+    dropDraft(piece: string, field: string, text: string): void {
+      if (store.getState().drafts[piece]?.[field] === text) setDraft(piece, field, null);
     },
   };
 }

@@ -13,7 +13,7 @@ test("whatever is added, taken away or set, taking it back gives the making as i
     fc.tuple(step, fc.boolean()).map(
       ([id, isDone]) =>
         (of: Make) =>
-          ticking(of, id, isDone, of.done.find((each) => each.step === id)?.at ?? "now"),
+          ticking(of, [id], isDone, of.done.find((each) => each.step === id)?.at ?? "now"),
     ),
     fc.integer({ min: 1, max: 9 }).map((value) => (): MakeEdit => ({ put: { measured: [reading(value)] } })),
     fc
@@ -38,7 +38,7 @@ test("edits of two windows both stand; a step is ticked once; values that are ta
   expect(both.measured.slice(-2).map(({ value }) => value)).toEqual([1, 2]);
   expect(both.photos).toHaveLength(1);
   const id = make.done[3]!.step;
-  expect(edited(make, ticking(make, id, true, "later")).done.filter(({ step }) => step === id)).toEqual([{ step: id, at: "later" }]);
+  expect(edited(make, ticking(make, [id], true, "later")).done.filter(({ step }) => step === id)).toEqual([{ step: id, at: "later" }]);
   const bare = edited(make, setting(make, { size: null, minutes: null, words: null, asBegun: "x" }));
   expect([bare.result, bare.asBegun, bare.finished]).toEqual([undefined, "x", make.finished]);
 });

@@ -111,9 +111,11 @@ export function setting(make: Make, set: MakeValues): MakeEdit {
   return { set, was: Object.fromEntries(Object.keys(set).map((key) => [key, now[key as keyof MakeValues]])) };
 }
 
-/** Ticks a step off, or on again. */
-export function ticking(make: Make, step: string, isDone: boolean, at: string): MakeEdit {
-  return isDone ? { put: { done: [{ step, at }] } } : { drop: { done: make.done.filter((each) => each.step === step) } };
+/** Ticks a step off, or on again, by what a make lists of it. */
+export function ticking(make: Make, entries: readonly string[], isDone: boolean, at: string): MakeEdit {
+  return isDone
+    ? { put: { done: entries.map((step) => ({ step, at })) } }
+    : { drop: { done: make.done.filter(({ step }) => entries.includes(step)) } };
 }
 
 /** What takes a change back. */

@@ -45,7 +45,7 @@ test("a making is the one it begins as until it is kept; begun anew it is anothe
   const first = tray.making(piece);
   expect(tray.making(piece)).toBe(first);
   expect([first.pieceFile.benchUsed, makesOf(tray)]).toEqual([SHIPPED_BENCH, []]);
-  await tray.tick(first, "wall.cut", true);
+  await tray.tick(first, ["wall.cut"], true);
   expect(tray.making(piece)).toMatchObject({ id: first.id, done: [{ step: "wall.cut" }] });
   await tray.setMake(first, { finished: "2026-11-27T10:00:00.000Z" });
   const next = tray.making(piece);
@@ -58,7 +58,7 @@ test("what is typed in one field is taken back in one, what was taken back comes
   const tray = await openTray();
   const make = tray.making(piece);
   const notes = () => makesOf(tray)[0]?.notes;
-  await tray.tick(make, "wall.cut", true);
+  await tray.tick(make, ["wall.cut"], true);
   for (const text of ["s", "sl", "slow"]) await tray.setMake(make, { notes: text }, "notes");
   await tray.setMake(make, { words: "good" }, "words");
   expect(await tray.stepMake(make, "past")).toMatchObject({ set: { words: "good" } });
@@ -76,7 +76,7 @@ test("what is typed in one field is taken back in one, what was taken back comes
 test("what could not be kept is told so, does not show, and can be taken back as before", async () => {
   const tray = await openTray();
   const make = tray.making(piece);
-  await tray.tick(make, "wall.cut", true);
+  await tray.tick(make, ["wall.cut"], true);
   const before = tray.store.getState().makeSteps[make.id];
   expect(await full(() => tray.setMake(make, { notes: "lost" }))).toEqual({ ok: false, problem: "That is not kept" });
   expect(await full(() => tray.stepMake(make, "past"))).toBe("not-kept");
@@ -139,7 +139,7 @@ test("of six pictures picked quickly four are kept and two refused with the reas
 test("words typed quickly go as few changes, stand in the journal at once, and are one step of undo", async () => {
   const tray = await openTray();
   const make = tray.making(piece);
-  await tray.tick(make, "wall.cut", true);
+  await tray.tick(make, ["wall.cut"], true);
   const write = jest.spyOn(tray.store.getState().keeper, "write");
   const text = "slow and even";
   const typing = [...text].map((_, i) => tray.setMake(make, { words: text.slice(0, i + 1) }, "words"));
@@ -189,7 +189,7 @@ test("what is half typed at the bench is there for the next page, and gone once 
 test("a make that an older program overfilled is shown, what is over is named, kept by every change, and can be given up", async () => {
   const tray = await openTray();
   const make = tray.making(piece);
-  await tray.tick(make, "wall.cut", true);
+  await tray.tick(make, ["wall.cut"], true);
   const photos = [1, 2, 3, 4, 5, 6].map(photo);
   const db = await openDB("hoop-ledger");
   await db.put("makes", { id: make.id, piece: piece.id, make: { ...makesOf(tray)[0], photos }, revision: 2, changed: "2026-11-27" });
@@ -199,7 +199,7 @@ test("a make that an older program overfilled is shown, what is over is named, k
     photos.slice(0, 4),
     [{ store: "makes", key: make.id, isPart: true, raw: { "/photos": photos.slice(4) } }],
   ]);
-  await tray.tick(make, "wall.ends", true);
+  await tray.tick(make, ["wall.ends"], true);
   await tray.readMakes();
   const [part] = tray.store.getState().unreadable;
   await tray.drop(part!);

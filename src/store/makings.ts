@@ -206,8 +206,8 @@ export function makingsOn({ keeper, store, write, reading, noteUnreadable }: Tra
     setMake: (make: Make, set: Parameters<typeof setting>[1], field: string | null = null) =>
       editMake(make, setting(known(make), set), field),
 
-    /** Ticks a step off, or on again. Returns what became of it. */
-    tick: (make: Make, step: string, isDone: boolean) => editMake(make, ticking(known(make), step, isDone, now())),
+    /** Ticks a step off, or on again, by what a make lists of it. Returns what became of it. */
+    tick: (make: Make, entries: readonly string[], isDone: boolean) => editMake(make, ticking(known(make), entries, isDone, now())),
 
     /** Takes the last change of a making back, or makes it again. Returns what it was, null where there is none, "not-kept" where it could not be. */
     async stepMake(make: Make, way: "past" | "future"): Promise<MakeEdit | null | "not-kept"> {

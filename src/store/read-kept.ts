@@ -151,7 +151,7 @@ export function readJournalEntry(raw: unknown): Readable<JournalEntry> {
     if (entry.kind === "making" || entry.kind === "tick") {
       const make = readMake(entry.make);
       if (!make.ok) return make;
-      const edit = entry.kind === "making" ? entry.edit : ticking(make.value, entry.step, entry.isDone, "");
+      const edit = entry.kind === "making" ? entry.edit : ticking(make.value, [entry.step], entry.isDone, "");
       const after = readMake(edited(make.value, edit));
       return after.ok ? { ok: true, value: { kind: "making", piece: entry.piece, make: make.value, edit } } : after;
     }

@@ -40,7 +40,7 @@ async function until(isSo: () => boolean): Promise<void> {
   while (!isSo()) await new Promise((resolve) => setTimeout(resolve, 5));
 }
 
-const tick = (tray: Tray, piece: Piece, step: string) => tray.tick(tray.making(piece), step, true);
+const tick = (tray: Tray, piece: Piece, step: string) => tray.tick(tray.making(piece), [step], true);
 const steps = (make: Make | undefined) => make!.done.map(({ step }) => step);
 
 test("a tray that has never held a piece gets the demo, the last given first; once it has, it does not", async () => {

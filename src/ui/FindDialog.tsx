@@ -82,7 +82,7 @@ function pieceWords({ name, mounts, carrier }: Piece): string {
     stone.material?.name ?? "",
     SHAPE_NAMES[stone.outline.shape],
     METAL_NAMES[wall.metal],
-    METAL_NAMES[plate.metal],
+    plate.metal ? METAL_NAMES[plate.metal] : "",
   ]);
   const size =
     carrier.type === "hoop" ? `${SYSTEM_NAMES[carrier.size.system]} ${carrier.size.value} ${METAL_NAMES[carrier.stock.metal]}` : "";

@@ -2,6 +2,7 @@
 
 import { type ReactNode } from "react";
 import { type Point } from "@/core/geometry/outline";
+import { type Gap } from "@/core/mount/laid-out";
 import { type Blank, type BlankMark } from "@/core/measure/blank";
 import { MM_PER_INCH } from "@/core/measure/reading";
 import { type Units } from "@/words/show";
@@ -25,8 +26,8 @@ interface Props {
   readonly edge?: readonly Point[] | null;
   /** What is cut to a shape, alike to both sides of its middle: how wide it is so far along, in mm. */
   readonly pattern?: readonly Point[] | null;
-  /** Where its top edge is notched, in mm from its start. */
-  readonly notches?: readonly number[];
+  /** Gaps sawn into its top edge, in mm from its start. */
+  readonly gaps?: readonly Gap[];
   /** Pieces of solder that will lie along it: their middles, in mm from its start, and their sides. */
   readonly solder?: readonly { readonly at: number; readonly side: number }[];
   /** Drawn over it, in a frame of mm along and mm up. */
@@ -38,8 +39,6 @@ const OVER = 24;
 const TALLEST = 58;
 const LEFT = 12;
 const RULE_HEIGHT = 56;
-/** A notch's half width and depth as drawn, in pixels. */
-const NOTCH = { half: 3, deep: 11 } as const;
 /** Less room than this between pieces of solder and they are not named (pixels). */
 const ROOM_FOR_SOLDER = 70;
 /** Rule shown past the cut, as a share of the length, and at least in mm. */
@@ -56,7 +55,7 @@ export function Rule({
   tone = "metal",
   edge = null,
   pattern = null,
-  notches = [],
+  gaps = [],
   solder = [],
   over,
 }: Props) {
@@ -117,9 +116,9 @@ export function Rule({
             <path d={edge.map(at).join("").replace("L", "M")} fill="none" stroke="#0b5d66" strokeWidth={2} />
           </>
         )}
-        {notches.length > 0 && (
+        {gaps.length > 0 && (
           <path
-            d={notches.map((at) => `M${x(at) - NOTCH.half} ${top - 1}l${NOTCH.half} ${NOTCH.deep}l${NOTCH.half} ${-NOTCH.deep}`).join("")}
+            d={gaps.map(({ from, to, depth }) => `M${x(from)} ${top}V${top + (depth / height) * tall}H${x(to)}V${top}`).join("")}
             fill="#eef0f0"
             stroke="#6f7a7e"
             strokeWidth={0.8}

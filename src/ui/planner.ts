@@ -38,7 +38,7 @@ interface Known {
 const known = new WeakMap<Piece, Known>();
 const heatsMemory = new RememberedHeats();
 const hearers = new Set<() => void>();
-let plans: Plans = { now: planNow, soon: planSoon };
+let plans: Plans = { now: planNow, soon: planSoon, isSettling };
 
 function tell(): void {
   plans = { ...plans };
@@ -60,6 +60,8 @@ interface Plans {
   readonly now: PlanOf;
   /** Of one piece among many that come into view: null as well until it is its turn, a few to a frame. */
   readonly soon: PlanOf;
+  /** Whether the heats that are shown of it are not known to be its best: they are being searched for. */
+  readonly isSettling: (piece: Piece, mine: BenchEntry) => boolean;
 }
 
 /** What is known of every piece; another whenever something more is, so that what was drawn from it is drawn again. */
@@ -78,9 +80,51 @@ function planNow(piece: Piece, mine: BenchEntry): Attempt | null {
 function planSoon(piece: Piece, mine: BenchEntry): Attempt | null {
   const bench = benchOf(piece, mine);
   const before = known.get(piece);
-  if (before?.bench === bench) return before.attempt;
+  if (before?.bench === bench) {
+    if (before.search) searchLater({ piece, bench, measured: before.measured });
+    return before.attempt;
+  }
   soon.ask(piece, { piece, bench, measured: NOTHING_READ });
   return null;
+}
+
+function isSettling(piece: Piece, mine: BenchEntry): boolean {
+  const before = known.get(piece);
+  return before?.bench === benchOf(piece, mine) && before.search !== null;
+}
+
+/** Pieces among many whose best heats are still to be searched for, the last asked for last; no more than these are waited for. */
+const toSearch = new Map<Piece, BesideAsk>();
+const MOST_TO_SEARCH = 60;
+let isSearching = false;
+
+function searchLater(ask: BesideAsk): void {
+  toSearch.delete(ask.piece);
+  toSearch.set(ask.piece, ask);
+  if (toSearch.size > MOST_TO_SEARCH) toSearch.delete(toSearch.keys().next().value!);
+  void searchAll();
+}
+
+/** One after the other beside the page, what was asked for last first. What fails is asked for again when it is next drawn. */
+async function searchAll(): Promise<void> {
+  if (isSearching) return;
+  isSearching = true;
+  const client = heatsClient();
+  try {
+    for (let ask = [...toSearch.values()].at(-1); ask; ask = [...toSearch.values()].at(-1)) {
+      toSearch.delete(ask.piece);
+      const again = planHere(ask);
+      const best = again.search && (await client.ask(again.search));
+      if (again.search && best) heatsMemory.keep(again.search.assembly, again.search.wishes, best);
+      const last = known.get(ask.piece);
+      if (last?.bench !== ask.bench || last.measured !== ask.measured) continue;
+      known.set(ask.piece, best ? planHere(ask) : again);
+      tell();
+    }
+  } finally {
+    isSearching = false;
+    client.end();
+  }
 }
 
 const soon = new InFrames<Piece, BesideAsk>(({ piece, bench }) => void knownOf(piece, bench), tell);

@@ -53,6 +53,18 @@ const BACKS: Readonly<Record<BackKind, (told: Told) => SaidBack>> = {
       cut: null,
     };
   },
+  none: ({ plan, id, units }) => {
+    const floor = showLength(plan.settled.mounts[id]!.back.thickness, "measured", units);
+    return {
+      label: "Floor",
+      stem: `the tube's own, ${floor}`,
+      short: "the tube's own",
+      cell: [`floor ${floor}`, "the tube's own"],
+      card: `${floor} ${lengthUnit(units)}, what the seat leaves of the tube; no plate`,
+      rests: `${id}.wall`,
+      cut: null,
+    };
+  },
   open: ({ plan, id, bare, units }) => {
     const { ledge } = plan.settled.mounts[id]!.back;
     const { width = 0, height = 0, metal = "sterling" } = ledge ?? {};

@@ -228,7 +228,9 @@ function stockText(id: string, pen: Pen): string {
 
 /** What only a notched wall, a tube or a cup has; each as it is said round its length. */
 const OF_SOURCES: readonly { readonly name: string; readonly say: (length: string) => string }[] = [
-  { name: "notchPitch", say: (length) => `${length} apart` },
+  { name: "notchPitch", say: (length) => `every ${length}` },
+  { name: "notchGap", say: (length) => `gaps ${length} wide` },
+  { name: "notchDepth", say: (length) => `${length} deep` },
   { name: "seatBore", say: (length) => `seat cut with a burr ${length} across` },
   { name: "seatDepth", say: (length) => `${length} deep` },
   { name: "wallLeft", say: (length) => `${length} of wall left` },
@@ -243,7 +245,7 @@ function sourceRows(id: string, pen: Pen): CardRow[] {
   const has = OF_SOURCES.filter(({ name }) => key(name) in figures);
   const notches = figures[key("notches")];
   const said = [
-    ...(notches ? [`${pen.sure([key("notches")], String(notches.value))} notches`] : []),
+    ...(notches ? [`${pen.sure([key("notches")], String(notches.value))} teeth`] : []),
     ...has.map(({ name, say }) => say(pen.figure(key(name)))),
   ];
   const keys = has.map(({ name }) => key(name));
@@ -329,21 +331,11 @@ function seatRow(mount: string, label: string, pen: Pen): CardRow[] {
 
 /** A line of the making on a card. */
 export interface CardStep {
-  /** "36", or of several "36–38". */
-  readonly numbers: string;
+  readonly number: number;
   readonly title: string;
   readonly cautions: Step["cautions"];
 }
 
-/** The steps on a card; those of the same words that follow each other, as the pickling of one heat's joints, stand in one line. */
 export function cardSteps(plan: Plan, units: Units, doubtOf: DoubtOf = SURE): CardStep[] {
-  const lines: (CardStep & { readonly first: number })[] = [];
-  plan.steps.forEach((step, i) => {
-    const { title } = sayStep(step, plan, units, doubtOf);
-    const before = lines.at(-1);
-    if (before?.title === title && before.cautions.join() === step.cautions.join())
-      lines[lines.length - 1] = { ...before, numbers: `${before.first}–${i + 1}` };
-    else lines.push({ first: i + 1, numbers: String(i + 1), title, cautions: step.cautions });
-  });
-  return lines;
+  return plan.steps.map((step, i) => ({ number: i + 1, title: sayStep(step, plan, units, doubtOf).title, cautions: step.cautions }));
 }

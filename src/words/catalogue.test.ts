@@ -95,7 +95,7 @@ test("small words", () => {
     "half thickness",
     "times 3.15",
   ]);
-  expect(piecesText({ form: "sheet", count: 7, size: [1, 1, 0.25], spacing: 6.504, evenGap: 3 }, "inside", METRIC)).toBe(
+  expect(piecesText({ form: "sheet", count: 7, size: [1, 1, 0.25], spacing: 6.504, rows: 1, evenGap: 3 }, "inside", METRIC)).toBe(
     "7 pieces 1.0 × 1.0 mm inside, one every 6.5",
   );
   expect([

@@ -63,6 +63,12 @@ const EXPECTED: Readonly<Record<FaultCode, (v: Fault["values"]) => string>> = {
   "notch-missing": () => "is missing, and source is notched",
   "fixed-height-missing": () => "is missing, and heightRule is fixed",
   "stretch-overlap": (v) => `must not overlap stretch ${Number(v.other) + 1}`,
+  "stretch-vanishes": (v) =>
+    `lies in a notch at ${Number(v.at).toFixed(2)} of the way round, where ${Number(v.got).toFixed(2)} mm of its line is left, and it is ${Number(v.least).toFixed(2)} wide: move it or take it away`,
+  "no-floor": (v) => `must not be none: a setting of ${v.got} has no floor of its own`,
+  "floor-thin": (v) => `must be >= ${Number(v.least).toFixed(2)} to be a floor without a plate, and is ${Number(v.got).toFixed(2)}`,
+  "shelf-narrow": (v) =>
+    `leaves a shelf of ${Number(v.got).toFixed(3)} under the stone's edge, and ${Number(v.least).toFixed(2)} is the least without a plate`,
   "stretch-empty": () => "must end somewhere else than it starts",
   "tight-not-round": () => "is for a wire that goes all round",
   "not-of-ornament": (v) => `does not go with ${LAYER_NAMES[v.got as LayerType] ?? v.got}`,

@@ -148,7 +148,11 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
   }),
   "wall.heavy-on-soft": (v) => ({
     what: `A wall ${v.length("thickness")} thick is hard to push over a stone of ${v.text("mohs")} Mohs.`,
-    advice: `The punch that moves it can crack the stone. Take ${v.length("hand")} or thinner, or thin its upper inside edge first.`,
+    advice: `What moves it can crack the stone. Thin its upper edge to ${v.length("to")} first, or take thinner strip.`,
+  }),
+  "wall.teeth-deep": (v) => ({
+    what: `The gaps between the teeth are ${v.length("depth")} deep, and the lip is ${v.length("lip")}.`,
+    advice: "They reach under the place where the stone leans in: saw them less deep, or the teeth hold badly.",
   }),
   "plate.border-thin": (v) => ({
     what: `A border of ${v.length("border")} is thinner than a saw leaves.`,
@@ -177,6 +181,10 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
   "plate.closed-cavity": (v) => ({
     what: `The stone stands ${v.length("lift")} off the plate over a closed hollow.`,
     advice: "Pickle and water stay in it, and it can burst in the flame: drill a drain.",
+  }),
+  "plate.no-drain": () => ({
+    what: "This stone is tender to water, and the back under it is closed.",
+    advice: "What gets under it stays there: drill a small drain, or keep it out of water.",
   }),
   "ledge.hides": (v) => ({
     what: `The ledge hides ${showPercent(v.number("hidden"))} of the back.`,
@@ -327,7 +335,7 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
   }),
   "heats.unproven": () => ({
     what: "This order of heats is the best found, not proven the best.",
-    advice: "It holds as shown; a better one may exist.",
+    advice: "What moves in it stands at each heat; a better one may exist.",
   }),
   "heats.not-found": () => ({
     what: "No order of heats was found that keeps all you asked for.",
@@ -352,6 +360,10 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
   "heats.apart": (v) => ({
     what: `Nothing holds the ${v.part()} any more.`,
     advice: "A joint is left out: put it back, or add one of your own.",
+  }),
+  "heats.sweat": (v) => ({
+    what: `${capital(v.joint())} takes ${v.text("count")} pieces in ${v.text("rows")} rows: they cannot be laid so.`,
+    advice: "Melt the solder on one face first, and bring the two together.",
   }),
   "heats.not-in-hand": (v) => ({
     what: `${capital(v.grade("grade"))} is not on the shelf as ${v.text("form")}.`,

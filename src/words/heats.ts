@@ -19,7 +19,7 @@ export interface JointAdvice {
   readonly hold: string;
 }
 
-/** Where the usual solder goes, where the flame goes and how it is held, by the kind of joint. */
+/** Where the usual solder goes, where the flame goes and how it is held, by the kind of joint: `{part}` is what is joined, `{onto}` what to. */
 const JOINT_ADVICE: Readonly<Record<JointKind, JointAdvice>> = {
   seam: {
     solder: "under the seam, on charcoal",
@@ -38,18 +38,23 @@ const JOINT_ADVICE: Readonly<Record<JointKind, JointAdvice>> = {
   },
   ornament: {
     solder: "outside, close to it",
-    flame: "The plate first; the ornament last, and briefly.",
+    flame: "The {onto} first; the ornament last, and briefly.",
     hold: "It lies by itself; a pin at each end keeps it there.",
   },
   applied: {
     solder: "melted on its back first",
     flame: "What it lies on, from below; never the small part.",
-    hold: "It lies by itself; nudge it back with a pick.",
+    hold: "It lies on top by its own weight; nudge it back with a pick.",
   },
   strands: {
     solder: "along the groove between them",
     flame: "Along all of it, back and forth.",
     hold: "Bound every few millimetres with iron wire.",
+  },
+  twist: {
+    solder: "along the groove between them",
+    flame: "Along all of it, back and forth.",
+    hold: "Its ends bound; it lies by itself.",
   },
   bridge: {
     solder: "at the arch's foot",
@@ -58,8 +63,8 @@ const JOINT_ADVICE: Readonly<Record<JointKind, JointAdvice>> = {
   },
   eye: {
     solder: "at the edge",
-    flame: "The plate first, the bail last and briefly.",
-    hold: "The bail in the third hand.",
+    flame: "The {onto} first, the {part} last and briefly.",
+    hold: "The {part} in the third hand.",
   },
   sleeve: { solder: "none: it is glued", flame: "None.", hold: "" },
   added: { solder: "along it", flame: "The larger part first.", hold: "In the third hand." },
@@ -76,9 +81,27 @@ const HOOP_SEAM_ADVICE: JointAdvice = {
   hold: "Flat on the board; iron wire round it if it springs open.",
 };
 
-/** Of a seam, a setting's or the hoop's own. */
-export function jointAdvice({ kind, mount }: Pick<PlannedJoint, "kind" | "mount">): JointAdvice {
-  return kind === "seam" && mount === null ? HOOP_SEAM_ADVICE : JOINT_ADVICE[kind];
+/** Of a seam, a setting's or the hoop's own; of what is put on, on the hoop or elsewhere. */
+function adviceOf({ kind, mount, place }: Pick<PlannedJoint, "kind" | "mount" | "place">): JointAdvice {
+  if (kind === "seam" && mount === null) return HOOP_SEAM_ADVICE;
+  return kind === "applied" && mount === null && place === "formed" ? ON_HOOP_ADVICE : JOINT_ADVICE[kind];
+}
+
+/** Of what is put on round a hoop that is bent. */
+const ON_HOOP_ADVICE: JointAdvice = {
+  ...JOINT_ADVICE.applied,
+  hold: "The hoop in the third hand, turned so that it lies on top; nudge it back with a pick.",
+};
+
+/** Where the flame goes and how a joint is held, in the names of its parts. */
+export function jointAdvice(
+  joint: Pick<PlannedJoint, "kind" | "mount" | "place" | "parts">,
+  partName: (id: string) => string,
+): JointAdvice {
+  const [part, onto = part] = joint.parts;
+  const named = (text: string) => text.replaceAll("{part}", partName(part!)).replaceAll("{onto}", partName(onto!));
+  const { solder, flame, hold } = adviceOf(joint);
+  return { solder, flame: named(flame), hold: named(hold) };
 }
 
 /** Where solder goes, by how it is put where that is not usual for the joint. */
@@ -105,9 +128,9 @@ export const MEANS_NAMES: Readonly<Record<PinnedMeans, string>> = {
 };
 
 /** Where the solder of a joint goes. */
-function whereText(joint: Pick<PlannedJoint, "kind" | "mount" | "means">): string {
+function whereText(joint: Pick<PlannedJoint, "kind" | "mount" | "place" | "means">): string {
   const { means } = joint;
-  return means === "fuse" || means === "cold" || means === usualPlacing(joint) ? jointAdvice(joint).solder : PLACED[means];
+  return means === "fuse" || means === "cold" || means === usualPlacing(joint) ? adviceOf(joint).solder : PLACED[means];
 }
 
 /** What a way of grading does. */
@@ -133,12 +156,20 @@ export function movedText(
 }
 
 /** How many joints run again in a later heat, and how many soften; the gravest first, none where all hold. */
-export function sayMoved({ heats }: Pick<Plan, "heats">): { readonly level: "error" | "warning"; readonly text: string }[] {
+function sayMoved({ heats }: Pick<Plan, "heats">): { readonly level: "error" | "warning"; readonly text: string }[] {
   const [runs, softens] = [new Set(heats.flatMap((heat) => heat.runs)).size, new Set(heats.flatMap((heat) => heat.softens)).size];
   return [
     ...(runs > 0 ? [{ level: "error", text: `${runs} ${agreeing(runs, "run")} again` } as const] : []),
     ...(softens > 0 ? [{ level: "warning", text: `${softens} ${agreeing(softens, "soften")}` } as const] : []),
   ];
+}
+
+/** The verdict on a plan's heats, the same on every screen: what moves in them, and how grave that is. */
+export function sayHeats(plan: Pick<Plan, "heats" | "heatPlan">): { readonly text: string; readonly level: "error" | "warning" | null } {
+  if (plan.heatPlan.status === "impossible") return { text: "no order works", level: "error" };
+  if (plan.heatPlan.status === "unproven") return { text: "not proven the best", level: null };
+  const moved = sayMoved(plan);
+  return { text: moved.map(({ text }) => text).join(", ") || "all hold", level: moved[0]?.level ?? null };
 }
 
 /** What an overshoot is, in the maker's degrees. */
@@ -156,10 +187,10 @@ export function overlapText({ harder, softer, what, spare }: Overlap, units: Uni
 }
 
 /** While a search for better heats goes on. */
-export const SETTLING = "settling: looking for the best order";
+export const SETTLING = "looking for the best order";
 
 /** "7 pieces 1.0 × 1.0 mm inside, one every 6.5", "4.2 mm of 0.5 mm wire inside", "3 balls of paste 1.0 mm across inside". */
-export function piecesText({ form, count, size, spacing }: Pallions, where: string, units: Units): string {
+export function piecesText({ form, count, size, spacing, rows }: Pallions, where: string, units: Units): string {
   const [length, side] = [showLength(size[0], "blank", units), showLength(size[1], "blank", units)];
   const unit = lengthUnit(units);
   const what = {
@@ -168,7 +199,7 @@ export function piecesText({ form, count, size, spacing }: Pallions, where: stri
     paste: `${counted(count, "ball")} of paste ${side} ${unit} across`,
   }[form];
   const place = where === "" ? "" : ` ${where}`;
-  return `${what}${place}${spacing === null ? "" : `, one every ${showLength(spacing, "blank", units)}`}`;
+  return `${what}${place}${rows > 1 ? ` in ${rows} rows` : ""}${spacing === null ? "" : `, one every ${showLength(spacing, "blank", units)}`}`;
 }
 
 /** A piece's sides as it is snipped: in mm, which a maker of inches reads beside his own. */

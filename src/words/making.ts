@@ -39,6 +39,8 @@ export const BANDS: Readonly<Record<VerdictCode, string>> = {
   trim: "trim",
   "cut-out": "cut out",
   "take-down": "take down",
+  open: "open it",
+  close: "close it",
 };
 
 /** What a step leaves waiting. */
@@ -46,6 +48,7 @@ export const WAITS: Partial<Readonly<Record<StepCode, string>>> = {
   "wall.anneal": "cooling",
   "join.pickle": "in the pickle",
   "join.cold": "under glue",
+  "hoop.inset": "under glue",
   "set.surface": "in the patina",
 };
 
@@ -83,6 +86,10 @@ export function sayVerdict(asked: AskedReading, { code, by }: Verdict, wanted: n
       return { what: `Trim ${mm}.`, advice: "" };
     case "cut-out":
       return { what: `Cut out ${mm} at the seam.`, advice: "Then close it again." };
+    case "open":
+      return { what: `Small: open it by ${mm}.`, advice: "" };
+    case "close":
+      return { what: `Large: close it by ${mm}.`, advice: "Where its ends would meet, cut them." };
     case "take-down":
       return { what: `Take down ${mm}.`, advice: "" };
   }
@@ -153,9 +160,13 @@ const REMEDIES: Readonly<Record<MishapCode, (v: Voice) => string>> = {
     `Prop it, clean, run ${v.joint} again with its own ${v.grade("grade")} at ${v.heat("working")}${v.text("lower") === "" ? "" : `; then ${v.grade("lower")} for this one`}.`,
   "fused.pits": () => "Burnish them if they are fine; else fuse it again, or fill them with hard solder.",
   "hoop.small": (v) =>
-    `Round it up and stretch it up to a size; further, cut in ${v.length("length")} for each ${v.length("one")} of diameter.`,
+    v.number("seam") === 0
+      ? `Open it a little: ${v.length("length")} at its ends for each ${v.length("one")} of diameter.`
+      : `Round it up and stretch it up to a size; further, cut in ${v.length("length")} for each ${v.length("one")} of diameter.`,
   "hoop.large": (v) =>
-    `Saw ${v.length("length")} out at the seam for each ${v.length("one")} of diameter it is over ${v.length("inside")}.`,
+    v.number("seam") === 0
+      ? `Close it, or cut its ends: ${v.length("length")} for each ${v.length("one")} of diameter it is over ${v.length("inside")}.`
+      : `Saw ${v.length("length")} out at the seam for each ${v.length("one")} of diameter it is over ${v.length("inside")}.`,
 };
 
 /** What pressing it does, where it can be taken. */

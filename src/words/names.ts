@@ -132,13 +132,14 @@ const PART_NAMES: Readonly<Record<PartKind, string>> = {
 
 /** Of the part that is joined, and what it is joined to. */
 const JOINT_NAMES: Readonly<Record<JointKind, (part: string, onto: string) => string>> = {
-  seam: (part) => `${part} seam`,
+  seam: (part) => (part.endsWith("strands") ? `seam of ${part}` : `${part} seam`),
   foot: () => "wall to plate",
   ledge: () => "ledge to wall",
   ornament: (part, onto) => `${part} to ${onto}`,
   applied: (part, onto) => `${part} to ${onto}`,
   mount: (part, hoop) => `${hoop} to ${part}`,
   strands: () => "strand to strand",
+  twist: (part) => (part === "hoop" ? "wires of the twist" : `wires of ${part}`),
   bridge: (part, onto) => `${part} to ${onto}`,
   eye: (part, onto) => `${part} to ${onto}`,
   sleeve: (hoop) => `sleeve to ${hoop}`,
@@ -156,7 +157,7 @@ export interface Names {
   readonly joint: (id: string) => string;
   /** What a setting is called among others. */
   readonly setting: (mount: string) => string;
-  /** "Stone 2: " before what is said of another setting than the first, or of a part of it; else nothing. */
+  /** "Stone 2: " before what is said of one of several settings, or of a part of it; else nothing. */
   readonly lead: (id: string) => string;
 }
 
@@ -166,11 +167,12 @@ export function settingName(mounts: readonly string[], mount: string): string {
   return at < 0 ? mount : `stone ${at + 1}`;
 }
 
-/** A joint is "wall to plate", a part "wall"; of another setting than the first it is said which. */
+/** A joint is "wall to plate", a part "wall"; of several settings it is said which. */
 export function namesIn({ parts, joints }: Named): Names {
   const first = parts.find(({ mount }) => mount !== null)?.mount ?? null;
   const setting = (mount: string) => settingName([...new Set(parts.flatMap((part) => part.mount ?? []))], mount);
-  const isOther = (mount: string | null) => mount !== null && mount !== first;
+  const isOneOfSeveral = parts.some(({ mount }) => mount !== null && mount !== first);
+  const isOther = (mount: string | null) => mount !== null && isOneOfSeveral;
   const plain = (id: string) => {
     const { kind, mount, name } = parts.find((part) => part.id === id)!;
     if (name !== undefined) return name;
@@ -178,7 +180,18 @@ export function namesIn({ parts, joints }: Named): Names {
     const number = alike.length > 1 ? ` ${alike.findIndex((part) => part.id === id) + 1}` : "";
     return PART_NAMES[kind] + number;
   };
-  const tied = ({ kind, parts: [own, onto = own] }: Named["joints"][number]) => JOINT_NAMES[kind](plain(own!), plain(onto!));
+  /** Several strands that one joint reaches are one. */
+  const together = (ids: readonly string[]) =>
+    ids.length > 1 && ids.every((id) => parts.find((part) => part.id === id)?.kind === "strand")
+      ? ids.length === 2
+        ? "both strands"
+        : "all strands"
+      : plain(ids[0]!);
+  const tied = ({ kind, parts: all }: Named["joints"][number]) => {
+    const [own, ...onto] = all;
+    if (kind === "seam") return JOINT_NAMES.seam(together(all), "");
+    return JOINT_NAMES[kind](plain(own!), together(onto.length > 0 ? onto : [own!]));
+  };
   return {
     part: (id) => {
       const part = parts.find((each) => each.id === id);
@@ -195,10 +208,15 @@ export function namesIn({ parts, joints }: Named): Names {
     },
     setting,
     lead: (id) => {
-      const mount = parts.find((part) => part.id === id || part.mount === id)?.mount ?? null;
+      const mount = (parts.find((part) => part.id === id || part.mount === id) ?? joints.find((joint) => joint.id === id))?.mount ?? null;
       return isOther(mount) ? `${capital(setting(mount!))}: ` : "";
     },
   };
+}
+
+/** "a", "a and b", "a, b and c". */
+export function listed(names: readonly string[]): string {
+  return names.length < 2 ? names.join("") : `${names.slice(0, -1).join(", ")} and ${names.at(-1)!}`;
 }
 
 export function capital(text: string): string {

@@ -8,6 +8,9 @@ interface Voice {
   readonly share: string;
   readonly size: string;
   readonly isFar: boolean;
+  /** mm; null where nothing is said of it. */
+  readonly left: number | null;
+  readonly lengthOf: (mm: number) => string;
 }
 
 const SAYINGS: Readonly<Record<RemedyCode, (v: Voice) => Said>> = {
@@ -42,6 +45,17 @@ const SAYINGS: Readonly<Record<RemedyCode, (v: Voice) => Said>> = {
     what: `The hoop is large: ${v.length("from")} inside${v.size}.`,
     advice: `Saw ${v.length("by")} out at the seam and solder it again.`,
   }),
+  "hoop.open": (v) => ({
+    what: `The hoop is small: ${v.length("from")} inside${v.size}.`,
+    advice: `Open it by ${v.length("by")} at its ends${v.left === null ? "" : `: they then stand ${v.length("left")} apart`}.`,
+  }),
+  "hoop.close": (v) => ({
+    what: `The hoop is large: ${v.length("from")} inside${v.size}.`,
+    advice:
+      v.left !== null && v.left < 0
+        ? `Its ends would meet: cut ${v.lengthOf(-v.left)} off them, then close it.`
+        : `Close it by ${v.length("by")}${v.left === null ? ", or cut so much off its ends" : `: its ends then stand ${v.length("left")} apart`}.`,
+  }),
 };
 
 export function sayRemedy({ code, level, values }: Pick<Remedy, "code" | "level" | "values">, units: Units): Said {
@@ -52,6 +66,8 @@ export function sayRemedy({ code, level, values }: Pick<Remedy, "code" | "level"
     share: showPercent(number("by"), 1),
     size: values.size === undefined || values.size === "" ? "" : `, size ${values.size}`,
     isFar: level === "error",
+    left: values.left === undefined ? null : number("left"),
+    lengthOf: (mm) => withUnit(mm, "measured", units),
   });
 }
 

@@ -154,8 +154,8 @@ test.each<[FindingCode, Record<string, number | string>, string]>([
   ],
   [
     "wall.heavy-on-soft",
-    { thickness: 2.2, mohs: 3, hand: 0.4 },
-    "A wall 2.20 mm thick is hard to push over a stone of 3 Mohs. The punch that moves it can crack the stone. Take 0.40 mm or thinner, or thin its upper inside edge first.",
+    { thickness: 2.2, mohs: 3, to: 0.25 },
+    "A wall 2.20 mm thick is hard to push over a stone of 3 Mohs. What moves it can crack the stone. Thin its upper edge to 0.25 mm first, or take thinner strip.",
   ],
   [
     "hoop.wide-band",
@@ -264,7 +264,11 @@ test.each<[FindingCode, Record<string, number | string>, string]>([
     { clash: "/heats/pins/0" },
     "No order of heats keeps all you asked for. These clash: /heats/pins/0. Let one of them go.",
   ],
-  ["heats.unproven", {}, "This order of heats is the best found, not proven the best. It holds as shown; a better one may exist."],
+  [
+    "heats.unproven",
+    {},
+    "This order of heats is the best found, not proven the best. What moves in it stands at each heat; a better one may exist.",
+  ],
   [
     "heats.not-found",
     {},
@@ -425,11 +429,13 @@ test("the steps of the demo's pieces and of the worked examples, each as it is f
       "wall.wrap",
       "Wrap it round the stone, mark the overlap, trim to 45.53 mm and close the seam. Snug: the stone slides with a push. Solder fills no gaps.",
     ],
-    [
-      "join.solder",
-      "Solder wall seam, hard. Clean, flux, stand it on its solder. Heat the whole piece; solder runs toward the hottest place.",
-    ],
+    ["join.prepare", "Clean and flux wall seam, and lay the hard solder. Stand it on its solder."],
+    ["join.solder", "Solder wall seam, hard. Heat the whole piece; solder runs toward the hottest place."],
     ["join.pickle", "Pickle; work on the other part meanwhile."],
+    [
+      "join.check",
+      "Look at wall seam, and press on it. What is not whole is cleaned, fluxed and heated again before anything is built on it.",
+    ],
     [
       "wall.try",
       "Try the stone: right through the wall, from both sides. That proves it is upright, the right length and the right shape. A little small: anneal and stretch it on a mandrel.",
@@ -446,16 +452,17 @@ test("the steps of the demo's pieces and of the worked examples, each as it is f
     ["plate.stamp", "Stamp your marks while the plate is loose. Stamping later would distort the work."],
     ["plate.saw", "Saw and file the plate back to the wall, 16.7 mm by 12.7 mm."],
     ["hoop.flat", "File the flat on top, 0.64 mm deep at its middle, opposite the seam."],
-    ["join.finish", "Finish what will be hard to reach once joined. Sand and pre-polish inside the hoop and round the plate's edge."],
+    ["join.finish", "Finish what will be hard to reach once joined. Sand and pre-polish round the plate's edge and inside the hoop."],
     ["set.try", "Try the stone again, and get it out again. Lay a thread under it first, or lift it with tacky putty."],
     ["set.height", "Bring the wall to 2.96 mm."],
     ["set.surface", "Patina and tumble now, before the stone goes in."],
-    ["set.level", "Level the stone in its seat. A hollow back gets a cushion of fine sawdust."],
+    ["set.finish", "Polish all of it now, before the stone goes in. Wash all of the compound out: it cannot be reached under a stone."],
+    ["set.level", "Level the stone in its seat."],
     [
       "set.push",
       "Push the wall over with the pusher: north, south, east, west, then between. Round several times, straight in and then rocking up.",
     ],
-    ["set.polish", "Burnish the edge and polish."],
+    ["set.polish", "Burnish the edge and polish it by hand."],
     ["bridge.cut", "Cut the bridge's blank 16.0 mm long."],
     ["bridge.form", "Form the arch, 15.00 mm inside, and file its ends to the hoop: it stands 1.20 mm over the top."],
     [
@@ -494,9 +501,16 @@ test("the steps of the demo's pieces and of the worked examples, each as it is f
     ],
     ["ledge.try", "Lay the stone on the ledge: it lies level."],
     [
+      "wall.press",
+      "Press the wall into the notch with round pliers, until it follows the stone. Closed it goes round tight over the notch; pressed in it takes its whole length.",
+    ],
+    [
       "set.curve",
       "File the wall's top to its curve: 2.76 mm at the seam, 2.69 mm at its lowest, 3.05 mm at its highest. Its template shows the height every five millimetres; lay the strip on it, or mark the heights round the wall.",
     ],
+    ["wall.drill", "Drill the foot of every gap, 0.60 mm across and 1.48 mm from one to the next, half of one at each end."],
+    ["wall.gaps", "Saw the gaps down to their holes: 0.56 mm deep from the top."],
+    ["wall.teeth", "File the teeth alike, and take their edges off."],
     [
       "hoop.drill",
       "Drill the roots, 9.00 mm from the front to each side, 0.28 mm across. A hole at the root keeps the slit from running on as it is spread.",
@@ -508,12 +522,9 @@ test("the steps of the demo's pieces and of the worked examples, each as it is f
       "Bend the wire round the wall and close its seam. Anneal it first. Lay it where it goes, mark and cut again before it is closed.",
     ],
     ["ornament.file", "File the wire inside until it goes over the wall with a push. It is made undersize so that it sits without a gap."],
-    [
-      "set.finish",
-      "Polish everything now, before it goes in. What goes in must not be polished: a polished face is worth less than a worn one.",
-    ],
     ["set.burnish", "Burnish the edge; no polish, no wheel. A burnisher only, and nothing over the face."],
-    ["applied.make", "Melt the left ball, 1.80 mm across, and file a flat on it half as wide."],
+    ["applied.snip", "Snip 4.80 mm of wire 0.90 mm thick for the left ball."],
+    ["applied.make", "Melt it to the left ball, 1.80 mm across, and file a flat on it half as wide."],
     ["join.tin", "Melt the solder for left ball to hoop on one face first, and let it set."],
     ["plate.drain", "Drill the drain, 1.00 mm across."],
     [
@@ -521,29 +532,35 @@ test("the steps of the demo's pieces and of the worked examples, each as it is f
       "Twist two wires of 0.60 mm, each 33.4 mm and some to hold, to 2.8 turns in 10 mm. Anneal them first, one end in a vice, the other in a hand drill turned slowly; solder or fuse the ends so that they do not open.",
     ],
     ["ornament.try", "Slip the rope over the wall: it touches all round."],
-    ["bail.wind", "Wind the jump ring on a rod 2.40 mm across, 10.4 mm of wire, saw it through and close it; make two."],
-    ["eye.mark", "Mark the eye on the edge, 2.20 mm right of its top, and file it flat there; make two."],
+    ["bail.wind", "Wind the jump ring on a rod 2.40 mm across, 10.4 mm of wire, saw it through and close it."],
+    ["eye.mark", "Mark the eye on the edge, 2.20 mm right of its top, and file it flat there."],
     [
       "hang.try",
-      "Hang it by a thread: it hangs as it should, and turns to neither side; make two. A thread through the bail; a plumb line beside it tells.",
+      "Hang it by a thread: it hangs as it should, and turns to neither side. A thread through the bail; a plumb line beside it tells.",
     ],
     ["bail.cut", "Cut the bail's blank 18.0 mm long, to its pattern."],
     [
       "bail.fold",
       "Fold it over a rod 3.20 mm across until both legs meet. Anneal it first; press the legs together below the rod, not on it.",
     ],
+    ["hoop.ends", "Round both ends and smooth them: they stand 5.00 mm apart. Nothing is to catch on the finger or on cloth."],
     [
       "hoop.taper",
       "Saw and file the blank to its pattern: 5.00 mm wide at the front, 2.60 mm at the back. Its template lies along the rule, fold it at the front: both halves alike. Shoulders that keep the finger from bending are filed back.",
     ],
     [
       "hoop.twist",
-      "Twist 2 wires of 1.00 mm, each 84.0 mm and some to hold, to 3.0 turns in 10 mm, and solder them along. Anneal them first, one end in a vice, the other in a hand drill turned slowly.",
+      "Twist 2 wires of 1.00 mm, each 84.0 mm and some to hold, to 3.0 turns in 10 mm. Anneal them first, one end in a vice, the other in a hand drill turned slowly.",
     ],
     ["hoop.flatten", "Roll or hammer the twist flat, to 1.20 mm."],
     ["hoop.bore", "Bore and turn the sleeve of bog oak, 2.00 mm thick, to slide on the hoop."],
     ["hoop.inlay", "Cut the inlay 70.3 mm long, and turn its groove 0.80 mm deep."],
     ["join.cold", "Fix sleeve to hoop cold: glue or rivet; no heat from here on."],
+    ["hoop.inset", "Glue the inlay into its groove, its ends meeting, and let it set."],
+    [
+      "hoop.wood",
+      "Turn the sleeve true: bog oak, sand it fine, and seal it with oil or wax. Along the grain, down to the finest paper; no water, no steam and no pickle near it from here on.",
+    ],
     ["bail.saw", "Saw the tube off 6.0 mm long, square."],
   ]);
 });
@@ -567,7 +584,7 @@ test("a stone that patina or steel shot would harm says by what", () => {
   expect(surface({ mohs: 7 })).toBe("Patina and tumble now, before the stone goes in.");
 });
 
-test("steps and findings of another setting than the first say which, once", () => {
+test("steps and findings of one of several settings say which, once", () => {
   const plan = planPiece(demoPiece("redshank-ring"), SHIPPED_BENCH);
   const said = (ids: readonly string[]) =>
     ids.map(
@@ -579,14 +596,14 @@ test("steps and findings of another setting than the first say which, once", () 
         ).title,
     );
   expect(said(["m1.stone.look", "m2.stone.look", "m2.wall.slit", "m2.seam.heat", "m2.hoop.flat"])).toEqual([
-    "Look the stone over, edge and back",
+    "Stone 1: Look the stone over, edge and back",
     "Stone 2: Look the stone over, edge and back",
     "Stone 2: Slit the strip 2.15 mm tall",
     "Solder wall seam, stone 2, hard",
     "File the flat for stone 2, 0.41 mm deep at its middle",
   ]);
   const hides = plan.findings.filter(({ code }) => code === "wall.hides-stone").map((each) => findingText(each, plan, METRIC).slice(0, 18));
-  expect(hides).toEqual(["The wall hides the", "Stone 2: The wall "]);
+  expect(hides).toEqual(["Stone 1: The wall ", "Stone 2: The wall "]);
   const under = { code: "hoop.seam-under", level: "warning", at: "hoop", mount: "m2", values: { mount: "m2", apart: 1, half: 2 } } as const;
   expect(findingText(under, plan, METRIC)).not.toMatch(/^Stone 2: /);
 });

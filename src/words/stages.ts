@@ -36,6 +36,7 @@ const FINDING_STAGES: Readonly<Record<FindingCode, StageId>> = {
   "wall.left-thin": "wall",
   "wall.left-thick": "wall",
   "wall.heavy-on-soft": "wall",
+  "wall.teeth-deep": "wall",
   "plate.border-thin": "plate",
   "plate.wire-room": "plate",
   "plate.stamp-off": "plate",
@@ -43,6 +44,7 @@ const FINDING_STAGES: Readonly<Record<FindingCode, StageId>> = {
   "plate.drain-off": "plate",
   "plate.drain-under-hoop": "plate",
   "plate.closed-cavity": "plate",
+  "plate.no-drain": "plate",
   "ledge.hides": "plate",
   "ledge.no-plate": "plate",
   "ornament.off-plate": "plate",
@@ -87,6 +89,7 @@ const FINDING_STAGES: Readonly<Record<FindingCode, StageId>> = {
   "heats.add-taken": "heats",
   "heats.apart": "heats",
   "heats.not-in-hand": "heats",
+  "heats.sweat": "heats",
 };
 
 /** The stage that a finding is shown at; null for another setting's. */

@@ -1,12 +1,12 @@
 import { type CautionCode, type CheckCode, type Step, type StepCode, type StepStage } from "@/core/making/step";
 import { type Figure, figureOf } from "@/core/measure/figure";
 import { type DoubtOf, SURE } from "@/core/piece/doubt";
-import { type AppliedShape } from "@/core/joint/joint";
+import { type AppliedShape, type PartKind } from "@/core/joint/joint";
 import { type Placing } from "@/core/joint/placing";
 import { type Metal } from "@/core/metal/metals";
 import { type Plan } from "@/core/piece/plan";
 import { type SizeSystem } from "@/core/hoop/sizes";
-import { type Named, SYSTEM_NAMES, capital, counted, gradeName, namesIn } from "./names";
+import { type Named, SYSTEM_NAMES, capital, counted, gradeName, listed, namesIn } from "./names";
 import { BLANK } from "./doubt";
 import { type Bare } from "./backs";
 import { eyeText } from "./hang";
@@ -82,6 +82,12 @@ interface StepVoice {
   /** What a joint is called, the part that a value names, and the setting where there are several: a sentence that says one of them needs no lead. */
   joint(id: string): string;
   part(name: string): string;
+  /** The joints of a step's heat, and whether it makes but one; fused or soldered. */
+  readonly joints: string;
+  readonly isAlone: boolean;
+  readonly isFused: boolean;
+  /** Kinds of the parts that a step works. */
+  readonly works: readonly PartKind[];
   readonly of: string;
 }
 
@@ -92,7 +98,11 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
   "wall.slit": (v) => `Slit the strip ${v.target} tall`,
   "wall.cut": (v) => `Cut the strip ${v.target} long, square at the scribed line`,
   "wall.square": () => "File both ends square",
+  "wall.drill": (v) => `Drill the foot of every gap, ${v.target} across and ${v.second} from one to the next, half of one at each end`,
+  "wall.gaps": (v) => `Saw the gaps down to their holes: ${v.target} deep from the top`,
+  "wall.teeth": () => "File the teeth alike, and take their edges off",
   "wall.wrap": (v) => `Wrap it round the stone, mark the overlap, trim to ${v.target} and close the seam`,
+  "wall.press": () => "Press the wall into the notch with round pliers, until it follows the stone",
   "wall.part": (v) => `Saw the tube off ${v.target} long, square`,
   "wall.burr": (v) => `Take a burr ${v.target} across: the stone and its fit`,
   "wall.seat": (v) => `Cut the seat straight down, ${v.target} deep`,
@@ -134,7 +144,7 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
       : `File the flat for ${v.of}, ${v.target} deep at its middle`,
   "hoop.saddle": (v) => `File a saddle in the underside of the plate${v.of && ` of ${v.of}`}, ${v.target} deep`,
   "hoop.twist": (v) =>
-    `Twist ${v.text("plies")} wires of ${v.length("wire")}, each ${v.target} and some to hold, to ${v.count("turns", 1)} turns in ${v.ten}${v.text("soldered") === "1" ? ", and solder them along" : ""}`,
+    `Twist ${v.text("plies")} wires of ${v.length("wire")}, each ${v.target} and some to hold, to ${v.count("turns", 1)} turns in ${v.ten}`,
   "hoop.flatten": (v) => `Roll or hammer the twist flat, to ${v.length("thickness")}`,
   "hoop.taper": (v) => `Saw and file the blank to its pattern: ${v.length("front")} wide at the front, ${v.length("back")} at the back`,
   "hoop.drill": (v) => `Drill the roots, ${v.length("at")} from the front to each side, ${v.length("across")} across`,
@@ -145,11 +155,14 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
       : `Lay the ${v.text("count")} strands side by side, bind them, and mark ${v.length("long")} at the middle`,
   "hoop.spread": (v) => `Spread the legs to ${v.length("spread")} from outside to outside`,
   "hoop.wrap": () => "Bend it round the mandrel, its ends apart",
+  "hoop.ends": (v) => `Round both ends and smooth them: they stand ${v.length("gap")} apart`,
   "hoop.feet": (v) => `File both ends, where they meet the plate at ${v.target}, until the feet lie flat on it`,
   "hoop.grip": () => "Cut the opening in the bridge small, and lift the arms to the setting",
   "hoop.bore": (v) =>
     `Bore and turn the sleeve${v.text("name") && ` of ${v.text("name")}`}, ${v.length("thickness")} thick, to slide on the hoop`,
   "hoop.inlay": (v) => `Cut the inlay ${v.target} long, and turn its groove ${v.length("depth")} deep`,
+  "hoop.inset": () => "Glue the inlay into its groove, its ends meeting, and let it set",
+  "hoop.wood": (v) => `Turn the sleeve true${v.text("name") && `: ${v.text("name")}`}, sand it fine, and seal it with oil or wax`,
   "bridge.cut": (v) => `Cut the bridge's blank ${v.target} long`,
   "bridge.form": (v) =>
     `Form the arch, ${v.length("inside")} inside, and file its ends to the hoop: it stands ${v.length("gap")} over the top`,
@@ -160,12 +173,18 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
   "eye.mark": (v) =>
     `Mark the eye${v.of && ` of ${v.of}`} on the edge, ${eyeText(Number(v.text("aside")), v.lengthOf)}, and file it flat there`,
   "hang.try": () => "Hang it by a thread: it hangs as it should, and turns to neither side",
+  "applied.snip": (v) => `Snip ${v.target} of wire ${v.length("wire")} thick for the ${v.part("part")}`,
   "applied.make": (v) => MADE[v.text("shape") as AppliedShape](v),
   "join.finish": () => "Finish what will be hard to reach once joined",
-  "join.solder": (v) => `Solder ${heated(v)}, ${gradeName(v.text("grade"))}`,
+  "join.prepare": (v) =>
+    v.isFused
+      ? `Clean ${v.joints}, and press the faces together`
+      : `Clean and flux ${v.joints}, and lay the ${gradeName(v.text("grade"))} solder`,
+  "join.solder": (v) => `Solder ${v.joints}${v.isAlone ? "" : " in one heat"}, ${gradeName(v.text("grade"))}`,
   "join.tin": (v) => `Melt the solder for ${v.joint(v.text("joint"))} on one face first, and let it set`,
-  "join.fuse": (v) => `Fuse ${heated(v)}`,
+  "join.fuse": (v) => `Fuse ${v.joints}${v.isAlone ? "" : " in one heat"}`,
   "join.pickle": (v) => (v.text("last") === "1" ? "Pickle, rinse and dry" : "Pickle; work on the other part meanwhile"),
+  "join.check": (v) => `Look at ${v.joints}, and press on ${v.isAlone ? "it" : "them"}`,
   "join.cold": (v) => `Fix ${v.joint(v.text("joint"))} cold: glue or rivet; no heat from here on`,
   "set.try": () => "Try the stone again, and get it out again",
   "set.height": (v) => `Bring the wall to ${v.target}`,
@@ -173,20 +192,21 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
     `File the wall's top to its curve: ${v.length("seam")} at the seam, ${v.length("least")} at its lowest, ${v.length("most")} at its highest`,
   "set.surface": (v) =>
     harms(v) === ""
-      ? "Patina and tumble now, before the stone goes in"
-      : `Patina and tumble now: the stone would not survive it (${harms(v)})`,
+      ? `Patina and tumble now, before the ${stones(v)} in`
+      : `Patina and tumble now: ${Number(v.text("stones")) > 1 ? "not every stone" : "the stone"} would ${Number(v.text("stones")) > 1 ? "" : "not "}survive it (${harms(v)})`,
   "set.level": () => "Level the stone in its seat",
-  "set.push": (v) => `Push the wall over with the ${v.text("punch") === "1" ? "punch" : "pusher"}: north, south, east, west, then between`,
-  "set.finish": () => "Polish everything now, before it goes in",
+  "set.push": (v) =>
+    `Push the wall over with the ${v.text("punch") === "1" ? "punch" : "pusher"}: ${v.text("points") === "1" ? "where it is tightest first, then opposite, then the sides between" : "north, south, east, west, then between"}`,
+  "set.finish": (v) => `Polish all of it now, before the ${stones(v)} in`,
   "set.burnish": () => "Burnish the edge; no polish, no wheel",
   "set.polish": (v) =>
-    `Burnish the edge and polish${v.text("ultrasonic") === "1" ? "; clean it by hand, the stone is tender to ultrasonic" : ""}`,
+    `Burnish the edge and polish it by hand${v.text("ultrasonic") === "1" ? "; clean it by hand, the stone is tender to ultrasonic" : ""}`,
 };
 
 /** How each shape that is put on is made. */
 const MADE: Readonly<Record<AppliedShape, (v: StepVoice) => string>> = {
   disc: (v) => `Cut the ${v.part("part")}, ${v.length("diameter")} across, of sheet ${v.length("thickness")} thick`,
-  ball: (v) => `Melt the ${v.part("part")}, ${v.length("diameter")} across, and file a flat on it half as wide`,
+  ball: (v) => `Melt it to the ${v.part("part")}, ${v.length("diameter")} across, and file a flat on it half as wide`,
   ring: (v) => `Bend the ${v.part("part")}, ${v.length("inside")} inside, of wire ${v.length("wire")} thick, and close it`,
   strip: (v) => `Cut the ${v.part("part")}, ${v.length("length")} by ${v.length("width")}, of sheet ${v.length("thickness")} thick`,
 };
@@ -215,11 +235,9 @@ function harms(v: StepVoice): string {
   ].join(", ");
 }
 
-/** The joint of a step, and those that one heat makes with it. */
-function heated(v: StepVoice): string {
-  const others = v.list("with");
-  const name = v.joint(v.text("joint"));
-  return others.length === 0 ? name : `${name}, in one heat with ${others.map((id) => v.joint(id)).join(" and ")}`;
+/** "stone goes", "stones go". */
+function stones(v: StepVoice): string {
+  return Number(v.text("stones")) > 1 ? "first stone goes" : "stone goes";
 }
 
 const DETAILS: Readonly<Partial<Record<StepCode, string>>> = {
@@ -238,7 +256,10 @@ const DETAILS: Readonly<Partial<Record<StepCode, string>>> = {
   "ornament.melt": "Each on its own spot of a charcoal block, until it spins.",
   "ornament.bend": "Anneal it first. Lay it where it goes, mark and cut again before it is closed.",
   "ornament.file": "It is made undersize so that it sits without a gap.",
-  "set.finish": "What goes in must not be polished: a polished face is worth less than a worn one.",
+  "wall.press": "Closed it goes round tight over the notch; pressed in it takes its whole length.",
+  "join.check": "What is not whole is cleaned, fluxed and heated again before anything is built on it.",
+  "hoop.ends": "Nothing is to catch on the finger or on cloth.",
+  "hoop.wood": "Along the grain, down to the finest paper; no water, no steam and no pickle near it from here on.",
   "set.burnish": "A burnisher only, and nothing over the face.",
   "hoop.twist": "Anneal them first, one end in a vice, the other in a hand drill turned slowly.",
   "hoop.taper":
@@ -249,28 +270,71 @@ const DETAILS: Readonly<Partial<Record<StepCode, string>>> = {
   "hoop.grip": "Smaller than it looks right: metal that is filed off does not come back.",
   "bail.fold": "Anneal it first; press the legs together below the rod, not on it.",
   "hang.try": "A thread through the bail; a plumb line beside it tells.",
-  "hoop.round": "Small by up to a size, stretch it. Large: saw the excess out at the seam.",
-  "join.finish": "Sand and pre-polish inside the hoop and round the plate's edge.",
-  "join.fuse": "Ends clean and pressed hard together, flame over the whole piece until the surface shimmers along the seam; then away.",
+  "join.fuse": "Flame over the whole piece until the surface shimmers along the seam; then away.",
   "set.try": "Lay a thread under it first, or lift it with tacky putty.",
   "set.curve": "Its template shows the height every five millimetres; lay the strip on it, or mark the heights round the wall.",
-  "set.level": "A hollow back gets a cushion of fine sawdust.",
   "set.push": "Round several times, straight in and then rocking up.",
 };
 
-/** How a joint is soldered, by where its solder is put. */
-const PLACING_DETAILS: Readonly<Record<Placing, string>> = {
-  inside: "Clean, flux, lay the pieces inside, evenly. Heat the whole piece; solder runs toward the hottest place.",
-  outside: "Clean, flux, lay the pieces against it from outside. Heat the whole piece; solder runs toward the hottest place.",
-  under: "Clean, flux, stand it on its solder. Heat the whole piece; solder runs toward the hottest place.",
-  sweat: "Flux both faces, bring them together and hold them so. Heat until it sinks a hair and the edge shines.",
-  wire: "Clean, flux, bring the whole piece to heat. Touch the wire's end to the joint and take it away as it flashes.",
-  paste: "Lay it along the joint. Dry it with a soft flame until it stops smoking, then heat the whole piece.",
+/** How solder is put to a joint before it is heated, by where it is put. */
+const PREPARING: Readonly<Record<Placing | "fuse", string>> = {
+  inside: "Lay the pieces inside, evenly.",
+  outside: "Lay the pieces against it from outside.",
+  under: "Stand it on its solder.",
+  sweat: "Bring the two faces together and hold them so.",
+  wire: "The wire stays in the hand until the joint is hot.",
+  paste: "Lay the paste along the joint, and dry it with a soft flame until it stops smoking.",
+  fuse: "Nothing fills a gap: no light through.",
+};
+
+const RUNS = "Heat the whole piece; solder runs toward the hottest place.";
+
+/** What is done at the torch, by where solder is put. */
+const HEATING: Readonly<Record<Placing, string>> = {
+  inside: RUNS,
+  outside: RUNS,
+  under: RUNS,
+  sweat: "Heat until it sinks a hair and the edge shines.",
+  wire: "Heat the whole piece. Touch the wire's end to the joint and take it away as it flashes.",
+  paste: RUNS,
+};
+
+/** Where it is hard to reach later, by the kind of part. */
+const FINISHED_AT: Readonly<Partial<Record<PartKind, string>>> = {
+  hoop: "inside the hoop",
+  strand: "inside the hoop",
+  plate: "round the plate's edge",
+  wall: "round the wall's foot",
+  bail: "the bail",
+  "jump-ring": "the ring",
+};
+
+/** What a step is said more of by what it is done to. */
+const MORE: Readonly<Partial<Record<StepCode, (v: StepVoice) => string>>> = {
+  "join.prepare": (v) =>
+    [
+      ...v.list("means").map((means) => PREPARING[means as Placing | "fuse"]),
+      ...(v.text("blooms") === "1" ? ["Sterling blooms under its skin: flux or borate it all over, and keep the heat short."] : []),
+    ].join(" "),
+  "join.solder": (v) => [...new Set(v.list("means").map((means) => HEATING[means as Placing]))].join(" "),
+  "join.finish": (v) => `Sand and pre-polish ${listed([...new Set(v.works.flatMap((kind) => FINISHED_AT[kind] ?? []))])}.`,
+  "hoop.round": (v) =>
+    v.text("seam") === "1"
+      ? "Small by up to a size, stretch it. Large: saw the excess out at the seam."
+      : "Small: open it a little. Large: close it, or cut its ends.",
+  "set.level": (v) => (Number(v.text("cushion")) > 0 ? `On its cushion of fine sawdust, ${v.length("cushion")} of it.` : ""),
+  "set.finish": (v) =>
+    `Wash all of the compound out: it cannot be reached under a stone.${v.text("kept") === "1" ? " A face that keeps its wear must not be polished: it is worth less for it." : ""}`,
 };
 
 export const CHECKS: Readonly<Record<CheckCode, string>> = {
   "stone.sound": "No chip or crack at the edge",
   "stone.flatBack": "The back does not rock",
+  "joint.clean": "Every face bright, no light between them",
+  "teeth.alike": "The teeth are alike, no burr left",
+  "notch.pressed": "It lies in the notch, no light between",
+  "ends.round": "Both ends round and smooth to a finger",
+  "wood.sealed": "No dry spot, no glue on its face",
   "ends.square": "The end is square to the edge",
   "ends.noBurr": "The burr is off, both faces",
   "ends.noPinch": "No pinch left by the cutters",
@@ -365,9 +429,10 @@ function cutPieces(lengths: readonly string[]): string {
   return lengths.every((each) => each === first) ? `${lengths.length} pieces of ${first}` : `pieces of ${lengths.join(" and ")}`;
 }
 
-/** Of a pair every step is done for both. */
-function timesOver(copies: number, title: string): string {
-  return copies === 1 ? title : `${title}; make ${copies === 2 ? "two" : copies}`;
+/** Said once, at the head of the steps of what is made several times; nothing of one. */
+export function copiesText(copies = 1): string {
+  if (copies === 1) return "";
+  return copies === 2 ? "Make two: every step is done for both." : `Make ${copies}: every step is done for each.`;
 }
 
 /** What a step speaks of. */
@@ -387,34 +452,34 @@ export function sayStep(step: Step, plan: Told, units: Units, doubtOf: DoubtOf =
     isNamed ||= name !== "";
     return name;
   };
-  const told = timesOver(
-    Number(step.values.copies ?? 1),
-    capital(
-      TITLES[step.code]({
-        target: aim(step.target),
-        second: aim(step.second),
-        sure: (text) => (step.target !== null && doubtOf(step.target) ? "" : text),
-        text: (name) => String(step.values[name] ?? ""),
-        list: (name) => listOf(step.values[name]),
-        count: (name, decimals) => Number(step.values[name]).toFixed(decimals),
-        length: (name) => withUnit(Number(step.values[name]), "measured", units),
-        lengthOf: (mm) => withUnit(mm, "measured", units),
-        ten: units.length === "inch" ? withUnit(10, "measured", units) : "10 mm",
-        pieces: cutPieces(listOf(step.values.pieces).map(aim)),
-        joint: (id) => naming(names.joint(id)),
-        part: (name) => naming(names.part(String(step.values[name]))),
-        get of() {
-          return naming(step.values.of ? names.setting(String(step.values.of)) : "");
-        },
-      }),
-    ),
-  );
-  const lead = isNamed ? "" : names.lead(step.part);
-  return {
-    lead,
-    title: lead + told,
-    detail: step.code === "join.solder" ? PLACING_DETAILS[step.values.means as Placing] : (DETAILS[step.code] ?? ""),
+  const voice: StepVoice = {
+    target: aim(step.target),
+    second: aim(step.second),
+    sure: (text) => (step.target !== null && doubtOf(step.target) ? "" : text),
+    text: (name) => String(step.values[name] ?? ""),
+    list: (name) => listOf(step.values[name]),
+    count: (name, decimals) => Number(step.values[name]).toFixed(decimals),
+    length: (name) => withUnit(Number(step.values[name]), "measured", units),
+    lengthOf: (mm) => withUnit(mm, "measured", units),
+    ten: units.length === "inch" ? withUnit(10, "measured", units) : "10 mm",
+    pieces: cutPieces(listOf(step.values.pieces).map(aim)),
+    joint: (id) => naming(names.joint(id)),
+    part: (name) => naming(names.part(String(step.values[name]))),
+    get joints() {
+      return listed(step.joints.map((id) => naming(names.joint(id))));
+    },
+    isAlone: step.joints.length === 1,
+    isFused: listOf(step.values.means).includes("fuse"),
+    works: plan.parts.filter(({ id }) => step.works.includes(id)).map(({ kind }) => kind),
+    get of() {
+      return naming(step.values.of ? names.setting(String(step.values.of)) : "");
+    },
   };
+  const told = capital(TITLES[step.code](voice));
+  // What is done for several settings at once is no one setting's.
+  const leads = new Set((step.joints.length > 0 ? step.joints : [step.part, ...step.works]).map(names.lead));
+  const lead = isNamed || leads.size > 1 ? "" : names.lead(step.part);
+  return { lead, title: lead + told, detail: [MORE[step.code]?.(voice), DETAILS[step.code]].filter(Boolean).join(" ") };
 }
 
 export function stepText(step: Step, plan: Told, units: Units, doubtOf: DoubtOf = SURE): string {

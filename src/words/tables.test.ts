@@ -1,5 +1,6 @@
 import { demoPiece } from "@demo/pieces";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
+import { type Piece } from "@/core/piece/piece";
 import { planPiece } from "@/core/piece/plan-piece";
 import { FIGURE_NAMES } from "./figures";
 import { WAY_ADVICE, jointAdvice, piecesText } from "./heats";
@@ -192,7 +193,8 @@ test("where a number came from, what it is called, and what the schools and sour
     cup: "ready made",
     notched: "heavy strip, sawn or filed",
   });
-  const advice = (kind: "seam" | "foot" | "mount", mount: string | null) => jointAdvice({ kind, mount });
+  const advice = (kind: "seam" | "foot" | "mount", mount: string | null) =>
+    jointAdvice({ kind, mount, place: "", parts: ["part", "onto"] }, (id) => id);
   expect([advice("seam", "m1"), advice("seam", null), advice("foot", "m1"), advice("mount", "m1")]).toEqual([
     {
       solder: "under the seam, on charcoal",
@@ -236,6 +238,11 @@ test("what can hurt, and what is looked at", () => {
   expect(Object.entries(CHECKS).map(([code, text]) => `${code} = ${text}`)).toEqual([
     "stone.sound = No chip or crack at the edge",
     "stone.flatBack = The back does not rock",
+    "joint.clean = Every face bright, no light between them",
+    "teeth.alike = The teeth are alike, no burr left",
+    "notch.pressed = It lies in the notch, no light between",
+    "ends.round = Both ends round and smooth to a finger",
+    "wood.sealed = No dry spot, no glue on its face",
     "ends.square = The end is square to the edge",
     "ends.noBurr = The burr is off, both faces",
     "ends.noPinch = No pinch left by the cutters",
@@ -302,8 +309,10 @@ test("each figure that can be looked for has its name and the stage that shows i
     "wall.windowHigh = Longest strip that fits, wall",
     "wall.stripHeight = Strip to take from the shelf, wall",
     "wall.hullLength = Wrapped over the notches, wall",
-    "wall.notches = Notches, wall",
-    "wall.notchPitch = Pitch of the notches, wall",
+    "wall.notches = Teeth, wall",
+    "wall.notchPitch = From tooth to tooth, wall",
+    "wall.notchDepth = Gaps between teeth, deep, wall",
+    "wall.notchGap = Gaps between teeth, wide, wall",
     "wall.tubeOutside = Tube that fits, outside, wall",
     "wall.seatBore = Burr for the seat, wall",
     "wall.seatDepth = Depth of the seat, wall",
@@ -345,7 +354,7 @@ test("each figure that can be looked for has its name and the stage that shows i
 
 test("solder is said by its form, in the maker's unit, with its place and how far apart", () => {
   const inch = { length: "inch", temperature: "F" } as const;
-  const laid = { spacing: 6.35, evenGap: null } as const;
+  const laid = { spacing: 6.35, rows: 1, evenGap: null } as const;
   expect(piecesText({ ...laid, form: "sheet", count: 3, size: [0.7, 0.7, 0.25] }, "inside", METRIC)).toBe(
     "3 pieces 0.7 × 0.7 mm inside, one every 6.4",
   );
@@ -364,18 +373,40 @@ test("solder is said by its form, in the maker's unit, with its place and how fa
 const tern = demoPiece("tern-ring");
 const twoSettings = planPiece({ ...tern, mounts: ["a", "b"].map((id) => ({ ...tern.mounts[0]!, id })) }, SHIPPED_BENCH);
 
-test("parts and joints are called by what they are, those of a second setting with its number", () => {
+test("parts and joints are called by what they are, those of several settings with their numbers", () => {
   const { part, joint } = namesIn(twoSettings);
-  expect(["a.wall", "b.plate", "hoop", "no.part"].map(part)).toEqual(["wall", "plate of stone 2", "hoop", "no.part"]);
+  expect(["a.wall", "b.plate", "hoop", "no.part"].map(part)).toEqual(["wall of stone 1", "plate of stone 2", "hoop", "no.part"]);
   expect(["a.seam", "a.foot", "b.seam", "hoop.seam", "hoop.mount.a", "hoop.mount.b", "no.joint"].map(joint)).toEqual([
-    "wall seam",
-    "wall to plate",
+    "wall seam, stone 1",
+    "wall to plate, stone 1",
     "wall seam, stone 2",
     "hoop seam",
-    "hoop to plate",
+    "hoop to plate, stone 1",
     "hoop to plate, stone 2",
     "no.joint",
   ]);
+});
+
+test("strands that one joint reaches are named together, and what is said of a joint names its own parts", () => {
+  const plan = planPiece(
+    { ...tern, carrier: { ...tern.carrier, form: "closed", strands: { count: 2, soldered: "all" } } as Piece["carrier"] },
+    SHIPPED_BENCH,
+  );
+  const { joint } = namesIn(plan);
+  expect(plan.joints.map(({ id }) => joint(id)).filter((name) => /strand/.test(name))).toEqual([
+    "strand to strand",
+    "seam of both strands",
+    "both strands to plate",
+  ]);
+  const eye = { kind: "eye", mount: "m1", place: "edge", parts: ["ring", "bezel"] } as const;
+  expect(jointAdvice(eye, (id) => id)).toMatchObject({
+    flame: "The bezel first, the ring last and briefly.",
+    hold: "The ring in the third hand.",
+  });
+  const put = { kind: "applied", mount: null, place: "formed", parts: ["disc", "hoop"] } as const;
+  expect(
+    [jointAdvice(put, (id) => id).hold, jointAdvice({ ...put, place: "flat" }, (id) => id).hold].map((text) => /third hand/.test(text)),
+  ).toEqual([true, false]);
 });
 
 test("a sum leaves out what is nothing, and a doubt stands in the place of what it doubts", () => {

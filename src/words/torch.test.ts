@@ -20,12 +20,14 @@ test("at the torch: solder, what holds it, where the flame goes, what is seen, a
       plan,
       METRIC,
     ).map((line) => line.join(": "));
-  expect(at("m1.foot.heat")).toEqual([
+  expect(at("m1.foot.prepare")).toEqual([
     "Solder: 7 pieces 1.0 × 1.0 mm inside, one every 6.5.",
     "Hold: On mesh and tripod, cotter pins under the plate.",
+    "Off it: Stone, glue, iron that is not to go in the pickle, filings of another solder.",
+  ]);
+  expect(at("m1.foot.heat")).toEqual([
     "Flame: wall 20%, plate 80%. From below, through the mesh.",
     "You see: The flux heaves the pieces about, so go slowly; it dries white, then turns clear and glassy: close. Then the line runs bright.",
-    "Off it: Stone, glue, iron that is not to go in the pickle, filings of another solder.",
   ]);
   expect([at("m1.foot.pickle"), at("m1.wall.cut")]).toEqual([[], []]);
   const fused = planned({ pins: [{ joint: "m1.seam", means: "fuse" }] });

@@ -2,7 +2,7 @@ import { type CutSolder } from "@/core/heats/cutting";
 import { type Pallions } from "@/core/heats/solder";
 import { type DoubtOf, SURE, doubtAmong } from "@/core/piece/doubt";
 import { type Plan, type PlannedHeat, heatOf } from "@/core/piece/plan";
-import { type Step } from "@/core/making/step";
+import { type Step, isHeating } from "@/core/making/step";
 import { BLANK } from "./doubt";
 import { jointAdvice, solderText } from "./heats";
 import { agreeing, capital, counted, gradeName, lowered, namesIn } from "./names";
@@ -10,7 +10,7 @@ import { type Units, lengthUnit, showLength } from "./show";
 import { CHECKS } from "./steps";
 import { percentsOf } from "./sums";
 
-/** What is told of a heat at the torch; of one joint of it, or of all. Empty where there is nothing to say. */
+/** What is told of a heat at the torch. Empty where there is nothing to say. */
 export interface SaidTorch {
   readonly solder: string;
   /** How the flame's time divides, and where it goes. */
@@ -45,26 +45,19 @@ function habitText(solder: readonly Pallions[]): string {
   return `Piece and gap alike: ${cut} to cut, ${most.times.toFixed(1)} times that, ${cut - most.count} left over.`;
 }
 
-export function sayTorch(
-  heat: PlannedHeat,
-  plan: Plan,
-  units: Units,
-  doubtOf: DoubtOf = SURE,
-  of: readonly string[] = heat.joints,
-): SaidTorch {
+export function sayTorch(heat: PlannedHeat, plan: Plan, units: Units, doubtOf: DoubtOf = SURE): SaidTorch {
   const names = namesIn(plan);
-  const joints = plan.joints.filter(({ id }) => of.includes(id));
-  const advice = joints.map(jointAdvice);
+  const joints = plan.joints.filter(({ id }) => heat.joints.includes(id));
+  const advice = joints.map((joint) => jointAdvice(joint, names.part));
   const all = (pick: (each: (typeof advice)[number]) => string) => [...new Set(advice.map(pick))].filter((text) => text !== "").join(" ");
-  const solder = heat.joints.flatMap((id, i) => (of.includes(id) ? (heat.solder[i] ?? []) : []));
   const percents = percentsOf(heat.flame.map(({ share }) => share));
   const shares = heat.flame.map(({ part }, i) => `${names.part(part)} ${percents[i]!}`).join(", ");
-  const checks = new Set(plan.steps.flatMap((step) => (isAtTorch(step) && of.includes(step.part) ? step.checks : [])));
+  const checks = new Set(plan.steps.flatMap((step) => (step.code === "join.check" && step.part === heat.joints[0] ? step.checks : [])));
   const listed = (ids: readonly string[], name: (id: string) => string) => capital(ids.map(name).join(", "));
   const moved = (ids: readonly string[], verb: string, remedy: string) =>
     `${listed(ids, names.joint)} ${agreeing(ids.length, verb)}${remedy} ${ids.length === 1 ? "it" : "them"}.`;
   return {
-    solder: capital(solderText({ ...heat, joints: of, solder }, plan, units, doubtOf)),
+    solder: capital(solderText(heat, plan, units, doubtOf)),
     flame: `${heat.flame.length > 1 ? `${shares}. ` : ""}${all(({ flame }) => flame)}`,
     hold: all(({ hold }) => hold),
     signs: SIGNS[heat.means],
@@ -75,7 +68,7 @@ export function sayTorch(
       ...(heat.atRisk.length > 0 ? [{ level: "warning" as const, text: `${listed(heat.atRisk, names.part)} close to melting.` }] : []),
       ...(heat.thin ? [{ level: "warning" as const, text: `Keep the flame off the ${names.part(heat.thin)}, the thin side.` }] : []),
     ],
-    habit: habitText(solder),
+    habit: habitText(heat.solder),
   };
 }
 
@@ -95,27 +88,25 @@ export function cutSolderText(cut: CutSolder, plan: Pick<Plan, "joints">, units:
   return `${capital(gradeName(grade))}: ${what}`;
 }
 
-function isAtTorch({ code }: Step): boolean {
-  return code === "join.solder" || code === "join.fuse";
-}
-
-/** What is told of a heat at the step of one of its joints, line by line; none where a step is no heat. */
+/** What is told of a heat line by line: its solder and what holds it where it is made ready, its flame where it is heated; none at any other step. */
 export function torchLines(
   step: Step,
   plan: Plan,
   units: Units,
   doubtOf: DoubtOf = SURE,
 ): readonly (readonly [label: string, text: string])[] {
-  const heat = isAtTorch(step) && heatOf(plan, step.part)?.heat;
+  const heat = heatOf(plan, step.part)?.heat;
   if (!heat) return [];
-  const said = sayTorch(heat, plan, units, doubtOf, [step.part]);
-  const lines = [
-    ["Solder", `${said.solder}.`],
-    ["Hold", said.hold],
-    ["Flame", said.flame],
-    ["You see", capital(said.signs)],
-    ...said.care.map(({ text }) => ["◆", text] as const),
-    ["Off it", "Stone, glue, iron that is not to go in the pickle, filings of another solder."],
-  ] as const;
+  const said = sayTorch(heat, plan, units, doubtOf);
+  const lines =
+    step.code === "join.prepare"
+      ? [
+          ["Solder", `${said.solder}.`] as const,
+          ["Hold", said.hold] as const,
+          ["Off it", "Stone, glue, iron that is not to go in the pickle, filings of another solder."] as const,
+        ]
+      : isHeating(step)
+        ? [["Flame", said.flame] as const, ["You see", capital(said.signs)] as const, ...said.care.map(({ text }) => ["◆", text] as const)]
+        : [];
   return lines.filter(([, text]) => text !== "");
 }

@@ -1,6 +1,6 @@
 import { lowerGrade } from "@/core/metal/shelf";
 import { type Plan } from "@/core/piece/plan";
-import { agreeing, counted, gradeName, namesIn } from "./names";
+import { agreeing, counted, gradeName, listed, namesIn } from "./names";
 
 /** What a way of grading makes of a piece. */
 export interface SaidWay {
@@ -40,9 +40,4 @@ export function sayWay(plan: Plan, letter: (joint: string) => string): SaidWay {
     ];
   });
   return { heats: counted(heats.length, "heat"), moves, isProven: heatPlan.status === "best" };
-}
-
-/** "a, b and c" */
-function listed(names: readonly string[]): string {
-  return names.length < 2 ? names.join("") : `${names.slice(0, -1).join(", ")} and ${names.at(-1)}`;
 }

@@ -1,4 +1,4 @@
-import { type AppliedShape, type Part } from "../joint/joint";
+import { type AppliedShape, type Hold, type JointKind, type Part } from "../joint/joint";
 import { NOTHING, type Contribution, type WorkedJoint } from "../joint/contribution";
 import { step } from "../making/step";
 import { single } from "../measure/figure";
@@ -44,6 +44,8 @@ export interface Ground {
   readonly joints: readonly WorkedJoint[];
   /** The hoop's parts, and its outside radius in mm; null without one. */
   readonly hoop: { readonly parts: readonly string[]; readonly outside: number } | null;
+  /** How parts are made, by their ids. */
+  readonly made: Contribution["made"];
   /** By part: where its seam lies in its mount's plane. */
   readonly seams: Readonly<Record<string, readonly [number, number]>>;
 }
@@ -55,7 +57,7 @@ const FROM_SEAM = 2;
 export function planApplied(all: readonly Applied[], ground: Ground): Contribution {
   return {
     ...NOTHING,
-    figures: Object.fromEntries(all.map((each) => [`applied.${each.id}.mass`, single("g", massFor(each), "density")])),
+    figures: Object.assign({}, ...all.map(figuresOf)) as Contribution["figures"],
     parts: all.map((each) => ({
       id: partOf(each),
       kind: each.shape,
@@ -70,12 +72,29 @@ export function planApplied(all: readonly Applied[], ground: Ground): Contributi
   };
 }
 
-/** Joints with those that are put on flat before the seams that close what they lie on. */
+/** Joints with those that are put on flat before what they lie on is bent: before the seams that close it; where it has none, before all else on it. */
 export function afterFlat(joints: readonly WorkedJoint[], all: readonly Applied[]): WorkedJoint[] {
+  const isSeamed = (part: string) => joints.some(({ kind, parts }) => kind === "seam" && parts.includes(part));
   return joints.map((joint) => {
-    const first = all.filter(({ when, on }) => joint.kind === "seam" && when === "flat" && joint.parts.includes(on));
-    return first.length === 0 ? joint : { ...joint, after: [...joint.after, ...first.map(partOf)] };
+    const first = all.filter(({ when, on }) => when === "flat" && joint.parts.includes(on) && (joint.kind === "seam" || !isSeamed(on)));
+    const flat = first.filter(() => !MADE_FLAT.has(joint.kind));
+    return flat.length === 0 ? joint : { ...joint, after: [...joint.after, ...flat.map(partOf)] };
   });
+}
+
+/** Joints that are made while their parts are flat: nothing on them need wait. */
+const MADE_FLAT: ReadonlySet<JointKind> = new Set(["twist", "strands"]);
+
+/** A ball is melted from so much of a wire half as thick: 2 D^3 / (3 d^2). */
+const WIRE_OF_BALL = 0.5;
+
+function figuresOf(each: Applied): Contribution["figures"] {
+  const diameter = Number(each.sizes.diameter);
+  const wire = WIRE_OF_BALL * diameter;
+  return {
+    [`applied.${each.id}.mass`]: single("g", massFor(each), "density"),
+    ...(each.shape === "ball" && { [`applied.${each.id}.snippet`]: single("mm", (2 * diameter ** 3) / (3 * wire ** 2), "snippet.wire") }),
+  };
 }
 
 function partOf({ id }: Applied): string {
@@ -95,6 +114,11 @@ function seamsOf({ on }: Applied, { joints }: Ground): string[] {
   return joints.filter(({ kind, parts }) => kind === "seam" && parts.includes(on)).map(({ id }) => id);
 }
 
+/** What closes the part that it lies on, and ties its strands. */
+function madeOneBy({ on }: Applied, { joints }: Ground): string[] {
+  return joints.filter(({ kind, parts }) => (kind === "seam" || MADE_FLAT.has(kind)) && parts.includes(on)).map(({ id }) => id);
+}
+
 function jointOf(each: Applied, ground: Ground): WorkedJoint {
   const { shape, shaped, on, when, sizes } = each;
   const part = partOf(each);
@@ -106,10 +130,15 @@ function jointOf(each: Applied, ground: Ground): WorkedJoint {
     length: shaped.length,
     area: shaped.contact,
     place: when,
-    after: when === "flat" ? [] : seamsOf(each, ground),
+    after: when === "flat" ? [] : madeOneBy(each, ground),
     follows: [`${part}.mass`],
+    ...(when === "formed" && { hold: holdOf(each, ground) }),
     work: {
       before: [
+        ...(ground.made[on]?.[when] ?? []),
+        ...(shape === "ball"
+          ? [step(part, "applied.snip", { target: `${part}.snippet`, values: { part, wire: WIRE_OF_BALL * Number(sizes.diameter) } })]
+          : []),
         step(part, "applied.make", {
           cautions: shape === "ball" ? ["torch", "hotMetal", "charcoal"] : ["saw"],
           values: { part, shape, ...sizes },
@@ -119,6 +148,11 @@ function jointOf(each: Applied, ground: Ground): WorkedJoint {
       after: [],
     },
   };
+}
+
+function holdOf(each: Applied, ground: Ground): Hold {
+  const { hoop } = ground;
+  return { up: hoop?.parts.includes(each.on) ? each.along / hoop.outside : null, mount: mountOf(each, ground), isLoose: true };
 }
 
 function findingsOf(each: Applied, ground: Ground): Finding[] {

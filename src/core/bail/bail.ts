@@ -115,7 +115,11 @@ export function planBail(bail: Bail, hangings: readonly Hanging[]): BailPlan {
                 cautions: ["saw"],
                 values: { aside: asideOf(mount), of: hangings.length === 1 ? "" : mount },
               }),
-              step(mount, "join.finish", { works: [hanging.tie.part, part], checks: ["parts.reached"], cautions: ["dust", "wheel"] }),
+              step(hangings[0]!.mount, "join.finish", {
+                works: [hanging.tie.part, part],
+                checks: ["parts.reached"],
+                cautions: ["dust", "wheel"],
+              }),
             ],
             lookedFor: ["joint.bright", "joint.noGap"],
             after: [step(mount, "hang.try", { checks: ["hang.straight"] })],
@@ -123,6 +127,12 @@ export function planBail(bail: Bail, hangings: readonly Hanging[]): BailPlan {
         };
       }),
     ],
+    made: Object.fromEntries(
+      eyes.map(({ part }) => {
+        const making = kind.making(bail, part);
+        return [part, { flat: making, formed: making }];
+      }),
+    ),
     laid: {
       bail: layBlank(figureOf({ [key]: blank }, key).value, 0, 0, kind.marks(bail)),
     },

@@ -1,5 +1,4 @@
 import { type Point, withinOne } from "../geometry/outline";
-import { reachAt } from "../geometry/stepped";
 import { type Hung, type Weight } from "../mount/weights";
 
 /** Where all of it balances, and what it weighs. */
@@ -12,7 +11,7 @@ export function balanceOf(weights: readonly Weight[]): { readonly mass: number; 
 /** A point straight out of the outline at a share of its length: so far past the setting's edge. */
 export function outAt({ outline, edge }: Pick<Hung, "outline" | "edge">, at: number, past: number): Point {
   const { x, y, nx, ny } = outline.stationAt(at);
-  const out = reachAt(edge, withinOne(at)) + past;
+  const out = edge.outAt(withinOne(at)) + past;
   return [x + nx * out, y + ny * out];
 }
 

@@ -1,10 +1,9 @@
 import fc from "fast-check";
-import { anyShape, convexShape, share } from "../stone/shapes/any-shape.testing";
+import { anyShape, share } from "../stone/shapes/any-shape.testing";
 import { outlineOfShape } from "../stone/shapes/shapes";
 import { type Curve, type PathContext, boxOf, flattened, polygonCurve, trace } from "./curve";
 import { type Point, outward } from "./outline";
 import { lineCentre, polygonArea, polygonCentre, polygonLength } from "./polygon";
-import { type Reach, furthest, reachAt, steppedOut, widened } from "./stepped";
 
 const near = (a: Point, b: Point) => Math.hypot(a[0] - b[0], a[1] - b[1]);
 
@@ -99,56 +98,4 @@ test("the box round a curve reaches as far as it does", () => {
     [high, 7],
   ] as const)
     expect(Math.abs(value - expected)).toBeLessThan(0.02);
-});
-
-/** Runs all round that reach differently far out. */
-const reaches = fc.tuple(share(0, 0.5), share(0.05, 0.45), share(0.1, 3), share(0.1, 3)).map(([from, long, a, b]): Reach[] => [
-  { from, to: from + long, out: a },
-  { from: from + long, to: from + 1, out: b },
-]);
-
-test("a line that steps out along a run encloses what its bands do, is as long as its runs and steps, and is drawn so", () => {
-  fc.assert(
-    fc.property(convexShape, reaches, (shape, runs) => {
-      const outline = outlineOfShape(shape);
-      const [first, second] = runs as [Reach, Reach];
-      const stepped = steppedOut(outline, runs);
-      const [least, most] = [Math.min(first.out, second.out), furthest(runs)];
-      expect(stepped.area).toBeGreaterThan(outward(outline, least).area - 1e-9);
-      expect(stepped.area).toBeLessThan(outward(outline, most).area + 1e-9);
-      const points = flattened(stepped.curve(), 1e-5);
-      expect(Math.abs(polygonArea(points) - stepped.area)).toBeLessThan(0.02 + stepped.area * 1e-4);
-      expect(Math.abs(polygonLength(points) - stepped.length)).toBeLessThan(0.02 + stepped.length * 1e-4);
-      const other = steppedOut(outline, [
-        { ...first, out: second.out },
-        { ...second, out: first.out },
-      ]);
-      expect(stepped.area + other.area).toBeCloseTo(outward(outline, first.out).area + outward(outline, second.out).area, 6);
-      expect(stepped.extent(0.3)).toBeLessThan(outline.extent(0.3) + 2 * most + 1e-3);
-      expect(near(stepped.balance().area, polygonCentre(points))).toBeLessThan(1e-3);
-    }),
-    { numRuns: 60 },
-  );
-});
-
-test("on a circle a step's area, length and extent have closed forms, and runs that are alike are the parallel curve", () => {
-  const outline = outlineOfShape({ shape: "round", diameter: 20 });
-  const quarter: Reach[] = [
-    { from: 0.125, to: 0.375, out: 2 },
-    { from: 0.375, to: 1.125, out: 1 },
-  ];
-  const stepped = steppedOut(outline, quarter);
-  expect(stepped.area).toBeCloseTo((Math.PI * (144 + 3 * 121)) / 4, 9);
-  expect(stepped.length).toBeCloseTo((Math.PI * 2 * (12 + 33)) / 4 + 2, 9);
-  expect(stepped.extent(Math.PI / 2)).toBeCloseTo(12 + 11, 3);
-  expect(stepped.extent(0)).toBeCloseTo(22, 3);
-  expect(stepped.lengthTo(outline.stationAt(0.25))).toBeCloseTo((Math.PI * 2 * 12) / 8, 6);
-  expect(stepped.lengthTo(outline.stationAt(0.5))).toBeCloseTo((Math.PI * 2 * 12) / 4 + 1 + (Math.PI * 2 * 11) / 8, 6);
-  expect([reachAt(quarter, 0.2), reachAt(quarter, 0.5), reachAt(quarter, 0.1), reachAt(quarter, 0.375)]).toEqual([2, 1, 1, 1]);
-  expect(widened(quarter, 0.5).map(({ out }) => out)).toEqual([2.5, 1.5]);
-  const even = steppedOut(outline, [
-    { from: 0, to: 0.3, out: 1 },
-    { from: 0.3, to: 1, out: 1 },
-  ]);
-  expect([even.length, even.area]).toEqual([outward(outline, 1).length, outward(outline, 1).area]);
 });

@@ -1,3 +1,5 @@
+import { ClipType, FillRule } from "clipper2-ts/dist/Core.js";
+import { Clipper64 } from "clipper2-ts/dist/Engine.js";
 import { ClipperOffset, EndType, JoinType } from "clipper2-ts/dist/Offset.js";
 import { polygonArea as area, polygonCentroid, polygonContains, polygonHull, polygonLength as length } from "d3-polygon";
 import polylabel from "polylabel";
@@ -9,22 +11,50 @@ const PER_MM = 1e6;
 /** How far a round join may lie inside its circle (mm): it shortens a full turn by less than 1e-4 mm per mm of distance. */
 const ARC_TOLERANCE = 2e-5;
 
-/** The polygons parallel to a closed polygon at distance `d`, outward if positive, the largest first; holes are left out. */
-export function offsetPolygon(points: readonly Point[], d: number): Point[][] {
-  const offset = new ClipperOffset(2, ARC_TOLERANCE * PER_MM);
-  offset.addPath(
-    points.map(([x, y]) => ({ x: Math.round(x * PER_MM), y: Math.round(y * PER_MM) })),
-    JoinType.Round,
-    EndType.Polygon,
-  );
-  const solution: { x: number; y: number }[][] = [];
-  offset.execute(d * PER_MM, solution);
-  return solution
+interface Whole {
+  readonly x: number;
+  readonly y: number;
+}
+
+function inWholes(points: readonly Point[]): { x: number; y: number }[] {
+  return points.map(([x, y]) => ({ x: Math.round(x * PER_MM), y: Math.round(y * PER_MM) }));
+}
+
+/** Paths of the package as polygons, the largest first; holes are left out. */
+function polygonsOf(paths: readonly (readonly Whole[])[]): Point[][] {
+  return paths
     .map((path) => path.map(({ x, y }): Point => [x / PER_MM, y / PER_MM]))
     .map((path) => ({ path, area: polygonArea(path) }))
     .filter(({ area }) => area > 0)
     .sort((a, b) => b.area - a.area)
     .map(({ path }) => path);
+}
+
+/** The polygons parallel to a closed polygon at distance `d`, outward if positive, the largest first; holes are left out. */
+export function offsetPolygon(points: readonly Point[], d: number, within: number = ARC_TOLERANCE): Point[][] {
+  const offset = new ClipperOffset(2, within * PER_MM);
+  offset.addPath(inWholes(points), JoinType.Round, EndType.Polygon);
+  const solution: { x: number; y: number }[][] = [];
+  offset.execute(d * PER_MM, solution);
+  return polygonsOf(solution);
+}
+
+/** A polygon grown by a distance all round, drawn to within so much (mm). @throws where nothing is left, which a distance above 0 never does. */
+export function grownPolygon(points: readonly Point[], by: number, within: number): Point[] {
+  const [grown] = offsetPolygon(points, by, within);
+  if (!grown) throw new RangeError(`nothing is left of a polygon grown by ${by}`);
+  return grown;
+}
+
+/** What some polygons that hang together cover, without its holes. @throws for none. */
+export function joinedPolygons(polygons: readonly (readonly Point[])[]): Point[] {
+  const clipper = new Clipper64();
+  for (const polygon of polygons) clipper.addSubject([inWholes(polygonArea(polygon) < 0 ? [...polygon].reverse() : polygon)]);
+  const solution: { x: number; y: number }[][] = [];
+  clipper.execute(ClipType.Union, FillRule.NonZero, solution);
+  const [joined] = polygonsOf(solution);
+  if (!joined) throw new RangeError("no polygons to join");
+  return joined;
 }
 
 /** The package's y points downward: counter-clockwise here is clockwise there. */

@@ -38,10 +38,11 @@ const MOST_PROVEN = 20;
  */
 export function bestHeats(assembly: Assembly, wishes: HeatWishes, isOver: () => boolean = () => false): BestHeats {
   const tasks = tasksOf(assembly, wishes);
+  if (tasks.every(cannotBe)) return { status: "impossible", conflicts: smallestConflict(wishes, atSight(assembly, wishes), isOver) };
   if (assembly.joints.length > MOST_PROVEN) return foundForMany(assembly, wishes, tasks, isOver);
   try {
     const found = cheapest(tasks, isOver);
-    if (!found) return { status: "impossible", conflicts: smallestConflict(assembly, wishes, isOver) };
+    if (!found) return { status: "impossible", conflicts: smallestConflict(wishes, bySearch(assembly, wishes, isOver), isOver) };
     return { status: "best", heats: named(assembly, found.task, firstInOrder(found.search)), cost: found.cost };
   } catch (error) {
     if (!(error instanceof OutOfTime)) throw error;
@@ -59,7 +60,6 @@ function foundForMany(assembly: Assembly, wishes: HeatWishes, tasks: readonly Ta
     (best, each) => (best && best.found.cost <= each.found.cost ? best : each),
     null,
   );
-  if (!least && tasks.every(cannotBe)) return { status: "impossible", conflicts: plainConflict(assembly, wishes) };
   const open = tasks.filter((task) => !cannotBe(task));
   const bound = Math.min(...open.map(lowerBound));
   if (!least) return { status: "unproven", heats: [], cost: NEVER, bound };
@@ -68,11 +68,44 @@ function foundForMany(assembly: Assembly, wishes: HeatWishes, tasks: readonly Ta
   return cost === bound ? { status: "best", heats, cost } : { status: "unproven", heats, cost, bound };
 }
 
-/** Whether a task is proven impossible at sight: a joint that nothing may make, or an order that runs in a circle. */
-function cannotBe({ allowed, before, together }: Task): boolean {
+/**
+ * Whether a task is proven impossible at sight: a joint that nothing may make, an order that runs in a circle, or joints of one heat that cannot be
+ * held together or never be one body.
+ */
+function cannotBe(task: Task): boolean {
+  const { allowed, before, together, apart } = task;
   return (
-    allowed.includes(0) || together.some((group) => group.reduce((mask, i) => mask & allowed[i]!, -1) === 0) || hasCircle(before, together)
+    allowed.includes(0) ||
+    together.some(
+      (group) => group.reduce((mask, i) => mask & allowed[i]!, -1) === 0 || group.some((i) => group.some((j) => apart[i]!.includes(j))),
+    ) ||
+    hasCircle(before, together) ||
+    together.some((group, i) => group[0] === i && group.length > 1 && !canMeet(task, group))
   );
+}
+
+/** Whether joints that share a heat can end it as one body: tied by themselves and by all that need not wait for one of them. */
+function canMeet({ ties, before, together }: Task, group: readonly number[]): boolean {
+  const late = new Set(group);
+  for (let grew = true; grew;) {
+    grew = false;
+    before.forEach((earlier, i) => {
+      if (late.has(i) || !(earlier.some((j) => late.has(j)) || together[i]!.some((j) => late.has(j)))) return;
+      late.add(i);
+      grew = true;
+    });
+  }
+  const usable = ties.flatMap((parts, i) => (late.has(i) && !group.includes(i) ? [] : [parts]));
+  const reached = new Set(ties[group[0]!]);
+  for (let grew = true; grew;) {
+    grew = false;
+    for (const parts of usable) {
+      if (!parts.some((part) => reached.has(part)) || parts.every((part) => reached.has(part))) continue;
+      parts.forEach((part) => reached.add(part));
+      grew = true;
+    }
+  }
+  return group.every((i) => ties[i]!.every((part) => reached.has(part)));
 }
 
 /** Joints that share a heat count as one; what must come before any of them must come before all. */
@@ -88,10 +121,23 @@ function hasCircle(before: Task["before"], together: Task["together"]): boolean 
   return left.size > 0;
 }
 
-/** A set of wishes that clash at sight, from which none can be taken. */
-function plainConflict(assembly: Assembly, wishes: HeatWishes): Conflict[] {
-  const clash = (kept: readonly Conflict[]) => tasksOf(assembly, only(wishes, kept)).every(cannotBe);
-  return withoutNeedless(allWishes(wishes), clash);
+/** Whether wishes clash at sight. */
+function atSight(assembly: Assembly, wishes: HeatWishes): (kept: readonly Conflict[]) => boolean {
+  return (kept) => tasksOf(assembly, only(wishes, kept)).every(cannotBe);
+}
+
+/** Whether it is proven that wishes clash. */
+function bySearch(assembly: Assembly, wishes: HeatWishes, isOver: () => boolean): (kept: readonly Conflict[]) => boolean {
+  return (kept) => {
+    const tasks = tasksOf(assembly, only(wishes, kept));
+    if (tasks.every(cannotBe)) return true;
+    try {
+      return cheapestWithin(NEVER, tasks, isOver) === null;
+    } catch (error) {
+      if (!(error instanceof OutOfTime)) throw error;
+      return false;
+    }
+  };
 }
 
 /** A list with everything taken out that it still holds without. */
@@ -180,17 +226,9 @@ const MOST_TRIED = 400;
  * without a wish a part would melt. Where there are too many to try them all, or time is over, a set from which none
  * can be taken.
  */
-function smallestConflict(assembly: Assembly, wishes: HeatWishes, isOver: () => boolean): Conflict[] {
+function smallestConflict(wishes: HeatWishes, fails: (kept: readonly Conflict[]) => boolean, isOver: () => boolean): Conflict[] {
   const all = allWishes(wishes);
   let left = MOST_TRIED;
-  const fails = (kept: readonly Conflict[]) => {
-    try {
-      return cheapestWithin(NEVER, tasksOf(assembly, only(wishes, kept)), isOver) === null;
-    } catch (error) {
-      if (!(error instanceof OutOfTime)) throw error;
-      return false;
-    }
-  };
   const core = withoutNeedless(all, fails);
   for (let count = 0; count < core.length; count++) {
     for (const kept of choices(all, count)) {

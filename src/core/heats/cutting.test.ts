@@ -3,9 +3,16 @@ import { cuttingList } from "./cutting";
 import { overlapsOf } from "./overlaps";
 import { type Pallions } from "./solder";
 
-const sheet = (count: number, side: number): Pallions => ({ form: "sheet", count, size: [side, side, 0.25], spacing: null, evenGap: null });
-const wire = (length: number): Pallions => ({ form: "wire", count: 1, size: [length, 0.5, 0.5], spacing: null, evenGap: null });
-const paste = (count: number): Pallions => ({ form: "paste", count, size: [1, 1, 1], spacing: null, evenGap: null });
+const sheet = (count: number, side: number): Pallions => ({
+  form: "sheet",
+  count,
+  size: [side, side, 0.25],
+  spacing: null,
+  rows: 1,
+  evenGap: null,
+});
+const wire = (length: number): Pallions => ({ form: "wire", count: 1, size: [length, 0.5, 0.5], spacing: null, rows: 1, evenGap: null });
+const paste = (count: number): Pallions => ({ form: "paste", count, size: [1, 1, 1], spacing: null, rows: 1, evenGap: null });
 
 test("solder is cut by grade and size, with a quarter spare: strips so wide, so many snips", () => {
   const heats = [

@@ -54,6 +54,7 @@ test("the largest pieces that lay no more than half too much are taken, one to a
     count: 1,
     size: [0.7, 0.7, 0.25],
     spacing: null,
+    rows: 1,
     evenGap: null,
   });
   expect(pallionsFor(seam(3, 0.3), grade, "under")).toMatchObject({ count: 1, size: [0.5, 0.5, 0.25] });
@@ -70,14 +71,25 @@ test("the largest pieces that lay no more than half too much are taken, one to a
   });
   fc.assert(
     fc.property(fc.double({ min: 0.2, max: 80, noNaN: true }), fc.constantFrom<Joint["kind"]>("foot", "mount"), (area, kind) => {
-      const { count, size, spacing } = pallionsFor(joint(kind, 20, area), grade, "sweat");
+      const { count, size, spacing, rows } = pallionsFor(joint(kind, 20, area), grade, "sweat");
       const laid = count * size[0] * size[1] * size[2];
       const volume = solderVolume(joint(kind, 20, area));
       expect(laid).toBeGreaterThanOrEqual(volume - 1e-12);
       if (size[0] > 0.5) expect(laid).toBeLessThanOrEqual(1.5 * volume + 1e-12);
-      expect((spacing ?? 20) * count).toBeCloseTo(20, 9);
+      expect(((spacing ?? 20) * count) / rows).toBeCloseTo(20, 9);
+      // Pieces of a row lie clear of each other, and in no more rows than that takes.
+      if (spacing !== null) expect(spacing).toBeGreaterThanOrEqual(1.5 * size[0] - 1e-9);
+      if (rows > 1) expect((20 * (rows - 1)) / count).toBeLessThan(1.5 * size[0]);
     }),
   );
+});
+
+test("ornament takes a piece for each stretch, and for every 12 mm of it begun; pieces that have no room in one row lie in several", () => {
+  const grade = typical!.grades[0]!;
+  const laidOn = (stretches: readonly number[]) => pallionsFor({ ...joint("ornament", 20, 0.01), stretches }, grade, "outside").count;
+  expect([laidOn([8, 8]), laidOn([12, 12.1]), laidOn([30]), laidOn([])]).toEqual([2, 3, 3, 1]);
+  const short = pallionsFor(joint("mount", 6, 60), grade, "outside");
+  expect([short.count, short.size[0], short.rows, short.spacing]).toEqual([15, 1, 4, expect.closeTo(1.6, 9)]);
 });
 
 test("where no place is wished it is the usual one, or what the grade is in hand as: sheet first, then wire, then paste", () => {
@@ -126,7 +138,8 @@ test("a side that takes less than a quarter of the other's heat is the thin one"
 });
 
 test("pieces lie evenly along their joint, half a gap from its ends", () => {
-  expect(laidAt({ form: "sheet", count: 4 }, 10)).toEqual([1.25, 3.75, 6.25, 8.75]);
-  expect(laidAt({ form: "paste", count: 1 }, 3)).toEqual([1.5]);
-  expect(laidAt({ form: "wire", count: 1 }, 3)).toEqual([]);
+  expect(laidAt({ form: "sheet", count: 4, rows: 1 }, 10)).toEqual([1.25, 3.75, 6.25, 8.75]);
+  expect(laidAt({ form: "sheet", count: 7, rows: 2 }, 10)).toEqual([1.25, 3.75, 6.25, 8.75]);
+  expect(laidAt({ form: "paste", count: 1, rows: 1 }, 3)).toEqual([1.5]);
+  expect(laidAt({ form: "wire", count: 1, rows: 1 }, 3)).toEqual([]);
 });

@@ -96,13 +96,9 @@ function scheduled(task: Task, kinds: readonly Kind[], choice: readonly number[]
       task.together[i]!.every((j) => isReady(j) && flameOf[j] === flameOf[i]) && isReady(i) ? [i] : [],
     );
     if (ready.length === 0) return null;
-    const flame = Math.min(...ready.map((i) => flameOf[i]!));
-    const joints = oneBody(
-      task,
-      body,
-      ready.filter((i) => flameOf[i] === flame),
-    );
-    if (joints.some((i) => task.together[i]!.some((j) => !joints.includes(j)))) return null;
+    const next = nextHeat(task, body, ready, flameOf);
+    if (!next) return null;
+    const { joints, flame } = next;
     const roots = new Set(joints.flatMap((i) => task.ties[i]!.map((part) => body[part]!)));
     const step = costOf(task, body, roots, joints, flame, flameOf, made, coolest);
     if (step === null) return null;
@@ -116,15 +112,37 @@ function scheduled(task: Task, kinds: readonly Kind[], choice: readonly number[]
   return { cost, heats };
 }
 
-/** Of joints that are ready, those that end in one body with the first of them. */
-function oneBody({ ties }: Task, body: readonly number[], ready: readonly number[]): number[] {
-  const reached = new Set(ties[ready[0]!]!.map((part) => body[part]!));
-  const taken = new Set([ready[0]!]);
+/** The hottest heat that can be made of joints that are ready: as many as join one body with the first, and all that must share it; null where none can. */
+function nextHeat(
+  task: Task,
+  body: readonly number[],
+  ready: readonly number[],
+  flameOf: readonly number[],
+): { readonly joints: number[]; readonly flame: number } | null {
+  const hottest = [...new Set(ready.map((i) => flameOf[i]!))].sort((a, b) => a - b);
+  for (const flame of hottest) {
+    const same = ready.filter((i) => flameOf[i] === flame);
+    for (const first of same) {
+      const joints = oneBody(task, body, first, same);
+      if (joints.every((i) => task.together[i]!.every((j) => joints.includes(j)))) return { joints, flame };
+      // Those whose others are not reached are left for later.
+      const whole = same.filter((i) => task.together[i]!.every((j) => joints.includes(j)));
+      const fewer = whole.includes(first) ? oneBody(task, body, first, whole) : [];
+      if (fewer.length > 0 && fewer.every((i) => task.together[i]!.every((j) => fewer.includes(j)))) return { joints: fewer, flame };
+    }
+  }
+  return null;
+}
+
+/** Of joints that are ready, those that end in one body with `first`, and can be held with it and each other. */
+function oneBody({ ties, apart }: Task, body: readonly number[], first: number, ready: readonly number[]): number[] {
+  const reached = new Set(ties[first]!.map((part) => body[part]!));
+  const taken = new Set([first]);
   for (let grew = true; grew;) {
     grew = false;
     for (const i of ready) {
       const roots = ties[i]!.map((part) => body[part]!);
-      if (taken.has(i) || !roots.some((root) => reached.has(root))) continue;
+      if (taken.has(i) || !roots.some((root) => reached.has(root)) || apart[i]!.some((j) => taken.has(j))) continue;
       taken.add(i);
       roots.forEach((root) => reached.add(root));
       grew = true;

@@ -1,5 +1,6 @@
 import { METALS, type Metal } from "../metal/metals";
 import { type Shelf } from "../metal/shelf";
+import { canBeHeldTogether } from "../joint/holding";
 import { type Assembly, type Joint, isSeam } from "../joint/joint";
 import { type PinEntry, pinnedJoints } from "./pins";
 import { type Flame, danger, fusingFlame, solderFlames } from "./thermal";
@@ -30,6 +31,8 @@ export interface Task {
   readonly before: readonly (readonly number[])[];
   /** Joints that must be made in the same heat, itself among them. */
   readonly together: readonly (readonly number[])[];
+  /** Joints that cannot be held in one heat with it. */
+  readonly apart: readonly (readonly number[])[];
   readonly shielded: readonly number[];
   /** How much each joint counts when it moves. */
   readonly weights: readonly number[];
@@ -45,6 +48,7 @@ export interface Problem {
   readonly allowed: readonly number[];
   readonly before: readonly number[];
   readonly together: readonly number[];
+  readonly apart: readonly number[];
   readonly shielded: number;
   readonly weights: readonly number[];
   readonly stepping: boolean;
@@ -61,7 +65,14 @@ export function inBits(task: Task): Problem {
   if (ties.length > MOST_BITS || metals.length > MOST_BITS)
     throw new RangeError(`at most ${MOST_BITS} joints and parts, got ${ties.length} and ${metals.length}`);
   const bits = (members: readonly number[]) => members.reduce((mask, i) => mask | (1 << i), 0);
-  return { ...task, ties: ties.map(bits), before: task.before.map(bits), together: task.together.map(bits), shielded: bits(task.shielded) };
+  return {
+    ...task,
+    ties: ties.map(bits),
+    before: task.before.map(bits),
+    together: task.together.map(bits),
+    apart: task.apart.map(bits),
+    shielded: bits(task.shielded),
+  };
 }
 
 /** The metals a joint ties, one for each side. */
@@ -106,7 +117,9 @@ export function tasksOf(assembly: Assembly, wishes: HeatWishes): Task[] {
   const ties = joints.map((joint) => joint.parts.map((id) => partNumber.get(id)!));
   const stepping = wishes.way === "step-down" || wishes.way === "fuse-first";
   const weights = joints.map((joint) => (isSeam(joint) ? MOVED.seam : MOVED.other));
-  const task: Task = { flames, metals: parts.map((part) => part.metal), ties, allowed, before, together, shielded, weights, stepping };
+  const apart = joints.map((joint) => joints.flatMap((other, i) => (canBeHeldTogether(joint, other) ? [] : [i])));
+  const metals = parts.map((part) => part.metal);
+  const task: Task = { flames, metals, ties, allowed, before, together, apart, shielded, weights, stepping };
   if (wishes.way !== "one-grade") return [task];
   const fused = flames.reduce((mask, flame, f) => (flame.fuses ? mask | (1 << f) : mask), 0);
   return flames.flatMap((flame, f) => (flame.fuses ? [] : [{ ...task, allowed: allowed.map((mask) => mask & (fused | (1 << f))) }]));

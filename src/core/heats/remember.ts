@@ -8,7 +8,7 @@ const MOST_REMEMBERED = 500;
 function keyOf({ parts, joints }: Assembly, { shelf, way, overshoot, pins }: HeatWishes): string {
   return JSON.stringify([
     parts.map(({ id, metal }) => [id, metal]),
-    joints.map(({ id, parts, after }) => [id, parts, after]),
+    joints.map(({ id, parts, after, hold }) => [id, parts, after, hold ?? null]),
     shelf.grades.map(({ id, rank, gives, runs }) => [id, rank, gives, runs]),
     way,
     overshoot,

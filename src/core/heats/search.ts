@@ -73,13 +73,13 @@ export class Search {
 
   /** The heats that could come next, each with its cost and what it leaves; in the plan's order of ties. */
   nextHeats(state: State): NextHeat[] {
-    const { before, together, allowed, flames } = this.problem;
+    const { before, together, apart, allowed, flames } = this.problem;
     const ready = filterMask(state.left, (i) => (before[i]! & state.left) === 0);
     const links = this.links(state, ready);
     const heats: NextHeat[] = [];
     for (const body of sets(ready, (i) => links[i]!)) {
       for (const joints of subsets(body)) {
-        if (!every(joints, (i) => (together[i]! & ~joints) === 0)) continue;
+        if (!every(joints, (i) => (together[i]! & ~joints) === 0 && (apart[i]! & joints) === 0)) continue;
         if (sets(joints, (i) => links[i]!).length !== 1) continue;
         const open = ~unionOver(joints, (i) => ~allowed[i]!);
         const touched = state.bodies.filter((each) => touches(this.problem, joints, each));
@@ -177,8 +177,8 @@ export class Search {
     most: Cost,
     found: Map<string, Outcome>,
   ): void {
-    const { together, allowed, ties, flames } = this.problem;
-    if (!every(joints, (i) => (together[i]! & ~joints) === 0)) return;
+    const { together, apart, allowed, ties, flames } = this.problem;
+    if (!every(joints, (i) => (together[i]! & ~joints) === 0 && (apart[i]! & joints) === 0)) return;
     const open = ~unionOver(joints, (i) => ~allowed[i]!);
     if (open === 0) return;
     const rest = set & ~joints;

@@ -1,3 +1,4 @@
+import { entriesOf } from "../making/step";
 import { demoPiece } from "@demo/pieces";
 import { SHIPPED_BENCH } from "../piece/bench";
 import { faultsOf } from "../piece/faults";
@@ -33,11 +34,11 @@ test("joints are soldered where is usual for them, and a wish for another place 
   expect([solder("m1.foot").form, solder("hoop.mount.m1").form, solder("m1.seam").form]).toEqual(["wire", "sheet", "paste"]);
   expect(codes(other)).toEqual(["heats.not-in-hand m1.seam", "heats.not-in-hand m1.foot"]);
   const step = (id: string) => other.steps.find((each) => each.id === id)!;
-  expect(step("m1.foot.heat").checks).toContain("joint.noFlood");
-  expect(step("m1.seam.heat").checks).toContain("joint.noVoid");
-  expect(step("hoop.mount.m1.heat").checks).toContain("joint.sinks");
+  expect(step("m1.foot.check").checks).toContain("joint.noFlood");
+  expect(step("m1.seam.check").checks).toContain("joint.noVoid");
+  expect(step("hoop.mount.m1.check").checks).toContain("joint.sinks");
   const order = other.steps.map(({ id }) => id);
-  expect(order.indexOf("hoop.mount.m1.join.sweat")).toBe(order.indexOf("hoop.mount.m1.heat") - 1);
+  expect(order.indexOf("hoop.mount.m1.join.sweat")).toBe(order.indexOf("hoop.mount.m1.prepare") - 1);
   expect(free.steps.some(({ code }) => code === "join.tin")).toBe(false);
   expect(codes(planned({ joint: "m1.foot", means: "inside" }, { joint: "m1.foot", means: "outside" }))).toEqual(["heats.impossible heats"]);
   expect(planned({ joint: "m1.foot", means: "inside" }, { joint: "m1.foot", means: "solder" }).heatPlan.status).toBe("best");
@@ -72,7 +73,7 @@ test("a joint of one's own is made after the seams of what it ties, over the thi
     means: "outside",
   });
   expect(inHeats(plan)).toContain("tab");
-  expect(plan.steps.map(({ id }) => id)).toEqual(expect.arrayContaining(["tab.heat", "tab.pickle"]));
+  expect(plan.steps.flatMap(entriesOf)).toEqual(expect.arrayContaining(["tab.prepare", "tab.heat", "tab.pickle", "tab.check"]));
   const again = planned({ add: { id: "crack", parts: ["hoop", "hoop"], length: 2 } });
   expect(joint(again, "crack")).toMatchObject({ kind: "seam", parts: ["hoop"], after: [], mount: null });
   expect(joint(planned({ add: { id: "rim", parts: ["m1.plate", "m1.wall"], length: 2 } }), "rim").mount).toBe("m1");

@@ -76,6 +76,11 @@ function lostPerMillimetre(hoop: Hoop, inside: number): number {
   return (2 * STEP) / (netLength(hoop, inside + STEP).value - netLength(hoop, inside - STEP).value);
 }
 
+/** Whether it is closed on itself, so that it is sized at its seam. */
+export function hasSeam(hoop: Hoop): boolean {
+  return FORMS[hoop.form].seams(hoop).length > 0;
+}
+
 /** mm from the finger's centre to the hoop's outside, and all that stands on it. */
 export function outsideOf({ section, works }: Hoop, inside: number): number {
   return inside / 2 + section.thickness + eachWork(works, (kind, asked) => kind.stands?.(asked)).reduce((all, each) => all + each, 0);
@@ -98,6 +103,10 @@ export function planHoop(hoop: Hoop, bases: readonly Base[]): HoopPlan {
   const extra = form.extra(hoop, outside, bases);
   const closed = closedBy(hoop, laid);
   const before = [...closed, ...extra.joints];
+  const made = making(hoop, laid);
+  /** What is left to do when its joints are made: of one that none of them closes, all. */
+  const isClosed = closed.some(({ kind }) => kind !== "twist");
+  const formed = [...made.flat, ...made.bent, ...(isClosed ? [] : [made.round])];
   return {
     seats,
     arch: extra.arch,
@@ -128,13 +137,13 @@ export function planHoop(hoop: Hoop, bases: readonly Base[]): HoopPlan {
       ...closed,
       ...extra.joints,
       ...cold(hoop, laid),
-      ...seats.flatMap((seat, i) =>
-        mountJoints(hoop, bases, i, seat, [...before, ...cold(hoop, laid)], closed.length > 0 ? [] : making(hoop, laid).all),
-      ),
+      ...seats.flatMap((seat, i) => mountJoints(outside, bases, i, seat, [...before, ...cold(hoop, laid)], isClosed ? [] : formed)),
     ],
     laid: { [HOOP]: layHoop(hoop, net.value, cut.value) },
     first: [],
+    finish: [],
     last: [],
+    made: { ...Object.fromEntries(hoopParts(hoop).map((part) => [part, { flat: made.flat, formed }])), ...extra.made },
   };
 }
 
@@ -186,19 +195,23 @@ function making(hoop: Hoop, laid: LaidHoop) {
     target: "hoop.insideDiameter",
     reads: [{ figure: "hoop.insideDiameter", kind: "size", mount: null }],
     checks: ["hoop.round", "hoop.size"],
-    values: { system, size: value },
+    values: { system, size: value, seam: hasSeam(hoop) ? 1 : 0 },
   });
-  return { flat, bent, round, all: [...flat, ...bent, round] };
+  return { flat, bent, round };
 }
 
-/** The joints that make it one and close it: it is cut before the first, bent before its seams, and rounded up after them. */
+/** The joints that make it one and close it: of its stock, before it is cut; then it is bent before its seams, and rounded up after them. */
 function closedBy(hoop: Hoop, laid: LaidHoop): WorkedJoint[] {
   const { flat, bent, round } = making(hoop, laid);
+  const stock = eachWork(hoop.works, (kind, asked) => kind.stockJoints?.(asked, laid)).flat();
+  const afterStock = (joint: WorkedJoint): WorkedJoint => ({ ...joint, after: [...joint.after, ...stock.map(({ id }) => id)] });
   const tied = eachWork(hoop.works, (kind, asked) => kind.joints?.(asked, laid))
     .flat()
-    .filter(({ isCold }) => !isCold);
-  const seams = FORMS[hoop.form].seams(hoop);
+    .filter(({ isCold }) => !isCold)
+    .map(afterStock);
+  const seams = FORMS[hoop.form].seams(hoop).map(afterStock);
   return [
+    ...stock,
     ...tied.map((joint, i): WorkedJoint => ({
       ...joint,
       work: { ...joint.work, before: flat, ...(seams.length === 0 && i === tied.length - 1 && { after: [...bent, round] }) },
@@ -221,7 +234,7 @@ function cold(hoop: Hoop, laid: LaidHoop): WorkedJoint[] {
  * the hoop's own step, so that one more mount leaves its tick.
  */
 function mountJoints(
-  hoop: Hoop,
+  outside: number,
   bases: readonly Base[],
   i: number,
   { act, feet, target }: Seat,
@@ -242,6 +255,8 @@ function mountJoints(
     after: [...tie.after, ...earlier.map(({ id }) => id)],
     follows: [`${mount}.hoop`],
     ...(isCold && { isCold }),
+    // The hoop stands on the setting, which lies face down.
+    hold: { up: bases[i]!.along / outside + Math.PI, mount, isLoose: false },
     work: {
       before: [
         ...made,
@@ -251,7 +266,12 @@ function mountJoints(
           checks: [act === "feet" ? "feet.stand" : "hoop.sitsFlat"],
           values: { of },
         }),
-        step(mount, "join.finish", { works: [tie.part, ...parts], checks: ["parts.reached"], cautions: ["dust", "wheel"] }),
+        // The same step of the first mount for each: what is hard to reach is finished once, before the first is joined.
+        ...(isCold
+          ? []
+          : [
+              step(bases[0]!.mount, "join.finish", { works: [tie.part, ...parts], checks: ["parts.reached"], cautions: ["dust", "wheel"] }),
+            ]),
       ],
       lookedFor: ["joint.bright", "mount.square"],
       after: [],
@@ -304,7 +324,7 @@ function otherRules(hoop: Hoop, inside: number): School[] {
         const other = { ...hoop, rule };
         return { rule: named(rule) as School["rule"], value: cutLength(other, netLength(other, inside)).value };
       }),
-    ...(FORMS[hoop.form].seams(hoop).length > 0 ? [{ rule: "long" as const, value: cut - squaring.value + kerf.value + OVERLAP }] : []),
+    ...(hasSeam(hoop) ? [{ rule: "long" as const, value: cut - squaring.value + kerf.value + OVERLAP }] : []),
   ];
 }
 

@@ -18,12 +18,33 @@ export interface Contribution {
   readonly joints: readonly WorkedJoint[];
   /** What lies along a rule, by the part it is cut for. */
   readonly laid: Readonly<Record<string, Blank>>;
-  /** What is done cold, before any heat, and what when there is no more. */
+  /** What is done cold, before any heat. */
   readonly first: readonly Step[];
+  /** Filing, wet and acid work: when there is no more heat, and before anything is glued or set. */
+  readonly finish: readonly Step[];
+  /** Setting, when nothing else is left. */
   readonly last: readonly Step[];
+  /** How parts are made, by their ids: what is put on one comes after that. */
+  readonly made: Readonly<Record<string, MadePart>>;
 }
 
-export const NOTHING: Contribution = { figures: {}, findings: [], parts: [], joints: [], laid: {}, first: [], last: [] };
+/** A part's making: as long as it is flat, and all of it. */
+export interface MadePart {
+  readonly flat: readonly Step[];
+  readonly formed: readonly Step[];
+}
+
+export const NOTHING: Contribution = {
+  figures: {},
+  findings: [],
+  parts: [],
+  joints: [],
+  laid: {},
+  first: [],
+  finish: [],
+  last: [],
+  made: {},
+};
 
 /** Everything that is built, in the order a plan lists it. */
 export function together(all: readonly Contribution[]): Contribution {
@@ -34,7 +55,9 @@ export function together(all: readonly Contribution[]): Contribution {
     joints: all.flatMap(({ joints }) => joints),
     laid: Object.assign({}, ...all.map(({ laid }) => laid)) as Contribution["laid"],
     first: all.flatMap(({ first }) => first),
+    finish: all.flatMap(({ finish }) => finish),
     last: all.flatMap(({ last }) => last),
+    made: Object.assign({}, ...all.map(({ made }) => made)) as Contribution["made"],
   };
 }
 
@@ -57,7 +80,7 @@ export function heatedOf({ parts, joints }: Assembly): Assembly {
   return { parts, joints: joints.filter(({ isCold }) => !isCold) };
 }
 
-export function workOf({ first, joints, last }: Contribution): Work {
+export function workOf({ first, joints, finish, last }: Contribution): Work {
   const cold = joints.filter(({ isCold }) => isCold).map(({ id }) => id);
-  return { first, atJoints: Object.fromEntries(joints.map(({ id, work }) => [id, work])), cold, last };
+  return { first, atJoints: Object.fromEntries(joints.map(({ id, work }) => [id, work])), finish, cold, last };
 }

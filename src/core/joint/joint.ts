@@ -1,7 +1,8 @@
 import { type Metal } from "../metal/metals";
 
 /** Every kind of joint that a piece can have. */
-export type JointKind = "seam" | "foot" | "ledge" | "ornament" | "strands" | "bridge" | "mount" | "eye" | "sleeve" | "applied" | "added";
+export type JointKind =
+  "seam" | "foot" | "ledge" | "ornament" | "strands" | "twist" | "bridge" | "mount" | "eye" | "sleeve" | "applied" | "added";
 
 /** Every kind of ornament that a file can ask for. */
 export type LayerType = "wire" | "twist" | "bead-wire" | "granules";
@@ -49,6 +50,18 @@ export interface Joint {
   readonly follows: readonly string[];
   /** Glued, riveted or wrapped: made in no heat, and none comes after it. */
   readonly isCold?: true;
+  /** How the piece has to lie while it is heated; left out where that does not matter. */
+  readonly hold?: Hold;
+  /** mm of each stretch that it lies in, where there are several or it is ornament. */
+  readonly stretches?: readonly number[];
+}
+
+export interface Hold {
+  /** The place round a hoop that lies on top, in radians from its front; null for the face of a setting. */
+  readonly up: number | null;
+  readonly mount: string | null;
+  /** Laid on, and kept there by its weight alone. */
+  readonly isLoose: boolean;
 }
 
 export interface Assembly {

@@ -14,6 +14,7 @@ const USUAL: Readonly<Record<JointKind, Placing>> = {
   ornament: "outside",
   applied: "sweat",
   strands: "outside",
+  twist: "outside",
   bridge: "outside",
   mount: "outside",
   eye: "outside",
@@ -49,13 +50,13 @@ export function placingOf(joint: Pick<Joint, "kind" | "mount">, wished: Placing 
 
 /** What a joint's heat asks for, by where its solder is put or that it is fused. */
 const AT_THE_TORCH: Readonly<Record<Placing | "fuse", Omit<AtTheTorch, "means">>> = {
-  inside: { code: "join.solder", checks: [], isFluxed: true, isTinned: false },
-  outside: { code: "join.solder", checks: [], isFluxed: true, isTinned: false },
-  under: { code: "join.solder", checks: ["joint.dropsFlat"], isFluxed: true, isTinned: false },
-  sweat: { code: "join.solder", checks: ["joint.sinks"], isFluxed: true, isTinned: true },
-  wire: { code: "join.solder", checks: ["joint.noFlood"], isFluxed: true, isTinned: false },
-  paste: { code: "join.solder", checks: ["joint.noVoid"], isFluxed: true, isTinned: false },
-  fuse: { code: "join.fuse", checks: ["joint.noPits", "joint.noGap"], isFluxed: false, isTinned: false },
+  inside: { checks: [], isFluxed: true, isTinned: false },
+  outside: { checks: [], isFluxed: true, isTinned: false },
+  under: { checks: ["joint.dropsFlat"], isFluxed: true, isTinned: false },
+  sweat: { checks: ["joint.sinks"], isFluxed: true, isTinned: true },
+  wire: { checks: ["joint.noFlood"], isFluxed: true, isTinned: false },
+  paste: { checks: ["joint.noVoid"], isFluxed: true, isTinned: false },
+  fuse: { checks: ["joint.noPits", "joint.noGap"], isFluxed: false, isTinned: false },
 };
 
 export function atTheTorch(means: Placing | "fuse"): AtTheTorch {

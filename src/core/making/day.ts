@@ -43,11 +43,5 @@ function named(piece: number, step: string): string {
 function leftOf(tasks: readonly Task[], done: ReadonlySet<string>): Task[] {
   const of = new Map(tasks.map((task) => [task.step, task]));
   const left = (ids: readonly string[]): string[] => ids.flatMap((id) => (done.has(id) ? left(of.get(id)!.after) : [id]));
-  return tasks
-    .filter(({ step }) => !done.has(step))
-    .map((task) => ({
-      ...task,
-      after: [...new Set(left(task.after))],
-      isSameGo: task.isSameGo && task.after.every((id) => !done.has(id)),
-    }));
+  return tasks.filter(({ step }) => !done.has(step)).map((task) => ({ ...task, after: [...new Set(left(task.after))] }));
 }

@@ -32,7 +32,7 @@ function anyTasks(most: number): fc.Arbitrary<Task[]> {
   });
   return fc.array(one, { minLength: 1, maxLength: most }).map((all) =>
     all.map(({ hands, wait, after }, i) => ({
-      ...{ step: `s${i}`, hands, wait, isSameGo: false, isUsual: true },
+      ...{ step: `s${i}`, hands, wait, isUsual: true },
       after: [...new Set(after.filter((j) => j < i).map((j) => `s${j}`))],
     })),
   );
@@ -83,16 +83,15 @@ test("no day of many steps beats its bound, and one that is proven meets it", ()
   expect(proven).toBeGreaterThan(50);
 });
 
-test("a wait is used where another part can be worked, and what is done in one go stays together", () => {
-  const of = (step: string, hands: number, wait: number, after: string[], isSameGo = false): Task => ({
+test("a wait is used where another part can be worked", () => {
+  const of = (step: string, hands: number, wait: number, after: string[]): Task => ({
     step,
     hands,
     wait,
     after,
-    isSameGo,
     isUsual: true,
   });
-  const day = schedule([of("a", 5, 0, []), of("a2", 1, 8, ["a"], true), of("b", 6, 0, []), of("c", 4, 3, ["a2", "b"])]);
+  const day = schedule([of("a", 5, 0, []), of("a2", 1, 8, ["a"]), of("b", 6, 0, []), of("c", 4, 3, ["a2", "b"])]);
   expect(day).toMatchObject({ finish: 21, oneAfterAnother: 27, proven: true });
   expect(day.tasks.map(({ step, start }) => [step, start])).toEqual([
     ["a", 0],
@@ -115,7 +114,6 @@ test("what belongs to one piece is done together where the day is no longer for 
     hands,
     wait,
     after,
-    isSameGo: false,
     isUsual: true,
   });
   const alike = ["a", "b"].flatMap((piece) => [
@@ -173,7 +171,7 @@ test("every step of a piece is a task; the hoop is worked while the wall is in t
 test("what is fitted to another part waits for it, the joints of one heat share its pickle, and of a pair the hands do all twice", () => {
   const { tasks: bridged } = atWork(DEMO_PIECES.find(({ carrier }) => carrier.type === "hoop" && carrier.form === "bridge")!.id);
   const waits = bridged.filter(({ step }) => step === "bridge.1.pickle" || step === "bridge.2.pickle").map(({ wait }) => wait);
-  expect(waits).toEqual([0, 8]);
+  expect(waits).toEqual([8]);
   const formed = bridged.find(({ step }) => step === "bridge.hoop.form")!;
   expect(formed.after).toContain("hoop.round");
   const pair = DEMO_PIECES.find(({ copies }) => copies === 2)!;
@@ -256,7 +254,7 @@ test("while the next step's part waits the hands take up the first that waits fo
   const inPickle = new Set(["m1.seam.pickle"]);
   const isDone = (...more: readonly string[]) => new Set([...pickled, ...more]);
   const found = [[], ["hoop.cut"], ["hoop.cut", "hoop.square", "hoop.bend"]].map((more) => meanwhile(tasks!, isDone(...more), inPickle));
-  expect(found).toEqual(["hoop.cut", "hoop.square", "hoop.seam.heat"]);
+  expect(found).toEqual(["hoop.cut", "hoop.square", "hoop.seam.prepare"]);
   expect([meanwhile(tasks!, pickled, new Set()), meanwhile(tasks!, doneTo("m1.foot.pickle"), new Set(["m1.foot.pickle"]))]).toEqual([
     null,
     null,

@@ -5,13 +5,11 @@ export interface Task {
   readonly wait: number;
   /** Tasks that are over, and waited for, before it begins. */
   readonly after: readonly string[];
-  /** Done in one go with the task listed before it. */
-  readonly isSameGo: boolean;
   /** Its minutes are the usual ones: nobody has given their own. */
   readonly isUsual: boolean;
 }
 
-export interface ScheduledTask extends Omit<Task, "isSameGo"> {
+export interface ScheduledTask extends Task {
   /** Minutes from when the first begins. */
   readonly start: number;
 }
@@ -27,9 +25,9 @@ export interface Schedule {
   readonly tasks: readonly ScheduledTask[];
 }
 
-/** What is done in one go. */
+/** A task among the others, by their places. */
 interface Go {
-  readonly tasks: readonly Task[];
+  readonly task: Task;
   readonly hands: number;
   readonly wait: number;
   readonly before: readonly number[];
@@ -57,16 +55,9 @@ export function schedule(tasks: readonly Task[], pieceOf: (step: string) => stri
   const starts = togetherByPiece(
     gos,
     search.best(),
-    gos.map((go) => pieceOf(go.tasks[0]!.step)),
+    gos.map((go) => pieceOf(go.task.step)),
   );
-  const told = gos.flatMap((go, g) => {
-    let start = starts[g]!;
-    return go.tasks.map(({ isSameGo: _isSameGo, ...task }) => {
-      const at = start;
-      start += task.hands;
-      return { ...task, start: at };
-    });
-  });
+  const told = gos.map(({ task }, g): ScheduledTask => ({ ...task, start: starts[g]! }));
   return {
     finish: search.finish,
     oneAfterAnother: tasks.reduce((all, { hands, wait }) => all + hands + wait, 0),
@@ -77,36 +68,20 @@ export function schedule(tasks: readonly Task[], pieceOf: (step: string) => stri
 }
 
 function gosOf(tasks: readonly Task[]): Go[] {
-  const goOf = new Map<string, number>();
-  const grouped: Task[][] = [];
-  for (const task of tasks) {
-    if (task.isSameGo && grouped.length > 0) grouped.at(-1)!.push(task);
-    else grouped.push([task]);
-    goOf.set(task.step, grouped.length - 1);
-  }
-  const before = grouped.map((group, g) => {
-    const earlier = group.flatMap(({ step, after }) =>
-      after.map((id) => {
-        const at = goOf.get(id);
-        if (at === undefined || at > g) throw new RangeError(`${step} is after ${id}, which is not before it`);
-        return at;
-      }),
-    );
-    return [...new Set(earlier)].filter((at) => at !== g);
+  const places = new Map(tasks.map(({ step }, i) => [step, i]));
+  const before = tasks.map(({ step, after }, i) => {
+    const earlier = after.map((id) => {
+      const at = places.get(id);
+      if (at === undefined || at >= i) throw new RangeError(`${step} is after ${id}, which is not before it`);
+      return at;
+    });
+    return [...new Set(earlier)];
   });
-  const next = grouped.map((_, g) => before.flatMap((earlier, later) => (earlier.includes(g) ? [later] : [])));
-  const hands = grouped.map((group) => group.reduce((all, task) => all + task.hands, 0));
-  const wait = grouped.map((group) => group.at(-1)!.wait);
+  const next = tasks.map((_, g) => before.flatMap((earlier, later) => (earlier.includes(g) ? [later] : [])));
   const rest: number[] = [];
-  for (let g = grouped.length - 1; g >= 0; g--) rest[g] = hands[g]! + wait[g]! + Math.max(0, ...next[g]!.map((later) => rest[later]!));
-  return grouped.map((group, g) => ({
-    tasks: group,
-    hands: hands[g]!,
-    wait: wait[g]!,
-    before: before[g]!,
-    next: next[g]!,
-    rest: rest[g]!,
-  }));
+  for (let g = tasks.length - 1; g >= 0; g--)
+    rest[g] = tasks[g]!.hands + tasks[g]!.wait + Math.max(0, ...next[g]!.map((later) => rest[later]!));
+  return tasks.map((task, g) => ({ task, hands: task.hands, wait: task.wait, before: before[g]!, next: next[g]!, rest: rest[g]! }));
 }
 
 /** When it begins and leaves the hands: at once when they are free and all before it is `over`. */

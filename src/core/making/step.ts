@@ -10,7 +10,11 @@ export const STAGE_OF = {
   "wall.slit": "wall",
   "wall.cut": "wall",
   "wall.square": "wall",
+  "wall.drill": "wall",
+  "wall.gaps": "wall",
+  "wall.teeth": "wall",
   "wall.wrap": "wall",
+  "wall.press": "wall",
   "wall.try": "wall",
   "wall.foot": "wall",
   "wall.part": "wall",
@@ -47,10 +51,13 @@ export const STAGE_OF = {
   "hoop.lay": "hoop",
   "hoop.spread": "hoop",
   "hoop.wrap": "hoop",
+  "hoop.ends": "hoop",
   "hoop.feet": "hoop",
   "hoop.grip": "hoop",
   "hoop.bore": "hoop",
   "hoop.inlay": "hoop",
+  "hoop.inset": "set",
+  "hoop.wood": "set",
   "bridge.cut": "hoop",
   "bridge.form": "hoop",
   "bail.cut": "bail",
@@ -59,12 +66,15 @@ export const STAGE_OF = {
   "bail.wind": "bail",
   "eye.mark": "bail",
   "hang.try": "bail",
+  "applied.snip": "join",
   "applied.make": "join",
   "join.finish": "join",
+  "join.prepare": "join",
   "join.solder": "join",
   "join.tin": "join",
   "join.fuse": "join",
   "join.pickle": "join",
+  "join.check": "join",
   "join.cold": "join",
   "set.try": "set",
   "set.height": "set",
@@ -86,6 +96,8 @@ export type CheckCode =
   | "ends.noPinch"
   | "ends.noLight"
   | "edge.parallel"
+  | "teeth.alike"
+  | "notch.pressed"
   | "wall.upright"
   | "wall.passes"
   | "wall.seamLevel"
@@ -93,6 +105,7 @@ export type CheckCode =
   | "rim.even"
   | "foot.flat"
   | "plate.room"
+  | "joint.clean"
   | "joint.bright"
   | "joint.noGap"
   | "joint.allRound"
@@ -119,6 +132,8 @@ export type CheckCode =
   | "bridge.meets"
   | "sleeve.slides"
   | "sleeve.tight"
+  | "ends.round"
+  | "wood.sealed"
   | "bail.legs"
   | "eye.seated"
   | "hang.straight"
@@ -171,6 +186,8 @@ export interface Step {
   readonly second: string | null;
   /** Number of the heat, from 0. */
   readonly heat: number | null;
+  /** The joints that a heat makes, for each of its steps; none for any other step. */
+  readonly joints: readonly string[];
   /** What is read off the metal once it is done. */
   readonly reads: readonly AskedReading[];
   readonly checks: readonly CheckCode[];
@@ -179,7 +196,7 @@ export interface Step {
   readonly values: Readonly<Record<string, string | number | readonly string[]>>;
 }
 
-type Details = Partial<Pick<Step, "works" | "target" | "second" | "heat" | "reads" | "checks" | "cautions" | "values">>;
+type Details = Partial<Pick<Step, "works" | "target" | "second" | "heat" | "joints" | "reads" | "checks" | "cautions" | "values">>;
 
 /** A step of a part, named by the part and the act. */
 export function step(part: string, code: StepCode, details: Details = {}): Step {
@@ -195,12 +212,52 @@ export function step(part: string, code: StepCode, details: Details = {}): Step 
     target: null,
     second: null,
     heat: null,
+    joints: [],
     reads: [],
     checks: [],
     cautions: [],
     values: {},
     ...details,
   };
+}
+
+/** What is done in each step of a heat, as it stands in its id and in the entries of a make. */
+const HEAT_ACTS = {
+  "join.prepare": "prepare",
+  "join.solder": "heat",
+  "join.fuse": "heat",
+  "join.pickle": "pickle",
+  "join.check": "check",
+} as const satisfies Readonly<Partial<Record<StepCode, string>>>;
+export type HeatCode = keyof typeof HEAT_ACTS;
+
+/** One step of a heat for all the joints it makes. Its id is its first-listed joint's. */
+export function heatStep(joints: readonly [string, ...string[]], heat: number, code: HeatCode, details: Details = {}): Step {
+  return { ...step(joints[0], code, { joints, heat, ...details }), id: entryOf(joints[0], code) };
+}
+
+/** What a make lists once a joint's part in a step of its heat is done: named by the joint, so that heats planned anew lose no tick. */
+export function entryOf(joint: string, code: HeatCode): string {
+  return `${joint}.${HEAT_ACTS[code]}`;
+}
+
+function isOfHeat(code: StepCode): code is HeatCode {
+  return code in HEAT_ACTS;
+}
+
+/** What a make lists once a step is done: its id; of a heat's step an entry for each of its joints. */
+export function entriesOf({ id, code, joints }: Pick<Step, "id" | "code" | "joints">): readonly string[] {
+  return isOfHeat(code) ? joints.map((joint) => entryOf(joint, code)) : [id];
+}
+
+/** Those of them that stand for one joint; none where a step is of no heat, or of one that does not make it. */
+export function entriesFor({ code, joints }: Pick<Step, "code" | "joints">, joint: string): readonly string[] {
+  return isOfHeat(code) && joints.includes(joint) ? [entryOf(joint, code)] : [];
+}
+
+/** Whether solder is melted in a step, or metal fused. */
+export function isHeating({ code }: Pick<Step, "code">): boolean {
+  return isOfHeat(code) && HEAT_ACTS[code] === "heat";
 }
 
 /** The work at one joint. */

@@ -1,4 +1,6 @@
 import { type ChosenHeat } from "../heats/best";
+import { doneSteps } from "./done";
+import { entriesFor, entriesOf, isHeating } from "./step";
 import { SHIPPED_BENCH } from "../piece/bench";
 import { type Mount, type Piece } from "../piece/piece";
 import { planPiece } from "../piece/plan-piece";
@@ -22,16 +24,17 @@ function withMount(change: (mount: Mount) => Mount): Piece {
 const withMaterial = (material: Partial<NonNullable<Mount["stone"]["material"]>>) =>
   withMount((mount) => ({ ...mount, stone: { ...mount.stone, material: { name: "agate", ...material } } }));
 const ids = (steps: ReturnType<typeof stepsOf>) => steps.map(({ id }) => id);
+const inHeat = (joint: string) => ["prepare", "heat", "pickle", "check"].map((act) => `${joint}.${act}`);
 
 test("each part is made ready before its heat, looked at after it, and the stone is set when there is no more heat", () => {
   expect(ids(stepsOf(tern))).toEqual([
     ...["m1.stone.look", "m1.stone.measure"],
-    ...["m1.wall.slit", "m1.wall.anneal", "m1.wall.cut", "m1.wall.square", "m1.wall.wrap", "m1.seam.heat", "m1.seam.pickle"],
+    ...["m1.wall.slit", "m1.wall.anneal", "m1.wall.cut", "m1.wall.square", "m1.wall.wrap", ...inHeat("m1.seam")],
     ...["m1.wall.try", "m1.wall.foot"],
-    ...["hoop.cut", "hoop.square", "hoop.bend", "hoop.seam.heat", "hoop.seam.pickle", "hoop.round"],
-    ...["m1.plate.cut", "m1.plate.stamp", "m1.foot.heat", "m1.foot.pickle", "m1.plate.saw"],
-    ...["hoop.flat", "m1.join.finish", "hoop.mount.m1.heat", "hoop.mount.m1.pickle"],
-    ...["m1.set.try", "m1.set.height", "m1.set.surface", "m1.set.level", "m1.set.push", "m1.set.polish"],
+    ...["hoop.cut", "hoop.square", "hoop.bend", ...inHeat("hoop.seam"), "hoop.round"],
+    ...["m1.plate.cut", "m1.plate.stamp", ...inHeat("m1.foot"), "m1.plate.saw"],
+    ...["hoop.flat", "m1.join.finish", ...inHeat("hoop.mount.m1")],
+    ...["m1.set.try", "m1.set.height", "m1.set.surface", "m1.set.finish", "m1.set.level", "m1.set.push", "m1.set.polish"],
   ]);
 });
 
@@ -83,18 +86,31 @@ test("a stone's tenderness stands at the step that would harm it: patina and tum
   expect(stepsOf(brass).find(({ code }) => code === "wall.anneal")!.values).toEqual({ metal: "brass" });
 });
 
-test("joints that share a heat have their own steps, so that heats planned anew lose no tick", () => {
+test("a heat is one heat, whatever it joins, and lists an entry for each joint, so that heats planned anew lose no tick", () => {
   const rest = ONE_BY_ONE.slice(2);
   const shared = stepsOf(tern, [heat("m1.seam", "hoop.seam"), ...rest]);
   const apart = stepsOf(tern, [heat("hoop.seam"), heat("m1.seam"), ...rest]);
-  expect(new Set(ids(shared))).toEqual(new Set(ids(apart)));
-  expect(shared.filter(({ code }) => code === "join.solder").map(({ id, heat: at, values }) => [id, at, values.with])).toEqual([
-    ["m1.seam.heat", 0, ["hoop.seam"]],
-    ["hoop.seam.heat", 0, ["m1.seam"]],
-    ["m1.foot.heat", 1, []],
-    ["hoop.mount.m1.heat", 2, []],
+  const entries = (steps: typeof shared) => steps.flatMap(entriesOf);
+  expect(new Set(entries(shared))).toEqual(new Set(entries(apart)));
+  expect(shared.filter(isHeating).map(({ id, heat: at, joints }) => [id, at, joints])).toEqual([
+    ["m1.seam.heat", 0, ["m1.seam", "hoop.seam"]],
+    ["m1.foot.heat", 1, ["m1.foot"]],
+    ["hoop.mount.m1.heat", 2, ["hoop.mount.m1"]],
   ]);
+  expect(shared.filter(({ id }) => id.startsWith("hoop.seam."))).toEqual([]);
   expect(shared.filter(({ cautions }) => cautions.includes("charcoal")).map(({ id }) => id)).toEqual(["m1.seam.heat"]);
+  const of = (id: string) => shared.find((step) => step.id === id)!;
+  expect(entriesOf(of("m1.seam.pickle"))).toEqual(["m1.seam.pickle", "hoop.seam.pickle"]);
+  expect(["m1.foot", "hoop.seam"].map((joint) => entriesFor(of("m1.seam.check"), joint))).toEqual([[], ["hoop.seam.check"]]);
+  expect(entriesFor(of("m1.wall.cut"), "m1.seam")).toEqual([]);
+  const done = (...steps: string[]) => [
+    ...doneSteps(
+      shared,
+      steps.map((step, i) => ({ step, at: `at ${i}` })),
+    ),
+  ];
+  expect(done("m1.seam.heat", "m1.wall.cut")).toEqual([["m1.wall.cut", "at 1"]]);
+  expect(done("hoop.seam.heat", "m1.seam.heat")).toEqual([["m1.seam.heat", "at 1"]]);
 });
 
 test("the plate's steps name both of its sizes, and a border is sawn to, not to the wall", () => {
@@ -118,7 +134,8 @@ test("every step with fire, acid, saw, dust or sulphur carries its caution", () 
     "plate.cut": ["saw"],
     "plate.saw": ["saw"],
     "hoop.cut": ["saw"],
-    "set.polish": ["dust", "wheel"],
+    "join.prepare": ["flux"],
+    "set.finish": ["dust", "wheel"],
     "set.surface": ["sulphur"],
     "set.level": ["noMoreHeat"],
   };
@@ -127,9 +144,11 @@ test("every step with fire, acid, saw, dust or sulphur carries its caution", () 
   const fused = stepsOf(tern, [{ ...heat("m1.seam"), means: "fuse", grade: "fuse" }, ...ONE_BY_ONE.slice(1)]);
   expect(fused.find(({ id }) => id === "m1.seam.heat")).toMatchObject({
     code: "join.fuse",
-    checks: ["joint.noPits", "joint.noGap"],
     cautions: ["torch", "hotMetal", "charcoal"],
   });
+  expect(fused.find(({ id }) => id === "m1.seam.check")!.checks).toEqual(["joint.noPits", "joint.noGap"]);
+  // Nothing that is set sees a wheel.
+  expect(steps.slice(steps.findIndex(({ code }) => code === "set.push")).flatMap(({ cautions }) => cautions)).toEqual([]);
 });
 
 test("a soft stone is set by hand and protected; a heavy wall round a hard one wants the punch", () => {
@@ -138,8 +157,8 @@ test("a soft stone is set by hand and protected; a heavy wall round a hard one w
     const mount = { ...piece.mounts[0]!, wall: { ...first.wall, thickness } };
     return stepsOf({ ...piece, mounts: [mount] }).find(({ code }) => code === "set.push")!;
   };
-  expect(push(7, 0.4).values).toEqual({ punch: 0 });
-  expect(push(7, 0.41).values).toEqual({ punch: 1 });
+  expect(push(7, 0.4).values).toEqual({ punch: 0, points: 0 });
+  expect(push(7, 0.41).values).toEqual({ punch: 1, points: 0 });
   expect(push(4, 0.6)).toMatchObject({ values: { punch: 0 }, cautions: ["softStone"] });
 });
 

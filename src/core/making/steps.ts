@@ -1,4 +1,4 @@
-import { type CautionCode, type CheckCode, type JointWork, STEP_STAGES, type Step, type StepCode, step } from "./step";
+import { type CautionCode, type CheckCode, type JointWork, STEP_STAGES, type Step, heatStep, step } from "./step";
 
 /** What the parts of a piece add to its making. */
 export interface Work {
@@ -6,7 +6,9 @@ export interface Work {
   readonly first: readonly Step[];
   /** By the joint's id. */
   readonly atJoints: Readonly<Record<string, JointWork>>;
-  /** Joints that are made cold, in their order, when there is no more heat. */
+  /** Filing, wet and acid work, when there is no more heat. */
+  readonly finish: readonly Step[];
+  /** Joints that are made cold, in their order, after that. */
   readonly cold: readonly string[];
   /** When all is joined. */
   readonly last: readonly Step[];
@@ -15,6 +17,8 @@ export interface Work {
 export interface MakingHeat {
   readonly joints: readonly string[];
   readonly grade: string;
+  /** Whether it heats sterling, which blooms under its skin. */
+  readonly blooms: boolean;
   /** Of each joint. */
   readonly torch: readonly AtTheTorch[];
 }
@@ -23,7 +27,6 @@ export interface MakingHeat {
 export interface AtTheTorch {
   /** Told in its step's values. */
   readonly means: string;
-  readonly code: StepCode;
   /** What is looked for beside what the joint itself asks for; of what is fused, all. */
   readonly checks: readonly CheckCode[];
   readonly isFluxed: boolean;
@@ -33,9 +36,9 @@ export interface AtTheTorch {
 
 /**
  * The piece's making in order: what each heat needs is made ready before it, what it leaves is looked at and cleaned
- * after it, and the stones are set when there is no more heat. @throws for a joint that no part brought.
+ * after it; the whole piece is finished when there is no more heat, then what is glued is glued, and the stones are set last. @throws for a joint that no part brought.
  */
-export function makingSteps({ first, atJoints, cold, last }: Work, heats: readonly MakingHeat[]): Step[] {
+export function makingSteps({ first, atJoints, finish, cold, last }: Work, heats: readonly MakingHeat[]): Step[] {
   const workAt = (joint: string): JointWork => {
     const work = atJoints[joint];
     if (!work) throw new RangeError(`${joint} is a joint of no part`);
@@ -48,7 +51,10 @@ export function makingSteps({ first, atJoints, cold, last }: Work, heats: readon
   const work = heats.flatMap((heat, index) => [
     ...heat.joints.flatMap((joint, i) => once(ready, tinned(joint, workAt(joint), heat.torch[i]!))),
     ...heated(heat, workAt, index, index === heats.length - 1),
-    ...heat.joints.flatMap((joint) => workAt(joint).after),
+    ...once(
+      ready,
+      heat.joints.flatMap((joint) => workAt(joint).after),
+    ),
     ...once(
       closed,
       heat.joints.flatMap((joint) => workAt(joint).afterAll ?? []).filter((each) => !isWanted(each, index)),
@@ -57,6 +63,7 @@ export function makingSteps({ first, atJoints, cold, last }: Work, heats: readon
   return [
     ...STEP_STAGES.flatMap((stage) => first.filter((each) => each.stage === stage)),
     ...work,
+    ...finish,
     ...cold.flatMap((joint) => joined(joint, workAt(joint), ready)),
     ...last,
   ];
@@ -89,33 +96,29 @@ function tinned(joint: string, { before }: JointWork, { isTinned }: AtTheTorch):
   return [...before, { ...tin, id: `${joint}.join.sweat` }];
 }
 
-/**
- * Heating and pickling, a step for each joint though one heat makes several: named by the joint and the act alone, so that heats that are planned
- * anew lose no tick.
- */
-function heated({ joints, grade, torch }: MakingHeat, workAt: (joint: string) => JointWork, index: number, isLast: boolean): Step[] {
-  const solders = joints.map((joint, i): Step => {
-    const { lookedFor, cautions = [] } = workAt(joint);
-    const { means, code, checks, isFluxed } = torch[i]!;
-    const ofHeat: CautionCode[] = ["torch", ...(isFluxed ? ["flux" as const] : []), "hotMetal"];
-    return {
-      ...step(joint, code, {
-        heat: index,
-        checks: code === "join.fuse" ? checks : [...lookedFor, ...checks.filter((check) => !lookedFor.includes(check))],
-        cautions: [...ofHeat, ...cautions],
-        values: { joint, with: joints.filter((other) => other !== joint), grade, means },
-      }),
-      id: `${joint}.heat`,
-    };
-  });
-  const pickles = joints.map((joint): Step => ({
-    ...step(joint, "join.pickle", {
-      heat: index,
-      checks: ["pickle.noIron"],
-      cautions: ["pickle"],
-      values: { joint, last: isLast ? 1 : 0 },
+/** One heat, whatever it joins: made ready, heated, pickled and looked at, each in one step. */
+function heated(
+  { joints, grade, blooms, torch }: MakingHeat,
+  workAt: (joint: string) => JointWork,
+  index: number,
+  isLast: boolean,
+): Step[] {
+  const each = joints as readonly [string, ...string[]];
+  const isFluxed = torch.some((at) => at.isFluxed);
+  const fluxed: readonly CautionCode[] = isFluxed ? ["flux"] : [];
+  const values = { grade, means: unique(torch.map(({ means }) => means)) };
+  const lookedFor = joints.flatMap((joint, i) => (torch[i]!.isFluxed ? workAt(joint).lookedFor : []));
+  return [
+    heatStep(each, index, "join.prepare", { checks: ["joint.clean"], cautions: fluxed, values: { ...values, blooms: blooms ? 1 : 0 } }),
+    heatStep(each, index, isFluxed ? "join.solder" : "join.fuse", {
+      cautions: unique(["torch", ...fluxed, "hotMetal", ...joints.flatMap((joint) => workAt(joint).cautions ?? [])]),
+      values,
     }),
-    id: `${joint}.pickle`,
-  }));
-  return [...solders, ...pickles];
+    heatStep(each, index, "join.pickle", { checks: ["pickle.noIron"], cautions: ["pickle"], values: { last: isLast ? 1 : 0 } }),
+    heatStep(each, index, "join.check", { checks: unique([...lookedFor, ...torch.flatMap(({ checks }) => checks)]), values }),
+  ];
+}
+
+function unique<T>(all: readonly T[]): T[] {
+  return [...new Set(all)];
 }

@@ -11,33 +11,28 @@ export interface Worked {
 }
 
 /**
- * The steps as tasks: each after the last before it that worked a part of the same body, so that what does not touch can change its place. The
- * joints of a heat are made, and pickled, in one go. Of a pair the hands do everything twice.
- * @throws for a step that works no part.
+ * The steps as tasks: each after the last before it that worked a part of the same body, so that what does not touch can change its place. Of a pair
+ * the hands do everything twice. @throws for a step that works no part.
  */
 export function tasksFrom({ steps, parts, joints }: Worked, minutesOf: (step: Step) => Sourced<StepMinutes>): Task[] {
   const bodyOf = new Map(parts.map(({ id }) => [id, new Set([id])]));
   const lastOn = new Map<string, string>();
   const partsOf = new Map(joints.map((joint) => [joint.id, joint.parts]));
-  const goOf = (step: Step) => (step.heat === null ? step.id : `${step.heat} ${step.code === "join.pickle" ? "pickle" : "heat"}`);
-  const gos = new Map<string, Step[]>();
-  for (const step of steps) gos.set(goOf(step), [...(gos.get(goOf(step)) ?? []), step]);
-  return [...gos.values()].flatMap((go) => {
-    const joined = go.flatMap((step) => partsOf.get(String(step.values.joint)) ?? []);
-    const worked = joined.length > 0 ? joined : go.flatMap((step) => workedBy(step, parts));
+  return steps.map((step): Task => {
+    const joined = [...step.joints, String(step.values.joint)].flatMap((joint) => partsOf.get(joint) ?? []);
+    const worked = joined.length > 0 ? joined : workedBy(step, parts);
     const bodies = new Set(worked.flatMap((part) => [...bodyOf.get(part)!]));
     if (joined.length > 0) for (const part of bodies) bodyOf.set(part, bodies);
-    const before = [...new Set([...bodies].flatMap((part) => lastOn.get(part) ?? []))];
-    for (const part of bodies) lastOn.set(part, go.at(-1)!.id);
-    const wait = Math.max(...go.map((step) => minutesOf(step).value.wait));
-    return go.map((step, i): Task => ({
+    const after = [...new Set([...bodies].flatMap((part) => lastOn.get(part) ?? []))];
+    for (const part of bodies) lastOn.set(part, step.id);
+    const { value, from } = minutesOf(step);
+    return {
       step: step.id,
-      hands: minutesOf(step).value.hands * Number(step.values.copies ?? 1),
-      wait: i === go.length - 1 ? wait : 0,
-      after: i === 0 ? before : [go[i - 1]!.id],
-      isSameGo: i > 0,
-      isUsual: minutesOf(step).from === "shipped",
-    }));
+      hands: value.hands * Number(step.values.copies ?? 1),
+      wait: value.wait,
+      after,
+      isUsual: from === "shipped",
+    };
   });
 }
 

@@ -20,6 +20,7 @@ export type FindingCode =
   | "wall.left-thin"
   | "wall.left-thick"
   | "wall.heavy-on-soft"
+  | "wall.teeth-deep"
   | "plate.border-thin"
   | "plate.wire-room"
   | "plate.stamp-off"
@@ -27,6 +28,7 @@ export type FindingCode =
   | "plate.drain-off"
   | "plate.drain-under-hoop"
   | "plate.closed-cavity"
+  | "plate.no-drain"
   | "ledge.hides"
   | "ledge.no-plate"
   | "ornament.off-plate"
@@ -70,6 +72,7 @@ export type FindingCode =
   | "heats.add-taken"
   | "heats.apart"
   | "heats.not-in-hand"
+  | "heats.sweat"
   | "heats.better-unpinned";
 
 /** error: the piece would fail as planned. warning: it can go wrong. note: what another school would do. */

@@ -1,3 +1,4 @@
+import { type Span } from "../measure/blank";
 import { demoPiece } from "@demo/pieces";
 import { outward } from "../geometry/outline";
 import { SHIPPED_BENCH } from "../piece/bench";
@@ -84,14 +85,20 @@ test("an uneven stone's top edge is lift, turn-in and lip at every place, and cl
   expect(drawn(tern).drawing.top).toBeNull();
 });
 
-test("notches lie evenly with the seam between two, and what has no seam lies on the rule as what it is", () => {
+test("gaps between teeth lie evenly with the seam in the middle of one, half of it at each end, and what has no seam lies on the rule as what it is", () => {
   const { drawing, laid, figure } = drawn(demoPiece("kelp-ring"));
-  const { notches } = drawing.stock;
-  expect(notches).toHaveLength(figure("wall.notches"));
-  expect(notches[1]! - notches[0]!).toBeCloseTo(figure("wall.notchPitch"), 9);
-  expect(notches[0]! - laid("wall").losses[0]!.to).toBeCloseTo(figure("wall.notchPitch") / 2, 9);
+  const { gaps } = drawing.stock;
+  const [lead, trail] = laid("wall").losses as unknown as [Span, Span];
+  const [pitch, wide] = [figure("wall.notchPitch"), figure("wall.notchGap")];
+  expect(gaps).toHaveLength(figure("wall.notches") + 1);
+  expect([gaps[0]!.from, gaps[0]!.to, gaps.at(-1)!.to]).toEqual([lead.to, lead.to + wide / 2, expect.closeTo(trail.from, 9) as number]);
+  gaps.slice(1, -1).forEach(({ from, to, depth }, i) => {
+    expect((from + to) / 2 - lead.to).toBeCloseTo((i + 1) * pitch, 9);
+    expect([to - from, depth]).toEqual([expect.closeTo(wide, 9), figure("wall.notchDepth")]);
+  });
+  expect([wide, figure("wall.notchDepth")]).toEqual([expect.closeTo(0.4 * 1.5, 9), expect.closeTo(figure("wall.lip") / 2, 9)]);
   const tube = drawn(demoPiece("knot-ring"));
-  expect(tube.drawing.stock).toMatchObject({ tall: 6.9, notches: [] });
+  expect(tube.drawing.stock).toMatchObject({ tall: 6.9, gaps: [] });
   expect(tube.laid("wall").length).toBeCloseTo(tube.figure("wall.cutHeight"), 9);
   expect(tube.drawing.plan.seam).toBeNull();
   expect(tube.drawing.section).toMatchObject({ shelf: { inside: 2.5, height: 1 }, rim: null });

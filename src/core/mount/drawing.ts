@@ -1,6 +1,5 @@
 import { type Curve } from "../geometry/curve";
 import { type Loop, type Outline, type Place, type Point, type Station, loopsOf, outward } from "../geometry/outline";
-import { reachAlong, steppedOut } from "../geometry/stepped";
 import { domeCurve, domeShoulder } from "../stone/dome";
 import { facing } from "../geometry/facing";
 import { type BackDrawing } from "./backs/back";
@@ -47,6 +46,8 @@ export interface SettingSection {
   readonly wall: { readonly inside: number; readonly outside: number; readonly height: number };
   /** What the stone stands on inside the wall, from this far from the axis: what is left of a tube under its seat, or a ledge. */
   readonly shelf: { readonly inside: number; readonly height: number } | null;
+  /** mm of cushion between the metal under the stone and the stone. */
+  readonly cushion: number;
   /** Ornament where it is cut through. */
   readonly layers: readonly (DrawnLayer["cut"] & { readonly part: string; readonly inside: number; readonly width: number })[];
   /** A cup's outside before it is thinned to the wall; null where nothing is thinned. */
@@ -89,7 +90,7 @@ function drawPlan({ outline, wall, wallPlan, backPlan, rim, layers }: Setting): 
     wallOutside: at(fit + wall.thickness),
     face: loopsOf(outline.parallel(-wall.catch.value)).map((loop) => loop.curve()),
     plateEdge: rim.curve(),
-    sawLine: steppedOut(outline, backPlan.sawLine).curve(),
+    sawLine: backPlan.sawLine.loop.curve(),
     layers,
     back: backPlan.drawn,
     bands: outwardBands(fit + wall.thickness, layers, backPlan.drawn),
@@ -168,13 +169,14 @@ function drawSection(setting: Setting): SettingSection {
     stone: [[0, lift], [dome.radius, lift], ...places.map(({ x, y }): Point => [x, y + lift])],
     wall: { inside: dome.radius + fit, outside: dome.radius + fit + wall.thickness, height: netHeight },
     shelf: shelfOf(setting),
+    cushion: setting.cushion,
     layers: layers
       .filter(({ extent }) => covers(extent, facing(outline, ACROSS)))
       .map(({ cut, part, width }) => ({ ...cut, part, width, inside: dome.radius + cut.start })),
     rim: wallPlan.thin > 0 ? dome.radius + fit + wall.thickness + wallPlan.thin : null,
     folded: cutOff(folded, netHeight),
     thickness: wall.thickness,
-    plate: { half: dome.radius + reachAlong(outline, backPlan.edge, ACROSS), thickness: backPlan.base },
+    plate: { half: dome.radius + backPlan.rim.past(ACROSS), thickness: backPlan.base },
     lift,
     shoulder: shoulder && [shoulder.x, shoulder.y + lift],
     radius: dome.radius,

@@ -61,8 +61,14 @@ function mergeNear(places: readonly number[], perimeter: number): number[] {
   return merged;
 }
 
-export function gatherFindings(id: string, { figure, points }: Gathering): Finding[] {
-  if (points.length > 0 || figure.value > GATHERS.first) {
+/** Whether the wall is set at its points, or where it gathers most, before the rest. */
+export function isPointed({ figure, points }: Gathering): boolean {
+  return points.length > 0 || figure.value > GATHERS.first;
+}
+
+export function gatherFindings(id: string, gather: Gathering): Finding[] {
+  const { figure, points } = gather;
+  if (isPointed(gather)) {
     return [finding("wall.point", "warning", `${id}.wall`, { strain: figure.value, points: points.length }, id)];
   }
   return figure.value > GATHERS.passes ? [finding("wall.gathers", "warning", `${id}.wall`, { strain: figure.value }, id)] : [];

@@ -15,12 +15,19 @@ import { type Stock, type Wall, type WallPlan } from "./wall";
 
 /** What of a setting's wall is drawn along its rule beside the blank. */
 export interface LaidOut {
-  /** What the wall is made of as it lies on a rule: how tall it is, and where its notches are sawn, in mm from its end. */
-  readonly stock: { readonly tall: number; readonly notches: readonly number[] };
+  /** What the wall is made of as it lies on a rule: how tall it is, and the gaps sawn into its top edge, in mm from its end. */
+  readonly stock: { readonly tall: number; readonly gaps: readonly Gap[] };
   /** The top edge of an uneven stone's wall along its strip, height over length, from the seam; null where it is even. */
   readonly top: readonly Point[] | null;
   /** Where the side leans in along the tape, height over length; the heights it is drawn through, by the same. */
   readonly turnIn: { readonly curve: readonly Point[]; readonly nodes: readonly Point[] };
+}
+
+/** Sawn from the top edge down. */
+export interface Gap {
+  readonly from: number;
+  readonly to: number;
+  readonly depth: number;
 }
 
 /** A setting with all that was worked out for it. */
@@ -35,11 +42,13 @@ export interface Setting {
   /** The back's edge. */
   readonly rim: Loop;
   readonly layers: readonly DrawnLayer[];
+  /** mm of cushion under the stone. */
+  readonly cushion: number;
 }
 
 export function layOut(setting: Setting): LaidOut {
   const { stock } = setting.wallPlan;
-  return { stock: { tall: tallOf(stock), notches: notchesAlong(stock) }, top: topEdge(setting), turnIn: turnInAlong(setting) };
+  return { stock: { tall: tallOf(stock), gaps: gapsAlong(stock) }, top: topEdge(setting), turnIn: turnInAlong(setting) };
 }
 
 /** A wall's stock along a rule: a strip from its end at the seam, a tube from its foot, a cup along its length. */
@@ -68,14 +77,19 @@ function tallOf({ outline, wall, seamAt, cutHeight }: Stock): number {
   return wall.ready?.at?.outside ?? lengthOf(outline) + 2 * (wall.fit.value + wall.thickness);
 }
 
-/** The seam falls midway between two notches. */
-function notchesAlong({ wall, notches, netLength }: Stock): number[] {
+/** The seam falls in the middle of a gap: each end of the net length is half of one. */
+function gapsAlong({ wall, teeth, netLength }: Stock): Gap[] {
+  if (!teeth || teeth.count > MOST_TEETH) return [];
   const { lead } = lossesAlong(wall);
-  return Array.from({ length: Math.min(notches, MOST_NOTCHES) }, (_, i) => lead + ((i + 0.5) * netLength) / notches);
+  const { count, gap, depth } = teeth;
+  return Array.from({ length: count + 1 }, (_, i) => {
+    const middle = (i * netLength) / count;
+    return { from: lead + Math.max(0, middle - gap / 2), to: lead + Math.min(netLength, middle + gap / 2), depth };
+  });
 }
 
 /** More than this are not told apart in any drawing. */
-const MOST_NOTCHES = 400;
+const MOST_TEETH = 400;
 
 /** Marks and gathering runs along the strip, measured on the wall's middle. */
 function unroll(stock: Stock, seamAt: number): Blank {

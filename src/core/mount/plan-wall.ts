@@ -1,19 +1,19 @@
 import { type Loop, type Outline, loopsOf, outward } from "../geometry/outline";
 import { type WorkedJoint } from "../joint/contribution";
-import { type AskedReading, type ReadingKind, type StepCode, step } from "../making/step";
+import { type AskedReading, type ReadingKind, type Step, type StepCode, step } from "../making/step";
 import { type Finding, finding } from "../measure/finding";
-import { type Figure, type School, single, sum, taken, term } from "../measure/figure";
+import { type Figure, type School, figureOf, single, sum, taken, term } from "../measure/figure";
 import { unusualFindings } from "../measure/usual";
 import { massOf } from "../metal/metals";
 import { type Dome, cover } from "../stone/dome";
-import { isSoft } from "../stone/stone";
-import { GATHERS, gatherFindings, gathering, strainAt } from "./gathering";
+import { SOFT_MOHS } from "../stone/stone";
+import { GATHERS, gatherFindings, gathering, isPointed, strainAt } from "./gathering";
 import { planReady } from "./ready-wall";
 import { layStock } from "./laid-out";
 import { lipFigure } from "./lip";
 import { runsWhere } from "./seam";
 import { HAND_PUSHER } from "./set-stone";
-import { planStrip } from "./strip-wall";
+import { SEEN, planStrip } from "./strip-wall";
 import { heightLosses } from "./losses";
 import { type HeightBySchool, type HeightRule, type Wall, type WallPlan } from "./wall";
 
@@ -47,19 +47,21 @@ export function planWall({ mount: id, outline, dome, wall, carrierPlaces, stone,
   const gather = gathering(outline, wall, covered);
   const ofSource = wall.ready
     ? planReady(id, outline, wall, wall.ready, netHeight, stone)
-    : planStrip(id, outline, wall, net, cutHeight.value, carrierPlaces);
+    : planStrip(id, outline, wall, net, cutHeight.value, carrierPlaces, lip.value);
   const shelfArea = ofSource.shelf?.area ?? 0;
   const volume = net.value * netHeight.value * wall.thickness + shelfArea * wall.lift.value;
   const mass = massOf(wall.metal, volume);
   const key = (name: string) => `${id}.wall.${name}`;
   const part = `${id}.wall`;
   const gathers = runsWhere(outline, (curvature) => strainAt(curvature, wall, covered) - GATHERS.drawn);
-  const notches = ofSource.figures[key("notches")]?.value ?? 0;
+  const valueOf = (name: string) => figureOf(ofSource.figures, key(name)).value;
+  const teeth = wall.notch && { count: valueOf("notches"), gap: valueOf("notchGap"), depth: valueOf("notchDepth") };
   const stock = {
-    ...{ outline, wall, middle, notches, gathers, seamAt: ofSource.seamAt },
+    ...{ outline, wall, middle, teeth, gathers, seamAt: ofSource.seamAt },
     ...{ netLength: net.value, netHeight: netHeight.value, cutHeight: cutHeight.value },
   };
-  const seams = ofSource.seamAt === null ? [] : [seamOf(id, wall, netHeight.value, ofSource.seamAt)];
+  const short = net.value - (ofSource.figures[key("hullLength")]?.value ?? net.value);
+  const seams = ofSource.seamAt === null ? [] : [seamOf(id, wall, netHeight.value, ofSource.seamAt, short > SEEN)];
   return {
     parts: [{ id: part, kind: "wall", mount: id, metal: wall.metal, mass, thickness: wall.thickness }],
     joints: seams,
@@ -75,7 +77,10 @@ export function planWall({ mount: id, outline, dome, wall, carrierPlaces, stone,
     laid: { [part]: layStock(stock) },
     stock,
     first: ofSource.first,
+    finish: [],
     last: [],
+    made: ofSource.seamAt === null ? {} : { [part]: { flat: flatSteps(id, wall), formed: [...flatSteps(id, wall), wrapping(id)] } },
+    isPointed: isPointed(gather),
     seamAt: ofSource.seamAt,
     shelf: ofSource.shelf,
     thin: ofSource.thin,
@@ -102,57 +107,87 @@ export function planWall({ mount: id, outline, dome, wall, carrierPlaces, stone,
   };
 }
 
-/** A strip is slit, cut and wrapped before its seam is heated, and tried round the stone after. */
-function seamOf(mount: string, { metal, thickness }: Wall, height: number, seamAt: number): WorkedJoint {
-  const wall = (act: StepCode, details?: Parameters<typeof step>[2]) => step(mount, act, { works: [`${mount}.wall`], ...details });
-  const read = (name: string, kind: ReadingKind): AskedReading => ({ figure: `${mount}.wall.${name}`, kind, mount });
+/** A step of a setting's wall. */
+function wallStep(mount: string, act: StepCode, details: Parameters<typeof step>[2] = {}): Step {
+  return step(mount, act, { works: [`${mount}.wall`], ...details });
+}
+
+function read(mount: string, name: string, kind: ReadingKind): AskedReading {
+  return { figure: `${mount}.wall.${name}`, kind, mount };
+}
+
+/** What is done to a strip before it is bent. Its teeth are sawn while it is flat. */
+function flatSteps(mount: string, { metal, notch }: Wall): Step[] {
+  return [
+    wallStep(mount, "wall.slit", {
+      target: `${mount}.wall.cutHeight`,
+      reads: [read(mount, "cutHeight", "strip-height"), read(mount, "thickness", "thickness")],
+      checks: ["edge.parallel"],
+    }),
+    wallStep(mount, "wall.anneal", { cautions: ["torch", "hotMetal"], values: { metal } }),
+    wallStep(mount, "wall.cut", {
+      target: `${mount}.wall.cutLength`,
+      reads: [read(mount, "cutLength", "strip")],
+      checks: ["ends.square", "ends.noPinch", "ends.noBurr"],
+    }),
+    wallStep(mount, "wall.square", { checks: ["ends.square"] }),
+    ...(notch
+      ? [
+          wallStep(mount, "wall.drill", { target: `${mount}.wall.notchGap`, second: `${mount}.wall.notchPitch`, cautions: ["saw"] }),
+          wallStep(mount, "wall.gaps", { target: `${mount}.wall.notchDepth`, cautions: ["saw"] }),
+          wallStep(mount, "wall.teeth", { checks: ["teeth.alike"] }),
+        ]
+      : []),
+  ];
+}
+
+function wrapping(mount: string): Step {
+  return wallStep(mount, "wall.wrap", {
+    target: `${mount}.wall.netLength`,
+    reads: [read(mount, "netLength", "wall-open")],
+    checks: ["ends.noLight", "wall.upright"],
+  });
+}
+
+/** A strip is slit, cut and wrapped before its seam is heated, and tried round the stone after; what lies in a notch is pressed in between. */
+function seamOf(mount: string, wall: Wall, height: number, seamAt: number, hasNotch: boolean): WorkedJoint {
   return {
     id: `${mount}.seam`,
     kind: "seam",
     mount,
     parts: [`${mount}.wall`],
     length: height,
-    area: height * thickness,
+    area: height * wall.thickness,
     place: String(seamAt),
     after: [],
     follows: [`${mount}.wall.netHeight`],
     work: {
-      before: [
-        wall("wall.slit", {
-          target: `${mount}.wall.cutHeight`,
-          reads: [read("cutHeight", "strip-height"), read("thickness", "thickness")],
-          checks: ["edge.parallel"],
-        }),
-        wall("wall.anneal", { cautions: ["torch", "hotMetal"], values: { metal } }),
-        wall("wall.cut", {
-          target: `${mount}.wall.cutLength`,
-          reads: [read("cutLength", "strip")],
-          checks: ["ends.square", "ends.noPinch", "ends.noBurr"],
-        }),
-        wall("wall.square", { checks: ["ends.square"] }),
-        wall("wall.wrap", {
-          target: `${mount}.wall.netLength`,
-          reads: [read("netLength", "wall-open")],
-          checks: ["ends.noLight", "wall.upright"],
-        }),
-      ],
+      before: [...flatSteps(mount, wall), wrapping(mount)],
       lookedFor: ["joint.bright", "joint.noGap"],
       cautions: ["charcoal"],
       after: [
-        wall("wall.try", { reads: [read("netLength", "wall-closed")], checks: ["wall.passes", "wall.upright", "wall.seamLevel"] }),
-        wall("wall.foot", { checks: ["foot.flat"] }),
+        ...(hasNotch ? [wallStep(mount, "wall.press", { checks: ["notch.pressed"] })] : []),
+        wallStep(mount, "wall.try", {
+          reads: [read(mount, "netLength", "wall-closed")],
+          checks: ["wall.passes", "wall.upright", "wall.seamLevel"],
+        }),
+        wallStep(mount, "wall.foot", { checks: ["foot.flat"] }),
       ],
     },
   };
 }
 
-/** A wall this thick takes a punch, which a soft stone does not bear (mm). */
-const HEAVY_WALL = 1;
+/** A wall over `over` thick on a stone softer than `under`, on Mohs' scale, takes a punch that such a stone does not bear (mm). */
+const HEAVY = [
+  { over: HAND_PUSHER, under: SOFT_MOHS },
+  { over: 0.35, under: 4 },
+] as const;
+/** To what its upper edge is thinned there (mm). */
+const THINNED = 0.25;
 
 function softFindings(id: string, mohs: number | null, thickness: number): Finding[] {
-  return thickness > HEAVY_WALL && isSoft(mohs)
-    ? [finding("wall.heavy-on-soft", "warning", `${id}.wall`, { thickness, mohs: mohs!, hand: HAND_PUSHER }, id)]
-    : [];
+  if (mohs === null || !HEAVY.some(({ over, under }) => thickness > over && mohs < under)) return [];
+  return [finding("wall.heavy-on-soft", "warning", `${id}.wall`, { thickness, mohs, to: THINNED }, id)];
 }
 
 /** Length round the wall's middle, and what of it the fit and half the thickness add to the outline. */

@@ -9,7 +9,9 @@ import { type ReadyMade, type SourcePlan, type Wall } from "./wall";
 /** A wall that is this much thinner or thicker than wanted is spoken of, and one that leaves the stone this much more room (mm). */
 const SPOKEN = { thin: 0.05, thick: 0.05, loose: 0.1 } as const;
 /** A narrower shelf than this does not hold a stone (mm). */
-const LEAST_SHELF = 0.2;
+export const LEAST_SHELF = 0.2;
+/** Less than this is not thinned off a rim: no caliper tells it (mm). */
+const THINNED_FROM = 0.005;
 
 /** The stone's length, which a tube or cup is held against (mm). */
 export function lengthOf(outline: Outline): number {
@@ -76,7 +78,7 @@ function planTube(id: string, outline: Outline, wall: Wall, ready: ReadyMade, ne
       [key("tubeOutside")]: sum("mm", [stone, room, term("wall", 2 * wanted.thickness, "piece")]),
       ...((bored || !at) && { [key("seatBore")]: sum("mm", [stone, room]), [key("seatDepth")]: seatDepth }),
       ...(left && { [key("wallLeft")]: left }),
-      ...(shelf && { [key("shelf")]: shelf }),
+      ...(shelf && isShelved && { [key("shelf")]: shelf }),
     },
     findings: [
       ...(left ? thicknessFindings(id, left.value, wanted.thickness) : []),
@@ -124,7 +126,8 @@ function planCup(id: string, outline: Outline, { at, wanted }: ReadyMade, stone:
   const room = { ...taken("fit", wanted.fit), value: 2 * wanted.fit.value };
   const inside = (direction: number) => sum("mm", [term("stone", outline.extent(direction), "stone"), room]);
   const across = lengthOf(outline);
-  const thin = at ? Math.max(0, ownWall(at) - wanted.thickness) : 0;
+  const over = at ? ownWall(at) - wanted.thickness : 0;
+  const thin = over > THINNED_FROM ? over : 0;
   return {
     seamAt: null,
     shelf: null,
@@ -150,7 +153,7 @@ function cupFigures(key: (name: string) => string, at: Diameters, across: number
   return {
     [key("gap")]: sum("mm", [term("inside", at.inside / 2, "piece"), term("stone", -across / 2, "stone")]),
     [key("wallLeft")]: sum("mm", walls),
-    ...(ownWall(at) > wanted && { [key("thin")]: sum("mm", [...walls, term("wall", -wanted, "piece")]) }),
+    ...(ownWall(at) - wanted > THINNED_FROM && { [key("thin")]: sum("mm", [...walls, term("wall", -wanted, "piece")]) }),
   };
 }
 

@@ -1,19 +1,16 @@
 import { type Outline, type Point } from "../geometry/outline";
 import { type Contribution, NOTHING } from "../joint/contribution";
-import { type Step, type StepCode, step } from "../making/step";
+import { type CautionCode, type Step, step } from "../making/step";
 import { type Finding, finding } from "../measure/finding";
 import { type Figures, single } from "../measure/figure";
 import { tapeRound } from "./laid-out";
 import { unusualFindings } from "../measure/usual";
 import { tolerance } from "../measure/tolerances";
 import { keepsItsFace } from "../stone/known-stones";
-import { type Stone, type Tenderness, isSoft } from "../stone/stone";
+import { type Stone, isSoft } from "../stone/stone";
 
 /** Above this a hand pusher no longer moves a wall (mm). */
 export const HAND_PUSHER = 0.4;
-
-/** What a patina and the wet tumbling after it do to a stone that is tender to it. */
-const PATINA_HARMS: ReadonlySet<Tenderness> = new Set(["water", "acid", "sulphur"]);
 
 export interface StoneAsked {
   readonly mount: string;
@@ -22,6 +19,10 @@ export interface StoneAsked {
   /** By what share the tape reads more than the measures give; null where none was put round. */
   readonly tapeOff: number | null;
   readonly wallThickness: number;
+  /** mm of cushion that it lies on; 0 where it lies on metal. */
+  readonly cushion: number;
+  /** Whether the wall's points go over before the rest. */
+  readonly isPointed: boolean;
   /** The top edge of an uneven stone's wall, height over length from the seam; null where it is level. */
   readonly top: readonly Point[] | null;
 }
@@ -32,7 +33,8 @@ export function calledOf({ name, material }: Stone): string {
 }
 
 /** All that a stone adds: it is looked over and measured first, and set when there is no more heat. */
-export function setStone({ mount, stone, outline, tapeOff, wallThickness, top }: StoneAsked): Contribution {
+export function setStone(asked: StoneAsked): Contribution {
+  const { mount, stone, outline, tapeOff } = asked;
   const called = calledOf(stone);
   return {
     ...NOTHING,
@@ -43,42 +45,42 @@ export function setStone({ mount, stone, outline, tapeOff, wallThickness, top }:
       step(mount, "stone.look", { checks: ["stone.sound", "stone.flatBack"], values: { stone: called } }),
       step(mount, "stone.measure", { target: `${mount}.outline.perimeter`, values: { stone: called } }),
     ],
-    last: settingSteps(mount, called, stone, wallThickness, top),
+    finish: heightSteps(asked, called),
+    last: settingSteps(asked, called),
   };
 }
 
-function settingSteps(mount: string, called: string, { material }: Stone, wallThickness: number, top: StoneAsked["top"]): Step[] {
-  const soft = isSoft(material?.mohs ?? null);
-  const tender = material?.tender ?? [];
-  const values = { stone: called };
-  const isKept = keepsItsFace(material?.name);
-  const set = (act: StepCode, details?: Parameters<typeof step>[2]) => step(mount, act, details);
+/** The stone is tried for the last time, and the wall brought to its height. */
+function heightSteps({ mount, top }: StoneAsked, called: string): Step[] {
   return [
-    set("set.try", { checks: ["wall.passes", "stone.out"], values }),
+    step(mount, "set.try", { checks: ["wall.passes", "stone.out"], values: { stone: called } }),
     top
-      ? set("set.curve", { checks: ["height.follows"], values: curveOf(top) })
-      : set("set.height", {
+      ? step(mount, "set.curve", { checks: ["height.follows"], values: curveOf(top) })
+      : step(mount, "set.height", {
           target: `${mount}.wall.netHeight`,
           reads: [{ figure: `${mount}.wall.netHeight`, kind: "wall-height", mount }],
           checks: ["height.even"],
         }),
-    set("set.surface", {
-      cautions: ["sulphur"],
-      values: { ...values, tender: tender.filter((to) => PATINA_HARMS.has(to)), soft: soft ? 1 : 0 },
-    }),
-    ...(isKept ? [set("set.finish", { checks: ["edge.smooth"], cautions: ["dust", "wheel"], values })] : []),
-    set("set.level", { checks: ["stone.still"], cautions: ["noMoreHeat"], values }),
-    set("set.push", {
+  ];
+}
+
+function settingSteps({ mount, stone: { material }, wallThickness, cushion, isPointed }: StoneAsked, called: string): Step[] {
+  const soft = isSoft(material?.mohs ?? null);
+  const values = { stone: called };
+  const softly: readonly CautionCode[] = soft ? ["softStone"] : [];
+  return [
+    step(mount, "set.level", { checks: ["stone.still"], cautions: ["noMoreHeat"], values: { ...values, cushion } }),
+    step(mount, "set.push", {
       checks: ["joint.noGap", "stone.still"],
-      cautions: soft ? ["softStone"] : [],
-      values: { punch: wallThickness > HAND_PUSHER && !soft ? 1 : 0 },
+      cautions: softly,
+      values: { punch: wallThickness > HAND_PUSHER && !soft ? 1 : 0, points: isPointed ? 1 : 0 },
     }),
-    isKept
-      ? set("set.burnish", { checks: ["edge.smooth"], values })
-      : set("set.polish", {
+    keepsItsFace(material?.name)
+      ? step(mount, "set.burnish", { checks: ["edge.smooth"], values })
+      : step(mount, "set.polish", {
           checks: ["edge.smooth"],
-          cautions: ["dust", "wheel", ...(soft ? ["softStone" as const] : [])],
-          values: { ...values, ultrasonic: tender.includes("ultrasonic") ? 1 : 0 },
+          cautions: softly,
+          values: { ...values, ultrasonic: material?.tender?.includes("ultrasonic") ? 1 : 0 },
         }),
   ];
 }

@@ -1,6 +1,5 @@
 import { type Outline, type Point, withinOne } from "../geometry/outline";
 import { distanceInside } from "../geometry/polygon";
-import { reachAt, steppedOut } from "../geometry/stepped";
 import { type Contribution, NOTHING } from "../joint/contribution";
 import { type Finding, finding } from "../measure/finding";
 import { tolerance } from "../measure/tolerances";
@@ -14,7 +13,7 @@ import { type LaidLayer, type Layer, laid } from "./layers/layer";
 import { LAYERS } from "./layers/layers";
 import { planWall } from "./plan-wall";
 import { calledOf, setStone } from "./set-stone";
-import { type Wall } from "./wall";
+import { type Wall, type WallPlan } from "./wall";
 import { type Hung, hungFrom } from "./weights";
 
 /** One stone and what holds it, every value settled. */
@@ -57,7 +56,18 @@ export function planSetting(asked: SettingAsked): PlannedSetting {
   const layers = laid(asked.layers, wall.fit.value + wall.thickness);
   const taken = [...asked.carrierPlaces, ...(wallPlan.seamAt === null ? [] : [wallPlan.seamAt])];
   const { losses } = wall;
-  const backPlan = BACKS[back.kind].plan({ mount, outline, wall: standing, layers, back, losses, taken, band: asked.band });
+  const isTenderToWater = stone.material?.tender?.includes("water") ?? false;
+  const backPlan = BACKS[back.kind].plan({
+    mount,
+    outline,
+    wall: standing,
+    layers,
+    back,
+    losses,
+    taken,
+    band: asked.band,
+    isTenderToWater,
+  });
   const layerPlans = layers.map((layer) =>
     LAYERS[layer.type].plan({
       mount,
@@ -70,10 +80,17 @@ export function planSetting(asked: SettingAsked): PlannedSetting {
       taken,
     }),
   );
-  const rim = steppedOut(outline, backPlan.edge);
-  const drawing = drawSetting({ outline, stone, dome, wall, wallPlan, back, backPlan, rim, layers: layerPlans.map(({ drawn }) => drawn) });
+  const rim = backPlan.rim.loop;
+  const cushion = cushionOf(wall, wallPlan, backPlan);
+  const drawing = drawSetting({
+    ...{ outline, stone, dome, wall, wallPlan, back, backPlan, rim, cushion },
+    layers: layerPlans.map(({ drawn }) => drawn),
+  });
   const contributions = [
-    setStone({ mount, stone, outline, tapeOff, wallThickness: wall.thickness, top: drawing.top }),
+    setStone({
+      ...{ mount, stone, outline, tapeOff, wallThickness: wall.thickness, top: drawing.top },
+      ...{ cushion, isPointed: wallPlan.isPointed },
+    }),
     wallPlan,
     backPlan,
     ...layerPlans,
@@ -90,11 +107,18 @@ export function planSetting(asked: SettingAsked): PlannedSetting {
   };
 }
 
+/** What a stone stands above the metal under it: its ledge, what its seat leaves of a tube, or the back. */
+function cushionOf({ lift }: Wall, { shelf }: WallPlan, { ledge }: BackPlan): number {
+  if (shelf) return 0;
+  const over = lift.value - (ledge?.height ?? 0);
+  return over > tolerance.sameLength ? over : 0;
+}
+
 /** Ornament that lies outside what it is to be soldered to: round a cup or an open back, where there is no plate under it. A tight wire holds by itself. */
-function offPlate(mount: string, layers: readonly LaidLayer[], { edge }: BackPlan): Finding[] {
+function offPlate(mount: string, layers: readonly LaidLayer[], { rim }: BackPlan): Finding[] {
   return layers.flatMap(({ id, start, width, extent, tight }) => {
     if (tight > 0) return [];
-    const under = Math.min(...extent.map(({ from, to }) => reachAt(edge, withinOne((from + to) / 2))));
+    const under = Math.min(...extent.map(({ from, to }) => rim.outAt(withinOne((from + to) / 2))));
     const over = start + width - under;
     return over > tolerance.sameLength ? [finding("ornament.off-plate", "warning", `${mount}.ornament.${id}`, { over }, mount)] : [];
   });

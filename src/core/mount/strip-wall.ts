@@ -16,12 +16,14 @@ export function planStrip(
   net: Figure,
   cutHeight: number,
   carrierPlaces: readonly number[],
+  lip: number,
 ): SourcePlan {
   const seamAt = wall.seamAt === "auto" ? straightestPlace(outline, carrierPlaces) : wall.seamAt;
   const isAuto = wall.seamAt === "auto";
   const strip = wall.source === "sheet" ? null : stripFor(cutHeight, wall.stripHeights);
   const wrapped = hullLength(outline, wall);
   const key = (name: string) => `${id}.wall.${name}`;
+  const notched = notchFigures(key, wall, net.value, lip);
   return {
     seamAt,
     shelf: null,
@@ -30,7 +32,7 @@ export function planStrip(
     figures: {
       [key("cutLength")]: sum("mm", [...net.terms, ...lengthLosses(wall)]),
       [key("hullLength")]: wrapped,
-      ...notchFigures(key, wall, net.value),
+      ...notched,
       [key("windowLow")]: single("mm", net.value / STRETCH, "window.low"),
       [key("windowHigh")]: single("mm", net.value + TOO_LARGE_BY, "window.high"),
       [key("seamAt")]: single("ratio", seamAt, isAuto ? "seam.straightest" : "seam.chosen", isAuto ? "formula" : "piece"),
@@ -39,6 +41,7 @@ export function planStrip(
     findings: [
       ...shortfallFindings(id, net.value, wrapped.value),
       ...seamFindings(id, outline, seamAt, carrierPlaces),
+      ...teethFindings(id, notched, lip),
       ...(strip || wall.source === "sheet" || wall.stripHeights.length === 0
         ? []
         : [finding("wall.no-strip", "note", `${id}.wall`, { needed: cutHeight, tallest: Math.max(...wall.stripHeights) }, id)]),
@@ -51,24 +54,40 @@ function hullLength(outline: Outline, wall: Wall): Figure {
   return single("mm", outline.hullPerimeter + 2 * Math.PI * (wall.fit.value + wall.thickness / 2), "hull");
 }
 
-/** How a pattern of notches closes at the seam: as many as come nearest to the pitch wanted, at least one. */
-function notchFigures(key: (name: string) => string, { notch }: Wall, net: number): Figures {
+/** What a gap is of the pitch, and deep of the lip, where nobody said. */
+const USUAL_GAP = 0.4;
+const USUAL_DEPTH = 0.5;
+
+/**
+ * How a pattern of teeth closes at the seam: as many as come nearest to the pitch wanted, at least one. Gaps are half the lip deep from the top and
+ * 0.4 of the pitch wide where nobody said; each end of the net length is half a gap.
+ */
+function notchFigures(key: (name: string) => string, { notch }: Wall, net: number, lip: number): Figures {
   if (notch === null) return {};
-  const count = Math.max(1, Math.round(net / notch));
+  const { pitch, depth, gap } = notch;
+  const count = Math.max(1, Math.round(net / pitch));
   return {
     [key("notches")]: single("count", count, "notch.count"),
     [key("notchPitch")]: single("mm", net / count, "notch.pitch"),
+    [key("notchDepth")]: depth === null ? single("mm", USUAL_DEPTH * lip, "notch.depth") : single("mm", depth, "notch.chosen", "piece"),
+    [key("notchGap")]: gap === null ? single("mm", USUAL_GAP * pitch, "notch.gap") : single("mm", gap, "notch.chosen", "piece"),
   };
+}
+
+/** Gaps deeper than the lip reach under the place where the side leans in: what holds the stone is cut away. */
+function teethFindings(id: string, figures: Figures, lip: number): Finding[] {
+  const depth = figures[`${id}.wall.notchDepth`]?.value ?? 0;
+  return depth > lip ? [finding("wall.teeth-deep", "warning", `${id}.wall`, { depth, lip }, id)] : [];
 }
 
 /** A strip wrapped over a notch comes out short of what lies in it. */
 function shortfallFindings(id: string, net: number, wrapped: number): Finding[] {
   const short = net - wrapped;
-  return short > SHOWN ? [finding("wall.wrapped-short", "note", `${id}.wall`, { short, wrapped, net }, id)] : [];
+  return short > SEEN ? [finding("wall.wrapped-short", "note", `${id}.wall`, { short, wrapped, net }, id)] : [];
 }
 
 /** Less than this is not seen on any rule (mm). */
-const SHOWN = 0.005;
+export const SEEN = 0.005;
 
 function seamFindings(id: string, outline: Outline, seamAt: number, carrierPlaces: readonly number[]): Finding[] {
   if (isClearOfCorners(outline, seamAt)) return [];

@@ -34,8 +34,8 @@ export const USUAL_PITCH = 1.5;
 /** A wall with every value settled. */
 export interface Wall {
   readonly source: WallSource;
-  /** The pitch wanted of a notched wall, in mm. */
-  readonly notch: number | null;
+  /** What is wanted of a notched wall: from one gap to the next, how deep gaps are sawn and how wide, in mm; null where that is left to the plan. */
+  readonly notch: { readonly pitch: number; readonly depth: number | null; readonly gap: number | null } | null;
   readonly metal: Metal;
   /** As it stands: of a tube what its burr leaves, of a cup what is left once it is thinned. */
   readonly thickness: number;
@@ -88,8 +88,8 @@ export interface Stock {
   readonly middle: Loop;
   /** null where there is no seam. */
   readonly seamAt: number | null;
-  /** How many notches close at the seam; 0 where there are none. */
-  readonly notches: number;
+  /** Teeth that close at the seam: how many, and the gaps between them in mm; null where it is not notched. */
+  readonly teeth: { readonly count: number; readonly gap: number; readonly depth: number } | null;
   /** Runs of the outline where it gathers enough to be seen. */
   readonly gathers: readonly Run[];
   readonly netLength: number;
@@ -103,4 +103,6 @@ export interface WallPlan extends Contribution, Omit<SourcePlan, "first"> {
   readonly stock: Stock;
   readonly schools: readonly HeightBySchool[];
   readonly cover: Cover;
+  /** Whether it is set at its points before the rest. */
+  readonly isPointed: boolean;
 }

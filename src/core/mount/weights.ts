@@ -1,5 +1,5 @@
 import { type Loop, type Outline, type Point } from "../geometry/outline";
-import { type Reach } from "../geometry/stepped";
+import { type Rim } from "../geometry/rim";
 import { type Dome } from "../stone/dome";
 import { type Stone } from "../stone/stone";
 import { stoneWeight } from "../stone/weight";
@@ -17,7 +17,7 @@ export interface Weight {
 /** A setting as it is hung up: how far its edge lies outside the outline, and all that pulls. */
 export interface Hung {
   readonly outline: Outline;
-  readonly edge: readonly Reach[];
+  readonly edge: Rim;
   /** How thick its back is (mm). */
   readonly base: number;
   readonly weights: readonly Weight[];
@@ -45,7 +45,7 @@ export function hungFrom({ mount, stone, outline, dome, wallPlan, backPlan, rim,
   const weigh = (parts: LayerPlan["parts"], at: Point) => parts.map((part): Weight => ({ part: part.id, mass: part.mass, at }));
   return {
     outline,
-    edge: backPlan.edge,
+    edge: backPlan.rim,
     base: backPlan.base,
     isGuess,
     weights: [

@@ -32,7 +32,7 @@ const PROFILE = ["stone.height", "stone.turnIn", "stone.dome"];
 const TOLD_ONLY = ["stone.material", "stone.mohs", "stone.density", "stone.name"];
 /** Figures of a wall that do not hang on how high it stands. */
 const OF_THE_LENGTH: ReadonlySet<string> = new Set(
-  ["netLength", "cutLength", "hullLength", "windowLow", "windowHigh", "seamAt", "notches", "notchPitch", "faceShown"]
+  ["netLength", "cutLength", "hullLength", "windowLow", "windowHigh", "seamAt", "notches", "notchPitch", "notchGap", "faceShown"]
     .concat(["tubeOutside", "seatBore", "wallLeft", "shelf", "cupLength", "cupWidth", "gap"])
     .map((name) => `wall.${name}`),
 );

@@ -56,6 +56,10 @@ export type FaultCode =
   | "cup-has-base"
   | "cup-too-thick"
   | "stretch-overlap"
+  | "stretch-vanishes"
+  | "no-floor"
+  | "floor-thin"
+  | "shelf-narrow"
   | "stretch-empty"
   | "tight-not-round"
   | LayerFault["code"]

@@ -1,17 +1,21 @@
+import { isNotched } from "../geometry/clearance";
+import { withinOne } from "../geometry/outline";
 import { tolerance } from "../measure/tolerances";
 import { isUneven } from "../stone/profile";
 import { shapeFaults } from "../stone/shapes/shapes";
 import { greatestTurnIn, outlineOf } from "../stone/stone";
-import { lengthOf } from "../mount/ready-wall";
+import { LEAST_FLOOR } from "../mount/backs/none";
+import { LEAST_SHELF, lengthOf } from "../mount/ready-wall";
 import { isAtCorner, straightestPlace } from "../mount/seam";
 import { widestLedge } from "../mount/backs/open";
-import { overlap } from "../mount/layers/layer";
+import { laid, overlap } from "../mount/layers/layer";
+import { middleLine } from "../mount/layers/line";
 import { LAYERS, isPlannedLayer } from "../mount/layers/layers";
 import { carrierKind } from "./carriers/carriers";
 import { type BenchEntry, SHIPPED, choose } from "./bench";
 import { type Fault, fault } from "./fault";
 import { type AppliedEntry, type Mount, type OrnamentEntry, type Piece } from "./piece";
-import { stretchOf } from "./settle";
+import { settleLayers, settleWall, stretchOf } from "./settle";
 
 const RESERVED = ["hoop", "bail", "hang", "bridge", "applied", "piece"];
 const MOST_JOINTS = 40;
@@ -61,6 +65,8 @@ function stoneFaults(mount: Mount, path: string, bench: BenchEntry): Fault[] {
     faults.push(fault(at, "turn-in-above-height", { height: stone.height, got: turnIn }));
   }
   if (wall.source === "notched" && wall.notch === undefined) faults.push(fault(`${path}/wall/notch`, "notch-missing"));
+  if (wall.notch?.gap !== undefined && wall.notch.gap >= wall.notch.pitch)
+    faults.push(fault(`${path}/wall/notch/gap`, "above-limit", { limit: wall.notch.pitch, got: wall.notch.gap }));
   faults.push(...readyFaults(mount, path));
   if (wall.heightRule === "fixed" && wall.fixedHeight === undefined) faults.push(fault(`${path}/wall/fixedHeight`, "fixed-height-missing"));
   const ofShape = shapeFaults(stone.outline);
@@ -93,7 +99,9 @@ function readyFaults({ stone, wall, plate }: Mount, path: string): Fault[] {
   const { shape } = stone.outline;
   return [
     ...(wall.source === "tube" && shape !== "round" ? [fault(`${path}/wall/source`, "tube-not-round", { shape, got: wall.source })] : []),
-    ...(wall.source === "cup" && plate.style !== "flush" ? [fault(`${path}/plate/style`, "cup-has-base", { got: plate.style })] : []),
+    ...(wall.source === "cup" && plate.style !== "flush" && plate.style !== "none"
+      ? [fault(`${path}/plate/style`, "cup-has-base", { got: plate.style })]
+      : []),
     ...(wall.source === "cup" && wall.cup && 2 * wall.cup.thickness >= wall.cup.length
       ? [fault(`${path}/wall/cup/thickness`, "cup-too-thick", { limit: wall.cup.length / 2, got: wall.cup.thickness })]
       : []),
@@ -107,7 +115,9 @@ function plateFaults(mount: Mount, path: string, bench: BenchEntry): Fault[] {
   const ornament = mount.plate.ornament ?? [];
   return [
     ...ornament.flatMap((entry, i) => ornamentFaults(entry, `${path}/plate/ornament/${i}`)),
+    ...vanishing(mount, path, bench),
     ...(mount.plate.style === "open" ? openFaults(mount, path, bench) : []),
+    ...(mount.plate.style === "none" ? floorFaults(mount, path, bench) : []),
   ];
 }
 
@@ -124,6 +134,45 @@ function ornamentFaults({ type, extent = "all", tight = 0, from }: OrnamentEntry
     ...(extent !== "all" && tight > 0 ? [fault(`${path}/tight`, "tight-not-round", { got: tight })] : []),
     ...own.map(({ field, code, values }) => fault(`${path}/${field}`, code, values)),
   ];
+}
+
+/** A stretch of which the flanks of a notch leave less than the ornament is wide has no line to lie along. */
+function vanishing(mount: Mount, path: string, bench: BenchEntry): Fault[] {
+  if (shapeFaults(mount.stone.outline).length > 0) return [];
+  const { outline } = outlineOf(mount.stone);
+  const wall = settleWall(mount, outline, bench, () => "piece");
+  // What comes round already goes round no notch.
+  if (wall.ready || !isNotched(outline)) return [];
+  return laid(settleLayers(mount), wall.fit.value + wall.thickness).flatMap((layer, i) => {
+    const { isRound, pieces } = middleLine(outline, layer);
+    return pieces.flatMap(({ from, to, length }, k): Fault[] =>
+      !isRound && to - from >= tolerance.leastStretch && length < Math.min(layer.width, (to - from) * outline.perimeter)
+        ? [
+            fault(`${path}/plate/ornament/${i}/extent/${k}`, "stretch-vanishes", {
+              at: withinOne((from + to) / 2),
+              got: length,
+              least: layer.width,
+            }),
+          ]
+        : [],
+    );
+  });
+}
+
+/** Without a plate the tube or cup has a floor of its own, thick enough, and under all of the stone's edge. */
+function floorFaults({ stone, wall }: Mount, path: string, bench: BenchEntry): Fault[] {
+  if (wall.source === "cup") {
+    const thick = wall.cup?.thickness ?? wall.thickness;
+    return thick < LEAST_FLOOR ? [fault(`${path}/wall/cup/thickness`, "floor-thin", { least: LEAST_FLOOR, got: thick })] : [];
+  }
+  if (wall.source !== "tube") return [fault(`${path}/plate/style`, "no-floor", { got: wall.source ?? "strip" })];
+  const floor = wall.lift ?? 0;
+  const faults = floor < LEAST_FLOOR ? [fault(`${path}/wall/lift`, "floor-thin", { least: LEAST_FLOOR, got: floor })] : [];
+  if (!wall.tube || shapeFaults(stone.outline).length > 0) return faults;
+  const across = lengthOf(outlineOf(stone).outline) + 2 * choose(wall.fit, bench.seatOf?.fit, SHIPPED.seatOf.fit).value;
+  const shelf = (across - wall.tube.inside) / 2;
+  if (shelf < LEAST_SHELF) faults.push(fault(`${path}/wall/tube/inside`, "shelf-narrow", { least: LEAST_SHELF, got: shelf }));
+  return faults;
 }
 
 /** A ledge has to be there, and to leave an opening; the stone stands on it. */
@@ -158,7 +207,7 @@ export function partsOf({ mounts, carrier }: Piece): string[] {
   return [
     ...mounts.flatMap(({ id, wall, plate }) => [
       `${id}.wall`,
-      ...(plate.style === "open" ? [`${id}.ledge`] : wall.source === "cup" ? [] : [`${id}.plate`]),
+      ...(plate.style === "open" ? [`${id}.ledge`] : wall.source === "cup" || plate.style === "none" ? [] : [`${id}.plate`]),
       ...(plate.ornament ?? []).map((each) => `${id}.ornament.${each.id}`),
     ]),
     ...carrierKind(carrier).parts(carrier),
@@ -167,7 +216,7 @@ export function partsOf({ mounts, carrier }: Piece): string[] {
 
 /** Seam and foot or ledge of each wall, joint of each ornament and the seam of one that is bent all round, and the carrier's. */
 function jointCount({ mounts, carrier, applied = [], heats }: Piece): number {
-  const ofWall = ({ wall }: Mount) => (wall.source === "cup" ? 0 : wall.source === "tube" ? 1 : 2);
+  const ofWall = ({ wall, plate }: Mount) => (wall.source === "cup" || plate.style === "none" ? 0 : wall.source === "tube" ? 1 : 2);
   const ofBack = ({ plate }: Mount) => (plate.style === "open" ? 1 : 0);
   const ofOrnament = ({ type, extent = "all" }: OrnamentEntry) => (extent === "all" && type !== "granules" ? 2 : 1);
   const onMounts = mounts.reduce(

@@ -29,11 +29,11 @@ export function fitKey(mount: string): string {
 
 function mountInHand(mount: Mount, read: ReadonlyMap<string, number>): Mount {
   const fit = read.get(fitKey(mount.id));
-  const thickness = (of: "wall" | "plate") => read.get(`${mount.id}.${of}.thickness`) ?? mount[of].thickness;
+  const plate = read.get(`${mount.id}.plate.thickness`);
   return {
     ...mount,
-    wall: { ...mount.wall, thickness: thickness("wall"), ...(fit !== undefined && { fit }) },
-    plate: { ...mount.plate, thickness: thickness("plate") },
+    wall: { ...mount.wall, thickness: read.get(`${mount.id}.wall.thickness`) ?? mount.wall.thickness, ...(fit !== undefined && { fit }) },
+    plate: { ...mount.plate, ...(plate !== undefined && { thickness: plate }) },
   };
 }
 

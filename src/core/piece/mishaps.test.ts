@@ -48,7 +48,10 @@ test("a wall that crimps is lowered as far as it holds; one too low loses its cu
   expect(lowered.findings.filter(({ code }) => code === "wall.too-low")).toEqual([]);
   const anew = at(tern, "m1.set.height").of("wall.low")!;
   expect(anew.values).toEqual({ least: near(least), cushion: 0 });
-  expect(anew.act).toEqual({ kind: "again", steps: expect.arrayContaining(["m1.wall.cut", "m1.seam.heat", "m1.seam.pickle"]) as string[] });
+  expect(anew.act).toEqual({
+    kind: "again",
+    entries: expect.arrayContaining(["m1.wall.cut", "m1.seam.heat", "m1.seam.pickle"]) as string[],
+  });
   const [mount] = tern.mounts;
   const raised = { ...tern, mounts: [{ ...mount!, wall: { ...mount!.wall, lift: 0.6 } }] };
   const cushioned = at(raised, "m1.set.height").of("wall.low")!;
@@ -61,7 +64,7 @@ test("an earlier joint that opened is run again with its own grade, then a lower
   const opened = of("joint.opened")!;
   const own = plan.heats.find(({ joints }) => joints.includes(opened.about))!;
   expect(opened.values).toMatchObject({ joint: opened.about, grade: own.grade, working: own.working, lower: "easy" });
-  expect(opened.act).toEqual({ kind: "again", steps: [`${opened.about}.heat`, `${opened.about}.pickle`] });
+  expect(opened.act).toEqual({ kind: "again", entries: ["prepare", "heat", "pickle", "check"].map((act) => `${opened.about}.${act}`) });
   const size = plan.heats[0]!.solder[0]!.size;
   expect(at(tern, "m1.seam.heat").of("solder.one-side")!.values).toEqual({ joint: "m1.seam", grade: "hard", long: size[0], wide: size[1] });
 });
@@ -69,7 +72,10 @@ test("an earlier joint that opened is run again with its own grade, then a lower
 test("a hoop with a seam is opened there for what a millimetre of its diameter takes; one without is only told", () => {
   const { of, plan } = at(tern, "hoop.round");
   expect(of("hoop.small")!.values).toMatchObject({ length: near(Math.PI), inside: plan.figures["hoop.insideDiameter"]!.value });
-  expect(of("hoop.large")!.act).toEqual({ kind: "again", steps: ["hoop.seam.heat", "hoop.seam.pickle", "hoop.round"] });
+  expect(of("hoop.large")!.act).toEqual({
+    kind: "again",
+    entries: ["hoop.seam.prepare", "hoop.seam.heat", "hoop.seam.pickle", "hoop.seam.check", "hoop.round"],
+  });
   const kelp = demoPiece("kelp-ring");
   expect(at(kelp, "hoop.round").of("hoop.small")!.act).toBeNull();
 });
@@ -80,10 +86,9 @@ test("what goes wrong with wire, paste and sweating stands where a joint is made
     const { mishaps } = at(piece, "m1.foot.heat");
     return mishaps.filter(({ code }) => ["solder.flooded", "paste.pitted", "part.slid"].includes(code));
   };
-  const again = { kind: "again", steps: ["m1.foot.heat", "m1.foot.pickle"] };
+  const entries = ["m1.foot.prepare", "m1.foot.heat", "m1.foot.pickle", "m1.foot.check"];
+  const again = { kind: "again", entries };
   expect(of("wire")).toEqual([{ code: "solder.flooded", about: "m1.foot", values: {}, act: null }]);
   expect(of("paste")).toEqual([{ code: "paste.pitted", about: "m1.foot", values: {}, act: again }]);
-  expect(of("sweat")).toMatchObject([
-    { code: "part.slid", act: { kind: "again", steps: ["m1.foot.join.sweat", "m1.foot.heat", "m1.foot.pickle"] } },
-  ]);
+  expect(of("sweat")).toMatchObject([{ code: "part.slid", act: { kind: "again", entries: ["m1.foot.join.sweat", ...entries] } }]);
 });

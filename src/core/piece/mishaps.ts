@@ -1,4 +1,4 @@
-import { type Step, type StepCode } from "../making/step";
+import { type Step, type StepCode, entriesFor } from "../making/step";
 import { figureOf } from "../measure/figure";
 import { lowerGrade } from "../metal/shelf";
 import { heightThatHolds } from "../mount/plan-wall";
@@ -29,8 +29,9 @@ export type MishapCode =
   | "hoop.small"
   | "hoop.large";
 
-/** What is pressed to take a remedy: steps that come again, or the piece as it is made from here. */
-export type MishapAct = { readonly kind: "again"; readonly steps: readonly string[] } | { readonly kind: "change"; readonly piece: Piece };
+/** What is pressed to take a remedy: what comes again, as a make lists it, or the piece as it is made from here. */
+export type MishapAct =
+  { readonly kind: "again"; readonly entries: readonly string[] } | { readonly kind: "change"; readonly piece: Piece };
 
 /** Something that can have gone wrong at a step, with what its remedy comes to on this piece. */
 export interface Mishap {
@@ -54,6 +55,9 @@ interface MishapKind {
   readonly at: readonly StepCode[];
   readonly of: (at: At) => readonly Omit<Mishap, "code">[];
 }
+
+/** Steps at which it is seen how a joint was soldered. */
+const SOLDERED: readonly StepCode[] = ["join.solder", "join.pickle", "join.check"];
 
 const MISHAPS: Readonly<Record<MishapCode, MishapKind>> = {
   "wall.small": { at: ["wall.wrap", "wall.try"], of: (at) => ofMount(at, ({ id }) => wallLengths(at, id, null)) },
@@ -81,31 +85,69 @@ const MISHAPS: Readonly<Record<MishapCode, MishapKind>> = {
   },
   "stone.stuck": { at: ["wall.try", "set.try"], of: (at) => ofMount(at, ({ id }) => [{ about: `${id}.stone`, values: {}, act: null }]) },
   "solder.one-side": {
-    at: ["join.solder", "join.pickle"],
-    of: (at) => ofJoint(at, (joint) => [{ about: joint, values: onePiece(at, joint), act: null }]),
+    at: SOLDERED,
+    of: (at) =>
+      ofHeat(
+        at,
+        () => true,
+        (joints) => ({ values: onePiece(at, joints), act: null }),
+      ),
   },
   "solder.balled": {
-    at: ["join.solder", "join.pickle"],
-    of: (at) => ofJoint(at, (joint) => [{ about: joint, values: {}, act: again(made(at, joint)) }]),
+    at: SOLDERED,
+    of: (at) =>
+      ofHeat(
+        at,
+        () => true,
+        () => ({ values: {}, act: heatAgain(at) }),
+      ),
   },
   "solder.flooded": {
-    at: ["join.solder", "join.pickle"],
-    of: (at) => ofJoint(at, (joint) => (madeBy(at, joint) === "wire" ? [{ about: joint, values: {}, act: null }] : [])),
+    at: SOLDERED,
+    of: (at) =>
+      ofHeat(
+        at,
+        (joint) => madeBy(at, joint) === "wire",
+        () => ({ values: {}, act: null }),
+      ),
   },
   "paste.pitted": {
-    at: ["join.solder", "join.pickle"],
-    of: (at) => ofJoint(at, (joint) => (madeBy(at, joint) === "paste" ? [{ about: joint, values: {}, act: again(made(at, joint)) }] : [])),
+    at: SOLDERED,
+    of: (at) =>
+      ofHeat(
+        at,
+        (joint) => madeBy(at, joint) === "paste",
+        () => ({ values: {}, act: heatAgain(at) }),
+      ),
   },
   "part.slid": {
-    at: ["join.solder", "join.pickle"],
-    of: (at) => ofJoint(at, (joint) => (madeBy(at, joint) === "sweat" ? [{ about: joint, values: {}, act: again(made(at, joint)) }] : [])),
+    at: SOLDERED,
+    of: (at) =>
+      ofHeat(
+        at,
+        (joint) => madeBy(at, joint) === "sweat",
+        () => ({ values: {}, act: heatAgain(at) }),
+      ),
   },
   "foot.gap": {
-    at: ["join.solder", "join.pickle"],
-    of: (at) => ofJoint(at, (joint) => (kindOf(at, joint) === "foot" ? [{ about: joint, values: onePiece(at, joint), act: null }] : [])),
+    at: SOLDERED,
+    of: (at) =>
+      ofHeat(
+        at,
+        (joint) => kindOf(at, joint) === "foot",
+        (joints) => ({ values: onePiece(at, joints), act: null }),
+      ),
   },
-  "joint.opened": { at: ["join.solder", "join.fuse", "join.pickle"], of: opened },
-  "fused.pits": { at: ["join.fuse"], of: (at) => ofJoint(at, (joint) => [{ about: joint, values: {}, act: again(made(at, joint)) }]) },
+  "joint.opened": { at: ["join.fuse", ...SOLDERED], of: opened },
+  "fused.pits": {
+    at: ["join.fuse", "join.check"],
+    of: (at) =>
+      ofHeat(
+        at,
+        (joint) => madeBy(at, joint) === "fuse",
+        () => ({ values: {}, act: heatAgain(at) }),
+      ),
+  },
   "hoop.small": { at: ["hoop.round"], of: hoopSizes },
   "hoop.large": { at: ["hoop.round"], of: hoopSizes },
 };
@@ -133,8 +175,19 @@ function ofMount({ piece, step }: At, told: (mount: Mount) => Omit<Mishap, "code
   return mount ? told(mount) : [];
 }
 
-function ofJoint({ step }: At, told: (joint: string) => Omit<Mishap, "code">[]): Omit<Mishap, "code">[] {
-  return typeof step.values.joint === "string" ? told(step.values.joint) : [];
+/** One for all the joints of a step's heat that it can have happened to. */
+function ofHeat(
+  { step }: At,
+  isOne: (joint: string) => boolean,
+  told: (joints: readonly [string, ...string[]]) => Omit<Mishap, "code" | "about">,
+): Omit<Mishap, "code">[] {
+  const [first, ...others] = step.joints.filter(isOne);
+  return first === undefined ? [] : [{ about: first, ...told([first, ...others]) }];
+}
+
+/** All that was done in a step's heat, which comes again. */
+function heatAgain(at: At): MishapAct | null {
+  return again(at.step.joints.flatMap((joint) => made(at, joint)));
 }
 
 function kindOf({ plan }: At, joint: string) {
@@ -145,8 +198,8 @@ function madeBy({ plan }: At, joint: string) {
   return plan.joints.find(({ id }) => id === joint)?.means;
 }
 
-function again(steps: readonly string[]): MishapAct | null {
-  return steps.length === 0 ? null : { kind: "again", steps };
+function again(entries: readonly string[]): MishapAct | null {
+  return entries.length === 0 ? null : { kind: "again", entries };
 }
 
 /** Steps of a setting by what is done in them. */
@@ -154,9 +207,9 @@ function named({ plan }: At, part: string, codes: readonly StepCode[]): string[]
   return plan.steps.filter((step) => step.part === part && codes.includes(step.code)).map(({ id }) => id);
 }
 
-/** The steps in which a joint is made. */
+/** What a make lists once a joint is made. */
 function made({ plan }: At, joint: string): string[] {
-  return plan.steps.filter(({ values }) => values.joint === joint).map(({ id }) => id);
+  return plan.steps.flatMap((step) => (step.values.joint === joint ? [step.id] : entriesFor(step, joint)));
 }
 
 /** The steps in which the seam of a setting's wall is made, or of the hoop where none is named. */
@@ -179,15 +232,18 @@ function holding(at: At, { id, stone }: Mount): number {
 /** The cushion under the stone comes out; where there is none the wall is made anew. */
 function tooLow(at: At, mount: Mount): Omit<Mishap, "code"> {
   const { id } = mount;
-  const lift = at.plan.settled.mounts[id]!.wall.lift.value;
+  const { cushion } = at.plan.drawing.settings[id]!.section;
   const least = holding(at, mount);
-  const hasCushion = lift > 0 && mount.plate.style !== "open";
   return {
     about: netHeight(id),
-    values: { least: hasCushion ? least - lift : least, cushion: hasCushion ? lift : 0 },
-    act: hasCushion
-      ? { kind: "change", piece: changed(at.piece, { ...mount, wall: { ...mount.wall, lift: 0 } }) }
-      : again([...at.plan.steps.filter((step) => step.part === id && step.stage === "wall").map((step) => step.id), ...seam(at, id)]),
+    values: { least: least - cushion, cushion },
+    act:
+      cushion > 0
+        ? {
+            kind: "change",
+            piece: changed(at.piece, { ...mount, wall: { ...mount.wall, lift: at.plan.settled.mounts[id]!.wall.lift.value - cushion } }),
+          }
+        : again([...at.plan.steps.filter((step) => step.part === id && step.stage === "wall").map((step) => step.id), ...seam(at, id)]),
   };
 }
 
@@ -208,10 +264,10 @@ function changed(piece: Piece, mount: Mount): Piece {
   return { ...piece, mounts: piece.mounts.map((each) => (each.id === mount.id ? mount : each)) };
 }
 
-/** One piece more of the solder that a joint is made with. */
-function onePiece({ plan }: At, joint: string): Mishap["values"] {
+/** One piece more of the solder that a joint is made with; its size where it is one joint's. */
+function onePiece({ plan }: At, [joint, ...others]: readonly [string, ...string[]]): Mishap["values"] {
   const made = heatOf(plan, joint);
-  const size = made?.solder?.size;
+  const size = others.length === 0 ? made?.solder?.size : undefined;
   return { joint, grade: made?.heat.grade ?? "", ...(size && { long: size[0], wide: size[1] }) };
 }
 
@@ -232,11 +288,11 @@ function opened(at: At): Omit<Mishap, "code">[] {
   });
 }
 
-/** A hoop with a seam is cut open and closed again: what a millimetre of its inside diameter takes of its length. */
+/** A hoop with a seam is cut open and closed again, one without is opened or closed: what a millimetre of its inside diameter takes of its length. */
 function hoopSizes(at: At): readonly Omit<Mishap, "code">[] {
   if (!hoopIn(at.plan)) return [];
   const open = seam(at, null);
-  const values = { inside: value(at, INSIDE), length: 1 / value(at, "hoop.lostPerMillimetre") };
+  const values = { inside: value(at, INSIDE), length: 1 / value(at, "hoop.lostPerMillimetre"), seam: open.length === 0 ? 0 : 1 };
   return [{ about: INSIDE, values, act: open.length === 0 ? null : again([...open, ...named(at, at.step.part, ["hoop.round"])]) }];
 }
 

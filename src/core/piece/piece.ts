@@ -45,16 +45,17 @@ export interface WallEntry {
   readonly lift?: number;
   readonly seamAt?: number | "auto";
   readonly losses?: { readonly squaring?: number; readonly mark?: number; readonly foot?: number; readonly top?: number };
-  readonly notch?: { readonly pitch: number };
+  readonly notch?: { readonly pitch: number; readonly depth?: number; readonly gap?: number };
   readonly tube?: { readonly outside: number; readonly inside: number };
   /** Outside along the stone's length; `height` is inside, above its base. */
   readonly cup?: { readonly length: number; readonly thickness: number; readonly height?: number };
 }
 
+/** Of style "none" nothing else is said: the tube or cup carries its own floor. */
 export interface PlateEntry {
-  readonly style: "flush" | "border" | "open";
-  readonly metal: Metal;
-  readonly thickness: number;
+  readonly style: "flush" | "border" | "open" | "none";
+  readonly metal?: Metal;
+  readonly thickness?: number;
   readonly border?: number;
   readonly sawMargin?: number;
   readonly edge?: "follows" | "even";

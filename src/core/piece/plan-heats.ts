@@ -5,7 +5,7 @@ import { type BestHeats, type ChosenHeat, type HeatsOf } from "../heats/best";
 import { flameShares, thinSide } from "../heats/flame";
 import { pinnedJoints, pinnedMeans } from "../heats/pins";
 import { type HeatWishes, jointMetals, tasksOf } from "../heats/problem";
-import { type Pallions, pallionsFor } from "../heats/solder";
+import { MOST_ROWS, type Pallions, pallionsFor } from "../heats/solder";
 import { asWished } from "../heats/wished";
 import { type Flame, SAFE_OVERSHOOT, danger, disturbance, fusingFlame, solderFlames } from "../heats/thermal";
 import { type Step } from "../making/step";
@@ -51,8 +51,10 @@ export function planHeats(sized: SizedPiece, bench: BenchEntry, heatsOf: HeatsOf
         : []),
       ...overshootFindings(assembly, wishes),
       ...pinFindings(all, assembly, wishes, best, heatsOf),
-      ...heatFindings(heats, assembly),
+      // What another order may spare is no finding of the piece: it stands at the heats that are shown.
+      ...(best.status === "best" ? heatFindings(heats, assembly) : []),
       ...formFindings(assembly, wishes, heats),
+      ...crowdedFindings(heats),
     ],
     remedies: sized.remedies,
     drawing: sized.drawing,
@@ -120,7 +122,7 @@ function describeHeats(assembly: Assembly, wishes: HeatWishes, chosen: readonly 
       share: flame.reduce((all, each) => (side.has(each.part) ? all + each.share : all), 0),
     });
     const thin = joints.flatMap((joint, i) =>
-      isSeam(joint) ? [] : [thinSide(shareOf(sides[i]![0]!, joint.parts[0]), shareOf(sides[i]![1]!, joint.parts[1]!))],
+      joint.parts.length === 1 ? [] : [thinSide(shareOf(sides[i]![0]!, joint.parts[0]), shareOf(sides[i]![1]!, joint.parts[1]!))],
     );
     const solder = solderOf(heat, joints, wishes);
     const planned: PlannedHeat = {
@@ -185,13 +187,22 @@ function formFindings(assembly: Assembly, wishes: HeatWishes, heats: readonly Pl
   );
 }
 
+/** Pieces that would lie in more rows than can be laid. */
+function crowdedFindings(heats: readonly PlannedHeat[]): Finding[] {
+  return heats.flatMap(({ joints, solder }) =>
+    solder.flatMap(({ rows, count }, i) =>
+      rows > MOST_ROWS ? [finding("heats.sweat", "note", joints[i]!, { joint: joints[i]!, rows, count })] : [],
+    ),
+  );
+}
+
 /** One joint's solder as it is; of several what they have in common: the count, and the size where it is one. */
 function together(solder: readonly Pallions[]): PlannedHeat["pallions"] {
   const [first] = solder;
   if (!first || solder.length === 1) return first ?? null;
   const isAlike = solder.every(({ size }) => size.join() === first.size.join());
   const count = solder.reduce((all, each) => all + each.count, 0);
-  return { form: first.form, count, size: isAlike ? first.size : null, spacing: null, evenGap: null };
+  return { form: first.form, count, size: isAlike ? first.size : null, spacing: null, rows: 1, evenGap: null };
 }
 
 function overshootFindings({ parts }: Assembly, { overshoot, shelf }: HeatWishes): Finding[] {
@@ -252,10 +263,11 @@ function heatFindings(heats: readonly PlannedHeat[], assembly: Assembly): Findin
   });
 }
 
-function inMaking({ joints }: Assembly, wishes: HeatWishes): (heat: PlannedHeat) => MakingHeat {
-  return ({ joints: ids, means, grade }) => ({
+function inMaking({ parts, joints }: Assembly, wishes: HeatWishes): (heat: PlannedHeat) => MakingHeat {
+  return ({ joints: ids, means, grade, flame }) => ({
     joints: ids,
     grade,
+    blooms: flame.some(({ part }) => parts.find(({ id }) => id === part)!.metal === "sterling"),
     torch: ids.map((id) => {
       const joint = joints.find((each) => each.id === id)!;
       return atTheTorch(means === "fuse" ? "fuse" : placingIn(joint, grade, wishes));

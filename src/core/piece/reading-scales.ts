@@ -1,3 +1,4 @@
+import { hasSeam } from "../hoop/hoop";
 import { MOST_STRETCH } from "../hoop/what-if";
 import { type AskedReading, type ReadingKind } from "../making/step";
 import { figureOf, type Figures } from "../measure/figure";
@@ -15,7 +16,7 @@ export interface PlannedBefore {
 }
 
 /** What a reading means for what was read. */
-export type VerdictCode = "again" | "too-low" | "cut-in" | "stretch" | "good" | "trim" | "cut-out" | "take-down";
+export type VerdictCode = "again" | "too-low" | "cut-in" | "stretch" | "good" | "trim" | "cut-out" | "take-down" | "open" | "close";
 
 /**
  * A scale for a reading, in mm. Below `low` it is one thing, from there to `near` another, up to `high` it is good, and beyond a fourth; where there is
@@ -108,14 +109,16 @@ export const SCALES: Readonly<Record<ReadingKind, Kind>> = {
       by: (_code, value) => Math.abs(value - wanted),
     };
   },
-  size: ({ figures }) => {
+  /** A hoop without a seam is opened or closed, however far. */
+  size: ({ figures, settled: { carrier } }) => {
     const wanted = figureOf(figures, "hoop.insideDiameter").value;
+    const isSeamed = carrier.type === "hoop" && hasSeam(carrier);
     return {
       wanted,
-      low: wanted - MOST_STRETCH,
+      low: wanted - (isSeamed ? MOST_STRETCH : NEAR),
       near: wanted - NEAR,
       high: wanted + NEAR,
-      codes: { below: "cut-in", between: "stretch", over: "cut-out" },
+      codes: isSeamed ? { below: "cut-in", between: "stretch", over: "cut-out" } : { below: "open", between: "open", over: "close" },
       by: (code, value) => (code === "stretch" || code === "good" ? Math.abs(wanted - value) : Math.PI * Math.abs(value - wanted)),
     };
   },

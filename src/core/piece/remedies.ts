@@ -16,7 +16,9 @@ export type RemedyCode =
   | "wall.too-low-now"
   | "hoop.will-come"
   | "hoop.stretch"
-  | "hoop.cut-out";
+  | "hoop.cut-out"
+  | "hoop.open"
+  | "hoop.close";
 
 export interface Remedy {
   readonly code: RemedyCode;
@@ -25,7 +27,7 @@ export interface Remedy {
   readonly figure: string;
   /** The setting whose it is; null where it is the hoop's. */
   readonly mount: string | null;
-  /** `by` in mm, or a ratio for a stretch of a wall; `from`, `to`, `left`, `inside` in mm; `size` in the maker's system. */
+  /** `by` in mm, or a ratio for a stretch of a wall; `from`, `to`, `inside` in mm, `left` the thickness, or of an adjustable hoop the gap; `size` in the maker's system. */
   readonly values: Readonly<Record<string, number | string>>;
 }
 
@@ -113,10 +115,18 @@ function hoopRemedies(planned: PlannedBefore, hoop: Hoop, read: ReadonlyMap<stri
     ...(is !== undefined && verdict?.code === "cut-out"
       ? [about("hoop.cut-out", "warning", INSIDE, { ...values(is), by: verdict.by })]
       : []),
+    ...(is !== undefined && (verdict?.code === "open" || verdict?.code === "close")
+      ? [about(`hoop.${verdict.code}`, "warning", INSIDE, { ...values(is), by: verdict.by, ...gapLeft(hoop, is - wanted) })]
+      : []),
   ];
 }
 
 const INSIDE = "hoop.insideDiameter";
+
+/** What stands apart of an adjustable hoop's ends once it is closed from so much over its size; below 0 the ends have to be cut. */
+function gapLeft({ form, openGap }: Hoop, over: number): { readonly left?: number } {
+  return form === "adjustable" ? { left: openGap.value - Math.PI * over } : {};
+}
 
 /** An inside diameter as the maker says a size; empty where the system does not go so far. */
 function sizeIn({ asked, wideBand }: Hoop, inside: number): string {

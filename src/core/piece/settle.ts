@@ -9,7 +9,7 @@ import { bandWidth } from "../hoop/works/works";
 import { type Outline } from "../geometry/outline";
 import { type Sourced } from "../measure/figure";
 import { type Section } from "../metal/section";
-import { type Back } from "../mount/backs/back";
+import { type Back, type BackKind } from "../mount/backs/back";
 import { ALL_ROUND, type Layer, type Stretch } from "../mount/layers/layer";
 import { lengthOf, standing } from "../mount/ready-wall";
 import { type ReadyMade, type Wall, type WallSource } from "../mount/wall";
@@ -50,7 +50,7 @@ export function settleWall({ id, wall, stone, plate }: Mount, outline: Outline, 
   return {
     source,
     ready,
-    notch: wall.source === "notched" ? (wall.notch?.pitch ?? null) : null,
+    notch: wall.source === "notched" && wall.notch ? { depth: null, gap: null, ...wall.notch } : null,
     metal: wall.metal,
     thickness: stands.thickness,
     thicknessFrom: sourceOf(`${id}.wall.thickness`),
@@ -87,14 +87,23 @@ function readyMade(source: WallSource, { tube, cup, thickness }: WallEntry, fit:
 
 const SAW_MARGIN = 1;
 
-/** A cup's base is of the cup's metal; an open back has a ledge in place of one. */
-export function settleBack({ plate, wall }: Mount): Back {
-  const kind = plate.style === "open" ? "open" : wall.source === "cup" ? "own" : "plate";
+/** Which kind of back a setting has, by its finish and what its wall comes from. */
+function backKind({ plate, wall }: Mount): BackKind {
+  if (plate.style === "open") return "open";
+  if (wall.source === "cup") return "own";
+  return plate.style === "none" ? "none" : "plate";
+}
+
+/** A cup's base is of the cup's metal, and as thick as the cup where nobody said; what its seat leaves is a tube's floor; an open back has a ledge in place of one. */
+export function settleBack(mount: Mount): Back {
+  const { plate, wall } = mount;
+  const kind = backKind(mount);
+  const own = kind === "none" ? (wall.lift ?? 0) : (wall.cup?.thickness ?? wall.thickness);
   return {
     kind,
     style: plate.style,
-    metal: kind === "own" ? wall.metal : plate.metal,
-    thickness: plate.thickness,
+    metal: kind === "own" ? wall.metal : (plate.metal ?? wall.metal),
+    thickness: plate.thickness ?? own,
     border: plate.style === "border" ? chosen(plate.border, 0) : { value: 0, from: "piece" },
     sawMargin: chosen(plate.sawMargin, SAW_MARGIN),
     edge: plate.edge ?? "follows",

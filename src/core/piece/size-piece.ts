@@ -3,6 +3,7 @@ import { type Contribution, together } from "../joint/contribution";
 import { type Part } from "../joint/joint";
 import { type Figure, sum, term } from "../measure/figure";
 import { type Metal } from "../metal/metals";
+import { finishWhole } from "../mount/finishing";
 import { type PlannedSetting, planSetting } from "../mount/setting";
 import { type Hung } from "../mount/weights";
 import { outlineOf } from "../stone/stone";
@@ -72,7 +73,14 @@ function sizedInHand({ piece, sourceOf }: InHand, bench: BenchEntry): Omit<Sized
     bench,
   );
   const built = together([...mounts.flatMap(({ setting }) => setting.contributions), carried.contribution]);
-  const whole = applied.length === 0 ? built : withApplied(built, applied, mounts, carriedBy.parts(carrier), carried.drawing);
+  const put = applied.length === 0 ? built : withApplied(built, applied, mounts, carriedBy.parts(carrier), carried.drawing);
+  const whole = together([
+    put,
+    finishWhole(
+      piece.mounts,
+      put.parts.map(({ id }) => id),
+    ),
+  ]);
   const contribution = { ...whole, figures: { ...whole.figures, "piece.mass": weighed(whole.parts) } };
   return {
     piece,
@@ -120,6 +128,7 @@ function withApplied(
   const ground = {
     parts: built.parts,
     joints: built.joints,
+    made: built.made,
     hoop: carrier.type === "hoop" ? { parts: carrierParts, outside: carrier.outside } : null,
     seams: Object.fromEntries(seams),
   };

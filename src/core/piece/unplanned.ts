@@ -23,8 +23,8 @@ const LATER: Later = {
       fields: ["on", "ornament"],
       in: {
         stone: { fields: ["picture", "cost"] },
-        wall: { in: { notch: { fields: ["depth", "gap"] }, cup: { fields: ["height"] } } },
-        plate: { fields: ["outline", "at", "turn", "domed", "texture"], values: { style: ["own", "none"] } },
+        wall: { in: { cup: { fields: ["height"] } } },
+        plate: { fields: ["outline", "at", "turn", "domed", "texture"], values: { style: ["own"] } },
       },
     },
     carrier: {

@@ -27,7 +27,7 @@ export interface Stone {
 }
 
 /** Below this hardness on Mohs' scale abrasives, hammers and punches are kept off a stone. */
-const SOFT_MOHS = 6;
+export const SOFT_MOHS = 6;
 
 /** A material whose hardness is known, and low. */
 export function isSoft(mohs: number | null): boolean {

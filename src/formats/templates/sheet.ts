@@ -2,6 +2,7 @@ import { type Box, type Curve, boxOf, circle, mirrored, polygonCurve } from "@/c
 import { type Point } from "@/core/geometry/outline";
 import { type Blank, type BlankMark } from "@/core/measure/blank";
 import { figureOf } from "@/core/measure/figure";
+import { type Gap } from "@/core/mount/laid-out";
 import { type Mount, type Piece } from "@/core/piece/piece";
 import { type Plan, bailIn, hoopIn } from "@/core/piece/plan";
 import { type Doubt, type DoubtOf, SURE } from "@/core/piece/doubt";
@@ -207,15 +208,32 @@ function wallTemplate({ plan, units, doubtOf }: Told, mount: Mount, before: stri
   const edge = top && cutEdge(top, blank, wall.losses.foot.value + wall.losses.top.value);
   const bare = bareIn(plan, units, doubtOf);
   const drawing = strip(blank, tall, edge);
+  const { gaps } = plan.drawing.settings[mount.id]!.stock;
   return [
     template(
       `${before}wall`,
       `Wall, ${bare(key("cutLength"))} × ${bare(key("cutHeight"))} ${lengthUnit(units)}, ${METAL_NAMES[wall.metal]} ${showLength(wall.thickness, "measured", units)}`,
-      drawing.lines,
+      [...drawing.lines, ...gaps.map((gap) => sawn(gap, edge, tall))],
       [...drawing.labels, ...(edge ? heights(edge, blank, units) : [])],
       doubtOf(key("cutLength")) ?? doubtOf(key("cutHeight")),
     ),
   ];
+}
+
+/** A gap between teeth, sawn from the top edge down. */
+function sawn({ from, to, depth }: Gap, edge: readonly Point[] | null, tall: number): TemplateLine {
+  const [left, right] = [from, to].map((at) => (edge ? heightAt(edge, at, tall) : tall)) as [number, number];
+  const low = Math.max(0, Math.min(left, right) - depth);
+  return {
+    curve: polygonCurve([
+      [from, left],
+      [from, low],
+      [to, low],
+      [to, right],
+    ]),
+    isClosed: false,
+    kind: "cut",
+  };
 }
 
 /** The edge that an uneven stone's strip is cut to: what foot and top lose stands above it, and it goes on level past both ends. */

@@ -4,7 +4,9 @@ import { benchOf, withBench } from "@/core/piece/bench";
 import { useRouter } from "next/navigation";
 import { type ReactNode, useCallback, useEffect, useMemo, useState } from "react";
 import { type Make, pieceNow } from "@/core/piece/make";
+import { doneSteps } from "@/core/making/done";
 import { meanwhile } from "@/core/making/meanwhile";
+import { entriesOf } from "@/core/making/step";
 import { type Mishap, mishapsAt } from "@/core/piece/mishaps";
 import { type Plan } from "@/core/piece/plan";
 import { type MakeEdit, setting, ticking } from "@/store/make-edits";
@@ -19,7 +21,8 @@ import { useTitle } from "@/ui/title";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { useAwake } from "@/ui/useAwake";
 import { useNow } from "@/ui/useNow";
-import { namesIn } from "@/words/names";
+import { SETTLING } from "@/words/heats";
+import { capital, namesIn } from "@/words/names";
 import { CHECKS } from "@/words/steps";
 import { OvertakenBar } from "../piece/OvertakenBar";
 import { useUndoMaking } from "../piece/undo";
@@ -63,6 +66,8 @@ export function AtBench() {
         <FaultList faults={planned.faults} />
       </Night>
     );
+  // Steps follow the order of heats: none is shown that may yet be another.
+  if (planned.isSettling && planned.plan.heatPlan.status === "unproven") return <Night>{capital(SETTLING)}</Night>;
   return <AtStep key={make.id} make={make} plan={planned.plan} isBegun={isBegun} />;
 }
 
@@ -89,7 +94,7 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
   const [asked, look] = useState<string | null>(null);
   const [isWrong, tellWrong] = useState(false);
   const [looked, setLooked] = useState<ReadonlySet<string>>(new Set());
-  const done = useMemo(() => new Map(make.done.map(({ step, at }) => [step, at])), [make.done]);
+  const done = useMemo(() => doneSteps(plan.steps, make.done), [plan.steps, make.done]);
   const next = plan.steps.find(({ id }) => !done.has(id)) ?? null;
   const step = plan.steps.find(({ id }) => id === asked) ?? next;
   const at = step === null ? plan.steps.length : plan.steps.indexOf(step);
@@ -109,6 +114,7 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
     async (edit: MakeEdit, field: string | null = null) => {
       const kept = await tray.editMake(make, edit, field);
       if (!kept.ok) warn(`${kept.problem}.`);
+      return kept.ok;
     },
     [tray, make, warn],
   );
@@ -125,7 +131,7 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
     // Who works on what waits for nothing goes on with it until the next step's part is out.
     look(step === besides ? free(step.id) : null);
     setLooked(new Set());
-    if (doneAt === undefined) void keep(ticking(make, step.id, true, new Date().toISOString()));
+    if (doneAt === undefined) void keep(ticking(make, entriesOf(step), true, new Date().toISOString()));
   };
   const back = () => {
     const to = plan.steps[at - 1];
@@ -173,7 +179,7 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
       },
       // The piece itself stays as it is: only what is edited in it after this is asked about.
       ...(isTaken && act?.kind === "change" && setting(make, { asBegun: changed })),
-      ...(isTaken && act?.kind === "again" && { drop: { done: make.done.filter((each) => act.steps.includes(each.step)) } }),
+      ...(isTaken && act?.kind === "again" && { drop: { done: make.done.filter((each) => act.entries.includes(each.step)) } }),
     });
     say(isTaken ? "Taken, and written down." : "Written down.");
   };
@@ -221,7 +227,7 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
                 plan={told}
                 remedies={remedies}
                 doneAt={doneAt}
-                onUntick={() => void keep(ticking(make, shown.id, false, ""))}
+                onUntick={() => void keep(ticking(make, entriesOf(shown), false, ""))}
               />
             ) : (
               <h1 className="text-[30px] font-bold lg:text-[44px]">All steps are done. What came of it?</h1>

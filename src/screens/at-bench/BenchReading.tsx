@@ -15,7 +15,7 @@ import { type Keys, useKeys } from "@/ui/keys";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { faultMessage } from "@/words/faults";
 import { ASKED, TEACHES } from "@/words/making";
-import { ReadingField } from "./ReadingField";
+import { ReadingField, type Taken } from "./ReadingField";
 import { useMethods } from "./methods";
 
 /** How far a usual maker's work lies from what was wanted (mm), and the caliper's last digit. */
@@ -25,7 +25,7 @@ interface Props {
   readonly asked: AskedReading;
   readonly make: Make;
   readonly isFirst: boolean;
-  readonly onEdit: (edit: MakeEdit, field?: string) => Promise<void>;
+  readonly onEdit: (edit: MakeEdit, field?: string) => Promise<boolean>;
   readonly onDone: () => void;
   readonly onBack: () => void;
   readonly onLeave: () => void;
@@ -74,21 +74,19 @@ export function BenchReading({ asked, make, isFirst, onEdit, onDone, onBack, onL
   /** Counts entries of the field: what is typed in one is one step of undo. */
   const entry = useRef(0);
   useKeys(isFirst ? { c: () => instrument.press() } : NO_KEYS);
-  const take = (value: number, by: Measured["by"], inPlaceOf: number | null): string | null => {
+  const take = (value: number, by: Measured["by"], inPlaceOf: number | null): Taken => {
     const reading: Measured = {
       ...{ figure, value, at: new Date().toISOString(), by },
       ...(TEACHES.has(asked.kind) && how.trim() !== "" && { method: how.trim().slice(0, 60) }),
     };
     const attempt = attemptPlan(piece, bench, (assembly, wishes) => bestHeats(assembly, wishes, () => true), [...measured, reading]);
-    if (!attempt.ok) return faultMessage(attempt.faults[0]!);
+    if (!attempt.ok) return { problem: faultMessage(attempt.faults[0]!) };
     if (inPlaceOf === null) entry.current++;
     const replaced = measured.filter((each) => each === last && each.value === inPlaceOf);
-    void onEdit(
-      { put: { measured: [reading] }, ...(replaced.length > 0 && { drop: { measured: replaced } }) },
-      `reading ${figure} ${entry.current}`,
-    );
-    return null;
+    const edit = { put: { measured: [reading] }, ...(replaced.length > 0 && { drop: { measured: replaced } }) };
+    return { kept: onEdit(edit, `reading ${figure} ${entry.current}`) };
   };
+  const draftKey = (asSize: boolean) => (asSize ? `${figure} size` : figure);
   const { carrier } = piece;
   return (
     <>
@@ -98,7 +96,8 @@ export function BenchReading({ asked, make, isFirst, onEdit, onDone, onBack, onL
         scale={scale}
         wanted={wanted}
         draft={draft}
-        onDraft={(text, asSize) => tray.setDraft(make.piece, asSize ? `${figure} size` : figure, text)}
+        onDraft={(text, asSize) => tray.setDraft(make.piece, draftKey(asSize), text)}
+        onKept={(text, asSize) => tray.dropDraft(make.piece, draftKey(asSize), text)}
         units={units}
         system={asked.kind === "size" && carrier.type === "hoop" ? carrier.size.system : null}
         mandrel={mandrelOf(bench)}

@@ -17,7 +17,7 @@ interface Props {
   readonly plan: Plan;
   readonly isBegun: boolean;
   readonly done: ReadonlyMap<string, string>;
-  readonly onEdit: (edit: MakeEdit) => Promise<void>;
+  readonly onEdit: (edit: MakeEdit) => Promise<unknown>;
 }
 
 /** Asks which plan to go by where the piece was edited after its making began, once for each time it is. */

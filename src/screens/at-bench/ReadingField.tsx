@@ -33,6 +33,8 @@ interface Props {
   /** What was typed here and not taken, and whether as a size; null where there is none. */
   readonly draft: { readonly text: string; readonly isSize: boolean } | null;
   readonly onDraft: (text: string | null, isSize: boolean) => void;
+  /** A text that was taken is kept for good: it is half typed no more. */
+  readonly onKept: (text: string, isSize: boolean) => void;
   readonly units: Units;
   /** The size system that a hoop is read in beside its diameter. */
   readonly system: SizeSystem | null;
@@ -40,14 +42,17 @@ interface Props {
   readonly instrument: Instrument | null;
   /** Whether it takes the focus where that opens no keyboard over the screen. */
   readonly isFirst: boolean;
-  /** Takes a reading in mm. Returns why it cannot be, or null. */
   readonly onDone: () => void;
   readonly onBack: () => void;
   readonly onLeave: () => void;
   /** Single keys that go on working while nothing is typed. */
   readonly keys: Keys;
-  readonly onTake: (value: number, by: Measured["by"], inPlaceOf: number | null) => string | null;
+  /** Takes a reading in mm. */
+  readonly onTake: (value: number, by: Measured["by"], inPlaceOf: number | null) => Taken;
 }
+
+/** Why a reading cannot be taken; or that it is, and whether it comes to be kept. */
+export type Taken = { readonly problem: string } | { readonly kept: Promise<boolean> };
 
 /** A value read off the metal: typed, stepped, or sent by an instrument; what it means stands under it at once. */
 export function ReadingField({
@@ -57,6 +62,7 @@ export function ReadingField({
   wanted,
   draft,
   onDraft,
+  onKept,
   units,
   system,
   mandrel,
@@ -79,6 +85,8 @@ export function ReadingField({
   const late = useRef<ReturnType<typeof setTimeout>>(undefined);
   /** The text that was taken last, as it stands in the field. */
   const takenText = useRef<string | null>(null);
+  /** Whether what was taken last comes to be kept. */
+  const keeping = useRef<Promise<boolean>>(Promise.resolve(true));
 
   const read = useCallback(
     (typed: string): { readonly value: number } | { readonly problem: string } => {
@@ -102,12 +110,13 @@ export function ReadingField({
   const take = (value: number, by: Measured["by"], as: string): boolean => {
     clearTimeout(late.current);
     setDoubt(null);
-    const refused = value === taken.current ? null : onTake(value, by, taken.current);
-    setProblem(refused);
-    if (refused !== null) return false;
+    const now = value === taken.current ? { kept: keeping.current } : onTake(value, by, taken.current);
+    setProblem("problem" in now ? now.problem : null);
+    if ("problem" in now) return false;
     taken.current = value;
     takenText.current = as;
-    onDraft(null, isSize);
+    keeping.current = now.kept;
+    void now.kept.then((isKept) => isKept && onKept(as, isSize));
     return true;
   };
   /** Takes a text; what can hardly be meant is asked about first. Returns whether it was taken. */

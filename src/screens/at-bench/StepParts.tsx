@@ -1,5 +1,6 @@
 "use client";
 
+import { isHeating } from "@/core/making/step";
 import { type Plan } from "@/core/piece/plan";
 import { lengthUnit, showLength, type Units } from "@/words/show";
 import { roundingOf } from "@/words/steps";
@@ -36,11 +37,11 @@ interface StripProps {
 export function Strip({ plan, done, at, onLook }: StripProps) {
   return (
     <ol aria-hidden="true" className="own-colours mt-2 flex h-[22px] items-center gap-[2px] lg:gap-1">
-      {plan.steps.map(({ id, heat, code }, i) => (
+      {plan.steps.map((step, i) => (
         <li
-          key={id}
-          onClick={() => onLook(id)}
-          className={`h-2 flex-1 cursor-pointer rounded-[2px] lg:h-2.5 ${colourOf(done.has(id), i === at, heat !== null && code !== "join.pickle")}`}
+          key={step.id}
+          onClick={() => onLook(step.id)}
+          className={`h-2 flex-1 cursor-pointer rounded-[2px] lg:h-2.5 ${colourOf(done.has(step.id), i === at, isHeating(step))}`}
         />
       ))}
     </ol>

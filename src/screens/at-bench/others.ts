@@ -1,3 +1,4 @@
+import { doneSteps } from "@/core/making/done";
 import { benchOf } from "@/core/piece/bench";
 import { underWay } from "@/store/tray-state";
 import { usePlans } from "@/ui/planner";
@@ -19,9 +20,9 @@ export function useOthers(here: string): Beside[] {
     const make = underWay(makes, record.id);
     if (record.id === here || record.deleted !== null || !make || make.done.length === 0) return [];
     const attempt = plans.soon(record.piece, bench);
-    if (!attempt?.ok) return [];
+    if (!attempt?.ok || plans.isSettling(record.piece, bench)) return [];
     const { plan } = attempt;
-    const done = new Set(make.done.map(({ step }) => step));
+    const done = doneSteps(plan.steps, make.done);
     const next = plan.steps.find(({ id }) => !done.has(id));
     const [first] = waitingIn(make, plan.steps, benchOf(record.piece, bench));
     const title = next ? sayStep(next, plan, units, doubtsOf(record)).title : "put it in the ledger";

@@ -1,3 +1,4 @@
+import { doneSteps } from "@/core/making/done";
 import { type Step } from "@/core/making/step";
 import { type BenchEntry, minutesOf } from "@/core/piece/bench";
 import { type Make } from "@/core/piece/make";
@@ -22,12 +23,13 @@ const TOGETHER = 90_000;
 
 /** What of a making waits, the first that is ready first. */
 export function waitingIn(make: Make, steps: readonly Step[], bench: BenchEntry): Waiting[] {
-  const done = new Map(make.done.map(({ step, at }) => [step, at]));
+  const done = doneSteps(steps, make.done);
+  const listed = new Map(make.done.map(({ step, at }) => [step, at]));
   const each = steps.flatMap((step): Waiting[] => {
     const at = Date.parse(done.get(step.id) ?? "");
     const { value, from } = minutesOf(bench, step.code);
     const { wait } = value;
-    const out = done.get(outOf(step.id));
+    const out = listed.get(outOf(step.id));
     // What was taken out before it was put in again waits again.
     const isOut = out !== undefined && !(Date.parse(out) < at);
     if (Number.isNaN(at) || wait <= 0 || isOut) return [];

@@ -17,7 +17,7 @@ import { cutSolderText, sayTorch } from "@/words/torch";
 import { ASKED } from "@/words/making";
 import { flameName, namesIn, capital } from "@/words/names";
 import { degrees, lengthUnit, showTemperature, type Units } from "@/words/show";
-import { CAUTIONS, CAUTIONS_DEFER, STAGE_TITLES, figureText } from "@/words/steps";
+import { CAUTIONS, CAUTIONS_DEFER, STAGE_TITLES, copiesText, figureText } from "@/words/steps";
 
 /** What is printed of what there is to say; notes, of what another school would do, stay on the screen. */
 const LEVELS: Readonly<Record<Level, string | null>> = { error: "◆ Wrong", warning: "◆ Take care", note: null };
@@ -40,6 +40,7 @@ const LONG = 36;
 /** A piece's card: all of it on one page, safe in grey; a large piece's on two. */
 export function CardPage({ piece, plan, units, doubtOf, revision, changed, isForClass = false }: PageProps) {
   const cautions = cautionsOf(plan);
+  const copies = copiesText(piece.copies);
   const findings = plan.findings.filter(({ at, level }) => !doubtOf(at) && LEVELS[level] !== null);
   return (
     <article
@@ -86,13 +87,13 @@ export function CardPage({ piece, plan, units, doubtOf, revision, changed, isFor
           <b>{LEVELS[finding.level]}.</b> {findingText(finding, plan, units)}
         </p>
       ))}
-      <h2>Making</h2>
+      <h2>Making{copies && <span className="font-normal">. {copies}</span>}</h2>
       <ol className="columns-2 gap-[5mm]">
-        {cardSteps(plan, units, doubtOf).map(({ numbers, title, cautions: at }) => (
-          <li key={numbers} className="flex gap-[1.4mm] break-inside-avoid py-[0.25mm]">
+        {cardSteps(plan, units, doubtOf).map(({ number, title, cautions: at }) => (
+          <li key={number} className="flex gap-[1.4mm] break-inside-avoid py-[0.25mm]">
             <span className="mt-[0.5mm] inline-block h-[2.6mm] w-[2.6mm] shrink-0 border border-[#333]" aria-hidden="true" />
             <span>
-              {numbers} {title}
+              {number} {title}
               {at.length > 0 && <span className="text-[#444]"> ◆ {at.map((caution) => cautions.indexOf(caution) + 1).join(" ")}</span>}
             </span>
           </li>

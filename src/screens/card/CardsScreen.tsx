@@ -70,7 +70,7 @@ export function CardsScreen() {
       </div>
       {shown.map((record) => {
         const attempt = plans.soon(record.piece, bench);
-        if (!attempt)
+        if (!attempt || plans.isSettling(record.piece, bench))
           return (
             <p key={record.id} className="p-4 text-soft">
               Working out {record.piece.name}

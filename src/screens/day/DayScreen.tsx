@@ -1,5 +1,6 @@
 "use client";
 
+import { doneSteps } from "@/core/making/done";
 import { ArrowLeft } from "lucide-react";
 import Link from "next/link";
 import { usePathname, useSearchParams } from "next/navigation";
@@ -16,6 +17,7 @@ import { useTitle } from "@/ui/title";
 import { useTrayState, useUnits } from "@/ui/tray";
 import { useNow } from "@/ui/useNow";
 import { clockText, later } from "@/words/dates";
+import { SETTLING } from "@/words/heats";
 import { NO_DAY, minutesText, savedText } from "@/words/day";
 import { counted } from "@/words/names";
 
@@ -41,11 +43,13 @@ export function DayScreen() {
   };
   const attempts = lying.filter(({ id }) => chosen.includes(id)).map((record) => ({ record, attempt: plans.soon(record.piece, bench) }));
   const pieces = attempts.flatMap(({ record, attempt }): DayPiece[] => {
-    const done = new Set(underWay(makes, record.id)?.done.map(({ step }) => step));
-    if (!attempt?.ok || !attempt.plan.tasks) return [];
-    return [{ id: record.id, plan: attempt.plan, tasks: attempt.plan.tasks, done, doubtOf: doubtsOf(record) }];
+    if (!attempt?.ok || !attempt.plan.tasks || plans.isSettling(record.piece, bench)) return [];
+    const { plan } = attempt;
+    const done = new Set(doneSteps(plan.steps, underWay(makes, record.id)?.done ?? []).keys());
+    return [{ id: record.id, plan, tasks: attempt.plan.tasks, done, doubtOf: doubtsOf(record) }];
   });
   const unordered = attempts.filter(({ attempt }) => attempt?.ok && !attempt.plan.tasks).map(({ record }) => record.piece.name);
+  const settling = attempts.filter(({ record }) => plans.isSettling(record.piece, bench)).map(({ record }) => record.piece.name);
   const refused = attempts.filter(({ attempt }) => attempt && !attempt.ok).map(({ record }) => record.piece.name);
   const names = new Map(lying.map(({ id, piece }) => [id, piece.name]));
   return (
@@ -75,6 +79,11 @@ export function DayScreen() {
         {unordered.length > 0 && (
           <p role="alert" className="px-4 py-2 text-[13px] text-bad">
             ◆ {unordered.join(", ")}: the day is {NO_DAY}. Its heats say why.
+          </p>
+        )}
+        {settling.length > 0 && (
+          <p role="status" className="px-4 py-2 text-[13px] text-soft">
+            {settling.join(", ")}: {SETTLING}.
           </p>
         )}
         {pieces.length === 0 ? (

@@ -37,6 +37,7 @@ const MARKS: Readonly<Record<JointKind, (at: At) => readonly Mark[]>> = {
   ledge: (at) => shapeOf(at, at.joint.parts[0]!),
   ornament: (at) => shapeOf(at, at.joint.parts[0]!),
   strands: (at) => shapeOf(at, at.joint.parts[0]!),
+  twist: (at) => shapeOf(at, at.joint.parts[0]!),
   bridge: (at) => shapeOf(at, at.joint.parts[1]!),
   mount: (at) => seatSpot(at),
   eye: ({ plan, joint }) => {

@@ -48,6 +48,12 @@ export function partField(key: string, units: Units, write: (hoop: Editable<Hoop
   return lengthField(`hoop.${key}`, units, (piece, value) => write(hoopOf(piece), value));
 }
 
+/** What a sleeve is turned from. */
+export const sleeveField = wordsField("hoop.sleeve.name", (piece, text) => {
+  const { sleeve } = hoopOf(piece);
+  if (sleeve) sleeve.name = text.trim();
+});
+
 /** A number of it. */
 export function countField(key: string, step: number, write: (hoop: Editable<HoopEntry>, value: number) => void) {
   return numberField(`hoop.${key}`, "", step, step < 1 ? 1 : 0, (piece, value) => write(hoopOf(piece), value));

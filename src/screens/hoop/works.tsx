@@ -6,10 +6,11 @@ import { type WorkName } from "@/core/hoop/works/work";
 import { type HoopEntry } from "@/core/piece/piece";
 import { ChoiceField } from "@/ui/ChoiceField";
 import { MeasureField } from "@/ui/MeasureField";
+import { TextField } from "@/ui/TextField";
 import { useSession } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
 import { METAL_NAMES, capital } from "@/words/names";
-import { countField, hoopOf, partField } from "./fields";
+import { countField, hoopOf, partField, sleeveField } from "./fields";
 
 interface WorkScreen {
   readonly name: string;
@@ -201,10 +202,10 @@ function SleeveFields({ hoop: { sleeve, stock } }: Props) {
   const { thickness, inlay } = sleeve!;
   return (
     <>
+      <TextField field={sleeveField} label="Sleeve of" hint="wood, horn or the like" value={sleeve!.name ?? ""} shape="wide" />
       <MeasureField
         field={partField("sleeve.thickness", units, (hoop, mm) => void (hoop.sleeve!.thickness = mm))}
         label="Sleeve thick"
-        hint={sleeve!.name ?? "wood, horn or the like"}
         value={thickness}
         lights="sleeve"
       />

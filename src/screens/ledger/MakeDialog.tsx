@@ -1,6 +1,7 @@
 "use client";
 
 import Link from "next/link";
+import { doneSteps } from "@/core/making/done";
 import { useRouter } from "next/navigation";
 import { type Step } from "@/core/making/step";
 import { type Make, isUnderWay, pieceNow } from "@/core/piece/make";
@@ -52,9 +53,8 @@ export function MakeDialog({ entry, onClose }: { readonly entry: Entry; readonly
       onClose();
       say(`Taken out of the ledger: ${piece.name}`, { name: "Put back", run: () => void act(back) });
     });
-  const done = planned?.ok
-    ? planned.plan.steps.flatMap((step) => make.done.filter((each) => each.step === step.id).map(({ at }) => ({ step, at })))
-    : [];
+  const times = planned?.ok ? doneSteps(planned.plan.steps, make.done) : new Map<string, string>();
+  const done = planned?.ok ? planned.plan.steps.flatMap((step) => (times.has(step.id) ? [{ step, at: times.get(step.id)! }] : [])) : [];
   return (
     <Dialog title={piece.name} onClose={onClose} width={760}>
       <p className="text-soft">

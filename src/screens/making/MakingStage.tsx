@@ -3,7 +3,8 @@
 import Link from "next/link";
 import { useMemo, useRef, useState } from "react";
 import { type Task } from "@/core/making/schedule";
-import { type Step } from "@/core/making/step";
+import { doneSteps } from "@/core/making/done";
+import { type Step, entriesOf, isHeating } from "@/core/making/step";
 import { underWay } from "@/store/tray-state";
 import { type DoubtOf, doubtAmong } from "@/core/piece/doubt";
 import { type Plan } from "@/core/piece/plan";
@@ -21,7 +22,7 @@ import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { clockText, later } from "@/words/dates";
 import { NO_DAY, minutesText, savedText } from "@/words/day";
 import { DOUBTS } from "@/words/doubt";
-import { CHECKS, STAGE_TITLES, sayStep } from "@/words/steps";
+import { CHECKS, STAGE_TITLES, copiesText, sayStep } from "@/words/steps";
 import { capital } from "@/words/names";
 import { type Units } from "@/words/show";
 
@@ -35,14 +36,15 @@ export function MakingStage() {
   const tray = useTray();
   const piece = useSessionState((state) => state.piece);
   const make = useTrayState((state) => underWay(state.makes, piece.id));
-  const done = new Set(make?.done.map(({ step }) => step));
+  const done = new Set(doneSteps(plan.steps, make?.done ?? []).keys());
   const next = plan.steps.find(({ id }) => !done.has(id));
+  const copies = copiesText(piece.copies);
   const [chosen, choose] = useState<string | null>(null);
   const list = useRef<HTMLOListElement>(null);
   const shown = plan.steps.find(({ id }) => id === chosen) ?? next ?? plan.steps.at(-1);
   const { warn } = useNotices();
   const tick = async (step: Step) => {
-    const kept = await tray.tick(tray.making(piece), step.id, !done.has(step.id));
+    const kept = await tray.tick(tray.making(piece), entriesOf(step), !done.has(step.id));
     if (!kept.ok) warn(`${kept.problem}.`);
   };
   return (
@@ -51,6 +53,7 @@ export function MakingStage() {
         aria-label="Steps"
         className="min-w-0 border-line bg-sheet px-4 py-3 [grid-area:meas] max-lg:px-2 lg:overflow-y-auto lg:border-r lg:[grid-area:draw]"
       >
+        {copies && <p className="pb-1 text-[13px] font-semibold">{copies}</p>}
         <ol ref={list}>
           {plan.steps.map((step, i) => (
             <StepRow
@@ -146,7 +149,7 @@ interface RowProps {
 }
 
 function StepRow({ step, number, title, heading, isDone, isNext, isShown, onShow, onTick }: RowProps) {
-  const isHeat = step.heat !== null && step.code !== "join.pickle";
+  const isHeat = isHeating(step);
   return (
     <li>
       {heading && <h2 className="mt-3 mb-1 text-[12px] font-[640] text-soft first:mt-0">{heading}</h2>}

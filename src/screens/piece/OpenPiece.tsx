@@ -1,5 +1,6 @@
 "use client";
 
+import { doneSteps } from "@/core/making/done";
 import { usePathname } from "next/navigation";
 import { type ComponentType, Suspense, lazy, useCallback, useEffect, useState } from "react";
 import { atRest, useWhenIdle } from "@/ui/idle";
@@ -94,8 +95,7 @@ function PlannedPiece({ id, planned }: { readonly id: string; readonly planned: 
   const stages = stagesOf(piece, mount);
   const asked = pathname.split("/")[3];
   const stage = stages.find((each) => each === asked) ?? "wall";
-  const ticked = new Set(make?.done.map(({ step }) => step));
-  const done = plan.steps.filter(({ id: step }) => ticked.has(step)).length;
+  const done = doneSteps(plan.steps, make?.done ?? []).size;
   const go = useCallback(
     (next: StageId) => {
       session.commit();

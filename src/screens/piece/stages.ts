@@ -13,7 +13,7 @@ import { type Rounding, type Units, showLength } from "@/words/show";
 import { sayBack } from "@/words/backs";
 import { bareIn } from "@/words/steps";
 import { wallStock } from "@/words/wall-stock";
-import { SETTLING, sayMoved } from "@/words/heats";
+import { SETTLING, sayHeats } from "@/words/heats";
 import { STAGES, type StageId, stageOf } from "@/words/stages";
 
 export interface StemEntry {
@@ -114,7 +114,8 @@ const RESULTS: Readonly<Record<StageId, Result>> = {
   heats: {
     rests: () => ["heats"],
     result: ({ plan }) => heatsResult(plan),
-    short: ({ plan }) => (plan.heatPlan.status === "impossible" ? "none works" : `${plan.heats.length}, ${movedInAll(plan) || "hold"}`),
+    short: ({ plan }) =>
+      plan.heatPlan.status === "impossible" ? "none works" : `${plan.heats.length}, ${sayHeats(plan).text.replace("all hold", "hold")}`,
   },
   making: {
     rests: () => [],
@@ -159,17 +160,10 @@ export function stoneSize(outline: Piece["mounts"][number]["stone"]["outline"], 
   }
 }
 
-/** "1 runs again, 2 soften"; empty where all hold. */
-function movedInAll(plan: Plan): string {
-  return sayMoved(plan)
-    .map(({ text }) => text)
-    .join(", ");
-}
-
 /** "4 heats, all hold", or what moves in them. */
 function heatsResult(plan: Plan): string {
-  if (plan.heatPlan.status === "impossible") return "no order works";
-  return `${counted(plan.heats.length, "heat")}, ${movedInAll(plan) || "all hold"}`;
+  const { text } = sayHeats(plan);
+  return plan.heatPlan.status === "impossible" ? text : `${counted(plan.heats.length, "heat")}, ${text}`;
 }
 
 function levelOf(stage: StageId, { findings }: Plan, mount: string): StemEntry["level"] {

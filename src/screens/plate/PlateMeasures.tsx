@@ -23,10 +23,17 @@ import { Stack } from "./Stack";
 const PLATE_METALS: readonly Metal[] = ["sterling", "fine-silver", "sterling-935", "copper", "brass"];
 const METAL_OPTIONS = PLATE_METALS.map((value) => ({ value, text: capital(METAL_NAMES[value]) }));
 
-const STYLE_ADVICE = { flush: "filed back to the wall", border: "a plain border all round", open: "a ledge, and no plate" } as const;
+const STYLE_ADVICE = {
+  flush: "filed back to the wall",
+  border: "a plain border all round",
+  open: "a ledge, and no plate",
+  none: "the tube's own floor",
+} as const;
 /** What is asked for where nobody said: sizes that makers use (mm). */
 const USUAL = {
   border: 1,
+  thickness: 0.6,
+  floor: 0.5,
   ledge: { width: 0.8, height: 0.8, metal: "sterling" },
   stamp: { width: 4, height: 1.5 },
   drain: { diameter: 1 },
@@ -39,8 +46,16 @@ interface Props {
 }
 
 /** Finishes a back another way, with the usual sizes where it has none for it yet. */
-function finish({ plate, wall }: Editable<Mount>, style: PlateEntry["style"]): void {
+function finish(mount: Editable<Mount>, style: PlateEntry["style"]): void {
+  const { plate, wall } = mount;
+  if (style === "none") {
+    mount.plate = { style };
+    wall.lift = Math.max(wall.lift ?? 0, USUAL.floor);
+    return;
+  }
   plate.style = style;
+  plate.metal ??= "sterling";
+  plate.thickness ??= USUAL.thickness;
   if (style === "border") plate.border = plate.border || USUAL.border;
   if (style !== "open") return;
   plate.ledge ??= { ...USUAL.ledge };
@@ -73,7 +88,7 @@ export function PlateMeasures({ mount, chosen, onChoose }: Props) {
         options={[
           { value: "flush", text: "Flush" },
           { value: "border", text: "Border" },
-          { value: "open", text: "Open" },
+          ...(mount.wall.source === "tube" ? [{ value: "none" as const, text: "None" }] : [{ value: "open" as const, text: "Open" }]),
         ]}
         onChoose={(style) =>
           session.change((piece) =>
@@ -84,19 +99,21 @@ export function PlateMeasures({ mount, chosen, onChoose }: Props) {
           )
         }
       />
-      {isOpen ? (
+      {plate.style === "none" ? (
+        <p className="py-1.5 text-[13px] text-soft">The seat leaves its floor: Lift under stone, at Wall, says how thick.</p>
+      ) : isOpen ? (
         <LedgeMeasures mount={mount} />
       ) : (
         <>
           <ChoiceField
             label="Metal"
-            hint={`starts to melt at ${showTemperature(METALS[plate.metal].solidus, units)} ${degrees(units)}`}
-            value={plate.metal}
+            hint={`starts to melt at ${showTemperature(METALS[settled.metal].solidus, units)} ${degrees(units)}`}
+            value={settled.metal}
             options={METAL_OPTIONS}
             onChoose={(metal) => change((each) => void (each.metal = metal))}
           />
           <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
-            <MeasureField field={field("thickness")} label="Thick" value={plate.thickness} lights="plate" shape="compact" />
+            <MeasureField field={field("thickness")} label="Thick" value={settled.thickness} lights="plate" shape="compact" />
             <MeasureField field={field("sawMargin")} label="Saw" value={settled.sawMargin.value} lights="saw" shape="compact" />
           </div>
         </>
@@ -120,7 +137,7 @@ export function PlateMeasures({ mount, chosen, onChoose }: Props) {
         />
       )}
       {entry && <OrnamentMeasures key={entry.id} mount={mount} entry={entry} onGone={() => onChoose(null)} />}
-      {!isOpen && <StruckMeasures mount={mount} />}
+      {sawn !== null && <StruckMeasures mount={mount} />}
       <AppliedList mount={id} />
       <Templates />
     </>

@@ -3,6 +3,7 @@ import { type Figure, type Term, type TermCode, figureOf } from "@/core/measure/
 import { type Mount, type OrnamentEntry } from "@/core/piece/piece";
 import { type Plan } from "@/core/piece/plan";
 import { LAYER_NAMES } from "@/words/names";
+import { sayBack } from "@/words/backs";
 import { type SaidOrnament, sayOrnament } from "@/words/ornament";
 import { type Units, lengthUnit, showLength } from "@/words/show";
 import { bareIn, figureText, roundingOf } from "@/words/steps";
@@ -43,7 +44,23 @@ const BACK_ON_RULE: Readonly<Record<BackKind, (plan: Told, id: string, units: Un
   plate: plateOnRule,
   own: plateOnRule,
   open: ledgeOnRule,
+  none: tubeOnRule,
 };
+
+/** Without a plate it is the tube that is cut. */
+function tubeOnRule(plan: Told, id: string, units: Units): OnRule {
+  const key = (name: string) => `${id}.wall.${name}`;
+  const cut = bareIn(plan, units)(key("cutHeight"));
+  return {
+    part: `${id}.wall`,
+    answers: [{ figure: key("cutHeight"), name: "Tube, cut length", lead: "Saw the tube", text: cut, unit: lengthUnit(units) }],
+    aside: { figure: key("netHeight"), name: "Tube, as it stands", text: sayBack(plan, id, bareIn(plan, units), units).card },
+    cut: { figure: key("cutHeight"), isAlong: false },
+    tall: plan.drawing.settings[id]!.stock.tall,
+    atCut: `cut ${cut}`,
+    beyond: "tube goes on",
+  };
+}
 
 function plateOnRule(plan: Told, id: string, units: Units): OnRule {
   const key = (name: string) => `${id}.plate.${name}`;

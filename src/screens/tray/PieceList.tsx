@@ -108,6 +108,7 @@ export function PieceList({ records, bench, makes, areMakesWhole, units, chosen,
               measure={measure}
               record={record}
               attempt={plans.soon(record.piece, bench)}
+              isSettling={plans.isSettling(record.piece, bench)}
               make={lastMake(makes, record.id) ?? (areMakesWhole ? undefined : null)}
               units={units}
               isChosen={record.id === chosen}
@@ -138,15 +139,16 @@ interface RowProps extends Pick<Props, "units" | "onChoose" | "onOpen"> {
   readonly record: PieceRecord;
   /** Null until it is its turn to be planned. */
   readonly attempt: Attempt | null;
+  readonly isSettling: boolean;
   readonly make: Make | undefined | null;
   readonly isChosen: boolean;
 }
 
 /** One piece; drawn again only when something about it changes, so that scrolling draws no more than what comes into view. */
-const Row = memo(function Row({ index, measure, record, attempt, make, units, isChosen, onChoose, onOpen }: RowProps) {
+const Row = memo(function Row({ index, measure, record, attempt, isSettling, make, units, isChosen, onChoose, onOpen }: RowProps) {
   const { id, piece } = record;
   const doubts = doubtsOf(record);
-  const row = attempt?.ok ? rowOf(piece, attempt.plan, make, units, doubts) : null;
+  const row = attempt?.ok ? rowOf(piece, { plan: attempt.plan, isSettling }, make, units, doubts) : null;
   return (
     <tr
       data-index={index}

@@ -1,4 +1,5 @@
 import { BAIL_WORDS } from "@/words/bails";
+import { doneSteps } from "@/core/making/done";
 import { figureOf } from "@/core/measure/figure";
 import { type DoubtOf } from "@/core/piece/doubt";
 import { type Make } from "@/core/piece/make";
@@ -12,7 +13,7 @@ import { DOUBTS } from "@/words/doubt";
 import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SHAPE_NAMES, SYSTEM_NAMES } from "@/words/names";
 import { type Units, showLength } from "@/words/show";
 import { sayFinding } from "@/words/findings";
-import { sayMoved } from "@/words/heats";
+import { SETTLING, sayHeats } from "@/words/heats";
 import { sayBack } from "@/words/backs";
 import { andOthers } from "@/words/settings";
 import { bareIn, sayStep } from "@/words/steps";
@@ -36,7 +37,13 @@ export interface PieceRow {
 }
 
 /** `make` is the last making of the piece, undefined where there is none, null where that is not known yet. */
-export function rowOf(piece: Piece, plan: Plan, make: Make | undefined | null, units: Units, doubtOf: DoubtOf): PieceRow {
+export function rowOf(
+  piece: Piece,
+  { plan, isSettling }: { readonly plan: Plan; readonly isSettling: boolean },
+  make: Make | undefined | null,
+  units: Units,
+  doubtOf: DoubtOf,
+): PieceRow {
   const { id, stone, wall } = piece.mounts[0]!;
   const back = sayBack(plan, id, bareIn(plan, units), units);
   const value = (key: string) => figureOf(plan.figures, key).value;
@@ -65,8 +72,8 @@ export function rowOf(piece: Piece, plan: Plan, make: Make | undefined | null, u
             `${FORM_NAMES[carrier.form]}, ${SECTION_NAMES[carrier.stock.section]}`,
           ])
         : (bailCell(plan, id, units, sure) ?? ["no carrier", stone.name ?? ""]),
-    ...heatsCell(plan),
-    next: nextStep(plan, make, units, doubtOf),
+    ...(isSettling ? SEARCHED : heatsCell(plan)),
+    next: isSettling && isUnderWay(make) ? "" : nextStep(plan, make, units, doubtOf),
     isUnderWay: isUnderWay(make),
     level: gravest?.level === "error" ? "error" : gravest ? "warning" : null,
     finding: gravest ? sayFinding(gravest, plan, units).what : null,
@@ -95,10 +102,12 @@ export function stoneAndSize({ mounts, carrier }: Piece, doubtOf: DoubtOf): stri
   return [first + andOthers(mounts), size].filter(Boolean).join(", ");
 }
 
+/** While its best heats are looked for nothing is said of them. */
+const SEARCHED = { heats: ["–", SETTLING], heatsLevel: null } as const;
+
 function heatsCell(plan: Plan): Pick<PieceRow, "heats" | "heatsLevel"> {
-  if (plan.heatPlan.status === "impossible") return { heats: ["—", "no order works"], heatsLevel: "error" };
-  const [gravest] = sayMoved(plan);
-  return { heats: [String(plan.heats.length), gravest?.text ?? "all hold"], heatsLevel: gravest?.level ?? null };
+  const { text, level } = sayHeats(plan);
+  return { heats: [plan.heatPlan.status === "impossible" ? "—" : String(plan.heats.length), text], heatsLevel: level };
 }
 
 function isUnderWay(make: Make | undefined | null): boolean {
@@ -109,7 +118,7 @@ function nextStep(plan: Plan, make: Make | undefined | null, units: Units, doubt
   if (make === null) return "";
   if (!make || (make.finished === null && !isUnderWay(make))) return "Planned";
   if (make.finished !== null) return `Made ${dayText(make.finished)}`.trimEnd();
-  const done = new Set(make.done.map(({ step }) => step));
+  const done = doneSteps(plan.steps, make.done);
   const next = plan.steps.findIndex(({ id }) => !done.has(id));
   if (next < 0) return "All steps done";
   const { lead, title } = sayStep(plan.steps[next]!, plan, units, doubtOf);

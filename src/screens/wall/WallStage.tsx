@@ -3,6 +3,7 @@
 import { type Draft as Editable } from "immer";
 import { type Point } from "@/core/geometry/outline";
 import { laidAt } from "@/core/heats/solder";
+import { figureOf } from "@/core/measure/figure";
 import { METALS, type Metal } from "@/core/metal/metals";
 import { type Blank } from "@/core/measure/blank";
 import { HOUSE_HEIGHT } from "@/core/mount/plan-wall";
@@ -29,7 +30,7 @@ import { SOURCE_NAMES } from "@/words/terms";
 import { AppliedList } from "../applied/AppliedList";
 import { WallDrawing } from "./WallDrawing";
 import { HeightSchools } from "./HeightSchools";
-import { baseField, cupLengthField, cupThicknessField, pitchField, tubeField, wallField, wallLossField } from "./fields";
+import { baseField, cupLengthField, cupThicknessField, teethField, tubeField, wallField, wallLossField } from "./fields";
 import { wallView } from "./view";
 
 /** How long and tall the strip is cut, and where its seam lies. */
@@ -69,7 +70,7 @@ export function WallStage({ mount: id }: { readonly mount: string }) {
             beyond={view.beyond}
             names={BLANK_MARKS}
             units={units}
-            notches={stock.notches}
+            gaps={stock.gaps}
             edge={top && pastLead(top, blank)}
             solder={solderAlong(plan, id, blank, doubtOf)}
           />
@@ -160,7 +161,21 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
         onChoose={(source) => change((wall) => makeFrom(wall, source))}
       />
       {settled.notch !== null && (
-        <MeasureField field={pitchField(id, units)} label="Pitch of the notches" hint={view.notches} value={settled.notch} />
+        <>
+          <MeasureField field={teethField(id, "pitch", units)} label="From tooth to tooth" hint={view.teeth} value={settled.notch.pitch} />
+          <MeasureField
+            field={teethField(id, "depth", units)}
+            label="Gaps, deep"
+            hint="from the top; half the lip is usual"
+            value={figureOf(plan.figures, `${id}.wall.notchDepth`).value}
+          />
+          <MeasureField
+            field={teethField(id, "gap", units)}
+            label="Gaps, wide"
+            hint="0.4 of the way to the next is usual"
+            value={figureOf(plan.figures, `${id}.wall.notchGap`).value}
+          />
+        </>
       )}
       {view.stock === "tube" && (
         <>
@@ -213,7 +228,13 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
         lights="wall"
       />
       {view.stock === "cup" && (
-        <MeasureField field={baseField(id, units)} label="Base" hint="the cup's own" value={mount.plate.thickness} lights="plate" />
+        <MeasureField
+          field={baseField(id, units)}
+          label="Base"
+          hint="the cup's own"
+          value={plan.settled.mounts[id]!.back.thickness}
+          lights="plate"
+        />
       )}
       <MeasureField
         field={wallField(id, "fit", units)}

@@ -1,4 +1,5 @@
 import { type Draft as Editable } from "immer";
+import { USUAL_PITCH } from "@/core/mount/wall";
 import { usualDiameters } from "@/core/mount/ready-wall";
 import { type Piece, type WallEntry } from "@/core/piece/piece";
 import { lengthField, optionalLengthField } from "@/ui/fields";
@@ -17,10 +18,11 @@ export function wallField(mount: string, name: WallNumber, units: Units) {
   });
 }
 
-/** The pitch wanted of a notched wall. */
-export function pitchField(mount: string, units: Units) {
-  return lengthField(`${mount}.wall.notch.pitch`, units, (piece, value) => {
-    wallOf(piece, mount).notch = { pitch: value };
+/** What is wanted of a notched wall's teeth. */
+export function teethField(mount: string, name: "pitch" | "depth" | "gap", units: Units) {
+  return lengthField(`${mount}.wall.notch.${name}`, units, (piece, value) => {
+    const wall = wallOf(piece, mount);
+    wall.notch = { pitch: USUAL_PITCH, ...wall.notch, [name]: value };
   });
 }
 

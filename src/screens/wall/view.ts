@@ -50,7 +50,7 @@ export interface WallView {
   /** The strip to take and what comes off it; null where none is on the shelf. */
   readonly shelf: string | null;
   /** How the pattern of a notched wall closes. */
-  readonly notches: string;
+  readonly teeth: string;
   /** null where nothing is sawn. */
   readonly sawLine: string | null;
   readonly across: string;
@@ -86,7 +86,7 @@ export function wallView(plan: Plan, mount: Mount, units: Units): WallView {
       : `${nearestGauge(mount.wall.thickness)} gauge`,
     wants: wantsText(plan, mount, stock, units),
     shelf: shelfText(plan, mount, units),
-    notches: notchesText(plan, mount, units),
+    teeth: teethText(plan, mount, units),
     sawLine:
       stock.name === "cup" ? null : `saw line, ${withUnit(plan.settled.mounts[mount.id]!.back.sawMargin.value, "blank", units)} outside`,
     across: showLength(figureOf(plan.figures, `${mount.id}.stone.length`).value, "blank", units),
@@ -178,7 +178,7 @@ function shelfText({ figures }: Plan, { id }: Mount, units: Units): string | nul
   return `${has} ${lengthUnit(units)} on the shelf, ${off > 0 ? `${off.toFixed(digits)} comes off` : "as it is"}`;
 }
 
-function notchesText({ figures }: Plan, { id }: Mount, units: Units): string {
+function teethText({ figures }: Plan, { id }: Mount, units: Units): string {
   const [count, pitch] = [figures[`${id}.wall.notches`], figures[`${id}.wall.notchPitch`]];
-  return count && pitch ? `${count.value} at ${withUnit(pitch.value, "measured", units)} close at the seam` : "";
+  return count && pitch ? `${count.value} of them, every ${withUnit(pitch.value, "measured", units)}: they close at the seam` : "";
 }

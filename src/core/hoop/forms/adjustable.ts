@@ -1,3 +1,4 @@
+import { step } from "../../making/step";
 import { sum, term } from "../../measure/figure";
 import { bandLength, endLosses, wrapping } from "../band";
 import { flat, saddle } from "../seat";
@@ -8,7 +9,7 @@ export const adjustable: FormKind = {
   netLength: (hoop, inside) => sum("mm", [...bandLength(hoop, inside).terms, term("openGap", -hoop.openGap.value, hoop.openGap.from)]),
   losses: endLosses,
   seams: () => [],
-  bent: wrapping,
+  bent: (hoop) => [...wrapping(), step("hoop", "hoop.ends", { checks: ["ends.round"], values: { gap: hoop.openGap.value } })],
   seat: (hoop, outside, base) =>
     hoop.flatWidth ? flat(hoop, hoop.flatWidth, outside, base) : saddle(hoop, hoop.saddleWidth, outside, base),
   marks: (_hoop, net) => [

@@ -72,6 +72,12 @@ function extraOf(hoop: Hoop, outside: number, bases: readonly Base[]): FormExtra
   const cut = front ? cutFor(arch, front.extent) : 0;
   const arm = armOf(arch, front?.extent ?? 0);
   const mass = massOf(bridge.metal, length * section.width * bridge.thickness);
+  const blank = step(BRIDGE, "bridge.cut", { target: "bridge.blankLength", checks: ["ends.square"], cautions: ["saw"] });
+  const formed = step(BRIDGE, "bridge.form", {
+    works: ["hoop"],
+    checks: ["bridge.meets"],
+    values: { inside: bridge.inside, gap: bridge.gap },
+  });
   return {
     figures: {
       "bridge.blankLength": single("mm", length, "bridge.blank"),
@@ -91,25 +97,19 @@ function extraOf(hoop: Hoop, outside: number, bases: readonly Base[]): FormExtra
       after: ["hoop.seam"],
       follows: ["bridge.blankLength"],
       work: {
-        before: [
-          step(BRIDGE, "bridge.cut", { target: "bridge.blankLength", checks: ["ends.square"], cautions: ["saw"] }),
-          step(BRIDGE, "bridge.form", {
-            works: ["hoop"],
-            checks: ["bridge.meets"],
-            values: { inside: bridge.inside, gap: bridge.gap },
-          }),
-        ],
+        before: [blank, formed],
         lookedFor: ["joint.bright", "joint.noGap"],
         after: [],
       },
     })),
+    made: { [BRIDGE]: { flat: [blank], formed: [blank, formed] } },
     arch: { ...arch, cut },
   };
 }
 
 function armFindings(arm: number, front: Base | undefined): Finding[] {
   if (arm >= SHORTEST_ARM) return [];
-  return [finding("bridge.short-arm", "error", BRIDGE, { arm: Math.max(0, arm), least: SHORTEST_ARM, width: front?.extent ?? 0 })];
+  return [finding("bridge.short-arm", "error", BRIDGE, { arm, least: SHORTEST_ARM, width: front?.extent ?? 0 })];
 }
 
 /** A closed band with an arch over its front, cut away to grip a setting; what else it carries is filed to its curve. */

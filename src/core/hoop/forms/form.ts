@@ -1,4 +1,4 @@
-import { type WorkedJoint } from "../../joint/contribution";
+import { type Contribution, type WorkedJoint } from "../../joint/contribution";
 import { type Step } from "../../making/step";
 import { type Blank } from "../../measure/blank";
 import { type Figure, type Term } from "../../measure/figure";
@@ -30,6 +30,7 @@ export interface FormExtra {
   readonly findings: readonly Finding[];
   readonly parts: readonly Part[];
   readonly joints: readonly WorkedJoint[];
+  readonly made: Contribution["made"];
   readonly arch: Arch | null;
 }
 
@@ -52,4 +53,4 @@ export interface FormKind {
   extra(hoop: Hoop, outside: number, bases: readonly Base[]): FormExtra;
 }
 
-export const NOTHING_MORE: FormExtra = { figures: {}, findings: [], parts: [], joints: [], arch: null };
+export const NOTHING_MORE: FormExtra = { figures: {}, findings: [], parts: [], joints: [], made: {}, arch: null };

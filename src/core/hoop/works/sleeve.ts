@@ -60,7 +60,12 @@ export const sleeve: WorkKind<Sleeve> = {
               : []),
           ],
           lookedFor: ["sleeve.tight"],
-          after: [],
+          after: [
+            ...(asked.inlay
+              ? [step(INLAY, "hoop.inset", { works: ["hoop"], checks: ["sleeve.tight", "joint.noGlue"], cautions: ["glue"] })]
+              : []),
+            step("hoop", "hoop.wood", { checks: ["wood.sealed"], cautions: ["dust", "glue"], values: { name: asked.name } }),
+          ],
         },
       },
     ];

@@ -86,7 +86,10 @@ export const strands: WorkKind<Strands> = {
         ],
 };
 
-/** mm across the faces in which two strands meet: all of a flat side, of a round one about a quarter. */
+/** Round wires meet over about a quarter of their thickness. */
+export const ROUND_MEETING = 4;
+
+/** mm across the faces in which two strands meet: all of a flat side. */
 function meeting({ section: { shape, thickness } }: Hoop): number {
-  return shape === "square" || shape === "rectangle" ? thickness : thickness / 4;
+  return shape === "square" || shape === "rectangle" ? thickness : thickness / ROUND_MEETING;
 }

@@ -1,9 +1,11 @@
-import { step } from "../../making/step";
+import { type WorkedJoint } from "../../joint/contribution";
+import { type Step, step } from "../../making/step";
 import { type Figures, single } from "../../measure/figure";
 import { tolerance } from "../../measure/tolerances";
 import { sectionArea } from "../../metal/section";
 import { type Hoop } from "../hoop";
-import { type WorkKind } from "./work";
+import { ROUND_MEETING, hoopParts } from "./strands";
+import { type LaidHoop, type WorkKind } from "./work";
 
 /** What the stock was made of: so many wires of a diameter in mm, turned so often in a millimetre, soldered before they were flattened or not. */
 export interface Twist {
@@ -48,13 +50,34 @@ export const twist: WorkKind<Twist> = {
   figures: (asked, { hoop, cut }): Figures => ({
     "hoop.wireLength": single("mm", cut * wirePerMm(asked, hoop), isFlattened(asked, hoop) ? "twist.flattened" : "twist.wire"),
   }),
-  steps: (asked, { hoop }) => ({
-    stock: [
-      step("hoop", "hoop.twist", {
-        target: "hoop.wireLength",
-        values: { wire: asked.wire, plies: asked.plies, turns: 10 * asked.turns, soldered: asked.isSoldered ? 1 : 0 },
-      }),
-      ...(isFlattened(asked, hoop) ? [step("hoop", "hoop.flatten", { values: { thickness: hoop.section.thickness } })] : []),
-    ],
-  }),
+  steps: (asked, laid) => ({ stock: asked.isSoldered ? [] : [...twisting(asked), ...flattening(asked, laid)] }),
+  stockJoints: (asked, laid) => (asked.isSoldered ? alongWires(asked, laid) : []),
 };
+
+function twisting({ wire, plies, turns }: Twist): Step[] {
+  return [
+    step("hoop", "hoop.twist", { target: "hoop.wireLength", cautions: ["torch", "hotMetal"], values: { wire, plies, turns: 10 * turns } }),
+  ];
+}
+
+function flattening(asked: Twist, { hoop }: LaidHoop): Step[] {
+  return isFlattened(asked, hoop) ? [step("hoop", "hoop.flatten", { values: { thickness: hoop.section.thickness } })] : [];
+}
+
+/** Its wires are soldered where they touch, all along the stock, before it is flattened: two along one line, more each to the next. */
+function alongWires(asked: Twist, laid: LaidHoop): WorkedJoint[] {
+  const lines = asked.plies === 2 ? 1 : asked.plies;
+  const length = lines * laid.cut;
+  return hoopParts(laid.hoop).map((part) => ({
+    id: `${part}.twist`,
+    kind: "twist",
+    mount: null,
+    parts: [part],
+    length,
+    area: (length * asked.wire) / ROUND_MEETING,
+    place: "along",
+    after: [],
+    follows: ["hoop.cutLength"],
+    work: { before: twisting(asked), lookedFor: ["joint.bright", "joint.noGap"], after: flattening(asked, laid) },
+  }));
+}

@@ -69,6 +69,8 @@ export interface WorkKind<Asked> {
   findings?(asked: Asked, laid: LaidHoop): readonly Finding[];
   parts?(asked: Asked, laid: LaidHoop): readonly Part[];
   joints?(asked: Asked, laid: LaidHoop): readonly WorkedJoint[];
+  /** Joints that its stock is made with, before it is cut. */
+  stockJoints?(asked: Asked, laid: LaidHoop): readonly WorkedJoint[];
   /** Before it is cut, before it is bent, and after. */
   steps?(asked: Asked, laid: LaidHoop): Partial<Record<"stock" | "flat" | "bent", readonly Step[]>>;
   /** Along the net length; `front` is how far along it the hoop's front lies: 0 where its ends are there. */

@@ -1,5 +1,5 @@
 import { type Outline, type Point } from "../../geometry/outline";
-import { type Reach } from "../../geometry/stepped";
+import { type Rim } from "../../geometry/rim";
 import { type Contribution } from "../../joint/contribution";
 import { type Tie } from "../../joint/joint";
 import { type Step } from "../../making/step";
@@ -8,8 +8,8 @@ import { type Sourced } from "../../measure/figure";
 import { type LaidLayer } from "../layers/layer";
 import { type WallLosses } from "../wall";
 
-/** What closes a setting from below: a plate, a cup's own base, or nothing but a ledge that the stone stands on. */
-export type BackKind = "plate" | "own" | "open";
+/** What closes a setting from below: a plate, a cup's own base, a ledge that the stone stands on, or nothing but the floor of its tube. */
+export type BackKind = "plate" | "own" | "open" | "none";
 
 /** A ring of wire inside the wall: how far it reaches in, and how high it stands (mm). */
 export interface Ledge {
@@ -39,7 +39,7 @@ export interface Back {
   readonly border: Sourced<number>;
   readonly sawMargin: Sourced<number>;
   /** As the maker asked for it. */
-  readonly style: "flush" | "border" | "open";
+  readonly style: "flush" | "border" | "open" | "none";
   /** Whether its edge follows what lies on it, or is even all round. */
   readonly edge: "follows" | "even";
   readonly ledge: Ledge | null;
@@ -77,6 +77,8 @@ export interface BackAsked {
   /** Places on the outline that a seam had better not lie at. */
   readonly taken: readonly number[];
   readonly band: Band | null;
+  /** Whether the stone over it suffers from water. */
+  readonly isTenderToWater: boolean;
 }
 
 /** What is struck or drilled, where it lies: from above, as everything else. */
@@ -93,9 +95,9 @@ export interface BackDrawing {
 }
 
 export interface BackPlan extends Contribution {
-  /** How far its edge and its saw line lie outside the stone's outline. */
-  readonly edge: readonly Reach[];
-  readonly sawLine: readonly Reach[];
+  /** Its edge, and the line it is sawn along first. */
+  readonly rim: Rim;
+  readonly sawLine: Rim;
   readonly tie: Tie;
   /** What is worked on it once all that lies on it has been joined. */
   readonly finishing: readonly Step[];

@@ -1,4 +1,5 @@
 import { type Loop, type Outline, loopsOf, outward } from "../../geometry/outline";
+import { rimOf } from "../../geometry/rim";
 import { NOTHING, type WorkedJoint } from "../../joint/contribution";
 import { type Step, type StepCode, step } from "../../making/step";
 import { layBlank } from "../../measure/blank";
@@ -17,7 +18,7 @@ export const open: BackType = {
     const { mount, outline, wall, back, losses } = asked;
     const ledge = ledgeOf(back.ledge);
     const face = wall.fit.value + wall.thickness.value;
-    const edge = [{ from: 0, to: 1, out: face }];
+    const rim = rimOf(outline, [{ from: 0, to: 1, out: face }], 0);
     const net = netLength(outline, wall.fit.value, ledge.width, wall.fit);
     const cut = sum("mm", [...net.terms, taken("squaring", losses.squaring), taken("mark", losses.mark)]);
     const shown = backShown(outline, wall.fit.value - ledge.width);
@@ -34,8 +35,8 @@ export const open: BackType = {
     };
     return {
       ...NOTHING,
-      edge,
-      sawLine: edge,
+      rim,
+      sawLine: rim,
       figures,
       parts: [{ id: part, kind: "ledge", mount, metal: ledge.metal, mass, thickness: Math.min(ledge.width, ledge.height) }],
       findings: [
@@ -43,6 +44,7 @@ export const open: BackType = {
         ...(back.stamp || back.drain ? [finding("ledge.no-plate", "warning", part, {}, mount)] : []),
       ],
       joints,
+      made: { [part]: { flat: joints[0]!.work.before.slice(0, 1), formed: joints[0]!.work.before } },
       laid: { [part]: layBlank(net.value, lead, lead + losses.mark.value, [{ code: "seam", at: 0 }]) },
       tie: { part: wall.part, after: joints.map(({ id }) => id) },
       thickness: ledge.height,

@@ -6,13 +6,13 @@ import { laidLengthwise, sizesOf } from "./sized";
 export const own: BackType = {
   plan: (asked) => {
     const { mount, wall, back } = asked;
-    const { edge, length, width, area, mass } = sizesOf({ ...asked, layers: [] });
+    const { rim, length, width, area, mass } = sizesOf({ ...asked, layers: [] });
     const key = (name: string) => `${mount}.plate.${name}`;
     return {
       ...NOTHING,
-      edge,
-      sawLine: edge,
-      laid: { [`${mount}.plate`]: laidLengthwise(asked.outline, edge, 0) },
+      rim,
+      sawLine: rim,
+      laid: { [`${mount}.plate`]: laidLengthwise(asked.outline, rim, 0) },
       figures: { [key("length")]: length, [key("width")]: width, [key("area")]: area, [key("mass")]: mass },
       parts: [{ id: wall.part, kind: "wall", mount, metal: back.metal, mass: mass.value, thickness: wall.thickness.value }],
       tie: { part: wall.part, after: wall.joints },

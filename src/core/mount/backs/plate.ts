@@ -3,7 +3,6 @@ import { type Step, step } from "../../making/step";
 import { type Finding, finding } from "../../measure/finding";
 import { unusualFindings } from "../../measure/usual";
 import { massOf } from "../../metal/metals";
-import { steppedOut, widened } from "../../geometry/stepped";
 import { type Back, type BackAsked, type BackDrawing, type BackType } from "./back";
 import { laidLengthwise, sizesOf } from "./sized";
 import { struck } from "./struck";
@@ -12,17 +11,17 @@ import { struck } from "./struck";
 export const plate: BackType = {
   plan: (asked) => {
     const { mount, back } = asked;
-    const { edge, length, width, area, mass, blank } = sizesOf(asked);
+    const { rim, length, width, area, mass, blank } = sizesOf(asked);
     const sawn = blank(back.sawMargin);
     const blankMass = massOf(back.metal, sawn.length.value * sawn.width.value * back.thickness);
     const foot = footOf(asked);
     const isStruck = back.stamp !== null || back.drain !== null;
-    const { drawn, findings } = struck(asked, isStruck ? steppedOut(asked.outline, edge).points() : []);
+    const { drawn, findings } = struck(asked, isStruck ? rim.loop.points() : []);
     const key = (name: string) => `${mount}.plate.${name}`;
     return {
       ...NOTHING,
-      edge,
-      sawLine: widened(edge, back.sawMargin.value),
+      rim,
+      sawLine: rim.wider(back.sawMargin.value),
       figures: {
         [key("length")]: length,
         [key("width")]: width,
@@ -34,7 +33,8 @@ export const plate: BackType = {
       parts: [{ id: partOf(mount), kind: "plate", mount, metal: back.metal, mass: mass.value, blankMass, thickness: back.thickness }],
       findings: [...unusualFindings("plate.unusual", back.thickness, partOf(mount), mount), ...borderFindings(asked), ...findings],
       joints: [foot],
-      laid: { [partOf(mount)]: laidLengthwise(asked.outline, edge, back.sawMargin.value) },
+      made: { [partOf(mount)]: { flat: foot.work.before, formed: foot.work.before } },
+      laid: { [partOf(mount)]: laidLengthwise(asked.outline, rim, back.sawMargin.value) },
       tie: { part: partOf(mount), after: [foot.id] },
       thickness: back.thickness,
       base: back.thickness,

@@ -1,6 +1,6 @@
-import { type Loop, type Outline } from "../../geometry/outline";
+import { type Outline, outward } from "../../geometry/outline";
 import { type Blank, layBlank } from "../../measure/blank";
-import { type Reach, furthest, reachAlong, steppedOut, widened } from "../../geometry/stepped";
+import { type Reach, type Rim, furthest, rimOf } from "../../geometry/rim";
 import { type Figure, type Sourced, type Term, type TermCode, single, sum, term } from "../../measure/figure";
 import { massOf } from "../../metal/metals";
 import { reachOf } from "../layers/layer";
@@ -15,8 +15,8 @@ const LENGTHWISE = 0;
 const ACROSS = Math.PI / 2;
 
 /** A back along a rule, lengthwise, with so much more outside its edge. */
-export function laidLengthwise(outline: Outline, edge: readonly Reach[], more: number): Blank {
-  const [lead, trail] = [Math.PI, 0].map((way) => reachAlong(outline, edge, way)) as [number, number];
+export function laidLengthwise(outline: Outline, rim: Rim, more: number): Blank {
+  const [lead, trail] = [Math.PI, 0].map((way) => rim.past(way)) as [number, number];
   const length = outline.extent(0);
   return layBlank(lead + length + trail, more, more, [
     { code: "stoneEdge", at: lead },
@@ -26,7 +26,7 @@ export function laidLengthwise(outline: Outline, edge: readonly Reach[], more: n
 
 /** Where a back's edge lies, and its sizes with what each band outside the stone adds to them. */
 export interface Sizes {
-  readonly edge: readonly Reach[];
+  readonly rim: Rim;
   readonly length: Figure;
   readonly width: Figure;
   readonly area: Figure;
@@ -35,6 +35,7 @@ export interface Sizes {
   readonly blank: (saw: Sourced<number>) => { readonly length: Figure; readonly width: Figure };
 }
 
+/** All of it from one line: what lies on the back, and round that its border. */
 export function sizesOf({ outline, wall, layers, back }: BackAsked): Sizes {
   const { fit, thickness } = wall;
   const face = fit.value + thickness.value;
@@ -42,14 +43,16 @@ export function sizesOf({ outline, wall, layers, back }: BackAsked): Sizes {
     { label: "fit", width: fit },
     { label: "wall", width: thickness },
   ];
-  const outer: Band[] = [{ label: "border", width: back.border }];
+  const border: Band = { label: "border", width: back.border };
   const reach = followed(reachOf(layers, face), back);
-  const lies = steppedOut(outline, reach);
-  const edge = widened(reach, back.border.value);
-  const across = (direction: number, more: readonly Band[]) => extentFigure(outline, inner, reach, lies, [...outer, ...more], direction);
-  const area = areaByBands(outline, inner, reach, lies, outer);
+  const lies = rimOf(outline, reach, 0);
+  const rim = lies.wider(back.border.value);
+  const hasOrnament = furthest(reach) > face;
+  const across = (direction: number, more: readonly Band[]) =>
+    extentFigure(outline, inner, hasOrnament ? lies : null, [border, ...more], direction);
+  const area = areaByBands(outline, inner, hasOrnament ? lies : null, border, rim);
   return {
-    edge,
+    rim,
     length: across(LENGTHWISE, []),
     width: across(ACROSS, []),
     area,
@@ -66,39 +69,24 @@ function followed(reach: readonly Reach[], { edge }: Back): readonly Reach[] {
 }
 
 /** The stone's extent along a direction, and each band twice; of ornament what it adds there. */
-function extentFigure(
-  outline: Outline,
-  inner: readonly Band[],
-  reach: readonly Reach[],
-  lies: Loop,
-  outer: readonly Band[],
-  direction: number,
-): Figure {
+function extentFigure(outline: Outline, inner: readonly Band[], lies: Rim | null, outer: readonly Band[], direction: number): Figure {
   const own = outline.extent(direction);
   const face = inner.reduce((out, { width }) => out + width.value, 0);
-  const ornament = () => lies.extent(direction) - own - 2 * face;
   const twice = ({ label, width }: Band): Term => term(label, 2 * width.value, width.from);
-  return sum("mm", [term("stone", own, "stone"), ...inner.map(twice), ...ornamentTerm(ornament, reach, face), ...outer.map(twice)]);
+  const ornament = lies ? [term("ornament", lies.loop.extent(direction) - own - 2 * face, "piece")] : [];
+  return sum("mm", [term("stone", own, "stone"), ...inner.map(twice), ...ornament, ...outer.map(twice)]);
 }
 
 /** The stone's area, and what each line outward adds to the one before it. */
-function areaByBands(outline: Outline, inner: readonly Band[], reach: readonly Reach[], lies: Loop, outer: readonly Band[]): Figure {
+function areaByBands(outline: Outline, inner: readonly Band[], lies: Rim | null, border: Band, rim: Rim): Figure {
   const terms = [term("outline", outline.area, "stone", "area")];
   let [out, area] = [0, outline.area];
-  const add = (label: TermCode, width: Sourced<number>, lines: readonly Reach[]) => {
-    const next = steppedOut(outline, lines).area;
+  const add = (label: TermCode, width: Sourced<number>, next: number) => {
     terms.push(term(label, next - area, width.from));
     area = next;
   };
-  for (const { label, width } of inner) add(label, width, [{ from: 0, to: 1, out: (out += width.value) }]);
-  const ornament = ornamentTerm(() => lies.area - area, reach, out);
-  terms.push(...ornament);
-  area += ornament[0]?.value ?? 0;
-  let lines = reach;
-  for (const { label, width } of outer) add(label, width, (lines = widened(lines, width.value)));
+  for (const { label, width } of inner) add(label, width, outward(outline, (out += width.value)).area);
+  if (lies) add("ornament", { value: 0, from: "piece" }, lies.loop.area);
+  add(border.label, border.width, rim.loop.area);
   return sum("mm2", terms);
-}
-
-function ornamentTerm(value: () => number, reach: readonly Reach[], face: number): Term[] {
-  return furthest(reach) > face ? [term("ornament", value(), "piece")] : [];
 }

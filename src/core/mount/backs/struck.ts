@@ -109,7 +109,8 @@ function drainFindings(
   return off < 0 ? [finding("plate.drain-under-hoop", "warning", part, { over: -off, diameter }, mount)] : [];
 }
 
-/** Where the stone stands off the plate there is a hollow under it. */
-function cavityFindings({ mount, wall }: BackAsked): Finding[] {
-  return wall.lift > 0 ? [finding("plate.closed-cavity", "warning", `${mount}.plate`, { lift: wall.lift }, mount)] : [];
+/** Where the stone stands off the plate there is a hollow under it; and what gets under a stone that is tender to water stays there. */
+function cavityFindings({ mount, wall, isTenderToWater }: BackAsked): Finding[] {
+  if (wall.lift > 0) return [finding("plate.closed-cavity", "warning", `${mount}.plate`, { lift: wall.lift }, mount)];
+  return isTenderToWater ? [finding("plate.no-drain", "note", `${mount}.plate`, {}, mount)] : [];
 }

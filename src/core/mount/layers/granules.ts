@@ -41,6 +41,7 @@ export const granules: LayerKind = {
       ...(snippet && { [key("stock")]: single("mm", count * snippet.length, "bead.stock") }),
       [key("mass")]: single("g", mass, "density"),
     };
+    const making = count > 0 ? beadSteps(asked, figures, count) : [];
     return {
       ...NOTHING,
       figures,
@@ -59,8 +60,9 @@ export const granules: LayerKind = {
                 place: line.isRound ? "round" : "stretches",
                 after: [],
                 follows: [key("netLength")],
+                stretches: line.pieces.map((piece) => piece.length),
                 work: {
-                  before: beadSteps(asked, figures, count),
+                  before: making,
                   lookedFor: ["beads.stand", "joint.bright"],
                   after: [],
                   afterAll: asked.finishing,
@@ -68,6 +70,7 @@ export const granules: LayerKind = {
               },
             ]
           : [],
+      made: { [id]: { flat: making, formed: making } },
       laid: {
         [id]: layPieces(
           line.pieces.map(({ length }) => length),

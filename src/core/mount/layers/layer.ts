@@ -1,6 +1,6 @@
 import { type Contribution } from "../../joint/contribution";
 import { type Step } from "../../making/step";
-import { type Reach } from "../../geometry/stepped";
+import { type Reach } from "../../geometry/rim";
 import { type Outline, type Point, withinOne } from "../../geometry/outline";
 import { tolerance } from "../../measure/tolerances";
 import { type LayerType } from "../../joint/joint";

@@ -1,4 +1,5 @@
 import { type Track, trackOf } from "../../geometry/chords";
+import { clearPart } from "../../geometry/clearance";
 import { type Outline, type Point, outward } from "../../geometry/outline";
 import { type LaidLayer, type Stretch, isAllRound } from "./layer";
 
@@ -21,19 +22,21 @@ export interface MiddleLine {
 
 /**
  * Over a smooth convex stretch the line is (to - from) P + d times the angle that the tangent turns by: the way along the parallel curve between the
- * places that lie straight out of its ends.
+ * places that lie straight out of its ends. In a notch it is what its flanks leave of that.
  */
 export function middleLine(outline: Outline, { start, width, extent }: Pick<LaidLayer, "start" | "width" | "extent">): MiddleLine {
   const out = start + width / 2;
   const loop = outward(outline, out);
   const isRound = isAllRound(extent);
   const alongTo = (at: number) => loop.lengthTo(outline.stationAt(at));
+  const between = (stretch: Stretch) => {
+    const clear = clearPart(outline, stretch, out);
+    const along = alongTo((clear ?? stretch).from);
+    return { along, length: clear ? (alongTo(clear.to) - along + loop.length) % loop.length : 0 };
+  };
   const pieces = isRound
     ? [{ from: 0, to: 1, along: 0, length: loop.length }]
-    : extent.map(({ from, to }) => {
-        const along = alongTo(from);
-        return { from, to, along, length: (alongTo(to) - along + loop.length) % loop.length };
-      });
+    : extent.map((stretch) => ({ ...stretch, ...between(stretch) }));
   return { out, isRound, pieces, length: pieces.reduce((all, { length }) => all + length, 0), track: trackOf(loop) };
 }
 

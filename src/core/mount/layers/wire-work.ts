@@ -91,6 +91,7 @@ export function bentLayer(asked: LayerAsked, bent: Bent): LayerPlan {
         place: line.isRound ? "round" : "stretches",
         after: seam.map((each) => each.id),
         follows: [key("netLength")],
+        stretches: line.pieces.map((piece) => piece.length),
         work: {
           before: line.isRound ? [] : before,
           lookedFor: line.isRound ? ["joint.allRound", "joint.noGap"] : ["joint.bright", "joint.noGap"],
@@ -99,6 +100,7 @@ export function bentLayer(asked: LayerAsked, bent: Bent): LayerPlan {
         },
       },
     ],
+    made: { [id]: { flat: before, formed: before } },
     laid: {
       [id]: layPieces(
         nets.map((terms) => terms.reduce((all, { value }) => all + value, 0)),

@@ -105,7 +105,7 @@ function lengthFaults({ openGap, slit, strands }: HoopEntry, round: number): Fau
 /** What makes it one and closes it, its bridge's ends, and each mount's feet. */
 function jointCount(entry: HoopEntry, mounts: number): number {
   const works = worksOf(entry);
-  const tied = (works.strands ? 1 : 0) + (works.sleeve ? 1 : 0);
+  const tied = (works.strands ? 1 : 0) + (works.sleeve ? 1 : 0) + (works.twist?.isSoldered ? hoopParts({ works }).length : 0);
   const isOpen = entry.form === "open" || entry.form === "adjustable";
   const seams = isOpen ? 0 : works.strands && works.strands.soldered !== "all" ? works.strands.count : 1;
   const feet = entry.form === "open" ? 2 * legsOf({ section: sectionOf(entry), works }).length - 1 : 0;
