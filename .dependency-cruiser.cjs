@@ -18,7 +18,7 @@ const core = [
   ["joint", ["measure", "metal", "making"]],
   ["mount", ["measure", "geometry", "metal", "stone", "making", "joint"]],
   ["hoop", ["measure", "geometry", "metal", "making", "joint"]],
-  ["applied", ["measure", "metal", "making", "joint"]],
+  ["applied", ["measure", "geometry", "metal", "making", "joint", "mount", "hoop"]],
   ["bail", ["measure", "geometry", "metal", "making", "joint", "mount"]],
   ["heats", ["measure", "metal", "joint"]],
 ];

@@ -30,7 +30,7 @@ test("by space bar and a caliper that types: what it reads is judged at once, th
   await onTo(page, /^Cut the plate's blank, 18\.6/);
   await page.keyboard.press("Escape");
   await expect(page).toHaveURL(/\/making$/);
-  await expect(page.getByText(/^17 of 32 done|of 32 done/)).toBeVisible();
+  await expect(page.getByText(/of 41 done/)).toBeVisible();
   await page.goto(TERN);
   await expect(heading(page)).toContainText("Cut the plate's blank, 18.6");
   for (let i = 0; i < 20 && !/^Wrap/.test((await heading(page).textContent()) ?? ""); i++) await page.keyboard.press("b");
@@ -61,7 +61,7 @@ test("what is no reading is said and not taken; checks have keys; a foot switch 
   await expect(heading(page)).toContainText("Slit the strip");
   await page.keyboard.press("Control+z");
   await expect(page.getByText("Undone: a tick", { exact: true })).toBeVisible();
-  await expect(page.getByText("Step 3 of 32")).toBeVisible();
+  await expect(page.getByText("Step 3 of 41")).toBeVisible();
   await expect(page.getByText("not done yet")).toBeHidden();
   await page
     .getByRole("button", { name: /Read caliper/ })
@@ -88,9 +88,9 @@ test("a ring that comes out small: the plan says by how much, cutting a piece in
   const wrong = page.getByRole("dialog");
   await expect(wrong).toContainText("cut in 3.14 mm for each 1.00 mm of diameter");
   await wrong.getByRole("button", { name: "Cut a piece in: the seam comes again" }).click();
-  await expect(heading(page)).toContainText("Solder hoop seam");
+  await expect(heading(page)).toContainText("Clean and flux hoop seam");
   await page.reload();
-  await expect(heading(page)).toContainText("Solder hoop seam");
+  await expect(heading(page)).toContainText("Clean and flux hoop seam");
 });
 
 test("a piece that is edited in mid-making asks which plan to go by: as it was begun, or the new one from here", async ({ page }) => {
@@ -140,7 +140,7 @@ test("what lies in the pickle is timed while other steps go on, and told when it
 }) => {
   await page.clock.install();
   await page.goto(TERN);
-  await onTo(page, /^Try the stone/);
+  await onTo(page, /^Look at wall seam/);
   const pickle = page.getByRole("timer", { name: "Wall seam in the pickle" });
   await expect(page.getByRole("timer", { name: "Wall cooling" })).toContainText("left of the usual 1");
   await expect(pickle).toContainText(/(7:5\d|8:00)left of the usual 8/);
@@ -151,11 +151,11 @@ test("what lies in the pickle is timed while other steps go on, and told when it
   await expect(heading(page)).toContainText("File both ends of the blank square");
   await expect(page.getByRole("button", { name: /^This waits/ })).toBeHidden();
   await page.goto("/pieces/whelk-ring/bench");
-  await expect(page.getByRole("navigation", { name: "Also on the bench" })).toContainText("Tern ringnext: Try the stone");
+  await expect(page.getByRole("navigation", { name: "Also on the bench" })).toContainText("Tern ringnext: Look at wall seam");
   await page.getByRole("link", { name: /Tern ring/ }).click();
   await page.clock.fastForward("08:10");
   await expect(pickle).toContainText("Ready: take it outafter the usual 8");
-  await expect(heading(page)).toContainText("Try the stone");
+  await expect(heading(page)).toContainText("Look at wall seam");
   await expect(page.getByRole("button", { name: /^This waits/ })).toBeHidden();
   await pickle.getByRole("button", { name: "It’s out" }).click();
   await expect(pickle).toBeHidden();
@@ -206,7 +206,7 @@ test.describe("on a phone, by touch", () => {
     await expect(made).toContainText("first by the phone");
     await expect(made).toContainText(/Metal of the piece: \d\.\d\d g, planned \d\.\d\d g, on the scale/);
     await expect(made.getByRole("img", { name: "plover.png" })).toBeVisible();
-    await expect(made).toContainText("Done, 32 of 32 steps");
+    await expect(made).toContainText("Done, 41 of 41 steps");
   });
 });
 

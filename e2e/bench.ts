@@ -23,7 +23,7 @@ export async function atBench(page: Page, path = TERN): Promise<void> {
 
 /** Presses the space bar until a step is shown. */
 export async function onTo(page: Page, step: RegExp): Promise<void> {
-  for (let i = 0; i < 40 && !step.test((await heading(page).textContent()) ?? ""); i++) {
+  for (let i = 0; i < 60 && !step.test((await heading(page).textContent()) ?? ""); i++) {
     const before = await page.getByText(/^Step \d+ of/).textContent();
     await page.waitForTimeout(ONE_PRESS);
     await page.keyboard.press("Space");

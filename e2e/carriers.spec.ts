@@ -132,7 +132,7 @@ test("a pair is two alike: the second mirrored on the sheet and in the templates
   await stage(page, "Bail");
   await expect(page.getByText(/its mirror, \d\.\d\d g/)).toBeVisible();
   await stage(page, "Making");
-  await expect(page.getByText("make two").first()).toBeVisible();
+  await expect(page.getByText("Make two: every step is done for both.")).toBeVisible();
   await page.goto(page.url().replace(/making$/, "templates"));
   await expect(page.getByText(/^Plate, blank .*, the second$/)).toBeVisible();
   await page.goto(page.url().replace(/templates$/, "bail"));

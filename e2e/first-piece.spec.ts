@@ -44,11 +44,11 @@ test("a first piece from nothing, by keyboard alone, to the card", async ({ page
   await page.keyboard.press("]");
   await expect(page.getByRole("img", { name: /Every joint holds/ })).toBeVisible();
   await page.keyboard.press("]");
-  await expect(page.getByRole("checkbox")).toHaveCount(32);
+  await expect(page.getByRole("checkbox")).toHaveCount(41);
   const first = page.getByRole("checkbox").first();
   while (!(await first.evaluate((box) => box === document.activeElement))) await page.keyboard.press("Tab");
   await page.keyboard.press("Space");
-  await expect(page.getByRole("button", { name: /Making 1 of 32 steps/ })).toBeVisible();
+  await expect(page.getByRole("button", { name: /Making 1 of 41 steps/ })).toBeVisible();
 
   await page.keyboard.press("/");
   await expect(page.getByPlaceholder(/^A piece/)).toBeFocused();

@@ -4,23 +4,23 @@ import { EMPTY, laid } from "./places";
 
 test("a key that is held counts once, a switch that bounces too; a foot switch works in a field; Undo stays in reach", async ({ page }) => {
   await atBench(page);
-  await expect(page.getByText("Step 1 of 32")).toBeVisible();
+  await expect(page.getByText("Step 1 of 41")).toBeVisible();
   for (const key of ["Space", "PageDown"]) {
     await page.waitForTimeout(ONE_PRESS);
     for (let i = 0; i < 12; i++) await page.keyboard.down(key);
     await page.keyboard.up(key);
   }
-  await expect(page.getByText("Step 3 of 32")).toBeVisible();
+  await expect(page.getByText("Step 3 of 41")).toBeVisible();
   await page.getByRole("button", { name: "Done" }).evaluate((button: HTMLElement) => {
     for (let i = 0; i < 8; i++) button.click();
   });
-  await expect(page.getByText("Step 4 of 32")).toBeVisible();
+  await expect(page.getByText("Step 4 of 41")).toBeVisible();
   await page.getByRole("button", { name: "Undo" }).click();
-  await expect(page.getByText("Step 3 of 32")).toBeVisible();
+  await expect(page.getByText("Step 3 of 41")).toBeVisible();
   await reading(page, "How tall it is").focus();
   await page.keyboard.type("3.2");
   await page.keyboard.press("PageDown");
-  await expect(page.getByText("Step 4 of 32")).toBeVisible();
+  await expect(page.getByText("Step 4 of 41")).toBeVisible();
   await page.waitForTimeout(ONE_PRESS);
   await page.keyboard.press("PageUp");
   await expect(reading(page, "How tall it is")).toHaveValue("3.20");
@@ -114,7 +114,7 @@ test.describe("on a phone", () => {
     for (let step = 2; step <= 5; step++) {
       await page.waitForTimeout(ONE_PRESS);
       await page.getByRole("button", { name: "Done", exact: true }).tap();
-      await expect(page.getByText(`Step ${step} of 32`)).toBeVisible();
+      await expect(page.getByText(`Step ${step} of 41`)).toBeVisible();
     }
     const meanwhile = page.getByRole("button", { name: /^This waits/ });
     expect(await meanwhile.evaluate((each) => each.firstElementChild!.scrollWidth <= each.firstElementChild!.clientWidth)).toBe(true);

@@ -123,9 +123,9 @@ test("three pieces share an afternoon: by when, on three lanes, step by step; a 
   await expect(by).toHaveText(finish!);
 
   await page.goto("/my-bench");
-  await page.getByLabel("solder a joint, hands").fill("60");
-  await page.getByLabel("solder a joint, hands").press("Enter");
-  await expect(page.getByLabel("solder a joint, hands")).toHaveValue("60");
+  await page.getByLabel("solder a heat, hands").fill("60");
+  await page.getByLabel("solder a heat, hands").press("Enter");
+  await expect(page.getByLabel("solder a heat, hands")).toHaveValue("60");
   await page.goto("/pieces/tern-ring/making");
   await expect(page.getByText("left, done by")).toContainText("6 h");
   await expect(page.getByText("left, done by")).toContainText(/○ Usual minutes, not yours, for \d\d of \d\d steps/);

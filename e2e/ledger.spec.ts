@@ -32,7 +32,7 @@ test("the year's makes are found, filtered and sorted, one is opened as it was, 
   await expect(made).toContainText("The ring is small");
   await made.getByRole("button", { name: "Make again" }).click();
   await expect(page).toHaveURL(/tern-ring\/bench$/);
-  await expect(page.getByText("Step 1 of 32")).toBeVisible();
+  await expect(page.getByText("Step 1 of 41")).toBeVisible();
 });
 
 test("what the hands take off is charted, used only when it is asked for, seen in the next blank, and given back with one press", async ({

@@ -81,7 +81,7 @@ test("by touch alone a piece is opened, gone through, measured, ticked and read 
   await page.keyboard.press("Escape");
   await page.getByRole("button", { name: /^Making/ }).tap();
   await page.getByLabel("1. Look the stone over, edge and back").tap();
-  await expect(page.getByRole("region", { name: "Answer" })).toContainText("1 of 32 done");
+  await expect(page.getByRole("region", { name: "Answer" })).toContainText("1 of 41 done");
   await page.getByRole("button", { name: "More for this piece" }).tap();
   await page.getByRole("menuitem", { name: "Card" }).tap();
   await expect(page.getByRole("heading", { name: "Whelk ring" })).toBeVisible();

@@ -124,7 +124,7 @@ test("a back is opened on a ledge and the stone rises; a stamp is refused where 
   expect(saved.mounts[0].plate).toMatchObject({
     style: "flush",
     ledge: { width: 0.6 },
-    stamp: { width: 3, height: 1.5, at: [-5, 1] },
+    stamp: { width: 3, height: 1.125, at: [-5, 1] },
     drain: { diameter: 1 },
   });
 });

@@ -190,7 +190,7 @@ test("every source of wall has its own sizes: sheet, notches that close, a tube 
   await expect(page.getByText(/must not be tube: that holds round stones, and this outline is oval/)).toBeVisible();
   await choose(page, "From", "Notched");
   await field(page, "m1.wall.notch.pitch").fill("2");
-  await expect(page.getByText("23 at 1.98 mm close at the seam")).toBeVisible();
+  await expect(page.getByText("23 of them, every 1.98 mm: they close at the seam")).toBeVisible();
   await choose(page, "From", "Cup");
   await expect(figure(page, "m1.wall.cupLength")).toContainText("16.10");
   await expect(page.getByRole("button", { name: /^Plate / })).toHaveCount(0);

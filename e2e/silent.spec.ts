@@ -67,13 +67,13 @@ test("a device that is full is told at the bench", async ({ page }) => {
   await page.keyboard.press("Space");
   await expect(page.getByText("Not kept: this device is full").first()).toBeVisible();
   await expect(page.getByText("That is not kept.").first()).toBeVisible();
-  await expect(page.getByText("Step 1 of 32")).toBeVisible();
+  await expect(page.getByText("Step 1 of 41")).toBeVisible();
 });
 
 test("what the browser clears under an open bench is told, and kept again at a press", async ({ page, context }) => {
   await atBench(page);
   await page.keyboard.press("Space");
-  await expect(page.getByText("Step 2 of 32")).toBeVisible();
+  await expect(page.getByText("Step 2 of 41")).toBeVisible();
   await page.waitForTimeout(300);
   const devtools = await context.newCDPSession(page);
   await devtools.send("Storage.clearDataForOrigin", { origin: DEMO, storageTypes: "indexeddb" });
@@ -82,13 +82,13 @@ test("what the browser clears under an open bench is told, and kept again at a p
   await page.getByRole("button", { name: "Keep it again" }).click();
   await expect(page.getByText("This browser has cleared")).toBeHidden();
   await page.reload();
-  await expect(page.getByText("Step 2 of 32")).toBeVisible();
+  await expect(page.getByText("Step 2 of 41")).toBeVisible();
 });
 
 test("a piece that changes or goes under an open bench is asked about there", async ({ page, context }) => {
   await atBench(page);
   await page.keyboard.press("Space");
-  await expect(page.getByText("Step 2 of 32")).toBeVisible();
+  await expect(page.getByText("Step 2 of 41")).toBeVisible();
   const other = await context.newPage();
   await other.goto("/");
   const replaced = JSON.parse(JSON.stringify(tern).replace('"thickness":0.32', '"thickness":0.4')) as object;
@@ -145,12 +145,12 @@ test("a journal that is full is told, on a stage and at the bench, and what is t
   });
   await page.keyboard.press("Space");
   await expect(told.first()).toBeVisible();
-  await expect(page.getByText("Step 2 of 32")).toBeVisible();
+  await expect(page.getByText("Step 2 of 41")).toBeVisible();
   await page.keyboard.press("Escape");
   await expect(page).toHaveURL(/\/making$/);
   await expect(told.first()).toBeVisible();
   await page.goto(TERN);
-  await expect(page.getByText("Step 2 of 32")).toBeVisible();
+  await expect(page.getByText("Step 2 of 41")).toBeVisible();
 });
 
 test("with a device that is full from the start, and with a database held back, every page stands", async ({ page, context }) => {

@@ -32,7 +32,7 @@ test("the tray is walked with the arrow keys, and a stone on it chosen and opene
   await rows.first().focus();
   await page.keyboard.press("ArrowDown");
   await expect(rows.nth(1)).toBeFocused();
-  await expect(page.getByRole("complementary")).toContainText("Hangs 15.8° off.");
+  await expect(page.getByRole("complementary")).toContainText("Hangs 15.9° off.");
   for (let i = 0; i < 16; i++) await page.keyboard.press("ArrowDown");
   await expect(rows.filter({ hasText: "Curlew ring" })).toBeFocused();
   await expect(rows.filter({ hasText: "Curlew ring" })).toBeInViewport();
@@ -124,7 +124,7 @@ test("ticks are kept with the making, and the tray says what comes next", async 
   );
   await page.getByRole("checkbox").nth(2).uncheck();
   await page.reload();
-  await expect(page.getByText("2 of 32 done")).toBeVisible();
+  await expect(page.getByText("2 of 41 done")).toBeVisible();
   await page.getByRole("link", { name: "Pieces" }).click();
   await expect(page.getByRole("row", { name: /Tern ring/ })).toContainText("Step 3: slit the strip 3.20 mm tall");
 });

@@ -15,7 +15,7 @@ import {
   turnInField,
   wrappedField,
 } from "./stone/fields";
-import { baseField, cupLengthField, cupThicknessField, teethField, tubeField, wallField, wallLossField } from "./wall/fields";
+import { baseField, cupLengthField, cupThicknessField, gapField, pitchField, tubeField, wallField, wallLossField } from "./wall/fields";
 
 const tern = demoPiece("tern-ring");
 
@@ -56,8 +56,8 @@ test.each<[string, NumberField, string, readonly string[]]>([
   ["catch", wallField("m1", "catch", METRIC), "0.3", [`${WALL}/catch 0.3`]],
   ["lift", wallField("m1", "lift", METRIC), "0.5", [`${WALL}/lift 0.5`]],
   ["house height", wallField("m1", "fixedHeight", METRIC), "3", [`${WALL}/fixedHeight 3`]],
-  ["pitch", teethField("m1", "pitch", METRIC), "1.2", [`${WALL}/notch {"pitch":1.2}`]],
-  ["gap", teethField("m1", "gap", METRIC), "0.5", [`${WALL}/notch {"pitch":1.5,"gap":0.5}`]],
+  ["pitch", pitchField("m1", METRIC), "1.2", [`${WALL}/notch {"pitch":1.2}`]],
+  ["gap", gapField("m1", "gap", METRIC), "0.5", [`${WALL}/notch {"pitch":1.5,"gap":0.5}`]],
   ["foot", wallLossField("m1", "foot", METRIC), "0.2", [`${WALL}/losses {"foot":0.2}`]],
   ["tube outside", tubeField("m1", "outside", METRIC), "7", [`${WALL}/tube {"outside":7,"inside":5.36}`]],
   ["tube inside", tubeField("m1", "inside", METRIC), "5", [`${WALL}/tube {"outside":6.64,"inside":5}`]],
@@ -76,11 +76,13 @@ test("an empty field takes away what can be left out, and leaves what cannot", (
   const own = produce(tern, (piece) => {
     piece.mounts[0]!.wall.tube = { outside: 7, inside: 5 };
     piece.mounts[0]!.wall.cup = { length: 11, thickness: 0.4 };
+    piece.mounts[0]!.wall.notch = { pitch: 1.5, depth: 0.6, gap: 0.7 };
     if (piece.carrier.type === "hoop") piece.carrier.flatWidth = 6;
     piece.mounts[0]!.stone.measuredPerimeter = 44;
   });
   expect(typed(tubeField("m1", "inside", METRIC), "", own)).toEqual([`${WALL}/tube gone`]);
   expect(typed(cupLengthField("m1", METRIC), " ", own)).toEqual([`${WALL}/cup gone`]);
+  expect(typed(gapField("m1", "depth", METRIC), "", own)).toEqual([`${WALL}/notch/depth gone`]);
   expect(typed(optionalField("flatWidth", METRIC), "", own)).toEqual(["/carrier/flatWidth gone"]);
   expect(typed(wrappedField("m1", METRIC), "", own)).toEqual([`${STONE}/measuredPerimeter null`]);
   expect(typed(heightField("m1", METRIC), "", own)[0]).toMatch(/^Still empty/);

@@ -69,10 +69,21 @@ test("the card has every size with its sum, and each heat's solder with its plac
   expect(told.filter((text) => /\bstone 2\b/i.test(text)).length).toBeGreaterThan(20);
 });
 
-test("the making on a card has every step once, by its number", () => {
+test("the making on a card has every step once, the steps of a heat in one line with all their cautions", () => {
   const dotterel = plan(demoPiece("dotterel-ring"));
-  const told = dotterel.steps.map((step, i) => ({ number: i + 1, title: sayStep(step, dotterel, METRIC).title, cautions: step.cautions }));
-  expect(cardSteps(dotterel, METRIC)).toEqual(told);
+  const lines = cardSteps(dotterel, METRIC);
+  const range = (numbers: string) => {
+    const [first, last = first] = numbers.split("–").map(Number) as [number, number?];
+    return Array.from({ length: last - first + 1 }, (_, i) => first + i);
+  };
+  expect(lines.flatMap(({ numbers }) => range(numbers))).toEqual(dotterel.steps.map((_, i) => i + 1));
+  for (const { numbers, title, cautions } of lines) {
+    const steps = range(numbers).map((i) => dotterel.steps[i - 1]!);
+    if (steps.length === 1) expect(title).toBe(sayStep(steps[0]!, dotterel, METRIC).title);
+    else expect(title).toMatch(/^Solder /);
+    expect(new Set(cautions)).toEqual(new Set(steps.flatMap((step) => step.cautions)));
+  }
+  expect(lines.filter(({ numbers }) => numbers.includes("–"))).toHaveLength(dotterel.heats.length);
 });
 
 test("what nobody measured is left blank on the card, and what rests on it: the size alone leaves the setting known", () => {

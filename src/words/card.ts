@@ -2,7 +2,7 @@ import { BAIL_WORDS } from "./bails";
 import { type DoubtOf, SURE, doubtAmong } from "@/core/piece/doubt";
 import { type Figure, figureOf } from "@/core/measure/figure";
 import { type Mount, type Piece } from "@/core/piece/piece";
-import { type Step } from "@/core/making/step";
+import { type Step, isHeating } from "@/core/making/step";
 import { type Plan, bailIn, hoopIn } from "@/core/piece/plan";
 import { WORK_NAMES } from "@/core/hoop/works/works";
 import { greatestTurnIn } from "@/core/stone/stone";
@@ -331,11 +331,25 @@ function seatRow(mount: string, label: string, pen: Pen): CardRow[] {
 
 /** A line of the making on a card. */
 export interface CardStep {
-  readonly number: number;
+  /** "36", or of a heat's steps "36–39". */
+  readonly numbers: string;
   readonly title: string;
   readonly cautions: Step["cautions"];
 }
 
+/** The steps on a card, those of one heat in a line: what each asks for stands with the heats. */
 export function cardSteps(plan: Plan, units: Units, doubtOf: DoubtOf = SURE): CardStep[] {
-  return plan.steps.map((step, i) => ({ number: i + 1, title: sayStep(step, plan, units, doubtOf).title, cautions: step.cautions }));
+  const title = (step: Step) => sayStep(step, plan, units, doubtOf).title;
+  return plan.steps.flatMap((step, i): CardStep[] => {
+    if (step.heat === null) return [{ numbers: String(i + 1), title: title(step), cautions: step.cautions }];
+    if (plan.steps[i - 1]?.heat === step.heat) return [];
+    const ofHeat = plan.steps.filter(({ heat }) => heat === step.heat);
+    return [
+      {
+        numbers: `${i + 1}–${i + ofHeat.length}`,
+        title: title(ofHeat.find(isHeating) ?? step),
+        cautions: [...new Set(ofHeat.flatMap(({ cautions }) => cautions))],
+      },
+    ];
+  });
 }

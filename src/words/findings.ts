@@ -31,7 +31,10 @@ interface Voice {
   making(): string;
   clash(): string;
   part(): string;
+  /** What another part that it speaks of is called. */
+  named(name: string): string;
   setting(name: string): string;
+  several(): boolean;
 }
 
 function voice({ values, at }: Pick<Finding, "values" | "at">, plan: Told, units: Units): Voice {
@@ -51,7 +54,9 @@ function voice({ values, at }: Pick<Finding, "values" | "at">, plan: Told, units
     making: () => names.joint(String(values.making)),
     clash: () => clashing(plan, names).join("; ") || String(values.clash),
     part: () => names.part(String(values.part ?? at)),
+    named: (name) => names.part(String(values[name])),
     setting: (name) => names.setting(String(values[name])),
+    several: () => new Set(plan.parts.flatMap(({ mount }) => mount ?? [])).size > 1,
   };
 }
 
@@ -275,8 +280,11 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
     advice: `The hoop is ${v.length("outside")} across outside: take another arch, or bring it nearer.`,
   }),
   "bridge.short-arm": (v) => ({
-    what: `The opening leaves the bridge arms of ${v.length("arm")}.`,
-    advice: `Under ${v.length("least")} they do not bend: form the arch larger, or raise it.`,
+    what:
+      v.number("arm") > 0
+        ? `The opening leaves the bridge arms of ${v.length("arm")}.`
+        : `The opening for the setting is ${v.lengthOf(-v.number("arm"))} wider than the bridge on each side: no arms are left.`,
+    advice: `Arms under ${v.length("least")} do not bend: form the arch larger, or raise it.`,
   }),
   "bail.bore-small": (v) => ({
     what: `The chain's end, ${v.length("chainEnd")}, does not pass a bore of ${v.bare("bore")}.`,
@@ -310,6 +318,26 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
   "applied.near-seam": (v) => ({
     what: `The ${v.part()} lies ${v.length("off")} from the seam.`,
     advice: `Nearer than ${v.length("least")} one heat opens the other: move it.`,
+  }),
+  "applied.overlap": (v) => ({
+    what: `${capital(v.part())} lies ${v.length("over")} over ${v.named("other")}.`,
+    advice: "Move one of them, or make it smaller.",
+  }),
+  "applied.under-stone": (v) => ({
+    what: `${capital(v.part())} lies ${v.length("over")} inside the wall's outside: under it, or under the stone.`,
+    advice: "Move it out onto the plate.",
+  }),
+  "applied.under-setting": (v) => ({
+    what: `${capital(v.part())} lies ${v.length("over")} under the setting${v.several() ? ` of ${v.setting("mount")}` : ""}.`,
+    advice: "Move it further round the hoop.",
+  }),
+  "applied.over-ornament": (v) => ({
+    what: `${capital(v.part())} lies ${v.length("over")} over ${v.named("other")}.`,
+    advice: "Move it clear of it.",
+  }),
+  "applied.over-edge": (v) => ({
+    what: `${capital(v.part())} hangs ${v.length("over")} over the edge of what it lies on.`,
+    advice: "It is in mid-air there: move it in, or make it smaller.",
   }),
   "heats.runs": (v) => ({
     what: `${capital(v.joint())} runs again as ${v.making()} is made.`,

@@ -153,6 +153,38 @@ test.each<[FindingCode, Record<string, number | string>, string]>([
     "The wall is left 2.20 mm thick, thicker than the 3.30 wanted. Thin the rim from outside by 4.40 mm before pushing it over.",
   ],
   [
+    "wall.teeth-deep",
+    { depth: 2.2, lip: 1.1 },
+    "The gaps between the teeth are 2.20 mm deep, and the lip is 1.10 mm. They reach under the place where the stone leans in: saw them less deep, or the teeth hold badly.",
+  ],
+  [
+    "plate.no-drain",
+    {},
+    "This stone is tender to water, and the back under it is closed. What gets under it stays there: drill a small drain, or keep it out of water.",
+  ],
+  [
+    "heats.sweat",
+    { joint: "m1.foot", rows: 4, count: 15 },
+    "Wall to plate takes 15 pieces in 4 rows: they cannot be laid so. Melt the solder on one face first, and bring the two together.",
+  ],
+  ["applied.overlap", { part: "m1.wall", other: "hoop", over: 0.5 }, "Wall lies 0.50 mm over hoop. Move one of them, or make it smaller."],
+  [
+    "applied.under-stone",
+    { part: "m1.wall", over: 1.4 },
+    "Wall lies 1.40 mm inside the wall's outside: under it, or under the stone. Move it out onto the plate.",
+  ],
+  [
+    "applied.under-setting",
+    { part: "m1.wall", mount: "m1", over: 0.5 },
+    "Wall lies 0.50 mm under the setting. Move it further round the hoop.",
+  ],
+  ["applied.over-ornament", { part: "m1.wall", other: "hoop", over: 0.5 }, "Wall lies 0.50 mm over hoop. Move it clear of it."],
+  [
+    "applied.over-edge",
+    { part: "m1.wall", over: 0.5 },
+    "Wall hangs 0.50 mm over the edge of what it lies on. It is in mid-air there: move it in, or make it smaller.",
+  ],
+  [
     "wall.heavy-on-soft",
     { thickness: 2.2, mohs: 3, to: 0.25 },
     "A wall 2.20 mm thick is hard to push over a stone of 3 Mohs. What moves it can crack the stone. Thin its upper edge to 0.25 mm first, or take thinner strip.",
@@ -196,7 +228,7 @@ test.each<[FindingCode, Record<string, number | string>, string]>([
   [
     "bridge.short-arm",
     { arm: 1.2, least: 2 },
-    "The opening leaves the bridge arms of 1.20 mm. Under 2.00 mm they do not bend: form the arch larger, or raise it.",
+    "The opening leaves the bridge arms of 1.20 mm. Arms under 2.00 mm do not bend: form the arch larger, or raise it.",
   ],
   ["bail.tube-apart", { gap: 3.8, needed: 2.2 }, "The tube stands 3.80 mm off the edge. It lies on it with a drop of 2.20 mm."],
   ["bail.tube-apart", { gap: -0.5, needed: 2.2 }, "The tube reaches 0.50 mm in over the edge. It lies on it with a drop of 2.20 mm."],
@@ -523,7 +555,7 @@ test("the steps of the demo's pieces and of the worked examples, each as it is f
     ],
     ["ornament.file", "File the wire inside until it goes over the wall with a push. It is made undersize so that it sits without a gap."],
     ["set.burnish", "Burnish the edge; no polish, no wheel. A burnisher only, and nothing over the face."],
-    ["applied.snip", "Snip 4.80 mm of wire 0.90 mm thick for the left ball."],
+    ["applied.snip", "Snip 4.80 mm of wire 0.90 mm thick for the left ball, or as much of what you have."],
     ["applied.make", "Melt it to the left ball, 1.80 mm across, and file a flat on it half as wide."],
     ["join.tin", "Melt the solder for left ball to hoop on one face first, and let it set."],
     ["plate.drain", "Drill the drain, 1.00 mm across."],

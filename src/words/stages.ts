@@ -14,8 +14,8 @@ export const STAGE_NAMES: Readonly<Record<StageId, string>> = {
   making: "Making",
 };
 
-/** The stage at which each finding is shown. */
-const FINDING_STAGES: Readonly<Record<FindingCode, StageId>> = {
+/** The stage at which each finding is shown; of what can be of a setting or of the hoop, for each. */
+const FINDING_STAGES: Readonly<Record<FindingCode, StageId | readonly [ofSetting: StageId, ofHoop: StageId]>> = {
   "stone.tape-off": "stone",
   "stone.unusual": "stone",
   "wall.unusual": "wall",
@@ -75,6 +75,11 @@ const FINDING_STAGES: Readonly<Record<FindingCode, StageId>> = {
   "hang.stone-guessed": "bail",
   "applied.crushed": "heats",
   "applied.near-seam": "heats",
+  "applied.overlap": ["plate", "hoop"],
+  "applied.under-stone": "plate",
+  "applied.under-setting": "hoop",
+  "applied.over-ornament": "plate",
+  "applied.over-edge": ["plate", "hoop"],
   "heats.runs": "heats",
   "heats.softens": "heats",
   "heats.at-risk": "heats",
@@ -94,5 +99,7 @@ const FINDING_STAGES: Readonly<Record<FindingCode, StageId>> = {
 
 /** The stage that a finding is shown at; null for another setting's. */
 export function stageOf({ code, mount }: Pick<Finding, "code" | "mount">, shown: string): StageId | null {
-  return mount === null || mount === shown ? FINDING_STAGES[code] : null;
+  if (mount !== null && mount !== shown) return null;
+  const stage = FINDING_STAGES[code];
+  return typeof stage === "string" ? stage : stage[mount === null ? 1 : 0];
 }

@@ -123,7 +123,7 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
     `Twist two wires of ${v.length("wire")}, each ${v.target} and some to hold, to ${v.count("turns", 1)} turns in ${v.ten}`,
   "ornament.snip": (v) =>
     v.text("notches") === ""
-      ? `Snip ${v.text("count")} pieces ${v.target} long of ${snipped(v)}`
+      ? `Snip ${v.text("count")} pieces ${v.target} long of ${snipped(v)}${v.text("usual") === "1" ? ", or as much of what you have" : ""}`
       : `Snip ${v.text("count")} pieces of ${counted(Number(v.text("notches")), "notch", "notches")} of ${snipped(v)}`,
   "ornament.melt": (v) => `Melt them to ${v.text("count")} balls ${v.length("width")} across`,
   "ornament.cut": (v) => `Cut the ${v.part("layer")} ${v.pieces === "" ? `${v.target} long` : `in ${v.pieces}`}`,
@@ -173,7 +173,7 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
   "eye.mark": (v) =>
     `Mark the eye${v.of && ` of ${v.of}`} on the edge, ${eyeText(Number(v.text("aside")), v.lengthOf)}, and file it flat there`,
   "hang.try": () => "Hang it by a thread: it hangs as it should, and turns to neither side",
-  "applied.snip": (v) => `Snip ${v.target} of wire ${v.length("wire")} thick for the ${v.part("part")}`,
+  "applied.snip": (v) => `Snip ${v.target} of wire ${v.length("wire")} thick for the ${v.part("part")}, or as much of what you have`,
   "applied.make": (v) => MADE[v.text("shape") as AppliedShape](v),
   "join.finish": () => "Finish what will be hard to reach once joined",
   "join.prepare": (v) =>
@@ -196,7 +196,9 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
       : `Patina and tumble now: ${Number(v.text("stones")) > 1 ? "not every stone" : "the stone"} would ${Number(v.text("stones")) > 1 ? "" : "not "}survive it (${harms(v)})`,
   "set.level": () => "Level the stone in its seat",
   "set.push": (v) =>
-    `Push the wall over with the ${v.text("punch") === "1" ? "punch" : "pusher"}: ${v.text("points") === "1" ? "where it is tightest first, then opposite, then the sides between" : "north, south, east, west, then between"}`,
+    v.text("tube") === "1"
+      ? "Press the bezel punch down over the tube, rocking it round until its edge lies on the stone"
+      : `Push the wall over with the ${v.text("punch") === "1" ? "punch" : "pusher"}: ${v.text("points") === "1" ? "where it is tightest first, then opposite, then the sides between" : "north, south, east, west, then between"}`,
   "set.finish": (v) => `Polish all of it now, before the ${stones(v)} in`,
   "set.burnish": () => "Burnish the edge; no polish, no wheel",
   "set.polish": (v) =>

@@ -2,8 +2,10 @@ import { type AppliedShape, type Hold, type JointKind, type Part } from "../join
 import { NOTHING, type Contribution, type WorkedJoint } from "../joint/contribution";
 import { step } from "../making/step";
 import { single } from "../measure/figure";
-import { type Finding, finding } from "../measure/finding";
+import { type Finding, type FindingCode, type Level, finding } from "../measure/finding";
 import { type Metal, massOf } from "../metal/metals";
+import { roundTheHoop } from "../hoop/placing";
+import { type Plane, clearOfEdge, clearOfOther, clearOfWall, overLayer } from "./clearance";
 import { APPLIED_SHAPES, type Ball, type Disc, type Ring, type Shaped, type Strip } from "./shapes";
 
 /** Something sweated on: in a mount's plane at [x, y], or so many mm round the hoop from its front. */
@@ -42,8 +44,15 @@ export function shapeOf({ disc, ball, ring, strip }: Entry): Pick<Applied, "shap
 export interface Ground {
   readonly parts: readonly Part[];
   readonly joints: readonly WorkedJoint[];
-  /** The hoop's parts, and its outside radius in mm; null without one. */
-  readonly hoop: { readonly parts: readonly string[]; readonly outside: number } | null;
+  /** The hoop's parts, its outside radius and width in mm, and what sits on it, in radians from its front; null without one. */
+  readonly hoop: {
+    readonly parts: readonly string[];
+    readonly outside: number;
+    readonly width: number;
+    readonly seats: readonly { readonly mount: string; readonly angle: number; readonly half: number }[];
+  } | null;
+  /** Each setting as it is seen from above. */
+  readonly planes: Readonly<Record<string, () => Plane>>;
   /** How parts are made, by their ids. */
   readonly made: Contribution["made"];
   /** By part: where its seam lies in its mount's plane. */
@@ -67,7 +76,7 @@ export function planApplied(all: readonly Applied[], ground: Ground): Contributi
       thickness: each.shaped.height,
       ...(each.name !== null && { name: each.name }),
     })),
-    findings: all.flatMap((each) => findingsOf(each, ground)),
+    findings: all.flatMap((each, i) => [...findingsOf(each, ground), ...placeFindings(each, all.slice(0, i), ground)]),
     joints: all.map((each) => jointOf(each, ground)),
   };
 }
@@ -170,6 +179,49 @@ function findingsOf(each: Applied, ground: Ground): Finding[] {
       : []),
   ];
 }
+
+/** What it lies over, or under, or hangs over; each with by how much. */
+function placeFindings(each: Applied, before: readonly Applied[], ground: Ground): Finding[] {
+  const { hoop } = ground;
+  const mount = mountOf(each, ground);
+  const found = (code: FindingCode, level: Level, values: Finding["values"]) => finding(code, level, partOf(each), values, mount);
+  if (hoop?.parts.includes(each.on)) {
+    const apart = (a: number, b: number) => roundTheHoop(hoop.outside, a - b);
+    const over = each.shaped.half[1] - hoop.width / 2;
+    return [
+      ...before.flatMap((other) => {
+        const lies = each.shaped.half[0] + other.shaped.half[0] - apart(each.along, other.along);
+        return hoop.parts.includes(other.on) && lies > SEEN
+          ? [found("applied.overlap", "error", { other: partOf(other), over: lies })]
+          : [];
+      }),
+      ...hoop.seats.flatMap(({ mount: of, angle, half }) => {
+        const lies = each.shaped.half[0] + half * hoop.outside - apart(each.along, angle * hoop.outside);
+        return lies > SEEN ? [found("applied.under-setting", "error", { mount: of, over: lies })] : [];
+      }),
+      ...(each.when === "formed" && over > SEEN ? [found("applied.over-edge", "warning", { over })] : []),
+    ];
+  }
+  const plane = mount === null ? undefined : ground.planes[mount];
+  const others = before.filter((other) => mount !== null && mountOf(other, ground) === mount);
+  const overlaps = others.flatMap((other) => {
+    const lies = -clearOfOther(each, other);
+    return lies > SEEN ? [found("applied.overlap", "error", { other: partOf(other), over: lies })] : [];
+  });
+  if (!plane || ground.parts.find(({ id }) => id === each.on)?.kind !== "plate") return overlaps;
+  const [lies, hangs, layer] = [-clearOfWall(each, plane()), -clearOfEdge(each, plane()), overLayer(each, plane())];
+  return [
+    ...overlaps,
+    ...(lies > SEEN ? [found("applied.under-stone", "error", { over: lies })] : []),
+    ...(lies <= SEEN && layer && layer.over > SEEN
+      ? [found("applied.over-ornament", "error", { other: layer.part, over: layer.over })]
+      : []),
+    ...(hangs > SEEN ? [found("applied.over-edge", "warning", { over: hangs })] : []),
+  ];
+}
+
+/** Less than this is not seen (mm). */
+const SEEN = 0.005;
 
 /** How far its edge lies from the seam of what it is put on, in mm; null where that has none. */
 function fromSeam({ on, at, along, shaped }: Applied, { hoop, seams, joints }: Ground): number | null {

@@ -10,8 +10,8 @@ import { type Taper, widthAt } from "./works/taper";
 import { type Leg } from "./works/work";
 import { legsOf } from "./works/works";
 
-/** A mount's seat as it is drawn: what is filed, half its width, the height above the centre at which the base rests, and degrees that it covers. */
-export type DrawnSeat = Pick<Seat, "act" | "half" | "level" | "angle"> & { readonly covers: number };
+/** A mount's seat as it is drawn: what is filed, half its width, the height above the centre at which the base rests, degrees that it covers, and how far it reaches across the finger. */
+export type DrawnSeat = Pick<Seat, "act" | "half" | "level" | "angle"> & { readonly covers: number; readonly extent: number };
 
 /** A leg seen from above, the finger along x: its middle from the back to its end, and how wide it is there (mm). */
 export interface DrawnLeg {
@@ -62,7 +62,10 @@ export function drawHoop(hoop: Hoop, plan: HoopPlan, bases: readonly Base[]): Ho
     body: bodyOf(inside, metal, plan.seats, FORMS[hoop.form].opening(hoop, diameter)),
     seams: plan.joints.filter(({ kind }) => kind === "seam").map(({ place }) => (place === "front" ? 0 : Math.PI)),
     seats: Object.fromEntries(
-      plan.seats.map(({ mount, act, half, level, angle }, i) => [mount, { act, half, level, angle, covers: covers(bases[i]!, { level }) }]),
+      plan.seats.map(({ mount, act, half, level, angle }, i) => [
+        mount,
+        { act, half, level, angle, extent: bases[i]!.extent, covers: covers(bases[i]!, { level }) },
+      ]),
     ),
     legs: legsFromAbove(hoop, metal),
     pattern: hoop.works.taper

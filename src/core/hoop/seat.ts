@@ -1,3 +1,4 @@
+import { roundTheHoop, touchAt } from "./placing";
 import { type Tie } from "../joint/joint";
 import { type Finding, finding } from "../measure/finding";
 import { type Figures, type Sourced, single } from "../measure/figure";
@@ -210,10 +211,7 @@ function contactWidth({ shape, width }: Section): number {
 export function touching(outside: number, bases: readonly Base[], seats: readonly Seat[]): Finding[] {
   return bases.flatMap((base, i) =>
     bases.slice(0, i).flatMap((other, j) => {
-      const level = Math.min(seats[i]!.level, seats[j]!.level);
-      const [narrow, wide] = [base.extent / 2, other.extent / 2].sort((a, b) => a - b) as [number, number];
-      const lean = Math.atan2(wide, level);
-      const needed = outside * (lean + Math.asin(Math.min(1, (narrow * Math.cos(lean)) / level)));
+      const needed = touchAt(outside, { ...base, level: seats[i]!.level }, { ...other, level: seats[j]!.level });
       const apart = roundTheHoop(outside, base.along - other.along);
       return apart <= needed
         ? [finding("hoop.mounts-touch", "error", `${base.mount}.plate`, { mount: base.mount, other: other.mount, apart, needed })]
@@ -225,11 +223,4 @@ export function touching(outside: number, bases: readonly Base[], seats: readonl
 /** How far to each side of its middle a plate covers the hoop, in degrees of the finger. */
 export function covers({ extent }: Pick<Base, "extent">, { level }: Pick<Seat, "level">): number {
   return 2 * toDegrees(Math.atan(extent / 2 / level));
-}
-
-/** The shorter way round between two places this far apart. */
-export function roundTheHoop(outside: number, apart: number): number {
-  const round = 2 * Math.PI * outside;
-  const ahead = Math.abs(apart) % round;
-  return Math.min(ahead, round - ahead);
 }

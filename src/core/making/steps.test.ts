@@ -157,8 +157,8 @@ test("a soft stone is set by hand and protected; a heavy wall round a hard one w
     const mount = { ...piece.mounts[0]!, wall: { ...first.wall, thickness } };
     return stepsOf({ ...piece, mounts: [mount] }).find(({ code }) => code === "set.push")!;
   };
-  expect(push(7, 0.4).values).toEqual({ punch: 0, points: 0 });
-  expect(push(7, 0.41).values).toEqual({ punch: 1, points: 0 });
+  expect(push(7, 0.4).values).toEqual({ punch: 0, points: 0, tube: 0 });
+  expect(push(7, 0.41).values).toEqual({ punch: 1, points: 0, tube: 0 });
   expect(push(4, 0.6)).toMatchObject({ values: { punch: 0 }, cautions: ["softStone"] });
 });
 

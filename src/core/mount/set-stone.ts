@@ -23,6 +23,8 @@ export interface StoneAsked {
   readonly cushion: number;
   /** Whether the wall's points go over before the rest. */
   readonly isPointed: boolean;
+  /** A round tube is pushed over with a bezel punch. */
+  readonly isTube: boolean;
   /** The top edge of an uneven stone's wall, height over length from the seam; null where it is level. */
   readonly top: readonly Point[] | null;
 }
@@ -64,7 +66,7 @@ function heightSteps({ mount, top }: StoneAsked, called: string): Step[] {
   ];
 }
 
-function settingSteps({ mount, stone: { material }, wallThickness, cushion, isPointed }: StoneAsked, called: string): Step[] {
+function settingSteps({ mount, stone: { material }, wallThickness, cushion, isPointed, isTube }: StoneAsked, called: string): Step[] {
   const soft = isSoft(material?.mohs ?? null);
   const values = { stone: called };
   const softly: readonly CautionCode[] = soft ? ["softStone"] : [];
@@ -73,7 +75,7 @@ function settingSteps({ mount, stone: { material }, wallThickness, cushion, isPo
     step(mount, "set.push", {
       checks: ["joint.noGap", "stone.still"],
       cautions: softly,
-      values: { punch: wallThickness > HAND_PUSHER && !soft ? 1 : 0, points: isPointed ? 1 : 0 },
+      values: { punch: wallThickness > HAND_PUSHER && !soft ? 1 : 0, points: isPointed ? 1 : 0, tube: isTube && !soft ? 1 : 0 },
     }),
     keepsItsFace(material?.name)
       ? step(mount, "set.burnish", { checks: ["edge.smooth"], values })

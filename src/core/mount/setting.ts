@@ -89,7 +89,7 @@ export function planSetting(asked: SettingAsked): PlannedSetting {
   const contributions = [
     setStone({
       ...{ mount, stone, outline, tapeOff, wallThickness: wall.thickness, top: drawing.top },
-      ...{ cushion, isPointed: wallPlan.isPointed },
+      ...{ cushion, isPointed: wallPlan.isPointed, isTube: wall.source === "tube" },
     }),
     wallPlan,
     backPlan,

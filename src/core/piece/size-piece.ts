@@ -1,4 +1,5 @@
 import { type Applied, afterFlat, massFor, planApplied } from "../applied/applied";
+import { planeOf } from "../applied/clearance";
 import { type Contribution, together } from "../joint/contribution";
 import { type Part } from "../joint/joint";
 import { type Figure, sum, term } from "../measure/figure";
@@ -12,7 +13,7 @@ import { type CarrierDrawing } from "./carriers/carrier";
 import { carrierKind } from "./carriers/carriers";
 import { type InHand, type Readings, fitKey, inHand } from "./measured";
 import { type Remedy, lastReadings, remediesOf } from "./remedies";
-import { type Piece } from "./piece";
+import { type Mount, type Piece } from "./piece";
 import { type Drawing, type Settled } from "./plan";
 import { settleApplied, settleBack, settleDome, settleLayers, settleWall } from "./settle";
 
@@ -113,11 +114,20 @@ function weighed(parts: readonly Part[]): Figure {
   );
 }
 
+/** A hoop's outside, its width, and what sits on it. */
+function roundOf({ outside, wire, seats }: Extract<CarrierDrawing, { type: "hoop" }>) {
+  return {
+    outside,
+    width: wire.width,
+    seats: Object.entries(seats).map(([mount, { angle, covers }]) => ({ mount, angle, half: (covers * Math.PI) / 360 })),
+  };
+}
+
 /** What is put on, on all that is built. */
 function withApplied(
   built: Contribution,
   applied: readonly Applied[],
-  mounts: readonly { readonly id: string; readonly setting: PlannedSetting }[],
+  mounts: readonly { readonly id: string; readonly mount: Mount; readonly setting: PlannedSetting }[],
   carrierParts: readonly string[],
   carrier: CarrierDrawing,
 ): Contribution {
@@ -129,7 +139,10 @@ function withApplied(
     parts: built.parts,
     joints: built.joints,
     made: built.made,
-    hoop: carrier.type === "hoop" ? { parts: carrierParts, outside: carrier.outside } : null,
+    hoop: carrier.type === "hoop" ? { parts: carrierParts, ...roundOf(carrier) } : null,
+    planes: Object.fromEntries(
+      mounts.map(({ id, mount, setting }) => [id, () => planeOf(outlineOf(mount.stone).outline, setting.drawing.plan)] as const),
+    ),
     seams: Object.fromEntries(seams),
   };
   return together([{ ...built, joints: afterFlat(built.joints, applied) }, planApplied(applied, ground)]);

@@ -4,6 +4,11 @@ import { type Draft as Editable } from "immer";
 import { Plus, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { type Applied } from "@/core/applied/applied";
+import { freeIn, freeRound, planeOf } from "@/core/applied/clearance";
+import { toTwentieth } from "@/core/measure/micron";
+import { hoopIn } from "@/core/piece/plan";
+import { settleApplied } from "@/core/piece/settle";
+import { outlineOf } from "@/core/stone/stone";
 import { type AppliedShape } from "@/core/joint/joint";
 import { partsOf } from "@/core/piece/faults";
 import { type AppliedEntry, type Piece } from "@/core/piece/piece";
@@ -69,8 +74,21 @@ export function AppliedList({ mount }: { readonly mount: string | null }) {
   const add = (shape: AppliedShape) => {
     const id = freeId(all, shape);
     const start = { id, metal: "sterling" as const, on: usual, ...structuredClone(SHAPES[shape].start) } as Editable<AppliedEntry>;
-    const refused = session.change((piece) => putOn(piece, start));
+    const refused = session.change((piece) => putOn(piece, placed(start)));
     if (refused === null) choose(id);
+  };
+  /** Where there is room for it. */
+  const placed = (start: Editable<AppliedEntry>): Editable<AppliedEntry> => {
+    const [one] = settleApplied({ applied: [start] });
+    const hoop = hoopIn(plan)?.drawn;
+    if (mount === null)
+      return hoop
+        ? { ...start, along: toTwentieth(freeRound(one!, { ...hoop, seats: Object.values(hoop.seats).map(halved) }, here)) }
+        : start;
+    const { stone } = piece.mounts.find((each) => each.id === mount)!;
+    const plane = planeOf(outlineOf(stone).outline, plan.drawing.settings[mount]!.plan);
+    const [x, y] = freeIn(one!, plane, here);
+    return { ...start, at: [toTwentieth(x), toTwentieth(y)] };
   };
   return (
     <section aria-label="Put on">
@@ -119,6 +137,11 @@ export function AppliedList({ mount }: { readonly mount: string | null }) {
 }
 
 const NONE: readonly AppliedEntry[] = [];
+
+/** How far a setting covers a hoop to each side of its middle, in radians. */
+function halved({ angle, covers }: { readonly angle: number; readonly covers: number }) {
+  return { angle, half: (covers * Math.PI) / 360 };
+}
 
 function freeId(all: readonly AppliedEntry[], shape: string): string {
   const taken = new Set(all.map(({ id }) => id));

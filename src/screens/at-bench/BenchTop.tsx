@@ -3,7 +3,7 @@
 import Link from "next/link";
 import { useEffect, useRef } from "react";
 import { type Step } from "@/core/making/step";
-import { capital, counted, namesIn } from "@/words/names";
+import { capital, counted, listed, namesIn } from "@/words/names";
 import { type Plan } from "@/core/piece/plan";
 import { type Units } from "@/words/show";
 import { WAITS } from "@/words/making";
@@ -65,8 +65,9 @@ function waitOf(isReady: boolean, minutes: number, isUsual: boolean): string {
 }
 
 /** The joint or part that a step leaves waiting; of what is done to several, the piece. */
-function whatWaits({ values, part, works }: Step, plan: Plan): string {
+function whatWaits({ joints, values, part, works }: Step, plan: Plan): string {
   const names = namesIn(plan);
+  if (joints.length > 0) return listed(joints.map(names.joint));
   if (typeof values.joint === "string") return names.joint(values.joint);
   const [only, ...others] = plan.parts.filter(({ id }) => id === part || works.includes(id));
   return only && others.length === 0 ? names.part(only.id) : "the piece";

@@ -115,6 +115,7 @@ export function ReadingField({
     if ("problem" in now) return false;
     taken.current = value;
     takenText.current = as;
+    onDraft(as, isSize);
     keeping.current = now.kept;
     void now.kept.then((isKept) => isKept && onKept(as, isSize));
     return true;

@@ -41,12 +41,10 @@ const LONG = 36;
 export function CardPage({ piece, plan, units, doubtOf, revision, changed, isForClass = false }: PageProps) {
   const cautions = cautionsOf(plan);
   const copies = copiesText(piece.copies);
+  const lines = cardSteps(plan, units, doubtOf);
   const findings = plan.findings.filter(({ at, level }) => !doubtOf(at) && LEVELS[level] !== null);
   return (
-    <article
-      className={`card-page ${plan.steps.length + 2 * findings.length > LONG ? "card-long" : ""}`}
-      aria-label={`Card of ${piece.name}`}
-    >
+    <article className={`card-page ${lines.length + 2 * findings.length > LONG ? "card-long" : ""}`} aria-label={`Card of ${piece.name}`}>
       <CardHead piece={piece} revision={revision} changed={changed} />
       {isForClass && <NameLine />}
       <div className="card-columns grid grid-cols-[1fr_76mm] gap-[5mm]">
@@ -89,11 +87,11 @@ export function CardPage({ piece, plan, units, doubtOf, revision, changed, isFor
       ))}
       <h2>Making{copies && <span className="font-normal">. {copies}</span>}</h2>
       <ol className="columns-2 gap-[5mm]">
-        {cardSteps(plan, units, doubtOf).map(({ number, title, cautions: at }) => (
-          <li key={number} className="flex gap-[1.4mm] break-inside-avoid py-[0.25mm]">
+        {lines.map(({ numbers, title, cautions: at }) => (
+          <li key={numbers} className="flex gap-[1.4mm] break-inside-avoid py-[0.25mm]">
             <span className="mt-[0.5mm] inline-block h-[2.6mm] w-[2.6mm] shrink-0 border border-[#333]" aria-hidden="true" />
             <span>
-              {number} {title}
+              {numbers} {title}
               {at.length > 0 && <span className="text-[#444]"> ◆ {at.map((caution) => cautions.indexOf(caution) + 1).join(" ")}</span>}
             </span>
           </li>

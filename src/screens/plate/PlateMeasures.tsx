@@ -4,6 +4,7 @@ import { type Draft as Editable } from "immer";
 import { Ruler } from "lucide-react";
 import Link from "next/link";
 import { type Point } from "@/core/geometry/outline";
+import { toMicron } from "@/core/measure/micron";
 import { METALS, type Metal } from "@/core/metal/metals";
 import { type Mount, type PlateEntry } from "@/core/piece/piece";
 import { ChoiceField } from "@/ui/ChoiceField";
@@ -208,6 +209,14 @@ function LedgeMeasures({ mount: { id, plate } }: { readonly mount: Mount }) {
   );
 }
 
+/** A stamp of which one side is known: as long to its height as is usual. */
+function usualStamp(known: "width" | "height", value: number) {
+  const { width, height } = USUAL.stamp;
+  return known === "width"
+    ? { width: value, height: toMicron((value * height) / width) }
+    : { width: toMicron((value * width) / height), height: value };
+}
+
 /** Stamp and drain: an empty size takes it away. */
 function StruckMeasures({ mount: { id, plate } }: { readonly mount: Mount }) {
   const units = useUnits();
@@ -217,7 +226,7 @@ function StruckMeasures({ mount: { id, plate } }: { readonly mount: Mount }) {
     optionalLengthField(`${id}.plate.stamp.${name}`, units, (piece, value) => {
       const { plate: own } = piece.mounts.find((each) => each.id === id)!;
       if (value === null) delete own.stamp;
-      else own.stamp = { ...(own.stamp ?? USUAL.stamp), [name]: value };
+      else own.stamp = { ...(own.stamp ?? usualStamp(name, value)), [name]: value };
     });
   const drainField = optionalLengthField(`${id}.plate.drain.diameter`, units, (piece, value) => {
     const { plate: own } = piece.mounts.find((each) => each.id === id)!;

@@ -1,12 +1,16 @@
 "use client";
 
 import { Plus, Trash2 } from "lucide-react";
+import { freeBeside, sideBySide } from "@/core/hoop/placing";
+import { toMicron, toTwentieth } from "@/core/measure/micron";
 import { hoopIn } from "@/core/piece/plan";
 import { usePlan } from "@/ui/plan";
+import { useUnits } from "@/ui/tray";
+import { withUnit } from "@/words/show";
 import { useSession, useSessionState } from "@/ui/session";
 import { namesIn } from "@/words/names";
 import { calledIn } from "@/words/settings";
-import { addSetting, removeSetting } from "./settings-edit";
+import { addSetting, placeSettings, removeSetting } from "./settings-edit";
 
 /** Room left between a setting and one that is added beside it (mm). */
 const BESIDE = 0.6;
@@ -16,10 +20,24 @@ export function SettingsList({ mount }: { readonly mount: string }) {
   const session = useSession();
   const mounts = useSessionState(({ piece }) => piece.mounts);
   const plan = usePlan();
+  const units = useUnits();
   const names = namesIn(plan);
   const hoop = hoopIn(plan)?.drawn;
+  const seats = hoop && mounts.map(({ id }) => hoop.seats[id]!);
   const seat = hoop?.seats[mount];
-  const next = hoop && seat ? Math.round((seat.angle * hoop.outside + (seat.covers * Math.PI * hoop.outside) / 180 + BESIDE) * 10) / 10 : 0;
+  const next =
+    hoop && seats && seat
+      ? toTwentieth(
+          freeBeside(
+            hoop.outside,
+            seats.map((each) => ({ ...each, along: each.angle * hoop.outside })),
+            seat,
+            BESIDE,
+          ),
+        )
+      : 0;
+  const layOut = (gap: number, isEven: boolean) =>
+    hoop && seats && session.change((piece) => placeSettings(piece, sideBySide(hoop.outside, seats, gap, isEven).map(toMicron)));
   return (
     <>
       <h2 className="section-head">Settings</h2>
@@ -40,6 +58,20 @@ export function SettingsList({ mount }: { readonly mount: string }) {
           </li>
         ))}
       </ul>
+      {hoop && mounts.length > 1 && (
+        <div role="group" aria-label="Side by side" className="flex flex-wrap items-center gap-1.5 py-1 text-[13px]">
+          <span className="text-soft">Side by side</span>
+          <button type="button" className="btn btn-small" onClick={() => layOut(0, false)}>
+            Touching
+          </button>
+          <button type="button" className="btn btn-small" onClick={() => layOut(BESIDE, false)}>
+            {withUnit(BESIDE, "measured", units)} apart
+          </button>
+          <button type="button" className="btn btn-small" onClick={() => layOut(BESIDE, true)}>
+            Even
+          </button>
+        </div>
+      )}
       {mounts.length < MOST && (
         <button type="button" className="btn my-1" onClick={() => session.change((piece) => void addSetting(piece, mount, next))}>
           <Plus size={14} aria-hidden="true" /> Add a setting

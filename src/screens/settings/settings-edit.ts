@@ -21,6 +21,11 @@ export function addSetting(piece: Editable<Piece>, like: string, along: number):
   return id;
 }
 
+/** Puts settings where they are asked for, so many mm round the hoop from its front. */
+export function placeSettings(piece: Editable<Piece>, alongs: readonly number[]): void {
+  piece.mounts.forEach((mount, i) => (mount.place = { ...mount.place, along: alongs[i]! }));
+}
+
 /** Takes a setting away, with its eye. */
 export function removeSetting(piece: Editable<Piece>, id: string): void {
   piece.mounts = piece.mounts.filter((mount) => mount.id !== id);

@@ -3,7 +3,6 @@
 import { type Draft as Editable } from "immer";
 import { type Point } from "@/core/geometry/outline";
 import { laidAt } from "@/core/heats/solder";
-import { figureOf } from "@/core/measure/figure";
 import { METALS, type Metal } from "@/core/metal/metals";
 import { type Blank } from "@/core/measure/blank";
 import { HOUSE_HEIGHT } from "@/core/mount/plan-wall";
@@ -30,7 +29,7 @@ import { SOURCE_NAMES } from "@/words/terms";
 import { AppliedList } from "../applied/AppliedList";
 import { WallDrawing } from "./WallDrawing";
 import { HeightSchools } from "./HeightSchools";
-import { baseField, cupLengthField, cupThicknessField, teethField, tubeField, wallField, wallLossField } from "./fields";
+import { baseField, cupLengthField, cupThicknessField, gapField, pitchField, tubeField, wallField, wallLossField } from "./fields";
 import { wallView } from "./view";
 
 /** How long and tall the strip is cut, and where its seam lies. */
@@ -162,19 +161,14 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
       />
       {settled.notch !== null && (
         <>
-          <MeasureField field={teethField(id, "pitch", units)} label="From tooth to tooth" hint={view.teeth} value={settled.notch.pitch} />
+          <MeasureField field={pitchField(id, units)} label="From tooth to tooth" hint={view.teeth} value={settled.notch.pitch} />
           <MeasureField
-            field={teethField(id, "depth", units)}
+            field={gapField(id, "depth", units)}
             label="Gaps, deep"
-            hint="from the top; half the lip is usual"
-            value={figureOf(plan.figures, `${id}.wall.notchDepth`).value}
+            hint={view.gaps.depth}
+            value={mount.wall.notch?.depth ?? null}
           />
-          <MeasureField
-            field={teethField(id, "gap", units)}
-            label="Gaps, wide"
-            hint="0.4 of the way to the next is usual"
-            value={figureOf(plan.figures, `${id}.wall.notchGap`).value}
-          />
+          <MeasureField field={gapField(id, "gap", units)} label="Gaps, wide" hint={view.gaps.gap} value={mount.wall.notch?.gap ?? null} />
         </>
       )}
       {view.stock === "tube" && (

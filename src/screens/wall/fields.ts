@@ -18,11 +18,20 @@ export function wallField(mount: string, name: WallNumber, units: Units) {
   });
 }
 
-/** What is wanted of a notched wall's teeth. */
-export function teethField(mount: string, name: "pitch" | "depth" | "gap", units: Units) {
-  return lengthField(`${mount}.wall.notch.${name}`, units, (piece, value) => {
+/** How far a notched wall's teeth are to stand from one another. */
+export function pitchField(mount: string, units: Units) {
+  return lengthField(`${mount}.wall.notch.pitch`, units, (piece, value) => {
     const wall = wallOf(piece, mount);
-    wall.notch = { pitch: USUAL_PITCH, ...wall.notch, [name]: value };
+    wall.notch = { ...wall.notch, pitch: value };
+  });
+}
+
+/** A size of the gaps between the teeth; without it the usual one. */
+export function gapField(mount: string, name: "depth" | "gap", units: Units) {
+  return optionalLengthField(`${mount}.wall.notch.${name}`, units, (piece, value) => {
+    const notch = (wallOf(piece, mount).notch ??= { pitch: USUAL_PITCH });
+    if (value === null) delete notch[name];
+    else notch[name] = value;
   });
 }
 

@@ -1,4 +1,4 @@
-import { figureOf } from "@/core/measure/figure";
+import { type Figure, figureOf } from "@/core/measure/figure";
 import { nearestGauge } from "@/core/measure/gauge";
 import { type HeightRule } from "@/core/mount/wall";
 import { type Mount } from "@/core/piece/piece";
@@ -51,6 +51,8 @@ export interface WallView {
   readonly shelf: string | null;
   /** How the pattern of a notched wall closes. */
   readonly teeth: string;
+  /** What is said of a size of the gaps between its teeth. */
+  readonly gaps: Readonly<Record<"depth" | "gap", string>>;
   /** null where nothing is sawn. */
   readonly sawLine: string | null;
   readonly across: string;
@@ -87,6 +89,10 @@ export function wallView(plan: Plan, mount: Mount, units: Units): WallView {
     wants: wantsText(plan, mount, stock, units),
     shelf: shelfText(plan, mount, units),
     teeth: teethText(plan, mount, units),
+    gaps: {
+      depth: usualText(mount.wall.notch?.depth, "half the lip", plan.figures[`${mount.id}.wall.notchDepth`], units),
+      gap: usualText(mount.wall.notch?.gap, "0.4 of the pitch", plan.figures[`${mount.id}.wall.notchGap`], units),
+    },
     sawLine:
       stock.name === "cup" ? null : `saw line, ${withUnit(plan.settled.mounts[mount.id]!.back.sawMargin.value, "blank", units)} outside`,
     across: showLength(figureOf(plan.figures, `${mount.id}.stone.length`).value, "blank", units),
@@ -181,4 +187,9 @@ function shelfText({ figures }: Plan, { id }: Mount, units: Units): string | nul
 function teethText({ figures }: Plan, { id }: Mount, units: Units): string {
   const [count, pitch] = [figures[`${id}.wall.notches`], figures[`${id}.wall.notchPitch`]];
   return count && pitch ? `${count.value} of them, every ${withUnit(pitch.value, "measured", units)}: they close at the seam` : "";
+}
+
+/** What is usual, and what it comes to where nothing was chosen. */
+function usualText(chosen: number | undefined, usual: string, taken: Figure | undefined, units: Units): string {
+  return chosen === undefined && taken ? `empty: ${usual}, ${showLength(taken.value, "measured", units)}` : `${usual} is usual`;
 }

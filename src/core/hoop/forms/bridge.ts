@@ -82,7 +82,7 @@ function extraOf(hoop: Hoop, outside: number, bases: readonly Base[]): FormExtra
     figures: {
       "bridge.blankLength": single("mm", length, "bridge.blank"),
       "bridge.reach": single("mm", arch.radius * Math.sin(arch.half), "bridge.reach"),
-      "bridge.arm": single("mm", arm, "bridge.arm"),
+      "bridge.arm": single("mm", Math.max(0, arm), "bridge.arm"),
     },
     findings: armFindings(arm, front),
     parts: [{ id: BRIDGE, kind: "bridge", mount: null, metal: bridge.metal, mass, thickness: bridge.thickness }],

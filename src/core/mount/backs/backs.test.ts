@@ -102,3 +102,53 @@ test("without a carrier stamp and drain lie to each side of the middle; a turned
   const turned = { ...piece, mounts: [{ ...piece.mounts[0]!, place: { turn: 90 } }] };
   expect(backOf(turned).drain!.at.map((each) => Math.abs(Number(each.toFixed(9))))).toEqual([0, 2.5]);
 });
+
+test("a tube that keeps a floor needs no plate: it is mounted by its wall, and a floor that is none is refused with both numbers", () => {
+  const stone = { ...oval.stone, outline: { shape: "round", diameter: 6 }, height: 3, turnIn: 1.2 } as const;
+  const tube = (lift: number, inside = 5): Piece => ({
+    ...tern,
+    mounts: [
+      {
+        ...oval,
+        stone,
+        wall: { source: "tube", metal: "sterling", thickness: 0.4, tube: { outside: 6.9, inside }, lift },
+        plate: { style: "none" },
+      },
+    ],
+  });
+  const plan = planOf(tube(0.5));
+  expect(plan.parts.map(({ id }) => id)).toEqual(["m1.wall", "hoop"]);
+  expect(plan.joints.map(({ id, parts, after }) => [id, parts, after])).toEqual([
+    ["hoop.seam", ["hoop"], []],
+    ["hoop.mount.m1", ["m1.wall", "hoop"], ["hoop.seam"]],
+  ]);
+  expect(Object.keys(plan.figures).filter((key) => key.startsWith("m1.plate"))).toEqual([]);
+  expect(plan.settled.mounts.m1!.back).toMatchObject({ kind: "none", thickness: 0.5, metal: "sterling" });
+  const told = (piece: Piece) => faultsOf(piece, SHIPPED_BENCH).map(({ path, code, values }) => [path, code, values]);
+  expect(told(tube(0.3))).toEqual([]);
+  expect(told(tube(0.29))).toEqual([["/mounts/0/wall/lift", "floor-thin", { least: 0.3, got: 0.29 }]]);
+  expect(told(tube(0.5, 6.092))).toEqual([
+    ["/mounts/0/wall/tube/inside", "shelf-narrow", { least: 0.2, got: expect.closeTo(0.004, 9) as number }],
+  ]);
+  expect(told({ ...tern, mounts: [{ ...oval, plate: { style: "none" } }] })).toEqual([
+    ["/mounts/0/plate/style", "no-floor", { got: "strip" }],
+  ]);
+  const cup: Piece = {
+    ...tube(0),
+    mounts: [{ ...tube(0).mounts[0]!, wall: { source: "cup", metal: "copper", thickness: 0.4, cup: { length: 7, thickness: 0.4 } } }],
+  };
+  expect(told(cup)).toEqual([]);
+  expect(planOf(cup).settled.mounts.m1!.back).toMatchObject({ kind: "own", thickness: 0.4, metal: "copper" });
+});
+
+test("a stamp or a drain that has no room beside the hoop starts where it has most", () => {
+  const narrow = { ...oval, stone: { ...oval.stone, outline: { shape: "oval", length: 9, width: 12 } } } as Mount;
+  const plan = planOf({
+    ...tern,
+    mounts: [{ ...narrow, plate: { ...narrow.plate, stamp: { width: 1.5, height: 4 }, drain: { diameter: 1 } } }],
+  });
+  const { stamp, drain } = plan.drawing.settings.m1!.plan.back;
+  expect(stamp!.clear).toBeGreaterThanOrEqual(0);
+  expect(plan.findings.filter(({ code }) => code.startsWith("plate.stamp") || code.startsWith("plate.drain"))).toEqual([]);
+  expect(drain!.at).not.toEqual([0, 0]);
+});

@@ -15,7 +15,7 @@ export function struck(
 ): { readonly drawn: Omit<BackDrawing, "plate" | "outer">; readonly findings: readonly Finding[] } {
   const { back, band } = asked;
   const stamp = back.stamp && stampOn(back.stamp, band, edge);
-  const drain = back.drain && { at: back.drain.at ?? besideBand(back.drain.diameter, band, 1), diameter: back.drain.diameter };
+  const drain = back.drain && drainIn(asked, back.drain.diameter, back.drain.at);
   return {
     drawn: { stamp, drain, band },
     findings: [
@@ -32,8 +32,30 @@ function besideBand(width: number, band: Band | null, side: 1 | -1): Point {
   return [out * Math.cos(along), out * Math.sin(along)];
 }
 
+/** From one place that is looked at to the next, where the usual one has no room (mm). */
+const LOOKED = 0.5;
+
+/** The usual place where it has room there; else the one on a plate, to half a millimetre, that leaves most. */
+function roomiest(usual: Point, edge: readonly Point[], clearAt: (at: Point) => number): Point {
+  let [best, most] = [usual, clearAt(usual)];
+  if (most >= 0) return usual;
+  const [xs, ys] = [edge.map(([x]) => x), edge.map(([, y]) => y)];
+  for (let x = Math.min(...xs); x <= Math.max(...xs); x += LOOKED)
+    for (let y = Math.min(...ys); y <= Math.max(...ys); y += LOOKED) {
+      const clear = clearAt([x, y]);
+      if (clear > most) [best, most] = [[x, y], clear];
+    }
+  return best;
+}
+
+function drainIn({ band, outline, wall }: BackAsked, diameter: number, at: Point | null): NonNullable<BackDrawing["drain"]> {
+  const usual = besideBand(diameter, band, 1);
+  const inside = at ? [] : outward(outline, wall.fit.value).points();
+  return { at: at ?? roomiest(usual, inside, (place) => drainClear(diameter, place, band, inside)), diameter };
+}
+
 function stampOn(stamp: Stamp, band: Band | null, edge: readonly Point[]) {
-  const at = stamp.at ?? besideBand(stamp.width, band, -1);
+  const at = stamp.at ?? roomiest(besideBand(stamp.width, band, -1), edge, (place) => stampClear(stamp, place, band, edge));
   return { corners: cornersOf(stamp, at), at, clear: stampClear(stamp, at, band, edge) };
 }
 

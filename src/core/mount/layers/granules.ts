@@ -27,7 +27,7 @@ export const granules: LayerKind = {
     const closes = line.isRound ? closingWidth(outline, layer.start, count, width) : null;
     const mass = massOf(metal, count * ballOf(width));
     const share = line.pieces.reduce((all, { from, to }) => all + to - from, 0) * outline.perimeter;
-    const snippet = layer.from && snippetOf(layer.from, width);
+    const snippet = snippetOf(madeFrom(layer), width);
     const figures: Figures = {
       [key("start")]: startFigure(asked),
       [key("netLength")]: sum("mm", [
@@ -37,8 +37,8 @@ export const granules: LayerKind = {
       [key("count")]: single("count", count, "bead.count"),
       [key("gap")]: single("mm", gap, "bead.gap"),
       ...(closes !== null && { [key("closes")]: single("mm", closes, "bead.closes") }),
-      ...(snippet && { [key("snippet")]: single("mm", snippet.length, snippet.formula) }),
-      ...(snippet && { [key("stock")]: single("mm", count * snippet.length, "bead.stock") }),
+      [key("snippet")]: single("mm", snippet.length, snippet.formula),
+      [key("stock")]: single("mm", count * snippet.length, "bead.stock"),
       [key("mass")]: single("g", mass, "density"),
     };
     const making = count > 0 ? beadSteps(asked, figures, count) : [];
@@ -143,26 +143,27 @@ function findingsOf({ mount, layer }: LayerAsked, rows: readonly { readonly at: 
   return findings;
 }
 
+/** What beads are melted from where nobody said: wire half as thick. */
+function madeFrom({ from, width }: LayerAsked["layer"]): MadeFrom {
+  return from ?? { wire: width / 2 };
+}
+
 function beadSteps({ mount, layer }: LayerAsked, figures: Figures, count: number) {
   const id = layerKey(mount, layer.id);
   const snippet = `${id}.snippet`;
-  const { from } = layer;
-  const snip = from
-    ? [
-        ornamentStep(mount, layer.id, "ornament.snip", {
-          target: figures[snippet] ? snippet : null,
-          checks: ["snippets.equal"],
-          values: {
-            layer: id,
-            count,
-            ...("wire" in from ? { wire: from.wire } : { thickness: from.strip[0], height: from.strip[1] }),
-            ...("notches" in from && from.notches !== undefined && { notches: from.notches }),
-          },
-        }),
-      ]
-    : [];
+  const from = madeFrom(layer);
   return [
-    ...snip,
+    ornamentStep(mount, layer.id, "ornament.snip", {
+      target: figures[snippet] ? snippet : null,
+      checks: ["snippets.equal"],
+      values: {
+        layer: id,
+        count,
+        ...("wire" in from ? { wire: from.wire } : { thickness: from.strip[0], height: from.strip[1] }),
+        ...("notches" in from && from.notches !== undefined && { notches: from.notches }),
+        ...(!layer.from && { usual: 1 }),
+      },
+    }),
     ornamentStep(mount, layer.id, "ornament.melt", {
       cautions: ["torch", "hotMetal", "charcoal"],
       checks: ["beads.round"],

@@ -1,0 +1,159 @@
+import { flattened } from "../geometry/curve";
+import { type Outline, type Point, nearestStation } from "../geometry/outline";
+import { distanceInside, distanceToPolygon } from "../geometry/polygon";
+import { roundTheHoop } from "../hoop/placing";
+import { type SettingDrawing } from "../mount/drawing";
+import { type Stretch, covers } from "../mount/layers/layer";
+import { type Applied } from "./applied";
+
+/** Points round a shape that are held against what lies beside it. */
+const ROUND = 32;
+
+/** A setting's plane, seen from above: what stands on it, and where it ends. Lengths in mm. */
+export interface Plane {
+  readonly outline: Outline;
+  /** The wall's outside; what lies within it lies under the stone. */
+  readonly wall: readonly Point[];
+  readonly edge: readonly Point[];
+  /** Ornament by the part it is: from where it starts to where it ends, out from the outline. */
+  readonly layers: readonly {
+    readonly part: string;
+    readonly extent: readonly Stretch[];
+    readonly start: number;
+    readonly width: number;
+  }[];
+}
+
+/** How closely curves are followed (mm). */
+const DRAWN = 0.01;
+
+/** A setting's plane, from its stone's outline and what is drawn of it. */
+export function planeOf(outline: Outline, { wallOutside, plateEdge, layers }: SettingDrawing["plan"]): Plane {
+  return {
+    outline,
+    wall: flattened(wallOutside, DRAWN),
+    edge: flattened(plateEdge, DRAWN),
+    layers: layers.map(({ part, extent, cut, width }) => ({ part, extent, start: cut.start, width })),
+  };
+}
+
+/** How far a place lies outside a shape, in mm; below 0 within its metal. */
+function outsideOf({ shape, shaped, sizes }: Applied, [x, y]: Point): number {
+  const [along, across] = shaped.half;
+  if (shape === "strip") {
+    const [dx, dy] = [Math.abs(x) - along, Math.abs(y) - across];
+    return dx > 0 && dy > 0 ? Math.hypot(dx, dy) : Math.max(dx, dy);
+  }
+  const d = Math.hypot(x, y);
+  return shape === "ring" ? Math.max(Number(sizes.inside) / 2 - d, d - along) : d - along;
+}
+
+/** Places on the edge of a shape about its middle. */
+function edgeOf({ shape, shaped, sizes }: Applied): Point[] {
+  const [along, across] = shaped.half;
+  const circle = (radius: number) =>
+    Array.from({ length: ROUND }, (_, i): Point => {
+      const turn = (2 * Math.PI * i) / ROUND;
+      return [radius * Math.cos(turn), radius * Math.sin(turn)];
+    });
+  if (shape === "ring") return [...circle(along), ...circle(Number(sizes.inside) / 2)];
+  if (shape !== "strip") return circle(along);
+  return Array.from({ length: ROUND + 1 }, (_, i) => (2 * i) / ROUND - 1).flatMap((t): Point[] => [
+    [t * along, across],
+    [t * along, -across],
+    [along, t * across],
+    [-along, t * across],
+  ]);
+}
+
+const moved = (points: readonly Point[], [dx, dy]: Point): Point[] => points.map(([x, y]) => [x + dx, y + dy]);
+
+/** How far two that are put on lie apart in one plane, in mm; below 0 one lies over the other. */
+export function clearOfOther(one: Applied, other: Applied): number {
+  const away: Point = [one.at[0] - other.at[0], one.at[1] - other.at[1]];
+  const back: Point = [-away[0], -away[1]];
+  return Math.min(
+    ...moved(edgeOf(one), away).map((place) => outsideOf(other, place)),
+    ...moved(edgeOf(other), back).map((place) => outsideOf(one, place)),
+  );
+}
+
+/** How far it lies outside the wall, in mm; below 0 it lies over the wall, or under the stone. */
+export function clearOfWall(each: Applied, { wall }: Plane): number {
+  const own = moved(edgeOf(each), each.at);
+  return Math.min(
+    ...own.map((place) => -distanceInside(wall, place)),
+    ...moved(wall, [-each.at[0], -each.at[1]]).map((place) => outsideOf(each, place)),
+  );
+}
+
+/** How far it lies within the edge, in mm; below 0 it hangs over it by so much. */
+export function clearOfEdge(each: Applied, { edge }: Plane): number {
+  return Math.min(...moved(edgeOf(each), each.at).map((place) => distanceInside(edge, place)));
+}
+
+/** The ornament that it lies over most, and by how much; null where it lies clear of all. */
+export function overLayer(each: Applied, { outline, wall, layers }: Plane): { readonly part: string; readonly over: number } | null {
+  const round = outline.stations.map(({ x, y }): Point => [x, y]);
+  const found = moved(edgeOf(each), each.at)
+    .filter((place) => distanceInside(wall, place) < 0)
+    .flatMap((place) => {
+      const out = distanceToPolygon(round, place);
+      const { at } = nearestStation(outline.stations, place);
+      return layers.flatMap(({ part, extent, start, width }) => {
+        const over = Math.min(out - start, start + width - out);
+        return over > 0 && covers(extent, at) ? [{ part, over }] : [];
+      });
+    });
+  return found.reduce<(typeof found)[number] | null>((most, one) => (most && most.over >= one.over ? most : one), null);
+}
+
+/** From one place that is looked at to the next (mm). */
+const LOOKED = 0.5;
+
+/** Where something new finds room in a plane beside all that is there; the roomiest place where it finds none. */
+export function freeIn(each: Applied, plane: Plane, others: readonly Applied[]): Point {
+  const [xs, ys] = [plane.edge.map(([x]) => x), plane.edge.map(([, y]) => y)];
+  let [best, most]: [Point, number] = [each.at, -Infinity];
+  for (let x = Math.min(...xs); x <= Math.max(...xs); x += LOOKED)
+    for (let y = Math.min(...ys); y <= Math.max(...ys); y += LOOKED) {
+      if (distanceInside(plane.wall, [x, y]) >= 0 || distanceInside(plane.edge, [x, y]) <= 0) continue;
+      const there = { ...each, at: [x, y] as const };
+      const least = Math.min(
+        clearOfWall(there, plane),
+        clearOfEdge(there, plane),
+        -(overLayer(there, plane)?.over ?? 0),
+        ...others.map((other) => clearOfOther(there, other)),
+      );
+      if (least > most) [best, most] = [[x, y], least];
+    }
+  return best;
+}
+
+/** A hoop as what is put on it finds it: its outside in mm, and angles from its front in radians: what sits on it, to both sides, and its seams. */
+export interface Round {
+  readonly outside: number;
+  readonly seats: readonly { readonly angle: number; readonly half: number }[];
+  readonly seams: readonly number[];
+}
+
+/** Where something new finds room round a hoop, in mm from its front, the nearest to it; the roomiest place where it finds none. */
+export function freeRound({ shaped }: Applied, { outside, seats, seams }: Round, others: readonly Applied[]): number {
+  const [half] = shaped.half;
+  let [best, most] = [0, -Infinity];
+  for (let away = 0; away <= Math.PI * outside; away += LOOKED)
+    for (const along of [away, -away]) {
+      const least = Math.min(
+        ...seats.map((seat) => roundTheHoop(outside, along - seat.angle * outside) - seat.half * outside - half),
+        ...seams.map((angle) => roundTheHoop(outside, along - angle * outside) - CLEAR_OF_SEAM - half),
+        ...others.map((other) => roundTheHoop(outside, along - other.along) - half - other.shaped.half[0]),
+      );
+      if (least >= ROOM) return along;
+      if (least > most) [best, most] = [along, least];
+    }
+  return best;
+}
+
+/** What is left free beside something new, and of a seam (mm). */
+const ROOM = 0.3;
+const CLEAR_OF_SEAM = 2;
