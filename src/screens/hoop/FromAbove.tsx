@@ -12,6 +12,8 @@ import { putPlace } from "./fields";
 
 interface Props {
   readonly mount: Mount;
+  /** All that sit on the hoop. */
+  readonly mounts: readonly Mount[];
   readonly hoop: HoopDrawing;
   /** Room on the sheet, in pixels. */
   readonly box: { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
@@ -21,7 +23,7 @@ interface Props {
 const STEP = 1;
 
 /** A setting from above with the hoop under it, the finger from left to right; turned by the handle at the end of its length. */
-export function FromAbove({ mount, hoop, box }: Props) {
+export function FromAbove({ mount, mounts, hoop, box }: Props) {
   const session = useSession();
   const plan = usePlan();
   const seen = plan.drawing.settings[mount.id]!.plan;
@@ -43,6 +45,11 @@ export function FromAbove({ mount, hoop, box }: Props) {
         {legs.map(({ middle, width }, i) => (
           <Shape key={i} points={strip(middle, width)} fill="url(#metal)" stroke="#6f7a7e" strokeWidth={0.8} lights="slit" />
         ))}
+        {mounts
+          .filter(({ id }) => id !== mount.id)
+          .map(({ id, place }) => (
+            <Beside key={id} id={id} turn={place?.turn ?? 0} hoop={hoop} beside={mount.id} />
+          ))}
         <g transform={`rotate(${turn})`} opacity={0.82}>
           <Shape curve={seen.plateEdge} fill="#dfe5e7" stroke="#6f7a7e" lights="plate" />
           <Shape curve={seen.stone} fill={`url(#stone-${mount.id})`} stroke="#00000044" lights="stone" />
@@ -71,6 +78,33 @@ export function FromAbove({ mount, hoop, box }: Props) {
         </DragHandle>
       </Millimetres>
     </>
+  );
+}
+
+interface BesideProps {
+  readonly id: string;
+  readonly turn: number;
+  readonly hoop: HoopDrawing;
+  /** The one looked straight at. */
+  readonly beside: string;
+}
+
+/** Another setting, as it leans away round the hoop; none where it lies on the far side. */
+function Beside({ id, turn, hoop, beside }: BesideProps) {
+  const { drawing } = usePlan();
+  const [{ angle, level }, straight] = [hoop.seats[id]!, hoop.seats[beside]!];
+  const away = angle - straight.angle;
+  if (Math.cos(away) <= 0) return null;
+  const { plan: seen, section } = drawing.settings[id]!;
+  return (
+    <g
+      transform={`translate(0 ${(level + section.plate.thickness) * Math.sin(away)}) scale(1 ${Math.cos(away)}) rotate(${turn})`}
+      opacity={0.5}
+      pointerEvents="none"
+    >
+      <Shape curve={seen.plateEdge} fill="#dfe5e7" stroke="#6f7a7e" />
+      <Shape curve={seen.stone} fill={`url(#stone-${id})`} stroke="#00000044" />
+    </g>
   );
 }
 

@@ -103,6 +103,7 @@ export function HoopDrawing({ size, piece, mount, view }: Props) {
       {!isNarrow && (
         <FromAbove
           mount={piece.mounts.find(({ id }) => id === mount)!}
+          mounts={piece.mounts}
           hoop={hoop}
           box={{ x: size.width * SHARE + 10, y: 10, width: size.width * (1 - SHARE) - 24, height: size.height * 0.62 }}
         />
@@ -110,6 +111,7 @@ export function HoopDrawing({ size, piece, mount, view }: Props) {
       {isNarrow && (
         <FromAbove
           mount={piece.mounts.find(({ id }) => id === mount)!}
+          mounts={piece.mounts}
           hoop={hoop}
           box={{ x: 10, y: size.height - 165, width: size.width * 0.6, height: 155 }}
         />
