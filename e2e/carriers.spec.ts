@@ -67,7 +67,7 @@ test("a slit-shank ring from nothing to its card: open, slit, spread too far and
   await expect(article).toContainText("Saw down the middle to the roots");
 });
 
-test("a ring of two settings: one more is added clear of the first, dragged into it, told, moved back by the keys, and both on the card", async ({
+test("a ring of settings: one more is added clear of the first, dragged into it, told, moved back by the keys; three laid side by side; all on the card", async ({
   page,
 }) => {
   await start(page, "Ring");
@@ -84,6 +84,15 @@ test("a ring of two settings: one more is added clear of the first, dragged into
   await page.getByRole("slider", { name: "Place of stone 1 round the hoop" }).focus();
   for (let i = 0; i < 3; i++) await page.keyboard.press("ArrowLeft");
   await expect(field(page, "m1.place.along")).toHaveValue("-0.30");
+  await page.getByRole("button", { name: "Add a setting" }).click();
+  await page.getByRole("button", { name: "Touching", exact: true }).click();
+  await expect(page.getByText("run into each other")).toBeHidden();
+  // Cut across, and as it leans away beside the one looked at from above; on the far side it is out of sight.
+  const second = page.locator('[fill="url(#stone-m2)"]');
+  await expect(second).toHaveCount(2);
+  await field(page, "m1.place.along").fill("-25");
+  await expect(second).toHaveCount(1);
+  await page.getByRole("button", { name: "Take stone 3 away" }).click();
   await page.getByRole("group", { name: "Setting shown" }).getByRole("button", { name: "Stone 2" }).click();
   await stage(page, "Stone");
   await field(page, "m2.stone.outline.length").fill("7");
