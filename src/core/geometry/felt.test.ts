@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { type OutlineShape, outlineOfShape } from "../stone/shapes/shapes";
 import { ellipse } from "./ellipse";
 import { felt } from "./felt";
-import { type Outline, type Point } from "./outline";
+import { tracedOval } from "./traced.testing";
 
 /** The turn of an ellipse's tangent over the 2 mm centred on the end of its long axis, by its own arc length. */
 function overTwoMillimetres(a: number, b: number): number {
@@ -91,23 +91,12 @@ test("a notch is one from a tenth of a millimetre of depth on", () => {
   expect([notches(0.09), notches(0.11)]).toEqual([0, 1]);
 });
 
-/** An oval 25 x 18 as a tracing gives it: so many points, each off by up to 0.01 mm. */
-function traced(count: number, closed: "curve" | "polyline", seed: number): Outline {
-  let state = seed;
-  const noise = () => ((state = (state * 48271) % 2147483647) / 2147483647 - 0.5) * 0.02;
-  const points = Array.from({ length: count }, (_, i): Point => {
-    const angle = (2 * Math.PI * i) / count;
-    return [12.5 * Math.cos(angle) + noise(), 9 * Math.sin(angle) + noise()];
-  });
-  return outlineOfShape({ shape: "free", closed, points });
-}
-
 test("a traced oval gathers as the true one does, to a tenth, however many its points and however they are joined", () => {
   const { greatest } = felt(ellipse(12.5, 9));
   for (const count of [60, 120, 250, 500, 1000, 2000])
     for (const closed of ["curve", "polyline"] as const)
       for (const seed of [1, 77]) {
-        const { corners, greatest: found } = felt(traced(count, closed, seed));
+        const { corners, greatest: found } = felt(outlineOfShape(tracedOval([12.5, 9], { count, closed, seed })));
         expect({ count, closed, off: Math.abs(found / greatest - 1) < 0.1, corners: corners.length }).toEqual({
           count,
           closed,

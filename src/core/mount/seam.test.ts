@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { ellipse } from "../geometry/ellipse";
 import { type Point } from "../geometry/outline";
+import { tracedOval } from "../geometry/traced.testing";
 import { type OutlineShape, outlineOfShape } from "../stone/shapes/shapes";
 import { apart, isAtCorner, isClearOfCorners, runsWhere, straightestPlace } from "./seam";
 
@@ -101,4 +102,21 @@ test("a cushion's seam lies on its long side, whatever its exponent: a place tha
   for (const exponent of [1.8, 1.95, 2, 2.1, 2.3, 3, 6])
     expect(straightestPlace(shaped({ shape: "cushion", length: 16, width: 12, exponent }), [])).toBeCloseTo(0.25, 4);
   expect(straightestPlace(shaped({ shape: "cushion", length: 14, width: 14, exponent: 1.8 }), [])).toBeGreaterThan(0.05);
+});
+
+test("a roughly traced oval's seam lies on a long side: where no run is as long as 2 mm, in the middle of the straightest, clear of a carrier", () => {
+  for (const sides of [
+    [12.5, 9],
+    [8, 6],
+    [4, 2.5],
+  ] as const)
+    for (const count of [60, 120, 250])
+      for (const closed of ["curve", "polyline"] as const)
+        for (const seed of [1, 77, 4242]) {
+          const seam = straightestPlace(shaped(tracedOval(sides, { count, closed, seed, off: 0.05 })), []);
+          expect(Math.min(apart(seam, 0.25), apart(seam, 0.75))).toBeLessThan(0.1);
+        }
+  const noRun = shaped(tracedOval([12.5, 9], { count: 60, closed: "curve", seed: 99, off: 0.05 }));
+  const seam = straightestPlace(noRun, []);
+  expect(apart(straightestPlace(noRun, [seam]), seam) * noRun.perimeter).toBeGreaterThanOrEqual(4);
 });

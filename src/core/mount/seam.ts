@@ -65,8 +65,8 @@ export function apart(a: number, b: number): number {
 
 /**
  * Where the seam lies best: the middle of the longest run, 2 mm or more, whose curvature is within 0.3 of a turn per length of the
- * smallest, clear of corners and, where another run serves as well, of the places a carrier meets. Ties go to the
- * lowest place; a circle has its seam at 0.25.
+ * smallest, clear of corners and, where another run serves as well, of the places a carrier meets. Where no run is as long, the middle of the
+ * straightest 2 mm clear of corners; where no place is clear of them, the farthest. Ties go to the lowest place; a circle has its seam at 0.25.
  */
 export function straightestPlace(outline: Outline, carrierPlaces: readonly number[]): number {
   const smooth = felt(outline).places.filter(({ isCorner }) => !isCorner);
@@ -76,11 +76,19 @@ export function straightestPlace(outline: Outline, carrierPlaces: readonly numbe
     .map(({ from, to }) => ({ middle: withinOne((from + to) / 2), length: to - from }))
     .filter(({ middle, length }) => length * outline.perimeter >= LEAST_RUN_MM && isClearOfCorners(outline, middle));
   if (runs.some(({ length }) => length >= 1)) return CIRCLE_SEAM;
-  if (runs.length === 0) return farthestFromCorners(outline);
-  const clearOfCarrier = runs.filter(({ middle }) =>
-    carrierPlaces.every((place) => apart(middle, place) * outline.perimeter >= FROM_CARRIER_MM),
-  );
+  const isClearOfCarrier = (at: number) => carrierPlaces.every((place) => apart(at, place) * outline.perimeter >= FROM_CARRIER_MM);
+  if (runs.length === 0) return straightest(outline, isClearOfCarrier) ?? farthestFromCorners(outline);
+  const clearOfCarrier = runs.filter(({ middle }) => isClearOfCarrier(middle));
   return longestThenLowest(clearOfCarrier.length > 0 ? clearOfCarrier : runs);
+}
+
+/** The place clear of corners round which a wall bends least, if possible clear of a carrier too; null where none is clear of corners. */
+function straightest(outline: Outline, isClearOfCarrier: (at: number) => boolean): number | null {
+  const clear = felt(outline).places.filter(({ at, isCorner }) => !isCorner && isClearOfCorners(outline, at));
+  const free = clear.filter(({ at }) => isClearOfCarrier(at));
+  const among = free.length > 0 ? free : clear;
+  const least = Math.min(...among.map(({ curvature }) => Math.abs(curvature)));
+  return among.find(({ curvature }) => Math.abs(curvature) <= least + tolerance.samePlace)?.at ?? null;
 }
 
 /** Whether a place lies far enough from every corner for a seam. */
