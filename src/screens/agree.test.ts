@@ -1,5 +1,4 @@
 import fc from "fast-check";
-import { expect, test } from "@jest/globals";
 import { benchCard } from "../../cli/card";
 import { isHeating } from "@/core/making/step";
 import { anyPiece } from "@/core/piece/any-piece.testing";

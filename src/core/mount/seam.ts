@@ -82,13 +82,26 @@ export function straightestPlace(outline: Outline, carrierPlaces: readonly numbe
   return longestThenLowest(clearOfCarrier.length > 0 ? clearOfCarrier : runs);
 }
 
-/** The place clear of corners round which a wall bends least, if possible clear of a carrier too; null where none is clear of corners. */
+/**
+ * The middle of the 2 mm, clear of corners and if possible of a carrier, that nowhere bend much: where an outline goes from a bulge into a hollow it does not
+ * bend at one place, and is not straight for that. null where no place is clear of corners.
+ */
 function straightest(outline: Outline, isClearOfCarrier: (at: number) => boolean): number | null {
-  const clear = felt(outline).places.filter(({ at, isCorner }) => !isCorner && isClearOfCorners(outline, at));
-  const free = clear.filter(({ at }) => isClearOfCarrier(at));
-  const among = free.length > 0 ? free : clear;
-  const least = Math.min(...among.map(({ curvature }) => Math.abs(curvature)));
-  return among.find(({ curvature }) => Math.abs(curvature) <= least + tolerance.samePlace)?.at ?? null;
+  const { places } = felt(outline);
+  const clear = places.flatMap(({ at, isCorner }, i) => (!isCorner && isClearOfCorners(outline, at) ? [i] : []));
+  const free = clear.filter((i) => isClearOfCarrier(places[i]!.at));
+  const half = LEAST_RUN_MM / 2 / outline.perimeter;
+  const place = (i: number) => places[(i + places.length) % places.length]!;
+  const mostRound = (i: number) => {
+    let most = 0;
+    for (const step of [1, -1])
+      for (let j = i; Math.abs(j - i) < places.length && apart(place(j).at, place(i).at) <= half; j += step)
+        most = Math.max(most, Math.abs(place(j).curvature));
+    return most;
+  };
+  const bends = (free.length > 0 ? free : clear).map((i) => ({ at: place(i).at, most: mostRound(i) }));
+  const least = Math.min(...bends.map(({ most }) => most));
+  return bends.find(({ most }) => most <= least + tolerance.samePlace)?.at ?? null;
 }
 
 /** Whether a place lies far enough from every corner for a seam. */
