@@ -164,12 +164,20 @@ function sayMoved({ heats }: Pick<Plan, "heats">): { readonly level: "error" | "
   ];
 }
 
+/** A verdict on heats: `short` where there is room for a word. */
+interface SaidHeats {
+  readonly text: string;
+  readonly short: string;
+  readonly level: "error" | "warning" | null;
+}
+
 /** The verdict on a plan's heats, the same on every screen: what moves in them, and how grave that is. */
-export function sayHeats(plan: Pick<Plan, "heats" | "heatPlan">): { readonly text: string; readonly level: "error" | "warning" | null } {
-  if (plan.heatPlan.status === "impossible") return { text: "no order works", level: "error" };
-  if (plan.heatPlan.status === "unproven") return { text: "not proven the best", level: null };
+export function sayHeats(plan: Pick<Plan, "heats" | "heatPlan">): SaidHeats {
+  if (plan.heatPlan.status === "impossible") return { text: "no order works", short: "none works", level: "error" };
+  if (plan.heatPlan.status === "unproven") return { text: "not proven the best", short: "not proven the best", level: null };
   const moved = sayMoved(plan);
-  return { text: moved.map(({ text }) => text).join(", ") || "all hold", level: moved[0]?.level ?? null };
+  const all = moved.map(({ text }) => text).join(", ");
+  return { text: all || "all hold", short: all || "hold", level: moved[0]?.level ?? null };
 }
 
 /** What an overshoot is, in the maker's degrees. */

@@ -132,7 +132,7 @@ const PART_NAMES: Readonly<Record<PartKind, string>> = {
 
 /** Of the part that is joined, and what it is joined to. */
 const JOINT_NAMES: Readonly<Record<JointKind, (part: string, onto: string) => string>> = {
-  seam: (part) => (part.endsWith("strands") ? `seam of ${part}` : `${part} seam`),
+  seam: (part) => `${part} seam`,
   foot: () => "wall to plate",
   ledge: () => "ledge to wall",
   ornament: (part, onto) => `${part} to ${onto}`,
@@ -189,7 +189,7 @@ export function namesIn({ parts, joints }: Named): Names {
       : plain(ids[0]!);
   const tied = ({ kind, parts: all }: Named["joints"][number]) => {
     const [own, ...onto] = all;
-    if (kind === "seam") return JOINT_NAMES.seam(together(all), "");
+    if (kind === "seam" && onto.length > 0) return `seam of ${together(all)}`;
     return JOINT_NAMES[kind](plain(own!), together(onto.length > 0 ? onto : [own!]));
   };
   return {

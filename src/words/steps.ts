@@ -237,7 +237,7 @@ function harms(v: StepVoice): string {
   ].join(", ");
 }
 
-/** "stone goes", "stones go". */
+/** "stone goes"; of several "first stone goes". */
 function stones(v: StepVoice): string {
   return Number(v.text("stones")) > 1 ? "first stone goes" : "stone goes";
 }

@@ -3,9 +3,11 @@ import { NOTHING, type Contribution, type WorkedJoint } from "../joint/contribut
 import { step } from "../making/step";
 import { single } from "../measure/figure";
 import { type Finding, type FindingCode, type Level, finding } from "../measure/finding";
+import { tolerance } from "../measure/tolerances";
 import { type Metal, massOf } from "../metal/metals";
 import { roundTheHoop } from "../hoop/placing";
-import { type Plane, clearOfEdge, clearOfOther, clearOfWall, overLayer } from "./clearance";
+import { snippetOf, usualWire } from "../mount/layers/granules";
+import { FROM_SEAM, type Plane, type Round, clearOfEdge, clearOfOther, clearOfWall, overLayer } from "./clearance";
 import { APPLIED_SHAPES, type Ball, type Disc, type Ring, type Shaped, type Strip } from "./shapes";
 
 /** Something sweated on: in a mount's plane at [x, y], or so many mm round the hoop from its front. */
@@ -44,13 +46,8 @@ export function shapeOf({ disc, ball, ring, strip }: Entry): Pick<Applied, "shap
 export interface Ground {
   readonly parts: readonly Part[];
   readonly joints: readonly WorkedJoint[];
-  /** The hoop's parts, its outside radius and width in mm, and what sits on it, in radians from its front; null without one. */
-  readonly hoop: {
-    readonly parts: readonly string[];
-    readonly outside: number;
-    readonly width: number;
-    readonly seats: readonly { readonly mount: string; readonly angle: number; readonly half: number }[];
-  } | null;
+  /** The hoop with its parts; null without one. */
+  readonly hoop: (Round & { readonly parts: readonly string[] }) | null;
   /** Each setting as it is seen from above. */
   readonly planes: Readonly<Record<string, () => Plane>>;
   /** How parts are made, by their ids. */
@@ -58,9 +55,6 @@ export interface Ground {
   /** By part: where its seam lies in its mount's plane. */
   readonly seams: Readonly<Record<string, readonly [number, number]>>;
 }
-
-/** Nearer than this to a seam it is soldered over, or lets it go (mm). */
-const FROM_SEAM = 2;
 
 /** All that is put on: before the seams of what it lies on where it is put on flat, after them where that is formed. */
 export function planApplied(all: readonly Applied[], ground: Ground): Contribution {
@@ -94,16 +88,13 @@ export function afterFlat(joints: readonly WorkedJoint[], all: readonly Applied[
 /** Joints that are made while their parts are flat: nothing on them need wait. */
 const MADE_FLAT: ReadonlySet<JointKind> = new Set(["twist", "strands"]);
 
-/** A ball is melted from so much of a wire half as thick: 2 D^3 / (3 d^2). */
-const WIRE_OF_BALL = 0.5;
-
 function figuresOf(each: Applied): Contribution["figures"] {
-  const diameter = Number(each.sizes.diameter);
-  const wire = WIRE_OF_BALL * diameter;
-  return {
-    [`applied.${each.id}.mass`]: single("g", massFor(each), "density"),
-    ...(each.shape === "ball" && { [`applied.${each.id}.snippet`]: single("mm", (2 * diameter ** 3) / (3 * wire ** 2), "snippet.wire") }),
-  };
+  const part = partOf(each);
+  const mass = { [`${part}.mass`]: single("g", massFor(each), "density") };
+  const { melted } = each.shaped;
+  if (melted === null) return mass;
+  const { length, formula } = snippetOf(usualWire(melted), melted);
+  return { ...mass, [`${part}.snippet`]: single("mm", length, formula) };
 }
 
 function partOf({ id }: Applied): string {
@@ -145,11 +136,11 @@ function jointOf(each: Applied, ground: Ground): WorkedJoint {
     work: {
       before: [
         ...(ground.made[on]?.[when] ?? []),
-        ...(shape === "ball"
-          ? [step(part, "applied.snip", { target: `${part}.snippet`, values: { part, wire: WIRE_OF_BALL * Number(sizes.diameter) } })]
+        ...(shaped.melted !== null
+          ? [step(part, "applied.snip", { target: `${part}.snippet`, values: { part, ...usualWire(shaped.melted) } })]
           : []),
         step(part, "applied.make", {
-          cautions: shape === "ball" ? ["torch", "hotMetal", "charcoal"] : ["saw"],
+          cautions: shaped.melted !== null ? ["torch", "hotMetal", "charcoal"] : ["saw"],
           values: { part, shape, ...sizes },
         }),
       ],
@@ -191,37 +182,34 @@ function placeFindings(each: Applied, before: readonly Applied[], ground: Ground
     return [
       ...before.flatMap((other) => {
         const lies = each.shaped.half[0] + other.shaped.half[0] - apart(each.along, other.along);
-        return hoop.parts.includes(other.on) && lies > SEEN
+        return hoop.parts.includes(other.on) && lies > tolerance.seen
           ? [found("applied.overlap", "error", { other: partOf(other), over: lies })]
           : [];
       }),
       ...hoop.seats.flatMap(({ mount: of, angle, half }) => {
         const lies = each.shaped.half[0] + half * hoop.outside - apart(each.along, angle * hoop.outside);
-        return lies > SEEN ? [found("applied.under-setting", "error", { mount: of, over: lies })] : [];
+        return lies > tolerance.seen ? [found("applied.under-setting", "error", { mount: of, over: lies })] : [];
       }),
-      ...(each.when === "formed" && over > SEEN ? [found("applied.over-edge", "warning", { over })] : []),
+      ...(each.when === "formed" && over > tolerance.seen ? [found("applied.over-edge", "warning", { over })] : []),
     ];
   }
   const plane = mount === null ? undefined : ground.planes[mount];
   const others = before.filter((other) => mount !== null && mountOf(other, ground) === mount);
   const overlaps = others.flatMap((other) => {
     const lies = -clearOfOther(each, other);
-    return lies > SEEN ? [found("applied.overlap", "error", { other: partOf(other), over: lies })] : [];
+    return lies > tolerance.seen ? [found("applied.overlap", "error", { other: partOf(other), over: lies })] : [];
   });
   if (!plane || ground.parts.find(({ id }) => id === each.on)?.kind !== "plate") return overlaps;
   const [lies, hangs, layer] = [-clearOfWall(each, plane()), -clearOfEdge(each, plane()), overLayer(each, plane())];
   return [
     ...overlaps,
-    ...(lies > SEEN ? [found("applied.under-stone", "error", { over: lies })] : []),
-    ...(lies <= SEEN && layer && layer.over > SEEN
+    ...(lies > tolerance.seen ? [found("applied.under-stone", "error", { over: lies })] : []),
+    ...(lies <= tolerance.seen && layer && layer.over > tolerance.seen
       ? [found("applied.over-ornament", "error", { other: layer.part, over: layer.over })]
       : []),
-    ...(hangs > SEEN ? [found("applied.over-edge", "warning", { over: hangs })] : []),
+    ...(hangs > tolerance.seen ? [found("applied.over-edge", "warning", { over: hangs })] : []),
   ];
 }
-
-/** Less than this is not seen (mm). */
-const SEEN = 0.005;
 
 /** How far its edge lies from the seam of what it is put on, in mm; null where that has none. */
 function fromSeam({ on, at, along, shaped }: Applied, { hoop, seams, joints }: Ground): number | null {

@@ -4,7 +4,7 @@ import { planPiece } from "../piece/plan-piece";
 import ternFile from "../piece/reference/tern-ring.piece.json";
 import { settleApplied } from "../piece/settle";
 import { outlineOf } from "../stone/stone";
-import { clearOfEdge, clearOfOther, clearOfWall, freeIn, freeRound, planeOf } from "./clearance";
+import { clearOfEdge, clearOfOther, clearOfWall, freeIn, freeRound, planeOf, roundOf } from "./clearance";
 
 const tern = ternFile as unknown as Piece;
 const [oval] = tern.mounts as [Piece["mounts"][number]];
@@ -64,7 +64,13 @@ test("each is told where it stands, with by how much; a new one is placed where 
   const [x, y] = freeIn(disc(0, 0), plane, others);
   const placed = disc(x, y);
   expect(Math.min(clearOfWall(placed, plane), clearOfEdge(placed, plane), clearOfOther(placed, others[0]!))).toBeGreaterThan(0);
-  const round = { outside: 10, seats: [{ angle: 0, half: 0.5 }], seams: [Math.PI] };
+  const seat = { act: "flat" as const, half: 3, level: 9, angle: 0.2, extent: 6, covers: 36 };
+  const wire = { curve: [], fibre: 0.8, width: 3, thickness: 1.6 };
+  expect(roundOf({ outside: 10, wire, seats: { m1: seat }, seams: [Math.PI] })).toEqual({
+    ...{ outside: 10, width: 3, seams: [Math.PI] },
+    seats: [{ mount: "m1", angle: 0.2, half: expect.closeTo(Math.PI / 10, 12) as number }],
+  });
+  const round = { outside: 10, seats: [{ mount: "m1", angle: 0, half: 0.5 }], seams: [Math.PI] };
   const first = freeRound(disc(0, 0), round, []);
   expect(first).toBeCloseTo(6.5, 9);
   expect(freeRound(disc(0, 0), round, [{ ...disc(0, 0), along: first }])).toBeCloseTo(-6.5, 9);

@@ -1,10 +1,15 @@
 import { flattened } from "../geometry/curve";
 import { type Outline, type Point, nearestStation } from "../geometry/outline";
 import { distanceInside, distanceToPolygon } from "../geometry/polygon";
+import { roomiest } from "../geometry/roomiest";
+import { type HoopDrawing } from "../hoop/drawing";
 import { roundTheHoop } from "../hoop/placing";
 import { type SettingDrawing } from "../mount/drawing";
 import { type Stretch, covers } from "../mount/layers/layer";
 import { type Applied } from "./applied";
+
+/** Nearer than this to a seam what is put on is soldered over it, or lets it go (mm). */
+export const FROM_SEAM = 2;
 
 /** Points round a shape that are held against what lies beside it. */
 const ROUND = 32;
@@ -38,26 +43,25 @@ export function planeOf(outline: Outline, { wallOutside, plateEdge, layers }: Se
 }
 
 /** How far a place lies outside a shape, in mm; below 0 within its metal. */
-function outsideOf({ shape, shaped, sizes }: Applied, [x, y]: Point): number {
-  const [along, across] = shaped.half;
-  if (shape === "strip") {
+function outsideOf({ shaped: { half, isRound, hole } }: Applied, [x, y]: Point): number {
+  const [along, across] = half;
+  if (!isRound) {
     const [dx, dy] = [Math.abs(x) - along, Math.abs(y) - across];
     return dx > 0 && dy > 0 ? Math.hypot(dx, dy) : Math.max(dx, dy);
   }
   const d = Math.hypot(x, y);
-  return shape === "ring" ? Math.max(Number(sizes.inside) / 2 - d, d - along) : d - along;
+  return hole > 0 ? Math.max(hole - d, d - along) : d - along;
 }
 
 /** Places on the edge of a shape about its middle. */
-function edgeOf({ shape, shaped, sizes }: Applied): Point[] {
-  const [along, across] = shaped.half;
+function edgeOf({ shaped: { half, isRound, hole } }: Applied): Point[] {
+  const [along, across] = half;
   const circle = (radius: number) =>
     Array.from({ length: ROUND }, (_, i): Point => {
       const turn = (2 * Math.PI * i) / ROUND;
       return [radius * Math.cos(turn), radius * Math.sin(turn)];
     });
-  if (shape === "ring") return [...circle(along), ...circle(Number(sizes.inside) / 2)];
-  if (shape !== "strip") return circle(along);
+  if (isRound) return hole > 0 ? [...circle(along), ...circle(hole)] : circle(along);
   return Array.from({ length: ROUND + 1 }, (_, i) => (2 * i) / ROUND - 1).flatMap((t): Point[] => [
     [t * along, across],
     [t * along, -across],
@@ -108,44 +112,51 @@ export function overLayer(each: Applied, { outline, wall, layers }: Plane): { re
   return found.reduce<(typeof found)[number] | null>((most, one) => (most && most.over >= one.over ? most : one), null);
 }
 
-/** From one place that is looked at to the next (mm). */
+/** From one place round a hoop that is looked at to the next (mm). */
 const LOOKED = 0.5;
 
-/** Where something new finds room in a plane beside all that is there; the roomiest place where it finds none. */
+/** The place in a plane where something new lies furthest from all that is there, and from the edge. */
 export function freeIn(each: Applied, plane: Plane, others: readonly Applied[]): Point {
-  const [xs, ys] = [plane.edge.map(([x]) => x), plane.edge.map(([, y]) => y)];
-  let [best, most]: [Point, number] = [each.at, -Infinity];
-  for (let x = Math.min(...xs); x <= Math.max(...xs); x += LOOKED)
-    for (let y = Math.min(...ys); y <= Math.max(...ys); y += LOOKED) {
-      if (distanceInside(plane.wall, [x, y]) >= 0 || distanceInside(plane.edge, [x, y]) <= 0) continue;
-      const there = { ...each, at: [x, y] as const };
-      const least = Math.min(
-        clearOfWall(there, plane),
-        clearOfEdge(there, plane),
-        -(overLayer(there, plane)?.over ?? 0),
-        ...others.map((other) => clearOfOther(there, other)),
-      );
-      if (least > most) [best, most] = [[x, y], least];
-    }
-  return best;
+  const clearAt = (at: Point) => {
+    if (distanceInside(plane.wall, at) >= 0 || distanceInside(plane.edge, at) <= 0) return -Infinity;
+    const there = { ...each, at };
+    return Math.min(
+      clearOfWall(there, plane),
+      clearOfEdge(there, plane),
+      -(overLayer(there, plane)?.over ?? 0),
+      ...others.map((other) => clearOfOther(there, other)),
+    );
+  };
+  return roomiest(plane.edge, clearAt, each.at, -Infinity);
 }
 
-/** A hoop as what is put on it finds it: its outside in mm, and angles from its front in radians: what sits on it, to both sides, and its seams. */
+/** A hoop as what is put on it finds it: its outside and width in mm, and by angles from its front in radians what sits on it and its seams. */
 export interface Round {
   readonly outside: number;
-  readonly seats: readonly { readonly angle: number; readonly half: number }[];
+  readonly width: number;
+  /** `half` is how far each covers it to one side of its middle. */
+  readonly seats: readonly { readonly mount: string; readonly angle: number; readonly half: number }[];
   readonly seams: readonly number[];
 }
 
+export function roundOf({ outside, wire, seats, seams }: Pick<HoopDrawing, "outside" | "wire" | "seats" | "seams">): Round {
+  return {
+    outside,
+    width: wire.width,
+    seats: Object.entries(seats).map(([mount, { angle, covers: degrees }]) => ({ mount, angle, half: (degrees * Math.PI) / 360 })),
+    seams,
+  };
+}
+
 /** Where something new finds room round a hoop, in mm from its front, the nearest to it; the roomiest place where it finds none. */
-export function freeRound({ shaped }: Applied, { outside, seats, seams }: Round, others: readonly Applied[]): number {
+export function freeRound({ shaped }: Applied, { outside, seats, seams }: Omit<Round, "width">, others: readonly Applied[]): number {
   const [half] = shaped.half;
   let [best, most] = [0, -Infinity];
   for (let away = 0; away <= Math.PI * outside; away += LOOKED)
     for (const along of [away, -away]) {
       const least = Math.min(
         ...seats.map((seat) => roundTheHoop(outside, along - seat.angle * outside) - seat.half * outside - half),
-        ...seams.map((angle) => roundTheHoop(outside, along - angle * outside) - CLEAR_OF_SEAM - half),
+        ...seams.map((angle) => roundTheHoop(outside, along - angle * outside) - FROM_SEAM - half),
         ...others.map((other) => roundTheHoop(outside, along - other.along) - half - other.shaped.half[0]),
       );
       if (least >= ROOM) return along;
@@ -154,6 +165,5 @@ export function freeRound({ shaped }: Applied, { outside, seats, seams }: Round,
   return best;
 }
 
-/** What is left free beside something new, and of a seam (mm). */
+/** What is left free beside something new (mm). */
 const ROOM = 0.3;
-const CLEAR_OF_SEAM = 2;

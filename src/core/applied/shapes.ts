@@ -27,6 +27,10 @@ export interface Shaped {
   readonly height: number;
   readonly half: readonly [along: number, across: number];
   readonly isRound: boolean;
+  /** Radius of the hole in its middle; 0 for none. */
+  readonly hole: number;
+  /** Diameter of the ball that its metal is melted to; null for what is cut or bent. */
+  readonly melted: number | null;
   /** Whether it bends with what it lies on, and is not crushed by it. */
   readonly isFlat: boolean;
 }
@@ -40,6 +44,8 @@ export const APPLIED_SHAPES = {
     height: thickness,
     half: [d / 2, d / 2],
     isRound: true,
+    hole: 0,
+    melted: null,
     isFlat: true,
   }),
   ball: ({ diameter: d }: Ball): Shaped => ({
@@ -49,6 +55,8 @@ export const APPLIED_SHAPES = {
     height: d,
     half: [d / 2, d / 2],
     isRound: true,
+    hole: 0,
+    melted: d,
     isFlat: false,
   }),
   ring: ({ inside, wire, section = "round" }: Ring): Shaped => {
@@ -61,6 +69,8 @@ export const APPLIED_SHAPES = {
       height: wire,
       half: [outside, outside],
       isRound: true,
+      hole: inside / 2,
+      melted: null,
       isFlat: false,
     };
   },
@@ -71,6 +81,8 @@ export const APPLIED_SHAPES = {
     height: thickness,
     half: [length / 2, width / 2],
     isRound: false,
+    hole: 0,
+    melted: null,
     isFlat: true,
   }),
 } as const;

@@ -119,16 +119,17 @@ function nextHeat(
   ready: readonly number[],
   flameOf: readonly number[],
 ): { readonly joints: number[]; readonly flame: number } | null {
+  const isWhole = (joints: readonly number[]) => joints.every((i) => task.together[i]!.every((j) => joints.includes(j)));
   const hottest = [...new Set(ready.map((i) => flameOf[i]!))].sort((a, b) => a - b);
   for (const flame of hottest) {
     const same = ready.filter((i) => flameOf[i] === flame);
     for (const first of same) {
       const joints = oneBody(task, body, first, same);
-      if (joints.every((i) => task.together[i]!.every((j) => joints.includes(j)))) return { joints, flame };
+      if (isWhole(joints)) return { joints, flame };
       // Those whose others are not reached are left for later.
       const whole = same.filter((i) => task.together[i]!.every((j) => joints.includes(j)));
       const fewer = whole.includes(first) ? oneBody(task, body, first, whole) : [];
-      if (fewer.length > 0 && fewer.every((i) => task.together[i]!.every((j) => fewer.includes(j)))) return { joints: fewer, flame };
+      if (fewer.length > 0 && isWhole(fewer)) return { joints: fewer, flame };
     }
   }
   return null;

@@ -76,6 +76,22 @@ export function drawHoop(hoop: Hoop, plan: HoopPlan, bases: readonly Base[]): Ho
   };
 }
 
+/**
+ * How another setting is seen by who looks straight down at one: how far round the hoop its plate's top lies from the middle (mm), and the share of its
+ * extent round the hoop that is left to see; null where it lies on the far side.
+ */
+export function seenBeside(
+  { seats }: Pick<HoopDrawing, "seats">,
+  one: string,
+  other: string,
+  plate: number,
+): { readonly aside: number; readonly share: number } | null {
+  const { angle, level } = seats[other]!;
+  const away = angle - seats[one]!.angle;
+  const share = Math.cos(away);
+  return share > 0 ? { aside: (level + plate) * Math.sin(away), share } : null;
+}
+
 /** Points round a hoop, close enough to be seen as round at any scale. */
 const ROUND = 480;
 

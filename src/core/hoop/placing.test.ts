@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { seenBeside } from "./drawing";
 import { freeBeside, roundTheHoop, sideBySide, touchAt } from "./placing";
 
 const setting = fc.record({ extent: fc.double({ min: 2, max: 12, noNaN: true }), level: fc.double({ min: 8, max: 12, noNaN: true }) });
@@ -42,4 +43,13 @@ test("one more is placed where it is free, to whichever side is nearer to the fr
     for (const other of all)
       if (one !== other) expect(roundTheHoop(outside, one.along - other.along)).toBeGreaterThan(touchAt(outside, one, other));
   expect([roundTheHoop(10, 3), roundTheHoop(10, 2 * Math.PI * 10 - 3), roundTheHoop(10, -4)]).toEqual([3, expect.closeTo(3, 9), 4]);
+});
+
+test("beside the setting that is looked at another leans away: lower to the side the further round it lies, and out of sight past a quarter", () => {
+  const seat = (angle: number) => ({ act: "flat" as const, half: 1, level: 10, angle, extent: 6, covers: 33 });
+  const seats = { m1: seat(0.2), m2: seat(0.2 + Math.PI / 6), m3: seat(0.2 - Math.PI / 3), m4: seat(0.2 + 0.51 * Math.PI) };
+  const seen = (id: string) => seenBeside({ seats }, "m1", id, 0.6);
+  expect(seen("m2")).toEqual({ aside: expect.closeTo(5.3, 9) as number, share: expect.closeTo(Math.sqrt(0.75), 9) as number });
+  expect(seen("m3")).toEqual({ aside: expect.closeTo(-10.6 * Math.sqrt(0.75), 9) as number, share: expect.closeTo(0.5, 9) as number });
+  expect(seen("m4")).toBeNull();
 });

@@ -220,7 +220,7 @@ export function touching(outside: number, bases: readonly Base[], seats: readonl
   );
 }
 
-/** How far to each side of its middle a plate covers the hoop, in degrees of the finger. */
+/** How much of the hoop a plate covers, in degrees of the finger. */
 export function covers({ extent }: Pick<Base, "extent">, { level }: Pick<Seat, "level">): number {
   return 2 * toDegrees(Math.atan(extent / 2 / level));
 }

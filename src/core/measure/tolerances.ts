@@ -4,6 +4,8 @@ export const tolerance = {
   sameDistance: 1e-12,
   /** Two lengths nearer than this are the same length: far below what any tool at the bench can cut or read (mm). */
   sameLength: 1e-6,
+  /** Less than this is not seen on any rule, nor told (mm). */
+  seen: 0.005,
   /** Two places on an outline nearer than this are the same place (a ratio of its length). */
   samePlace: 1e-9,
   /** A shorter stretch of an outline holds nothing that could be laid on it (a ratio of its length). */

@@ -3,6 +3,7 @@ import { type WorkedJoint } from "../joint/contribution";
 import { type AskedReading, type ReadingKind, type Step, type StepCode, step } from "../making/step";
 import { type Finding, finding } from "../measure/finding";
 import { type Figure, type School, figureOf, single, sum, taken, term } from "../measure/figure";
+import { tolerance } from "../measure/tolerances";
 import { unusualFindings } from "../measure/usual";
 import { massOf } from "../metal/metals";
 import { type Dome, cover } from "../stone/dome";
@@ -13,7 +14,7 @@ import { layStock } from "./laid-out";
 import { lipFigure } from "./lip";
 import { runsWhere } from "./seam";
 import { HAND_PUSHER } from "./set-stone";
-import { SEEN, planStrip } from "./strip-wall";
+import { planStrip } from "./strip-wall";
 import { heightLosses } from "./losses";
 import { type HeightBySchool, type HeightRule, type Wall, type WallPlan } from "./wall";
 
@@ -61,7 +62,7 @@ export function planWall({ mount: id, outline, dome, wall, carrierPlaces, stone,
     ...{ netLength: net.value, netHeight: netHeight.value, cutHeight: cutHeight.value },
   };
   const short = net.value - (ofSource.figures[key("hullLength")]?.value ?? net.value);
-  const seams = ofSource.seamAt === null ? [] : [seamOf(id, wall, netHeight.value, ofSource.seamAt, short > SEEN)];
+  const seams = ofSource.seamAt === null ? [] : [seamOf(id, wall, netHeight.value, ofSource.seamAt, short > tolerance.seen)];
   return {
     parts: [{ id: part, kind: "wall", mount: id, metal: wall.metal, mass, thickness: wall.thickness }],
     joints: seams,

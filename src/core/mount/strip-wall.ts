@@ -1,6 +1,7 @@
 import { type Outline } from "../geometry/outline";
 import { type Finding, finding } from "../measure/finding";
 import { type Figure, type Figures, single, sum } from "../measure/figure";
+import { tolerance } from "../measure/tolerances";
 import { lengthLosses } from "./losses";
 import { isClearOfCorners, straightestPlace } from "./seam";
 import { type SourcePlan, type Wall } from "./wall";
@@ -83,11 +84,8 @@ function teethFindings(id: string, figures: Figures, lip: number): Finding[] {
 /** A strip wrapped over a notch comes out short of what lies in it. */
 function shortfallFindings(id: string, net: number, wrapped: number): Finding[] {
   const short = net - wrapped;
-  return short > SEEN ? [finding("wall.wrapped-short", "note", `${id}.wall`, { short, wrapped, net }, id)] : [];
+  return short > tolerance.seen ? [finding("wall.wrapped-short", "note", `${id}.wall`, { short, wrapped, net }, id)] : [];
 }
-
-/** Less than this is not seen on any rule (mm). */
-export const SEEN = 0.005;
 
 function seamFindings(id: string, outline: Outline, seamAt: number, carrierPlaces: readonly number[]): Finding[] {
   if (isClearOfCorners(outline, seamAt)) return [];

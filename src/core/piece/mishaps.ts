@@ -6,7 +6,7 @@ import { HAND_PUSHER } from "../mount/set-stone";
 import { greatestTurnIn } from "../stone/stone";
 import { NEAR } from "./reading-scales";
 import { type Mount, type Piece } from "./piece";
-import { type Plan, heatOf, hoopIn } from "./plan";
+import { type Plan, type PlannedJoint, heatOf, hoopIn } from "./plan";
 
 /** What usually goes wrong at a step. */
 export type MishapCode =
@@ -84,70 +84,20 @@ const MISHAPS: Readonly<Record<MishapCode, MishapKind>> = {
       }),
   },
   "stone.stuck": { at: ["wall.try", "set.try"], of: (at) => ofMount(at, ({ id }) => [{ about: `${id}.stone`, values: {}, act: null }]) },
-  "solder.one-side": {
-    at: SOLDERED,
-    of: (at) =>
-      ofHeat(
-        at,
-        () => true,
-        (joints) => ({ values: onePiece(at, joints), act: null }),
-      ),
-  },
-  "solder.balled": {
-    at: SOLDERED,
-    of: (at) =>
-      ofHeat(
-        at,
-        () => true,
-        () => ({ values: {}, act: heatAgain(at) }),
-      ),
-  },
-  "solder.flooded": {
-    at: SOLDERED,
-    of: (at) =>
-      ofHeat(
-        at,
-        (joint) => madeBy(at, joint) === "wire",
-        () => ({ values: {}, act: null }),
-      ),
-  },
-  "paste.pitted": {
-    at: SOLDERED,
-    of: (at) =>
-      ofHeat(
-        at,
-        (joint) => madeBy(at, joint) === "paste",
-        () => ({ values: {}, act: heatAgain(at) }),
-      ),
-  },
-  "part.slid": {
-    at: SOLDERED,
-    of: (at) =>
-      ofHeat(
-        at,
-        (joint) => madeBy(at, joint) === "sweat",
-        () => ({ values: {}, act: heatAgain(at) }),
-      ),
-  },
+  "solder.one-side": { at: SOLDERED, of: (at) => ofHeat(at, isAny, (joints) => ({ values: onePiece(at, joints), act: null })) },
+  "solder.balled": { at: SOLDERED, of: (at) => heatAgain(at, isAny) },
+  "solder.flooded": { at: SOLDERED, of: (at) => ofHeat(at, isMadeBy(at, "wire"), () => ({ values: {}, act: null })) },
+  "paste.pitted": { at: SOLDERED, of: (at) => heatAgain(at, isMadeBy(at, "paste")) },
+  "part.slid": { at: SOLDERED, of: (at) => heatAgain(at, isMadeBy(at, "sweat")) },
   "foot.gap": {
     at: SOLDERED,
-    of: (at) =>
-      ofHeat(
-        at,
-        (joint) => kindOf(at, joint) === "foot",
-        (joints) => ({ values: onePiece(at, joints), act: null }),
-      ),
+    of: (at) => {
+      const isFoot = (joint: string) => kindOf(at, joint) === "foot";
+      return ofHeat(at, isFoot, (joints) => ({ values: onePiece(at, joints), act: null }));
+    },
   },
   "joint.opened": { at: ["join.fuse", ...SOLDERED], of: opened },
-  "fused.pits": {
-    at: ["join.fuse", "join.check"],
-    of: (at) =>
-      ofHeat(
-        at,
-        (joint) => madeBy(at, joint) === "fuse",
-        () => ({ values: {}, act: heatAgain(at) }),
-      ),
-  },
+  "fused.pits": { at: ["join.fuse", "join.check"], of: (at) => heatAgain(at, isMadeBy(at, "fuse")) },
   "hoop.small": { at: ["hoop.round"], of: hoopSizes },
   "hoop.large": { at: ["hoop.round"], of: hoopSizes },
 };
@@ -185,17 +135,19 @@ function ofHeat(
   return first === undefined ? [] : [{ about: first, ...told([first, ...others]) }];
 }
 
-/** All that was done in a step's heat, which comes again. */
-function heatAgain(at: At): MishapAct | null {
-  return again(at.step.joints.flatMap((joint) => made(at, joint)));
+/** What is mended by doing all of a step's heat again. */
+function heatAgain(at: At, isOne: (joint: string) => boolean): Omit<Mishap, "code">[] {
+  return ofHeat(at, isOne, () => ({ values: {}, act: again(at.step.joints.flatMap((joint) => made(at, joint))) }));
 }
+
+const isAny = () => true;
 
 function kindOf({ plan }: At, joint: string) {
   return plan.joints.find(({ id }) => id === joint)?.kind;
 }
 
-function madeBy({ plan }: At, joint: string) {
-  return plan.joints.find(({ id }) => id === joint)?.means;
+function isMadeBy({ plan }: At, means: PlannedJoint["means"]): (joint: string) => boolean {
+  return (joint) => plan.joints.find(({ id }) => id === joint)?.means === means;
 }
 
 function again(entries: readonly string[]): MishapAct | null {

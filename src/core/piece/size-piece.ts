@@ -1,5 +1,5 @@
 import { type Applied, afterFlat, massFor, planApplied } from "../applied/applied";
-import { planeOf } from "../applied/clearance";
+import { planeOf, roundOf } from "../applied/clearance";
 import { type Contribution, together } from "../joint/contribution";
 import { type Part } from "../joint/joint";
 import { type Figure, sum, term } from "../measure/figure";
@@ -112,15 +112,6 @@ function weighed(parts: readonly Part[]): Figure {
     "g",
     metals.map((metal) => term(metal, of(metal), "formula", "density")),
   );
-}
-
-/** A hoop's outside, its width, and what sits on it. */
-function roundOf({ outside, wire, seats }: Extract<CarrierDrawing, { type: "hoop" }>) {
-  return {
-    outside,
-    width: wire.width,
-    seats: Object.entries(seats).map(([mount, { angle, covers }]) => ({ mount, angle, half: (covers * Math.PI) / 360 })),
-  };
 }
 
 /** What is put on, on all that is built. */

@@ -4,7 +4,7 @@ import { type Draft as Editable } from "immer";
 import { Plus, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { type Applied } from "@/core/applied/applied";
-import { freeIn, freeRound, planeOf } from "@/core/applied/clearance";
+import { freeIn, freeRound, planeOf, roundOf } from "@/core/applied/clearance";
 import { toTwentieth } from "@/core/measure/micron";
 import { hoopIn } from "@/core/piece/plan";
 import { settleApplied } from "@/core/piece/settle";
@@ -81,10 +81,7 @@ export function AppliedList({ mount }: { readonly mount: string | null }) {
   const placed = (start: Editable<AppliedEntry>): Editable<AppliedEntry> => {
     const [one] = settleApplied({ applied: [start] });
     const hoop = hoopIn(plan)?.drawn;
-    if (mount === null)
-      return hoop
-        ? { ...start, along: toTwentieth(freeRound(one!, { ...hoop, seats: Object.values(hoop.seats).map(halved) }, here)) }
-        : start;
+    if (mount === null) return hoop ? { ...start, along: toTwentieth(freeRound(one!, roundOf(hoop), here)) } : start;
     const { stone } = piece.mounts.find((each) => each.id === mount)!;
     const plane = planeOf(outlineOf(stone).outline, plan.drawing.settings[mount]!.plan);
     const [x, y] = freeIn(one!, plane, here);
@@ -137,11 +134,6 @@ export function AppliedList({ mount }: { readonly mount: string | null }) {
 }
 
 const NONE: readonly AppliedEntry[] = [];
-
-/** How far a setting covers a hoop to each side of its middle, in radians. */
-function halved({ angle, covers }: { readonly angle: number; readonly covers: number }) {
-  return { angle, half: (covers * Math.PI) / 360 };
-}
 
 function freeId(all: readonly AppliedEntry[], shape: string): string {
   const taken = new Set(all.map(({ id }) => id));

@@ -19,7 +19,7 @@ export function AppliedInPlan({ mount }: { readonly mount: string }) {
   const session = useSession();
   const { parts, drawing } = usePlan();
   const here = drawing.applied.filter(({ on }) => parts.find(({ id }) => id === on)?.mount === mount);
-  return here.map(({ id, name, shape, shaped, sizes, at: [x, y] }) => {
+  return here.map(({ id, name, shape, shaped, at: [x, y] }) => {
     const put = (px: number, py: number) =>
       session.change((piece) => {
         piece.applied!.find((each) => each.id === id)!.at = [toTwentieth(px), toTwentieth(py)];
@@ -41,7 +41,7 @@ export function AppliedInPlan({ mount }: { readonly mount: string }) {
           return (
             <>
               <circle cx={x} cy={y} r={along} {...line} />
-              {shape === "ring" && <circle cx={x} cy={y} r={Number(sizes.inside) / 2} {...line} fill="#eef0f0" />}
+              {shaped.hole > 0 && <circle cx={x} cy={y} r={shaped.hole} {...line} fill="#eef0f0" />}
             </>
           );
         }}
@@ -73,7 +73,7 @@ export function AppliedOnHoop({ applied, outside }: { readonly applied: readonly
           const line = lineOf(isLit);
           return (
             <g transform={`rotate(${(-along / outside / Math.PI) * 180}) translate(0 ${outside})`}>
-              {shape === "ball" ? (
+              {shaped.melted !== null ? (
                 <circle cx={0} cy={half} r={half} {...line} />
               ) : (
                 <rect x={-half} y={0} width={2 * half} height={shaped.height} {...line} />

@@ -1,6 +1,6 @@
 "use client";
 
-import { type DrawnLeg, type HoopDrawing } from "@/core/hoop/drawing";
+import { type DrawnLeg, type HoopDrawing, seenBeside } from "@/core/hoop/drawing";
 import { type Point } from "@/core/geometry/outline";
 import { type Mount } from "@/core/piece/piece";
 import { DragHandle } from "@/ui/DragHandle";
@@ -92,16 +92,11 @@ interface BesideProps {
 /** Another setting, as it leans away round the hoop; none where it lies on the far side. */
 function Beside({ id, turn, hoop, beside }: BesideProps) {
   const { drawing } = usePlan();
-  const [{ angle, level }, straight] = [hoop.seats[id]!, hoop.seats[beside]!];
-  const away = angle - straight.angle;
-  if (Math.cos(away) <= 0) return null;
   const { plan: seen, section } = drawing.settings[id]!;
+  const lies = seenBeside(hoop, beside, id, section.plate.thickness);
+  if (!lies) return null;
   return (
-    <g
-      transform={`translate(0 ${(level + section.plate.thickness) * Math.sin(away)}) scale(1 ${Math.cos(away)}) rotate(${turn})`}
-      opacity={0.5}
-      pointerEvents="none"
-    >
+    <g transform={`translate(0 ${lies.aside}) scale(1 ${lies.share}) rotate(${turn})`} opacity={0.5} pointerEvents="none">
       <Shape curve={seen.plateEdge} fill="#dfe5e7" stroke="#6f7a7e" />
       <Shape curve={seen.stone} fill={`url(#stone-${id})`} stroke="#00000044" />
     </g>

@@ -114,8 +114,10 @@ const RESULTS: Readonly<Record<StageId, Result>> = {
   heats: {
     rests: () => ["heats"],
     result: ({ plan }) => heatsResult(plan),
-    short: ({ plan }) =>
-      plan.heatPlan.status === "impossible" ? "none works" : `${plan.heats.length}, ${sayHeats(plan).text.replace("all hold", "hold")}`,
+    short: ({ plan }) => {
+      const { short } = sayHeats(plan);
+      return plan.heatPlan.status === "impossible" ? short : `${plan.heats.length}, ${short}`;
+    },
   },
   making: {
     rests: () => [],

@@ -1,5 +1,6 @@
 import { type Point, outward } from "../../geometry/outline";
 import { distanceInside } from "../../geometry/polygon";
+import { roomiest } from "../../geometry/roomiest";
 import { type Finding, finding } from "../../measure/finding";
 import { type BackAsked, type BackDrawing, type Band, type Stamp } from "./back";
 
@@ -32,30 +33,20 @@ function besideBand(width: number, band: Band | null, side: 1 | -1): Point {
   return [out * Math.cos(along), out * Math.sin(along)];
 }
 
-/** From one place that is looked at to the next, where the usual one has no room (mm). */
-const LOOKED = 0.5;
-
-/** The usual place where it has room there; else the one on a plate, to half a millimetre, that leaves most. */
-function roomiest(usual: Point, edge: readonly Point[], clearAt: (at: Point) => number): Point {
-  let [best, most] = [usual, clearAt(usual)];
-  if (most >= 0) return usual;
-  const [xs, ys] = [edge.map(([x]) => x), edge.map(([, y]) => y)];
-  for (let x = Math.min(...xs); x <= Math.max(...xs); x += LOOKED)
-    for (let y = Math.min(...ys); y <= Math.max(...ys); y += LOOKED) {
-      const clear = clearAt([x, y]);
-      if (clear > most) [best, most] = [[x, y], clear];
-    }
-  return best;
+/** The usual place where it has room there; else the one on a plate that leaves most. */
+function placed(usual: Point, edge: readonly Point[], clearAt: (at: Point) => number): Point {
+  const clear = clearAt(usual);
+  return clear >= 0 ? usual : roomiest(edge, clearAt, usual, clear);
 }
 
 function drainIn({ band, outline, wall }: BackAsked, diameter: number, at: Point | null): NonNullable<BackDrawing["drain"]> {
   const usual = besideBand(diameter, band, 1);
   const inside = at ? [] : outward(outline, wall.fit.value).points();
-  return { at: at ?? roomiest(usual, inside, (place) => drainClear(diameter, place, band, inside)), diameter };
+  return { at: at ?? placed(usual, inside, (place) => drainClear(diameter, place, band, inside)), diameter };
 }
 
 function stampOn(stamp: Stamp, band: Band | null, edge: readonly Point[]) {
-  const at = stamp.at ?? roomiest(besideBand(stamp.width, band, -1), edge, (place) => stampClear(stamp, place, band, edge));
+  const at = stamp.at ?? placed(besideBand(stamp.width, band, -1), edge, (place) => stampClear(stamp, place, band, edge));
   return { corners: cornersOf(stamp, at), at, clear: stampClear(stamp, at, band, edge) };
 }
 

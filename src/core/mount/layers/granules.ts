@@ -116,7 +116,7 @@ function contactOf(width: number): number {
 }
 
 /** What of wire or strip melts to one ball: its length in mm. */
-function snippetOf(from: MadeFrom, width: number): { readonly length: number; readonly formula: FormulaCode } {
+export function snippetOf(from: MadeFrom, width: number): { readonly length: number; readonly formula: FormulaCode } {
   if ("wire" in from) return { length: (2 * width ** 3) / (3 * from.wire ** 2), formula: "snippet.wire" };
   const [thickness, height] = from.strip;
   return { length: ballOf(width) / (thickness * height), formula: "snippet.strip" };
@@ -143,9 +143,13 @@ function findingsOf({ mount, layer }: LayerAsked, rows: readonly { readonly at: 
   return findings;
 }
 
-/** What beads are melted from where nobody said: wire half as thick. */
+/** What a ball of a width is melted from where nobody said: wire half as thick. */
+export function usualWire(width: number): { readonly wire: number } {
+  return { wire: width / 2 };
+}
+
 function madeFrom({ from, width }: LayerAsked["layer"]): MadeFrom {
-  return from ?? { wire: width / 2 };
+  return from ?? usualWire(width);
 }
 
 function beadSteps({ mount, layer }: LayerAsked, figures: Figures, count: number) {
