@@ -106,14 +106,15 @@ function joinsAt(corners: Outline["corners"], place: Point2, d: number): Stroke[
 
 /** How far a convex outline turns from the way it heads at its datum: less than once round. */
 export function turnedFrom(heading: number): Uncrossed["turnedTo"] {
-  return ({ nx, ny }) => {
+  return ({ at, nx, ny }) => {
     const turned = (((Math.atan2(ny, nx) - heading) % TURN) + TURN) % TURN;
-    return TURN - turned < SAME_HEADING ? 0 : turned;
+    if (at < 0.5) return TURN - turned < SAME_HEADING ? 0 : turned;
+    return turned < SAME_HEADING ? TURN : turned;
   };
 }
 
-/** Headings that rounding has put this far apart are one (radians). */
-const SAME_HEADING = 1e-9;
+/** Headings that rounding has put this far apart are one (radians): on a flat side the datum's may come out on either side of it. */
+const SAME_HEADING = 1e-6;
 
 /** The points of a curve moved straight out by `d`, with the round of each corner that opens. */
 export function movedOut({ stations, corners }: Pick<Outline, "stations" | "corners">, d: number): Point[] {

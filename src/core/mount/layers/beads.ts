@@ -66,6 +66,7 @@ const MOST_STEPS = 30;
 export function closingWidth(outline: Outline, start: number, count: number, width: number): number | null {
   if (count < 3) return null;
   const left = (each: number): number | null => {
+    if (each <= 0) return null;
     const track = trackOf(outward(outline, start + each / 2));
     let along = 0;
     for (let i = 0; i < count; i++) {
