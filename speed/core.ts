@@ -115,6 +115,33 @@ for (const [name, shape] of [
   row(`planPiece, ${name}`, ms, "ms", `${(ms / planning).toFixed(1)} Tern plans; target under 8`);
 }
 
+/** At the limits of a file: twelve stones of 2,000 points each, and one with 24 stretches of wire round it. */
+const edgeOf = (count: number, wider: number): Mount["stone"]["outline"] => ({
+  shape: "free",
+  points: Array.from({ length: count }, (_, i) => pebble.stationAt(i / count)).map(({ x, y }): Point => [x * wider, y]),
+});
+const atLimits = (): readonly (readonly [string, Piece, number])[] => {
+  const mount = strand.mounts[0]!;
+  const stoned = (id: string, wider: number): Mount => ({ ...mount, id, stone: { ...mount.stone, outline: edgeOf(2000, wider) } });
+  const ornament = Array.from({ length: 24 }, (_, i) => ({
+    ...({ id: `w${i}`, type: "wire", width: 0.8, metal: "sterling" } as const),
+    extent: [[i / 24, i / 24 + 0.02]] as const,
+  }));
+  const alone = { ...strand, kind: "pendant", carrier: { type: "none" } } as const;
+  return [
+    ["twelve stones of 2,000 points", { ...alone, mounts: Array.from({ length: 12 }, (_, i) => stoned(`m${i + 1}`, 1 + i / 100)) }, 1765],
+    ["one of 2,000 points, 24 stretches", { ...alone, mounts: [{ ...stoned("m1", 1), plate: { ...mount.plate, ornament } }] }, 588],
+  ];
+};
+for (const index of [0, 1]) {
+  // Outlines are remembered with their shape: each run has new ones.
+  const runs = Array.from({ length: 5 }, () => atLimits()[index]!);
+  const [name, , target] = runs[0]!;
+  let next = 0;
+  const ms = median(() => planPiece(runs[next++ % runs.length]![1], SHIPPED_BENCH), 4);
+  row(`planPiece, ${name}`, ms, "ms", `${(ms / planning).toFixed(0)} Tern plans; target under ${target}`);
+}
+
 for (const [strips, tubes, target] of [
   [1, 2, 10],
   [3, 1, 100],
