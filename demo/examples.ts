@@ -1,6 +1,14 @@
 import { type BenchEntry } from "@/core/piece/bench";
 import { newPiece } from "@/core/piece/new-piece";
-import { type BailEntry, type Carrier, type HoopEntry, type JumpRingEntry, type Mount, type Piece } from "@/core/piece/piece";
+import {
+  type BailEntry,
+  type Carrier,
+  type HoopEntry,
+  type JumpRingEntry,
+  type Mount,
+  type Piece,
+  type PostsEntry,
+} from "@/core/piece/piece";
 
 /** A worked example of a form: what it is called, what is worth a look in it, and the piece. */
 export interface Example {
@@ -17,6 +25,8 @@ const MATERIAL = { name: "agate", mohs: 6.5, density: 2.6, tender: [] } as const
 const WIRE = { section: "round", width: 1.6, thickness: 1.6, metal: "sterling" } as const;
 const BAND = { section: "rectangle", width: 4, thickness: 1.4, metal: "sterling" } as const;
 const BAIL = { type: "bail", bore: 3.2, drop: 6, thickness: 0.6, chainEnd: 2.4, metal: "sterling" } as const satisfies BailEntry;
+const EAR_WIRE = { type: "ear-wires", wire: 0.8, length: 40, metal: "sterling" } as const;
+const POST = { type: "posts", wire: 0.9, length: 11, metal: "sterling" } as const satisfies Omit<PostsEntry, "at">;
 const RING = { type: "jump-ring", inside: 3, wire: 1, metal: "sterling" } as const satisfies JumpRingEntry;
 
 function stoneOf(outline: Mount["stone"]["outline"]): Partial<Mount> {
@@ -117,6 +127,19 @@ export const EXAMPLES: readonly Example[] = [
   { kind: "pendant", name: "Jump ring", says: "a ring in a soldered eye", carrier: () => RING },
   {
     kind: "pendant",
+    name: "Bail with a ring",
+    says: "a ring in the bail, hung in last and closed cold",
+    carrier: () => ({ ...BAIL, style: "folded", widest: 3.6, foot: 1.4, ring: { inside: 4, wire: 1 } }),
+  },
+  {
+    kind: "pendant",
+    name: "Ring in the notch",
+    says: "a heart, its ring against both lobes",
+    carrier: () => ({ ...RING, eye: { at: 0.5 } }),
+    mounts: [stoneOf({ shape: "heart", length: 13, width: 14, cleft: 2.6 })],
+  },
+  {
+    kind: "pendant",
     name: "Connector",
     says: "two eyes, pulled straight through both",
     carrier: () => ({
@@ -126,6 +149,22 @@ export const EXAMPLES: readonly Example[] = [
         { mount: "m1", at: 0 },
       ],
     }),
+  },
+  {
+    kind: "earrings",
+    name: "Studs",
+    says: "a post on the back, above where each balances",
+    carrier: () => ({ ...POST, at: [-1.6, 0] }),
+    mounts: [stoneOf({ shape: "round", diameter: 8 })],
+    copies: 2,
+  },
+  {
+    kind: "earrings",
+    name: "Ear wires",
+    says: "hooks, each through a ring at the point",
+    carrier: () => ({ ...EAR_WIRE, eye: { at: 0.5 } }),
+    mounts: [stoneOf({ shape: "marquise", length: 14, width: 7 })],
+    copies: 2,
   },
   {
     kind: "earrings",

@@ -1,4 +1,5 @@
 import { type Piece } from "@/core/piece/piece";
+import avocet from "./pieces/avocet-earrings.json";
 import cockle from "./pieces/cockle-ring.json";
 import curlew from "./pieces/curlew-ring.json";
 import dotterel from "./pieces/dotterel-ring.json";
@@ -16,11 +17,14 @@ import strand from "./pieces/strand-ring.json";
 import tern from "./pieces/tern-ring.json";
 import thrift from "./pieces/thrift-ring.json";
 import turnstone from "./pieces/turnstone-ring.json";
+import wagtail from "./pieces/wagtail-ring.json";
 import whelk from "./pieces/whelk-ring.json";
 
 /** The Marram Workshop's pieces; a test decodes each as a file. */
 export const DEMO_PIECES: readonly Piece[] = [
   curlew,
+  wagtail,
+  avocet,
   marram,
   redshank,
   samphire,

@@ -1,5 +1,5 @@
 import { type Page, devices, expect, test } from "./a-test";
-import { ONE_PRESS, TERN, heading, onTo } from "./bench";
+import { ONE_PRESS, TERN, atBench, heading, onTo } from "./bench";
 import { DEMO, field, kept } from "./places";
 
 const told = (page: Page, asked: string) => page.getByRole("region", { name: asked }).getByRole("paragraph");
@@ -160,6 +160,25 @@ test("what lies in the pickle is timed while other steps go on, and told when it
   await pickle.getByRole("button", { name: "It’s out" }).click();
   await expect(pickle).toBeHidden();
 });
+
+for (const { id, last } of [
+  { id: "wagtail-ring", last: /^Stone 3: Burnish the edge/ },
+  { id: "avocet-earrings", last: /^Open the end sideways, hang the ear wire/ },
+])
+  test(`the ${id} is made from its first step to its last`, async ({ page }) => {
+    test.slow();
+    await atBench(page, `/pieces/${id}/bench`);
+    const steps = Number(/of (\d+)/.exec((await page.getByText(/^Step 1 of/).textContent())!)![1]);
+    for (let step = 2; step <= steps; step++) {
+      await page.waitForTimeout(ONE_PRESS);
+      await page.keyboard.press("Space");
+      await expect(page.getByText(new RegExp(`^Step ${step} of ${steps}`))).toBeVisible();
+    }
+    await expect(heading(page)).toHaveText(last);
+    await page.waitForTimeout(ONE_PRESS);
+    await page.keyboard.press("Space");
+    await expect(heading(page)).toContainText("What came of it?");
+  });
 
 test.describe("on a phone, by touch", () => {
   const { hasTouch, isMobile } = devices["iPhone 13"];

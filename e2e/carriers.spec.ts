@@ -159,6 +159,61 @@ test("a pair is two alike: the second mirrored on the sheet and in the templates
   await expect(article).toContainText("each, made twice, the second mirrored");
 });
 
+test("a marquise by its point: on an ear wire turned round the point, then a stud whose post is moved by keys and by hand, and told when it tips", async ({
+  page,
+}) => {
+  await start(page, "Earrings");
+  await choose(page, "Shape", "Marquise");
+  await measure(page, { "outline.length": "14", "outline.width": "7", height: "3.6", turnIn: "1.3" });
+  await stage(page, "Bail");
+  await choose(page, "Hangs by", "Ear wire");
+  await expect(figure(page, "earwire.cutLength")).toContainText("40.0");
+  await field(page, "earwire.length").fill("28");
+  await expect(page.getByText("does not reach round an ear")).toBeVisible();
+  await field(page, "earwire.length").fill("42");
+  await expect(page.getByText("does not reach round an ear")).toBeHidden();
+  await page.getByRole("slider", { name: "Eye along the edge" }).focus();
+  await page.keyboard.press("ArrowLeft");
+  await expect(field(page, "bail.eye.turn")).toHaveValue("2.0");
+  await field(page, "bail.eye.turn").fill("30");
+  await field(page, "bail.eye.turn").press("Enter");
+  await expect(page.getByText(/Hangs \d+\.\d° off\. Turn the eye 30\.0° round the point, to the right\./)).toBeVisible();
+  await page.getByRole("button", { name: /Put it where it hangs straight, 30\.0° right round the point/ }).click();
+  await expect(figure(page, "hang.tilt")).toContainText("straight");
+  await stage(page, "Making");
+  await expect(page.getByRole("button", { name: /hang the ear wire in the jump ring/ })).toBeAttached();
+  await stage(page, "Ear wire");
+  await choose(page, "Hangs by", "Post");
+  await expect(field(page, "post.at.0")).toHaveValue(/^-3\.\d+/);
+  const before = Number(await field(page, "post.at.0").inputValue());
+  await page.getByRole("slider", { name: "Post on the back" }).focus();
+  await page.keyboard.press("ArrowUp");
+  await expect(field(page, "post.at.0")).toHaveValue((before - 0.1).toFixed(2));
+  await page.keyboard.press("ArrowLeft");
+  await expect(field(page, "post.at.1")).toHaveValue("0.10");
+  await drag(page, "Post on the back", 0, 190);
+  await expect(page.getByText(/The post stands \d\.\d\d mm below where the stud balances\./)).toBeVisible();
+  await page.keyboard.press("Control+z");
+  await expect(page.getByText("below where the stud balances")).toBeHidden();
+  const article = await card(page);
+  await expect(article).toContainText("11.0 mm of wire 0.90, sterling; ");
+  await expect(article).toContainText("0.10 mm left of the middle, seen from behind");
+});
+
+test("a ring hangs in a bail; in a heart's notch it lies against both lobes", async ({ page }) => {
+  await start(page, "Pendant");
+  await choose(page, "Shape", "Heart");
+  await measure(page, { "outline.length": "13", "outline.width": "14", "outline.cleft": "2.6", height: "4", turnIn: "1.4" });
+  await stage(page, "Bail");
+  await choose(page, "Ring in it", "A jump ring");
+  await field(page, "bail.ring.wire").fill("3");
+  await expect(page.getByText("does not pass a bore of 3.20")).toBeVisible();
+  await choose(page, "Hangs by", "Jump ring");
+  await field(page, "bail.eye.at").fill("0");
+  await stage(page, "Making");
+  await expect(page.getByRole("button", { name: /in the notch, and file the ring a seat against both sides of it/ })).toBeAttached();
+});
+
 test("every worked example opens at its carrier with a drawing and an answer, and nothing goes wrong on the way", async ({ page }) => {
   test.slow();
   const wrong: string[] = [];
@@ -166,7 +221,7 @@ test("every worked example opens at its carrier with a drawing and an answer, an
   await page.goto("/");
   await page.getByRole("button", { name: /New piece/ }).click();
   const examples = page.getByRole("dialog").getByRole("listitem");
-  await expect(examples).toHaveCount(19);
+  await expect(examples).toHaveCount(23);
   const names = await examples.locator("b").allTextContents();
   await page.keyboard.press("Escape");
   for (const name of names) {

@@ -110,12 +110,12 @@ test("a piece is saved, deleted, put back, deleted again and opened from its fil
   await picker.setInputFiles({ name: "everything.json", mimeType: "application/json", buffer: Buffer.from(everything) });
   await page.getByRole("dialog").getByRole("button", { name: "Restore", exact: true }).click();
   await expect(page.getByText(/^Restored: /)).toBeVisible();
-  await expect(page.getByRole("table")).toHaveAttribute("aria-rowcount", "20");
+  await expect(page.getByRole("table")).toHaveAttribute("aria-rowcount", "22");
 });
 
 test("a broken file dropped on the page says why by field and changes nothing; another bench is asked about", async ({ page }) => {
   await page.goto("/");
-  await expect(page.getByRole("table")).toHaveAttribute("aria-rowcount", "19");
+  await expect(page.getByRole("table")).toHaveAttribute("aria-rowcount", "21");
   const drop = (text: string) =>
     page.evaluate((content) => {
       const data = new DataTransfer();
@@ -126,7 +126,7 @@ test("a broken file dropped on the page says why by field and changes nothing; a
   await drop(tern.replace('"height": 5.2', '"height": -5'));
   await expect(page.getByRole("dialog")).toContainText("Height must be > 0, got -5");
   await page.keyboard.press("Escape");
-  await expect(page.getByRole("table")).toHaveAttribute("aria-rowcount", "19");
+  await expect(page.getByRole("table")).toHaveAttribute("aria-rowcount", "21");
   const theirs = { format: "hoop-ledger/bench", version: 3, losses: { wall: { squaring: 0.9 } } };
   await drop(JSON.stringify({ ...(JSON.parse(tern) as object), id: "their-ring", name: "Their ring", benchUsed: theirs }));
   await expect(page.getByRole("dialog")).toContainText("Squaring both ends of a strip0.90.44");

@@ -49,11 +49,10 @@ test.each<readonly [edits: readonly Edit[], paths: readonly string[]]>([
   [[["/mounts/0/plate/texture", { name: "hammered" }]], ["/mounts/0/plate/texture"]],
   [[["/carrier/stock/texture", { name: "hammered" }]], ["/carrier/stock/texture"]],
   [[["/mounts/1", shared]], ["/mounts/1/on", "/mounts/1/ornament"]],
-  [[["/carrier", { type: "jump-ring", inside: 3, wire: 1, eye: { at: 0.25, turn: 10 } }]], ["/carrier/eye/turn"]],
-  [[["/carrier", { type: "jump-ring", inside: 3, wire: 1, eyes: [{ mount: "m1", at: 0.25, turn: 10 }] }]], ["/carrier/eyes/0/turn"]],
-  [[["/carrier", { type: "bail", bore: 4, drop: 3, thickness: 0.8, ring: { inside: 3, wire: 1 } }]], ["/carrier/ring"]],
-  [[["/carrier", { type: "posts", metal: "sterling", wire: 0.8, length: 11, at: [0, 0] }]], ["/carrier/type"]],
-  [[["/carrier", { type: "ear-wires", wire: 0.8, length: 40, eye: { at: 0.25 } }]], ["/carrier/type"]],
+  [[["/carrier", { type: "jump-ring", inside: 3, wire: 1, eyes: [{ mount: "m1", at: 0.25, turn: 10 }] }]], []],
+  [[["/carrier", { type: "bail", bore: 4, drop: 3, thickness: 0.8, ring: { inside: 3, wire: 1 } }]], []],
+  [[["/carrier", { type: "posts", metal: "sterling", wire: 0.8, length: 11, at: [0, 0] }]], []],
+  [[["/carrier", { type: "ear-wires", wire: 0.8, length: 40, eye: { at: 0.25, turn: 10 } }]], []],
   [
     [
       ["/methods", { "hoop.length": "saw", "wall.length": "scribe, file" }],

@@ -17,8 +17,8 @@ interface Props {
   readonly lights: string;
   /** Takes the point of the drawing, in millimetres, that it is dragged to. Returns why it cannot lie there, or null. */
   readonly onDrag: (to: Point) => string | null;
-  /** Takes one press of an arrow key, on (1) or back (-1). Returns the same. */
-  readonly onStep: (by: 1 | -1) => string | null;
+  /** Takes one press of an arrow key: on (1) or back (-1), and the way it points on the drawing, y upward. Returns the same. */
+  readonly onStep: (by: 1 | -1, way: Point) => string | null;
   readonly children: (isLit: boolean) => ReactNode;
 }
 
@@ -29,8 +29,12 @@ export function takeHold(event: PointerEvent<SVGGElement>, session: Pick<Session
   session.hold();
 }
 
-const ON: readonly string[] = ["ArrowLeft", "ArrowUp"];
-const BACK: readonly string[] = ["ArrowRight", "ArrowDown"];
+const KEYS: Readonly<Record<string, { readonly by: 1 | -1; readonly way: Point }>> = {
+  ArrowLeft: { by: 1, way: [-1, 0] },
+  ArrowUp: { by: 1, way: [0, 1] },
+  ArrowRight: { by: -1, way: [1, 0] },
+  ArrowDown: { by: -1, way: [0, -1] },
+};
 
 /** Something of a drawing that is dragged where it lies, or moved with the arrow keys; a drag is one step of undo. */
 export function DragHandle({ label, now, most, told, isUpright = false, lights, onDrag, onStep, children }: Props) {
@@ -41,10 +45,10 @@ export function DragHandle({ label, now, most, told, isUpright = false, lights, 
     if (event.currentTarget.hasPointerCapture(event.pointerId)) tell(onDrag(pointUnder(event)));
   };
   const onKeyDown = (event: KeyboardEvent) => {
-    const by = ON.includes(event.key) ? 1 : BACK.includes(event.key) ? -1 : null;
-    if (by === null) return;
+    const key = KEYS[event.key];
+    if (!key) return;
     event.preventDefault();
-    tell(onStep(by));
+    tell(onStep(key.by, key.way));
   };
   return (
     <g

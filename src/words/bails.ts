@@ -1,5 +1,11 @@
 import { type Bail, type BailStyle } from "@/core/bail/bail";
 
+/** What an earring is worn by, as it is chosen. */
+export const WORN_WORDS = {
+  earWire: { name: "Ear wire", hint: "a hook that hangs in the ear, through a ring at the eye" },
+  post: { name: "Post", hint: "straight wire on the back, through the ear" },
+} as const;
+
 interface BailWords {
   readonly name: string;
   readonly hint: string;

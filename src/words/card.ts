@@ -3,7 +3,7 @@ import { type DoubtOf, SURE, doubtAmong } from "@/core/piece/doubt";
 import { type Figure, figureOf } from "@/core/measure/figure";
 import { type Mount, type Piece } from "@/core/piece/piece";
 import { type Step, isHeating } from "@/core/making/step";
-import { type Plan, bailIn, hoopIn } from "@/core/piece/plan";
+import { type Plan, bailIn, hoopIn, postIn } from "@/core/piece/plan";
 import { WORK_NAMES } from "@/core/hoop/works/works";
 import { greatestTurnIn } from "@/core/stone/stone";
 import { giveOrTake } from "./hoop-size";
@@ -16,7 +16,8 @@ import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SYSTEM_NAMES, capital, namesIn 
 import { type Rounding, type Units, lengthUnit, printable, showFigureValue, showLength, showPercent, withUnit } from "./show";
 import { type Bare, sayBack } from "./backs";
 import { ornamentText, sayOrnament } from "./ornament";
-import { bareIn, figureText, roundingOf, sayStep } from "./steps";
+import { type BentWire } from "@/core/earring/ear-wire";
+import { bareIn, figureText, postAside, roundingOf, sayStep } from "./steps";
 import { addingUp, sumText } from "./sums";
 import { wallHolds, wallStock } from "./wall-stock";
 
@@ -103,7 +104,7 @@ function weightRows({ copies = 1 }: Piece, pen: Pen): CardRow[] {
 /** What it hangs by, and how. */
 function bailRows(piece: Piece, pen: Pen): CardRow[] {
   const bail = bailIn(pen.plan);
-  if (!bail) return [];
+  if (!bail) return postRows(pen);
   const { settled, drawn } = bail;
   const { style, bore, metal, chainEnd } = settled;
   const length = (mm: number) => showLength(mm, "measured", pen.units);
@@ -120,6 +121,17 @@ function bailRows(piece: Piece, pen: Pen): CardRow[] {
       `${said}; bore ${length(bore)}, drop ${length(drawn.pastEdge)} ${unit}${chain}; ${METAL_NAMES[metal]}`,
       figure.terms.length > 1 ? { figure, rounding: "blank" } : undefined,
     ),
+    ...(settled.ring
+      ? [
+          row(
+            pen,
+            ["bail.ringLength"],
+            "Ring in it",
+            `${pen.figure("bail.ringLength")} of wire ${length(settled.ring.wire)}, ${length(settled.ring.inside)} inside; closed cold`,
+          ),
+        ]
+      : []),
+    ...(drawn.earWire ? [earWireRow(pen, drawn.earWire)] : []),
     ...drawn.hangs.map((hang) => {
       const eye = eyeText(hang.aside, (mm) => `${length(mm)} ${unit}`);
       return row(
@@ -130,6 +142,41 @@ function bailRows(piece: Piece, pen: Pen): CardRow[] {
       );
     }),
   ];
+}
+
+/** An ear wire, and what hangs on it. */
+function earWireRow(pen: Pen, { wire, eye, bow, runs }: BentWire): CardRow {
+  const length = (mm: number) => showLength(mm, "measured", pen.units);
+  const bent = `eye ${length(eye)} inside, bow ${length(bow)} inside, ${length(runs.front)} between`;
+  return row(
+    pen,
+    ["earwire.cutLength", "earring.mass"],
+    "Ear wire",
+    `${pen.figure("earwire.cutLength")} of wire ${length(wire)}; ${bent}; ${earring(pen)}`,
+  );
+}
+
+/** A post, and where it stands. */
+function postRows(pen: Pen): CardRow[] {
+  const post = postIn(pen.plan);
+  if (!post) return [];
+  const { wire, at, balance, metal } = post.drawn;
+  const length = (mm: number) => withUnit(mm, "measured", pen.units);
+  const where = `${length(Math.abs(balance[0] - at[0]))} ${at[0] > balance[0] ? "below" : "above"} where it balances, ${postAside(at[1], length)}`;
+  return [
+    row(
+      pen,
+      ["post.cutLength", "earring.mass"],
+      "Post",
+      `${pen.figure("post.cutLength")} of wire ${showLength(wire, "measured", pen.units)}, ${METAL_NAMES[metal]}; ${where}; ${earring(pen)}`,
+    ),
+  ];
+}
+
+/** "27.0 mm long, weighs 1.35 g". */
+function earring({ plan, units, sure }: Pen): string {
+  const [long, weighs] = ["earring.length", "earring.mass"].map((key) => sure([key], figureText(key, figureOf(plan.figures, key), units)));
+  return `${long} long, weighs ${weighs}`;
 }
 
 /** What is cut to length, and how its length is told. */

@@ -95,6 +95,7 @@ const EXPECTED: Readonly<Record<FaultCode, (v: Fault["values"]) => string>> = {
   "bridge-missing": () => "is missing: give the arch's inside and thickness",
   "above-limit": (v) => `must be < ${Number(v.limit).toFixed(2)}`,
   "eyes-by-mount": (v) => `is for one setting, and there are ${v.got}: give each its own in eyes`,
+  "one-setting": (v) => `carries one setting, and there are ${v.got}`,
   "eye-or-eyes": () => "must be left out where eyes are given",
   "no-such-mount": () => "must be a setting of this piece",
   "no-eye": (v) => `must have one for ${v.mount}, which hangs by nothing`,

@@ -53,6 +53,11 @@ export const FIGURE_NAMES: readonly { readonly key: string; readonly name: strin
   { key: "bridge.arm", name: "Arms of the bridge", stage: "hoop" },
   { key: "bail.blankLength", name: "Bail's blank", stage: "bail" },
   { key: "bail.jumpRingLength", name: "Jump ring's wire", stage: "bail" },
+  { key: "bail.ringLength", name: "Wire of the ring in the bail", stage: "bail" },
+  { key: "earwire.cutLength", name: "Ear wire", stage: "bail" },
+  { key: "post.cutLength", name: "Post", stage: "bail" },
+  { key: "earring.length", name: "Earring, length", stage: "bail" },
+  { key: "earring.mass", name: "Earring, weight with its stone", stage: "bail" },
   { key: "hang.tilt", name: "Hangs off by", stage: "bail" },
   { key: "piece.mass", name: "Metal of the piece", stage: "making" },
 ];

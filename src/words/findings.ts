@@ -1,8 +1,9 @@
+import { type Metal } from "@/core/metal/metals";
 import { SAFE_OVERSHOOT } from "@/core/heats/thermal";
 import { type Finding, type FindingCode } from "@/core/measure/finding";
 import { type SizeSystem } from "@/core/hoop/sizes";
 import { type Plan } from "@/core/piece/plan";
-import { type Named, type Names, SYSTEM_NAMES, WAY_NAMES, capital, flameName, namesIn } from "./names";
+import { METAL_NAMES, type Named, type Names, SYSTEM_NAMES, WAY_NAMES, capital, flameName, namesIn } from "./names";
 import { pinText } from "./pins";
 import { sideText } from "./hang";
 import { type Rounding, type Units, degrees, showLength, showPercent, showRise, showTemperature, withUnit } from "./show";
@@ -305,7 +306,48 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
     what: `Hangs ${Math.abs(v.number("tilt")).toFixed(1)}° off.`,
     advice: v.has("by")
       ? `Move the eye ${v.lengthOf(Math.abs(v.number("by")))} along the edge, to the ${sideText(v.number("by"))}.`
-      : "It hangs straight from nowhere on its edge.",
+      : v.has("turn")
+        ? `Turn the eye ${Math.abs(v.number("turn")).toFixed(1)}° round the point, to the ${sideText(v.number("turn"))}.`
+        : "It hangs straight from nowhere on its edge.",
+  }),
+  "hang.turned-past": (v) => ({
+    what: `The eye is turned ${Math.abs(v.number("turn")).toFixed(1)}° off the middle of the point.`,
+    advice:
+      v.number("most") > 0
+        ? `The point only goes ${v.number("most").toFixed(1)}° round to each side: it stands there.`
+        : "There is no point where it is: it stands straight out of the edge.",
+  }),
+  "bail.ring-thick": (v) => ({
+    what: `The ring's wire, ${v.length("wire")}, does not pass a bore of ${v.bare("bore")}.`,
+    advice: `It takes ${v.length("needed")} to swing in it.`,
+  }),
+  "ear.wire-thick": (v) => ({
+    what: `${capital(v.part())} of ${v.length("wire")} does not pass most ears.`,
+    advice: `Wire up to ${v.length("most")} does.`,
+  }),
+  "ear.wire-thin": (v) => ({
+    what: `${capital(v.part())} of ${v.length("wire")} bends, and cuts the ear.`,
+    advice: `Take ${v.length("least")} or more.`,
+  }),
+  "ear.metal": (v) => ({
+    what: `${capital(METAL_NAMES[v.text("metal") as Metal])} in a pierced ear turns green and can hurt it.`,
+    advice: "Take fine silver or sterling for what goes through the ear.",
+  }),
+  "earwire.short": (v) => ({
+    what: `${v.length("length", "blank")} of wire does not reach round an ear.`,
+    advice: `Its eye, its bow and both legs take ${v.length("needed", "blank")}.`,
+  }),
+  "post.off": (v) => ({
+    what: `The post misses the metal of the back by ${v.length("by")}.`,
+    advice: "Move it in, clear of the edge, of what is left open and of the drain.",
+  }),
+  "post.over-stamp": (v) => ({
+    what: `The post stands ${v.length("by")} over the stamp.`,
+    advice: "Move one of them.",
+  }),
+  "post.low": (v) => ({
+    what: `The post stands ${v.length("by")} below where the stud balances.`,
+    advice: "It tips forward in the ear: put the post above that place.",
   }),
   "hang.stone-guessed": () => ({
     what: "What the stone weighs is not known.",

@@ -66,6 +66,12 @@ const JOINT_ADVICE: Readonly<Record<JointKind, JointAdvice>> = {
     flame: "The {onto} first, the {part} last and briefly.",
     hold: "The {part} in the third hand.",
   },
+  post: {
+    solder: "melted on its end first",
+    flame: "The {onto} first; the {part} gets hot by itself.",
+    hold: "The {part} upright in the third hand, the back up.",
+  },
+  link: { solder: "none: it is closed", flame: "None.", hold: "" },
   sleeve: { solder: "none: it is glued", flame: "None.", hold: "" },
   added: { solder: "along it", flame: "The larger part first.", hold: "In the third hand." },
   mount: {

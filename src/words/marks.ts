@@ -19,4 +19,6 @@ export const BLANK_MARKS: Readonly<Record<BlankMark, string>> = {
   frontLeg: "front leg",
   overChain: "over the chain",
   backLeg: "back leg",
+  eye: "eye",
+  bow: "bow",
 };

@@ -128,6 +128,8 @@ const PART_NAMES: Readonly<Record<PartKind, string>> = {
   inlay: "inlay",
   bail: "bail",
   "jump-ring": "jump ring",
+  post: "post",
+  earwire: "ear wire",
 };
 
 /** Of the part that is joined, and what it is joined to. */
@@ -142,6 +144,8 @@ const JOINT_NAMES: Readonly<Record<JointKind, (part: string, onto: string) => st
   twist: (part) => (part === "hoop" ? "wires of the twist" : `wires of ${part}`),
   bridge: (part, onto) => `${part} to ${onto}`,
   eye: (part, onto) => `${part} to ${onto}`,
+  post: (part, onto) => `${part} to ${onto}`,
+  link: (part, onto) => `${part} in ${onto}`,
   sleeve: (hoop) => `sleeve to ${hoop}`,
   added: (part, onto) => `${part} to ${onto}`,
 };

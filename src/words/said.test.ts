@@ -239,6 +239,45 @@ test.each<[FindingCode, Record<string, number | string>, string]>([
     "Stone 1 and m2 differ by 0.60 mm in length and 0.04 g. 1.14 and 1.18 g: choose stones nearer to each other, or thin the heavier plate.",
   ],
   ["hang.crooked", { tilt: -13.47, by: 2.03 }, "Hangs 13.5° off. Move the eye 2.03 mm along the edge, to the left."],
+  ["hang.crooked", { tilt: 5, turn: -3.26 }, "Hangs 5.0° off. Turn the eye 3.3° round the point, to the right."],
+  [
+    "hang.turned-past",
+    { turn: -41.2, most: 33.86 },
+    "The eye is turned 41.2° off the middle of the point. The point only goes 33.9° round to each side: it stands there.",
+  ],
+  [
+    "hang.turned-past",
+    { turn: 5, most: 0 },
+    "The eye is turned 5.0° off the middle of the point. There is no point where it is: it stands straight out of the edge.",
+  ],
+  [
+    "bail.ring-thick",
+    { wire: 3, bore: 3.1, needed: 3.3 },
+    "The ring's wire, 3.00 mm, does not pass a bore of 3.10. It takes 3.30 mm to swing in it.",
+  ],
+  ["ear.wire-thick", { wire: 1.1, most: 1 }, "M1 of 1.10 mm does not pass most ears. Wire up to 1.00 mm does."],
+  ["ear.wire-thin", { wire: 0.6, least: 0.7 }, "M1 of 0.60 mm bends, and cuts the ear. Take 0.70 mm or more."],
+  [
+    "ear.metal",
+    { metal: "copper" },
+    "Copper in a pierced ear turns green and can hurt it. Take fine silver or sterling for what goes through the ear.",
+  ],
+  [
+    "earwire.short",
+    { length: 25, needed: 31.3 },
+    "25.0 mm of wire does not reach round an ear. Its eye, its bow and both legs take 31.3 mm.",
+  ],
+  [
+    "post.off",
+    { by: 0.4 },
+    "The post misses the metal of the back by 0.40 mm. Move it in, clear of the edge, of what is left open and of the drain.",
+  ],
+  ["post.over-stamp", { by: 0.3 }, "The post stands 0.30 mm over the stamp. Move one of them."],
+  [
+    "post.low",
+    { by: 0.6 },
+    "The post stands 0.60 mm below where the stud balances. It tips forward in the ear: put the post above that place.",
+  ],
   ["hang.crooked", { tilt: 5, by: -1 }, "Hangs 5.0° off. Move the eye 1.00 mm along the edge, to the right."],
   ["hang.crooked", { tilt: 5 }, "Hangs 5.0° off. It hangs straight from nowhere on its edge."],
   [
@@ -564,11 +603,20 @@ test("the steps of the demo's pieces and of the worked examples, each as it is f
       "Twist two wires of 0.60 mm, each 33.4 mm and some to hold, to 2.8 turns in 10 mm. Anneal them first, one end in a vice, the other in a hand drill turned slowly; solder or fuse the ends so that they do not open.",
     ],
     ["ornament.try", "Slip the rope over the wall: it touches all round."],
-    ["bail.wind", "Wind the jump ring on a rod 2.40 mm across, 10.4 mm of wire, saw it through and close it."],
-    ["eye.mark", "Mark the eye on the edge, 2.20 mm right of its top, and file it flat there."],
+    ["bail.wind", "Wind the jump ring on a rod 2.40 mm across, 10.1 mm of wire, saw it through and close it."],
+    ["eye.mark", "Mark the eye on the edge, in the middle of its top, and file it flat there."],
     [
       "hang.try",
       "Hang it by a thread: it hangs as it should, and turns to neither side. A thread through the bail; a plumb line beside it tells.",
+    ],
+    ["earwire.cut", "Cut the ear wire 42.0 mm long, and round and burnish the end that goes through the ear."],
+    [
+      "earwire.bend",
+      "Turn its eye round a pin 2.00 mm across; 6.46 mm above it bend the bow round a rod 8.00 mm across. Both of a pair on the same pin and rod; a few light blows on the bow make it spring.",
+    ],
+    [
+      "link.close",
+      "Open the end sideways, hang the ear wire in the jump ring, and close it. Pulled open it never closes round again; sideways it does.",
     ],
     ["bail.cut", "Cut the bail's blank 18.0 mm long, to its pattern."],
     [
@@ -594,6 +642,13 @@ test("the steps of the demo's pieces and of the worked examples, each as it is f
       "Turn the sleeve true: bog oak, sand it fine, and seal it with oil or wax. Along the grain, down to the finest paper; no water, no steam and no pickle near it from here on.",
     ],
     ["bail.saw", "Saw the tube off 6.0 mm long, square."],
+    ["link.wind", "Wind a ring on a rod 4.00 mm across, 15.7 mm of wire, and saw it through."],
+    ["post.cut", "Cut the post 11.0 mm long, one end square, the other round and smooth."],
+    ["post.mark", "Mark the post's place on the back: 1.60 mm above where it balances, in the middle."],
+    [
+      "post.harden",
+      "Twist the post a turn with pliers, so that it is hard again, and sight along it. Soldering left it soft: soft it bends in the ear.",
+    ],
   ]);
 });
 

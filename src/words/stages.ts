@@ -1,3 +1,4 @@
+import { type Plan, bailIn, postIn } from "@/core/piece/plan";
 import { type Finding, type FindingCode } from "@/core/measure/finding";
 
 /** The stages of a piece, in the order they are made. */
@@ -13,6 +14,12 @@ export const STAGE_NAMES: Readonly<Record<StageId, string>> = {
   heats: "Heats",
   making: "Making",
 };
+
+/** What a stage of a piece, or of its making, is called: what an earring is worn by is no bail. */
+export function stageName(name: string, stage: string, plan: Pick<Plan, "settled" | "drawing">): string {
+  if (stage !== "bail") return name;
+  return postIn(plan) ? "Post" : bailIn(plan)?.drawn.earWire ? "Ear wire" : name;
+}
 
 /** The stage at which each finding is shown; of what can be of a setting or of the hoop, for each. */
 const FINDING_STAGES: Readonly<Record<FindingCode, StageId | readonly [ofSetting: StageId, ofHoop: StageId]>> = {
@@ -71,6 +78,15 @@ const FINDING_STAGES: Readonly<Record<FindingCode, StageId | readonly [ofSetting
   "bail.bore-small": "bail",
   "bail.tube-apart": "bail",
   "bail.unequal": "bail",
+  "bail.ring-thick": "bail",
+  "ear.wire-thick": "bail",
+  "ear.wire-thin": "bail",
+  "ear.metal": "bail",
+  "earwire.short": "bail",
+  "post.off": "bail",
+  "post.over-stamp": "bail",
+  "post.low": "bail",
+  "hang.turned-past": "bail",
   "hang.crooked": "bail",
   "hang.stone-guessed": "bail",
   "applied.crushed": "heats",

@@ -1,3 +1,4 @@
+import { tolerance } from "@/core/measure/tolerances";
 import { type CautionCode, type CheckCode, type Step, type StepCode, type StepStage } from "@/core/making/step";
 import { type Figure, figureOf } from "@/core/measure/figure";
 import { type DoubtOf, SURE } from "@/core/piece/doubt";
@@ -42,6 +43,10 @@ const ROUNDING_OF: Readonly<Record<string, Rounding>> = {
   "bridge.blankLength": "blank",
   "bail.blankLength": "blank",
   "bail.jumpRingLength": "blank",
+  "bail.ringLength": "blank",
+  "earwire.cutLength": "blank",
+  "post.cutLength": "blank",
+  "earring.length": "blank",
 };
 
 /** The rounding of a figure by its key; neither a mount's id nor an ornament's counts, nor the number of a piece. */
@@ -89,6 +94,13 @@ interface StepVoice {
   /** Kinds of the parts that a step works. */
   readonly works: readonly PartKind[];
   readonly of: string;
+}
+
+/** Where a post is marked on the back, beside its middle: mm to the right of it as it is seen from the front. */
+export function postAside(right: number, length: (mm: number) => string): string {
+  return Math.abs(right) < tolerance.seen
+    ? "in the middle"
+    : `${length(Math.abs(right))} ${right > 0 ? "left" : "right"} of the middle, seen from behind`;
 }
 
 const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
@@ -171,8 +183,19 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
   "bail.saw": (v) => `Saw the tube off ${v.target} long, square`,
   "bail.wind": (v) => `Wind the jump ring on a rod ${v.length("rod")} across, ${v.target} of wire, saw it through and close it`,
   "eye.mark": (v) =>
-    `Mark the eye${v.of && ` of ${v.of}`} on the edge, ${eyeText(Number(v.text("aside")), v.lengthOf)}, and file it flat there`,
+    v.text("between") === "1"
+      ? `Mark the eye${v.of && ` of ${v.of}`} in the notch, and file the ring a seat against both sides of it`
+      : `Mark the eye${v.of && ` of ${v.of}`} on the edge, ${eyeText(Number(v.text("aside")), v.lengthOf)}, and file it flat there`,
   "hang.try": () => "Hang it by a thread: it hangs as it should, and turns to neither side",
+  "link.wind": (v) => `Wind a ring on a rod ${v.length("rod")} across, ${v.target} of wire, and saw it through`,
+  "link.close": (v) => `Open the end sideways, hang the ${v.part("part")} in the ${v.part("in")}, and close it`,
+  "earwire.cut": (v) => `Cut the ear wire ${v.target} long, and round and burnish the end that goes through the ear`,
+  "earwire.bend": (v) =>
+    `Turn its eye round a pin ${v.length("eye")} across; ${v.length("front")} above it bend the bow round a rod ${v.length("bow")} across`,
+  "post.cut": (v) => `Cut the post ${v.target} long, one end square, the other round and smooth`,
+  "post.mark": (v) =>
+    `Mark the post's place on the back: ${v.lengthOf(Math.abs(Number(v.text("above"))))} ${Number(v.text("above")) < 0 ? "below" : "above"} where it balances, ${postAside(Number(v.text("aside")), v.lengthOf)}`,
+  "post.harden": () => "Twist the post a turn with pliers, so that it is hard again, and sight along it",
   "applied.snip": (v) => `Snip ${v.target} of wire ${v.length("wire")} thick for the ${v.part("part")}, or as much of what you have`,
   "applied.make": (v) => MADE[v.text("shape") as AppliedShape](v),
   "join.finish": () => "Finish what will be hard to reach once joined",
@@ -272,6 +295,9 @@ const DETAILS: Readonly<Partial<Record<StepCode, string>>> = {
   "hoop.grip": "Smaller than it looks right: metal that is filed off does not come back.",
   "bail.fold": "Anneal it first; press the legs together below the rod, not on it.",
   "hang.try": "A thread through the bail; a plumb line beside it tells.",
+  "link.close": "Pulled open it never closes round again; sideways it does.",
+  "earwire.bend": "Both of a pair on the same pin and rod; a few light blows on the bow make it spring.",
+  "post.harden": "Soldering left it soft: soft it bends in the ear.",
   "join.fuse": "Flame over the whole piece until the surface shimmers along the seam; then away.",
   "set.try": "Lay a thread under it first, or lift it with tacky putty.",
   "set.curve": "Its template shows the height every five millimetres; lay the strip on it, or mark the heights round the wall.",
@@ -309,6 +335,7 @@ const FINISHED_AT: Readonly<Partial<Record<PartKind, string>>> = {
   wall: "round the wall's foot",
   bail: "the bail",
   "jump-ring": "the ring",
+  post: "the back round the post",
 };
 
 /** What a step is said more of by what it is done to. */
@@ -378,6 +405,10 @@ export const CHECKS: Readonly<Record<CheckCode, string>> = {
   "bail.legs": "The legs lie together, the foot square",
   "eye.seated": "The bail sits flat on the edge, square to the plate",
   "hang.straight": "It hangs straight, seen from the front and from the side",
+  "wire.smooth": "No burr: it goes through an ear",
+  "bows.alike": "Eye and bow lie as in the drawing, a pair alike",
+  "post.square": "The post stands square to the back",
+  "post.firm": "It neither bends nor turns under the pliers",
   "pickle.noIron": "No iron or steel in the pot, binding wire off",
   "height.even": "Even all round, past where the side leans in, not much more",
   "height.follows": "It follows the side all round, past where it leans in",

@@ -36,6 +36,11 @@ test("where a number came from, what it is called, and what the schools and sour
     learned: "yours, from your own makes",
   });
   expect(TERM_NAMES).toEqual({
+    earWire: "ear wire",
+    below: "hangs below it",
+    setting: "setting",
+    post: "post",
+    wireAndRing: "wire and ring",
     outline: "outline",
     wall: "wall",
     yours: "yours",
@@ -169,6 +174,8 @@ test("where a number came from, what it is called, and what the schools and sour
     frontLeg: "front leg",
     overChain: "over the chain",
     backLeg: "back leg",
+    eye: "eye",
+    bow: "bow",
   });
   expect(TROUBLE_WORDS).toEqual({
     cleared: "This browser has cleared what was kept here. This page still holds what it shows: keep it again, or save a file",
@@ -284,6 +291,10 @@ test("what can hurt, and what is looked at", () => {
     "bail.legs = The legs lie together, the foot square",
     "eye.seated = The bail sits flat on the edge, square to the plate",
     "hang.straight = It hangs straight, seen from the front and from the side",
+    "wire.smooth = No burr: it goes through an ear",
+    "bows.alike = Eye and bow lie as in the drawing, a pair alike",
+    "post.square = The post stands square to the back",
+    "post.firm = It neither bends nor turns under the pliers",
     "pickle.noIron = No iron or steel in the pot, binding wire off",
     "height.even = Even all round, past where the side leans in, not much more",
     "height.follows = It follows the side all round, past where it leans in",
@@ -347,6 +358,11 @@ test("each figure that can be looked for has its name and the stage that shows i
     "bridge.arm = Arms of the bridge, hoop",
     "bail.blankLength = Bail's blank, bail",
     "bail.jumpRingLength = Jump ring's wire, bail",
+    "bail.ringLength = Wire of the ring in the bail, bail",
+    "earwire.cutLength = Ear wire, bail",
+    "post.cutLength = Post, bail",
+    "earring.length = Earring, length, bail",
+    "earring.mass = Earring, weight with its stone, bail",
     "hang.tilt = Hangs off by, bail",
     "piece.mass = Metal of the piece, making",
   ]);

@@ -1,5 +1,8 @@
 import fc from "fast-check";
-import { type Box, boxOf } from "../geometry/curve";
+import { type Box, boxOf, flattened } from "../geometry/curve";
+import { distanceInside } from "../geometry/polygon";
+import { foldedCorners } from "../mount/seam";
+import { outlineOf } from "../stone/stone";
 import { type Point } from "../geometry/outline";
 import { gamma } from "../measure/gamma";
 import { faultsOf } from "../piece/faults";
@@ -253,4 +256,90 @@ test("the metal of a piece adds up by its kinds, and of a pair every step is for
   expect(new Set(pair.steps.map(({ values }) => values.copies))).toEqual(new Set([2]));
   expect(pair.steps.map(({ id }) => id)).toEqual(plan.steps.map(({ id }) => id));
   expect(pair.figures["piece.mass"]!.value).toBe(mass);
+});
+
+/** The notch of a heart, and a heart hung by a ring in it. */
+const heart = { shape: "heart", length: 13, width: 14, cleft: 3 } as const;
+const notch = () =>
+  foldedCorners(outlineOf({ ...tern.mounts[0]!.stone, outline: heart, measuredPerimeter: null }).outline).find(({ turn }) => turn < 0)!;
+
+test("a ring in a heart's notch lies against both lobes and is tied to each; on a lobe it stands on the edge", () => {
+  const plan = planned({ ...ringed, eye: { at: notch().at } }, shaped(heart));
+  const [eye] = hangs(plan)[0]!.eyes;
+  expect(eye!.isBetween).toBe(true);
+  const edge = flattened(plan.drawing.settings.m1!.plan.plateEdge, 0.01);
+  const away = [eye!.pivot[0] - eye!.edge[0], eye!.pivot[1] - eye!.edge[1]];
+  const long = Math.hypot(away[0]!, away[1]!);
+  const middle: Point = [eye!.edge[0] + (away[0]! / long) * 2.5, eye!.edge[1] + (away[1]! / long) * 2.5];
+  expect(-distanceInside(edge, middle)).toBeCloseTo(2.5, 3);
+  const touched = edge.filter(([x, y]) => Math.hypot(x - middle[0], y - middle[1]) < 2.55).map(([, y]) => Math.sign(y - middle[1]));
+  expect(new Set(touched)).toEqual(new Set([1, -1]));
+  const joint = plan.joints.at(-1)!;
+  const single = planned({ ...ringed, eye: { at: 0.5 } }).joints.at(-1)!;
+  expect([joint.length, joint.area, joint.place]).toEqual([2 * single.length, 2 * single.area, "notch"]);
+  const heat = plan.heats.find(({ joints }) => joints.includes(joint.id))!;
+  expect(heat.solder[heat.joints.indexOf(joint.id)]!.count).toBeGreaterThanOrEqual(2);
+  expect(plan.steps.find(({ code }) => code === "eye.mark")!.values.between).toBe(1);
+  const lobe = planned({ ...ringed, eye: { at: notch().at + 0.15 } }, shaped(heart));
+  expect([hangs(lobe)[0]!.eyes[0]!.isBetween, lobe.joints.at(-1)!.length]).toEqual([false, 1]);
+});
+
+test("hung by its point a marquise hangs as far off as its eye is turned round the point, and no further than its arc", () => {
+  const marquise = shaped({ shape: "marquise", length: 14, width: 7 });
+  const at = (turn: number) => planned({ ...ringed, eye: { at: 0.5, turn } }, marquise);
+  const [straight] = hangs(at(0))[0]!.eyes;
+  expect(straight!.pivot[0]).toBeCloseTo(-7 - 0.37 - 4, 9);
+  expect(straight!.half).toBeCloseTo((2 * Math.atan(0.5) * 180) / Math.PI - 16.26, 0);
+  const [turnedEye] = hangs(at(20))[0]!.eyes;
+  const [cos, sin] = [Math.cos(Math.PI / 9), Math.sin(Math.PI / 9)];
+  expect(turnedEye!.pivot).toEqual([expect.closeTo(-7 - 4.37 * cos, 9), expect.closeTo(-4.37 * sin, 9)]);
+  expect(value(at(20), "hang.tilt")).toBeGreaterThan(3);
+  expect(at(20).findings.find(({ code }) => code === "hang.crooked")!.values.turn).toBeCloseTo(-20, 6);
+  const { half } = straight!;
+  expect(hangs(at(half! + 5))[0]!.eyes[0]!.pivot[1]).toBeCloseTo(hangs(at(half!))[0]!.eyes[0]!.pivot[1], 9);
+  expect(at(half! + 5).findings.find(({ code }) => code === "hang.turned-past")!.values).toMatchObject({ turn: half! + 5, most: half });
+  expect(at(half!).findings.map(({ code }) => code)).not.toContain("hang.turned-past");
+  const onSide = planned({ ...ringed, eye: { at: 0.4, turn: 10 } }, marquise).findings.find(({ code }) => code === "hang.turned-past");
+  expect(onSide!.values).toEqual({ turn: 10, most: 0 });
+});
+
+test("what is heavier on one side hangs straight from a turn of its point, and is put there by itself", () => {
+  const marquise = { ...shaped({ shape: "marquise", length: 14, width: 7 }), plate: tern.mounts[0]!.plate };
+  const disc = { id: "d", on: "m1.plate", metal: "copper", disc: { diameter: 2, thickness: 1 }, at: [0, 4] } as const;
+  const plan = planPiece({ ...pendant(ringed, marquise), applied: [disc] }, SHIPPED_BENCH);
+  expect(value(plan, "hang.tilt")).toBeCloseTo(0, 5);
+  expect(value(plan, "hang.eyeAt")).toBeCloseTo(0.5, 9);
+  expect(Math.abs(value(plan, "hang.eyeTurn"))).toBeGreaterThan(0.5);
+});
+
+test("a ring hangs in a bail, closed when all else is done; its wire passes the bore and the chain passes it", () => {
+  const plan = planned({ ...folded, ring: { inside: 4, wire: 1 } });
+  expect(plan.joints.at(-1)).toMatchObject({
+    id: "bail.ring.link",
+    kind: "link",
+    means: "cold",
+    parts: ["bail.ring", "bail"],
+    after: ["bail.eye.m1"],
+  });
+  expect(value(plan, "bail.ringLength")).toBeCloseTo(5 * Math.PI, 12);
+  expect(plan.steps.at(-1)!.id).toBe("bail.ring.set.close");
+  expect(plan.parts.at(-1)).toMatchObject({
+    id: "bail.ring",
+    mass: expect.closeTo((10.36 / 1000) * 5 * Math.PI * (Math.PI / 4), 9) as number,
+  });
+  const codes = (wire: number, inside: number) => planned({ ...folded, ring: { inside, wire } }).findings.map(({ code }) => code);
+  expect([codes(2.9, 4), codes(2.91, 4)].map((each) => each.includes("bail.ring-thick"))).toEqual([false, true]);
+  expect([codes(1, 2.7), codes(1, 2.69)].map((each) => each.includes("bail.bore-small"))).toEqual([false, true]);
+  const two = planned({
+    ...folded,
+    ring: { inside: 4, wire: 1 },
+    eyes: [
+      { mount: "m1", at: 0.5 },
+      { mount: "m1", at: 0 },
+    ],
+  });
+  expect(two.joints.slice(-2).map(({ id, after }) => [id, after])).toEqual([
+    ["bail.ring.link", ["bail.eye.m1"]],
+    ["bail.2.ring.link", ["bail.eye.m1.2"]],
+  ]);
 });

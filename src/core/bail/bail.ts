@@ -1,4 +1,4 @@
-import { type Tie } from "../joint/joint";
+import { type Part, type Tie } from "../joint/joint";
 import { type Contribution, NOTHING, type WorkedJoint } from "../joint/contribution";
 import { step } from "../making/step";
 import { layBlank } from "../measure/blank";
@@ -9,6 +9,7 @@ import { type Hung } from "../mount/weights";
 import { type DrawnHang, hangOf } from "./hanging";
 import { type BailKind, type Filled } from "./kinds/kind";
 import { BAILS } from "./kinds/kinds";
+import { drawnRing, ringLength, ringLink, ringPart } from "./link";
 
 export type BailStyle = "folded" | "tube" | "ring";
 
@@ -26,6 +27,8 @@ export interface Bail {
   readonly foot: Sourced<number>;
   /** The chain's largest end; null where nobody said. */
   readonly chainEnd: number | null;
+  /** A ring that hangs in its bore, closed and not soldered; the chain then goes through that. */
+  readonly ring: { readonly inside: number; readonly wire: number } | null;
   /** By setting: where it hangs, as a share of the outline's length; null where that is left to the plan. */
   readonly eyes: readonly Eye[];
   /** Degrees from +x: what should point down. */
@@ -35,6 +38,8 @@ export interface Bail {
 export interface Eye {
   readonly mount: string;
   readonly at: number | null;
+  /** At a point of the outline: degrees from the middle of its arc. */
+  readonly turn: number;
 }
 
 /** A setting that is hung up, and what is joined to it. */
@@ -60,6 +65,8 @@ export interface BailDrawing {
   /** Whether it is sawn to that outline. */
   readonly isSawnToShape: boolean;
   readonly hangs: readonly DrawnHang[];
+  /** The ring that hangs in its bore, from the front and from the side; null where there is none. */
+  readonly ring: { readonly front: Filled; readonly side: Filled; readonly middle: number; readonly top: number } | null;
 }
 
 export interface BailPlan extends Contribution {
@@ -80,8 +87,8 @@ export function planBail(bail: Bail, hangings: readonly Hanging[]): BailPlan {
       ? [{ ...eye, hanging, part: partAt(i), number: bail.eyes.slice(0, i).filter(({ mount }) => mount === eye.mount).length }]
       : [];
   });
-  const hangs = hangings.map((each) => hangOf(bail, each, kind.pastEdge(bail), hangings.length === 1));
-  const asideOf = (mount: string) => hangs.find(({ drawn }) => drawn.mount === mount)!.drawn.aside;
+  const hangs = hangings.map((each) => hangOf(bail, each, kind, hangings.length === 1));
+  const hangOn = (mount: string) => hangs.find(({ drawn }) => drawn.mount === mount)!.drawn;
   const seams = eyes.map(({ part }) => kind.seam(bail, part));
   const key = kind.figure;
   return {
@@ -89,22 +96,29 @@ export function planBail(bail: Bail, hangings: readonly Hanging[]): BailPlan {
     figures: {
       [key]: blank,
       "bail.mass": single("g", mass, "density"),
+      ...(bail.ring && { "bail.ringLength": single("mm", ringLength(bail.ring), "bail.ring") }),
       ...(Object.assign({}, ...hangs.map(({ figures }) => figures)) as Figures),
     },
     findings: [...boreFindings(bail), ...kind.findings(bail), ...hangs.flatMap(({ findings }) => findings), ...unequalFindings(hangings)],
-    parts: eyes.map(({ part }) => ({ id: part, kind: kind.part, mount: null, metal: bail.metal, mass, thickness: bail.thickness })),
+    parts: eyes.flatMap(({ part }): Part[] => [
+      { id: part, kind: kind.part, mount: null, metal: bail.metal, mass, thickness: bail.thickness },
+      ...(bail.ring ? [ringPart(bail.metal, bail.ring, part)] : []),
+    ]),
     joints: [
       ...seams.flatMap((seam) => (seam ? [seam] : [])),
       ...eyes.map(({ part, mount, hanging, number }, i): WorkedJoint => {
         const { length, area } = kind.foot(bail);
+        const { isBetween } = hangOn(mount).eyes[number]!;
+        const sides = isBetween ? 2 : 1;
         return {
           id: `bail.eye.${mount}${number === 0 ? "" : `.${number + 1}`}`,
           kind: "eye",
           mount,
           parts: [part, hanging.tie.part],
-          length,
-          area,
-          place: "edge",
+          length: sides * length,
+          area: sides * area,
+          place: isBetween ? "notch" : "edge",
+          ...(isBetween && { stretches: [length, length] }),
           after: [...hanging.tie.after, ...(seams[i] ? [seams[i].id] : [])],
           follows: [key],
           work: {
@@ -113,7 +127,7 @@ export function planBail(bail: Bail, hangings: readonly Hanging[]): BailPlan {
               step(mount, "eye.mark", {
                 checks: ["eye.seated"],
                 cautions: ["saw"],
-                values: { aside: asideOf(mount), of: hangings.length === 1 ? "" : mount },
+                values: { aside: hangOn(mount).aside, of: hangings.length === 1 ? "" : mount, between: isBetween ? 1 : 0 },
               }),
               step(hangings[0]!.mount, "join.finish", {
                 works: [hanging.tie.part, part],
@@ -126,6 +140,9 @@ export function planBail(bail: Bail, hangings: readonly Hanging[]): BailPlan {
           },
         };
       }),
+      ...eyes.flatMap(({ part, mount, number }) =>
+        bail.ring ? [ringLink(bail.ring, part, `bail.eye.${mount}${number === 0 ? "" : `.${number + 1}`}`)] : [],
+      ),
     ],
     made: Object.fromEntries(
       eyes.map(({ part }) => {
@@ -145,6 +162,7 @@ export function planBail(bail: Bail, hangings: readonly Hanging[]): BailPlan {
       pattern: kind.pattern(bail),
       isSawnToShape: kind.isSawnToShape,
       hangs: hangs.map(({ drawn }) => drawn),
+      ring: bail.ring && drawnRing(bail.ring, kind.boreAt(bail) + bail.bore / 2),
     },
   };
 }
@@ -154,9 +172,17 @@ function partAt(i: number): string {
   return i === 0 ? "bail" : `bail.${i + 1}`;
 }
 
-function boreFindings({ bore, chainEnd }: Bail): Finding[] {
-  if (chainEnd === null || bore >= chainEnd + CHAIN_SPARE) return [];
-  return [finding("bail.bore-small", "error", "bail", { bore, chainEnd, needed: chainEnd + CHAIN_SPARE })];
+/** What the chain has to pass; the bore itself, or the ring in it, whose wire then has to pass the bore. */
+function boreFindings({ bore, ring, chainEnd }: Bail): Finding[] {
+  const passed = ring?.inside ?? bore;
+  return [
+    ...(ring && bore < ring.wire + CHAIN_SPARE
+      ? [finding("bail.ring-thick", "error", "bail", { bore, wire: ring.wire, needed: ring.wire + CHAIN_SPARE })]
+      : []),
+    ...(chainEnd !== null && passed < chainEnd + CHAIN_SPARE
+      ? [finding("bail.bore-small", "error", "bail", { bore: passed, chainEnd, needed: chainEnd + CHAIN_SPARE })]
+      : []),
+  ];
 }
 
 /** What cannot be told from alike, as it is shown: mm and g. */

@@ -152,6 +152,14 @@ export function startedAt(points: readonly Point[], point: Point): Point[] {
   return [start, ...rest.filter(([ex, ey]) => ex !== start[0] || ey !== start[1])];
 }
 
+/** The point of a straight stretch that is nearest to another. */
+export function nearestOn([px, py]: Point, [qx, qy]: Point, [x, y]: Point): Point {
+  const [dx, dy] = [qx - px, qy - py];
+  const squared = dx * dx + dy * dy;
+  const share = squared === 0 ? 0 : within01(((x - px) * dx + (y - py) * dy) / squared);
+  return [px + share * dx, py + share * dy];
+}
+
 /** How far a point lies from the nearest side of a closed polygon. */
 export function distanceToPolygon(points: readonly Point[], point: Point): number {
   return Math.sqrt(nearestPlace(points, point).squared);

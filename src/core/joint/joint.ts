@@ -2,7 +2,20 @@ import { type Metal } from "../metal/metals";
 
 /** Every kind of joint that a piece can have. */
 export type JointKind =
-  "seam" | "foot" | "ledge" | "ornament" | "strands" | "twist" | "bridge" | "mount" | "eye" | "sleeve" | "applied" | "added";
+  | "seam"
+  | "foot"
+  | "ledge"
+  | "ornament"
+  | "strands"
+  | "twist"
+  | "bridge"
+  | "mount"
+  | "eye"
+  | "post"
+  | "link"
+  | "sleeve"
+  | "applied"
+  | "added";
 
 /** Every kind of ornament that a file can ask for. */
 export type LayerType = "wire" | "twist" | "bead-wire" | "granules";
@@ -12,7 +25,19 @@ export type AppliedShape = "disc" | "ball" | "ring" | "strip";
 
 /** What a part is, whatever piece it is of. */
 export type PartKind =
-  "wall" | "plate" | "ledge" | LayerType | AppliedShape | "hoop" | "strand" | "bridge" | "inlay" | "bail" | "jump-ring";
+  | "wall"
+  | "plate"
+  | "ledge"
+  | LayerType
+  | AppliedShape
+  | "hoop"
+  | "strand"
+  | "bridge"
+  | "inlay"
+  | "bail"
+  | "jump-ring"
+  | "post"
+  | "earwire";
 
 export interface Part {
   readonly id: string;

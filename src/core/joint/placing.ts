@@ -18,6 +18,8 @@ const USUAL: Readonly<Record<JointKind, Placing>> = {
   bridge: "outside",
   mount: "outside",
   eye: "outside",
+  post: "sweat",
+  link: "outside",
   sleeve: "outside",
   added: "outside",
 };

@@ -66,6 +66,13 @@ export const STAGE_OF = {
   "bail.wind": "bail",
   "eye.mark": "bail",
   "hang.try": "bail",
+  "link.wind": "bail",
+  "link.close": "set",
+  "earwire.cut": "bail",
+  "earwire.bend": "bail",
+  "post.cut": "bail",
+  "post.mark": "bail",
+  "post.harden": "bail",
   "applied.snip": "join",
   "applied.make": "join",
   "join.finish": "join",
@@ -137,6 +144,10 @@ export type CheckCode =
   | "bail.legs"
   | "eye.seated"
   | "hang.straight"
+  | "wire.smooth"
+  | "bows.alike"
+  | "post.square"
+  | "post.firm"
   | "pickle.noIron"
   | "height.even"
   | "height.follows"
@@ -271,4 +282,6 @@ export interface JointWork {
   readonly after: readonly Step[];
   /** What is worked once this and every other joint with the same step has been made. */
   readonly afterAll?: readonly Step[];
+  /** What closes it, once all else is done, where it only hangs in something and is neither soldered nor glued. */
+  readonly link?: Step;
 }

@@ -66,6 +66,7 @@ export function makingSteps({ first, atJoints, finish, cold, last }: Work, heats
     ...finish,
     ...cold.flatMap((joint) => joined(joint, workAt(joint), ready)),
     ...last,
+    ...cold.flatMap((joint) => workAt(joint).link ?? []),
   ];
 }
 
@@ -73,7 +74,8 @@ export function makingSteps({ first, atJoints, finish, cold, last }: Work, heats
 const OF_MOLTEN: ReadonlySet<CheckCode> = new Set(["joint.bright", "joint.noGap", "joint.allRound"]);
 
 /** A joint that is glued, riveted or wrapped. */
-function joined(joint: string, { before, lookedFor, after }: JointWork, ready: Set<string>): Step[] {
+function joined(joint: string, { before, lookedFor, after, link }: JointWork, ready: Set<string>): Step[] {
+  if (link) return once(ready, before);
   const made: Step = {
     ...step(joint, "join.cold", {
       checks: [...lookedFor.filter((check) => !OF_MOLTEN.has(check)), "joint.firm", "joint.noGlue"],

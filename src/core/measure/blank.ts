@@ -30,7 +30,9 @@ export type BlankMark =
   | "root"
   | "frontLeg"
   | "overChain"
-  | "backLeg";
+  | "backLeg"
+  | "eye"
+  | "bow";
 
 /** A finished length between what it loses before its start and past its end. */
 export function layBlank(net: number, lead: number, trail: number, marks: Blank["marks"], gathers: readonly Span[] = []): Blank {

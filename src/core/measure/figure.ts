@@ -61,6 +61,11 @@ export type TermCode =
   | "yours"
   | "drop"
   | "overChain"
+  | "earWire"
+  | "below"
+  | "setting"
+  | "post"
+  | "wireAndRing"
   | MetalCode
   | "formula";
 
@@ -122,6 +127,9 @@ export type FormulaCode =
   | "bridge.arm"
   | "bail.tube"
   | "bail.ring"
+  | "earwire.length"
+  | "post.length"
+  | "earring.stands"
   | "hang.tilt"
   | "hang.pulled"
   | "hang.straight"

@@ -249,9 +249,24 @@ function anyBail(mounts: readonly string[]): fc.Arbitrary<Piece["carrier"]> {
     thickness: small,
     chainEnd: small,
   });
-  return fc
-    .tuple(fc.oneof(ring, sheet), shared, eyes, fc.boolean())
-    .map(([bail, rest, eyes, isChosen]) => ({ ...bail, ...rest, ...(isChosen && { eyes }) }));
+  const inBail = fc.option(fc.record({ inside: small, wire: small }), { nil: undefined });
+  const hung = fc.tuple(fc.oneof(ring, sheet), shared, eyes, fc.boolean(), inBail).map(([bail, rest, eyes, isChosen, inIt]) => ({
+    ...bail,
+    ...rest,
+    ...(isChosen && { eyes }),
+    ...(bail.type === "bail" && inIt && { ring: inIt }),
+  }));
+  return mounts.length > 1 ? hung : fc.oneof({ weight: 2, arbitrary: hung }, { weight: 1, arbitrary: anyWorn() });
+}
+
+/** What goes through an ear. */
+function anyWorn(): fc.Arbitrary<Piece["carrier"]> {
+  const wire = fc.double({ min: 0.4, max: 1.4, noNaN: true });
+  const length = fc.double({ min: 5, max: 60, noNaN: true });
+  const spot = fc.double({ min: -8, max: 8, noNaN: true });
+  const posts = fc.record({ type: fc.constant("posts" as const), wire, length, at: fc.tuple(spot, spot) });
+  const eye = fc.record({ at: place, turn: fc.double({ min: -60, max: 60, noNaN: true }) });
+  return fc.oneof(posts, fc.record({ type: fc.constant("ear-wires" as const), wire, length, eye }));
 }
 
 /** Stones from a grain to the largest the schema takes, on one to three mounts. */

@@ -45,9 +45,11 @@ function restsOn(key: string, field: string): boolean {
   if (field.startsWith("applied.")) return key === "heats" || key.startsWith("applied.") || isHang(key);
   if (field.startsWith("hoop.")) return isOfHoop(key, field);
   if (field.startsWith("bail.")) return isWithin(key, "bail") || isHang(key);
+  if (field.startsWith("post.") || field.startsWith("earwire."))
+    return isWithin(key, parted(field)[0]) || isWithin(key, "bail") || isHang(key);
   const [mount, changed] = parted(field);
   const [owner, name] = parted(key);
-  if (isHang(key) && (owner === mount || owner === "hang")) return !within(NEVER_WEIGHED, changed);
+  if (isHang(key) && (owner === mount || owner === "hang" || owner === "earring")) return !within(NEVER_WEIGHED, changed);
   if (within(TOLD_ONLY, changed)) return false;
   const isSeat = SEATED.some((group) => isWithin(key, group));
   if (changed.startsWith("place.")) return isSeat || (owner === mount && (name.startsWith("hoop.") || name.endsWith("seamAt")));
@@ -61,9 +63,9 @@ function restsOn(key: string, field: string): boolean {
 const SEATED = ["hoop.flat", "hoop.saddle", "hoop.grip", "bridge.arm"];
 const NEVER_WEIGHED = ["stone.mohs", "stone.name"];
 
-/** How a setting hangs: by its own name, or of the only one without. */
+/** How a setting hangs: by its own name, or of the only one without; what an earring weighs, and how long it is. */
 function isHang(key: string): boolean {
-  return key === "hang" || key.startsWith("hang.") || key.includes(".hang.");
+  return key === "hang" || key.startsWith("hang.") || key.includes(".hang.") || isWithin(key, "earring");
 }
 
 /** Ornament lies one outside the other; a ledge raises the stone, and the wall with it. */

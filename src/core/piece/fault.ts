@@ -82,6 +82,7 @@ export type FaultCode =
   | "above-limit"
   | "eyes-by-mount"
   | "eye-or-eyes"
+  | "one-setting"
   | "no-such-mount"
   | "no-eye"
   | "not-planned";

@@ -96,7 +96,7 @@ export interface AppliedEntry {
   readonly along?: number;
 }
 
-export type Carrier = HoopEntry | BailEntry | JumpRingEntry | { readonly type: "none" };
+export type Carrier = HoopEntry | BailEntry | JumpRingEntry | PostsEntry | EarWiresEntry | { readonly type: "none" };
 
 export interface HoopEntry {
   readonly type: "hoop";
@@ -133,6 +133,12 @@ export interface HoopEntry {
   };
 }
 
+/** A place on the outline; at a point of it `turn` degrees from the middle of its arc. */
+export interface EyeEntry {
+  readonly at: number;
+  readonly turn?: number;
+}
+
 export interface BailEntry {
   readonly type: "bail";
   readonly style?: "folded" | "tube";
@@ -141,10 +147,11 @@ export interface BailEntry {
   readonly bore: number;
   readonly drop: number;
   readonly thickness: number;
+  readonly ring?: { readonly inside: number; readonly wire: number };
   readonly chainEnd?: number;
   readonly metal?: Metal;
-  readonly eye?: { readonly at: number };
-  readonly eyes?: readonly { readonly mount: string; readonly at: number }[];
+  readonly eye?: EyeEntry;
+  readonly eyes?: readonly ({ readonly mount: string } & EyeEntry)[];
   readonly hangAxis?: number;
 }
 
@@ -153,9 +160,26 @@ export interface JumpRingEntry {
   readonly inside: number;
   readonly wire: number;
   readonly metal?: Metal;
-  readonly eye?: { readonly at: number };
-  readonly eyes?: readonly { readonly mount: string; readonly at: number }[];
+  readonly eye?: EyeEntry;
+  readonly eyes?: readonly ({ readonly mount: string } & EyeEntry)[];
   readonly hangAxis?: number;
+}
+
+export interface PostsEntry {
+  readonly type: "posts";
+  readonly metal?: Metal;
+  readonly wire: number;
+  readonly length: number;
+  /** mm from the middle of the setting's back, in its plane. */
+  readonly at: Spot;
+}
+
+export interface EarWiresEntry {
+  readonly type: "ear-wires";
+  readonly metal?: Metal;
+  readonly wire: number;
+  readonly length: number;
+  readonly eye: EyeEntry;
 }
 
 export interface HeatsEntry {

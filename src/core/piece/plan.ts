@@ -126,6 +126,13 @@ export function bailIn({ settled, drawing }: Pick<Plan, "settled" | "drawing">) 
   return carrier.type === "bail" && drawn.type === "bail" ? { settled: carrier, drawn } : null;
 }
 
+/** The post of a plan's studs; null where they are worn by something else. */
+export function postIn({ settled, drawing }: Pick<Plan, "settled" | "drawing">) {
+  const { carrier } = settled;
+  const drawn = drawing.carrier;
+  return carrier.type === "posts" && drawn.type === "posts" ? { settled: carrier, drawn } : null;
+}
+
 export interface Drawing {
   readonly settings: Readonly<Record<string, SettingDrawing>>;
   readonly carrier: CarrierDrawing;

@@ -201,8 +201,10 @@ const USUAL_FOOT = 1.5;
 
 /** What settings of these mounts hang by: each by its own eye, or the only one by the carrier's. */
 export function settleBail(entry: BailEntry | JumpRingEntry, mounts: readonly string[]): Bail {
-  const eyes = entry.eyes ?? mounts.map((mount) => ({ mount, at: entry.eye?.at ?? null }));
-  const shared = { metal: entry.metal ?? "sterling", axis: entry.hangAxis ?? 0, eyes };
+  const asked = entry.eyes ?? mounts.map((mount) => ({ mount, at: null, ...entry.eye }));
+  const eyes = asked.map(({ turn = 0, ...eye }) => ({ ...eye, turn }));
+  const ring = entry.type === "bail" ? (entry.ring ?? null) : null;
+  const shared = { metal: entry.metal ?? "sterling", axis: entry.hangAxis ?? 0, eyes, ring };
   const none: Sourced<number> = { value: 0, from: "formula" };
   if (entry.type === "jump-ring") {
     return { ...shared, style: "ring", bore: entry.inside, drop: 0, thickness: entry.wire, widest: none, foot: none, chainEnd: null };

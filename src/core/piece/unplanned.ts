@@ -14,8 +14,6 @@ interface Later {
   readonly in?: Readonly<Record<string, Later>>;
 }
 
-const EYE: Later = { fields: ["turn"] };
-
 const LATER: Later = {
   fields: ["methods", "count"],
   in: {
@@ -28,9 +26,7 @@ const LATER: Later = {
       },
     },
     carrier: {
-      fields: ["ring"],
-      values: { type: ["posts", "ear-wires"] },
-      in: { stock: { fields: ["texture"] }, eye: EYE, eyes: EYE },
+      in: { stock: { fields: ["texture"] } },
     },
   },
 };

@@ -14,37 +14,52 @@ function lineOf(isLit: boolean) {
   return { fill: "#c3cbcf", vectorEffect: "non-scaling-stroke", ...stroke } as const;
 }
 
-/** What is put on the parts of a setting, seen from above in millimetres, dragged where it lies. */
+/** What is put on the parts of a setting, in its plane. */
+function useAppliedOn(mount: string): readonly Applied[] {
+  const { parts, drawing } = usePlan();
+  return drawing.applied.filter(({ on }) => parts.find(({ id }) => id === on)?.mount === mount);
+}
+
+/** It as it lies on a setting that is not to be changed there. */
+export function AppliedAsItIs({ mount }: { readonly mount: string }) {
+  return useAppliedOn(mount).map((each) => <FromAbove key={each.id} applied={each} isLit={false} />);
+}
+
+function FromAbove({ applied: { shaped, at }, isLit }: { readonly applied: Applied; readonly isLit: boolean }) {
+  const [x, y] = at;
+  const [along, across] = shaped.half;
+  const line = lineOf(isLit);
+  if (!shaped.isRound) return <rect x={x - along} y={y - across} width={2 * along} height={2 * across} {...line} />;
+  return (
+    <>
+      <circle cx={x} cy={y} r={along} {...line} />
+      {shaped.hole > 0 && <circle cx={x} cy={y} r={shaped.hole} {...line} fill="#eef0f0" />}
+    </>
+  );
+}
+
+/** It seen from above in millimetres, dragged where it lies, or moved with the arrow keys. */
 export function AppliedInPlan({ mount }: { readonly mount: string }) {
   const session = useSession();
-  const { parts, drawing } = usePlan();
-  const here = drawing.applied.filter(({ on }) => parts.find(({ id }) => id === on)?.mount === mount);
-  return here.map(({ id, name, shape, shaped, at: [x, y] }) => {
+  return useAppliedOn(mount).map((applied) => {
+    const { id, name, shape, at } = applied;
+    const [x, y] = at;
     const put = (px: number, py: number) =>
       session.change((piece) => {
         piece.applied!.find((each) => each.id === id)!.at = [toTwentieth(px), toTwentieth(py)];
       }, `applied.${id}.at`);
-    const [along, across] = shaped.half;
     return (
       <DragHandle
         key={id}
         label={capital(name ?? APPLIED_NAMES[shape])}
         now={x}
         most={100}
+        told={`${x.toFixed(2)}, ${y.toFixed(2)}`}
         lights={`applied.${id}`}
         onDrag={([px, py]) => put(px, py)}
-        onStep={(by) => put(x - by * STEP, y)}
+        onStep={(_by, [dx, dy]) => put(x + dx * STEP, y + dy * STEP)}
       >
-        {(isLit) => {
-          const line = lineOf(isLit);
-          if (!shaped.isRound) return <rect x={x - along} y={y - across} width={2 * along} height={2 * across} {...line} />;
-          return (
-            <>
-              <circle cx={x} cy={y} r={along} {...line} />
-              {shaped.hole > 0 && <circle cx={x} cy={y} r={shaped.hole} {...line} fill="#eef0f0" />}
-            </>
-          );
-        }}
+        {(isLit) => <FromAbove applied={applied} isLit={isLit} />}
       </DragHandle>
     );
   });

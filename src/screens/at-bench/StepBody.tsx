@@ -9,6 +9,7 @@ import { TorchLines } from "@/ui/TorchLines";
 import { useUnits } from "@/ui/tray";
 import { clockText } from "@/words/dates";
 import { sayRemedy } from "@/words/remedies";
+import { stageName } from "@/words/stages";
 import { STAGE_TITLES, sayStep } from "@/words/steps";
 import { Big } from "./StepParts";
 
@@ -32,7 +33,7 @@ export function StepBody({ step, plan, remedies, doneAt, onUntick }: Props) {
   return (
     <div aria-live="polite">
       <p className="text-[15px] text-night-soft lg:text-[18px]">
-        {STAGE_TITLES[step.stage]}
+        {stageName(STAGE_TITLES[step.stage], step.stage, plan)}
         {doneAt !== undefined && (
           <>
             {" "}

@@ -1,8 +1,9 @@
 "use client";
 
-import { type BailDrawing as Drawn } from "@/core/bail/bail";
-import { type DrawnHang } from "@/core/bail/hanging";
+import { type BentWire } from "@/core/earring/ear-wire";
+import { type DrawnEye, type DrawnHang } from "@/core/bail/hanging";
 import { type Point, nearestStation } from "@/core/geometry/outline";
+import { type Spot, turned } from "@/core/bail/hang";
 import { boxOf } from "@/core/geometry/curve";
 import { type Piece } from "@/core/piece/piece";
 import { bailIn } from "@/core/piece/plan";
@@ -12,11 +13,14 @@ import { StoneFill } from "@/ui/StoneFill";
 import { usePlan } from "@/ui/plan";
 import { useSession, useWhileHeld } from "@/ui/session";
 import { type Size } from "@/ui/useSize";
+import { AppliedAsItIs } from "../applied/AppliedShapes";
 import { BeadFill, LayerShapes } from "../plate/LayerShapes";
 import { namesIn } from "@/words/names";
 import { FromTheSide } from "./FromTheSide";
 import { putEye } from "./fields";
 import { type bailView } from "./view";
+
+type Drawn = NonNullable<ReturnType<typeof bailIn>>["drawn"];
 
 interface Props {
   readonly size: Size;
@@ -86,6 +90,7 @@ export function BailDrawing({ size, piece, mount, view }: Props) {
       {lie.map(({ hang, isMirror, x, turn, origin }) => (
         <g key={`${hang.mount}${isMirror}`}>
           <Millimetres x={x} y={y} scale={scale}>
+            {drawn.earWire && <EarWireFront wire={drawn.earWire} />}
             <g transform={isMirror ? "scale(-1 1)" : ""}>
               <g transform={`rotate(${turn}) translate(${-origin[0]} ${-origin[1]})`}>
                 <HangingSetting hang={hang} drawn={drawn} mount={hang.mount} isShown={hang.mount === mount && !isMirror} perMm={k} />
@@ -107,6 +112,7 @@ export function BailDrawing({ size, piece, mount, view }: Props) {
           mount={mount}
           bail={settled}
           drawn={drawn}
+          earWire={drawn.earWire}
           half={lengthAlong(plan.drawing.settings[mount]!.plan.plateEdge, shown.hang)}
           view={view}
           box={{ x: size.width * SHARE, y: 10, width: size.width * (1 - SHARE) - 14, height: size.height - 20 }}
@@ -123,7 +129,7 @@ function turnOf({ eyes, balance }: DrawnHang): number {
 }
 
 /** How far it reaches from where it hangs, in mm. */
-function reachOf(edge: Parameters<typeof boxOf>[0], hang: DrawnHang, { front, boreAt }: Drawn) {
+function reachOf(edge: Parameters<typeof boxOf>[0], hang: DrawnHang, { front, boreAt, pastEdge, ring, earWire }: Drawn) {
   const turn = (turnOf(hang) * Math.PI) / 180;
   const [px, py] = hang.eyes[0]!.pivot;
   const { left, right, low, high } = boxOf(edge);
@@ -136,7 +142,7 @@ function reachOf(edge: Parameters<typeof boxOf>[0], hang: DrawnHang, { front, bo
   return {
     left: Math.max(halfWide - middle, bail.right),
     right: Math.max(halfWide + middle, bail.right),
-    up: bail.high - boreAt + 0.5,
+    up: (earWire?.height ?? Math.max(bail.high - boreAt, (ring?.top ?? 0) - pastEdge)) + 0.5,
     down: -below + halfTall,
   };
 }
@@ -167,12 +173,15 @@ function HangingSetting({ hang, drawn, mount, isShown, perMm }: SettingProps) {
       {hang.eyes.map((eye, i) => (
         <BailShape key={i} eye={eye} shape={drawn} fill="url(#metal)" stroke="#6f7a7e" lights="bail" />
       ))}
+      {drawn.ring &&
+        hang.eyes.map((eye, i) => <BailShape key={i} eye={eye} shape={drawn.ring!} fill="url(#metal)" stroke="#6f7a7e" lights="ring" />)}
       <Shape curve={plan.plateEdge} fill="#cdd5d8" stroke="#6f7a7e" lights="plate" />
       <Shape curve={plan.wallOutside} fill="#eef2f3" stroke="#8d989c" lights="wall" />
       <Shape curve={plan.stone} fill={`url(#stone-${mount})`} stroke="#00000044" lights="stone" />
       {plan.layers.map((layer) => (
         <LayerShapes key={layer.id} layer={layer} isChosen={false} />
       ))}
+      <AppliedAsItIs mount={mount} />
       {isShown && <TiltScale hang={hang} perMm={perMm} />}
       {isShown && <EyeHandle hang={hang} mount={mount} />}
     </>
@@ -180,8 +189,8 @@ function HangingSetting({ hang, drawn, mount, isShown, perMm }: SettingProps) {
 }
 
 interface BailShapeProps {
-  readonly eye: DrawnHang["eyes"][number];
-  readonly shape: Drawn;
+  readonly eye: DrawnEye;
+  readonly shape: Pick<Drawn, "front">;
   readonly fill: string;
   readonly stroke: string;
   readonly strokeDasharray?: string;
@@ -197,6 +206,22 @@ function BailShape({ eye: { edge, pivot }, shape: { front }, lights, ...look }: 
     <g transform={`matrix(${-ny} ${nx} ${nx} ${ny} ${edge[0]} ${edge[1]})`}>
       <Shape curves={front} {...look} {...(lights !== undefined && { lights })} />
     </g>
+  );
+}
+
+/** An ear wire from the front, where its ring hangs in it: its eye and its bow lie one behind the other. */
+function EarWireFront({ wire: { wire, height } }: { readonly wire: BentWire }) {
+  return (
+    <rect
+      x={-wire / 2}
+      y={-wire}
+      width={wire}
+      height={height + wire}
+      rx={wire / 2}
+      fill="url(#metal)"
+      stroke="#6f7a7e"
+      vectorEffect="non-scaling-stroke"
+    />
   );
 }
 
@@ -244,8 +269,34 @@ function TiltScale({ hang, perMm }: { readonly hang: DrawnHang; readonly perMm: 
   );
 }
 
-/** mm along the edge that an arrow key moves the eye by. */
+/** mm along the edge that an arrow key moves the eye by, and degrees round a point. */
 const STEP = 0.1;
+const ROUND_STEP = 2;
+
+/** The point of the outline that lies at a place. */
+function pointOf({ points }: DrawnHang, at: number) {
+  return points.find((point) => Math.abs(point.at - at) < SAME_PLACE) ?? null;
+}
+const SAME_PLACE = 1e-6;
+
+/** Where an eye comes to lie that is dragged to somewhere near a place: on a point of the outline turned the way it is dragged. */
+function spotAt(hang: DrawnHang, at: number, [x, y]: Point): Spot {
+  const point = pointOf(hang, at);
+  if (!point) return { at, turn: 0 };
+  const way = turned((Math.atan2(y - point.y, x - point.x) * 180) / Math.PI - point.middle);
+  return { at, turn: Math.min(point.half, Math.max(-point.half, way)) };
+}
+
+/** One step on: round a point that it stands on, as far as that goes, then along the edge; what would step over a point stops on it. */
+function spotBeside(hang: DrawnHang, eye: Spot, by: 1 | -1, step: number): Spot {
+  const point = pointOf(hang, eye.at);
+  if (point && by * eye.turn < point.half) return { at: eye.at, turn: by * Math.min(point.half, by * eye.turn + ROUND_STEP) };
+  const met = hang.points.find((each) => {
+    const ahead = by * turned((each.at - eye.at) * 360);
+    return ahead > SAME_PLACE * 360 && ahead <= step * 360;
+  });
+  return met ? { at: met.at, turn: -by * met.half } : { at: eye.at + by * step, turn: 0 };
+}
 
 function EyeHandle({ hang, mount }: { readonly hang: DrawnHang; readonly mount: string }) {
   const session = useSession();
@@ -253,7 +304,7 @@ function EyeHandle({ hang, mount }: { readonly hang: DrawnHang; readonly mount: 
   const { places } = plan.drawing.settings[mount]!.plan;
   const perimeter = plan.figures[`${mount}.outline.perimeter`]!.value;
   const eye = hang.eyes.at(-1)!;
-  const put = (at: number) => session.change((piece) => putEye(piece, mount, at), `${mount}.bail.eye`);
+  const put = ({ at, turn }: Spot) => session.change((piece) => putEye(piece, mount, at, turn), `${mount}.bail.eye`);
   return (
     <DragHandle
       label="Eye along the edge"
@@ -261,8 +312,8 @@ function EyeHandle({ hang, mount }: { readonly hang: DrawnHang; readonly mount: 
       most={perimeter / 2}
       told={`${hang.aside.toFixed(2)} mm, hangs ${hang.tilt.toFixed(1)} degrees off`}
       lights="eye"
-      onDrag={(to) => put(nearestStation(places, to).at)}
-      onStep={(by) => put(eye.at + (by * STEP) / perimeter)}
+      onDrag={(to) => put(spotAt(hang, nearestStation(places, to).at, to))}
+      onStep={(by) => put(spotBeside(hang, eye, by, STEP / perimeter))}
     >
       {(isLit) => <Knob at={eye.edge} isLit={isLit} />}
     </DragHandle>

@@ -1,11 +1,8 @@
 "use client";
 
-import { castDraft } from "immer";
-import { type BailStyle } from "@/core/bail/bail";
-import { METALS, type Metal } from "@/core/metal/metals";
 import { figureOf } from "@/core/measure/figure";
-import { type BailEntry, type JumpRingEntry, type Piece } from "@/core/piece/piece";
-import { bailIn } from "@/core/piece/plan";
+import { type Piece } from "@/core/piece/piece";
+import { bailIn, postIn } from "@/core/piece/plan";
 import { ChoiceField } from "@/ui/ChoiceField";
 import { MeasureField } from "@/ui/MeasureField";
 import { Rule } from "@/ui/Rule";
@@ -16,21 +13,27 @@ import { useDoubt } from "@/ui/doubt";
 import { usePlan } from "@/ui/plan";
 import { useSession, useSessionState } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
-import { BAIL_WORDS } from "@/words/bails";
 import { ifSure } from "@/words/doubt";
 import { BLANK_MARKS } from "@/words/marks";
-import { METAL_NAMES, capital } from "@/words/names";
-import { degrees, lengthUnit, showLength, showTemperature } from "@/words/show";
+import { lengthUnit } from "@/words/show";
+import { STAGE_NAMES, stageName } from "@/words/stages";
 import { AppliedList } from "../applied/AppliedList";
 import { SettingsList } from "../settings/SettingsList";
 import { BailDrawing } from "./BailDrawing";
+import { Compact, EarringAnswers, HangsByField, MetalField, PairField } from "./HangsBy";
+import { PostStage } from "./PostStage";
 import { WhereItLies } from "./WhereItLies";
-import { axisField, eyeField, hungOf, putEye, putEyes } from "./fields";
-import { STYLES } from "./styles";
+import { axisField, eyeField, hungOf, putBailRing, putEye, putEyes, turnField } from "./fields";
+import { BAIL_MEASURES, earWireMeasures, entryOf, ringMeasures } from "./styles";
 import { bailView } from "./view";
 
-/** What a setting hangs by, and how it hangs. */
-export function BailStage({ mount: id }: { readonly mount: string }) {
+/** What a setting hangs by, and how it hangs; of a stud how it is worn. */
+export function BailStage({ mount }: { readonly mount: string }) {
+  const post = postIn(usePlan());
+  return post ? <PostStage mount={mount} post={post.settled} drawn={post.drawn} /> : <HangingStage mount={mount} />;
+}
+
+function HangingStage({ mount: id }: { readonly mount: string }) {
   const plan = usePlan();
   const units = useUnits();
   const doubtOf = useDoubt();
@@ -53,6 +56,13 @@ export function BailStage({ mount: id }: { readonly mount: string }) {
                 {view.cut}
               </Answer>
             </FigureButton>
+            {view.ring && (
+              <FigureButton figure="bail.jumpRingLength" name="Ring's wire">
+                <Answer lead="ring's wire" unit={unit}>
+                  {view.ring}
+                </Answer>
+              </FigureButton>
+            )}
             {view.widest && (
               <Answer lead="widest" unit={unit}>
                 {view.widest}
@@ -63,15 +73,16 @@ export function BailStage({ mount: id }: { readonly mount: string }) {
                 {view.tilt}
               </Answer>
             </FigureButton>
+            {view.earring && <EarringAnswers earring={view.earring} unit={unit} />}
           </Answers>
           <Rule
-            blank={plan.drawing.laid.bail!}
-            height={Math.max(...bail.drawn.pattern.map(([, wide]) => wide))}
+            blank={plan.drawing.laid[view.laid]!}
+            height={Math.max(...view.pattern.map(([, wide]) => wide))}
             cut={ifSure(doubtOf(view.figure), `cut ${view.cut}`)}
             beyond={view.beyond}
             names={BLANK_MARKS}
             units={units}
-            pattern={bail.drawn.pattern}
+            pattern={view.pattern}
           />
         </>
       }
@@ -79,7 +90,8 @@ export function BailStage({ mount: id }: { readonly mount: string }) {
   );
 }
 
-const BAIL_METALS: readonly Metal[] = ["sterling", "fine-silver", "sterling-935", "copper", "brass"];
+/** The ring that is first hung in a bail (mm). */
+const USUAL_RING = { inside: 4, wire: 1 };
 const AXES = [
   { value: "0", text: "The point" },
   { value: "180", text: "The far end" },
@@ -98,46 +110,49 @@ function BailMeasures({ piece, mount, view }: MeasuresProps) {
   const units = useUnits();
   const plan = usePlan();
   const { settled, drawn } = bailIn(plan)!;
-  const entry = piece.carrier as BailEntry | JumpRingEntry;
+  const entry = entryOf(piece);
   const hang = drawn.hangs.find((each) => each.mount === mount)!;
   const perimeter = figureOf(plan.figures, `${mount}.outline.perimeter`).value;
   const eye = hang.eyes.at(-1)!;
   const top = eye.at - hang.aside / perimeter;
   const axis = String(((settled.axis % 360) + 360) % 360);
   const axes = AXES.some(({ value }) => value === axis) ? AXES : [...AXES, { value: axis, text: `${axis}°` }];
-  const isPair = piece.copies === 2;
+  const measures = drawn.earWire
+    ? earWireMeasures({ wire: drawn.earWire.wire, length: figureOf(plan.figures, "earwire.cutLength").value }, units)
+    : BAIL_MEASURES[settled.style](settled, units);
   return (
     <>
-      <h2 className="section-head">Bail</h2>
-      <ChoiceField
-        label="Hangs by"
-        hint={BAIL_WORDS[settled.style].hint}
-        value={settled.style}
-        options={(Object.keys(STYLES) as BailStyle[]).map((value) => ({ value, text: BAIL_WORDS[value].name }))}
-        onChoose={(style) => session.change((each) => void (each.carrier = castDraft(STYLES[style].entry(entry))))}
-      />
-      <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
-        {STYLES[settled.style].measures(settled, units).map((measure) => (
-          <MeasureField key={measure.label} {...measure} shape="compact" />
-        ))}
-      </div>
-      <ChoiceField
-        label="Metal"
-        hint={`starts to melt at ${showTemperature(METALS[settled.metal].solidus, units)} ${degrees(units)}`}
-        value={settled.metal}
-        options={BAIL_METALS.map((value) => ({ value, text: capital(METAL_NAMES[value]) }))}
-        onChoose={(metal) => session.change((each) => void (hungOf(each).metal = metal))}
-      />
+      <h2 className="section-head">{stageName(STAGE_NAMES.bail, "bail", plan)}</h2>
+      <HangsByField piece={piece} />
+      <Compact measures={measures} />
+      {entry.type === "bail" && (
+        <ChoiceField
+          label="Ring in it"
+          hint={settled.ring ? "closed cold; the chain goes through it" : "the chain goes through the bail"}
+          value={settled.ring ? "1" : "0"}
+          options={[
+            { value: "0", text: "None" },
+            { value: "1", text: "A jump ring" },
+          ]}
+          onChoose={(value) => session.change((each) => putBailRing(each, value === "1" ? USUAL_RING : null))}
+        />
+      )}
+      {settled.ring && <Compact measures={ringMeasures(settled.ring, units)} />}
+      <MetalField metal={settled.metal} />
       <h2 className="section-head">How it hangs</h2>
-      <ChoiceField
-        label="Straight down"
-        hint="what the plumb line should meet"
-        value={axis}
-        options={axes}
-        lights="axis"
-        onChoose={(value) => session.change((each) => void (hungOf(each).hangAxis = Number(value)))}
-      />
-      <MeasureField field={axisField} label="Turned by" hint="from the point, counter-clockwise" value={settled.axis} lights="axis" />
+      {entry.type !== "ear-wires" && (
+        <>
+          <ChoiceField
+            label="Straight down"
+            hint="what the plumb line should meet"
+            value={axis}
+            options={axes}
+            lights="axis"
+            onChoose={(value) => session.change((each) => void (hungOf(each).hangAxis = Number(value)))}
+          />
+          <MeasureField field={axisField} label="Turned by" hint="from the point, counter-clockwise" value={settled.axis} lights="axis" />
+        </>
+      )}
       <MeasureField
         field={eyeField(mount, top, perimeter, units)}
         label="Eye"
@@ -145,16 +160,25 @@ function BailMeasures({ piece, mount, view }: MeasuresProps) {
         value={Math.round(hang.aside * 100) / 100}
         lights="eye"
       />
+      {eye.half !== null && (
+        <MeasureField
+          field={turnField(mount, eye.at)}
+          label="Round the point"
+          hint={`up to ${eye.half.toFixed(1)}° to each side`}
+          value={Math.round(eye.turn * 10) / 10}
+          lights="eye"
+        />
+      )}
       {hang.straight && !view.isStraight && (
         <button
           type="button"
           className="btn my-1.5 w-full"
-          onClick={() => session.change((each) => putEye(each, mount, hang.straight!.at))}
+          onClick={() => session.change((each) => putEye(each, mount, hang.straight!.at, hang.straight!.turn))}
         >
-          Put it where it hangs straight, {showLength(Math.abs(hang.straight.along), "measured", units)} {view.side}
+          Put it where it hangs straight{view.side}
         </button>
       )}
-      {piece.mounts.length === 1 && piece.copies !== 2 && (
+      {entry.type !== "ear-wires" && piece.mounts.length === 1 && piece.copies !== 2 && (
         <ChoiceField
           label="Eyes"
           hint={hang.eyes.length > 1 ? "pulled straight through both" : "hangs by one"}
@@ -166,20 +190,9 @@ function BailMeasures({ piece, mount, view }: MeasuresProps) {
           onChoose={(count) => session.change((each) => putEyes(each, mount, count === "2", top))}
         />
       )}
-      {piece.kind === "earrings" && piece.mounts.length === 1 && (
-        <ChoiceField
-          label="Made"
-          hint={isPair ? "the second its mirror" : "a single one"}
-          value={isPair ? "2" : "1"}
-          options={[
-            { value: "2", text: "A pair" },
-            { value: "1", text: "One" },
-          ]}
-          onChoose={(value) => session.change((each) => void (each.copies = Number(value)))}
-        />
-      )}
+      <PairField piece={piece} />
       <WhereItLies hang={hang} />
-      <SettingsList mount={mount} />
+      {entry.type !== "ear-wires" && <SettingsList mount={mount} />}
       <AppliedList mount={mount} />
     </>
   );

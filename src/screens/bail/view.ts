@@ -1,3 +1,5 @@
+import { type DrawnHang } from "@/core/bail/hanging";
+import { tolerance } from "@/core/measure/tolerances";
 import { figureOf } from "@/core/measure/figure";
 import { type Plan, bailIn } from "@/core/piece/plan";
 import { BAIL_WORDS } from "@/words/bails";
@@ -10,23 +12,34 @@ import { termName } from "@/words/terms";
 export function bailView(plan: Plan, mount: string, units: Units) {
   const { settled, drawn } = bailIn(plan)!;
   const hang = drawn.hangs.find((each) => each.mount === mount)!;
-  const figure = drawn.cut;
+  const { earWire } = drawn;
+  const figure = earWire ? "earwire.cutLength" : drawn.cut;
   const cut = figureOf(plan.figures, figure);
   const measured = (mm: number) => showLength(mm, "measured", units);
   const hangsBy = hangsText(hang.tilt);
   const isStraight = hangsBy === "hangs straight";
   const words = BAIL_WORDS[settled.style];
-  const spare = settled.chainEnd === null ? null : settled.bore - settled.chainEnd;
+  const passed = settled.ring?.inside ?? settled.bore;
+  const spare = settled.chainEnd === null ? null : passed - settled.chainEnd;
   return {
     figure,
     tiltFigure: "hang.tilt" in plan.figures ? "hang.tilt" : `${mount}.hang.tilt`,
-    lead: words.cut,
+    lead: earWire ? "Cut ear wire" : words.cut,
+    laid: earWire ? "earwire" : "bail",
+    pattern: earWire
+      ? ([
+          [0, earWire.wire],
+          [cut.value, earWire.wire],
+        ] as const)
+      : drawn.pattern,
+    ring: earWire ? showLength(figureOf(plan.figures, drawn.cut).value, "blank", units) : null,
+    earring: earringView(plan, units),
     cut: showLength(cut.value, "blank", units),
     widest: drawn.isSawnToShape ? measured(settled.widest.value) : null,
     tilt: isStraight ? "straight" : Math.abs(hang.tilt).toFixed(1),
     hangsBy,
     isStraight,
-    side: hang.straight ? sideText(hang.straight.along) : "",
+    side: straightenText(hang, measured),
     swings: `swings to the ${hang.tilt > 0 ? "left" : "right"}`,
     sum:
       cut.terms.length > 1
@@ -38,11 +51,25 @@ export function bailView(plan: Plan, mount: string, units: Units) {
         : null,
     total: measured(cut.value),
     why: cutAt(cut.value, "blank", units),
-    beyond: words.beyond(withUnit(settled.bore, "measured", units)),
+    beyond: earWire ? "wire goes on" : words.beyond(withUnit(settled.bore, "measured", units)),
     eachMillimetre: `a millimetre tilts it ${hang.perMillimetre.toFixed(1)}°`,
     balance: besideText(hang.left, measured),
     drop: withUnit(drawn.pastEdge, "measured", units),
     chain: settled.chainEnd === null ? null : `chain ${measured(settled.chainEnd)}`,
     passes: spare === null ? null : spare >= 0 ? `${measured(spare)} to spare` : `${measured(-spare)} too thick`,
   };
+}
+
+/** How long an earring is on the ear, and what it weighs with its stone; null for what is not worn by a wire of its own. */
+export function earringView(plan: Plan, units: Units) {
+  const { "earring.length": length, "earring.mass": mass } = plan.figures;
+  return length && mass ? { length: showLength(length.value, "blank", units), mass: mass.value.toFixed(2) } : null;
+}
+
+/** ", 2.03 mm left", ", 4.5° left round the point": where to its eye has to go to hang straight. */
+function straightenText({ eyes, straight }: DrawnHang, length: (mm: number) => string): string {
+  if (!straight) return "";
+  if (Math.abs(straight.along) >= tolerance.seen) return `, ${length(Math.abs(straight.along))} ${sideText(straight.along)}`;
+  const turn = straight.turn - eyes.at(-1)!.turn;
+  return `, ${Math.abs(turn).toFixed(1)}° ${sideText(turn)} round the point`;
 }

@@ -3,7 +3,7 @@ import { type Point } from "@/core/geometry/outline";
 import { type HoopDrawing } from "@/core/hoop/drawing";
 import { type JointKind, type PartKind } from "@/core/joint/joint";
 import { type SettingDrawing } from "@/core/mount/drawing";
-import { type Plan, type PlannedJoint, bailIn, hoopIn } from "@/core/piece/plan";
+import { type Plan, type PlannedJoint, bailIn, hoopIn, postIn } from "@/core/piece/plan";
 
 /** Where a joint is, on a small drawing: seen from above the setting, or along the finger. A line, or a spot. */
 export interface Mark {
@@ -44,6 +44,11 @@ const MARKS: Readonly<Record<JointKind, (at: At) => readonly Mark[]>> = {
     const hang = bailIn(plan)?.drawn.hangs.find(({ mount }) => mount === joint.mount);
     return (hang?.eyes ?? []).map(({ edge }) => ({ view: "above", spot: edge }));
   },
+  post: ({ plan }) => {
+    const post = postIn(plan);
+    return post ? [{ view: "above", spot: post.drawn.at }] : [];
+  },
+  link: ({ plan }) => eyesIn(plan).map(({ pivot }) => ({ view: "above", spot: pivot })),
   sleeve: (at) => shapeOf(at, at.joint.parts[0]!),
   applied: (at) => appliedSpot(at),
   added: (at) => at.joint.parts.flatMap((part) => shapeOf(at, part)),
@@ -58,8 +63,12 @@ function round({ metal, inside }: HoopDrawing, angle: number): Point {
 /** The hoop's own seams, or that of the ring it hangs by. */
 function carrierSeams({ hoop, plan }: At): Mark[] {
   if (hoop) return hoop.seams.map((angle) => ({ view: "along", spot: round(hoop, angle) }));
-  const [first] = bailIn(plan)?.drawn.hangs ?? [];
-  return (first?.eyes ?? []).map(({ pivot }) => ({ view: "above", spot: pivot }));
+  return eyesIn(plan).map(({ pivot }) => ({ view: "above", spot: pivot }));
+}
+
+/** Where the first setting hangs. */
+function eyesIn(plan: Plan) {
+  return bailIn(plan)?.drawn.hangs[0]?.eyes ?? [];
 }
 
 function seatSpot({ joint, hoop }: At): Mark[] {
@@ -104,6 +113,8 @@ const SHAPES: Readonly<Record<PartKind, { readonly whole: ShapeOf; readonly seam
   inlay: { whole: noShape },
   bail: { whole: noShape },
   "jump-ring": { whole: noShape },
+  post: { whole: noShape },
+  earwire: { whole: noShape },
 };
 
 function wallSeam({ setting }: At): Mark[] {

@@ -22,6 +22,7 @@ import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { clockText, later } from "@/words/dates";
 import { NO_DAY, minutesText, savedText } from "@/words/day";
 import { DOUBTS } from "@/words/doubt";
+import { stageName } from "@/words/stages";
 import { CHECKS, STAGE_TITLES, copiesText, sayStep } from "@/words/steps";
 import { capital } from "@/words/names";
 import { type Units } from "@/words/show";
@@ -61,7 +62,7 @@ export function MakingStage() {
               step={step}
               number={i + 1}
               title={sayStep(step, plan, units, doubtOf).title}
-              heading={step.stage !== plan.steps[i - 1]?.stage ? STAGE_TITLES[step.stage] : null}
+              heading={step.stage !== plan.steps[i - 1]?.stage ? stageName(STAGE_TITLES[step.stage], step.stage, plan) : null}
               isDone={done.has(step.id)}
               isNext={step.id === next?.id}
               isShown={step.id === shown?.id}
@@ -196,7 +197,7 @@ function StepDetail({ step, plan, units, doubtOf }: DetailProps) {
   );
   return (
     <>
-      <h2 className="section-head">{STAGE_TITLES[step.stage]}</h2>
+      <h2 className="section-head">{stageName(STAGE_TITLES[step.stage], step.stage, plan)}</h2>
       <h3 className="text-[19px] leading-tight font-bold [font-stretch:92%]">{title}</h3>
       {doubt && <p className="mt-1 text-[13px] font-semibold text-warn">○ {capital(DOUBTS[doubt])}</p>}
       {detail && <p className="mt-2 text-[13.5px] leading-[1.4]">{detail}</p>}

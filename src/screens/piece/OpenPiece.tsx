@@ -19,7 +19,7 @@ import { FIGURE_NAMES } from "@/words/figures";
 import { figureText } from "@/words/steps";
 import { sayFinding } from "@/words/findings";
 import { type Units, printable } from "@/words/show";
-import { STAGE_NAMES, type StageId, stageOf } from "@/words/stages";
+import { STAGE_NAMES, type StageId, stageName, stageOf } from "@/words/stages";
 import { type Plan } from "@/core/piece/plan";
 import { Spoken } from "@/ui/Spoken";
 import { useTitle } from "@/ui/title";
@@ -117,7 +117,11 @@ function PlannedPiece({ id, planned }: { readonly id: string; readonly planned: 
   useKeys({ "[": () => along(-1), "]": () => along(1), "$mod+z": undoing.undo, "$mod+Shift+z": undoing.redo, "$mod+y": undoing.redo });
   useEffect(() => {
     offer(() => [
-      ...stagesOf(piece, mount).map((each): Findable => ({ group: "Stages", name: STAGE_NAMES[each], go: () => go(each) })),
+      ...stagesOf(piece, mount).map((each): Findable => ({
+        group: "Stages",
+        name: stageName(STAGE_NAMES[each], each, plan),
+        go: () => go(each),
+      })),
       ...FIGURE_NAMES.flatMap(({ key, name, stage: at }): Findable[] => {
         const figure = plan.figures[`${mount}.${key}`] ?? plan.figures[key];
         const told = figure && ifSure(doubtAmong([`${mount}.${key}`, key], doubtOf), figureText(key, figure, units));
@@ -129,8 +133,9 @@ function PlannedPiece({ id, planned }: { readonly id: string; readonly planned: 
     ]);
   }, [offer, piece, plan, mount, units, doubtOf, go, undoing, openTemplates]);
   useEffect(() => () => offer(() => []), [offer]);
+  const titled = stageName(STAGE_NAMES[stage], stage, plan);
   const entries = stemOf(piece, planned, mount, units, done, doubtOf);
-  useTitle(printable(piece.name), asked === "card" ? "Card" : asked === "templates" ? "Templates" : STAGE_NAMES[stage]);
+  useTitle(printable(piece.name), asked === "card" ? "Card" : asked === "templates" ? "Templates" : titled);
   return (
     <PlanProvider value={planned}>
       {asked === "card" || asked === "templates" ? (
@@ -140,7 +145,7 @@ function PlannedPiece({ id, planned }: { readonly id: string; readonly planned: 
       ) : (
         <main className="frame">
           <h1 className="sr-only">
-            {piece.name}, {STAGE_NAMES[stage]}
+            {piece.name}, {titled}
           </h1>
           <TopBar shows={stage === "heats" ? "temperature" : "length"} undoing={undoing} />
           <Stem entries={entries} current={stage} onGo={go} settings={settings} shown={mount} onShow={show} />
@@ -156,5 +161,8 @@ function PlannedPiece({ id, planned }: { readonly id: string; readonly planned: 
 function spoken(entries: readonly StemEntry[], stage: StageId, plan: Plan, mount: string, units: Units): string {
   const here = plan.findings.filter((finding) => finding.level !== "note" && stageOf(finding, mount) === stage);
   const answer = entries.find(({ id }) => id === stage)?.result ?? "";
-  return [`${STAGE_NAMES[stage]}: ${answer}.`, ...here.map((finding) => sayFinding(finding, plan, units).what)].join(" ");
+  return [
+    `${stageName(STAGE_NAMES[stage], stage, plan)}: ${answer}.`,
+    ...here.map((finding) => sayFinding(finding, plan, units).what),
+  ].join(" ");
 }

@@ -1,7 +1,7 @@
 "use client";
 
 import { capital, settingName } from "@/words/names";
-import { STAGE_NAMES, type StageId } from "@/words/stages";
+import { type StageId } from "@/words/stages";
 import { type StemEntry } from "./stages";
 
 interface Props {
@@ -53,7 +53,7 @@ export function Stem({ entries, current, onGo, settings, shown, onShow }: Props)
             >
               <Dot entry={entry} isCurrent={entry.id === current} />
               <span className="min-w-0">
-                <b className="block font-[640] max-lg:text-[13px] lg:text-[14px]">{STAGE_NAMES[entry.id]}</b>
+                <b className="block font-[640] max-lg:text-[13px] lg:text-[14px]">{entry.name}</b>
                 <span
                   className={`narrow block leading-snug max-lg:text-[11.5px] max-md:hidden lg:text-[12.5px] ${entry.level === "error" ? "text-bad" : "text-soft"}`}
                 >

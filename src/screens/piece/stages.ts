@@ -9,15 +9,16 @@ import { figureOf } from "@/core/measure/figure";
 import { type Level } from "@/core/measure/finding";
 import { ifSure } from "@/words/doubt";
 import { SHAPE_NAMES, SYSTEM_NAMES, counted } from "@/words/names";
-import { type Rounding, type Units, showLength } from "@/words/show";
+import { type Rounding, type Units, showFigure, showLength } from "@/words/show";
 import { sayBack } from "@/words/backs";
 import { bareIn } from "@/words/steps";
 import { wallStock } from "@/words/wall-stock";
 import { SETTLING, sayHeats } from "@/words/heats";
-import { STAGES, type StageId, stageOf } from "@/words/stages";
+import { STAGES, STAGE_NAMES, type StageId, stageName, stageOf } from "@/words/stages";
 
 export interface StemEntry {
   readonly id: StageId;
+  readonly name: string;
   /** The stage's one result. */
   readonly result: string;
   /** The same in a word or two, for a phone. */
@@ -28,7 +29,10 @@ export interface StemEntry {
 }
 
 /** The stages that only some carriers have. */
-const CARRIED_BY: Partial<Readonly<Record<StageId, readonly Piece["carrier"]["type"][]>>> = { hoop: ["hoop"], bail: ["bail", "jump-ring"] };
+const CARRIED_BY: Partial<Readonly<Record<StageId, readonly Piece["carrier"]["type"][]>>> = {
+  hoop: ["hoop"],
+  bail: ["bail", "jump-ring", "posts", "ear-wires"],
+};
 
 /** Stages a piece has: without a hoop there is no hoop stage, and a cup has its own base. */
 export function stagesOf(piece: Piece, mount: string): StageId[] {
@@ -51,6 +55,7 @@ export function stemOf(
     const doubt = doubtAmong(rests(mount), doubtOf);
     return {
       id,
+      name: stageName(STAGE_NAMES[id], id, plan),
       result: id === "heats" && isSettling ? SETTLING : ifSure(doubt, result(told)),
       short: doubt ? "–" : short(told),
       level: doubt ? null : levelOf(id, plan, mount),
@@ -107,7 +112,7 @@ const RESULTS: Readonly<Record<StageId, Result>> = {
     short: (told) => `blank ${lengthIn(told, "hoop.cutLength", "blank")}`,
   },
   bail: {
-    rests: (mount) => ["bail", "hang", `${mount}.hang`],
+    rests: (mount) => ["bail", "hang", `${mount}.hang`, "earring.mass"],
     result: (told) => bailResult(told),
     short: (told) => tiltText(told),
   },
@@ -126,15 +131,23 @@ const RESULTS: Readonly<Record<StageId, Result>> = {
   },
 };
 
-/** "blank 18.0, hangs 13.5° off". */
+/** "blank 18.0, hangs 13.5° off"; of what is worn in the ear "ear wire 40.0, hangs straight", "post 11.0, 1.16 g". */
 function bailResult(told: Told): string {
-  const { drawn, settled } = bailIn(told.plan)!;
+  const bail = bailIn(told.plan);
+  if (!bail) return `post ${lengthIn(told, "post.cutLength", "blank")}, ${earringMass(told)}`;
+  const { drawn, settled } = bail;
+  if (drawn.earWire) return `ear wire ${lengthIn(told, "earwire.cutLength", "blank")}, ${tiltText(told)}`;
   return `${BAIL_WORDS[settled.style].stock} ${lengthIn(told, drawn.cut, "blank")}, ${tiltText(told)}`;
 }
 
-function tiltText({ plan, mount }: Told): string {
-  const hang = bailIn(plan)?.drawn.hangs.find((each) => each.mount === mount.id);
-  return hang ? hangsText(hang.tilt) : "";
+/** How it hangs; what a stud weighs. */
+function tiltText(told: Told): string {
+  const hang = bailIn(told.plan)?.drawn.hangs.find((each) => each.mount === told.mount.id);
+  return hang ? hangsText(hang.tilt) : earringMass(told);
+}
+
+function earringMass({ plan, units }: Told): string {
+  return showFigure(figureOf(plan.figures, "earring.mass"), units);
 }
 
 function backOf({ plan, mount, units }: Told) {

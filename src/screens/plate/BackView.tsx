@@ -6,6 +6,7 @@ import { type Point } from "@/core/geometry/outline";
 import { drainClear, stampClear } from "@/core/mount/backs/struck";
 import { type SettingDrawing } from "@/core/mount/drawing";
 import { type Mount } from "@/core/piece/piece";
+import { postIn } from "@/core/piece/plan";
 import { toTwentieth } from "@/core/measure/micron";
 import { DragHandle } from "@/ui/DragHandle";
 import { Millimetres, type Scale, Shape, Word } from "@/ui/Drawing";
@@ -44,7 +45,9 @@ export function BackView({ mount, drawing, x, y, scale }: Props) {
   const { plateEdge, wallInside, wallOutside, back } = drawing.plan;
   const units = useUnits();
   const { stamp, drain, band } = back;
-  const settled = usePlan().settled.mounts[mount.id]!.back;
+  const plan = usePlan();
+  const settled = plan.settled.mounts[mount.id]!.back;
+  const post = postIn(plan);
   const all: Struck[] = [];
   if (stamp) {
     all.push({
@@ -90,6 +93,16 @@ export function BackView({ mount, drawing, x, y, scale }: Props) {
               />
             </g>
           )}
+          {post && (
+            <circle
+              cx={post.drawn.at[0]}
+              cy={post.drawn.at[1]}
+              r={post.drawn.wire / 2}
+              fill="#eef2f3"
+              stroke="#1b2225"
+              vectorEffect="non-scaling-stroke"
+            />
+          )}
           {all.map((struck) => (
             <StruckHandle key={struck.what} mount={mount.id} struck={struck} />
           ))}
@@ -112,6 +125,11 @@ export function BackView({ mount, drawing, x, y, scale }: Props) {
       )}
     </>
   );
+}
+
+/** A place so far along a way from another. */
+export function moved([x, y]: Point, [dx, dy]: Point, by: number): Point {
+  return [x + dx * by, y + dy * by];
 }
 
 /** A place on the plate as it is seen from behind, or one seen from there as it is from above. */
@@ -137,7 +155,7 @@ function StruckHandle({ mount, struck: { what, at, clear, refused, shape } }: { 
       most={50}
       lights={what}
       onDrag={put}
-      onStep={(by) => put([at[0] - by * KEY_STEP, at[1]])}
+      onStep={(_by, way) => put(moved(at, fromBehind(way), KEY_STEP))}
     >
       {(isLit) => shape({ stroke: isLit ? "#0b5d66" : "#1b2225", strokeWidth: isLit ? 2 : 1 })}
     </DragHandle>

@@ -4,14 +4,14 @@ import { figureOf } from "@/core/measure/figure";
 import { type DoubtOf } from "@/core/piece/doubt";
 import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
-import { type Plan, bailIn } from "@/core/piece/plan";
+import { type Plan, bailIn, postIn } from "@/core/piece/plan";
 import { hangsText } from "@/words/hang";
 import { type Curve, boxOf } from "@/core/geometry/curve";
 import { type Point } from "@/core/geometry/outline";
 import { dayText } from "@/words/dates";
 import { DOUBTS } from "@/words/doubt";
 import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SHAPE_NAMES, SYSTEM_NAMES } from "@/words/names";
-import { type Units, showLength } from "@/words/show";
+import { type Units, showFigure, showLength } from "@/words/show";
 import { sayFinding } from "@/words/findings";
 import { SETTLING, sayHeats } from "@/words/heats";
 import { sayBack } from "@/words/backs";
@@ -87,9 +87,18 @@ function bailCell(
   units: Units,
   sure: (key: string, cell: readonly [string, string]) => readonly [string, string],
 ): readonly [string, string] | null {
+  if (postIn(plan)) {
+    const [length, mass] = ["post.cutLength", "earring.mass"].map((key) => figureOf(plan.figures, key));
+    return sure("earring.mass", [`post ${showLength(length!.value, "blank", units)}`, showFigure(mass!, units)]);
+  }
   const bail = bailIn(plan);
   const hang = bail?.drawn.hangs.find((each) => each.mount === mount);
   if (!bail || !hang) return null;
+  if (bail.drawn.earWire)
+    return sure("hang.tilt", [
+      `ear wire ${showLength(figureOf(plan.figures, "earwire.cutLength").value, "blank", units)}`,
+      hangsText(hang.tilt),
+    ]);
   const cut = showLength(figureOf(plan.figures, bail.drawn.cut).value, "blank", units);
   return sure("hang.tilt", [`${BAIL_WORDS[bail.settled.style].short} ${cut}`, hangsText(hang.tilt)]);
 }

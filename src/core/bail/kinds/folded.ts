@@ -11,6 +11,7 @@ export const folded: BailKind = {
   blank: (bail) => sum("mm", [term("drop", 2 * bail.drop, "piece"), term("overChain", overChain(bail), "formula")]),
   volume: ({ widest, foot, thickness, drop, ...bail }) =>
     (2 * drop + overChain({ ...bail, thickness })) * ((widest.value + foot.value) / 2) * thickness,
+  restsBy: () => null,
   pastEdge: ({ drop }) => drop,
   foot: ({ foot, thickness }) => ({ length: 2 * foot.value, area: 2 * foot.value * thickness }),
   seam: () => null,

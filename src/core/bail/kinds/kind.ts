@@ -16,6 +16,8 @@ export interface BailKind {
   blank(bail: Bail): Figure;
   /** mm3 */
   volume(bail: Bail): number;
+  /** The radius in which it lies against the edge; null where it is fitted to it. */
+  restsBy(bail: Bail): number | null;
   /** From the setting's edge to where it hangs. */
   pastEdge(bail: Bail): number;
   /** Where it meets the edge: mm along, mm2 of the faces. */

@@ -1,6 +1,7 @@
 import { step } from "../../making/step";
 import { single } from "../../measure/figure";
 import { type Bail } from "../bail";
+import { ringLength, wireFace } from "../link";
 import { type BailKind, annulus, outsideOf } from "./kind";
 
 /** A ring of round wire, closed and soldered by its outside to the edge: pi (inside + wire) of it. */
@@ -8,16 +9,17 @@ export const ring: BailKind = {
   part: "jump-ring",
   figure: "bail.jumpRingLength",
   blank: (bail) => single("mm", lengthOf(bail), "bail.ring"),
-  volume: (bail) => lengthOf(bail) * faceOf(bail),
+  volume: (bail) => lengthOf(bail) * wireFace(bail.thickness),
+  restsBy: outsideOf,
   pastEdge: ({ bore, thickness }) => bore + thickness,
-  foot: (bail) => ({ length: bail.thickness, area: faceOf(bail) }),
+  foot: (bail) => ({ length: bail.thickness, area: wireFace(bail.thickness) }),
   seam: (bail, part) => ({
     id: part === "bail" ? "bail.seam" : `${part}.seam`,
     kind: "seam",
     mount: null,
     parts: [part],
     length: bail.thickness,
-    area: faceOf(bail),
+    area: wireFace(bail.thickness),
     place: "seam",
     after: [],
     follows: ["bail.jumpRingLength"],
@@ -41,9 +43,5 @@ export const ring: BailKind = {
 };
 
 function lengthOf({ bore, thickness }: Pick<Bail, "bore" | "thickness">): number {
-  return Math.PI * (bore + thickness);
-}
-
-function faceOf({ thickness }: Pick<Bail, "thickness">): number {
-  return (Math.PI / 4) * thickness * thickness;
+  return ringLength({ inside: bore, wire: thickness });
 }

@@ -12,6 +12,7 @@ export const tube: BailKind = {
   figure: "bail.blankLength",
   blank: ({ widest }) => single("mm", widest.value, "bail.tube", widest.from),
   volume: ({ widest, bore, thickness }) => Math.PI * (bore + thickness) * thickness * widest.value,
+  restsBy: () => null,
   pastEdge: ({ drop }) => drop,
   foot: ({ widest, thickness }) => ({ length: widest.value, area: widest.value * thickness }),
   seam: () => null,

@@ -18,7 +18,7 @@ export const bail: CarrierKind<Entry> = {
   },
   band: () => null,
   parts: (entry) => ["bail", ...(entry.eyes ?? []).slice(1).map((_, i) => `bail.${i + 2}`)],
-  jointCount: (entry, mounts) => (entry.eyes?.length ?? mounts) * (entry.type === "jump-ring" ? 2 : 1),
+  jointCount: (entry, mounts) => (entry.eyes?.length ?? mounts) * (entry.type === "jump-ring" || entry.ring ? 2 : 1),
   faults: (entry, mounts) => eyeFaults(entry, mounts),
   plan: (entry, carried) => {
     const settled = settleBail(
@@ -27,7 +27,11 @@ export const bail: CarrierKind<Entry> = {
     );
     const hangings = carried.map(({ mount, setting, hung }) => ({ mount: mount.id, tie: setting.tie, hung: hung() }));
     const planned = planBail(settled, hangings);
-    return { contribution: planned, drawing: { type: "bail", ...planned.drawn }, settled: { type: "bail", ...settled } };
+    return {
+      contribution: planned,
+      drawing: { type: "bail", ...planned.drawn, earWire: null },
+      settled: { type: "bail", ...settled, earWire: null },
+    };
   },
 };
 
