@@ -156,6 +156,18 @@ test("what is put on a setting lies where it is said in the plan, on the plate f
   const disc = page.getByRole("slider", { name: "Disc" });
   await field(page, "applied.disc.at.0").fill("9.5");
   await expect(disc).toHaveAttribute("aria-valuenow", "9.5");
+  await disc.focus();
+  for (const key of ["ArrowRight", "ArrowUp", "ArrowUp"]) await page.keyboard.press(key);
+  await expect(field(page, "applied.disc.at.0")).toHaveValue("9.60");
+  const up = Number(await field(page, "applied.disc.at.1").inputValue());
+  await page.keyboard.press("ArrowDown");
+  await expect(field(page, "applied.disc.at.1")).toHaveValue((up - 0.1).toFixed(2));
+  await put.getByRole("button", { name: "Strip" }).click();
+  await page.getByRole("slider", { name: "Turn of strip" }).focus();
+  await page.keyboard.press("ArrowLeft");
+  await expect(field(page, "applied.strip.turn")).toHaveValue("5.0");
+  await put.getByRole("button", { name: "Take strip away" }).click();
+  await put.getByRole("button", { name: /^Disc/ }).first().click();
   const on = put.getByLabel("On", { exact: true });
   await expect(on).toContainText("Plate");
   for (const part of ["Beads", "Wall"]) {

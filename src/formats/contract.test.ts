@@ -126,7 +126,7 @@ const whole = {
     { id: "dot", name: "Dot", metal: "copper", on: "hoop", when: "formed", disc: { diameter: 2, thickness: 0.5 }, at: [1, 2] },
     { id: "ball", metal: "sterling", on: "hoop", when: "flat", ball: { diameter: 1.5 }, along: 4 },
     { id: "ring", metal: "sterling", on: "hoop", ring: { inside: 2, wire: 0.6, section: "square" } },
-    { id: "bar", metal: "brass", on: "m1.wall", strip: { length: 4, width: 1, thickness: 0.5 } },
+    { id: "bar", metal: "brass", on: "m1.wall", strip: { length: 4, width: 1, thickness: 0.5 }, turn: 30 },
   ],
   heats: {
     shelf: "typical",

@@ -83,7 +83,7 @@ const JOINT_ADVICE: Readonly<Record<JointKind, JointAdvice>> = {
 
 const HOOP_SEAM_ADVICE: JointAdvice = {
   solder: "across the seam",
-  flame: "The whole hoop, then the seam.",
+  flame: "The whole {part}, then the seam.",
   hold: "Flat on the board; iron wire round it if it springs open.",
 };
 

@@ -7,7 +7,7 @@ import { tolerance } from "../measure/tolerances";
 import { type Metal, massOf } from "../metal/metals";
 import { roundTheHoop } from "../hoop/placing";
 import { snippetOf, usualWire } from "../mount/layers/granules";
-import { FROM_SEAM, type Plane, type Round, clearOfEdge, clearOfOther, clearOfWall, overLayer } from "./clearance";
+import { FROM_SEAM, type Plane, type Round, clearOfEdge, clearOfOther, clearOfWall, overLayer, reachOf } from "./clearance";
 import { APPLIED_SHAPES, type Ball, type Disc, type Ring, type Shaped, type Strip } from "./shapes";
 
 /** Something sweated on: in a mount's plane at [x, y], or so many mm round the hoop from its front. */
@@ -24,6 +24,8 @@ export interface Applied {
   readonly shaped: Shaped;
   readonly at: readonly [number, number];
   readonly along: number;
+  /** Degrees counter-clockwise that its length is turned by: from +x, or from the way round the hoop. */
+  readonly turn: number;
 }
 
 type Entry = {
@@ -178,16 +180,16 @@ function placeFindings(each: Applied, before: readonly Applied[], ground: Ground
   const found = (code: FindingCode, level: Level, values: Finding["values"]) => finding(code, level, partOf(each), values, mount);
   if (hoop?.parts.includes(each.on)) {
     const apart = (a: number, b: number) => roundTheHoop(hoop.outside, a - b);
-    const over = each.shaped.half[1] - hoop.width / 2;
+    const over = reachOf(each)[1] - hoop.width / 2;
     return [
       ...before.flatMap((other) => {
-        const lies = each.shaped.half[0] + other.shaped.half[0] - apart(each.along, other.along);
+        const lies = reachOf(each)[0] + reachOf(other)[0] - apart(each.along, other.along);
         return hoop.parts.includes(other.on) && lies > tolerance.seen
           ? [found("applied.overlap", "error", { other: partOf(other), over: lies })]
           : [];
       }),
       ...hoop.seats.flatMap(({ mount: of, angle, half }) => {
-        const lies = each.shaped.half[0] + half * hoop.outside - apart(each.along, angle * hoop.outside);
+        const lies = reachOf(each)[0] + half * hoop.outside - apart(each.along, angle * hoop.outside);
         return lies > tolerance.seen ? [found("applied.under-setting", "error", { mount: of, over: lies })] : [];
       }),
       ...(each.when === "formed" && over > tolerance.seen ? [found("applied.over-edge", "warning", { over })] : []),
@@ -212,13 +214,14 @@ function placeFindings(each: Applied, before: readonly Applied[], ground: Ground
 }
 
 /** How far its edge lies from the seam of what it is put on, in mm; null where that has none. */
-function fromSeam({ on, at, along, shaped }: Applied, { hoop, seams, joints }: Ground): number | null {
+function fromSeam(each: Applied, { hoop, seams, joints }: Ground): number | null {
+  const { on, at, along, shaped } = each;
   if (hoop?.parts.includes(on)) {
     const seam = joints.find(({ kind, parts }) => kind === "seam" && parts.includes(on));
     if (!seam) return null;
     const round = 2 * Math.PI * hoop.outside;
     const ahead = Math.abs(along) % round;
-    return (seam.place === "front" ? Math.min(ahead, round - ahead) : Math.abs(round / 2 - ahead)) - shaped.half[0];
+    return (seam.place === "front" ? Math.min(ahead, round - ahead) : Math.abs(round / 2 - ahead)) - reachOf(each)[0];
   }
   const seam = seams[on];
   return seam ? Math.hypot(at[0] - seam[0], at[1] - seam[1]) - Math.max(...shaped.half) : null;

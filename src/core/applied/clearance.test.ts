@@ -4,7 +4,7 @@ import { planPiece } from "../piece/plan-piece";
 import ternFile from "../piece/reference/tern-ring.piece.json";
 import { settleApplied } from "../piece/settle";
 import { outlineOf } from "../stone/stone";
-import { clearOfEdge, clearOfOther, clearOfWall, freeIn, freeRound, planeOf, roundOf } from "./clearance";
+import { clearOfEdge, clearOfOther, clearOfWall, freeIn, freeRound, planeOf, reachOf, roundOf } from "./clearance";
 
 const tern = ternFile as unknown as Piece;
 const [oval] = tern.mounts as [Piece["mounts"][number]];
@@ -23,6 +23,30 @@ test("how far apart two lie, of whatever shape; what lies in a ring's hole is cl
   const ring = one({ ring: { inside: 4, wire: 1 }, at: [0, 0] });
   expect(clearOfOther(ring, disc(0, 0))).toBeCloseTo(1, 9);
   expect(clearOfOther(ring, disc(1.5, 0))).toBeLessThan(0);
+});
+
+test("a strip that is turned lies and reaches as far as it is turned, in the plane and round the hoop", () => {
+  const strip = (turn: number, at: readonly [number, number] = [0, 0]) => one({ strip: { length: 6, width: 1, thickness: 0.5 }, at, turn });
+  expect([clearOfOther(strip(90), disc(0, 4.5)), clearOfOther(strip(90), disc(2, 0))]).toEqual([
+    expect.closeTo(0.5, 6),
+    expect.closeTo(0.5, 6),
+  ]);
+  // Its end turned up by 30 degrees comes to (2.6, 1.5), and its way on from there to the disc's edge.
+  const [cos, sin] = [Math.cos(Math.PI / 6), Math.sin(Math.PI / 6)];
+  expect(clearOfOther(strip(30), disc(5 * cos, 5 * sin))).toBeCloseTo(1, 6);
+  expect(clearOfOther(strip(-30), disc(5 * cos, 5 * sin))).toBeGreaterThan(2);
+  expect(reachOf(strip(0))).toEqual([3, 0.5]);
+  expect(reachOf(strip(30))).toEqual([expect.closeTo(3 * cos + 0.5 * sin, 12), expect.closeTo(3 * sin + 0.5 * cos, 12)]);
+  expect(reachOf(one({ disc: { diameter: 2, thickness: 0.5 }, turn: 45 }))).toEqual([1, 1]);
+  expect(clearOfEdge(strip(0, [11, 0]), plane)).toBeLessThan(clearOfEdge(strip(90, [11, 0]), plane));
+  const onHoop = (turn: number) =>
+    planPiece(
+      { ...tern, applied: [{ id: "a", metal: "sterling", on: "hoop", along: 20, turn, strip: { length: 6, width: 1, thickness: 0.5 } }] },
+      SHIPPED_BENCH,
+    )
+      .findings.filter(({ code }) => code === "applied.over-edge")
+      .map(({ values }) => Number(values.over));
+  expect([onHoop(0), onHoop(90)]).toEqual([[], [expect.closeTo(1.5, 9)]]);
 });
 
 test("how far it lies outside the wall and inside the edge, by the oval's own axes", () => {

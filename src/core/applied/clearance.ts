@@ -42,9 +42,22 @@ export function planeOf(outline: Outline, { wallOutside, plateEdge, layers }: Se
   };
 }
 
+function rotated([x, y]: Point, degrees: number): Point {
+  const [cos, sin] = [Math.cos((degrees * Math.PI) / 180), Math.sin((degrees * Math.PI) / 180)];
+  return [x * cos - y * sin, x * sin + y * cos];
+}
+
+/** How far it reaches from its middle, along and across, as it is turned (mm). */
+export function reachOf({ shaped: { half, isRound }, turn }: Applied): readonly [along: number, across: number] {
+  if (isRound) return half;
+  const [cos, sin] = [Math.abs(Math.cos((turn * Math.PI) / 180)), Math.abs(Math.sin((turn * Math.PI) / 180))];
+  return [half[0] * cos + half[1] * sin, half[0] * sin + half[1] * cos];
+}
+
 /** How far a place lies outside a shape, in mm; below 0 within its metal. */
-function outsideOf({ shaped: { half, isRound, hole } }: Applied, [x, y]: Point): number {
+function outsideOf({ shaped: { half, isRound, hole }, turn }: Applied, place: Point): number {
   const [along, across] = half;
+  const [x, y] = rotated(place, -turn);
   if (!isRound) {
     const [dx, dy] = [Math.abs(x) - along, Math.abs(y) - across];
     return dx > 0 && dy > 0 ? Math.hypot(dx, dy) : Math.max(dx, dy);
@@ -54,7 +67,7 @@ function outsideOf({ shaped: { half, isRound, hole } }: Applied, [x, y]: Point):
 }
 
 /** Places on the edge of a shape about its middle. */
-function edgeOf({ shaped: { half, isRound, hole } }: Applied): Point[] {
+function edgeOf({ shaped: { half, isRound, hole }, turn }: Applied): Point[] {
   const [along, across] = half;
   const circle = (radius: number) =>
     Array.from({ length: ROUND }, (_, i): Point => {
@@ -62,12 +75,13 @@ function edgeOf({ shaped: { half, isRound, hole } }: Applied): Point[] {
       return [radius * Math.cos(turn), radius * Math.sin(turn)];
     });
   if (isRound) return hole > 0 ? [...circle(along), ...circle(hole)] : circle(along);
-  return Array.from({ length: ROUND + 1 }, (_, i) => (2 * i) / ROUND - 1).flatMap((t): Point[] => [
+  const sides = Array.from({ length: ROUND + 1 }, (_, i) => (2 * i) / ROUND - 1).flatMap((t): Point[] => [
     [t * along, across],
     [t * along, -across],
     [along, t * across],
     [-along, t * across],
   ]);
+  return sides.map((place) => rotated(place, turn));
 }
 
 const moved = (points: readonly Point[], [dx, dy]: Point): Point[] => points.map(([x, y]) => [x + dx, y + dy]);
@@ -149,15 +163,15 @@ export function roundOf({ outside, wire, seats, seams }: Pick<HoopDrawing, "outs
 }
 
 /** Where something new finds room round a hoop, in mm from its front, the nearest to it; the roomiest place where it finds none. */
-export function freeRound({ shaped }: Applied, { outside, seats, seams }: Omit<Round, "width">, others: readonly Applied[]): number {
-  const [half] = shaped.half;
+export function freeRound(one: Applied, { outside, seats, seams }: Omit<Round, "width">, others: readonly Applied[]): number {
+  const [half] = reachOf(one);
   let [best, most] = [0, -Infinity];
   for (let away = 0; away <= Math.PI * outside; away += LOOKED)
     for (const along of [away, -away]) {
       const least = Math.min(
         ...seats.map((seat) => roundTheHoop(outside, along - seat.angle * outside) - seat.half * outside - half),
         ...seams.map((angle) => roundTheHoop(outside, along - angle * outside) - FROM_SEAM - half),
-        ...others.map((other) => roundTheHoop(outside, along - other.along) - half - other.shaped.half[0]),
+        ...others.map((other) => roundTheHoop(outside, along - other.along) - half - reachOf(other)[0]),
       );
       if (least >= ROOM) return along;
       if (least > most) [best, most] = [along, least];

@@ -94,6 +94,7 @@ export interface AppliedEntry {
   readonly strip?: { readonly length: number; readonly width: number; readonly thickness: number };
   readonly at?: Spot;
   readonly along?: number;
+  readonly turn?: number;
 }
 
 export type Carrier = HoopEntry | BailEntry | JumpRingEntry | PostsEntry | EarWiresEntry | { readonly type: "none" };

@@ -128,8 +128,8 @@ export function stretchOf([from, to]: readonly [number, number]): Stretch {
 }
 
 export function settleApplied({ applied = [] }: Pick<Piece, "applied">): Applied[] {
-  return applied.map(({ id, name = null, metal, on, when = "formed", at = [0, 0], along = 0, ...shape }) => ({
-    ...{ id, name, metal, on, when, at, along },
+  return applied.map(({ id, name = null, metal, on, when = "formed", at = [0, 0], along = 0, turn = 0, ...shape }) => ({
+    ...{ id, name, metal, on, when, at, along, turn },
     ...shapeOf(shape),
   }));
 }

@@ -14,7 +14,7 @@ import { partsOf } from "@/core/piece/faults";
 import { type AppliedEntry, type Piece } from "@/core/piece/piece";
 import { ChoiceField } from "@/ui/ChoiceField";
 import { MeasureField } from "@/ui/MeasureField";
-import { lengthField } from "@/ui/fields";
+import { lengthField, numberField } from "@/ui/fields";
 import { usePlan } from "@/ui/plan";
 import { useSession, useSessionState } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
@@ -143,6 +143,11 @@ function freeId(all: readonly AppliedEntry[], shape: string): string {
   }
 }
 
+/** How far what is longer one way is turned. */
+function turnOf(id: string) {
+  return numberField(`applied.${id}.turn`, "°", 5, 1, (piece, value) => void (entryIn(piece, id).turn = value));
+}
+
 function AppliedMeasures({ applied, parts }: { readonly applied: Applied; readonly parts: readonly string[] }) {
   const { id, shape, sizes, at, along, on, when } = applied;
   const session = useSession();
@@ -169,6 +174,9 @@ function AppliedMeasures({ applied, parts }: { readonly applied: Applied; readon
         ([0, 1] as const).map((i) => (
           <MeasureField key={i} field={place(i)} label={i === 0 ? "Right" : "Up"} value={at[i]} lights={`applied.${id}`} shape="compact" />
         ))
+      )}
+      {!applied.shaped.isRound && (
+        <MeasureField field={turnOf(id)} label="Turned" value={applied.turn} lights={`applied.${id}`} shape="compact" />
       )}
       {parts.length > 1 && (
         <div className="col-span-full">

@@ -1,8 +1,11 @@
 "use client";
 
 import { type Applied } from "@/core/applied/applied";
+import { reachOf } from "@/core/applied/clearance";
+import { turned } from "@/core/bail/hang";
 import { toTwentieth } from "@/core/measure/micron";
 import { DragHandle } from "@/ui/DragHandle";
+import { Knob } from "@/ui/Drawing";
 import { usePlan } from "@/ui/plan";
 import { useSession } from "@/ui/session";
 import { APPLIED_NAMES, capital } from "@/words/names";
@@ -25,11 +28,12 @@ export function AppliedAsItIs({ mount }: { readonly mount: string }) {
   return useAppliedOn(mount).map((each) => <FromAbove key={each.id} applied={each} isLit={false} />);
 }
 
-function FromAbove({ applied: { shaped, at }, isLit }: { readonly applied: Applied; readonly isLit: boolean }) {
+function FromAbove({ applied: { shaped, at, turn }, isLit }: { readonly applied: Applied; readonly isLit: boolean }) {
   const [x, y] = at;
   const [along, across] = shaped.half;
   const line = lineOf(isLit);
-  if (!shaped.isRound) return <rect x={x - along} y={y - across} width={2 * along} height={2 * across} {...line} />;
+  if (!shaped.isRound)
+    return <rect transform={`rotate(${turn} ${x} ${y})`} x={x - along} y={y - across} width={2 * along} height={2 * across} {...line} />;
   return (
     <>
       <circle cx={x} cy={y} r={along} {...line} />
@@ -49,31 +53,63 @@ export function AppliedInPlan({ mount }: { readonly mount: string }) {
         piece.applied!.find((each) => each.id === id)!.at = [toTwentieth(px), toTwentieth(py)];
       }, `applied.${id}.at`);
     return (
-      <DragHandle
-        key={id}
-        label={capital(name ?? APPLIED_NAMES[shape])}
-        now={x}
-        most={100}
-        told={`${x.toFixed(2)}, ${y.toFixed(2)}`}
-        lights={`applied.${id}`}
-        onDrag={([px, py]) => put(px, py)}
-        onStep={(_by, [dx, dy]) => put(x + dx * STEP, y + dy * STEP)}
-      >
-        {(isLit) => <FromAbove applied={applied} isLit={isLit} />}
-      </DragHandle>
+      <g key={id}>
+        <DragHandle
+          label={capital(name ?? APPLIED_NAMES[shape])}
+          now={x}
+          most={100}
+          told={`${x.toFixed(2)}, ${y.toFixed(2)}`}
+          lights={`applied.${id}`}
+          onDrag={([px, py]) => put(px, py)}
+          onStep={(_by, [dx, dy]) => put(x + dx * STEP, y + dy * STEP)}
+        >
+          {(isLit) => <FromAbove applied={applied} isLit={isLit} />}
+        </DragHandle>
+        {!applied.shaped.isRound && <TurnHandle applied={applied} />}
+      </g>
     );
   });
+}
+
+/** Degrees that a key turns it by, and how far past its end it is turned by (mm). */
+const TURN_STEP = 5;
+const PAST = 0.8;
+
+/** What is longer one way, turned by its end. */
+function TurnHandle({ applied: { id, name, shape, shaped, at, turn } }: { readonly applied: Applied }) {
+  const session = useSession();
+  const [x, y] = at;
+  const way = (turn * Math.PI) / 180;
+  const far = shaped.half[0] + PAST;
+  const put = (degrees: number) =>
+    session.change((piece) => {
+      piece.applied!.find((each) => each.id === id)!.turn = Math.round(turned(degrees) * 10) / 10;
+    }, `applied.${id}.turn`);
+  return (
+    <DragHandle
+      label={`Turn of ${name ?? APPLIED_NAMES[shape]}`}
+      now={turn}
+      most={180}
+      told={`${turn.toFixed(1)} degrees`}
+      lights={`applied.${id}`}
+      onDrag={([px, py]) => put((Math.atan2(py - y, px - x) * 180) / Math.PI)}
+      onStep={(by) => put(turn + by * TURN_STEP)}
+    >
+      {(isLit) => <Knob at={[x + far * Math.cos(way), y + far * Math.sin(way)]} isLit={isLit} />}
+    </DragHandle>
+  );
 }
 
 /** The same on a hoop seen along the finger, its centre at (0, 0); moved along it by drag and keys. */
 export function AppliedOnHoop({ applied, outside }: { readonly applied: readonly Applied[]; readonly outside: number }) {
   const session = useSession();
-  return applied.map(({ id, name, shape, shaped, along }) => {
+  return applied.map((each) => {
+    const { id, name, shape, shaped, along } = each;
     const put = (mm: number) =>
       session.change((piece) => {
         piece.applied!.find((each) => each.id === id)!.along = toTwentieth(mm);
       }, `applied.${id}.along`);
-    const [half] = shaped.half;
+    const [half] = reachOf(each);
     return (
       <DragHandle
         key={id}
