@@ -1,5 +1,5 @@
 import { type Page, devices, expect, test } from "./a-test";
-import { ONE_PRESS, TERN, atBench, heading, onTo } from "./bench";
+import { ONE_PRESS, TERN, atBench, heading, onTo, reading } from "./bench";
 import { DEMO, field, kept } from "./places";
 
 const told = (page: Page, asked: string) => page.getByRole("region", { name: asked }).getByRole("paragraph");
@@ -91,6 +91,60 @@ test("a ring that comes out small: the plan says by how much, cutting a piece in
   await expect(heading(page)).toContainText("Clean and flux hoop seam");
   await page.reload();
   await expect(heading(page)).toContainText("Clean and flux hoop seam");
+});
+
+test("a strip cut too short holds Done and stands everywhere until it is made anew; a new wall after its foot is soldered brings all of it again", async ({
+  page,
+}) => {
+  test.slow();
+  await atBench(page);
+  await onTo(page, /^Cut the strip/);
+  await reading(page, "What you cut").fill("44");
+  await reading(page, "What you cut").press("Enter");
+  const stop = page.getByRole("alert", { name: "Start again" });
+  await expect(stop).toContainText("too short: 44.00.");
+  await expect(stop).toContainText(/Comes again: \d+ steps?/);
+  await expect(page.getByRole("button", { name: /^Done, held/ })).toBeDisabled();
+  await heading(page).click();
+  await page.waitForTimeout(ONE_PRESS);
+  await page.keyboard.press("Space");
+  await expect(page.getByText("Done is held", { exact: false }).first()).toBeVisible();
+  await expect(heading(page)).toHaveText(/^Cut the strip/);
+  for (const path of ["/pieces/tern-ring/making", "/pieces/tern-ring/wall", "/"]) {
+    await page.goto(path);
+    await expect(page.getByText(/too short: 44\.00\./).first()).toBeVisible();
+  }
+  await atBench(page);
+  await stop.getByRole("button", { name: /Make a new wall/ }).click();
+  await expect(stop).toBeHidden();
+  await onTo(page, /^Cut the strip/);
+  await expect(reading(page, "What you cut")).toHaveValue("");
+  await reading(page, "What you cut").fill("44");
+  await reading(page, "What you cut").press("Enter");
+  await stop.getByRole("button", { name: /Go on all the same/ }).click();
+  await expect(heading(page)).not.toHaveText(/^Cut the strip/);
+  await page.keyboard.press("x");
+  await expect(page.getByRole("dialog")).toContainText("too short: 44.00.");
+  await page.keyboard.press("Escape");
+  await onTo(page, /^Look at wall to plate/);
+  await page.keyboard.press("x");
+  await page
+    .getByRole("dialog")
+    .getByRole("listitem")
+    .filter({ hasText: "The wall is spoiled" })
+    .getByRole("button", { name: "Make a new wall" })
+    .click();
+  await expect(page.getByText("too short: 44.00.")).toBeHidden();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(heading(page)).toHaveText(/^Look at wall to plate/);
+  await page.keyboard.press("Control+Shift+z");
+  await expect(heading(page)).not.toHaveText(/^Look at wall to plate/);
+  await page.goto("/pieces/tern-ring/making");
+  const box = (name: RegExp) => page.getByRole("checkbox", { name });
+  await expect(box(/Solder wall seam/)).not.toBeChecked();
+  await expect(box(/Cut the strip/)).not.toBeChecked();
+  await expect(box(/Cut the plate's blank/)).toBeChecked();
+  await expect(box(/Solder wall to plate/)).not.toBeChecked();
 });
 
 test("a piece that is edited in mid-making asks which plan to go by: as it was begun, or the new one from here", async ({ page }) => {

@@ -1,5 +1,5 @@
 import { mergedText } from "./merge-text";
-import { type DoneStep, type Make, type Measured, type TakenPiece } from "@/core/piece/make";
+import { type DoneStep, type HeldReading, type Make, type Measured, type TakenPiece } from "@/core/piece/make";
 
 /** What a making lists: each entry is told from others by its key. */
 interface Listed {
@@ -8,6 +8,7 @@ interface Listed {
   readonly remedies: Make["remedies"][number];
   readonly taken: TakenPiece;
   readonly photos: NonNullable<Make["photos"]>[number];
+  readonly held: HeldReading;
 }
 
 type Entries = { readonly [L in keyof Listed]?: readonly Listed[L][] };
@@ -37,6 +38,7 @@ const KEYS: { readonly [L in keyof Listed]: (entry: Listed[L]) => string } = {
   remedies: ({ code, figure, at }) => `${code} ${figure} ${at}`,
   taken: ({ at }) => at,
   photos: ({ name, at }) => `${name} ${at}`,
+  held: ({ step, figure, at }) => `${step} ${figure} ${at}`,
 };
 
 const LISTS = Object.keys(KEYS) as (keyof Listed)[];

@@ -48,9 +48,7 @@ test("every mishap of the workshop's pieces is said whole, with numbers of the p
   const all = [...pieces, { ...pieces[0]!, heats: { pins } }].flatMap((piece) => {
     const plan = planPiece(piece, SHIPPED_BENCH);
     const names = namesIn(plan);
-    return plan.steps.flatMap((step) =>
-      mishapsAt(piece, plan, step).map((mishap) => ({ mishap, said: sayMishap(mishap, names.joint, METRIC) })),
-    );
+    return plan.steps.flatMap((step) => mishapsAt(piece, plan, step).map((mishap) => ({ mishap, said: sayMishap(mishap, names, METRIC) })));
   });
   for (const { mishap, said: each } of all) {
     expect(`${each.what} ${each.advice} ${each.take ?? ""}`).not.toMatch(/undefined|NaN|null|\s{2}/);

@@ -2,7 +2,8 @@ import { type AskedReading, type ReadingKind, type StepCode } from "@/core/makin
 import { type Measured } from "@/core/piece/make";
 import { type Mishap, type MishapCode } from "@/core/piece/mishaps";
 import { type Verdict, type VerdictCode } from "@/core/piece/reading-scales";
-import { capital, gradeName } from "./names";
+import { minutesText } from "./day";
+import { type Names, capital, counted, gradeName } from "./names";
 import { type Said } from "./findings";
 import { type Units, degrees, showLength, showPercent, showTemperature, withUnit } from "./show";
 
@@ -121,6 +122,7 @@ const MISHAP_NAMES: Readonly<Record<MishapCode, string>> = {
   "fused.pits": "Pits in the fused joint",
   "hoop.small": "The ring is small",
   "hoop.large": "The ring is large",
+  "part.spoiled": "A part is spoiled",
 };
 
 interface Voice {
@@ -130,6 +132,7 @@ interface Voice {
   readonly grade: (name: string) => string;
   readonly heat: (name: string) => string;
   readonly joint: string;
+  readonly part: string;
 }
 
 /** "a piece 1.00 by 1.00" */
@@ -167,7 +170,14 @@ const REMEDIES: Readonly<Record<MishapCode, (v: Voice) => string>> = {
     v.number("seam") === 0
       ? `Close it, or cut its ends: ${v.length("length")} for each ${v.length("one")} of diameter it is over ${v.length("inside")}.`
       : `Saw ${v.length("length")} out at the seam for each ${v.length("one")} of diameter it is over ${v.length("inside")}.`,
+  "part.spoiled": (v) =>
+    `Melted, cracked or cut short: a new ${v.part} takes ${costText({ steps: v.number("steps"), heats: v.number("heats"), minutes: v.number("minutes") })}.`,
 };
+
+/** "12 steps and 2 heats again, 1 h 20 min": what something costs at the bench. */
+export function costText({ steps, heats, minutes }: { readonly steps: number; readonly heats: number; readonly minutes: number }): string {
+  return `${counted(steps, "step")}${heats > 0 ? ` with ${counted(heats, "heat")}` : ""}, ${minutesText(minutes)}`;
+}
 
 /** What pressing it does, where it can be taken. */
 const TAKEN: Partial<Readonly<Record<MishapCode, (v: Voice) => string>>> = {
@@ -181,6 +191,7 @@ const TAKEN: Partial<Readonly<Record<MishapCode, (v: Voice) => string>>> = {
   "fused.pits": () => "Fuse it again",
   "hoop.small": () => "Cut a piece in: the seam comes again",
   "hoop.large": () => "Cut it out: the seam comes again",
+  "part.spoiled": (v) => `Make a new ${v.part}`,
 };
 
 export interface SaidMishap extends Said {
@@ -188,7 +199,7 @@ export interface SaidMishap extends Said {
   readonly take: string | null;
 }
 
-export function sayMishap({ code, values, act }: Mishap, jointName: (id: string) => string, units: Units): SaidMishap {
+export function sayMishap({ code, values, act }: Mishap, names: Pick<Names, "joint" | "part">, units: Units): SaidMishap {
   const number = (name: string) => (name === "one" ? 1 : Number(values[name] ?? 0));
   const text = (name: string) => String(values[name] ?? "");
   const voice: Voice = {
@@ -197,9 +208,15 @@ export function sayMishap({ code, values, act }: Mishap, jointName: (id: string)
     length: (name) => withUnit(number(name), "measured", units),
     grade: (name) => gradeName(text(name)),
     heat: (name) => `${showTemperature(number(name), units)} ${degrees(units)}`,
-    joint: values.joint === undefined ? "" : jointName(text("joint")),
+    joint: values.joint === undefined ? "" : names.joint(text("joint")),
+    part: values.part === undefined ? "" : names.part(text("part")),
   };
-  const what = code === "joint.opened" ? `${capital(voice.joint)} opened` : MISHAP_NAMES[code];
+  const what =
+    code === "joint.opened"
+      ? `${capital(voice.joint)} opened`
+      : code === "part.spoiled"
+        ? `The ${voice.part} is spoiled`
+        : MISHAP_NAMES[code];
   return { what, advice: REMEDIES[code](voice), take: act === null ? null : (TAKEN[code]?.(voice) ?? null) };
 }
 

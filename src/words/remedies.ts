@@ -34,6 +34,18 @@ const SAYINGS: Readonly<Record<RemedyCode, (v: Voice) => Said>> = {
     what: `The wall is ${v.length("by")} too low to hold.`,
     advice: `It needs ${v.length("to")}: take the cushion out from under the stone, or make a new wall.`,
   }),
+  "wall.strip-short": (v) => ({
+    what: `The strip is ${v.length("by")} too short: ${v.bare("from")}.`,
+    advice: `The wall would not come to size: cut a new strip, ${v.length("to")} or more.`,
+  }),
+  "wall.strip-low": (v) => ({
+    what: `A strip ${v.length("from")} tall does not hold this stone.`,
+    advice: `It needs ${v.length("to")}: cut a taller strip.`,
+  }),
+  "hoop.blank-short": (v) => ({
+    what: `The blank is ${v.length("by")} too short: ${v.bare("from")}.`,
+    advice: `The hoop would not come to size: cut a new blank, ${v.length("to")}.`,
+  }),
   "hoop.will-come": (v) => ({ what: `This blank comes to ${v.length("inside")} inside${v.size}.`, advice: `${v.length("to")} is wanted.` }),
   "hoop.stretch": (v) => ({
     what: `The hoop is ${v.length("by")} small inside${v.size}.`,

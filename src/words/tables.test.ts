@@ -210,7 +210,7 @@ test("where a number came from, what it is called, and what the schools and sour
     },
     {
       solder: "across the seam",
-      flame: "The whole hoop, then the seam.",
+      flame: "The whole part, then the seam.",
       hold: "Flat on the board; iron wire round it if it springs open.",
     },
     {

@@ -4,7 +4,7 @@ import { type Estimate, estimateOf } from "../measure/estimate";
 import { readSize, sizeText } from "../hoop/sizes";
 import { type TermCode } from "../measure/figure";
 import { type LossKind, SHIPPED, SHIPPED_BENCH, mandrelOf, benchOf } from "./bench";
-import { type Make } from "./make";
+import { type Make, inUse } from "./make";
 import { type Piece } from "./piece";
 import { lastReadings } from "./remedies";
 import { settleHoop } from "./settle";
@@ -36,7 +36,7 @@ export const PRIORS: Readonly<Record<LossKind, number>> = {
 /** What a making shows where both ends were measured: what was cut, less what it came to. Nothing of a making that cannot be planned. */
 export function observationsOf(make: Make): Observation[] {
   const read = lastReadings(make.measured);
-  const methodOf = (finished: string) => make.measured.findLast(({ figure }) => figure === finished)?.method;
+  const methodOf = (finished: string) => inUse(make.measured).findLast(({ figure }) => figure === finished)?.method;
   const shown = (kind: LossKind, cut: string, finished: string, lost: (cut: number, finished: number) => number | null): Observation[] => {
     const [from, to] = [read.get(cut), read.get(finished)];
     const value = from === undefined || to === undefined ? null : lost(from, to);

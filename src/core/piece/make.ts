@@ -1,3 +1,4 @@
+import { type Level } from "../measure/finding";
 import { type Piece } from "./piece";
 
 /** A step that is done, and when; empty where that is not known. */
@@ -13,6 +14,23 @@ export interface Measured {
   readonly at: string;
   readonly by: "typed" | "caliper" | "mandrel" | "scale";
   readonly method?: string;
+  /** From a stand-in: shown, and never counted. */
+  readonly madeUp?: boolean;
+  /** The part that was made anew after it: it is that old part's, and nothing follows it any more. */
+  readonly scrapped?: string;
+}
+
+/** Readings of what is in hand: those of parts that were made anew since are of the old ones. */
+export function inUse<R extends { readonly scrapped?: string }>(measured: readonly R[]): readonly R[] {
+  return measured.some(({ scrapped }) => scrapped !== undefined) ? measured.filter(({ scrapped }) => scrapped === undefined) : measured;
+}
+
+/** A reading that meant "start again", and was gone on with all the same. */
+export interface HeldReading {
+  readonly step: string;
+  readonly figure: string;
+  readonly value: number;
+  readonly at: string;
 }
 
 /** One making of one piece, with its own copy of the piece file, so that later edits do not rewrite it. Times are ISO. */
@@ -26,7 +44,8 @@ export interface Make {
   readonly finished: string | null;
   readonly done: readonly DoneStep[];
   readonly measured: readonly Measured[];
-  readonly remedies: readonly { readonly code: string; readonly figure: string; readonly at: string }[];
+  readonly remedies: readonly { readonly code: string; readonly figure: string; readonly at: string; readonly level?: Level }[];
+  readonly held?: readonly HeldReading[];
   readonly result?: { readonly size?: string; readonly minutes?: number; readonly words?: string };
   /** `jpeg` in base64. */
   readonly photos?: readonly { readonly name: string; readonly at: string; readonly jpeg: string }[];

@@ -3,7 +3,7 @@ import { type Measured } from "./make";
 import { type Mount, type Piece } from "./piece";
 
 /** What was read of a piece in its making: a figure's key, and its value in the figure's unit. The last reading of one counts. */
-export type Readings = readonly Pick<Measured, "figure" | "value">[];
+export type Readings = readonly Pick<Measured, "figure" | "value" | "scrapped">[];
 
 /** A piece as its metal is in hand, and where a value that a key names then comes from. */
 export interface InHand {

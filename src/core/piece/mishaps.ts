@@ -4,6 +4,7 @@ import { lowerGrade } from "../metal/shelf";
 import { heightThatHolds } from "../mount/plan-wall";
 import { HAND_PUSHER } from "../mount/set-stone";
 import { greatestTurnIn } from "../stone/stone";
+import { costOf, madeAnew, worked } from "./anew";
 import { NEAR } from "./reading-scales";
 import { type Mount, type Piece } from "./piece";
 import { type Plan, type PlannedJoint, heatOf, hoopIn } from "./plan";
@@ -27,11 +28,18 @@ export type MishapCode =
   | "joint.opened"
   | "fused.pits"
   | "hoop.small"
-  | "hoop.large";
+  | "hoop.large"
+  | "part.spoiled";
 
 /** What is pressed to take a remedy: what comes again, as a make lists it, or the piece as it is made from here. */
 export type MishapAct =
-  { readonly kind: "again"; readonly entries: readonly string[] } | { readonly kind: "change"; readonly piece: Piece };
+  | {
+      readonly kind: "again";
+      readonly entries: readonly string[];
+      /** Parts that are made anew: what was read of the old ones is theirs. */
+      readonly anew?: readonly string[];
+    }
+  | { readonly kind: "change"; readonly piece: Piece };
 
 /** Something that can have gone wrong at a step, with what its remedy comes to on this piece. */
 export interface Mishap {
@@ -100,6 +108,7 @@ const MISHAPS: Readonly<Record<MishapCode, MishapKind>> = {
   "fused.pits": { at: ["join.fuse", "join.check"], of: (at) => heatAgain(at, isMadeBy(at, "fuse")) },
   "hoop.small": { at: ["hoop.round"], of: hoopSizes },
   "hoop.large": { at: ["hoop.round"], of: hoopSizes },
+  "part.spoiled": { at: ["join.fuse", ...SOLDERED, "wall.try", "wall.foot", "hoop.bend", "hoop.round"], of: spoiled },
 };
 
 const CODES = Object.keys(MISHAPS) as MishapCode[];
@@ -154,6 +163,19 @@ function again(entries: readonly string[]): MishapAct | null {
   return entries.length === 0 ? null : { kind: "again", entries };
 }
 
+/** A part is made anew, with all that was done to it or with it. */
+function anew({ plan }: At, part: string): MishapAct {
+  return { kind: "again", entries: madeAnew(plan, [part]).entries, anew: [part] };
+}
+
+/** What is worked or joined in a step can melt, crack or be cut short. */
+function spoiled(at: At): Omit<Mishap, "code">[] {
+  const { plan, step } = at;
+  const tied = step.joints.flatMap((joint) => plan.joints.find(({ id }) => id === joint)?.parts ?? []);
+  const parts = [...new Set(tied.length > 0 ? tied : worked(step, plan.parts))];
+  return parts.map((part) => ({ about: part, values: { part, ...costOf(madeAnew(plan, [part]).steps, plan.tasks) }, act: anew(at, part) }));
+}
+
 /** Steps of a setting by what is done in them. */
 function named({ plan }: At, part: string, codes: readonly StepCode[]): string[] {
   return plan.steps.filter((step) => step.part === part && codes.includes(step.code)).map(({ id }) => id);
@@ -195,7 +217,7 @@ function tooLow(at: At, mount: Mount): Omit<Mishap, "code"> {
             kind: "change",
             piece: changed(at.piece, { ...mount, wall: { ...mount.wall, lift: at.plan.settled.mounts[id]!.wall.lift.value - cushion } }),
           }
-        : again([...at.plan.steps.filter((step) => step.part === id && step.stage === "wall").map((step) => step.id), ...seam(at, id)]),
+        : anew(at, `${id}.wall`),
   };
 }
 

@@ -31,6 +31,13 @@ export interface ReadingScale {
   readonly by: (code: VerdictCode, value: number) => number;
 }
 
+/** What cannot be mended on the part that was read: it is made anew. */
+const START_AGAIN: ReadonlySet<VerdictCode> = new Set(["again", "too-low"]);
+
+export function startsAgain({ code }: Pick<Verdict, "code">): boolean {
+  return START_AGAIN.has(code);
+}
+
 export interface Verdict {
   readonly code: VerdictCode;
   readonly by: number;

@@ -1,10 +1,12 @@
+import { hoopParts } from "../hoop/works/strands";
+import { inUse } from "./make";
 import { type AskedReading } from "../making/step";
 import { insideFor, stretchedTo } from "../hoop/what-if";
 import { type Hoop } from "../hoop/hoop";
 import { sizeText } from "../hoop/sizes";
 import { type Level } from "../measure/finding";
 import { figureOf } from "../measure/figure";
-import { type PlannedBefore, type VerdictCode, scaleOf, verdictOf } from "./reading-scales";
+import { type PlannedBefore, type VerdictCode, scaleOf, startsAgain, verdictOf } from "./reading-scales";
 import { type Readings } from "./measured";
 
 /** What is done about a size as it was read. */
@@ -14,6 +16,9 @@ export type RemedyCode =
   | "wall.stretch"
   | "wall.take-down"
   | "wall.too-low-now"
+  | "wall.strip-short"
+  | "wall.strip-low"
+  | "hoop.blank-short"
   | "hoop.will-come"
   | "hoop.stretch"
   | "hoop.cut-out"
@@ -29,11 +34,13 @@ export interface Remedy {
   readonly mount: string | null;
   /** `by` in mm, or a ratio for a stretch of a wall; `from`, `to`, `inside` in mm, `left` the thickness, or of an adjustable hoop the gap; `size` in the maker's system. */
   readonly values: Readonly<Record<string, number | string>>;
+  /** The parts to be made anew, where that is what is to be done; else none. */
+  readonly anew: readonly string[];
 }
 
-/** The last reading of each figure, as a map. */
+/** The last reading of each figure of what is in hand, as a map. */
 export function lastReadings(readings: Readings): ReadonlyMap<string, number> {
-  return new Map(readings.map(({ figure, value }) => [figure, value]));
+  return new Map(inUse(readings).map(({ figure, value }) => [figure, value]));
 }
 
 /** What each last reading asks for, in the order of the piece. */
@@ -41,8 +48,23 @@ export function remediesOf(planned: PlannedBefore, readings: Readings): Remedy[]
   const read = lastReadings(readings);
   const { carrier } = planned.settled;
   return [
-    ...planned.piece.mounts.flatMap(({ id }) => [...lengthRemedies(planned, id, read), ...heightRemedies(planned, id, read)]),
+    ...planned.piece.mounts.flatMap(({ id }) => [
+      ...stripRemedies(planned, id, read),
+      ...lengthRemedies(planned, id, read),
+      ...heightRemedies(planned, id, read),
+    ]),
     ...(carrier.type === "hoop" ? hoopRemedies(planned, carrier, read) : []),
+  ];
+}
+
+/** A strip that was cut too short or too low, until the wall made of it is read itself. */
+function stripRemedies(planned: PlannedBefore, mount: string, read: ReadonlyMap<string, number>): Remedy[] {
+  const of = (name: string) => `${mount}.wall.${name}`;
+  const length = { figure: of("cutLength"), kind: "strip", mount } as const;
+  const height = { figure: of("cutHeight"), kind: "strip-height", mount } as const;
+  return [
+    ...(read.has(of("netLength")) ? [] : ofWall(planned, length, read, { again: ["wall.strip-short", "error"] })),
+    ...(read.has(of("netHeight")) ? [] : ofWall(planned, height, read, { again: ["wall.strip-low", "error"] })),
   ];
 }
 
@@ -74,11 +96,14 @@ function ofWall(
   const is = read.get(asked.figure);
   const scale = is === undefined ? null : scaleOf(planned, asked);
   if (is === undefined || !scale) return [];
-  const { code, by } = verdictOf(scale, is);
+  const verdict = verdictOf(scale, is);
+  const { code, by } = verdict;
   const remedy = told[code];
   if (!remedy) return [];
-  const to = code === "too-low" ? is + by : scale.wanted;
-  return [{ code: remedy[0], level: remedy[1], figure: asked.figure, mount: asked.mount, values: { by, from: is, to } }];
+  const isAgain = startsAgain(verdict);
+  const to = isAgain && asked.kind !== "wall-closed" ? is + by : scale.wanted;
+  const anew = isAgain ? [`${asked.mount}.wall`] : [];
+  return [{ code: remedy[0], level: remedy[1], figure: asked.figure, mount: asked.mount, values: { by, from: is, to }, anew }];
 }
 
 /** A blank as it was cut lands at the size whose net length it leaves; a hoop as it was read is stretched, or cut out and closed again. */
@@ -97,12 +122,23 @@ function hoopRemedies(planned: PlannedBefore, hoop: Hoop, read: ReadonlyMap<stri
     figure,
     mount: null,
     values: said,
+    anew: [],
   });
+  const blank = cut === undefined || is !== undefined ? null : scaleOf(planned, { figure: "hoop.cutLength", kind: "blank", mount: null });
+  const isShort = blank !== null && cut !== undefined && verdictOf(blank, cut).code === "again";
   const scale = scaleOf(planned, { figure: INSIDE, kind: "size", mount: null });
   const verdict = is === undefined || !scale ? null : verdictOf(scale, is);
   const isSmall = verdict?.code === "stretch" || verdict?.code === "cut-in";
   return [
     ...(comes === null ? [] : [about("hoop.will-come", "note", "hoop.cutLength", values(comes))]),
+    ...(isShort
+      ? [
+          {
+            ...about("hoop.blank-short", "error", "hoop.cutLength", { by: blank.wanted - cut, from: cut, to: blank.wanted }),
+            anew: hoopParts(hoop),
+          },
+        ]
+      : []),
     ...(is !== undefined && isSmall
       ? [
           about("hoop.stretch", verdict.code === "cut-in" ? "error" : "warning", INSIDE, {

@@ -11,6 +11,7 @@ import { outlineOf } from "../stone/stone";
 import { type BenchEntry } from "./bench";
 import { type CarrierDrawing } from "./carriers/carrier";
 import { carrierKind } from "./carriers/carriers";
+import { inUse } from "./make";
 import { type InHand, type Readings, fitKey, inHand } from "./measured";
 import { type Remedy, lastReadings, remediesOf } from "./remedies";
 import { type Mount, type Piece } from "./piece";
@@ -31,7 +32,8 @@ export interface SizedPiece {
  * Settles every value, asks each thing that is built for what it adds, in the order the plan lists it, and adds up. Cheap enough to run at every
  * keystroke. A closed wall that was read is the wall that all after it is planned from. @throws for a piece that `faultsOf` or `unplanned` refuse.
  */
-export function sizePiece(asked: Piece, bench: BenchEntry, measured: Readings = []): SizedPiece {
+export function sizePiece(asked: Piece, bench: BenchEntry, readings: Readings = []): SizedPiece {
+  const measured = inUse(readings);
   const planned = sizedInHand(inHand(asked, measured), bench);
   const fits = fitsAsClosed(planned, measured);
   const sized = fits.length === 0 ? planned : sizedInHand(inHand(asked, [...measured, ...fits]), bench);

@@ -9,6 +9,8 @@ import { meanwhile } from "@/core/making/meanwhile";
 import { entriesOf } from "@/core/making/step";
 import { type Mishap, mishapsAt } from "@/core/piece/mishaps";
 import { type Plan } from "@/core/piece/plan";
+import { type Remedy } from "@/core/piece/remedies";
+import { isHeld } from "@/core/piece/standing";
 import { type MakeEdit, setting, ticking } from "@/store/make-edits";
 import { underWay } from "@/store/tray-state";
 import { FaultList } from "@/ui/FaultList";
@@ -28,6 +30,8 @@ import { OvertakenBar } from "../piece/OvertakenBar";
 import { useUndoMaking } from "../piece/undo";
 import { BenchHead } from "./BenchHead";
 import { BenchReading } from "./BenchReading";
+import { BenchStop } from "./BenchStop";
+import { anewEdit } from "./anew-edit";
 import { Meanwhile, OtherPieces, WaitRow } from "./BenchTop";
 import { Changed } from "./Changed";
 import { LastTime } from "./LastTime";
@@ -126,8 +130,30 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
       .then((kept) => (kept.ok ? router.push("/ledger") : warn(`${kept.problem}.`)));
   };
   const [isSlip] = useState(slipGuard);
+  /** A reading of this step that means "start again", and was not gone on with: Done is held by it. */
+  const stop =
+    doneAt === undefined
+      ? plan.remedies.find(
+          (remedy) => remedy.anew.length > 0 && step?.reads.some(({ figure }) => figure === remedy.figure) && !isHeld(remedy, make.held),
+        )
+      : undefined;
+  const goOnHeld = () => {
+    if (!step || !stop) return;
+    const at = new Date().toISOString();
+    look(null);
+    void keep({
+      put: {
+        held: [{ step: step.id, figure: stop.figure, value: Number(stop.values.from), at }],
+        done: entriesOf(step).map((each) => ({ step: each, at })),
+      },
+    });
+  };
   const goOn = () => {
     if (!step || isSlip() || !taking.takeAll()) return;
+    if (stop) {
+      say("Done is held: choose what is to be done about the reading, or read it again.");
+      return;
+    }
     // Who works on what waits for nothing goes on with it until the next step's part is out.
     look(step === besides ? free(step.id) : null);
     setLooked(new Set());
@@ -153,6 +179,7 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
   const keys: Keys = {
     b: back,
     x: () => step && tellWrong(true),
+    ...(stop && { n: () => startAnew(stop.anew, stop), g: goOnHeld }),
     m: turnTo,
     Escape: leave,
     ArrowLeft: back,
@@ -167,11 +194,21 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
   useKeys(keys, { repeats: false });
   useSpace(goOn);
 
-  const happened = (mishap: Mishap, isTaken: boolean) => {
-    const time = new Date().toISOString();
+  const startAnew = (parts: readonly string[], why: Pick<Make["remedies"][number], "code" | "figure" | "level">) => {
+    const { put, drop } = anewEdit(make, plan, parts);
     tellWrong(false);
     look(null);
+    const { code, figure, level } = why;
+    const remedy = { code, figure, at: new Date().toISOString(), ...(level && { level }) };
+    void keep({ put: { ...put, remedies: [remedy] }, ...(drop && { drop }) });
+    say(`A new ${names.part(parts[0]!)}: its steps come again.`);
+  };
+  const happened = (mishap: Mishap, isTaken: boolean) => {
+    const time = new Date().toISOString();
     const { act } = mishap;
+    if (isTaken && act?.kind === "again" && act.anew) return startAnew(act.anew, { code: mishap.code, figure: mishap.about });
+    tellWrong(false);
+    look(null);
     void keep({
       put: {
         remedies: [{ code: mishap.code, figure: mishap.about, at: time }],
@@ -184,8 +221,8 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
     say(isTaken ? "Taken, and written down." : "Written down.");
   };
   const others = useOthers(piece.id);
-  const remedies =
-    step === null ? [] : plan.remedies.filter(({ figure: of }) => step.reads.some((each) => each.figure === of) || step.target === of);
+  const isOfStep = ({ figure: of }: Remedy) => step?.reads.some((each) => each.figure === of) || step?.target === of;
+  const remedies = plan.remedies.filter((remedy) => remedy !== stop && (remedy.anew.length > 0 || isOfStep(remedy)));
   return (
     <TakingContext value={taking}>
       <main className="night grid min-h-dvh grid-cols-[minmax(0,1fr)] grid-rows-[auto_1fr_auto] bg-night text-night-ink">
@@ -252,6 +289,7 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
                     keys={{ b: back, x: () => tellWrong(true) }}
                   />
                 ))}
+                {stop && <BenchStop stop={stop} plan={plan} done={done} onAnew={() => startAnew(stop.anew, stop)} onGoOn={goOnHeld} />}
                 {shown.checks.length > 0 && (
                   <section aria-label="Look before you go on">
                     <h2 className="mb-1 text-[15px] text-night-soft">
@@ -291,8 +329,14 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
           </button>
           <span className="max-lg:hidden lg:flex-1" />
           {step ? (
-            <button type="button" className="night-btn night-go max-lg:flex-1 max-lg:!text-[22px] max-lg:!font-bold" onClick={goOn}>
-              {doneAt === undefined ? "Done" : "Go on"} <kbd className="night-key !border-[#c79f4b] !bg-[#e6bd66] !text-night">Space</kbd>
+            <button
+              type="button"
+              aria-disabled={stop !== undefined}
+              className={`night-btn max-lg:flex-1 max-lg:!text-[22px] max-lg:!font-bold ${stop ? "border-dashed text-night-soft" : "night-go"}`}
+              onClick={goOn}
+            >
+              {stop ? "Done, held" : doneAt === undefined ? "Done" : "Go on"}{" "}
+              <kbd className="night-key !border-[#c79f4b] !bg-[#e6bd66] !text-night">Space</kbd>
             </button>
           ) : (
             <button type="button" className="night-btn max-lg:flex-1" onClick={leave}>
@@ -302,6 +346,8 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
         </footer>
         {isWrong && step && (
           <WentWrong
+            standing={plan.remedies.filter(({ anew }) => anew.length > 0)}
+            onAnew={(remedy) => startAnew(remedy.anew, remedy)}
             mishaps={mishapsAt(isBegun ? pieceNow(make) : piece, plan, step)}
             names={names}
             units={units}

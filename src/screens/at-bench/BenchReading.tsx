@@ -5,7 +5,7 @@ import { bestHeats } from "@/core/heats/best";
 import { oneLine } from "@/core/measure/one-line";
 import { type AskedReading } from "@/core/making/step";
 import { mandrelOf, benchOf } from "@/core/piece/bench";
-import { type Make, type Measured, pieceNow } from "@/core/piece/make";
+import { type Make, type Measured, inUse, pieceNow } from "@/core/piece/make";
 import { scaleOf } from "@/core/piece/reading-scales";
 import { sizePiece } from "@/core/piece/size-piece";
 import { attemptPlan } from "@/formats/attempt";
@@ -42,8 +42,8 @@ export function BenchReading({ asked, make, isFirst, onEdit, onDone, onBack, onL
   const bench = benchOf(piece, mine);
   const { figure } = asked;
   const draft = useMemo(() => draftIn(drafts, figure), [drafts, figure]);
-  const last = make.measured.findLast((each) => each.figure === figure) ?? null;
-  const { measured } = make;
+  const measured = useMemo(() => inUse(make.measured), [make.measured]);
+  const last = measured.findLast((each) => each.figure === figure) ?? null;
   const before = useMemo(
     () =>
       sizePiece(

@@ -2,7 +2,7 @@
 
 import { figureOf } from "@/core/measure/figure";
 import { sizeRead } from "@/core/piece/ledger";
-import { type Make, pieceNow } from "@/core/piece/make";
+import { type Make, pieceNow, inUse } from "@/core/piece/make";
 import { type Plan, hoopIn } from "@/core/piece/plan";
 import { SYSTEM_NAMES } from "@/words/names";
 import { Finish } from "./Finish";
@@ -10,7 +10,7 @@ import { Finish } from "./Finish";
 /** The result's form, with the size that was read last where the piece has a hoop. */
 export function Result({ make, plan, onFinish }: { readonly make: Make; readonly plan: Plan; readonly onFinish: () => void }) {
   const hoop = hoopIn(plan)?.settled ?? null;
-  const inside = make.measured.findLast(({ figure }) => figure === "hoop.insideDiameter")?.value;
+  const inside = inUse(make.measured).findLast(({ figure }) => figure === "hoop.insideDiameter")?.value;
   const size = inside === undefined ? "" : sizeRead(pieceNow(make), inside);
   return (
     <Finish

@@ -1,6 +1,6 @@
 import { type LossKind } from "@/core/piece/bench";
 import { type Observation, observationsOf, sizeRead } from "@/core/piece/ledger";
-import { type Make, pieceNow } from "@/core/piece/make";
+import { type Make, pieceNow, inUse } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
 import { METAL_NAMES, SHAPE_NAMES, SYSTEM_NAMES } from "@/words/names";
 
@@ -69,7 +69,7 @@ function read(make: Make): Entry {
 /** What the maker wrote, else what was read last; empty where neither is. */
 function reachedOf(make: Make, piece: Piece): string {
   if (make.result?.size !== undefined) return make.result.size;
-  const inside = make.measured.findLast(({ figure }) => figure === "hoop.insideDiameter")?.value;
+  const inside = inUse(make.measured).findLast(({ figure }) => figure === "hoop.insideDiameter")?.value;
   return inside === undefined ? "" : sizeRead(piece, inside);
 }
 

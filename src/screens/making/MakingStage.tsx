@@ -22,6 +22,9 @@ import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { clockText, later } from "@/words/dates";
 import { NO_DAY, minutesText, savedText } from "@/words/day";
 import { DOUBTS } from "@/words/doubt";
+import { Note } from "@/ui/Note";
+import { useStanding } from "@/ui/standing";
+import { sayRemedy } from "@/words/remedies";
 import { stageName } from "@/words/stages";
 import { CHECKS, STAGE_TITLES, copiesText, sayStep } from "@/words/steps";
 import { capital } from "@/words/names";
@@ -39,6 +42,7 @@ export function MakingStage() {
   const make = useTrayState((state) => underWay(state.makes, piece.id));
   const done = new Set(doneSteps(plan.steps, make?.done ?? []).keys());
   const next = plan.steps.find(({ id }) => !done.has(id));
+  const standing = useStanding(piece.id);
   const copies = copiesText(piece.copies);
   const [chosen, choose] = useState<string | null>(null);
   const list = useRef<HTMLOListElement>(null);
@@ -54,6 +58,13 @@ export function MakingStage() {
         aria-label="Steps"
         className="min-w-0 border-line bg-sheet px-4 py-3 [grid-area:meas] max-lg:px-2 lg:overflow-y-auto lg:border-r lg:[grid-area:draw]"
       >
+        {standing.length > 0 && (
+          <div className="flex flex-wrap gap-2 pb-2">
+            {standing.map((remedy) => (
+              <Note key={`${remedy.code} ${remedy.figure}`} level={remedy.level} said={sayRemedy(remedy, units)} />
+            ))}
+          </div>
+        )}
         {copies && <p className="pb-1 text-[13px] font-semibold">{copies}</p>}
         <ol ref={list}>
           {plan.steps.map((step, i) => (

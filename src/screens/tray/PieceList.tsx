@@ -8,6 +8,7 @@ import { type Makes, lastMake } from "@/store/tray-state";
 import { type PieceRecord } from "@/store/keeper";
 import { type Units } from "@/words/show";
 import { doubtsOf } from "@/ui/doubt";
+import { useStanding } from "@/ui/standing";
 import { usePlans } from "@/ui/planner";
 import { useIsNarrow } from "@/ui/useIsNarrow";
 import { useRowsInView } from "@/ui/useRowsInView";
@@ -148,7 +149,8 @@ interface RowProps extends Pick<Props, "units" | "onChoose" | "onOpen"> {
 const Row = memo(function Row({ index, measure, record, attempt, isSettling, make, units, isChosen, onChoose, onOpen }: RowProps) {
   const { id, piece } = record;
   const doubts = doubtsOf(record);
-  const row = attempt?.ok ? rowOf(piece, { plan: attempt.plan, isSettling }, make, units, doubts) : null;
+  const standing = useStanding(id);
+  const row = attempt?.ok ? rowOf(piece, { plan: attempt.plan, isSettling }, make, units, doubts, standing) : null;
   return (
     <tr
       data-index={index}

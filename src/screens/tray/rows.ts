@@ -4,6 +4,8 @@ import { figureOf } from "@/core/measure/figure";
 import { type DoubtOf } from "@/core/piece/doubt";
 import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
+import { type Remedy } from "@/core/piece/remedies";
+import { sayRemedy } from "@/words/remedies";
 import { type Plan, bailIn, postIn } from "@/core/piece/plan";
 import { hangsText } from "@/words/hang";
 import { type Curve, boxOf } from "@/core/geometry/curve";
@@ -36,13 +38,17 @@ export interface PieceRow {
   readonly finding: string | null;
 }
 
-/** `make` is the last making of the piece, undefined where there is none, null where that is not known yet. */
+/**
+ * `make` is the last making of the piece, undefined where there is none, null where that is not known yet; `standing` what was read in it and means that
+ * a part is to be made anew.
+ */
 export function rowOf(
   piece: Piece,
   { plan, isSettling }: { readonly plan: Plan; readonly isSettling: boolean },
   make: Make | undefined | null,
   units: Units,
   doubtOf: DoubtOf,
+  standing: readonly Remedy[] = [],
 ): PieceRow {
   const { id, stone, wall } = piece.mounts[0]!;
   const back = sayBack(plan, id, bareIn(plan, units), units);
@@ -51,6 +57,7 @@ export function rowOf(
   const { carrier } = piece;
   const trusted = plan.findings.filter(({ at }) => !doubtOf(at));
   const gravest = trusted.find(({ level }) => level === "error") ?? trusted.find(({ level }) => level === "warning");
+  const [stopped] = standing;
   const sure = (key: string, cell: readonly [string, string]): readonly [string, string] => {
     const doubt = doubtOf(key);
     return doubt ? ["—", DOUBTS[doubt]] : cell;
@@ -75,8 +82,8 @@ export function rowOf(
     ...(isSettling ? SEARCHED : heatsCell(plan)),
     next: isSettling && isUnderWay(make) ? "" : nextStep(plan, make, units, doubtOf),
     isUnderWay: isUnderWay(make),
-    level: gravest?.level === "error" ? "error" : gravest ? "warning" : null,
-    finding: gravest ? sayFinding(gravest, plan, units).what : null,
+    level: stopped || gravest?.level === "error" ? "error" : gravest ? "warning" : null,
+    finding: stopped ? sayRemedy(stopped, units).what : gravest ? sayFinding(gravest, plan, units).what : null,
   };
 }
 
