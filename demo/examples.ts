@@ -133,7 +133,7 @@ export const EXAMPLES: readonly Example[] = [
   },
   {
     kind: "pendant",
-    name: "Ring in the notch",
+    name: "Hung in a notch",
     says: "a heart, its ring against both lobes",
     carrier: () => ({ ...RING, eye: { at: 0.5 } }),
     mounts: [stoneOf({ shape: "heart", length: 13, width: 14, cleft: 2.6 })],

@@ -81,12 +81,17 @@ test("a ring that comes out small: the plan says by how much, cutting a piece in
   await expect(page.getByRole("note").filter({ hasText: "The hoop is 0.80 mm small inside, size 51.5." })).toContainText(
     "1.53 mm of its thickness is left",
   );
+  const contradicted = page.getByLabel("The size is what was asked for");
+  await expect(page.getByText("◆ The hoop is 0.80 mm small inside", { exact: false })).toBeVisible();
+  await contradicted.check();
+  await expect(page.getByText("The size is what was asked for? The hoop is 0.80 mm small inside", { exact: false }).first()).toBeVisible();
   await caliperAgain(page, "The size it reads", "50");
   await expect(told(page, "The size it reads")).toContainText("Cut a piece in, 4.00 mm.");
   await page.getByRole("heading", { level: 1 }).click();
   await page.keyboard.press("x");
   const wrong = page.getByRole("dialog");
-  await expect(wrong).toContainText("cut in 3.14 mm for each 1.00 mm of diameter");
+  await expect(wrong).toContainText("Too far to stretch: cut 4.00 mm in at the seam");
+  await expect(wrong.getByText("The ring is large")).toBeHidden();
   await wrong.getByRole("button", { name: "Cut a piece in: the seam comes again" }).click();
   await expect(heading(page)).toContainText("Clean and flux hoop seam");
   await page.reload();
@@ -103,7 +108,7 @@ test("a strip cut too short holds Done and stands everywhere until it is made an
   await reading(page, "What you cut").press("Enter");
   const stop = page.getByRole("alert", { name: "Start again" });
   await expect(stop).toContainText("too short: 44.00.");
-  await expect(stop).toContainText(/Comes again: \d+ steps?/);
+  await expect(stop).toContainText(/again: \d+ steps?/);
   await expect(page.getByRole("button", { name: /^Done, held/ })).toBeDisabled();
   await heading(page).click();
   await page.waitForTimeout(ONE_PRESS);
@@ -145,6 +150,18 @@ test("a strip cut too short holds Done and stands everywhere until it is made an
   await expect(box(/Cut the strip/)).not.toBeChecked();
   await expect(box(/Cut the plate's blank/)).toBeChecked();
   await expect(box(/Solder wall to plate/)).not.toBeChecked();
+});
+
+test("a stand-in says that it makes a reading up, marks it, and can be put away", async ({ page }) => {
+  await atBench(page);
+  await onTo(page, /^Cut the strip/);
+  await page.getByRole("button", { name: /Read caliper.*makes one up/ }).click();
+  await expect(page.getByText("Made up by the stand-in", { exact: false })).toBeVisible();
+  await page.goto("/my-bench");
+  await page.getByRole("checkbox", { name: /Stand-in instruments/ }).uncheck();
+  await atBench(page);
+  await expect(reading(page, "What you cut")).toBeVisible();
+  await expect(page.getByRole("button", { name: /Read caliper/ })).toBeHidden();
 });
 
 test("a piece that is edited in mid-making asks which plan to go by: as it was begun, or the new one from here", async ({ page }) => {

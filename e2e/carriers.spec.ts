@@ -67,6 +67,31 @@ test("a slit-shank ring from nothing to its card: open, slit, spread too far and
   await expect(article).toContainText("Saw down the middle to the roots");
 });
 
+test("a size with a half is typed key by key; a stone that is not known is grey, and what it may be is taken with a press", async ({
+  page,
+}) => {
+  await start(page, "Ring");
+  await field(page, "m1.stone.material.name").pressSequentially("turq");
+  await expect(page.getByText("not known here")).toBeVisible();
+  await page.getByRole("button", { name: "Turquoise" }).click();
+  await expect(field(page, "m1.stone.material.name")).toHaveValue("turquoise");
+  await expect(page.getByText("not known here")).toBeHidden();
+  await stage(page, "Hoop");
+  await choose(page, "Sized in", "US");
+  const size = field(page, "hoop.size.value");
+  await size.click();
+  await page.keyboard.press("Control+a");
+  await page.keyboard.type("9 1/2", { delay: 30 });
+  await expect(size).toHaveValue("9 1/2");
+  await expect(page.getByText("inside 19.35")).toBeVisible();
+  await choose(page, "Sized in", "UK");
+  await size.click();
+  await page.keyboard.press("Control+a");
+  await page.keyboard.type("N 1/2", { delay: 30 });
+  await expect(size).toHaveValue("N 1/2");
+  await expect(size).toHaveAttribute("aria-invalid", "false");
+});
+
 test("a ring of settings: one more is added clear of the first, dragged into it, told, moved back by the keys; three laid side by side; all on the card", async ({
   page,
 }) => {

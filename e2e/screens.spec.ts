@@ -139,6 +139,23 @@ test("who works in inches reads and types them on My bench, and a height that wa
   await expect(page.getByText("another window has changed it since")).toBeHidden();
 });
 
+test("undo at my bench takes a refused text away first, then the last good edit", async ({ page }) => {
+  await page.goto("/my-bench");
+  const name = page.getByLabel("Name", { exact: true });
+  await name.fill("Marram two");
+  await name.press("Enter");
+  const rise = page.getByLabel("Overshoot", { exact: true });
+  await rise.fill("99");
+  await rise.press("Enter");
+  await expect(page.getByRole("alert").first()).toBeVisible();
+  await page.getByRole("heading", { name: "My bench" }).click();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByRole("alert").filter({ hasText: "◆" })).toHaveCount(0);
+  await expect(name).toHaveValue("Marram two");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(name).not.toHaveValue("Marram two");
+});
+
 test("the bench's defaults are changed, undone, refused when wrong, and followed by every piece", async ({ page }) => {
   await page.goto("/my-bench");
   const kerf = page.getByLabel("Squaring both ends of a strip");

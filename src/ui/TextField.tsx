@@ -15,5 +15,5 @@ interface Props {
 
 /** Words of the piece. */
 export function TextField({ field, value, ...rest }: Props) {
-  return <TypedEntry {...rest} field={field} own={value} isSame={(text) => text === value} lights={field.key} isText />;
+  return <TypedEntry {...rest} field={field} own={value} isSame={(text) => text.trim() === value.trim()} lights={field.key} isText />;
 }

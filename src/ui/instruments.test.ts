@@ -80,7 +80,9 @@ test("plan and section stand side by side, or one under the other where it is na
 test("a known stone has its own colours, an unknown one always the same", () => {
   expect(stoneTint("Chrysoprase oval")).toEqual(stoneTint("chrysoprase"));
   expect(stoneTint("chrysoprase")).not.toEqual(stoneTint("lapis"));
-  expect(stoneTint("something else")).toEqual(stoneTint("something else"));
+  expect(stoneTint("something else")).toEqual(stoneTint(""));
+  expect(stoneTint("turq")).not.toEqual(stoneTint("turquoise"));
+  expect(stoneTint("ruby")).not.toEqual(stoneTint(""));
 });
 
 test("words stand beside their lines, the other side where there is no room, and the least of them gives way", () => {

@@ -1,3 +1,5 @@
+import { knownStone } from "@/core/stone/known-stones";
+
 /** The three tones a stone is drawn in: lit, body, shade. */
 export type Tint = readonly [lit: string, body: string, shade: string];
 
@@ -35,11 +37,17 @@ const KNOWN: Readonly<Record<string, keyof typeof TINTS>> = {
   amethyst: "violet",
 };
 
-/** The tint of a known material, else one of them by the name, always the same. */
+/** What nobody has named, and what is not known by its name. */
+const UNKNOWN: Tint = ["#f0f2f2", "#b3babd", "#6c7479"];
+
+/** The tint of a known material: its own, else one of them by its name, always the same. What is not known is plain grey. */
 export function stoneTint(material: string): Tint {
   const name = material.toLowerCase();
-  const known = Object.keys(KNOWN).find((each) => name.includes(each));
+  const own = Object.keys(KNOWN).find((each) => name.includes(each));
+  if (own) return TINTS[KNOWN[own]!]!;
+  const known = knownStone(name);
+  if (!known) return UNKNOWN;
   const all = Object.values(TINTS);
-  const sum = [...name].reduce((total, letter) => total + letter.charCodeAt(0), 0);
-  return known ? TINTS[KNOWN[known]!]! : all[sum % all.length]!;
+  const sum = [...known.name].reduce((total, letter) => total + letter.charCodeAt(0), 0);
+  return all[sum % all.length]!;
 }

@@ -61,6 +61,9 @@ export const READ_BY: Readonly<Record<Measured["by"], string>> = {
   scale: "on the scale",
 };
 
+/** Of a value that a stand-in made up. */
+export const MADE_UP = "Made up by the stand-in: it never counts in what your hands take off.";
+
 const isWall = ({ kind }: AskedReading) => kind === "strip" || kind === "wall-open" || kind === "wall-closed";
 
 /** What a reading means, at once: the word, then what to do. */
@@ -163,13 +166,19 @@ const REMEDIES: Readonly<Record<MishapCode, (v: Voice) => string>> = {
     `Prop it, clean, run ${v.joint} again with its own ${v.grade("grade")} at ${v.heat("working")}${v.text("lower") === "" ? "" : `; then ${v.grade("lower")} for this one`}.`,
   "fused.pits": () => "Burnish them if they are fine; else fuse it again, or fill them with hard solder.",
   "hoop.small": (v) =>
-    v.number("seam") === 0
-      ? `Open it a little: ${v.length("length")} at its ends for each ${v.length("one")} of diameter.`
-      : `Round it up and stretch it up to a size; further, cut in ${v.length("length")} for each ${v.length("one")} of diameter.`,
+    v.text("way") === "hoop.stretch"
+      ? `It is small by ${v.length("by")}: anneal it and stretch it up; nothing is cut in.`
+      : v.text("way") === "cut-in"
+        ? `Too far to stretch: cut ${v.length("by")} in at the seam, and solder it again.`
+        : v.number("seam") === 0
+          ? `Open it a little: ${v.length("length")} at its ends for each ${v.length("one")} of diameter.`
+          : `Round it up and stretch it up to a size; further, cut in ${v.length("length")} for each ${v.length("one")} of diameter.`,
   "hoop.large": (v) =>
-    v.number("seam") === 0
-      ? `Close it, or cut its ends: ${v.length("length")} for each ${v.length("one")} of diameter it is over ${v.length("inside")}.`
-      : `Saw ${v.length("length")} out at the seam for each ${v.length("one")} of diameter it is over ${v.length("inside")}.`,
+    v.text("way") === "hoop.cut-out"
+      ? `Saw ${v.length("by")} out at the seam, and solder it again.`
+      : v.number("seam") === 0
+        ? `Close it, or cut its ends: ${v.length("length")} for each ${v.length("one")} of diameter it is over ${v.length("inside")}.`
+        : `Saw ${v.length("length")} out at the seam for each ${v.length("one")} of diameter it is over ${v.length("inside")}.`,
   "part.spoiled": (v) =>
     `Melted, cracked or cut short: a new ${v.part} takes ${costText({ steps: v.number("steps"), heats: v.number("heats"), minutes: v.number("minutes") })}.`,
 };

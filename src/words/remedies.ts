@@ -1,10 +1,12 @@
 import { type Remedy, type RemedyCode } from "@/core/piece/remedies";
 import { type Said } from "./findings";
-import { type Units, showLength, showPercent, withUnit } from "./show";
+import { type Rounding, type Units, showLength, showPercent, withUnit } from "./show";
 
 interface Voice {
   readonly length: (name: string) => string;
   readonly bare: (name: string) => string;
+  /** A length as it is cut, with its unit. */
+  readonly cut: (name: string, rounding: Rounding) => string;
   readonly share: string;
   readonly size: string;
   readonly isFar: boolean;
@@ -35,16 +37,16 @@ const SAYINGS: Readonly<Record<RemedyCode, (v: Voice) => Said>> = {
     advice: `It needs ${v.length("to")}: take the cushion out from under the stone, or make a new wall.`,
   }),
   "wall.strip-short": (v) => ({
-    what: `The strip is ${v.length("by")} too short: ${v.bare("from")}.`,
-    advice: `The wall would not come to size: cut a new strip, ${v.length("to")} or more.`,
+    what: `The strip is too short: ${v.bare("from")}.`,
+    advice: `The wall would not come to size: cut a new strip, ${v.cut("to", "strip")}.`,
   }),
   "wall.strip-low": (v) => ({
     what: `A strip ${v.length("from")} tall does not hold this stone.`,
     advice: `It needs ${v.length("to")}: cut a taller strip.`,
   }),
   "hoop.blank-short": (v) => ({
-    what: `The blank is ${v.length("by")} too short: ${v.bare("from")}.`,
-    advice: `The hoop would not come to size: cut a new blank, ${v.length("to")}.`,
+    what: `The blank is too short: ${v.bare("from")}.`,
+    advice: `The hoop would not come to size: cut a new blank, ${v.cut("to", "blank")}.`,
   }),
   "hoop.will-come": (v) => ({ what: `This blank comes to ${v.length("inside")} inside${v.size}.`, advice: `${v.length("to")} is wanted.` }),
   "hoop.stretch": (v) => ({
@@ -74,6 +76,7 @@ export function sayRemedy({ code, level, values }: Pick<Remedy, "code" | "level"
   const number = (name: string) => Number(values[name]);
   return SAYINGS[code]({
     length: (name) => withUnit(number(name), "measured", units),
+    cut: (name, rounding) => withUnit(number(name), rounding, units),
     bare: (name) => showLength(number(name), "measured", units),
     share: showPercent(number("by"), 1),
     size: values.size === undefined || values.size === "" ? "" : `, size ${values.size}`,

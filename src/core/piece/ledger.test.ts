@@ -60,6 +60,17 @@ test("a hoop's loss is what its blank was longer than the size it reached takes,
   expect(short.value).toBeCloseTo(0.88 + 0.1 * Math.PI, 9);
 });
 
+test("of a hoop's sizes the first counts, before it was stretched; what a stand-in made up counts for nothing, nor what a part read before it was made anew", () => {
+  const loss = (...measured: Measured[]) =>
+    observationsOf(making("a", [read("hoop.cutLength", 60), ...measured])).map(({ value }) => value);
+  const inside = "hoop.insideDiameter";
+  expect(loss(read(inside, 17), read(inside, 17.2))).toEqual(loss(read(inside, 17)));
+  expect(loss(read(inside, 17), read(inside, 17.2))).not.toEqual(loss(read(inside, 17.2)));
+  expect(loss({ ...read(inside, 17), madeUp: true })).toEqual([]);
+  expect(loss({ ...read(inside, 17), madeUp: true }, read(inside, 17.2))).toEqual(loss(read(inside, 17.2)));
+  expect(loss({ ...read(inside, 17), scrapped: "hoop" }, read(inside, 17.2))).toEqual(loss(read(inside, 17.2)));
+});
+
 test("makings are told by kind and method, beside the shipped default, and what lies far off is named", () => {
   expect(PRIORS).toEqual({
     "wall.length": expect.closeTo(0.54, 12) as number,

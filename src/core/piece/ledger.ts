@@ -35,8 +35,10 @@ export const PRIORS: Readonly<Record<LossKind, number>> = {
 
 /** What a making shows where both ends were measured: what was cut, less what it came to. Nothing of a making that cannot be planned. */
 export function observationsOf(make: Make): Observation[] {
-  const read = lastReadings(make.measured);
-  const methodOf = (finished: string) => inUse(make.measured).findLast(({ figure }) => figure === finished)?.method;
+  const taken = inUse(make.measured).filter(({ madeUp }) => !madeUp);
+  const read = lastReadings(taken);
+  const firstInside = taken.find(({ figure }) => figure === INSIDE)?.value;
+  const methodOf = (finished: string) => taken.findLast(({ figure }) => figure === finished)?.method;
   const shown = (kind: LossKind, cut: string, finished: string, lost: (cut: number, finished: number) => number | null): Observation[] => {
     const [from, to] = [read.get(cut), read.get(finished)];
     const value = from === undefined || to === undefined ? null : lost(from, to);
@@ -50,9 +52,12 @@ export function observationsOf(make: Make): Observation[] {
       ...shown("wall.length", `${id}.wall.cutLength`, `${id}.wall.netLength`, less),
       ...shown("wall.height", `${id}.wall.cutHeight`, `${id}.wall.netHeight`, less),
     ]),
-    ...shown("hoop.length", "hoop.cutLength", "hoop.insideDiameter", (cut, inside) => hoopLost(make.pieceFile, cut, inside)),
+    // What it was first, before it was stretched or cut out.
+    ...shown("hoop.length", "hoop.cutLength", INSIDE, (cut) => hoopLost(make.pieceFile, cut, firstInside!)),
   ];
 }
+
+const INSIDE = "hoop.insideDiameter";
 
 /** cut - N(d') - padding - what a slit and the fitting take + hammering, of a form with a seam; null of any other, and of a size that cannot be read. */
 function hoopLost(piece: Piece, cut: number, inside: number): number | null {

@@ -27,14 +27,34 @@ test("at each step stand the things that usually go wrong there, and no others",
   );
   expect(told).toMatchObject({
     "m1.wall.wrap": ["wall.small"],
-    "m1.seam.heat": ["solder.one-side", "solder.balled"],
-    "m1.wall.try": ["wall.small", "wall.large", "wall.twisted", "stone.stuck"],
-    "m1.foot.heat": ["solder.one-side", "solder.balled", "foot.gap", "joint.opened"],
-    "hoop.round": ["hoop.small", "hoop.large"],
+    "m1.seam.heat": ["solder.one-side", "solder.balled", "part.spoiled"],
+    "m1.wall.try": ["wall.small", "wall.large", "wall.twisted", "stone.stuck", "part.spoiled"],
+    "m1.foot.heat": ["solder.one-side", "solder.balled", "foot.gap", "joint.opened", "part.spoiled", "part.spoiled"],
+    "hoop.round": ["hoop.small", "hoop.large", "part.spoiled"],
     "m1.set.height": ["wall.tall", "wall.low"],
     "m1.set.push": ["wall.crimps"],
   });
   expect(told["hoop.cut"]).toBeUndefined();
+});
+
+test("of what was read only what the reading says is listed: small or large, stretched or a piece cut in", () => {
+  const told = (step: string, figure: string, value: number) => {
+    const measured = [{ figure, value }];
+    const plan = planPiece(tern, SHIPPED_BENCH, measured);
+    const found = plan.steps.find(({ id }) => id === step)!;
+    return mishapsAt(tern, plan, found, measured)
+      .filter(({ code }) => /small|large/.test(code))
+      .map(({ code, values, act }) => [code, values.way ?? "", act === null]);
+  };
+  const inside = planPiece(tern, SHIPPED_BENCH).figures["hoop.insideDiameter"]!.value;
+  const size = (off: number) => told("hoop.round", "hoop.insideDiameter", inside + off);
+  expect(size(0)).toEqual([]);
+  expect(size(-0.5)).toEqual([["hoop.small", "hoop.stretch", true]]);
+  expect(size(-1)).toEqual([["hoop.small", "cut-in", false]]);
+  expect(size(0.3)).toEqual([["hoop.large", "hoop.cut-out", false]]);
+  expect(told("m1.wall.try", "m1.wall.netLength", 45.53)).toEqual([]);
+  expect(told("m1.wall.try", "m1.wall.netLength", 45.2)).toEqual([["wall.small", "", true]]);
+  expect(told("m1.wall.try", "m1.wall.netLength", 46.4)).toEqual([["wall.large", "", false]]);
 });
 
 test("a wall that crimps is lowered as far as it holds; one too low loses its cushion, or is made again", () => {
@@ -50,6 +70,7 @@ test("a wall that crimps is lowered as far as it holds; one too low loses its cu
   expect(anew.values).toEqual({ least: near(least), cushion: 0 });
   expect(anew.act).toEqual({
     kind: "again",
+    anew: ["m1.wall"],
     entries: expect.arrayContaining(["m1.wall.cut", "m1.seam.heat", "m1.seam.pickle"]) as string[],
   });
   const [mount] = tern.mounts;

@@ -5,7 +5,9 @@ import { heightThatHolds } from "../mount/plan-wall";
 import { HAND_PUSHER } from "../mount/set-stone";
 import { greatestTurnIn } from "../stone/stone";
 import { costOf, madeAnew, worked } from "./anew";
+import { type Readings } from "./measured";
 import { NEAR } from "./reading-scales";
+import { type Remedy, type RemedyCode, lastReadings } from "./remedies";
 import { type Mount, type Piece } from "./piece";
 import { type Plan, type PlannedJoint, heatOf, hoopIn } from "./plan";
 
@@ -57,6 +59,7 @@ interface At {
   readonly piece: Piece;
   readonly plan: Plan;
   readonly step: Step;
+  readonly read: ReadonlyMap<string, number>;
 }
 
 interface MishapKind {
@@ -68,12 +71,12 @@ interface MishapKind {
 const SOLDERED: readonly StepCode[] = ["join.solder", "join.pickle", "join.check"];
 
 const MISHAPS: Readonly<Record<MishapCode, MishapKind>> = {
-  "wall.small": { at: ["wall.wrap", "wall.try"], of: (at) => ofMount(at, ({ id }) => wallLengths(at, id, null)) },
+  "wall.small": { at: ["wall.wrap", "wall.try"], of: (at) => ofMount(at, ({ id }) => wallLengths(at, id, SMALL, null)) },
   "wall.large": {
     at: ["wall.try"],
     of: (at) =>
       ofMount(at, ({ id }) =>
-        wallLengths(at, id, again([...named(at, id, ["wall.wrap"]), ...seam(at, id), ...named(at, id, ["wall.try"])])),
+        wallLengths(at, id, LARGE, again([...named(at, id, ["wall.wrap"]), ...seam(at, id), ...named(at, id, ["wall.try"])])),
       ),
   },
   "wall.twisted": { at: ["wall.try", "wall.foot"], of: (at) => ofMount(at, ({ id }) => [{ about: `${id}.wall`, values: {}, act: null }]) },
@@ -106,16 +109,16 @@ const MISHAPS: Readonly<Record<MishapCode, MishapKind>> = {
   },
   "joint.opened": { at: ["join.fuse", ...SOLDERED], of: opened },
   "fused.pits": { at: ["join.fuse", "join.check"], of: (at) => heatAgain(at, isMadeBy(at, "fuse")) },
-  "hoop.small": { at: ["hoop.round"], of: hoopSizes },
-  "hoop.large": { at: ["hoop.round"], of: hoopSizes },
+  "hoop.small": { at: ["hoop.round"], of: (at) => hoopSizes(at, SMALL) },
+  "hoop.large": { at: ["hoop.round"], of: (at) => hoopSizes(at, LARGE) },
   "part.spoiled": { at: ["join.fuse", ...SOLDERED, "wall.try", "wall.foot", "hoop.bend", "hoop.round"], of: spoiled },
 };
 
 const CODES = Object.keys(MISHAPS) as MishapCode[];
 
-/** What usually goes wrong at a step, each with its remedy worked out on this piece. */
-export function mishapsAt(piece: Piece, plan: Plan, step: Step): Mishap[] {
-  const at = { piece, plan, step };
+/** What usually goes wrong at a step, each with its remedy worked out on this piece; of what was read only what the reading says. */
+export function mishapsAt(piece: Piece, plan: Plan, step: Step, measured: Readings = []): Mishap[] {
+  const at = { piece, plan, step, read: lastReadings(measured) };
   return CODES.filter((code) => MISHAPS[code].at.includes(step.code)).flatMap((code) =>
     MISHAPS[code].of(at).map((each) => ({ code, ...each })),
   );
@@ -191,9 +194,20 @@ function seam(at: At, mount: string | null): string[] {
   return at.plan.joints.filter((joint) => joint.kind === "seam" && joint.mount === mount).flatMap(({ id }) => made(at, id));
 }
 
-function wallLengths(at: At, mount: string, act: MishapAct | null): Omit<Mishap, "code">[] {
+/** What a reading says of a size: that it is short of what was wanted, or over it. */
+const SMALL: ReadonlySet<RemedyCode> = new Set(["wall.stretch", "hoop.stretch", "hoop.open"]);
+const LARGE: ReadonlySet<RemedyCode> = new Set(["wall.cut-out", "hoop.cut-out", "hoop.close"]);
+
+/** What is to be done about a figure as it was read: nothing where it was not read, null where the reading says otherwise. */
+function readAs({ plan, read }: At, figure: string, says: ReadonlySet<RemedyCode>): Remedy | null | undefined {
+  if (!read.has(figure)) return undefined;
+  return plan.remedies.find((remedy) => remedy.figure === figure && says.has(remedy.code)) ?? null;
+}
+
+function wallLengths(at: At, mount: string, says: ReadonlySet<RemedyCode>, act: MishapAct | null): Omit<Mishap, "code">[] {
   const of = (name: string) => `${mount}.wall.${name}`;
   if (!at.plan.figures[of("windowLow")]) return [];
+  if (readAs(at, of("netLength"), says) === null) return [];
   return [{ about: of("netLength"), values: { low: value(at, of("windowLow")), net: value(at, of("netLength")) }, act }];
 }
 
@@ -263,11 +277,20 @@ function opened(at: At): Omit<Mishap, "code">[] {
 }
 
 /** A hoop with a seam is cut open and closed again, one without is opened or closed: what a millimetre of its inside diameter takes of its length. */
-function hoopSizes(at: At): readonly Omit<Mishap, "code">[] {
+function hoopSizes(at: At, says: ReadonlySet<RemedyCode>): readonly Omit<Mishap, "code">[] {
   if (!hoopIn(at.plan)) return [];
+  const remedy = readAs(at, INSIDE, says);
+  if (remedy === null) return [];
+  const by = Number(remedy?.values.by);
+  // More than a size is not stretched: a piece is cut in, of the length that so much of the diameter takes.
+  const way = remedy?.code === "hoop.stretch" && remedy.level === "error" ? "cut-in" : remedy?.code;
   const open = seam(at, null);
-  const values = { inside: value(at, INSIDE), length: 1 / value(at, "hoop.lostPerMillimetre"), seam: open.length === 0 ? 0 : 1 };
-  return [{ about: INSIDE, values, act: open.length === 0 ? null : again([...open, ...named(at, at.step.part, ["hoop.round"])]) }];
+  const isCut = open.length > 0 && way !== "hoop.stretch";
+  const values = {
+    ...{ inside: value(at, INSIDE), length: 1 / value(at, "hoop.lostPerMillimetre"), seam: open.length === 0 ? 0 : 1 },
+    ...(way && { way, by: way === "cut-in" ? Math.PI * by : by }),
+  };
+  return [{ about: INSIDE, values, act: isCut ? again([...open, ...named(at, at.step.part, ["hoop.round"])]) : null }];
 }
 
 const INSIDE = "hoop.insideDiameter";

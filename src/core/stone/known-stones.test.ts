@@ -1,4 +1,4 @@
-import { KNOWN_STONES, fromTable, knownStone, renamed } from "./known-stones";
+import { KNOWN_STONES, fromTable, knownStone, likelyStones, renamed } from "./known-stones";
 
 test("some forty stones or more, each with a hardness, a density and a name of its own that can be", () => {
   expect(KNOWN_STONES.length).toBeGreaterThanOrEqual(40);
@@ -94,4 +94,12 @@ test("a name fills what is known of it, another name takes it back, and the make
   expect(fromTable({ name: "opal", tender: ["ultrasonic", "acid", "water", "heat"] }).tender).toHaveLength(4);
   expect(fromTable({ name: "opal", tender: ["heat"] })).toEqual({});
   expect(fromTable(undefined)).toEqual({});
+});
+
+test("a name that is not known is asked about by how it begins; one that is known, or begins like none, is not", () => {
+  expect(likelyStones("turq")).toEqual(["turquoise"]);
+  expect(likelyStones("Carnelion")).toEqual(["carnelian"]);
+  expect(likelyStones("mala kite")).toEqual(["malachite"]);
+  expect(likelyStones("ame")).toEqual(["amethyst"]);
+  expect([likelyStones("turquoise"), likelyStones("blue lace agate"), likelyStones("tu"), likelyStones("zzzz")]).toEqual([[], [], [], []]);
 });

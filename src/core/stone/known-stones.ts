@@ -82,6 +82,26 @@ export function knownStone(name: string): KnownStone | null {
   return fits.reduce<KnownStone | null>((best, each) => (best === null || each.name.length > best.name.length ? each : best), null);
 }
 
+/** Of a name that begins so it can be told what is meant. */
+const LEAST_ALIKE = 3;
+
+/** What a name that is not known may be meant as: the stones whose names begin as it does for longest, the shortest first; at most three. */
+export function likelyStones(name: string): readonly string[] {
+  const said = name.trim().toLowerCase();
+  if (said.length < LEAST_ALIKE || knownStone(name)) return [];
+  const alike = ({ name: other }: KnownStone) => {
+    let n = 0;
+    while (n < said.length && said[n] === other[n]) n++;
+    return n;
+  };
+  const most = Math.max(...KNOWN_STONES.map(alike));
+  if (most < LEAST_ALIKE) return [];
+  return KNOWN_STONES.filter((each) => alike(each) === most)
+    .map((each) => each.name)
+    .sort((a, b) => a.length - b.length || a.localeCompare(b))
+    .slice(0, 3);
+}
+
 /** Whether a material's face is what it is, as a coin's: it is never polished. */
 export function keepsItsFace(name: string | undefined): boolean {
   return knownStone(name ?? "")?.keepsItsFace === true;

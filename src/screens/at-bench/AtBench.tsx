@@ -6,7 +6,7 @@ import { type ReactNode, useCallback, useEffect, useMemo, useState } from "react
 import { type Make, pieceNow } from "@/core/piece/make";
 import { doneSteps } from "@/core/making/done";
 import { meanwhile } from "@/core/making/meanwhile";
-import { entriesOf } from "@/core/making/step";
+import { type CheckCode, entriesOf } from "@/core/making/step";
 import { type Mishap, mishapsAt } from "@/core/piece/mishaps";
 import { type Plan } from "@/core/piece/plan";
 import { type Remedy } from "@/core/piece/remedies";
@@ -24,6 +24,7 @@ import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { useAwake } from "@/ui/useAwake";
 import { useNow } from "@/ui/useNow";
 import { SETTLING } from "@/words/heats";
+import { sayRemedy } from "@/words/remedies";
 import { capital, namesIn } from "@/words/names";
 import { CHECKS } from "@/words/steps";
 import { OvertakenBar } from "../piece/OvertakenBar";
@@ -78,6 +79,9 @@ export function AtBench() {
 function Night({ children }: { readonly children: ReactNode }) {
   return <main className="night min-h-dvh bg-night p-6 text-night-ink">{children}</main>;
 }
+
+/** The figure that a check is about, where one is read. */
+const READ_FOR: Partial<Readonly<Record<CheckCode, string>>> = { "hoop.size": "hoop.insideDiameter" };
 
 interface AtStepProps {
   readonly make: Make;
@@ -169,12 +173,15 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
   };
   const turnTo = () => besides && look(besides.id);
   const leave = () => router.push(`/pieces/${piece.id}/making`);
-  const check = (i: number) =>
+  const check = (i: number) => {
+    const key = step?.checks[i];
+    const against = key && !looked.has(key) && contradicted(key);
+    if (against) say(`${CHECKS[key]}? ${sayRemedy(against, units).what}`);
     setLooked((all) => {
-      const key = step?.checks[i];
       if (!key) return all;
       return all.has(key) ? new Set([...all].filter((each) => each !== key)) : new Set([...all, key]);
     });
+  };
   const { undo, redo, canUndo } = useUndoMaking(piece.id);
   const keys: Keys = {
     b: back,
@@ -220,6 +227,8 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
     });
     say(isTaken ? "Taken, and written down." : "Written down.");
   };
+  /** What was read and says otherwise than a check. */
+  const contradicted = (code: CheckCode) => plan.remedies.find(({ figure, level }) => level !== "note" && figure === READ_FOR[code]);
   const others = useOthers(piece.id);
   const isOfStep = ({ figure: of }: Remedy) => step?.reads.some((each) => each.figure === of) || step?.target === of;
   const remedies = plan.remedies.filter((remedy) => remedy !== stop && (remedy.anew.length > 0 || isOfStep(remedy)));
@@ -309,7 +318,12 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
                           onChange={() => check(i)}
                           className="h-[26px] w-[26px] shrink-0 accent-[#2d6a3f]"
                         />
-                        {CHECKS[each]}
+                        <span>
+                          {CHECKS[each]}
+                          {contradicted(each) && (
+                            <small className="block text-[15px] text-night-warn">◆ {sayRemedy(contradicted(each)!, units).what}</small>
+                          )}
+                        </span>
                       </label>
                     ))}
                   </section>
@@ -348,7 +362,7 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
           <WentWrong
             standing={plan.remedies.filter(({ anew }) => anew.length > 0)}
             onAnew={(remedy) => startAnew(remedy.anew, remedy)}
-            mishaps={mishapsAt(isBegun ? pieceNow(make) : piece, plan, step)}
+            mishaps={mishapsAt(isBegun ? pieceNow(make) : piece, plan, step, make.measured)}
             names={names}
             units={units}
             onHappened={happened}

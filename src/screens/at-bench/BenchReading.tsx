@@ -12,6 +12,7 @@ import { attemptPlan } from "@/formats/attempt";
 import { type MakeEdit } from "@/store/make-edits";
 import { type Instrument, standIn } from "@/ui/instruments";
 import { type Keys, useKeys } from "@/ui/keys";
+import { standInsOn } from "@/ui/stand-ins";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { faultMessage } from "@/words/faults";
 import { ASKED, TEACHES } from "@/words/making";
@@ -73,11 +74,13 @@ export function BenchReading({ asked, make, isFirst, onEdit, onDone, onBack, onL
   );
   /** Counts entries of the field: what is typed in one is one step of undo. */
   const entry = useRef(0);
-  useKeys(isFirst ? { c: () => instrument.press() } : NO_KEYS);
-  const take = (value: number, by: Measured["by"], inPlaceOf: number | null): Taken => {
+  const [isOffered] = useState(() => !instrument.isStandIn || standInsOn());
+  useKeys(isFirst && isOffered ? { c: () => instrument.press() } : NO_KEYS);
+  const take = (value: number, by: Measured["by"], inPlaceOf: number | null, isMadeUp: boolean): Taken => {
     const reading: Measured = {
       ...{ figure, value, at: new Date().toISOString(), by },
       ...(TEACHES.has(asked.kind) && how.trim() !== "" && { method: how.trim().slice(0, 60) }),
+      ...(isMadeUp && { madeUp: true }),
     };
     const attempt = attemptPlan(piece, bench, (assembly, wishes) => bestHeats(assembly, wishes, () => true), [...measured, reading]);
     if (!attempt.ok) return { problem: faultMessage(attempt.faults[0]!) };
@@ -106,11 +109,11 @@ export function BenchReading({ asked, make, isFirst, onEdit, onDone, onBack, onL
         onDone={onDone}
         onBack={onBack}
         onLeave={onLeave}
-        keys={{ ...keys, c: () => instrument.press() }}
+        keys={isOffered ? { ...keys, c: () => instrument.press() } : keys}
         onTake={take}
       />
       <div className="-mt-2 mb-5 flex flex-wrap items-center gap-2 text-[15px] text-night-soft">
-        <StandIn instrument={instrument} hasKey={isFirst} />
+        {isOffered && <StandIn instrument={instrument} hasKey={isFirst} />}
         {TEACHES.has(asked.kind) && (
           <label className="flex min-h-[44px] min-w-0 flex-1 items-center gap-2">
             <span className="shrink-0">Worked by</span>
@@ -158,7 +161,7 @@ function StandIn({ instrument, hasKey }: { readonly instrument: Instrument; read
     <button type="button" className="night-btn !min-h-[46px] !text-[16px]" onClick={() => instrument.press()}>
       {hasKey && <kbd className="night-key">C</kbd>}
       Read {instrument.name.toLowerCase()}
-      {instrument.isStandIn && <small className="text-[14px] text-night-soft">a stand-in</small>}
+      {instrument.isStandIn && <small className="text-[14px] text-night-soft">a stand-in, makes one up</small>}
     </button>
   );
 }

@@ -8,6 +8,8 @@ import { misreadOf } from "@/core/piece/misread";
 import { plainDigits } from "@/core/measure/reading";
 import { type KeptEdit } from "@/store/makings";
 import { standIn } from "@/ui/instruments";
+import { standInsOn } from "@/ui/stand-ins";
+import { MADE_UP } from "@/words/making";
 import { useNotices } from "@/ui/notices";
 import { smallJpeg } from "@/ui/small-jpeg";
 import { useTray, useTrayState } from "@/ui/tray";
@@ -141,13 +143,16 @@ function Weight({ make, planned }: { readonly make: Make; readonly planned: numb
     () => standIn("scale", "Scale", { ...SCALE, wanted: planned, scatter: SCALE.scatter * planned, seed: `${make.id} ${MASS}` }),
     [make.id, planned],
   );
-  const take = (value: number, by: Measured["by"]) => {
+  const take = (value: number, by: Measured["by"], isMadeUp = false) => {
     setText(null);
     setDoubt(null);
     void tray
       .editMake(
         make,
-        { ...(last && { drop: { measured: [last] } }), put: { measured: [{ figure: MASS, value, at: new Date().toISOString(), by }] } },
+        {
+          ...(last && { drop: { measured: [last] } }),
+          put: { measured: [{ figure: MASS, value, at: new Date().toISOString(), by, ...(isMadeUp && { madeUp: true }) }] },
+        },
         MASS,
       )
       .then((kept) => !kept.ok && warn(`${kept.problem}.`));
@@ -165,9 +170,10 @@ function Weight({ make, planned }: { readonly make: Make; readonly planned: numb
     return true;
   };
   useTaking(takeTyped);
+  const [isOffered] = useState(() => !scale.isStandIn || standInsOn());
   const hear = useRef<(grams: number) => void>(() => undefined);
   useEffect(() => {
-    hear.current = (grams) => take(grams, scale.by);
+    hear.current = (grams) => take(grams, scale.by, scale.isStandIn);
   });
   useEffect(() => scale.onReading((grams) => hear.current(grams)), [scale]);
   const typed = text ?? (last ? last.value.toFixed(2) : "");
@@ -190,9 +196,12 @@ function Weight({ make, planned }: { readonly make: Make; readonly planned: numb
           </button>
         </span>
       )}
-      <button type="button" className="night-btn !min-h-[46px] !text-[16px]" onClick={() => scale.press()}>
-        Read scale <small className="text-[14px] text-night-soft">a stand-in</small>
-      </button>
+      {isOffered && (
+        <button type="button" className="night-btn !min-h-[46px] !text-[16px]" onClick={() => scale.press()}>
+          Read scale <small className="text-[14px] text-night-soft">a stand-in, makes one up</small>
+        </button>
+      )}
+      {last?.madeUp && <span className="text-[15px] text-night-soft">{MADE_UP}</span>}
     </Field>
   );
 }

@@ -11,7 +11,7 @@ import { type ReadingScale, type Verdict, startsAgain, verdictOf } from "@/core/
 import { type Keys } from "@/ui/keys";
 import { type Instrument } from "@/ui/instruments";
 import { SYSTEM_NAMES } from "@/words/names";
-import { ASKED, READ_BY, readingText, sayMisread, sayVerdict } from "@/words/making";
+import { ASKED, MADE_UP, READ_BY, readingText, sayMisread, sayVerdict } from "@/words/making";
 import { type Units, lengthUnit } from "@/words/show";
 import { ReadingScaleView } from "./ReadingScaleView";
 import { useTaking } from "./taking";
@@ -48,7 +48,7 @@ interface Props {
   /** Single keys that go on working while nothing is typed. */
   readonly keys: Keys;
   /** Takes a reading in mm. */
-  readonly onTake: (value: number, by: Measured["by"], inPlaceOf: number | null) => Taken;
+  readonly onTake: (value: number, by: Measured["by"], inPlaceOf: number | null, isMadeUp: boolean) => Taken;
 }
 
 /** Why a reading cannot be taken; or that it is, and whether it comes to be kept. */
@@ -107,10 +107,10 @@ export function ReadingField({
   );
 
   const isSize = inSizes && system !== null;
-  const take = (value: number, by: Measured["by"], as: string): boolean => {
+  const take = (value: number, by: Measured["by"], as: string, isMadeUp = false): boolean => {
     clearTimeout(late.current);
     setDoubt(null);
-    const now = value === taken.current ? { kept: keeping.current } : onTake(value, by, taken.current);
+    const now = value === taken.current ? { kept: keeping.current } : onTake(value, by, taken.current, isMadeUp);
     setProblem("problem" in now ? now.problem : null);
     if ("problem" in now) return false;
     taken.current = value;
@@ -172,7 +172,7 @@ export function ReadingField({
       if (!isSize) readInSizes(false);
       const shownAs = isSize ? (sizeText(system, value) ?? "") : readingText(value, units);
       setText(shownAs);
-      take(value, instrument!.by, shownAs);
+      take(value, instrument!.by, shownAs, instrument!.isStandIn);
     };
   });
   useEffect(() => instrument?.onReading((value) => hear.current(value)), [instrument]);
@@ -301,6 +301,7 @@ export function ReadingField({
             {readingText(last.value, units)} {lengthUnit(units)}, {READ_BY[last.by]}. The plan goes on with it.
           </span>
         )}
+        {last?.madeUp && <span className="block text-night-soft">{MADE_UP}</span>}
       </p>
       {doubt && (
         <p ref={intoView} className="mt-1 flex scroll-mb-[110px] flex-wrap gap-2">

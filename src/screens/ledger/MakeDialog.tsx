@@ -71,7 +71,7 @@ export function MakeDialog({ entry, onClose }: { readonly entry: Entry; readonly
           <h2 className="section-head">Read off the metal</h2>
           {make.measured.length === 0 && <p className="text-[13px] text-soft">Nothing was measured.</p>}
           <ul className="text-[13px]">
-            {make.measured.map(({ figure, value, at, by, method }) => {
+            {make.measured.map(({ figure, value, at, by, method, madeUp, scrapped }) => {
               const wanted = planned?.ok ? planned.plan.figures[figure] : undefined;
               return (
                 <li key={`${figure} ${at}`} className="border-t border-hair py-1">
@@ -80,6 +80,8 @@ export function MakeDialog({ entry, onClose }: { readonly entry: Entry; readonly
                   <span className="text-soft">
                     {wanted && `, planned ${figureText(figure, wanted, units)}`}, {READ_BY[by]}
                     {method && `, ${method}`}
+                    {madeUp && ", made up by the stand-in"}
+                    {scrapped && ", of the part before it was made anew"}
                   </span>
                 </li>
               );

@@ -1,7 +1,8 @@
 "use client";
 
-import { useId, useState } from "react";
+import { useCallback, useId, useState } from "react";
 import { oneLine } from "@/core/measure/one-line";
+import { useRefused } from "./refused";
 
 interface Props {
   readonly label: string;
@@ -23,6 +24,10 @@ interface Props {
 export function BenchEntryField({ label, hint, value, shipped, unit, onTake, isText = false, hidesLabel = false, isWide = false }: Props) {
   const [typed, setTyped] = useState<{ readonly text: string; readonly problem: string | null } | null>(null);
   const id = useId();
+  useRefused(
+    Boolean(typed?.problem),
+    useCallback(() => setTyped(null), []),
+  );
   const take = async (text: string) => {
     const problem = await onTake(text);
     setTyped((now) => (now && now.text !== text ? now : problem === null ? null : { text, problem }));

@@ -1,12 +1,14 @@
 "use client";
 
 import { type Draft as Editable } from "immer";
+import { useState } from "react";
 import { WAYS } from "@/core/heats/problem";
 import { type SizeSystem } from "@/core/hoop/sizes";
 import { MM_PER_INCH, readLength, readNumber, readRise } from "@/core/measure/reading";
 import { type BenchEntry, SHIPPED } from "@/core/piece/bench";
 import { ChoiceField } from "@/ui/ChoiceField";
 import { UnitSwitch } from "@/ui/UnitSwitch";
+import { standInsOn, switchStandIns } from "@/ui/stand-ins";
 import { useUnits } from "@/ui/tray";
 import { benchName } from "@/words/bench";
 import { WAY_ADVICE, overshootHint } from "@/words/heats";
@@ -48,6 +50,28 @@ export function Defaults({ edit }: { readonly edit: BenchEdit }) {
   );
 }
 
+/** Instruments that only stand in for real ones can be put away. */
+function StandInSwitch() {
+  const [on, setOn] = useState(standInsOn);
+  return (
+    <label className="flex min-h-[28px] items-center justify-between border-t border-hair py-1.5 text-[13.5px]">
+      <span>
+        Stand-in instruments
+        <small className="narrow block text-[11.5px] text-soft">make readings up, to try the bench without a caliper</small>
+      </span>
+      <input
+        type="checkbox"
+        checked={on}
+        onChange={(event) => {
+          switchStandIns(event.target.checked);
+          setOn(event.target.checked);
+        }}
+        className="h-4 w-4 accent-[#0b5d66] max-lg:h-[22px] max-lg:w-[22px]"
+      />
+    </label>
+  );
+}
+
 function General({ edit }: { readonly edit: BenchEdit }) {
   const { bench, change } = edit;
   const way = bench.way ?? SHIPPED.way;
@@ -67,6 +91,7 @@ function General({ edit }: { readonly edit: BenchEdit }) {
           })
         }
       />
+      <StandInSwitch />
       <div className="flex items-center justify-between border-t border-hair py-1.5 text-[13.5px]">
         <span>Lengths in</span>
         <UnitSwitch />

@@ -1,11 +1,11 @@
 "use client";
 
-import { type Draft as Editable } from "immer";
+import { type Draft as Editable, castDraft } from "immer";
 import { type Box, boxOf } from "@/core/geometry/curve";
 import { type Point } from "@/core/geometry/outline";
 import { withPointNear } from "@/core/stone/free-edit";
 import { isUneven } from "@/core/stone/profile";
-import { fromTable } from "@/core/stone/known-stones";
+import { fromTable, knownStone, likelyStones, renamed } from "@/core/stone/known-stones";
 import { reshaped } from "@/core/stone/reshape";
 import { type OutlineShape } from "@/core/stone/shapes/shapes";
 import { ELLIPTIC, greatestTurnIn, type Tenderness } from "@/core/stone/stone";
@@ -188,6 +188,8 @@ function StoneMeasures({ mount }: { readonly mount: Mount }) {
     session.change((piece) => recipe(piece.mounts.find((each) => each.id === id)!.stone));
   const isFlat = stone.dome === "flat";
   const table = fromTable(stone.material);
+  const called = stone.material?.name ?? "";
+  const likely = likelyStones(called);
   const isList = typeof stone.turnIn !== "number";
   return (
     <>
@@ -252,7 +254,34 @@ function StoneMeasures({ mount }: { readonly mount: Mount }) {
         <MeasureField field={domeField(id)} label="Dome" hint={view.dome} value={stone.dome ?? ELLIPTIC} lights="dome" />
       )}
       <h2 className="section-head">Material</h2>
-      <TextField field={materialField(id)} label="Name" value={stone.material?.name ?? ""} shape="wide" />
+      <TextField
+        field={materialField(id)}
+        label="Name"
+        hint={called !== "" && !knownStone(called) ? "not known here: drawn grey, its weight a guess" : undefined}
+        value={called}
+        shape="wide"
+      />
+      {likely.length > 0 && (
+        <p className="flex flex-wrap items-center gap-1.5 py-1 text-[12.5px] text-soft">
+          Is it
+          {likely.map((name) => (
+            <button
+              key={name}
+              type="button"
+              className="btn btn-small"
+              onClick={() =>
+                session.change((each) => {
+                  const { stone: own } = each.mounts.find((one) => one.id === id)!;
+                  own.material = castDraft(renamed(own.material, name));
+                })
+              }
+            >
+              {capital(name)}
+            </button>
+          ))}
+          ?
+        </p>
+      )}
       <MeasureField
         field={mohsField(id)}
         label="Hardness"
