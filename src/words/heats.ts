@@ -5,12 +5,11 @@ import { type Way } from "@/core/heats/problem";
 import { type Overlap } from "@/core/heats/overlaps";
 import { SAFE_OVERSHOOT } from "@/core/heats/thermal";
 import { type Pallions } from "@/core/heats/solder";
-import { MM_PER_INCH } from "@/core/measure/reading";
 import { type DoubtOf, SURE, doubtAmong } from "@/core/piece/doubt";
 import { type Plan, type PlannedHeat, type PlannedJoint } from "@/core/piece/plan";
 import { BLANK, DOUBTS } from "./doubt";
 import { agreeing, capital, counted, gradeName } from "./names";
-import { type Units, degrees, lengthUnit, showLength, showRise } from "./show";
+import { type Units, degrees, lengthUnit, showLength, showRise, snipped } from "./show";
 
 export interface JointAdvice {
   readonly solder: string;
@@ -49,7 +48,7 @@ const JOINT_ADVICE: Readonly<Record<JointKind, JointAdvice>> = {
   strands: {
     solder: "along the groove between them",
     flame: "Along all of it, back and forth.",
-    hold: "Bound every few millimetres with iron wire.",
+    hold: "Bound with iron wire, close together.",
   },
   twist: {
     solder: "along the groove between them",
@@ -205,7 +204,7 @@ export const SETTLING = "looking for the best order";
 
 /** "7 pieces 1.0 × 1.0 mm inside, one every 6.5", "4.2 mm of 0.5 mm wire inside", "3 balls of paste 1.0 mm across inside". */
 export function piecesText({ form, count, size, spacing, rows }: Pallions, where: string, units: Units): string {
-  const [length, side] = [showLength(size[0], "blank", units), showLength(size[1], "blank", units)];
+  const [length, side] = [showLength(size[0], "blank", units), snipped(size[1], units)];
   const unit = lengthUnit(units);
   const what = {
     sheet: `${counted(count, "piece")} ${asCut(size[1], units)}`,
@@ -216,11 +215,10 @@ export function piecesText({ form, count, size, spacing, rows }: Pallions, where
   return `${what}${place}${rows > 1 ? ` in ${rows} rows` : ""}${spacing === null ? "" : `, one every ${showLength(spacing, "blank", units)}`}`;
 }
 
-/** A piece's sides as it is snipped: in mm, which a maker of inches reads beside his own. */
+/** A piece's sides as it is snipped. */
 function asCut(side: number, units: Units): string {
-  const mm = side.toFixed(1);
-  const inch = units.length === "inch" ? ` (${(side / MM_PER_INCH).toFixed(2)} in)` : "";
-  return `${mm} × ${mm} mm${inch}`;
+  const shown = snipped(side, units);
+  return `${shown} × ${shown} ${lengthUnit(units)}`;
 }
 
 /** The solder of a heat, joint by joint; blanks where what it follows from cannot be trusted. */

@@ -1,7 +1,7 @@
 import { type WorkName, type WorksAsked } from "@/core/hoop/works/work";
 import { type Bare } from "./backs";
 import { counted } from "./names";
-import { type Units, showLength, withUnit } from "./show";
+import { type Units, showLength, withUnit, turnsText } from "./show";
 
 interface Told {
   readonly bare: Bare;
@@ -15,7 +15,7 @@ const WORKS: {
   twist: {
     figure: "hoop.wireLength",
     say: ({ wire, plies, turns }, { bare, units }) =>
-      `twisted of ${counted(plies, "wire")} of ${showLength(wire, "measured", units)}, each ${bare("hoop.wireLength")}, ${(turns * 10).toFixed(1)} turns in 10 mm`,
+      `twisted of ${counted(plies, "wire")} of ${showLength(wire, "measured", units)}, each ${bare("hoop.wireLength")}, ${turnsText(turns * 10, units)}`,
   },
   taper: { figure: "hoop.cutLength", say: ({ back }, { units }) => `tapered to ${withUnit(back, "measured", units)} at the back` },
   slit: {

@@ -57,7 +57,7 @@ test("every mishap of the workshop's pieces is said whole, with numbers of the p
   const of = (code: string) => all.find(({ mishap }) => mishap.code === code)!.said;
   expect(of("hoop.small")).toEqual({
     what: "The ring is small",
-    advice: "Round it up and stretch it up to a size; further, cut in 3.14 mm for each 1.00 mm of diameter.",
+    advice: "Round it up and stretch it up to a size; further, cut in 3.14 times what is missing of its diameter.",
     take: "Cut a piece in: the seam comes again",
   });
   expect([of("solder.flooded").what, of("paste.pitted").take, of("part.slid").what]).toEqual([

@@ -5,7 +5,7 @@ import { type Verdict, type VerdictCode } from "@/core/piece/reading-scales";
 import { minutesText } from "./day";
 import { type Names, capital, counted, gradeName } from "./names";
 import { type Said } from "./findings";
-import { type Units, degrees, showLength, showPercent, showTemperature, withUnit } from "./show";
+import { type Units, degrees, lengthUnit, snipped, showLength, showPercent, showTemperature, withUnit } from "./show";
 
 /** What a step asks to be read, by what it is. */
 export const ASKED: Readonly<Record<ReadingKind, string>> = {
@@ -136,10 +136,14 @@ interface Voice {
   readonly heat: (name: string) => string;
   readonly joint: string;
   readonly part: string;
+  /** How much of its length a hoop's diameter takes. */
+  readonly times: string;
+  /** A side of a piece of solder, with its unit. */
+  readonly side: (name: string) => string;
 }
 
 /** "a piece 1.00 by 1.00" */
-const onePiece = (v: Voice) => (v.text("long") === "" ? "a little more" : `one piece more, ${v.length("long")} long`);
+const onePiece = (v: Voice) => (v.text("long") === "" ? "a little more" : `one piece more, ${v.side("long")} long`);
 
 const REMEDIES: Readonly<Record<MishapCode, (v: Voice) => string>> = {
   "wall.small": (v) => `Anneal and stretch it on a mandrel: from ${v.length("low")} on it comes to ${v.length("net")}.`,
@@ -171,14 +175,14 @@ const REMEDIES: Readonly<Record<MishapCode, (v: Voice) => string>> = {
       : v.text("way") === "cut-in"
         ? `Too far to stretch: cut ${v.length("by")} in at the seam, and solder it again.`
         : v.number("seam") === 0
-          ? `Open it a little: ${v.length("length")} at its ends for each ${v.length("one")} of diameter.`
-          : `Round it up and stretch it up to a size; further, cut in ${v.length("length")} for each ${v.length("one")} of diameter.`,
+          ? `Open it a little: ${v.times} times at its ends what is missing of its diameter.`
+          : `Round it up and stretch it up to a size; further, cut in ${v.times} times what is missing of its diameter.`,
   "hoop.large": (v) =>
     v.text("way") === "hoop.cut-out"
       ? `Saw ${v.length("by")} out at the seam, and solder it again.`
       : v.number("seam") === 0
-        ? `Close it, or cut its ends: ${v.length("length")} for each ${v.length("one")} of diameter it is over ${v.length("inside")}.`
-        : `Saw ${v.length("length")} out at the seam for each ${v.length("one")} of diameter it is over ${v.length("inside")}.`,
+        ? `Close it, or cut its ends: ${v.times} times what it is over ${v.length("inside")} of diameter.`
+        : `Saw ${v.times} times what it is over ${v.length("inside")} of diameter out at the seam.`,
   "part.spoiled": (v) =>
     `Melted, cracked or cut short: a new ${v.part} takes ${costText({ steps: v.number("steps"), heats: v.number("heats"), minutes: v.number("minutes") })}.`,
 };
@@ -209,7 +213,7 @@ export interface SaidMishap extends Said {
 }
 
 export function sayMishap({ code, values, act }: Mishap, names: Pick<Names, "joint" | "part">, units: Units): SaidMishap {
-  const number = (name: string) => (name === "one" ? 1 : Number(values[name] ?? 0));
+  const number = (name: string) => Number(values[name] ?? 0);
   const text = (name: string) => String(values[name] ?? "");
   const voice: Voice = {
     number,
@@ -218,6 +222,8 @@ export function sayMishap({ code, values, act }: Mishap, names: Pick<Names, "joi
     grade: (name) => gradeName(text(name)),
     heat: (name) => `${showTemperature(number(name), units)} ${degrees(units)}`,
     joint: values.joint === undefined ? "" : names.joint(text("joint")),
+    times: number("length").toFixed(2),
+    side: (name) => `${snipped(number(name), units)} ${lengthUnit(units)}`,
     part: values.part === undefined ? "" : names.part(text("part")),
   };
   const what =

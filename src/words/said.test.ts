@@ -578,7 +578,7 @@ test("the steps of the demo's pieces and of the worked examples, each as it is f
       ],
       [
         "set.curve",
-        "File the wall's top to its curve: 2.69 mm at the seam, 2.69 mm at its lowest, 3.05 mm at its highest. Its template shows the height every five millimetres; lay the strip on it, or mark the heights round the wall.",
+        "File the wall's top to its curve: 2.69 mm at the seam, 2.69 mm at its lowest, 3.05 mm at its highest. Its template shows the height step by step; lay the strip on it, or mark the heights round the wall.",
       ],
       ["wall.drill", "Drill the foot of every gap, 0.60 mm across and 1.48 mm from one to the next, half of one at each end."],
       ["wall.gaps", "Saw the gaps down to their holes: 0.56 mm deep from the top."],

@@ -63,7 +63,15 @@ export function showPercent(ratio: number, decimals = 0): string {
 
 /** The step of the last digit in which a unit's values are told, in that unit. */
 export function shownStep(unit: Unit, { length }: Units): number {
-  return { mm: length === "inch" ? INCH_STEP * MM_PER_INCH : MM_STEP.measured, mm2: 0.1, g: 0.01, deg: 0.1, ratio: 0.001, count: 1 }[unit];
+  const isInch = length === "inch";
+  return {
+    mm: isInch ? INCH_STEP * MM_PER_INCH : MM_STEP.measured,
+    mm2: isInch ? INCH_STEP * MM_PER_INCH ** 2 : 0.1,
+    g: 0.01,
+    deg: 0.1,
+    ratio: 0.001,
+    count: 1,
+  }[unit];
 }
 
 /** A value to the digits its terms are told in, with its unit. */
@@ -74,7 +82,7 @@ export function showFigureValue(value: number, unit: Unit, units: Units): string
     case "mm":
       return withUnit(value, "measured", units);
     case "mm2":
-      return `${on.toFixed(1)} mm²`;
+      return showArea(on, units);
     case "g":
       return `${on.toFixed(2)} g`;
     case "deg":
@@ -84,6 +92,35 @@ export function showFigureValue(value: number, unit: Unit, units: Units): string
     case "count":
       return String(value);
   }
+}
+
+/** An area in mm2 as it is shown, with its unit. */
+export function showArea(mm2: number, { length }: Units, decimals = 1): string {
+  return length === "inch" ? `${(mm2 / MM_PER_INCH ** 2).toFixed(3)} in²` : `${mm2.toFixed(decimals)} mm²`;
+}
+
+/** A side of a piece of solder, or what it is cut from, as it is snipped, without its unit: tenths of a millimetre, hundredths of an inch. */
+export function snipped(mm: number, { length }: Units): string {
+  return length === "inch" ? (mm / MM_PER_INCH).toFixed(2) : mm.toFixed(1);
+}
+
+/** So many turns in 10 mm as a maker of either unit counts them: "3.0 turns in 10 mm", "7.6 turns in an inch". */
+export function turnsText(turns: number, { length }: Units): string {
+  return length === "inch" ? `${(turns * TEN_PER_INCH).toFixed(1)} turns in an inch` : `${turns.toFixed(1)} turns in 10 mm`;
+}
+
+/** Tens of millimetres in an inch. */
+const TEN_PER_INCH = MM_PER_INCH / 10;
+
+/** What a twist's turns are counted in, and how many tens of millimetres that is. */
+export const TURNS_IN: Readonly<Record<LengthUnit, string>> = { mm: "Turns in 10 mm", inch: "Turns in an inch" };
+export const TURNS_PER: Readonly<Record<LengthUnit, number>> = { mm: 1, inch: TEN_PER_INCH };
+
+/** A length that goes off or on in a sentence that asks what if: a millimetre, or a thirty-second of an inch (mm), and how it is said. */
+export function smallLength({ length }: Units): { readonly mm: number; readonly text: string; readonly each: string } {
+  return length === "inch"
+    ? { mm: MM_PER_INCH / 32, text: "1/32 in", each: "each 1/32 in" }
+    : { mm: 1, text: "1 mm", each: "each millimetre" };
 }
 
 export function showFigure({ value, unit }: Figure, units: Units): string {

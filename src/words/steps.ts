@@ -11,7 +11,7 @@ import { type Named, SYSTEM_NAMES, capital, counted, gradeName, listed, namesIn 
 import { BLANK } from "./doubt";
 import { type Bare } from "./backs";
 import { eyeText } from "./hang";
-import { type Rounding, type Units, lengthUnit, showFigure, showLength, withUnit } from "./show";
+import { type Rounding, type Units, lengthUnit, showFigure, showLength, turnsText, withUnit } from "./show";
 
 /** What steps are headed by. */
 export const STAGE_TITLES: Readonly<Record<StepStage, string>> = {
@@ -78,11 +78,10 @@ interface StepVoice {
   sure(text: string): string;
   text(name: string): string;
   list(name: string): readonly string[];
-  /** A number with so many decimals, a length with its unit, ten millimetres in it, and lengths that are cut one by one. */
-  count(name: string, decimals: number): string;
+  /** A length with its unit, turns by the length of a twist, and lengths that are cut one by one. */
   length(name: string): string;
   readonly lengthOf: (mm: number) => string;
-  readonly ten: string;
+  readonly turns: string;
   readonly pieces: string;
   /** What a joint is called, the part that a value names, and the setting where there are several: a sentence that says one of them needs no lead. */
   joint(id: string): string;
@@ -131,8 +130,7 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
   "ledge.bend": () => "Bend it to the inside of the wall and close its ends",
   "ledge.flat": () => "File the ledge flat and fit it in the wall, touching all round",
   "ledge.try": () => "Lay the stone on the ledge: it lies level",
-  "ornament.twist": (v) =>
-    `Twist two wires of ${v.length("wire")}, each ${v.target} and some to hold, to ${v.count("turns", 1)} turns in ${v.ten}`,
+  "ornament.twist": (v) => `Twist two wires of ${v.length("wire")}, each ${v.target} and some to hold, to ${v.turns}`,
   "ornament.snip": (v) =>
     v.text("notches") === ""
       ? `Snip ${v.text("count")} pieces ${v.target} long of ${snipped(v)}${v.text("usual") === "1" ? ", or as much of what you have" : ""}`
@@ -155,8 +153,7 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
       ? `File the flat on top, ${v.target} deep at its middle, opposite the seam`
       : `File the flat for ${v.of}, ${v.target} deep at its middle`,
   "hoop.saddle": (v) => `File a saddle in the underside of the plate${v.of && ` of ${v.of}`}, ${v.target} deep`,
-  "hoop.twist": (v) =>
-    `Twist ${v.text("plies")} wires of ${v.length("wire")}, each ${v.target} and some to hold, to ${v.count("turns", 1)} turns in ${v.ten}`,
+  "hoop.twist": (v) => `Twist ${v.text("plies")} wires of ${v.length("wire")}, each ${v.target} and some to hold, to ${v.turns}`,
   "hoop.flatten": (v) => `Roll or hammer the twist flat, to ${v.length("thickness")}`,
   "hoop.taper": (v) => `Saw and file the blank to its pattern: ${v.length("front")} wide at the front, ${v.length("back")} at the back`,
   "hoop.drill": (v) => `Drill the roots, ${v.length("at")} from the front to each side, ${v.length("across")} across`,
@@ -300,7 +297,7 @@ const DETAILS: Readonly<Partial<Record<StepCode, string>>> = {
   "post.harden": "Soldering left it soft: soft it bends in the ear.",
   "join.fuse": "Flame over the whole piece until the surface shimmers along the seam; then away.",
   "set.try": "Lay a thread under it first, or lift it with tacky putty.",
-  "set.curve": "Its template shows the height every five millimetres; lay the strip on it, or mark the heights round the wall.",
+  "set.curve": "Its template shows the height step by step; lay the strip on it, or mark the heights round the wall.",
   "set.push": "Round several times, straight in and then rocking up.",
 };
 
@@ -491,10 +488,9 @@ export function sayStep(step: Step, plan: Told, units: Units, doubtOf: DoubtOf =
     sure: (text) => (step.target !== null && doubtOf(step.target) ? "" : text),
     text: (name) => String(step.values[name] ?? ""),
     list: (name) => listOf(step.values[name]),
-    count: (name, decimals) => Number(step.values[name]).toFixed(decimals),
     length: (name) => withUnit(Number(step.values[name]), "measured", units),
     lengthOf: (mm) => withUnit(mm, "measured", units),
-    ten: units.length === "inch" ? withUnit(10, "measured", units) : "10 mm",
+    turns: turnsText(Number(step.values.turns), units),
     pieces: cutPieces(listOf(step.values.pieces).map(aim)),
     joint: (id) => naming(names.joint(id)),
     part: (name) => naming(names.part(String(step.values[name]))),

@@ -382,7 +382,7 @@ test("solder is said by its form, in the maker's unit, with its place and how fa
     "7 balls of paste 1.0 mm across along the seat, one every 6.4",
   );
   expect(piecesText({ ...laid, form: "sheet", count: 2, size: [1, 1, 0.25] }, "inside", inch)).toBe(
-    "2 pieces 1.0 × 1.0 mm (0.04 in) inside, one every 0.250",
+    "2 pieces 0.04 × 0.04 in inside, one every 0.250",
   );
 });
 

@@ -83,7 +83,7 @@ test("solder is said where it is put, and cut first, in the maker's unit; blanks
   ]);
   const plan = planned();
   const [, , foot] = cuttingList(plan.heats);
-  expect(cutSolderText(foot!, plan, INCH)).toBe("Medium: a strip 1.0 mm wide, 7 snips and 2 spare, 0.354 in of it");
+  expect(cutSolderText(foot!, plan, INCH)).toBe("Medium: a strip 0.04 in wide, 7 snips and 2 spare, 0.35 in of it");
   expect(cutSolderText(foot!, plan, METRIC, (key) => (key.startsWith("m1.") ? "refused" : null))).toBe(
     "Medium: a strip 1.0 mm wide, ______ and ______ spare, ______ mm of it",
   );

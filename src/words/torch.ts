@@ -6,7 +6,7 @@ import { type Step, isHeating } from "@/core/making/step";
 import { BLANK } from "./doubt";
 import { jointAdvice, solderText } from "./heats";
 import { agreeing, capital, counted, gradeName, lowered, namesIn } from "./names";
-import { type Units, lengthUnit, showLength } from "./show";
+import { type Units, lengthUnit, snipped } from "./show";
 import { CHECKS } from "./steps";
 import { percentsOf } from "./sums";
 
@@ -78,12 +78,12 @@ export function cutSolderText(cut: CutSolder, plan: Pick<Plan, "joints">, units:
   const follows = cut.joints.flatMap((id) => plan.joints.find((joint) => joint.id === id)!.follows);
   const isSure = doubtAmong(follows, doubtOf) === null;
   const told = (text: string) => (isSure ? text : BLANK);
-  const mm = width.toFixed(1);
-  const long = `${told(showLength(length, "blank", units))} ${lengthUnit(units)}`;
+  const wide = `${snipped(width, units)} ${lengthUnit(units)}`;
+  const long = `${told(snipped(length, units))} ${lengthUnit(units)}`;
   const what = {
-    sheet: `a strip ${mm} mm wide, ${told(counted(count, "snip"))} and ${told(String(spare))} spare, ${long} of it`,
-    wire: `${long} of wire ${mm} mm thick, a quarter of it spare`,
-    paste: `${told(counted(count, "ball"))} ${mm} mm across and ${told(String(spare))} spare`,
+    sheet: `a strip ${wide} wide, ${told(counted(count, "snip"))} and ${told(String(spare))} spare, ${long} of it`,
+    wire: `${long} of wire ${wide} thick, a quarter of it spare`,
+    paste: `${told(counted(count, "ball"))} ${wide} across and ${told(String(spare))} spare`,
   }[form];
   return `${capital(gradeName(grade))}: ${what}`;
 }

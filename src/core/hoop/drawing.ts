@@ -5,7 +5,6 @@ import { type Arch, type Opening } from "./forms/form";
 import { FORMS } from "./forms/forms";
 import { type Hoop, type HoopPlan } from "./hoop";
 import { type Base, type Seat, covers } from "./seat";
-import { type WhatIf, whatIfs } from "./what-if";
 import { type Taper, widthAt } from "./works/taper";
 import { type Leg } from "./works/work";
 import { legsOf } from "./works/works";
@@ -41,7 +40,6 @@ export interface HoopDrawing {
   /** Widths along its blank, where they change: [along, wide]. */
   readonly pattern: readonly Point[] | null;
   readonly wire: { readonly curve: readonly Point[]; readonly fibre: number; readonly width: number; readonly thickness: number };
-  readonly whatIfs: readonly WhatIf[];
 }
 
 export function drawHoop(hoop: Hoop, plan: HoopPlan, bases: readonly Base[]): HoopDrawing {
@@ -72,7 +70,6 @@ export function drawHoop(hoop: Hoop, plan: HoopPlan, bases: readonly Base[]): Ho
       ? patternOf(hoop.works.taper, hoop, value("hoop.netLength"), plan.laid.hoop!.losses[0]!.to, plan.laid.hoop!.length)
       : null,
     wire: { curve: sectionCurve(hoop.section), fibre: distance, width: hoop.section.width, thickness: hoop.section.thickness },
-    whatIfs: whatIfs(hoop, diameter),
   };
 }
 

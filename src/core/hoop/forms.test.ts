@@ -298,7 +298,7 @@ test("what is lost lands at another size in every form: its length is the net le
         const plan = planned({ form, stock: round, size: { system: "diameter", value: String(size) } });
         const { settled } = plan;
         if (settled.carrier.type !== "hoop") throw new Error("no hoop");
-        const ifs = whatIfs(settled.carrier, value(plan, "hoop.insideDiameter"));
+        const ifs = whatIfs(settled.carrier, value(plan, "hoop.insideDiameter"), 1);
         const [saw, hammered, short] = (["saw", "hammered", "short"] as const).map((code) => ifs.find((each) => each.code === code));
         expect(saw === undefined).toBe(form !== "closed");
         const net = (inside: number) =>

@@ -17,8 +17,6 @@ export interface WhatIf {
 
 /** A US size in mm of diameter: as far as a plain band is stretched. */
 export const MOST_STRETCH = 0.8128;
-/** A hammered blank is told for so much gained, a short one for so much lost (mm). */
-const A_MILLIMETRE = 1;
 /** Steps of the secant rule, more than a length that is all but straight in the diameter wants. */
 const STEPS = 5;
 
@@ -46,10 +44,10 @@ export function stretchedTo({ section }: Pick<Hoop, "section">, from: number, to
   return (section.thickness * (from + 2 * e)) / (to + 2 * e);
 }
 
-/** One more saw pass where there is a seam, hammered a millimetre longer, cut a millimetre short. */
-export function whatIfs(hoop: Hoop, inside: number): WhatIf[] {
+/** One more saw pass where there is a seam; hammered longer or cut short by so much (mm). */
+export function whatIfs(hoop: Hoop, inside: number, by: number): WhatIf[] {
   const net = netLength(hoop, inside).value;
-  const lost = { saw: hoop.losses.kerf.value, hammered: -A_MILLIMETRE, short: A_MILLIMETRE };
+  const lost = { saw: hoop.losses.kerf.value, hammered: -by, short: by };
   const codes = FORMS[hoop.form].seams(hoop).length > 0 ? (["saw", "hammered", "short"] as const) : (["hammered", "short"] as const);
   return codes.map((code) => {
     const lands = insideFor(hoop, net - lost[code]);

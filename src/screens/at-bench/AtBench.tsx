@@ -44,6 +44,7 @@ import { slipGuard } from "./slip-guard";
 import { useSpace } from "./space";
 import { useFiguresBefore, usePlanAt } from "./step-plan";
 import { TakingContext, newTaking } from "./taking";
+import { minutesOf } from "./timed";
 import { outOf, waitingIn } from "./timers";
 import { WentWrong } from "./WentWrong";
 
@@ -129,8 +130,10 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
   const [taking] = useState(newTaking);
   const finish = () => {
     if (!taking.takeAll()) return;
+    const worked = minutesOf(make);
+    const isTimed = make.result?.minutes === undefined && worked !== null && worked > 0;
     void tray
-      .setMake(make, { finished: new Date().toISOString() })
+      .setMake(make, { finished: new Date().toISOString(), ...(isTimed && { minutes: worked }) })
       .then((kept) => (kept.ok ? router.push("/ledger") : warn(`${kept.problem}.`)));
   };
   const [isSlip] = useState(slipGuard);

@@ -4,6 +4,7 @@ import { Camera, X } from "lucide-react";
 import { type ReactNode, useEffect, useId, useMemo, useRef, useState } from "react";
 import { oneLine } from "@/core/measure/one-line";
 import { type Make, type Measured } from "@/core/piece/make";
+import { PAUSE } from "@/core/making/worked";
 import { misreadOf } from "@/core/piece/misread";
 import { plainDigits } from "@/core/measure/reading";
 import { type KeptEdit } from "@/store/makings";
@@ -15,6 +16,7 @@ import { smallJpeg } from "@/ui/small-jpeg";
 import { useTray, useTrayState } from "@/ui/tray";
 import { WordsField } from "./WordsField";
 import { useTaking } from "./taking";
+import { minutesOf } from "./timed";
 
 /** Pictures of one making, and letters of its words. */
 const MOST_PHOTOS = 4;
@@ -220,9 +222,10 @@ function Minutes({ make, onSet }: { readonly make: Make; readonly onSet: (minute
   const typed = text ?? (minutes === undefined ? "" : String(minutes));
   const problem = typed === "" || readAmount(typed) !== null ? null : `"${typed}" is not a time: type minutes, e.g. 95`;
   useTaking(() => problem === null);
+  const worked = minutesOf(make);
   return (
     <Field
-      label="Minutes at the bench"
+      label={`Minutes at the bench${worked === null ? "" : `; by your ticks ${worked}, pauses over ${PAUSE} taken off`}`}
       value={typed}
       problem={problem}
       onChange={(next) => {

@@ -4,7 +4,7 @@ import { figureOf } from "@/core/measure/figure";
 import { type Plan, bailIn } from "@/core/piece/plan";
 import { BAIL_WORDS } from "@/words/bails";
 import { besideText, hangsText, sideText } from "@/words/hang";
-import { type Units, showLength, withUnit } from "@/words/show";
+import { type Units, showLength, smallLength, withUnit } from "@/words/show";
 import { cutAt, sumParts } from "@/words/sums";
 import { termName } from "@/words/terms";
 
@@ -52,7 +52,7 @@ export function bailView(plan: Plan, mount: string, units: Units) {
     total: measured(cut.value),
     why: cutAt(cut.value, "blank", units),
     beyond: earWire ? "wire goes on" : words.beyond(withUnit(settled.bore, "measured", units)),
-    eachMillimetre: `a millimetre tilts it ${hang.perMillimetre.toFixed(1)}°`,
+    eachMillimetre: `${smallLength(units).text} along the edge tilts it ${(hang.perMillimetre * smallLength(units).mm).toFixed(1)}°`,
     balance: besideText(hang.left, measured),
     drop: withUnit(drawn.pastEdge, "measured", units),
     chain: settled.chainEnd === null ? null : `chain ${measured(settled.chainEnd)}`,

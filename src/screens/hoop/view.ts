@@ -1,11 +1,10 @@
 import { type SizeSystem, sizeLost, sizeText } from "@/core/hoop/sizes";
-import { MM_PER_INCH } from "@/core/measure/reading";
-import { type WhatIf } from "@/core/hoop/what-if";
+import { type WhatIf, whatIfs } from "@/core/hoop/what-if";
 import { figureOf } from "@/core/measure/figure";
 import { type Plan, hoopIn } from "@/core/piece/plan";
 import { BLANK_MARKS } from "@/words/marks";
 import { SCHOOL_NAMES, SYSTEM_NAMES } from "@/words/names";
-import { type Units, showFigure, showLength, withUnit } from "@/words/show";
+import { type Units, smallLength, showFigure, showLength, withUnit } from "@/words/show";
 import { cutAt, sumParts } from "@/words/sums";
 import { giveOrTake } from "@/words/hoop-size";
 import { yoursName } from "@/words/terms";
@@ -31,7 +30,9 @@ export function hoopView(plan: Plan, mount: string, system: SizeSystem, units: U
     seat,
     seatFigure: `${mount}.hoop.${seat.figure}`,
     covers: `covers ${Math.round(drawn.seats[mount]!.covers)}° of the finger`,
-    whatIfs: drawn.whatIfs.map((each) => whatIf(each, system, hoop.section.thickness, hoop.wideBand.value, units)),
+    whatIfs: whatIfs(hoop, figureOf(plan.figures, "hoop.insideDiameter").value, smallLength(units).mm).map((each) =>
+      whatIf(each, system, hoop.section.thickness, hoop.wideBand.value, units),
+    ),
     notes: [
       ...(cut.schools ?? [])
         .filter(({ rule }) => rule === "long")
@@ -92,24 +93,25 @@ function whatIf({ code, inside, left, isFar }: WhatIf, system: SizeSystem, thick
   const told = system === "mandrel" ? "us" : system;
   const size = sizeText(told, inside - wideBand);
   const lands = size === null ? withUnit(inside, "measured", units) : `${SYSTEM_NAMES[told]} ${size}`;
-  if (left === null) return `${WHAT_IFS[code]}: ${lands}`;
+  const what = WHAT_IFS[code](smallLength(units).text);
+  if (left === null) return `${what}: ${lands}`;
   const back = isFar
     ? "too far to stretch back"
     : `stretched back, ${showLength(left, "measured", units)} of ${withUnit(thickness, "measured", units)} left`;
-  return `${WHAT_IFS[code]}: ${lands}, ${back}`;
+  return `${what}: ${lands}, ${back}`;
 }
 
-const WHAT_IFS: Readonly<Record<WhatIf["code"], string>> = {
-  saw: "one more saw pass",
-  hammered: "hammered 1 mm longer",
-  short: "cut 1 mm short",
+const WHAT_IFS: Readonly<Record<WhatIf["code"], (small: string) => string>> = {
+  saw: () => "one more saw pass",
+  hammered: (small) => `hammered ${small} longer`,
+  short: (small) => `cut ${small} short`,
 };
 
 /** In the maker's system; a mandrel's readings have no step of their own, so in US sizes. */
 function eachLost(system: SizeSystem, asked: number, perMillimetre: number, units: Units): string {
-  const isInch = units.length === "inch";
-  const each = isInch ? "each 1/16 in lost" : "each millimetre lost";
-  const lost = perMillimetre * (isInch ? MM_PER_INCH / 16 : 1);
+  const small = smallLength(units);
+  const each = `${small.each} lost`;
+  const lost = perMillimetre * small.mm;
   if (system === "diameter") return `${each} is ${withUnit(lost, "measured", units)} inside`;
   const told = system === "mandrel" ? "us" : system;
   return `${each} is ${sizeLost(told, asked, lost).toFixed(2)} ${SYSTEM_NAMES[told]} size`;

@@ -9,6 +9,7 @@ import { MeasureField } from "@/ui/MeasureField";
 import { TextField } from "@/ui/TextField";
 import { useSession } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
+import { TURNS_IN, TURNS_PER } from "@/words/show";
 import { METAL_NAMES, capital } from "@/words/names";
 import { countField, hoopOf, partField, sleeveField } from "./fields";
 
@@ -157,6 +158,7 @@ function TaperFields({ hoop: { stock } }: Props) {
 function TwistFields({ hoop: { stock } }: Props) {
   const session = useSession();
   const units = useUnits();
+  const per = TURNS_PER[units.length];
   const { wire, turns, plies, soldered = true } = stock.twist!;
   return (
     <>
@@ -177,9 +179,9 @@ function TwistFields({ hoop: { stock } }: Props) {
         />
       </div>
       <MeasureField
-        field={countField("stock.twist.turns", 0.5, (hoop, value) => void (hoop.stock.twist!.turns = value))}
-        label="Turns in 10 mm"
-        value={turns}
+        field={countField("stock.twist.turns", 0.5, (hoop, value) => void (hoop.stock.twist!.turns = value / per))}
+        label={TURNS_IN[units.length]}
+        value={turns * per}
         lights="stock"
       />
       <ChoiceField

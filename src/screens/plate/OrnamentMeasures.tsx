@@ -15,7 +15,7 @@ import { usePlan } from "@/ui/plan";
 import { useSession } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
 import { METAL_NAMES, LAYER_NAMES, capital } from "@/words/names";
-import { showLength } from "@/words/show";
+import { TURNS_IN, TURNS_PER, showLength } from "@/words/show";
 import { editable, editableOne, extentFor, lieOf } from "./ornament-edit";
 
 const SECTIONS: readonly { readonly value: WireSection; readonly text: string }[] = [
@@ -151,16 +151,17 @@ function TwistMeasures({ mount, entry }: OneProps) {
     one.width = toMicron(2 * value);
   });
   const turns = numberField(key("turns"), "", 0.1, 2, (piece, value) => {
-    editableOne(piece, mount, id).from = { ...twisted, turns: value };
+    editableOne(piece, mount, id).from = { ...twisted, turns: value / per };
   });
+  const per = TURNS_PER[units.length];
   return (
     <>
       <MeasureField field={wire} label="Wire, each" value={twisted.wire} />
       <MeasureField
         field={turns}
-        label="Turns in 10 mm"
+        label={TURNS_IN[units.length]}
         hint="one in six wires is usual"
-        value={twisted.turns ?? USUAL.turns / (6 * twisted.wire)}
+        value={per * (twisted.turns ?? USUAL.turns / (6 * twisted.wire))}
       />
     </>
   );

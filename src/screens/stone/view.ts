@@ -2,7 +2,7 @@ import { figureOf } from "@/core/measure/figure";
 import { type Mount } from "@/core/piece/piece";
 import { type Plan } from "@/core/piece/plan";
 import { ELLIPTIC, greatestTurnIn } from "@/core/stone/stone";
-import { type Units, showLength, withUnit } from "@/words/show";
+import { type Units, showArea, showLength, withUnit } from "@/words/show";
 
 export interface StoneView {
   readonly round: string;
@@ -25,7 +25,7 @@ export function stoneView(plan: Plan, mount: Mount, units: Units): StoneView {
     tightest: `tightest curve ${withUnit(tightest, "blank", units)} radius`,
     long: showLength(value("stone.length"), "blank", units),
     wide: showLength(value("stone.width"), "blank", units),
-    face: `${value("outline.area").toFixed(0)} mm²`,
+    face: showArea(value("outline.area"), units, 0),
     dome: domeName(mount.stone.dome ?? ELLIPTIC),
   };
 }

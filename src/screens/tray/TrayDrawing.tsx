@@ -1,6 +1,7 @@
 "use client";
 
 import { memo } from "react";
+import { MM_PER_INCH } from "@/core/measure/reading";
 import { type BenchEntry, SHIPPED } from "@/core/piece/bench";
 import { type Piece } from "@/core/piece/piece";
 import { shapeFaults } from "@/core/stone/shapes/shapes";
@@ -9,6 +10,7 @@ import { type PieceRecord } from "@/store/keeper";
 import { Millimetres, Shape } from "@/ui/Drawing";
 import { usePlans } from "@/ui/planner";
 import { StoneFill } from "@/ui/StoneFill";
+import { useUnits } from "@/ui/tray";
 import { useSize } from "@/ui/useSize";
 import { type Attempt } from "@/formats/attempt";
 import { type TrayStone, trayStone } from "./rows";
@@ -42,7 +44,8 @@ export function TrayDrawing({ records, bench, chosen, onChoose, onOpen }: Props)
   const perMm = Math.max(LEAST_SCALE, fits);
   const slots = sizes.map((size) => size.width * perMm);
   const spare = Math.max(MARGIN, (width - slots.reduce((a, b) => a + b, 0)) / (lying.length + 1));
-  const square = SQUARE_MM * perMm;
+  const inInches = useUnits().length === "inch";
+  const square = (inInches ? MM_PER_INCH / 4 : SQUARE_MM) * perMm;
   const wholeWidth = Math.max(width, slots.reduce((a, b) => a + b, 0) + spare * (lying.length + 1));
   const middles = slots.map((slot, i) => slots.slice(0, i).reduce((a, b) => a + b, 0) + spare * (i + 1) + slot / 2);
   return (
@@ -62,7 +65,7 @@ export function TrayDrawing({ records, bench, chosen, onChoose, onOpen }: Props)
         </defs>
         <rect width={wholeWidth} height={HEIGHT} fill="url(#tray-squares)" />
         <text x={16} y={22} fontSize={12.5} fill="#566264">
-          On the tray, all to one scale; a square is 5 mm
+          On the tray, all to one scale; a square is {inInches ? "1/4 in" : "5 mm"}
         </text>
         {lying.map(({ record, drawn }, i) => {
           const { piece } = record;

@@ -209,7 +209,7 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
       )}
       <ChoiceField
         label="Metal"
-        hint={`melts at ${showTemperature(METALS[mount.wall.metal].solidus, units)} ${degrees(units)}`}
+        hint={`starts to melt at ${showTemperature(METALS[mount.wall.metal].solidus, units)} ${degrees(units)}`}
         value={mount.wall.metal}
         options={WALL_METALS.map((value) => ({ value, text: capital(METAL_NAMES[value]) }))}
         onChoose={(metal) => change((wall) => void (wall.metal = metal))}

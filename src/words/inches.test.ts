@@ -1,0 +1,61 @@
+import { DEMO_PIECES } from "@demo/pieces";
+import { EXAMPLES, examplePiece } from "@demo/examples";
+import { SHIPPED_BENCH } from "@/core/piece/bench";
+import { mishapsAt } from "@/core/piece/mishaps";
+import { planPiece } from "@/core/piece/plan-piece";
+import { cuttingList } from "@/core/heats/cutting";
+import { cardRows } from "./card";
+import { sayFinding } from "./findings";
+import { sayMishap } from "./making";
+import { namesIn } from "./names";
+import { remedyText } from "./remedies";
+import { type Units, turnsText } from "./show";
+import { sayStep } from "./steps";
+import { cutSolderText, sayTorch } from "./torch";
+
+const INCHES: Units = { length: "inch", temperature: "F" };
+
+/** All that is said of a piece, and of its making with a reading that is off. */
+function said(piece: (typeof DEMO_PIECES)[number]): string[] {
+  const measured = [
+    { figure: "m1.wall.netLength", value: 40 },
+    { figure: "hoop.cutLength", value: 50 },
+  ];
+  const plan = planPiece(piece, SHIPPED_BENCH);
+  const read = planPiece(piece, SHIPPED_BENCH, measured);
+  return [
+    ...plan.steps.flatMap((step) => {
+      const { title, detail } = sayStep(step, plan, INCHES);
+      return [title, detail];
+    }),
+    ...plan.findings.flatMap((finding) => {
+      const { what, advice } = sayFinding(finding, plan, INCHES);
+      return [what, advice];
+    }),
+    ...read.remedies.map((remedy) => remedyText(remedy, INCHES)),
+    ...plan.steps.flatMap((step) =>
+      mishapsAt(piece, plan, step).flatMap((mishap) => {
+        const { what, advice, take } = sayMishap(mishap, namesIn(plan), INCHES);
+        return [what, advice, take ?? ""];
+      }),
+    ),
+    ...cardRows(piece, plan, INCHES).flatMap(({ text, sum }) => [text, sum ?? ""]),
+    ...plan.heats.flatMap((heat) => {
+      const { solder, flame, hold, look, habit } = sayTorch(heat, plan, INCHES);
+      return [solder, flame, hold, look, habit ?? ""];
+    }),
+    ...cuttingList(plan.heats).map((cut) => cutSolderText(cut, plan, INCHES)),
+  ];
+}
+
+test("in inches nothing is said in millimetres, nor a round number of them turned into inches", () => {
+  const examples = EXAMPLES.map((example, i) => examplePiece(example, `e${i}`, SHIPPED_BENCH));
+  for (const piece of [...DEMO_PIECES, ...examples]) {
+    const wrong = said(piece).filter((text) => /\bmm\b|millimet|mm²|turns in 0/.test(text));
+    expect([piece.name, wrong]).toEqual([piece.name, []]);
+  }
+});
+
+test("turns are counted by what a maker measures in", () => {
+  expect([turnsText(3, { length: "mm", temperature: "C" }), turnsText(3, INCHES)]).toEqual(["3.0 turns in 10 mm", "7.6 turns in an inch"]);
+});
