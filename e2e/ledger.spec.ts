@@ -91,7 +91,7 @@ test("everything is saved with its makes, cleared, and restored as it was", asyn
   const before = await everything();
   expect((JSON.parse(before) as { makes: unknown[] }).makes).toHaveLength(24);
   await page.getByRole("button", { name: "Clear the demo away" }).click();
-  await page.getByRole("button", { name: "Remove all 18 for good" }).click();
+  await page.getByRole("button", { name: "Remove all 20 for good" }).click();
   await page
     .getByRole("dialog")
     .getByRole("button", { name: /Remove/ })

@@ -148,6 +148,7 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
     if (!step || !stop) return;
     const at = new Date().toISOString();
     look(null);
+    setLooked(new Set());
     void keep({
       put: {
         held: [{ step: step.id, figure: stop.figure, value: Number(stop.values.from), at }],
