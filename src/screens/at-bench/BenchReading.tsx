@@ -115,7 +115,7 @@ export function BenchReading({ asked, make, isFirst, onEdit, onDone, onBack, onL
       <div className="-mt-2 mb-5 flex flex-wrap items-center gap-2 text-[15px] text-night-soft">
         {isOffered && <StandIn instrument={instrument} hasKey={isFirst} />}
         {TEACHES.has(asked.kind) && (
-          <label className="flex min-h-[44px] min-w-0 flex-1 items-center gap-2">
+          <label className="flex min-h-[44px] min-w-[200px] flex-1 items-center gap-2">
             <span className="shrink-0">Worked by</span>
             <input
               value={how}
