@@ -33,6 +33,8 @@ export async function laid(page: Page, piece: object): Promise<void> {
     buffer: Buffer.from(JSON.stringify(piece)),
   });
   await page.getByRole("button", { name: "Lay it on the tray" }).click();
+  // It opens once it is kept.
+  await page.waitForURL(/\/pieces\/[^/]+\/wall$/);
 }
 
 /** A ring with the Tern's stone four times: eleven joints, 110 steps. */
