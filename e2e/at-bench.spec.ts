@@ -122,6 +122,10 @@ test("a strip cut too short holds Done and stands everywhere until it is made an
   await atBench(page);
   await stop.getByRole("button", { name: /Make a new wall/ }).click();
   await expect(stop).toBeHidden();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(stop).toContainText("too short: 44.00.");
+  await page.keyboard.press("Control+Shift+z");
+  await expect(stop).toBeHidden();
   await onTo(page, /^Cut the strip/);
   await expect(reading(page, "What you cut")).toHaveValue("");
   await reading(page, "What you cut").fill("44");

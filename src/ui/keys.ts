@@ -2,16 +2,17 @@
 
 import { useEffect } from "react";
 import { tinykeys } from "tinykeys";
+import { isSwitchedOn, switchOnDevice } from "./device-switch";
 
 const SWITCH = "hoop-ledger/single-keys";
 
 /** Whether single keys do anything on this device; they can be switched off. */
 export function singleKeysOn(): boolean {
-  return localStorage.getItem(SWITCH) !== "off";
+  return isSwitchedOn(SWITCH, true);
 }
 
 export function switchSingleKeys(on: boolean): void {
-  localStorage.setItem(SWITCH, on ? "on" : "off");
+  switchOnDevice(SWITCH, on);
 }
 
 /** What each key does: a single key by its name, or "$mod+z" with Ctrl or Command. */

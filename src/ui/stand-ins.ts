@@ -1,13 +1,13 @@
 import { wasAsked } from "@/store/journal";
+import { isSwitchedOn, switchOnDevice } from "./device-switch";
 
 const SWITCH = "hoop-ledger/stand-ins";
 
 /** Whether instruments that only stand in for real ones are offered: as the maker chose, else until there is a piece of their own. */
 export function standInsOn(): boolean {
-  const chosen = localStorage.getItem(SWITCH);
-  return chosen === null ? !wasAsked() : chosen === "on";
+  return isSwitchedOn(SWITCH, !wasAsked());
 }
 
 export function switchStandIns(on: boolean): void {
-  localStorage.setItem(SWITCH, on ? "on" : "off");
+  switchOnDevice(SWITCH, on);
 }

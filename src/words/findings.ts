@@ -314,40 +314,40 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
     what: `The eye is turned ${Math.abs(v.number("turn")).toFixed(1)}° off the middle of the point.`,
     advice:
       v.number("most") > 0
-        ? `The point only goes ${v.number("most").toFixed(1)}° round to each side: it stands there.`
-        : "There is no point where it is: it stands straight out of the edge.",
+        ? `Turn the eye back to ${v.number("most").toFixed(1)}°: the point goes no further round.`
+        : "Set the turn to 0: there is no point where the eye is.",
   }),
   "bail.ring-thick": (v) => ({
-    what: `The ring's wire, ${v.length("wire")}, does not pass a bore of ${v.bare("bore")}.`,
-    advice: `It takes ${v.length("needed")} to swing in it.`,
+    what: `The ring's wire, ${v.length("wire")}, does not fit through a bore of ${v.bare("bore")}.`,
+    advice: `Make the bore ${v.length("needed")}, or the wire thinner.`,
   }),
   "ear.wire-thick": (v) => ({
-    what: `${capital(v.part())} of ${v.length("wire")} does not pass most ears.`,
-    advice: `Wire up to ${v.length("most")} does.`,
+    what: `${capital(v.part())} of ${v.length("wire")} is too thick for most ears.`,
+    advice: `Use wire of ${v.length("most")} or less.`,
   }),
   "ear.wire-thin": (v) => ({
     what: `${capital(v.part())} of ${v.length("wire")} bends, and cuts the ear.`,
-    advice: `Take ${v.length("least")} or more.`,
+    advice: `Use wire of ${v.length("least")} or more.`,
   }),
   "ear.metal": (v) => ({
     what: `${capital(METAL_NAMES[v.text("metal") as Metal])} in a pierced ear turns green and can hurt it.`,
-    advice: "Take fine silver or sterling for what goes through the ear.",
+    advice: "Use fine silver or sterling for what goes through the ear.",
   }),
   "earwire.short": (v) => ({
-    what: `${v.length("length", "blank")} of wire does not reach round an ear.`,
-    advice: `Its eye, its bow and both legs take ${v.length("needed", "blank")}.`,
+    what: `${v.length("length", "blank")} of wire is too short to go round an ear.`,
+    advice: `Cut ${v.length("needed", "blank")} or more, for the eye, the bow and both legs.`,
   }),
   "post.off": (v) => ({
     what: `The post misses the metal of the back by ${v.length("by")}.`,
-    advice: "Move it in, clear of the edge, of what is left open and of the drain.",
+    advice: "Move the post clear of the edge, the opening and the drain.",
   }),
   "post.over-stamp": (v) => ({
     what: `The post stands ${v.length("by")} over the stamp.`,
-    advice: "Move one of them.",
+    advice: "Move the post or the stamp.",
   }),
   "post.low": (v) => ({
     what: `The post stands ${v.length("by")} below where the stud balances.`,
-    advice: "It tips forward in the ear: put the post above that place.",
+    advice: "Move the post above that place: the stud tips forward in the ear.",
   }),
   "hang.stone-guessed": () => ({
     what: "What the stone weighs is not known.",

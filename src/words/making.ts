@@ -61,6 +61,9 @@ export const READ_BY: Readonly<Record<Measured["by"], string>> = {
   scale: "on the scale",
 };
 
+/** Beside the button of an instrument that is not there. */
+export const STANDS_IN = "a stand-in, makes one up";
+
 /** Of a value that a stand-in made up. */
 export const MADE_UP = "Made up by the stand-in: it never counts in what your hands take off.";
 
@@ -187,7 +190,7 @@ const REMEDIES: Readonly<Record<MishapCode, (v: Voice) => string>> = {
     `Melted, cracked or cut short: a new ${v.part} takes ${costText({ steps: v.number("steps"), heats: v.number("heats"), minutes: v.number("minutes") })}.`,
 };
 
-/** "12 steps and 2 heats again, 1 h 20 min": what something costs at the bench. */
+/** "12 steps with 2 heats, 1 h 20 min": what something costs at the bench. */
 export function costText({ steps, heats, minutes }: { readonly steps: number; readonly heats: number; readonly minutes: number }): string {
   return `${counted(steps, "step")}${heats > 0 ? ` with ${counted(heats, "heat")}` : ""}, ${minutesText(minutes)}`;
 }

@@ -1,3 +1,4 @@
+import { EXAMPLES, examplePiece } from "@demo/examples";
 import { demoPiece } from "@demo/pieces";
 import { costOf, joinedTo, madeAnew, scrappedReadings } from "./anew";
 import { SHIPPED_BENCH } from "./bench";
@@ -47,12 +48,20 @@ test("readings of the old part, and of all that was joined to it, are its own; t
   const reading = (figure: string, value: number): Measured => ({ figure, value, at: `2026-11-20T10:0${value}:00.000Z`, by: "typed" });
   const measured = [reading("m1.wall.cutLength", 1), reading("m1.plate.thickness", 2), reading("hoop.insideDiameter", 3)];
   const scrapped = (done: readonly string[]) =>
-    scrappedReadings(measured, "m1.wall", joinedTo(tern, "m1.wall", new Set(done))).map(({ figure, scrapped: of }) => `${figure} of ${of}`);
+    scrappedReadings(tern, measured, "m1.wall", joinedTo(tern, "m1.wall", new Set(done))).after.map(
+      ({ figure, scrapped: of }) => `${figure} of ${of}`,
+    );
   expect(scrapped([])).toEqual(["m1.wall.cutLength of m1.wall"]);
   expect(scrapped(["m1.foot.heat"])).toEqual(["m1.wall.cutLength of m1.wall", "m1.plate.thickness of m1.wall"]);
   expect(scrapped(["m1.foot.heat", "hoop.mount.m1.heat"])).toHaveLength(3);
-  const [old] = scrappedReadings(measured, "m1.wall", new Set(["m1.wall"]));
-  expect(scrappedReadings([old!], "m1.wall", new Set(["m1.wall"]))).toEqual([]);
+  const [old] = scrappedReadings(tern, measured, "m1.wall", new Set(["m1.wall"])).after;
+  expect(scrappedReadings(tern, [old!], "m1.wall", new Set(["m1.wall"])).after).toEqual([]);
+  const twin = EXAMPLES.find(({ name }) => name === "Two wires side by side")!;
+  const strands = planPiece(examplePiece(twin, "twin", SHIPPED_BENCH), SHIPPED_BENCH);
+  const [strand] = strands.parts.filter(({ kind }) => kind === "strand");
+  expect(scrappedReadings(strands, measured, strand!.id, new Set([strand!.id])).after.map(({ figure }) => figure)).toEqual([
+    "hoop.insideDiameter",
+  ]);
 });
 
 test("a reading that means start again stands among the remedies with what is made anew, until the part is read on or scrapped", () => {

@@ -89,17 +89,16 @@ export function joinedTo({ joints }: Pick<Plan, "joints">, part: string, done: R
   return body;
 }
 
-/** Readings as they stand once parts were made anew: those of the old part and of all that was joined to it are its own. */
-export function scrappedReadings(measured: readonly Measured[], scrapped: string, joined: ReadonlySet<string>): Measured[] {
-  const isOf = ({ figure }: Measured) => [...joined].some((part) => figure.startsWith(`${part}.`) || isOfHoop(figure, part));
-  return inUse(measured)
-    .filter(isOf)
-    .map((reading) => ({ ...reading, scrapped }));
-}
-
-/** A hoop of strands is measured as one. */
-function isOfHoop(figure: string, part: string): boolean {
-  return part.startsWith("hoop.") && figure.startsWith("hoop.");
+/** Readings of a part that is made anew, and of all that was joined to it, as they stand, and as those of the old part. A hoop of strands is measured as one. */
+export function scrappedReadings(
+  { parts }: Pick<Plan, "parts">,
+  measured: readonly Measured[],
+  scrapped: string,
+  joined: ReadonlySet<string>,
+): { readonly before: readonly Measured[]; readonly after: readonly Measured[] } {
+  const prefixes = parts.filter(({ id }) => joined.has(id)).map(({ id, kind }) => (kind === "strand" ? "hoop." : `${id}.`));
+  const before = inUse(measured).filter(({ figure }) => prefixes.some((prefix) => figure.startsWith(prefix)));
+  return { before, after: before.map((reading) => ({ ...reading, scrapped })) };
 }
 
 /** What steps cost: how many, in how many heats, and the minutes of the hands that the day reckons for them. */

@@ -211,7 +211,7 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
     look(null);
     const { code, figure, level } = why;
     const remedy = { code, figure, at: new Date().toISOString(), ...(level && { level }) };
-    void keep({ put: { ...put, remedies: [remedy] }, ...(drop && { drop }) });
+    void keep({ put: { ...put, remedies: [remedy] }, drop });
     say(`A new ${names.part(parts[0]!)}: its steps come again.`);
   };
   const happened = (mishap: Mishap, isTaken: boolean) => {

@@ -15,7 +15,7 @@ import { type Keys, useKeys } from "@/ui/keys";
 import { standInsOn } from "@/ui/stand-ins";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { faultMessage } from "@/words/faults";
-import { ASKED, TEACHES } from "@/words/making";
+import { ASKED, STANDS_IN, TEACHES } from "@/words/making";
 import { ReadingField, type Taken } from "./ReadingField";
 import { useMethods } from "./methods";
 
@@ -161,7 +161,7 @@ function StandIn({ instrument, hasKey }: { readonly instrument: Instrument; read
     <button type="button" className="night-btn !min-h-[46px] !text-[16px]" onClick={() => instrument.press()}>
       {hasKey && <kbd className="night-key">C</kbd>}
       Read {instrument.name.toLowerCase()}
-      {instrument.isStandIn && <small className="text-[14px] text-night-soft">a stand-in, makes one up</small>}
+      {instrument.isStandIn && <small className="text-[14px] text-night-soft">{STANDS_IN}</small>}
     </button>
   );
 }

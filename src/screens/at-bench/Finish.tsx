@@ -10,7 +10,7 @@ import { plainDigits } from "@/core/measure/reading";
 import { type KeptEdit } from "@/store/makings";
 import { standIn } from "@/ui/instruments";
 import { standInsOn } from "@/ui/stand-ins";
-import { MADE_UP } from "@/words/making";
+import { MADE_UP, STANDS_IN } from "@/words/making";
 import { useNotices } from "@/ui/notices";
 import { smallJpeg } from "@/ui/small-jpeg";
 import { useTray, useTrayState } from "@/ui/tray";
@@ -200,7 +200,7 @@ function Weight({ make, planned }: { readonly make: Make; readonly planned: numb
       )}
       {isOffered && (
         <button type="button" className="night-btn !min-h-[46px] !text-[16px]" onClick={() => scale.press()}>
-          Read scale <small className="text-[14px] text-night-soft">a stand-in, makes one up</small>
+          Read scale <small className="text-[14px] text-night-soft">{STANDS_IN}</small>
         </button>
       )}
       {last?.madeUp && <span className="text-[15px] text-night-soft">{MADE_UP}</span>}

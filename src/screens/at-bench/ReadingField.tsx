@@ -7,7 +7,7 @@ import { type MandrelMark, type SizeSystem, readSize, sizeText } from "@/core/ho
 import { readLength } from "@/core/measure/reading";
 import { type Measured } from "@/core/piece/make";
 import { type Misread, misreadOf } from "@/core/piece/misread";
-import { type ReadingScale, type Verdict, startsAgain, verdictOf } from "@/core/piece/reading-scales";
+import { type ReadingScale, startsAgain, verdictOf } from "@/core/piece/reading-scales";
 import { type Keys } from "@/ui/keys";
 import { type Instrument } from "@/ui/instruments";
 import { SYSTEM_NAMES } from "@/words/names";
@@ -139,12 +139,9 @@ export function ReadingField({
   };
   /** Takes what stands in the field, if it was typed since it was last taken. */
   const takeTyped = (): boolean =>
-    text === null ||
-    text.trim() === "" ||
-    text === takenText.current ||
-    (takeText(text, true) && !means((verdict) => startsAgain(verdict)));
-  /** Of what was just taken: one that means "start again" is answered before the step goes on. */
-  const means = (of: (verdict: Verdict) => boolean) => scale !== null && taken.current !== null && of(verdictOf(scale, taken.current));
+    text === null || text.trim() === "" || text === takenText.current || (takeText(text, true) && !isStartAgain());
+  /** Whether what was just taken means "start again": that is answered before the step goes on. */
+  const isStartAgain = () => scale !== null && taken.current !== null && startsAgain(verdictOf(scale, taken.current));
   const type = (typed: string) => {
     setText(typed);
     setProblem(null);

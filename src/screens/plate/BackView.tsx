@@ -128,7 +128,7 @@ export function BackView({ mount, drawing, x, y, scale }: Props) {
 }
 
 /** A place so far along a way from another. */
-export function moved([x, y]: Point, [dx, dy]: Point, by: number): Point {
+function moved([x, y]: Point, [dx, dy]: Point, by: number): Point {
   return [x + dx * by, y + dy * by];
 }
 
