@@ -88,6 +88,16 @@ test("a piece with one thing against it is not planned, and told by that", () =>
   expect(attemptPlan(onMandrel, mandrelBench).ok).toBe(true);
 });
 
+test("a stone's measures are taken together: each may be impossible without the other, and the one that is wrong is told", () => {
+  const read = (name: string, value: number) => ({ figure: `m1.stone.${name}`, value });
+  const [high, leans] = [read("height", 1.6), read("turnIn", 0.9)];
+  expect(attemptPlan(tern, SHIPPED_BENCH, undefined, [high, leans]).ok).toBe(true);
+  expect(attemptPlan(tern, SHIPPED_BENCH, undefined, [leans, high]).ok).toBe(true);
+  const alone = attemptPlan(tern, SHIPPED_BENCH, undefined, [read("outline.length", 16.2), high]);
+  expect(alone).toMatchObject({ ok: false, faults: [{ path: "/measured/1/value", code: "turn-in-above-height" }] });
+  expect(attemptPlan(tern, SHIPPED_BENCH, undefined, [{ ...high, scrapped: "m1.wall" }]).ok).toBe(true);
+});
+
 test("what is no backup is refused, all that is wrong with it at once", () => {
   const lines = (file: object) => {
     const read = readBackup(json(file) as JsonObject);

@@ -1,6 +1,7 @@
 import { type BenchEntry, SHIPPED_BENCH, benchOf } from "@/core/piece/bench";
 import { type Fault } from "@/core/piece/fault";
 import { faultsOf } from "@/core/piece/faults";
+import { inUse } from "@/core/piece/make";
 import { type Readings, inHand } from "@/core/piece/measured";
 import { type Piece } from "@/core/piece/piece";
 import { unplanned } from "@/core/piece/unplanned";
@@ -45,13 +46,18 @@ export function fitsSchema(piece: Piece): boolean {
   return schemaFaults(PIECE.validate, piece, PIECE.lists).length === 0;
 }
 
-/** Readings by which a piece that can be planned could not be, each by its place in a making's list; the last of a figure counts. */
+/**
+ * The reading by which a piece that can be planned could not be, by its place in a making's list: all are taken together, for a stone's measures
+ * depend on each other. None where the piece can be planned with all of them.
+ */
 export function measuredFaults(piece: Piece, bench: BenchEntry, measured: Readings): Fault[] {
-  return measured.flatMap((reading, i) => {
-    if (measured.slice(i + 1).some(({ figure }) => figure === reading.figure)) return [];
-    const [found] = pieceFaults(inHand(piece, [reading]).piece, bench);
-    return found ? [{ ...found, path: `/measured/${i}/value` }] : [];
-  });
+  const faultWith = (count: number) => pieceFaults(inHand(piece, inUse(measured.slice(0, count))).piece, bench)[0];
+  const all = faultWith(measured.length);
+  if (!all) return [];
+  let good = measured.length - 1;
+  while (faultWith(good)) good--;
+  const { figure } = measured[good]!;
+  return [{ ...all, path: `/measured/${measured.findLastIndex((each) => each.figure === figure)}/value` }];
 }
 
 /** All that stands against planning a piece on a bench: what its schema has against it, else what it cannot mean. */

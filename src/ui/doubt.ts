@@ -1,7 +1,8 @@
 "use client";
 
-import { useMemo } from "react";
-import { type DoubtOf, doubter } from "@/core/piece/doubt";
+import { createContext, useContext, useMemo } from "react";
+import { type DoubtOf, doubter, stillUnmeasured } from "@/core/piece/doubt";
+import { type Measured } from "@/core/piece/make";
 import { type PieceRecord } from "@/store/keeper";
 import { useSessionState } from "./session";
 
@@ -14,7 +15,11 @@ export function doubtsOf({ unmeasured, drafts }: Unsure): DoubtOf {
 
 /** What cannot be trusted of the piece that is open. */
 export function useDoubt(): DoubtOf {
+  const measured = useContext(ReadAtBench);
   const unmeasured = useSessionState((state) => state.unmeasured);
   const drafts = useSessionState((state) => state.drafts);
-  return useMemo(() => doubtsOf({ unmeasured, drafts }), [unmeasured, drafts]);
+  return useMemo(() => doubtsOf({ unmeasured: stillUnmeasured(unmeasured, measured), drafts }), [unmeasured, measured, drafts]);
 }
+
+/** What was read of the piece by which a screen plans it: at the bench only, for every other screen goes by its fields. */
+export const ReadAtBench = createContext<readonly Measured[]>([]);

@@ -1,4 +1,5 @@
 import { type AskedReading, type ReadingKind, type StepCode } from "@/core/making/step";
+import { type HowRead } from "@/core/mount/closed-length";
 import { type Measured } from "@/core/piece/make";
 import { type Mishap, type MishapCode } from "@/core/piece/mishaps";
 import { type Verdict, type VerdictCode } from "@/core/piece/reading-scales";
@@ -9,6 +10,12 @@ import { type Units, degrees, lengthUnit, snipped, showLength, showPercent, show
 
 /** What a step asks to be read, by what it is. */
 export const ASKED: Readonly<Record<ReadingKind, string>> = {
+  "stone-across": "The stone, across",
+  "stone-length": "The stone, its length",
+  "stone-width": "The stone, its width",
+  "stone-tape": "Round the stone, by paper tape",
+  "stone-leans": "Where it leans in, from its back",
+  "stone-height": "The whole stone, how high",
   strip: "What you cut",
   "strip-height": "How tall it is",
   "wall-open": "Its length, before the seam",
@@ -60,6 +67,39 @@ export const READ_BY: Readonly<Record<Measured["by"], string>> = {
   mandrel: "on the mandrel",
   scale: "on the scale",
 };
+
+/** Ways to read a closed bezel: each by its name, how it is told afterwards, and what is done for it. */
+export const WAYS_TO_READ: Readonly<Record<HowRead, { readonly name: string; readonly told: string; readonly advice: string }>> = {
+  tape: {
+    name: "Paper tape",
+    told: "by paper tape",
+    advice: "Pull a strip of paper tight round the outside, prick it where it overlaps, and measure it flat.",
+  },
+  extents: {
+    name: "Two outside sizes",
+    told: "by two outside sizes",
+    advice: "Measure the bezel outside with a caliper, along the stone and across it.",
+  },
+  rounded: {
+    name: "On the mandrel",
+    told: "rounded on the mandrel",
+    advice: "Round it up on the mandrel, measure across the inside, then press it back to its shape.",
+  },
+};
+
+/** The two outside sizes of a closed bezel. */
+export const OUTSIDE = ["Outside, along the stone", "Outside, across the stone"] as const;
+
+/** How a value was read, whole: by what, how, from what it follows, and whether it counts. */
+export function readText({ by, how, extents, method, madeUp, scrapped }: Measured, units: Units): string {
+  const told = how ? WAYS_TO_READ[how].told : READ_BY[by];
+  return [
+    extents ? `${told}, ${extents.map((mm) => readingText(mm, units)).join(" by ")} ${lengthUnit(units)}` : told,
+    ...(method ? [method] : []),
+    ...(madeUp ? ["made up by the stand-in"] : []),
+    ...(scrapped ? ["of the part before it was made anew"] : []),
+  ].join(", ");
+}
 
 /** Beside the button of an instrument that is not there. */
 export const STANDS_IN = "a stand-in, makes one up";

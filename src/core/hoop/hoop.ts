@@ -182,7 +182,7 @@ function making(hoop: Hoop, laid: LaidHoop) {
       target: "hoop.cutLength",
       reads: [
         { figure: "hoop.cutLength", kind: "blank", mount: null },
-        { figure: "hoop.thickness", kind: "thickness", mount: null },
+        { figure: "hoop.thickness", kind: "thickness", mount: null, planned: hoop.section.thickness },
       ],
       checks: ["ends.noBurr"],
       cautions: ["saw"],

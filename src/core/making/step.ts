@@ -1,3 +1,5 @@
+import { type MeasureKind } from "../stone/shapes/shape";
+
 /** In the order in which cold work is done before any heat. */
 export const STEP_STAGES = ["stone", "wall", "plate", "hoop", "bail", "join", "set"] as const;
 export type StepStage = (typeof STEP_STAGES)[number];
@@ -171,8 +173,23 @@ export type CautionCode =
   | "sealed"
   | "glue";
 
-/** What a figure is read as: a strip or blank as it is cut, a wall before its seam and after, as it stands, a hoop's size, a stock's thickness. */
-export type ReadingKind = "strip" | "strip-height" | "wall-open" | "wall-closed" | "wall-height" | "blank" | "size" | "thickness";
+/**
+ * What a figure is read as: a measure of the stone, a strip or blank as it is cut, a wall before its seam and after, as it stands, a hoop's size, a
+ * stock's thickness.
+ */
+export type ReadingKind =
+  | `stone-${MeasureKind}`
+  | "stone-tape"
+  | "stone-leans"
+  | "stone-height"
+  | "strip"
+  | "strip-height"
+  | "wall-open"
+  | "wall-closed"
+  | "wall-height"
+  | "blank"
+  | "size"
+  | "thickness";
 
 /** Something that a step asks to be read off the metal. */
 export interface AskedReading {
@@ -180,6 +197,8 @@ export interface AskedReading {
   readonly kind: ReadingKind;
   /** The setting whose it is; null where it is the hoop's. */
   readonly mount: string | null;
+  /** What the piece has it as (mm), where it is read off what is there and not worked to. */
+  readonly planned?: number;
 }
 
 export interface Step {

@@ -118,11 +118,11 @@ function read(mount: string, name: string, kind: ReadingKind): AskedReading {
 }
 
 /** What is done to a strip before it is bent. Its teeth are sawn while it is flat. */
-function flatSteps(mount: string, { metal, notch }: Wall): Step[] {
+function flatSteps(mount: string, { metal, notch, thickness }: Wall): Step[] {
   return [
     wallStep(mount, "wall.slit", {
       target: `${mount}.wall.cutHeight`,
-      reads: [read(mount, "cutHeight", "strip-height"), read(mount, "thickness", "thickness")],
+      reads: [read(mount, "cutHeight", "strip-height"), { ...read(mount, "thickness", "thickness"), planned: thickness }],
       checks: ["edge.parallel"],
     }),
     wallStep(mount, "wall.anneal", { cautions: ["torch", "hotMetal"], values: { metal } }),

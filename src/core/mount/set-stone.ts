@@ -1,13 +1,14 @@
 import { type Outline, type Point } from "../geometry/outline";
 import { type Contribution, NOTHING } from "../joint/contribution";
-import { type CautionCode, type Step, step } from "../making/step";
+import { type AskedReading, type CautionCode, type Step, step } from "../making/step";
 import { type Finding, finding } from "../measure/finding";
 import { type Figures, single } from "../measure/figure";
 import { tapeRound } from "./laid-out";
 import { unusualFindings } from "../measure/usual";
 import { tolerance } from "../measure/tolerances";
 import { keepsItsFace } from "../stone/known-stones";
-import { type Stone, isSoft } from "../stone/stone";
+import { measuresOf } from "../stone/shapes/shapes";
+import { type Stone, greatestTurnIn, isSoft } from "../stone/stone";
 
 /** Above this a hand pusher no longer moves a wall (mm). */
 export const HAND_PUSHER = 0.4;
@@ -45,11 +46,28 @@ export function setStone(asked: StoneAsked): Contribution {
     laid: { [`${mount}.stone`]: tapeRound(outline) },
     first: [
       step(mount, "stone.look", { checks: ["stone.sound", "stone.flatBack"], values: { stone: called } }),
-      step(mount, "stone.measure", { target: `${mount}.outline.perimeter`, values: { stone: called } }),
+      step(mount, "stone.measure", {
+        target: `${mount}.outline.perimeter`,
+        reads: measures(mount, stone, outline),
+        values: { stone: called },
+      }),
     ],
     finish: heightSteps(asked, called),
     last: settingSteps(asked, called),
   };
+}
+
+/** What a caliper and a tape read of the stone itself, each by the name of its field. */
+function measures(mount: string, stone: Stone, outline: Outline): AskedReading[] {
+  const read = (name: string, kind: AskedReading["kind"], planned: number): AskedReading => ({
+    ...{ figure: `${mount}.stone.${name}`, kind, mount, planned },
+  });
+  return [
+    ...measuresOf(stone.outline).map(({ name, kind, mm }) => read(`outline.${name}`, `stone-${kind}`, mm)),
+    read("measuredPerimeter", "stone-tape", outline.hullPerimeter),
+    ...(stone.dome === "flat" ? [] : [read("turnIn", "stone-leans", greatestTurnIn(stone))]),
+    read("height", "stone-height", stone.height),
+  ];
 }
 
 /** The stone is tried for the last time, and the wall brought to its height. */

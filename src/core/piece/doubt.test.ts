@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { anyPiece } from "./any-piece.testing";
 import { SHIPPED_BENCH } from "./bench";
-import { SURE, doubtAmong, doubter } from "./doubt";
+import { SURE, doubtAmong, stillUnmeasured, doubter } from "./doubt";
 import { faultsOf } from "./faults";
 import { unplanned } from "./unplanned";
 import { type Piece } from "./piece";
@@ -84,4 +84,11 @@ test("a refused entry is told before one that is not measured, and what rests on
     "refused",
     null,
   ]);
+});
+
+test("what was read at the bench is no guess any more; what a stand-in made up, or of a part that was made anew, still is", () => {
+  const fields = ["m1.stone.outline.length", "m1.stone.height", "m1.plate.thickness"];
+  const read = (figure: string, more: object = {}) => ({ figure, value: 3, at: "", by: "typed" as const, ...more });
+  const measured = [read(fields[0]!), read(fields[1]!, { madeUp: true }), read(fields[2]!, { scrapped: "m1.plate" })];
+  expect(stillUnmeasured(fields, measured)).toEqual(fields.slice(1));
 });

@@ -1,3 +1,5 @@
+import { type Measured, inUse } from "./make";
+
 /** Why a number cannot be trusted: what it rests on is a guess nobody measured, or an entry that was refused. */
 export type Doubt = "unmeasured" | "refused";
 
@@ -15,6 +17,12 @@ export const SURE: DoubtOf = () => null;
 export function doubter({ unmeasured, refused }: Unsure): DoubtOf {
   const rests = (fields: readonly string[], key: string) => fields.some((field) => restsOn(key, field));
   return (key) => (rests(refused, key) ? "refused" : rests(unmeasured, key) ? "unmeasured" : null);
+}
+
+/** What a piece has only guessed and nobody read at the bench since: a reading bears the name of its field. What a stand-in made up says nothing. */
+export function stillUnmeasured(unmeasured: readonly string[], measured: readonly Measured[]): readonly string[] {
+  const read = new Set(inUse(measured).flatMap(({ figure, madeUp }) => (madeUp ? [] : [figure])));
+  return unmeasured.filter((field) => !read.has(field));
 }
 
 /** The first doubt about any of these keys. */

@@ -40,7 +40,7 @@ export function observationsOf(make: Make): Observation[] {
   const firstInside = taken.find(({ figure }) => figure === INSIDE)?.value;
   const methodOf = (finished: string) => taken.findLast(({ figure }) => figure === finished)?.method;
   const shown = (kind: LossKind, cut: string, finished: string, lost: (cut: number, finished: number) => number | null): Observation[] => {
-    const [from, to] = [read.get(cut), read.get(finished)];
+    const [from, to] = [read.get(cut)?.value, read.get(finished)?.value];
     const value = from === undefined || to === undefined ? null : lost(from, to);
     if (value === null) return [];
     // Of two words that differ the finished measure's counts.

@@ -1,4 +1,5 @@
 import { type Level } from "../measure/finding";
+import { type Extents, type HowRead } from "../mount/closed-length";
 import { type Piece } from "./piece";
 
 /** A step that is done, and when; empty where that is not known. */
@@ -14,6 +15,9 @@ export interface Measured {
   readonly at: string;
   readonly by: "typed" | "caliper" | "mandrel" | "scale";
   readonly method?: string;
+  /** How a closed length was read, and its two outside sizes. */
+  readonly how?: HowRead;
+  readonly extents?: Extents;
   /** From a stand-in: shown, and never counted. */
   readonly madeUp?: boolean;
   /** The part that was made anew after it: it is that old part's, and nothing follows it any more. */

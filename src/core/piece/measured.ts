@@ -1,9 +1,11 @@
 import { type Source } from "../measure/figure";
 import { type Measured } from "./make";
 import { type Mount, type Piece } from "./piece";
+import { measuresOf, withMeasure } from "../stone/shapes/shapes";
+import { LEAST_TURN_IN, type Stone, atHeight, raisedTo } from "../stone/stone";
 
 /** What was read of a piece in its making: a figure's key, and its value in the figure's unit. The last reading of one counts. */
-export type Readings = readonly Pick<Measured, "figure" | "value" | "scrapped">[];
+export type Readings = readonly Pick<Measured, "figure" | "value" | "scrapped" | "how">[];
 
 /** A piece as its metal is in hand, and where a value that a key names then comes from. */
 export interface InHand {
@@ -32,8 +34,26 @@ function mountInHand(mount: Mount, read: ReadonlyMap<string, number>): Mount {
   const plate = read.get(`${mount.id}.plate.thickness`);
   return {
     ...mount,
+    stone: stoneInHand(mount, read),
     wall: { ...mount.wall, thickness: read.get(`${mount.id}.wall.thickness`) ?? mount.wall.thickness, ...(fit !== undefined && { fit }) },
     plate: { ...mount.plate, ...(plate !== undefined && { thickness: plate }) },
+  };
+}
+
+/** A stone as it was measured at the bench. */
+function stoneInHand({ id, stone }: Mount, read: ReadonlyMap<string, number>): Stone {
+  const of = (name: string) => read.get(`${id}.stone.${name}`);
+  const [turnIn, height, tape] = [of("turnIn"), of("height"), of("measuredPerimeter")];
+  const outline = measuresOf(stone.outline).reduce((shape, { name }) => {
+    const mm = of(`outline.${name}`);
+    return mm === undefined ? shape : withMeasure(shape, name, mm);
+  }, stone.outline);
+  return {
+    ...stone,
+    outline,
+    ...(turnIn !== undefined && { turnIn: raisedTo(stone, turnIn, LEAST_TURN_IN) }),
+    ...(height !== undefined && atHeight(stone, height)),
+    ...(tape !== undefined && { measuredPerimeter: tape }),
   };
 }
 

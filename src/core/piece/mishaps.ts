@@ -59,7 +59,7 @@ interface At {
   readonly piece: Piece;
   readonly plan: Plan;
   readonly step: Step;
-  readonly read: ReadonlyMap<string, number>;
+  readonly read: ReturnType<typeof lastReadings>;
 }
 
 interface MishapKind {

@@ -2,7 +2,8 @@ import fc from "fast-check";
 import { SHIPPED_BENCH } from "./bench";
 import { type Piece } from "./piece";
 import { planPiece } from "./plan-piece";
-import { type ReadingScale, type VerdictCode, scaleOf, verdictOf } from "./reading-scales";
+import { type HowRead, lengthReading } from "../mount/closed-length";
+import { type ReadingScale, type VerdictCode, scaleOf, scaleRead, verdictOf } from "./reading-scales";
 import { sizePiece } from "./size-piece";
 import ternFile from "./reference/tern-ring.piece.json";
 
@@ -19,6 +20,11 @@ const near = (mm: number) => expect.closeTo(mm, 9) as number;
 
 test("steps ask for what is cut, what it came to, and the stock in hand, in the order it is made", () => {
   expect(asked.map(({ figure, kind }) => `${figure} ${kind}`)).toEqual([
+    "m1.stone.outline.length stone-length",
+    "m1.stone.outline.width stone-width",
+    "m1.stone.measuredPerimeter stone-tape",
+    "m1.stone.turnIn stone-leans",
+    "m1.stone.height stone-height",
     "m1.wall.cutHeight strip-height",
     "m1.wall.thickness thickness",
     "m1.wall.cutLength strip",
@@ -41,6 +47,60 @@ test("a strip as it is cut has the wall's own window, moved by what still comes 
   expect(verdictOf(strip, 45.5)).toEqual({ code: "stretch", by: near(net / (45.5 - lost) - 1) });
   expect(verdictOf(strip, 45)).toEqual({ code: "again", by: near(net + lost - 45) });
   expect(verdictOf(scale("m1.wall.netLength", "wall-closed"), 46.8)).toEqual({ code: "cut-out", by: near(46.8 - net) });
+});
+
+test("a closed wall is good within what its way of reading tells; a tape's scale is the same scale, a turn of the thickness further out", () => {
+  const [net, low] = [value("m1.wall.netLength"), value("m1.wall.windowLow")];
+  const found = asked.find(({ kind }) => kind === "wall-closed")!;
+  const by = (how: HowRead) => scaleOf({ piece: tern, figures: contribution.figures, settled }, found, how)!;
+  for (const [how, w] of [
+    ["tape", 0.15],
+    ["extents", 0.1],
+    ["rounded", 0.06],
+  ] as const) {
+    expect(by(how)).toMatchObject({ low: near(low), near: near(net - w), high: near(net + w) });
+    const read = (mm: number) =>
+      sizePiece(tern, SHIPPED_BENCH, [{ figure: "m1.wall.netLength", value: net + mm, how }]).remedies.map(({ code }) => code);
+    expect([read(-w - 0.001), read(-w + 0.001), read(w - 0.001), read(w + 0.001)]).toEqual([["wall.stretch"], [], [], ["wall.cut-out"]]);
+  }
+  const tape = scaleRead(by("tape"), lengthReading("tape", 0.32));
+  expect(tape.wanted).toBeCloseTo(net + Math.PI * 0.32, 9);
+  expect(verdictOf(tape, net + Math.PI * 0.32 + 1)).toEqual({ code: "cut-out", by: near(1) });
+  expect(verdictOf(tape, low + Math.PI * 0.32 - 1).code).toBe("again");
+});
+
+test("a wall so small that its window lies within what a tape tells is good there, and never stretched and good at once", () => {
+  const small: Piece = {
+    ...tern,
+    mounts: [{ ...tern.mounts[0]!, stone: { ...tern.mounts[0]!.stone, outline: { shape: "round", diameter: 1.5 } } }],
+  };
+  const sized = sizePiece(small, SHIPPED_BENCH);
+  const found = asked.find(({ kind }) => kind === "wall-closed")!;
+  const {
+    low,
+    near: from,
+    wanted,
+  } = scaleOf({ piece: small, figures: sized.contribution.figures, settled: sized.settled }, found, "tape")!;
+  expect([low, from]).toEqual([near(wanted - 0.15), near(wanted - 0.15)]);
+});
+
+test("a stone as it was measured at the bench takes the place of the file's; each of its measures by its own field", () => {
+  const read = (name: string, value: number) => ({ figure: `m1.stone.${name}`, value });
+  const { piece } = sizePiece(tern, SHIPPED_BENCH, [
+    read("outline.length", 16.2),
+    read("outline.width", 11.9),
+    read("turnIn", 2),
+    read("height", 5.1),
+  ]);
+  const { stone } = piece.mounts[0]!;
+  expect(stone).toMatchObject({ outline: { shape: "oval", length: 16.2, width: 11.9 }, turnIn: 2, height: 5.1 });
+  const taped = sizePiece(tern, SHIPPED_BENCH, [read("measuredPerimeter", 44.6)]);
+  expect(taped.contribution.figures["m1.outline.perimeter"]!.value).toBeCloseTo(44.6, 6);
+  const flat: Piece = {
+    ...tern,
+    mounts: [{ ...tern.mounts[0]!, stone: { ...tern.mounts[0]!.stone, dome: "flat", height: 3, turnIn: 3 } }],
+  };
+  expect(sizePiece(flat, SHIPPED_BENCH, [read("height", 2.6)]).piece.mounts[0]!.stone).toMatchObject({ height: 2.6, turnIn: 2.6 });
 });
 
 test("a wall's height is good from what holds to a hair too tall; a blank and a hoop as far as a size stretches", () => {

@@ -2,6 +2,7 @@ import { hasSeam } from "../hoop/hoop";
 import { MOST_STRETCH } from "../hoop/what-if";
 import { type AskedReading, type ReadingKind } from "../making/step";
 import { figureOf, type Figures } from "../measure/figure";
+import { type HowRead, type LengthReading, goodWithin } from "../mount/closed-length";
 import { heightThatHolds } from "../mount/plan-wall";
 import { type Wall } from "../mount/wall";
 import { greatestTurnIn } from "../stone/stone";
@@ -51,21 +52,23 @@ export function verdictOf({ low, near, high, codes, by }: ReadingScale, value: n
   return { code, by: by(code, value) };
 }
 
-type Kind = (planned: PlannedBefore, asked: AskedReading) => ReadingScale | null;
+type Kind = (planned: PlannedBefore, asked: AskedReading, how: HowRead | null) => ReadingScale | null;
 
 /** A wall's length by its window, from what it stretches to fit to what is too large; `losses` still to come off it. */
 function wallLength(over: "trim" | "cut-out", lossesOf: (figures: Figures, mount: string) => number): Kind {
-  return ({ figures }, { mount }) => {
+  return ({ figures }, { mount }, how) => {
     const of = (name: string) => figures[`${mount}.wall.${name}`]?.value;
-    const [net, low, high] = [of("netLength"), of("windowLow"), of("windowHigh")];
-    if (net === undefined || low === undefined || high === undefined) return null;
+    const [net, low] = [of("netLength"), of("windowLow")];
+    if (net === undefined || low === undefined) return null;
     const losses = lossesOf(figures, mount!);
     const wanted = net + losses;
+    const within = goodWithin(how);
+    const near = wanted - within;
     return {
       wanted,
-      low: low + losses,
-      near: wanted - NEAR,
-      high: high + losses,
+      low: Math.min(low + losses, near),
+      near,
+      high: wanted + within,
       codes: { below: "again", between: "stretch", over },
       by: (code, value) => (code === "stretch" ? net / (value - losses) - 1 : Math.abs(value - wanted)),
     };
@@ -130,9 +133,28 @@ export const SCALES: Readonly<Record<ReadingKind, Kind>> = {
     };
   },
   thickness: () => null,
+  "stone-across": () => null,
+  "stone-length": () => null,
+  "stone-width": () => null,
+  "stone-tape": () => null,
+  "stone-leans": () => null,
+  "stone-height": () => null,
 };
 
-/** The scale of a reading, by the piece as it was planned before it. */
-export function scaleOf(planned: PlannedBefore, asked: AskedReading): ReadingScale | null {
-  return SCALES[asked.kind](planned, asked);
+/** The scale of a reading, by the piece as it was planned before it, and by how it is read. */
+export function scaleOf(planned: PlannedBefore, asked: AskedReading, how: HowRead | null = null): ReadingScale | null {
+  return SCALES[asked.kind](planned, asked, how);
+}
+
+/** The same scale on what is read in the place of the length. */
+export function scaleRead(scale: ReadingScale, { lengthOf, readingOf }: LengthReading): ReadingScale {
+  const { wanted, low, near, high, by } = scale;
+  return {
+    ...scale,
+    wanted: readingOf(wanted),
+    low: readingOf(low),
+    near: readingOf(near),
+    high: readingOf(high),
+    by: (code, read) => by(code, lengthOf(read)),
+  };
 }

@@ -38,10 +38,12 @@ export interface Remedy {
   readonly anew: readonly string[];
 }
 
-/** The last reading of each figure of what is in hand, as a map. */
-export function lastReadings(readings: Readings): ReadonlyMap<string, number> {
-  return new Map(inUse(readings).map(({ figure, value }) => [figure, value]));
+/** The last reading of each figure of what is in hand. */
+export function lastReadings<R extends Readings[number]>(readings: readonly R[]): ReadonlyMap<string, R> {
+  return new Map(inUse(readings).map((reading) => [reading.figure, reading]));
 }
+
+type Read = ReturnType<typeof lastReadings>;
 
 /** What each last reading asks for, in the order of the piece. */
 export function remediesOf(planned: PlannedBefore, readings: Readings): Remedy[] {
@@ -58,7 +60,7 @@ export function remediesOf(planned: PlannedBefore, readings: Readings): Remedy[]
 }
 
 /** A strip that was cut too short or too low, until the wall made of it is read itself. */
-function stripRemedies(planned: PlannedBefore, mount: string, read: ReadonlyMap<string, number>): Remedy[] {
+function stripRemedies(planned: PlannedBefore, mount: string, read: Read): Remedy[] {
   const of = (name: string) => `${mount}.wall.${name}`;
   const length = { figure: of("cutLength"), kind: "strip", mount } as const;
   const height = { figure: of("cutHeight"), kind: "strip-height", mount } as const;
@@ -69,7 +71,7 @@ function stripRemedies(planned: PlannedBefore, mount: string, read: ReadonlyMap<
 }
 
 /** A closed wall that came out longer than fits is cut; a little shorter it stretches, by no more than 2 %. */
-function lengthRemedies(planned: PlannedBefore, mount: string, read: ReadonlyMap<string, number>): Remedy[] {
+function lengthRemedies(planned: PlannedBefore, mount: string, read: Read): Remedy[] {
   const figure = `${mount}.wall.netLength`;
   return ofWall(planned, { figure, kind: "wall-closed", mount }, read, {
     "cut-out": ["wall.cut-out", "warning"],
@@ -78,7 +80,7 @@ function lengthRemedies(planned: PlannedBefore, mount: string, read: ReadonlyMap
   });
 }
 
-function heightRemedies(planned: PlannedBefore, mount: string, read: ReadonlyMap<string, number>): Remedy[] {
+function heightRemedies(planned: PlannedBefore, mount: string, read: Read): Remedy[] {
   const figure = `${mount}.wall.netHeight`;
   return ofWall(planned, { figure, kind: "wall-height", mount }, read, {
     "take-down": ["wall.take-down", "note"],
@@ -90,12 +92,13 @@ function heightRemedies(planned: PlannedBefore, mount: string, read: ReadonlyMap
 function ofWall(
   planned: PlannedBefore,
   asked: AskedReading,
-  read: ReadonlyMap<string, number>,
+  read: Read,
   told: Partial<Readonly<Record<VerdictCode, readonly [RemedyCode, Level]>>>,
 ): Remedy[] {
-  const is = read.get(asked.figure);
-  const scale = is === undefined ? null : scaleOf(planned, asked);
-  if (is === undefined || !scale) return [];
+  const reading = read.get(asked.figure);
+  const scale = reading && scaleOf(planned, asked, reading.how);
+  if (!reading || !scale) return [];
+  const is = reading.value;
   const verdict = verdictOf(scale, is);
   const { code, by } = verdict;
   const remedy = told[code];
@@ -107,12 +110,12 @@ function ofWall(
 }
 
 /** A blank as it was cut lands at the size whose net length it leaves; a hoop as it was read is stretched, or cut out and closed again. */
-function hoopRemedies(planned: PlannedBefore, hoop: Hoop, read: ReadonlyMap<string, number>): Remedy[] {
+function hoopRemedies(planned: PlannedBefore, hoop: Hoop, read: Read): Remedy[] {
   const { figures } = planned;
   const wanted = figureOf(figures, INSIDE).value;
   const size = (inside: number) => sizeIn(hoop, inside);
-  const cut = read.get("hoop.cutLength");
-  const is = read.get(INSIDE);
+  const cut = read.get("hoop.cutLength")?.value;
+  const is = read.get(INSIDE)?.value;
   const net = figureOf(figures, "hoop.netLength").value;
   const comes = cut === undefined ? null : insideFor(hoop, cut - (figureOf(figures, "hoop.cutLength").value - net));
   const values = (from: number) => ({ from, to: wanted, inside: from, size: size(from) });

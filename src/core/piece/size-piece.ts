@@ -45,7 +45,7 @@ export function sizePiece(asked: Piece, bench: BenchEntry, readings: Readings = 
 function fitsAsClosed({ piece, contribution, settled }: Omit<SizedPiece, "remedies">, measured: Readings): Readings {
   const read = lastReadings(measured);
   return piece.mounts.flatMap(({ id, stone }) => {
-    const is = read.get(`${id}.wall.netLength`);
+    const is = read.get(`${id}.wall.netLength`)?.value;
     const net = contribution.figures[`${id}.wall.netLength`];
     const { wall } = settled.mounts[id]!;
     if (is === undefined || !net || wall.ready) return [];

@@ -57,6 +57,14 @@ export function greatestTurnIn({ turnIn }: Pick<Stone, "turnIn">): number {
   return typeof turnIn === "number" ? turnIn : Math.max(...turnIn.map((each) => each.height));
 }
 
+/** No height round the outline is pushed under this (mm). */
+export const LEAST_TURN_IN = 0.05;
+
+/** What changes with a stone's height: a flat face leans in at its top. */
+export function atHeight({ dome }: Pick<Stone, "dome">, height: number): Pick<Stone, "height"> & Partial<Pick<Stone, "turnIn">> {
+  return { height, ...(dome === "flat" && { turnIn: height }) };
+}
+
 /** A turn-in whose greatest height is another; heights round the outline all rise or fall with it, none below `least`. */
 export function raisedTo({ turnIn }: Pick<Stone, "turnIn">, greatest: number, least: number): Stone["turnIn"] {
   if (typeof turnIn === "number") return greatest;

@@ -13,6 +13,7 @@ import { type Remedy } from "@/core/piece/remedies";
 import { isHeld } from "@/core/piece/standing";
 import { type MakeEdit, setting, ticking } from "@/store/make-edits";
 import { underWay } from "@/store/tray-state";
+import { ReadAtBench } from "@/ui/doubt";
 import { FaultList } from "@/ui/FaultList";
 import { type Keys, useKeys } from "@/ui/keys";
 import { useNotices } from "@/ui/notices";
@@ -238,142 +239,144 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
   const remedies = plan.remedies.filter((remedy) => remedy !== stop && (remedy.anew.length > 0 || isOfStep(remedy)));
   return (
     <TakingContext value={taking}>
-      <main className="night grid min-h-dvh grid-cols-[minmax(0,1fr)] grid-rows-[auto_1fr_auto] bg-night text-night-ink">
-        <BenchHead
-          make={make}
-          plan={plan}
-          done={done}
-          step={step}
-          at={at}
-          isBegun={isBegun}
-          undo={canUndo ? undo : null}
-          onLook={look}
-          onLeave={leave}
-        />
-        <div className="grid content-start lg:content-stretch lg:grid-cols-[1fr_470px]">
-          <section aria-label="This step" className="min-w-0 px-4 pt-3 lg:px-10 lg:pt-7">
-            <div className="mb-2 flex flex-col gap-2 empty:hidden">
-              <NotKept isNight />
-              <OvertakenBar isNight />
-              <Changed make={make} plan={plan} isBegun={isBegun} done={done} onEdit={keep} />
-              {waiting.map((each) => (
-                <WaitRow
-                  key={each.steps[0]!.id}
-                  waiting={each}
-                  now={now}
-                  plan={plan}
-                  onOut={() =>
-                    void keep({ put: { done: each.steps.map(({ id }) => ({ step: outOf(id), at: new Date().toISOString() })) } })
-                  }
-                />
-              ))}
-              {besides && step === next && <Meanwhile step={besides} plan={plan} units={units} onTurn={turnTo} />}
-              <OtherPieces others={others} now={now} />
-              {at === 0 && <LastTime piece={piece.id} />}
-            </div>
-            {shown ? (
-              <StepBody
-                step={shown}
-                plan={told}
-                remedies={remedies}
-                doneAt={doneAt}
-                onUntick={() => void keep(ticking(make, entriesOf(shown), false, ""))}
-              />
-            ) : (
-              <h1 className="text-[30px] font-bold lg:text-[44px]">All steps are done. What came of it?</h1>
-            )}
-          </section>
-          <section
-            aria-label="Readings and checks"
-            className="min-w-0 px-4 pt-4 pb-4 lg:border-l lg:border-night-line lg:px-[30px] lg:pt-7"
-          >
-            {shown ? (
-              <>
-                {shown.reads.map((reading, i) => (
-                  <BenchReading
-                    key={`${shown.id} ${reading.figure}`}
-                    asked={reading}
-                    make={make}
-                    isFirst={i === 0}
-                    onEdit={keep}
-                    onDone={goOn}
-                    onBack={back}
-                    onLeave={leave}
-                    keys={{ b: back, x: () => tellWrong(true) }}
+      <ReadAtBench value={make.measured}>
+        <main className="night grid min-h-dvh grid-cols-[minmax(0,1fr)] grid-rows-[auto_1fr_auto] bg-night text-night-ink">
+          <BenchHead
+            make={make}
+            plan={plan}
+            done={done}
+            step={step}
+            at={at}
+            isBegun={isBegun}
+            undo={canUndo ? undo : null}
+            onLook={look}
+            onLeave={leave}
+          />
+          <div className="grid content-start lg:content-stretch lg:grid-cols-[1fr_470px]">
+            <section aria-label="This step" className="min-w-0 px-4 pt-3 lg:px-10 lg:pt-7">
+              <div className="mb-2 flex flex-col gap-2 empty:hidden">
+                <NotKept isNight />
+                <OvertakenBar isNight />
+                <Changed make={make} plan={plan} isBegun={isBegun} done={done} onEdit={keep} />
+                {waiting.map((each) => (
+                  <WaitRow
+                    key={each.steps[0]!.id}
+                    waiting={each}
+                    now={now}
+                    plan={plan}
+                    onOut={() =>
+                      void keep({ put: { done: each.steps.map(({ id }) => ({ step: outOf(id), at: new Date().toISOString() })) } })
+                    }
                   />
                 ))}
-                {stop && <BenchStop stop={stop} plan={plan} done={done} onAnew={() => startAnew(stop.anew, stop)} onGoOn={goOnHeld} />}
-                {shown.checks.length > 0 && (
-                  <section aria-label="Look before you go on">
-                    <h2 className="mb-1 text-[15px] text-night-soft">
-                      Look before you go on{" "}
-                      <span className="max-lg:hidden">
-                        ({shown.checks.length === 1 ? "key" : "keys"} {shown.checks.map((_, i) => i + 1).join(", ")})
-                      </span>
-                    </h2>
-                    {shown.checks.map((each, i) => (
-                      <label
-                        key={each}
-                        className="flex min-h-[48px] items-center gap-3 border-t border-night-line text-[17px] lg:text-[19px]"
-                      >
-                        <input
-                          type="checkbox"
-                          checked={looked.has(each)}
-                          onChange={() => check(i)}
-                          className="h-[26px] w-[26px] shrink-0 accent-[#2d6a3f]"
-                        />
-                        <span>
-                          {CHECKS[each]}
-                          {contradicted(each) && (
-                            <small className="block text-[15px] text-night-warn">◆ {sayRemedy(contradicted(each)!, units).what}</small>
-                          )}
-                        </span>
-                      </label>
-                    ))}
-                  </section>
-                )}
-              </>
-            ) : (
-              <Result make={make} plan={plan} onFinish={finish} />
-            )}
-          </section>
-        </div>
-        <footer className="night-foot sticky bottom-0 flex flex-wrap gap-2 border-t border-night-line bg-night px-4 py-2.5 lg:px-[26px] lg:py-4">
-          <button type="button" className="night-btn max-lg:basis-[78px]" disabled={at === 0} onClick={back}>
-            <kbd className="night-key">B</kbd> Back
-          </button>
-          <button type="button" className="night-btn max-lg:basis-[112px]" disabled={!step} onClick={() => tellWrong(true)}>
-            <kbd className="night-key">X</kbd> Went wrong
-          </button>
-          <span className="max-lg:hidden lg:flex-1" />
-          {step ? (
-            <button
-              type="button"
-              aria-disabled={stop !== undefined}
-              className={`night-btn max-lg:flex-1 max-lg:!text-[22px] max-lg:!font-bold ${stop ? "border-dashed text-night-soft" : "night-go"}`}
-              onClick={goOn}
+                {besides && step === next && <Meanwhile step={besides} plan={plan} units={units} onTurn={turnTo} />}
+                <OtherPieces others={others} now={now} />
+                {at === 0 && <LastTime piece={piece.id} />}
+              </div>
+              {shown ? (
+                <StepBody
+                  step={shown}
+                  plan={told}
+                  remedies={remedies}
+                  doneAt={doneAt}
+                  onUntick={() => void keep(ticking(make, entriesOf(shown), false, ""))}
+                />
+              ) : (
+                <h1 className="text-[30px] font-bold lg:text-[44px]">All steps are done. What came of it?</h1>
+              )}
+            </section>
+            <section
+              aria-label="Readings and checks"
+              className="min-w-0 px-4 pt-4 pb-4 lg:border-l lg:border-night-line lg:px-[30px] lg:pt-7"
             >
-              {stop ? "Done, held" : doneAt === undefined ? "Done" : "Go on"}{" "}
-              <kbd className="night-key !border-[#c79f4b] !bg-[#e6bd66] !text-night">Space</kbd>
+              {shown ? (
+                <>
+                  {shown.reads.map((reading, i) => (
+                    <BenchReading
+                      key={`${shown.id} ${reading.figure}`}
+                      asked={reading}
+                      make={make}
+                      isFirst={i === 0}
+                      onEdit={keep}
+                      onDone={goOn}
+                      onBack={back}
+                      onLeave={leave}
+                      keys={{ b: back, x: () => tellWrong(true) }}
+                    />
+                  ))}
+                  {stop && <BenchStop stop={stop} plan={plan} done={done} onAnew={() => startAnew(stop.anew, stop)} onGoOn={goOnHeld} />}
+                  {shown.checks.length > 0 && (
+                    <section aria-label="Look before you go on">
+                      <h2 className="mb-1 text-[15px] text-night-soft">
+                        Look before you go on{" "}
+                        <span className="max-lg:hidden">
+                          ({shown.checks.length === 1 ? "key" : "keys"} {shown.checks.map((_, i) => i + 1).join(", ")})
+                        </span>
+                      </h2>
+                      {shown.checks.map((each, i) => (
+                        <label
+                          key={each}
+                          className="flex min-h-[48px] items-center gap-3 border-t border-night-line text-[17px] lg:text-[19px]"
+                        >
+                          <input
+                            type="checkbox"
+                            checked={looked.has(each)}
+                            onChange={() => check(i)}
+                            className="h-[26px] w-[26px] shrink-0 accent-[#2d6a3f]"
+                          />
+                          <span>
+                            {CHECKS[each]}
+                            {contradicted(each) && (
+                              <small className="block text-[15px] text-night-warn">◆ {sayRemedy(contradicted(each)!, units).what}</small>
+                            )}
+                          </span>
+                        </label>
+                      ))}
+                    </section>
+                  )}
+                </>
+              ) : (
+                <Result make={make} plan={plan} onFinish={finish} />
+              )}
+            </section>
+          </div>
+          <footer className="night-foot sticky bottom-0 flex flex-wrap gap-2 border-t border-night-line bg-night px-4 py-2.5 lg:px-[26px] lg:py-4">
+            <button type="button" className="night-btn max-lg:basis-[78px]" disabled={at === 0} onClick={back}>
+              <kbd className="night-key">B</kbd> Back
             </button>
-          ) : (
-            <button type="button" className="night-btn max-lg:flex-1" onClick={leave}>
-              Leave the bench
+            <button type="button" className="night-btn max-lg:basis-[112px]" disabled={!step} onClick={() => tellWrong(true)}>
+              <kbd className="night-key">X</kbd> Went wrong
             </button>
+            <span className="max-lg:hidden lg:flex-1" />
+            {step ? (
+              <button
+                type="button"
+                aria-disabled={stop !== undefined}
+                className={`night-btn max-lg:flex-1 max-lg:!text-[22px] max-lg:!font-bold ${stop ? "border-dashed text-night-soft" : "night-go"}`}
+                onClick={goOn}
+              >
+                {stop ? "Done, held" : doneAt === undefined ? "Done" : "Go on"}{" "}
+                <kbd className="night-key !border-[#c79f4b] !bg-[#e6bd66] !text-night">Space</kbd>
+              </button>
+            ) : (
+              <button type="button" className="night-btn max-lg:flex-1" onClick={leave}>
+                Leave the bench
+              </button>
+            )}
+          </footer>
+          {isWrong && step && (
+            <WentWrong
+              standing={plan.remedies.filter(({ anew }) => anew.length > 0)}
+              onAnew={(remedy) => startAnew(remedy.anew, remedy)}
+              mishaps={mishapsAt(isBegun ? pieceNow(make) : piece, plan, step, make.measured)}
+              names={names}
+              units={units}
+              onHappened={happened}
+              onClose={() => tellWrong(false)}
+            />
           )}
-        </footer>
-        {isWrong && step && (
-          <WentWrong
-            standing={plan.remedies.filter(({ anew }) => anew.length > 0)}
-            onAnew={(remedy) => startAnew(remedy.anew, remedy)}
-            mishaps={mishapsAt(isBegun ? pieceNow(make) : piece, plan, step, make.measured)}
-            names={names}
-            units={units}
-            onHappened={happened}
-            onClose={() => tellWrong(false)}
-          />
-        )}
-      </main>
+        </main>
+      </ReadAtBench>
     </TakingContext>
   );
 }

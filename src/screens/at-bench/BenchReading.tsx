@@ -2,12 +2,14 @@
 
 import { useMemo, useRef, useState } from "react";
 import { bestHeats } from "@/core/heats/best";
-import { oneLine } from "@/core/measure/one-line";
+import { type Extents, type HowRead, extentsOf, lengthByExtents, lengthReading } from "@/core/mount/closed-length";
+import { toMicron } from "@/core/measure/micron";
 import { type AskedReading } from "@/core/making/step";
 import { mandrelOf, benchOf } from "@/core/piece/bench";
 import { type Make, type Measured, inUse, pieceNow } from "@/core/piece/make";
-import { scaleOf } from "@/core/piece/reading-scales";
-import { sizePiece } from "@/core/piece/size-piece";
+import { type ReadingScale, scaleOf, scaleRead } from "@/core/piece/reading-scales";
+import { type SizedPiece, sizePiece } from "@/core/piece/size-piece";
+import { outlineOf } from "@/core/stone/stone";
 import { attemptPlan } from "@/formats/attempt";
 import { type MakeEdit } from "@/store/make-edits";
 import { type Instrument, standIn } from "@/ui/instruments";
@@ -15,12 +17,18 @@ import { type Keys, useKeys } from "@/ui/keys";
 import { standInsOn } from "@/ui/stand-ins";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { faultMessage } from "@/words/faults";
-import { ASKED, STANDS_IN, TEACHES } from "@/words/making";
+import { TEACHES } from "@/words/making";
+import { MethodField } from "./MethodField";
+import { OutsideSizes } from "./OutsideSizes";
 import { ReadingField, type Taken } from "./ReadingField";
-import { useMethods } from "./methods";
+import { StandIn } from "./StandIn";
+import { WaysToRead } from "./WaysToRead";
+import { useLastHow, useMethods } from "./methods";
 
 /** How far a usual maker's work lies from what was wanted (mm), and the caliper's last digit. */
 const STAND_IN = { scatter: 0.12, ofStock: 0.01, step: 0.01 } as const;
+/** A pair of sizes that is corrected within so long is one reading (ms). */
+const ONE_PAIR = 60_000;
 
 interface Props {
   readonly asked: AskedReading;
@@ -42,7 +50,6 @@ export function BenchReading({ asked, make, isFirst, onEdit, onDone, onBack, onL
   const piece = pieceNow(make);
   const bench = benchOf(piece, mine);
   const { figure } = asked;
-  const draft = useMemo(() => draftIn(drafts, figure), [drafts, figure]);
   const measured = useMemo(() => inUse(make.measured), [make.measured]);
   const last = measured.findLast((each) => each.figure === figure) ?? null;
   const before = useMemo(
@@ -54,114 +61,185 @@ export function BenchReading({ asked, make, isFirst, onEdit, onDone, onBack, onL
       ),
     [piece, bench, measured, figure],
   );
-  const scale = useMemo(() => {
+  const strip = useMemo(() => stripIn(before, asked), [before, asked]);
+  const ways = waysIn(strip);
+  const lastHow = useLastHow();
+  const [chosenHow, chooseHow] = useState<HowRead | null>(() => draftedHow(drafts, figure));
+  const how = ways.find((way) => way === (chosenHow ?? last?.how ?? lastHow)) ?? ways[0] ?? null;
+  const read = last && (last.how ?? null) === how ? last : null;
+  const length = useMemo(() => {
     const { contribution, settled } = before;
-    return scaleOf({ piece, figures: contribution.figures, settled }, asked);
-  }, [before, piece, asked]);
+    return scaleOf({ piece, figures: contribution.figures, settled }, asked, how);
+  }, [before, piece, asked, how]);
+  const reading = useMemo(() => (how === null || how === "extents" || !strip ? null : lengthReading(how, strip.thickness)), [how, strip]);
+  const scale = useMemo(() => (length && reading ? scaleRead(length, reading) : length), [length, reading]);
+
   const known = useMethods(asked.kind);
-  const [method, setMethod] = useState<string | null>(null);
-  const how = method ?? last?.method ?? known[0] ?? "";
+  const [typed, setTyped] = useState<string | null>(null);
+  const method = typed ?? last?.method ?? known[0] ?? "";
+  const isTaught = TEACHES.has(asked.kind);
   const count = measured.filter((each) => each.figure === figure).length;
-  const wanted = scale?.wanted ?? before.contribution.parts.find(({ mount }) => mount === asked.mount)?.thickness ?? 1;
-  const isSize = asked.kind === "size";
-  const instrument = useMemo(
-    () =>
-      standIn(isSize ? "mandrel" : "caliper", isSize ? "Mandrel" : "Caliper", {
-        ...STAND_IN,
-        ...{ wanted, scatter: scale ? STAND_IN.scatter : STAND_IN.ofStock, seed: `${make.id} ${figure} ${count}` },
-      }),
-    [isSize, wanted, scale, make.id, figure, count],
-  );
+  const wanted = scale?.wanted ?? asked.planned ?? 0;
+  const isInside = asked.kind === "size" || how === "rounded";
+  const seed = `${make.id} ${figure} ${count}`;
+  const instrument = useInstrument(isInside, wanted, scale, seed);
+  const planned: Extents = strip ? extentsOf(strip.outline, strip) : NO_SIZES;
+  const along = useInstrument(false, planned[0], scale, `${seed} along`);
+  const across = useInstrument(false, planned[1], scale, `${seed} across`);
+  const [isOn] = useState(() => !instrument.isStandIn || standInsOn());
+  /** A paper tape sends nothing. */
+  const isOffered = isOn && how !== "tape" && asked.kind !== "stone-tape";
+  const press = () => {
+    if (how !== "extents") return instrument.press();
+    along.press();
+    across.press();
+  };
+  useKeys(isFirst && isOffered ? { c: press } : NO_KEYS);
+
   /** Counts entries of the field: what is typed in one is one step of undo. */
   const entry = useRef(0);
-  const [isOffered] = useState(() => !instrument.isStandIn || standInsOn());
-  useKeys(isFirst && isOffered ? { c: () => instrument.press() } : NO_KEYS);
-  const take = (value: number, by: Measured["by"], inPlaceOf: number | null, isMadeUp: boolean): Taken => {
+  const take = (found: Pick<Measured, "value" | "extents">, by: Measured["by"], replaced: Measured | null, isMadeUp: boolean): Taken => {
+    const value = toMicron(found.value);
     const reading: Measured = {
       ...{ figure, value, at: new Date().toISOString(), by },
-      ...(TEACHES.has(asked.kind) && how.trim() !== "" && { method: how.trim().slice(0, 60) }),
+      ...(how !== null && { how }),
+      ...(found.extents && { extents: found.extents }),
+      ...(isTaught && method.trim() !== "" && { method: method.trim().slice(0, 60) }),
       ...(isMadeUp && { madeUp: true }),
     };
     const attempt = attemptPlan(piece, bench, (assembly, wishes) => bestHeats(assembly, wishes, () => true), [...measured, reading]);
     if (!attempt.ok) return { problem: faultMessage(attempt.faults[0]!) };
-    if (inPlaceOf === null) entry.current++;
-    const replaced = measured.filter((each) => each === last && each.value === inPlaceOf);
-    const edit = { put: { measured: [reading] }, ...(replaced.length > 0 && { drop: { measured: replaced } }) };
+    if (!replaced) entry.current++;
+    const edit = { put: { measured: [reading] }, ...(replaced && { drop: { measured: [replaced] } }) };
     return { kept: onEdit(edit, `reading ${figure} ${entry.current}`) };
   };
-  const draftKey = (asSize: boolean) => (asSize ? `${figure} size` : figure);
+  const lengthOf = reading?.lengthOf ?? itself;
+  const takeOne = (value: number, by: Measured["by"], inPlaceOf: number | null, isMadeUp: boolean) => {
+    const isSame = inPlaceOf !== null && last !== null && last.value === toMicron(lengthOf(inPlaceOf));
+    return take({ value: lengthOf(value) }, by, isSame ? last : null, isMadeUp);
+  };
+  const takePair = (extents: Extents, by: Measured["by"], isMadeUp: boolean): Taken => {
+    const value = strip && lengthByExtents(strip.outline, strip, extents);
+    if (!value) return { problem: "No bezel is so small outside: measure both sides again" };
+    const isSame = read !== null && isWithin(read.at, ONE_PAIR);
+    return take({ value, extents }, by, isSame ? read : null, isMadeUp);
+  };
+  const key = (field: string) => (field === "" ? figure : `${figure} ${field}`);
+  const drafting = (field: string) => ({
+    onDraft: (text: string | null) => tray.setDraft(make.piece, key(field), text),
+    onKept: (text: string) => tray.dropDraft(make.piece, key(field), text),
+  });
   const { carrier } = piece;
+  /** What is only read off, and not worked to, needs no scale and no steps. */
+  const isCompact = asked.planned !== undefined;
+  const given = { asked, units, isFirst, onDone, onBack, onLeave, keys: isOffered ? { ...keys, c: press } : keys };
   return (
     <>
-      <ReadingField
-        asked={asked}
-        last={last}
-        scale={scale}
-        wanted={wanted}
-        draft={draft}
-        onDraft={(text, asSize) => tray.setDraft(make.piece, draftKey(asSize), text)}
-        onKept={(text, asSize) => tray.dropDraft(make.piece, draftKey(asSize), text)}
-        units={units}
-        system={asked.kind === "size" && carrier.type === "hoop" ? carrier.size.system : null}
-        mandrel={mandrelOf(bench)}
-        instrument={instrument}
-        isFirst={isFirst}
-        onDone={onDone}
-        onBack={onBack}
-        onLeave={onLeave}
-        keys={isOffered ? { ...keys, c: () => instrument.press() } : keys}
-        onTake={take}
-      />
-      <div className="-mt-2 mb-5 flex flex-wrap items-center gap-2 text-[15px] text-night-soft">
-        {isOffered && <StandIn instrument={instrument} hasKey={isFirst} />}
-        {TEACHES.has(asked.kind) && (
-          <label className="flex min-h-[44px] min-w-[200px] flex-1 items-center gap-2">
-            <span className="shrink-0">Worked by</span>
-            <input
-              value={how}
-              list={`methods-${asked.kind}`}
-              maxLength={60}
-              placeholder="file, saw"
-              aria-label={`${ASKED[asked.kind]}: worked by`}
-              onChange={(event) => setMethod(oneLine(event.target.value))}
-              onBlur={() => {
-                if (method === null || last === null || method.trim() === (last.method ?? "")) return;
-                const { method: _old, ...rest } = last;
-                void onEdit({
-                  drop: { measured: [last] },
-                  put: { measured: [{ ...rest, ...(method.trim() !== "" && { method: method.trim() }) }] },
-                });
-              }}
-              className="min-h-[44px] w-[110px] min-w-0 flex-1 rounded-[6px] border border-night-edge bg-transparent px-2.5 text-[16px] text-night-ink"
-            />
-            <datalist id={`methods-${asked.kind}`}>
-              {known.map((each) => (
-                <option key={each} value={each} />
-              ))}
-            </datalist>
-          </label>
+      {how !== null && <WaysToRead ways={ways} how={how} onChoose={chooseHow} />}
+      {how === "extents" ? (
+        <OutsideSizes
+          {...given}
+          scale={length}
+          last={read}
+          planned={planned}
+          instruments={[along, across]}
+          draftOf={(i) => draftIn(drafts, key(SIDES[i]!))}
+          onDraft={(i, text) => drafting(SIDES[i]!).onDraft(text)}
+          onKept={(i, text) => drafting(SIDES[i]!).onKept(text)}
+          onTake={takePair}
+        />
+      ) : (
+        <ReadingField
+          key={how}
+          {...given}
+          last={read && reading ? { ...read, value: reading.readingOf(read.value) } : read}
+          scale={scale}
+          reading={reading}
+          wanted={wanted}
+          draft={draftIn(drafts, key(how ?? ""))}
+          onDraft={(text, asSize) => drafting(asSize ? SIZE : (how ?? "")).onDraft(text)}
+          onKept={(text, asSize) => drafting(asSize ? SIZE : (how ?? "")).onKept(text)}
+          system={asked.kind === "size" && carrier.type === "hoop" ? carrier.size.system : null}
+          mandrel={mandrelOf(bench)}
+          instrument={isOffered ? instrument : null}
+          onTake={takeOne}
+          isCompact={isCompact}
+          beside={isOffered && <StandIn instrument={instrument} onPress={press} hasKey={isFirst} isStacked />}
+        />
+      )}
+      <div className="-mt-2 mb-5 flex flex-wrap items-center gap-2 text-[15px] text-night-soft empty:hidden">
+        {isOffered && !isCompact && <StandIn instrument={how === "extents" ? along : instrument} onPress={press} hasKey={isFirst} />}
+        {isTaught && (
+          <MethodField
+            asked={asked}
+            value={method}
+            known={known}
+            onType={setTyped}
+            onLeave={() => {
+              if (typed === null || last === null || typed.trim() === (last.method ?? "")) return;
+              const { method: _old, ...rest } = last;
+              void onEdit({
+                drop: { measured: [last] },
+                put: { measured: [{ ...rest, ...(typed.trim() !== "" && { method: typed.trim() }) }] },
+              });
+            }}
+          />
         )}
       </div>
     </>
   );
 }
 
+/** The strip of the setting's wall, with the outline that it stands round; null where what is read is no closed bezel. */
+function stripIn({ piece, settled }: SizedPiece, { kind, mount }: AskedReading) {
+  const of = kind === "wall-closed" ? piece.mounts.find(({ id }) => id === mount) : undefined;
+  if (!of) return null;
+  const { fit, thickness } = settled.mounts[of.id]!.wall;
+  return { outline: outlineOf(of.stone).outline, fit: fit.value, thickness };
+}
+
+/** One with corners is not rounded up: they would be lost. */
+function waysIn(strip: ReturnType<typeof stripIn>): readonly HowRead[] {
+  if (!strip) return [];
+  return strip.outline.corners.length > 0 ? ["tape", "extents"] : ["tape", "extents", "rounded"];
+}
+
+function useInstrument(isInside: boolean, wanted: number, scale: ReadingScale | null, seed: string): Instrument {
+  return useMemo(
+    () =>
+      standIn(isInside ? "mandrel" : "caliper", isInside ? "Mandrel" : "Caliper", {
+        ...STAND_IN,
+        ...{ wanted, scatter: scale ? STAND_IN.scatter : STAND_IN.ofStock, seed },
+      }),
+    [isInside, wanted, scale, seed],
+  );
+}
+
+/** What is typed of a reading, by the field's name behind the figure's. */
+const SIZE = "size";
+const SIDES = ["along", "across"] as const;
+const FIELDS_OF: Readonly<Record<HowRead, readonly string[]>> = { tape: ["tape"], extents: SIDES, rounded: ["rounded"] };
+const HOWS = Object.keys(FIELDS_OF) as HowRead[];
+
+type Drafts = Readonly<Record<string, string>> | undefined;
+
+/** The way in which something is half typed; null where nothing is. */
+function draftedHow(drafts: Drafts, figure: string): HowRead | null {
+  return HOWS.find((how) => FIELDS_OF[how].some((field) => drafts?.[`${figure} ${field}`] !== undefined)) ?? null;
+}
+
 /** What was typed of a reading and not taken: as a size, or as it measures. */
-function draftIn(drafts: Readonly<Record<string, string>> | undefined, figure: string) {
-  const [size, plain] = [drafts?.[`${figure} size`], drafts?.[figure]];
+function draftIn(drafts: Drafts, key: string) {
+  const [size, plain] = [drafts?.[`${key} ${SIZE}`], drafts?.[key]];
   if (size !== undefined) return { text: size, isSize: true };
   return plain === undefined ? null : { text: plain, isSize: false };
 }
 
-const NO_KEYS = {};
-
-/** The instrument's button; one that stands in for a real one says so. */
-function StandIn({ instrument, hasKey }: { readonly instrument: Instrument; readonly hasKey: boolean }) {
-  return (
-    <button type="button" className="night-btn !min-h-[46px] !text-[16px]" onClick={() => instrument.press()}>
-      {hasKey && <kbd className="night-key">C</kbd>}
-      Read {instrument.name.toLowerCase()}
-      {instrument.isStandIn && <small className="text-[14px] text-night-soft">{STANDS_IN}</small>}
-    </button>
-  );
+/** Whether a time lies no longer ago (ms). */
+function isWithin(at: string, ms: number): boolean {
+  return Date.now() - Date.parse(at) < ms;
 }
+
+const itself = (mm: number) => mm;
+const NO_SIZES: Extents = [0, 0];
+const NO_KEYS = {};

@@ -1,10 +1,11 @@
 "use client";
 
 import { Minus, Plus } from "lucide-react";
-import { useCallback, useEffect, useId, useRef, useState } from "react";
+import { type ReactNode, useCallback, useEffect, useId, useRef, useState } from "react";
 import { type AskedReading } from "@/core/making/step";
 import { type MandrelMark, type SizeSystem, readSize, sizeText } from "@/core/hoop/sizes";
 import { readLength } from "@/core/measure/reading";
+import { type LengthReading } from "@/core/mount/closed-length";
 import { type Measured } from "@/core/piece/make";
 import { type Misread, misreadOf } from "@/core/piece/misread";
 import { type ReadingScale, startsAgain, verdictOf } from "@/core/piece/reading-scales";
@@ -14,6 +15,7 @@ import { SYSTEM_NAMES } from "@/words/names";
 import { ASKED, MADE_UP, READ_BY, readingText, sayMisread, sayVerdict } from "@/words/making";
 import { type Units, lengthUnit } from "@/words/show";
 import { ReadingScaleView } from "./ReadingScaleView";
+import { ReadingVerdict } from "./ReadingVerdict";
 import { useTaking } from "./taking";
 
 /** What is typed is taken by then, whether or not it was entered (ms): a browser that ends has it a moment later. */
@@ -25,9 +27,17 @@ const STEP = 0.05;
 
 interface Props {
   readonly asked: AskedReading;
+  /** Its name, where it is not what is asked for but what that follows from. */
+  readonly part?: string;
+  /** Whether it stands among several: lower, and without steps. */
+  readonly isCompact?: boolean;
+  /** What stands beside it in its row, where it is compact. */
+  readonly beside?: ReactNode;
   /** The last reading of it. */
   readonly last: Measured | null;
   readonly scale: ReadingScale | null;
+  /** How the length follows from what is read, where that is not the length itself. */
+  readonly reading?: LengthReading | null;
   /** What it should be about (mm); a reading far from it is asked about. */
   readonly wanted: number;
   /** What was typed here and not taken, and whether as a size; null where there is none. */
@@ -57,8 +67,12 @@ export type Taken = { readonly problem: string } | { readonly kept: Promise<bool
 /** A value read off the metal: typed, stepped, or sent by an instrument; what it means stands under it at once. */
 export function ReadingField({
   asked,
+  part,
+  isCompact = false,
+  beside,
   last,
   scale,
+  reading = null,
   wanted,
   draft,
   onDraft,
@@ -182,7 +196,8 @@ export function ReadingField({
   const value = typed === null ? (last?.value ?? null) : "problem" in typed ? null : typed.value;
   const shown = text ?? (last === null ? "" : lastText(last.value));
   const verdict = scale && value !== null ? verdictOf(scale, value) : null;
-  const said = verdict && scale && value !== null ? sayVerdict(asked, verdict, scale.wanted, value, units) : null;
+  const lengthOf = reading?.lengthOf ?? itself;
+  const said = verdict && scale && value !== null ? sayVerdict(asked, verdict, lengthOf(scale.wanted), lengthOf(value), units) : null;
   const step = (by: 1 | -1) => {
     const from = value ?? scale?.wanted;
     if (from === undefined) return;
@@ -194,10 +209,11 @@ export function ReadingField({
   /** What was typed, with its unit where it names none. */
   const typedWithUnit = /^[\d.,\s]*$/.test(shown) ? `${shown.trim()} ${isSize ? SYSTEM_NAMES[system] : lengthUnit(units)}` : shown.trim();
   const isGood = verdict?.code === "good";
+  const label = part ?? ASKED[asked.kind];
   return (
-    <section aria-label={ASKED[asked.kind]} className="mb-5">
-      <div className="mb-2 flex items-baseline gap-3 text-[15px] text-night-soft">
-        <label htmlFor={id}>{ASKED[asked.kind]}</label>
+    <section aria-label={label} className={isCompact ? "mb-2" : "mb-5"}>
+      <div className={`${isCompact ? "mb-1" : "mb-2"} flex items-baseline gap-3 text-[15px] text-night-soft`}>
+        <label htmlFor={id}>{label}</label>
         {system && (
           <span className="ml-auto flex gap-1.5">
             {[true, false].map((each) => (
@@ -218,10 +234,12 @@ export function ReadingField({
           </span>
         )}
       </div>
-      <div className="grid grid-cols-[60px_1fr_60px] gap-2">
-        <button type="button" aria-label="Less" onClick={() => step(-1)} className="night-btn !px-0">
-          <Minus aria-hidden="true" />
-        </button>
+      <div className={isCompact ? "grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-2" : "grid grid-cols-[60px_1fr_60px] gap-2"}>
+        {!isCompact && (
+          <button type="button" aria-label="Less" onClick={() => step(-1)} className="night-btn !px-0">
+            <Minus aria-hidden="true" />
+          </button>
+        )}
         <div
           className={`flex min-w-0 items-baseline gap-2 rounded-[8px] border-2 px-3 ${problem ? "border-night-warn" : isGood ? "border-ok" : "border-night-edge"} focus-within:border-glow`}
         >
@@ -266,16 +284,24 @@ export function ReadingField({
               event.target.select();
             }}
             onBlur={takeTyped}
-            className="w-0 min-w-0 flex-1 bg-transparent py-1 text-right text-[40px] font-bold tabular-nums outline-none [font-stretch:92%]"
+            className={`w-0 min-w-0 flex-1 bg-transparent py-1 text-right font-bold tabular-nums outline-none [font-stretch:92%] ${isCompact ? "text-[26px]" : "text-[40px]"}`}
           />
           <span className="text-[18px] text-night-soft">{inSizes && system ? SYSTEM_NAMES[system] : lengthUnit(units)}</span>
         </div>
-        <button type="button" aria-label="More" onClick={() => step(1)} className="night-btn !px-0">
-          <Plus aria-hidden="true" />
-        </button>
+        {isCompact ? (
+          beside
+        ) : (
+          <button type="button" aria-label="More" onClick={() => step(1)} className="night-btn !px-0">
+            <Plus aria-hidden="true" />
+          </button>
+        )}
       </div>
       {scale && <ReadingScaleView scale={scale} value={doubt ? null : value} units={units} />}
-      <p id={`${id}-told`} aria-live="polite" className="mt-1 min-h-[24px] text-[18px] leading-snug">
+      <p
+        id={`${id}-told`}
+        aria-live="polite"
+        className={isCompact ? "mt-0.5 text-[16px] leading-snug" : "mt-1 min-h-[24px] text-[18px] leading-snug"}
+      >
         {problem && (
           <span className="text-night-warn">
             <span aria-hidden="true">◆ </span>
@@ -288,12 +314,8 @@ export function ReadingField({
             {sayMisread(typedWithUnit, doubt.value, wanted, units)}
           </span>
         )}
-        {!problem && !doubt && said && (
-          <>
-            <b className={isGood ? "text-night-ok" : "text-glow"}>{said.what}</b> {said.advice}
-          </>
-        )}
-        {!problem && !doubt && !said && last && text === null && (
+        {!problem && !doubt && said && verdict && <ReadingVerdict said={said} verdict={verdict} />}
+        {!problem && !doubt && !said && !part && last && text === null && (
           <span className="text-night-soft">
             {readingText(last.value, units)} {lengthUnit(units)}, {READ_BY[last.by]}. The plan goes on with it.
           </span>
@@ -315,6 +337,9 @@ export function ReadingField({
     </section>
   );
 }
+
+/** A length that is read itself. */
+const itself = (mm: number) => mm;
 
 /** A question is seen as soon as it is asked, above what stands at the foot. */
 function intoView(element: HTMLElement | null): void {

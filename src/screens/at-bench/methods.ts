@@ -1,6 +1,7 @@
 import { useMemo } from "react";
 import { type ReadingKind } from "@/core/making/step";
-import { type Make } from "@/core/piece/make";
+import { type HowRead } from "@/core/mount/closed-length";
+import { type Make, type Measured } from "@/core/piece/make";
 import { useTrayState } from "@/ui/tray";
 
 /** Readings that say the same of how a maker works: both ends of a length. */
@@ -18,6 +19,17 @@ const ALIKE: Partial<Readonly<Record<ReadingKind, readonly string[]>>> = {
 export function useMethods(kind: ReadingKind): readonly string[] {
   const makes = useTrayState((state) => state.makes);
   return useMemo(() => methodsIn(Object.values(makes).flat(), kind), [makes, kind]);
+}
+
+/** How a closed length was read last; null where none was yet. */
+export function useLastHow(): HowRead | null {
+  const makes = useTrayState((state) => state.makes);
+  return useMemo(() => {
+    const read = Object.values(makes)
+      .flat()
+      .flatMap(({ measured }) => measured.filter(({ how }) => how !== undefined));
+    return read.reduce<Measured | null>((last, each) => (last && last.at > each.at ? last : each), null)?.how ?? null;
+  }, [makes]);
 }
 
 function methodsIn(makes: readonly Make[], kind: ReadingKind): string[] {

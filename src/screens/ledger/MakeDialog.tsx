@@ -13,7 +13,7 @@ import { saveFile } from "@/ui/save-file";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { clockText, fullDayText } from "@/words/dates";
 import { FIGURE_NAMES } from "@/words/figures";
-import { ASKED, READ_BY, mishapName } from "@/words/making";
+import { ASKED, mishapName, readText } from "@/words/making";
 import { counted } from "@/words/names";
 import { STAGE_TITLES, figureText, sayStep } from "@/words/steps";
 import { TROUBLE_WORDS } from "@/words/trouble";
@@ -71,17 +71,15 @@ export function MakeDialog({ entry, onClose }: { readonly entry: Entry; readonly
           <h2 className="section-head">Read off the metal</h2>
           {make.measured.length === 0 && <p className="text-[13px] text-soft">Nothing was measured.</p>}
           <ul className="text-[13px]">
-            {make.measured.map(({ figure, value, at, by, method, madeUp, scrapped }) => {
+            {make.measured.map((reading) => {
+              const { figure, value, at } = reading;
               const wanted = planned?.ok ? planned.plan.figures[figure] : undefined;
               return (
                 <li key={`${figure} ${at}`} className="border-t border-hair py-1">
                   {nameOf(figure, planned?.ok ? planned.plan.steps : [])}:{" "}
                   <b>{wanted ? showFigureValue(value, wanted.unit, units) : withUnit(value, "measured", units)}</b>
                   <span className="text-soft">
-                    {wanted && `, planned ${figureText(figure, wanted, units)}`}, {READ_BY[by]}
-                    {method && `, ${method}`}
-                    {madeUp && ", made up by the stand-in"}
-                    {scrapped && ", of the part before it was made anew"}
+                    {wanted && `, planned ${figureText(figure, wanted, units)}`}, {readText(reading, units)}
                   </span>
                 </li>
               );

@@ -1,11 +1,12 @@
 "use client";
 
 import { type Mount } from "@/core/piece/piece";
+import { LEAST_TURN_IN } from "@/core/stone/stone";
 import { DragHandle } from "@/ui/DragHandle";
 import { Knob } from "@/ui/Drawing";
 import { usePlan } from "@/ui/plan";
 import { useSession } from "@/ui/session";
-import { LEAST_TURN_IN, stoneOf } from "./fields";
+import { stoneOf } from "./fields";
 
 const KEY_STEP = 0.05;
 

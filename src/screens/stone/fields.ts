@@ -3,7 +3,7 @@ import { type Piece } from "@/core/piece/piece";
 import { type OutlineShape } from "@/core/stone/shapes/shapes";
 import { guessedOf } from "@/core/stone/reshape";
 import { renamed } from "@/core/stone/known-stones";
-import { type Material, raisedTo } from "@/core/stone/stone";
+import { LEAST_TURN_IN, type Material, atHeight, raisedTo } from "@/core/stone/stone";
 import { type Session } from "@/store/session";
 import { lengthField, numberField, optionalLengthField, wordsField } from "@/ui/fields";
 import { type Units } from "@/words/show";
@@ -87,8 +87,7 @@ export function dimensionField(mount: string, name: Dimension["name"], units: Un
 export function heightField(mount: string, units: Units) {
   return lengthField(`${mount}.stone.height`, units, (piece, value) => {
     const stone = stoneOf(piece, mount);
-    stone.height = value;
-    if (stone.dome === "flat") stone.turnIn = value;
+    Object.assign(stone, atHeight(stone, value));
   });
 }
 
@@ -99,9 +98,6 @@ export function turnInField(mount: string, units: Units) {
     stone.turnIn = raisedTo(stone, value, LEAST_TURN_IN) as Editable<Stone>["turnIn"];
   });
 }
-
-/** No height round the outline is pushed under this (mm). */
-export const LEAST_TURN_IN = 0.05;
 
 /** One of the heights round the outline. */
 export function profileField(mount: string, index: number, units: Units) {

@@ -95,7 +95,7 @@ function footOf(asked: BackAsked): WorkedJoint {
           works,
           target: key("blankLength"),
           second: key("blankWidth"),
-          reads: [{ figure: key("thickness"), kind: "thickness", mount }],
+          reads: [{ figure: key("thickness"), kind: "thickness", mount, planned: back.thickness }],
           checks: ["plate.room", "foot.flat"],
           cautions: ["saw"],
         }),

@@ -11,6 +11,7 @@ export interface Cushion {
 }
 
 export const cushion: ShapeKind<Cushion> = {
+  measures: { length: "length", width: "width" },
   faults: () => [],
   outline: ({ length, width, exponent }) => {
     const [a, b] = [length / 2, width / 2];

@@ -16,6 +16,7 @@ const LARGEST = 200;
 const SMALLEST = 0.05;
 
 export const free: ShapeKind<Free> = {
+  measures: {},
   faults: (shape) => {
     const { points } = shape;
     const apart = points.findIndex((point, i) => distance(point, points[(i + 1) % points.length]!) < tolerance.sameLength);

@@ -13,6 +13,7 @@ export interface Heart {
 }
 
 export const heart: ShapeKind<Heart> = {
+  measures: { length: "length", width: "width" },
   faults: ({ length, width, cleft }) => {
     const faults: ShapeFault[] = [];
     if (!(cleft > 0 && cleft <= width / 4))

@@ -11,6 +11,7 @@ export interface Marquise {
 }
 
 export const marquise: ShapeKind<Marquise> = {
+  measures: { length: "length", width: "width" },
   faults: ({ length, width }) =>
     length < width ? [{ field: "length", code: "length-under-width", values: { limit: width, got: length } }] : [],
   outline: ({ length, width }) => {

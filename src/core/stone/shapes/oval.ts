@@ -9,6 +9,7 @@ export interface Oval {
 }
 
 export const oval: ShapeKind<Oval> = {
+  measures: { length: "length", width: "width" },
   faults: () => [],
   outline: ({ length, width }) => ellipse(length / 2, width / 2),
   scaled: (shape, by) => ({ ...shape, length: shape.length * by, width: shape.width * by }),

@@ -11,6 +11,7 @@ export interface Pear {
 }
 
 export const pear: ShapeKind<Pear> = {
+  measures: { length: "length", width: "width" },
   faults: ({ length, width }) =>
     length < width ? [{ field: "length", code: "length-under-width", values: { limit: width, got: length } }] : [],
   outline: ({ length, width }) => {

@@ -12,6 +12,7 @@ export interface Rectangle {
 }
 
 export const rectangle: ShapeKind<Rectangle> = {
+  measures: { length: "length", width: "width" },
   faults: ({ length, width, corner }) => {
     const limit = Math.min(length, width) / 2;
     return corner > limit ? [{ field: "corner", code: "corner-too-round", values: { limit, got: corner } }] : [];

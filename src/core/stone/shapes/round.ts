@@ -7,6 +7,7 @@ export interface Round {
 }
 
 export const round: ShapeKind<Round> = {
+  measures: { diameter: "across" },
   faults: () => [],
   outline: ({ diameter }) => ellipse(diameter / 2, diameter / 2),
   scaled: (shape, by) => ({ ...shape, diameter: shape.diameter * by }),

@@ -17,8 +17,13 @@ export interface ShapeFault {
   readonly values: Readonly<Record<string, string | number>>;
 }
 
+/** What of a stone a caliper reads. */
+export type MeasureKind = "across" | "length" | "width";
+
 /** All that the rest knows of a shape. */
 export interface ShapeKind<S> {
+  /** Its lengths that a caliper reads off the stone, in the order they are read, each by what it is. */
+  readonly measures: { readonly [K in keyof S]?: MeasureKind };
   /** None if the dimensions make an outline. */
   faults(shape: S): readonly ShapeFault[];
   /** @throws for dimensions that `faults` refuses. */

@@ -8,7 +8,7 @@ import { type Oval, oval } from "./oval";
 import { type Pear, pear } from "./pear";
 import { type Rectangle, rectangle } from "./rectangle";
 import { type Round, round } from "./round";
-import { type ShapeFault, type ShapeKind } from "./shape";
+import { type MeasureKind, type ShapeFault, type ShapeKind } from "./shape";
 import { type Triangle, triangle } from "./triangle";
 
 export type OutlineShape = Round | Oval | Cushion | Rectangle | Pear | Marquise | Heart | Triangle | Free;
@@ -35,6 +35,17 @@ export function shapeFaults(shape: OutlineShape): readonly ShapeFault[] {
 
 export function scaled<S extends OutlineShape>(shape: S, by: number): S {
   return kindOf(shape).scaled(shape, by);
+}
+
+/** The lengths that a caliper reads off a stone, in the order they are read: the dimension's name, what it is, and how long it is (mm). */
+export function measuresOf(shape: OutlineShape): readonly { readonly name: string; readonly kind: MeasureKind; readonly mm: number }[] {
+  const { measures } = kindOf(shape);
+  return Object.entries(measures).map(([name, kind]) => ({ name, kind, mm: shape[name as keyof typeof shape] as unknown as number }));
+}
+
+/** The shape with one of its lengths as it was read. */
+export function withMeasure<S extends OutlineShape>(shape: S, name: string, mm: number): S {
+  return { ...shape, [name]: mm };
 }
 
 const made = new WeakMap<OutlineShape, Outline>();

@@ -17,6 +17,7 @@ export interface Triangle {
 const THIRD = (2 * Math.PI) / 3;
 
 export const triangle: ShapeKind<Triangle> = {
+  measures: {},
   faults: ({ side, corner, bulge }) => {
     const faults: ShapeFault[] = [];
     const roundest = side / (2 * Math.sqrt(3));
