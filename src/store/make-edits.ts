@@ -1,5 +1,14 @@
 import { mergedText } from "./merge-text";
-import { type DoneStep, type HeldReading, type Make, type Measured, type TakenPiece } from "@/core/piece/make";
+import {
+  type DoneStep,
+  type HeldReading,
+  type Make,
+  type Measured,
+  type TakenPiece,
+  type WasDates,
+  type WasNotes,
+  type WasResult,
+} from "@/core/piece/make";
 
 /** What a making lists: each entry is told from others by its key. */
 interface Listed {
@@ -9,12 +18,16 @@ interface Listed {
   readonly taken: TakenPiece;
   readonly photos: NonNullable<Make["photos"]>[number];
   readonly held: HeldReading;
+  readonly notesWas: WasNotes;
+  readonly datesWas: WasDates;
+  readonly resultWas: WasResult;
 }
 
 type Entries = { readonly [L in keyof Listed]?: readonly Listed[L][] };
 
 /** What a making has one of; null where it has none. */
 export interface MakeValues {
+  readonly started?: string;
   readonly finished?: string | null;
   readonly notes?: string;
   readonly asBegun?: string | null;
@@ -39,14 +52,19 @@ const KEYS: { readonly [L in keyof Listed]: (entry: Listed[L]) => string } = {
   taken: ({ at }) => at,
   photos: ({ name, at }) => `${name} ${at}`,
   held: ({ step, figure, at }) => `${step} ${figure} ${at}`,
+  notesWas: ({ at }) => at,
+  datesWas: ({ at }) => at,
+  resultWas: ({ at }) => at,
 };
 
 const LISTS = Object.keys(KEYS) as (keyof Listed)[];
 
 /** A make with a change made to it as it then is. A text that another window has changed meanwhile holds both. */
 export function edited(make: Make, { drop, put, set, was }: MakeEdit): Make {
-  const lists = Object.fromEntries(LISTS.flatMap((list) => (drop?.[list] || put?.[list] ? [[list, listed(list, make, drop, put)]] : [])));
-  return withValues({ ...make, ...lists }, set ? { ...set, ...mergedTexts(make, set, was ?? {}) } : {});
+  const { resultWas = make.result?.was, ...lists }: { -readonly [L in keyof Listed]?: readonly Listed[L][] } = Object.fromEntries(
+    LISTS.flatMap((list) => (drop?.[list] || put?.[list] ? [[list, listed(list, make, drop, put)]] : [])),
+  );
+  return withValues({ ...make, ...lists }, set ? { ...set, ...mergedTexts(make, set, was ?? {}) } : {}, resultWas);
 }
 
 /** Values that are prose: two windows' words are merged, where of other values the last counts. */
@@ -75,29 +93,43 @@ export function overruled(make: Make, { set = {}, was = {} }: MakeEdit): MakeVal
 function listed<L extends keyof Listed>(list: L, make: Make, drop: Entries = {}, put: Entries = {}): readonly Listed[L][] {
   const key: (entry: Listed[L]) => string = KEYS[list];
   const of = (from: Entries): readonly Listed[L][] => from[list] ?? [];
-  const gone = new Set([...of(drop), ...of(put)].map(key));
-  return [...of(make).filter((entry) => !gone.has(key(entry))), ...of(put)];
+  const now = list === "resultWas" ? of({ resultWas: make.result?.was ?? [] }) : of(make);
+  const gone = new Set(of(drop).map(key));
+  const coming = new Map(of(put).map((entry) => [key(entry), entry]));
+  // One that takes another's place stands where that stood: the order of readings says which was first.
+  const kept = now.flatMap((entry) => {
+    const name = key(entry);
+    const next = coming.get(name);
+    coming.delete(name);
+    return next ? [next] : gone.has(name) ? [] : [entry];
+  });
+  return [...kept, ...coming.values()];
 }
 
-function withValues(make: Make, set: MakeValues): Make {
-  const { result: _result, asBegun: _asBegun, ...rest } = make;
+function withValues(make: Make, set: MakeValues, resultWas: readonly WasResult[] = []): Make {
+  const { result: _result, asBegun: _asBegun, notesWas = [], datesWas = [], ...rest } = make;
   const values: Required<MakeValues> = { ...valuesOf(make), ...set };
   const told = {
     ...(values.size !== null && { size: values.size }),
     ...(values.minutes !== null && { minutes: values.minutes }),
     ...(values.words !== null && { words: values.words }),
+    ...(resultWas.length > 0 && { was: resultWas }),
   };
   return {
     ...rest,
+    started: values.started,
     finished: values.finished,
     notes: values.notes,
+    ...(notesWas.length > 0 && { notesWas }),
+    ...(datesWas.length > 0 && { datesWas }),
     ...(values.asBegun !== null && { asBegun: values.asBegun }),
     ...(Object.keys(told).length > 0 && { result: told }),
   };
 }
 
-function valuesOf({ finished, notes, asBegun, result }: Make): Required<MakeValues> {
+function valuesOf({ started, finished, notes, asBegun, result }: Make): Required<MakeValues> {
   return {
+    started,
     finished,
     notes,
     asBegun: asBegun ?? null,

@@ -38,6 +38,20 @@ export function dayParts(iso: string): { readonly year: string; readonly month: 
   return { year: String(time.getFullYear()), month: MONTH.format(time), day: String(time.getDate()) };
 }
 
+/** "2026-11-21T09:52", in the maker's own time, as a field for a time takes it; empty where the time is not known. */
+export function localMinute(iso: string): string {
+  const time = timeOf(iso);
+  if (!time) return "";
+  const two = (n: number) => String(n).padStart(2, "0");
+  const day = `${time.getFullYear()}-${two(time.getMonth() + 1)}-${two(time.getDate())}`;
+  return `${day}T${two(time.getHours())}:${two(time.getMinutes())}`;
+}
+
+/** The time of such a text in ISO; null where it is none. */
+export function fromLocalMinute(text: string): string | null {
+  return /^\d{4}-\d\d-\d\dT\d\d:\d\d/.test(text) ? (timeOf(text)?.toISOString() ?? null) : null;
+}
+
 const MINUTE = 60_000;
 
 /** The time so many minutes after another in ms, in ISO; a part of a minute counts as one. */

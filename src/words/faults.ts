@@ -11,6 +11,7 @@ function limit(v: Fault["values"]): string {
 
 const EXPECTED: Readonly<Record<FaultCode, (v: Fault["values"]) => string>> = {
   "not-json": () => "is not JSON",
+  "not-a-row": () => "is not a make as the table's heads say it",
   "not-utf8": (v) => `is not UTF-8: the byte at ${v.byte} belongs to no character`,
   "not-finite": () => "must be a number that is finite",
   "and-more": (v) => `has ${v.more} more things to put right`,

@@ -51,6 +51,14 @@ export function readNumber(text: string): Reading {
   return { ok: true, value: fraction[1] === "-" ? -size : size };
 }
 
+/** An amount from nothing to the most that a making holds, as it is typed; null where it is none. */
+export function readAmount(text: string): number | null {
+  const read = readNumber(text);
+  return read.ok && read.value >= 0 && read.value <= MOST_AMOUNT ? read.value : null;
+}
+
+const MOST_AMOUNT = 100_000;
+
 /** A length in mm: "3.2", "3,2 mm", "1/8in", "0.125\"", "22ga", "22 gauge", "22 awg", "22 B&S". A bare number is in `shown`, the unit on screen. Gauges go from 1 to 36. */
 export function readLength(text: string, shown: LengthUnit): Reading {
   const match = /^(.*?)\s*(mm|in|inch|inches|"|″|ga|gauge|g|awg|b\s*&\s*s)?$/i.exec(plainDigits(text).trim());

@@ -11,6 +11,7 @@ export interface Fault {
 
 export type FaultCode =
   | "not-json"
+  | "not-a-row"
   | "not-utf8"
   | "not-finite"
   | "and-more"

@@ -20,9 +20,17 @@ export interface Measured {
   readonly extents?: Extents;
   /** From a stand-in: shown, and never counted. */
   readonly madeUp?: boolean;
+  /** What it was before corrections, the oldest first. */
+  readonly was?: readonly WasMeasured[];
   /** The part that was made anew after it: it is that old part's, and nothing follows it any more. */
   readonly scrapped?: string;
 }
+
+/** What a reading was before it was corrected, and when that was; of how it was read only what changed with it. */
+export type WasMeasured = Pick<Measured, "value" | "at"> & Partial<Pick<Measured, "method" | "extents" | "madeUp">>;
+
+/** What a piece weighs is read as this figure, in g; all else that is read is a length in mm. */
+export const MASS_FIGURE = "piece.mass";
 
 /** Readings of what is in hand: those of parts that were made anew since are of the old ones. */
 export function inUse<R extends { readonly scrapped?: string }>(measured: readonly R[]): readonly R[] {
@@ -50,14 +58,36 @@ export interface Make {
   readonly measured: readonly Measured[];
   readonly remedies: readonly { readonly code: string; readonly figure: string; readonly at: string; readonly level?: Level }[];
   readonly held?: readonly HeldReading[];
-  readonly result?: { readonly size?: string; readonly minutes?: number; readonly words?: string };
+  readonly result?: Result & { readonly was?: readonly WasResult[] };
   /** `jpeg` in base64. */
   readonly photos?: readonly { readonly name: string; readonly at: string; readonly jpeg: string }[];
   readonly notes: string;
+  /** What notes and dates were before corrections, the oldest first. */
+  readonly notesWas?: readonly WasNotes[];
+  readonly datesWas?: readonly WasDates[];
   /** Pieces taken in its place since, as they were edited meanwhile: what is done from then on is done to the newest. */
   readonly taken?: readonly TakenPiece[];
   /** When the edited piece was last changed that was looked at and not taken. */
   readonly asBegun?: string;
+}
+
+/** What came of a making, as its maker wrote it down. */
+export interface Result {
+  readonly size?: string;
+  readonly minutes?: number;
+  readonly words?: string;
+}
+
+/** What was there until a correction at a time: only what it changed, null where there was nothing. */
+export type WasResult = { readonly [K in keyof Result]: Result[K] | null } & { readonly at: string };
+export interface WasNotes {
+  readonly value: string;
+  readonly at: string;
+}
+export interface WasDates {
+  readonly started?: string;
+  readonly finished?: string | null;
+  readonly at: string;
 }
 
 export interface TakenPiece {

@@ -3,17 +3,18 @@
 import { Camera, X } from "lucide-react";
 import { type ReactNode, useEffect, useId, useMemo, useRef, useState } from "react";
 import { oneLine } from "@/core/measure/one-line";
-import { type Make, type Measured } from "@/core/piece/make";
+import { MASS_FIGURE, type Make, type Measured } from "@/core/piece/make";
 import { PAUSE } from "@/core/making/worked";
 import { misreadOf } from "@/core/piece/misread";
-import { plainDigits } from "@/core/measure/reading";
+import { readAmount } from "@/core/measure/reading";
 import { type KeptEdit } from "@/store/makings";
+import { useHalfTyped } from "@/ui/half-typed";
 import { standIn } from "@/ui/instruments";
 import { standInsOn } from "@/ui/stand-ins";
 import { MADE_UP, STANDS_IN } from "@/words/making";
 import { useNotices } from "@/ui/notices";
 import { smallJpeg } from "@/ui/small-jpeg";
-import { useTray, useTrayState } from "@/ui/tray";
+import { useTray } from "@/ui/tray";
 import { WordsField } from "./WordsField";
 import { useTaking } from "./taking";
 import { minutesOf } from "./timed";
@@ -130,7 +131,6 @@ export function Finish({ make, size, system, weight, onFinish }: Props) {
   );
 }
 
-const MASS = "piece.mass";
 /** How far a usual maker's piece weighs from its plan, as a share of it, and the scale's last digit (g). */
 const SCALE = { scatter: 0.03, step: 0.01 } as const;
 
@@ -138,11 +138,11 @@ const SCALE = { scatter: 0.03, step: 0.01 } as const;
 function Weight({ make, planned }: { readonly make: Make; readonly planned: number }) {
   const tray = useTray();
   const { warn } = useNotices();
-  const [text, setText] = useHalfTyped(make, MASS);
+  const [text, setText] = useHalfTyped(make.piece, MASS_FIGURE);
   const [doubt, setDoubt] = useState<number | null>(null);
-  const last = make.measured.findLast(({ figure }) => figure === MASS);
+  const last = make.measured.findLast(({ figure }) => figure === MASS_FIGURE);
   const scale = useMemo(
-    () => standIn("scale", "Scale", { ...SCALE, wanted: planned, scatter: SCALE.scatter * planned, seed: `${make.id} ${MASS}` }),
+    () => standIn("scale", "Scale", { ...SCALE, wanted: planned, scatter: SCALE.scatter * planned, seed: `${make.id} ${MASS_FIGURE}` }),
     [make.id, planned],
   );
   const take = (value: number, by: Measured["by"], isMadeUp = false) => {
@@ -153,9 +153,9 @@ function Weight({ make, planned }: { readonly make: Make; readonly planned: numb
         make,
         {
           ...(last && { drop: { measured: [last] } }),
-          put: { measured: [{ figure: MASS, value, at: new Date().toISOString(), by, ...(isMadeUp && { madeUp: true }) }] },
+          put: { measured: [{ figure: MASS_FIGURE, value, at: new Date().toISOString(), by, ...(isMadeUp && { madeUp: true }) }] },
         },
-        MASS,
+        MASS_FIGURE,
       )
       .then((kept) => !kept.ok && warn(`${kept.problem}.`));
   };
@@ -208,16 +208,8 @@ function Weight({ make, planned }: { readonly make: Make; readonly planned: numb
   );
 }
 
-/** A number from nothing to the most that a making holds, as it is typed; null where it is none. */
-function readAmount(text: string): number | null {
-  const value = Number(plainDigits(text).replace(",", "."));
-  return text.trim() !== "" && Number.isFinite(value) && value >= 0 && value <= MOST ? value : null;
-}
-
-const MOST = 100_000;
-
 function Minutes({ make, onSet }: { readonly make: Make; readonly onSet: (minutes: number | null) => void }) {
-  const [text, setText] = useHalfTyped(make, "minutes");
+  const [text, setText] = useHalfTyped(make.piece, "minutes");
   const minutes = make.result?.minutes;
   const typed = text ?? (minutes === undefined ? "" : String(minutes));
   const problem = typed === "" || readAmount(typed) !== null ? null : `"${typed}" is not a time: type minutes, e.g. 95`;
@@ -235,13 +227,6 @@ function Minutes({ make, onSet }: { readonly make: Make; readonly onSet: (minute
       }}
     />
   );
-}
-
-/** What is typed in a field of the result and not taken, kept over a reload. */
-function useHalfTyped({ piece }: Make, field: string): readonly [string | null, (text: string | null) => void] {
-  const tray = useTray();
-  const text = useTrayState(({ drafts }) => drafts[piece]?.[field] ?? null);
-  return [text, (next) => tray.setDraft(piece, field, next)];
 }
 
 interface FieldProps {

@@ -3,6 +3,7 @@
 import Link from "next/link";
 import { doneSteps } from "@/core/making/done";
 import { useRouter } from "next/navigation";
+import { useState } from "react";
 import { type Step } from "@/core/making/step";
 import { type Make, isUnderWay, pieceNow } from "@/core/piece/make";
 import { KeepError } from "@/store/keeper";
@@ -18,6 +19,7 @@ import { counted } from "@/words/names";
 import { STAGE_TITLES, figureText, sayStep } from "@/words/steps";
 import { TROUBLE_WORDS } from "@/words/trouble";
 import { showFigureValue, withUnit } from "@/words/show";
+import { CorrectMake } from "./CorrectMake";
 import { type Entry } from "./entries";
 import { loadFiles } from "../fetched";
 
@@ -28,6 +30,7 @@ export function MakeDialog({ entry, onClose }: { readonly entry: Entry; readonly
   const router = useRouter();
   const units = useUnits();
   const { say, warn } = useNotices();
+  const [isCorrecting, setCorrecting] = useState(false);
   const bench = useTrayState((state) => state.bench);
   const isOnTray = useTrayState(({ pieces }) => pieces.some(({ id, deleted }) => id === make.piece && deleted === null));
   const planned = usePlanned(pieceNow(make), bench);
@@ -53,6 +56,7 @@ export function MakeDialog({ entry, onClose }: { readonly entry: Entry; readonly
       onClose();
       say(`Taken out of the ledger: ${piece.name}`, { name: "Put back", run: () => void act(back) });
     });
+  const steps = planned?.ok ? planned.plan.steps : [];
   const times = planned?.ok ? doneSteps(planned.plan.steps, make.done) : new Map<string, string>();
   const done = planned?.ok ? planned.plan.steps.flatMap((step) => (times.has(step.id) ? [{ step, at: times.get(step.id)! }] : [])) : [];
   return (
@@ -63,23 +67,29 @@ export function MakeDialog({ entry, onClose }: { readonly entry: Entry; readonly
         {entry.reached && `, came to ${entry.reached}`}
         {entry.minutes !== null && `; ${counted(entry.minutes, "minute")}`}
       </p>
-      {make.result?.words && <p className="mt-1.5">{make.result.words}</p>}
-      {make.notes && <p className="mt-1.5 text-soft">{make.notes}</p>}
+      {isCorrecting ? (
+        <CorrectMake make={make} nameOf={({ figure }) => nameOf(figure, steps)} hasSize={piece.carrier.type === "hoop"} />
+      ) : (
+        <>
+          {make.result?.words && <p className="mt-1.5">{make.result.words}</p>}
+          {make.notes && <p className="mt-1.5 text-soft">{make.notes}</p>}
+        </>
+      )}
       <Photos make={make} />
       <div className="mt-3 grid gap-x-6 gap-y-3 md:grid-cols-2">
-        <section aria-label="Read off the metal">
-          <h2 className="section-head">Read off the metal</h2>
-          {make.measured.length === 0 && <p className="text-[13px] text-soft">Nothing was measured.</p>}
-          <ul className="text-[13px]">
+        <section aria-label="What was read and what went wrong">
+          {!isCorrecting && <h2 className="section-head">Read off the metal</h2>}
+          {!isCorrecting && make.measured.length === 0 && <p className="text-[13px] text-soft">Nothing was measured.</p>}
+          <ul className="text-[13px]" hidden={isCorrecting}>
             {make.measured.map((reading) => {
               const { figure, value, at } = reading;
               const wanted = planned?.ok ? planned.plan.figures[figure] : undefined;
               return (
                 <li key={`${figure} ${at}`} className="border-t border-hair py-1">
-                  {nameOf(figure, planned?.ok ? planned.plan.steps : [])}:{" "}
-                  <b>{wanted ? showFigureValue(value, wanted.unit, units) : withUnit(value, "measured", units)}</b>
+                  {nameOf(figure, steps)}: <b>{wanted ? showFigureValue(value, wanted.unit, units) : withUnit(value, "measured", units)}</b>
                   <span className="text-soft">
                     {wanted && `, planned ${figureText(figure, wanted, units)}`}, {readText(reading, units)}
+                    {reading.was && `, was ${withUnit(reading.was.at(-1)!.value, "measured", units)} before it was corrected`}
                   </span>
                 </li>
               );
@@ -115,6 +125,17 @@ export function MakeDialog({ entry, onClose }: { readonly entry: Entry; readonly
         </section>
       </div>
       <DialogActions>
+        <button
+          type="button"
+          className="btn mr-auto"
+          aria-pressed={isCorrecting}
+          onClick={() => {
+            void tray.readDrafts(make.piece);
+            setCorrecting(!isCorrecting);
+          }}
+        >
+          {isCorrecting ? "Corrected" : "Correct the record"}
+        </button>
         <button type="button" className="btn" onClick={() => void takeOut()}>
           Take out of the ledger
         </button>

@@ -1,0 +1,169 @@
+"use client";
+
+import { readAmount, readLength } from "@/core/measure/reading";
+import { oneLine } from "@/core/measure/one-line";
+import { MASS_FIGURE, type Make, type Measured, type Result } from "@/core/piece/make";
+import { correctedDates, correctedNotes, correctedReading, correctedResult } from "@/store/make-corrections";
+import { type MakeEdit } from "@/store/make-edits";
+import { useNotices } from "@/ui/notices";
+import { useTray, useUnits } from "@/ui/tray";
+import { fromLocalMinute, localMinute } from "@/words/dates";
+import { readingText } from "@/words/making";
+import { type Units, lengthUnit } from "@/words/show";
+import { CorrectField, type Reading } from "./CorrectField";
+
+interface Props {
+  readonly make: Make;
+  /** What a reading is of. */
+  readonly nameOf: (reading: Measured) => string;
+  readonly hasSize: boolean;
+}
+
+/** All of a record that can be put right, each field by itself: what it was stays in the record, and each correction can be undone. */
+export function CorrectMake({ make, nameOf, hasSize }: Props) {
+  const tray = useTray();
+  const units = useUnits();
+  const { say, warn } = useNotices();
+  const correct = async (what: string, edit: MakeEdit) => {
+    if (Object.keys(edit).length === 0) return;
+    const kept = await tray.editMake(make, edit);
+    if (!kept.ok) return warn(`${kept.problem}.`);
+    const undo = async () => {
+      const back = await tray.stepMake(make, "past");
+      if (back === "not-kept") warn("Not undone: the record stays as it was corrected.");
+    };
+    say(`Corrected: ${what}`, { name: "Undo", run: () => void undo() });
+  };
+  const now = () => new Date().toISOString();
+  const { result = {}, piece } = make;
+  const name = (field: string) => `${make.id} ${field}`;
+  const lastWas = <K extends keyof Result>(key: K) => result.was?.findLast((was) => was[key] !== undefined)?.[key];
+  const told = (was: string | number | null | undefined) => (was === undefined ? "" : was === null ? "empty" : String(was));
+  const setResult = (what: string, set: Parameters<typeof correctedResult>[1]) => void correct(what, correctedResult(make, set, now()));
+  const setDates = (what: string, set: Parameters<typeof correctedDates>[1]) => void correct(what, correctedDates(make, set, now()));
+  return (
+    <>
+      <div className="mt-2 grid gap-x-6 md:grid-cols-2">
+        <CorrectField
+          label="Begun"
+          {...{ piece, name: name("started"), type: "datetime-local" }}
+          own={localMinute(make.started)}
+          was={timeWas(make.datesWas?.findLast(({ started }) => started !== undefined)?.started)}
+          read={(text) => readTime(text, (time) => make.finished === null || time <= make.finished, "It must begin before it is finished")}
+          onCorrect={(started) => setDates("when it was begun", { started })}
+        />
+        {make.finished !== null && (
+          <CorrectField
+            label="Finished"
+            {...{ piece, name: name("finished"), type: "datetime-local" }}
+            own={localMinute(make.finished)}
+            was={timeWas(make.datesWas?.findLast(({ finished }) => finished !== undefined)?.finished)}
+            read={(text) => readTime(text, (time) => time >= make.started, "It must be finished after it is begun")}
+            onCorrect={(finished) => setDates("when it was finished", { finished })}
+          />
+        )}
+        {hasSize && (
+          <CorrectField
+            label="Size reached"
+            {...{ piece, name: name("size"), longest: 24 }}
+            own={result.size ?? ""}
+            was={told(lastWas("size"))}
+            read={readWords}
+            onCorrect={(size) => setResult("the size reached", { size: size === "" ? null : oneLine(size) })}
+          />
+        )}
+        <CorrectField
+          label="Minutes at the bench"
+          {...{ piece, name: name("minutes") }}
+          own={result.minutes === undefined ? "" : String(result.minutes)}
+          was={told(lastWas("minutes"))}
+          read={readMinutes}
+          onCorrect={(minutes) => setResult("the minutes", { minutes })}
+        />
+      </div>
+      <CorrectField
+        label="Note for next time"
+        {...{ piece, name: name("words"), longest: 2000, rows: 2 }}
+        own={result.words ?? ""}
+        was={told(lastWas("words"))}
+        read={readWords}
+        onCorrect={(words) => setResult("the note", { words: words.trim() === "" ? null : words })}
+      />
+      <CorrectField
+        label="Notes of the making"
+        {...{ piece, name: name("notes"), longest: 20_000, rows: 2 }}
+        own={make.notes}
+        was={told(make.notesWas?.at(-1)?.value)}
+        read={readWords}
+        onCorrect={(notes) => void correct("the notes", correctedNotes(make, notes, now()))}
+      />
+      <section aria-label="Correct what was read" className="mt-3">
+        <h2 className="section-head">Read off the metal</h2>
+        {make.measured.length === 0 && <p className="text-[13px] text-soft">Nothing was measured.</p>}
+        {make.measured.map((reading) => {
+          const { figure, at, was = [] } = reading;
+          const of = nameOf(reading);
+          const isMass = figure === MASS_FIGURE;
+          return (
+            <div key={`${figure} ${at}`} className="grid gap-x-6 md:grid-cols-2">
+              <CorrectField
+                label={of}
+                {...{ piece, name: name(`${figure} ${at} value`) }}
+                own={valueText(reading, units)}
+                unit={isMass ? "g" : lengthUnit(units)}
+                was={was.length === 0 ? "" : valueText({ figure, value: was.at(-1)!.value }, units)}
+                read={(text) => readValue(text, isMass, units)}
+                onCorrect={(value) => void correct(of, correctedReading(reading, { value }, now()))}
+              />
+              <CorrectField
+                label={`${of}: worked by`}
+                {...{ piece, name: name(`${figure} ${at} method`), longest: 40 }}
+                own={reading.method ?? ""}
+                was={told(was.findLast(({ method }) => method !== undefined)?.method)}
+                read={readWords}
+                onCorrect={(method) => void correct(of, correctedReading(reading, { method: oneLine(method.trim()) }, now()))}
+              />
+            </div>
+          );
+        })}
+      </section>
+    </>
+  );
+}
+
+function readWords(text: string): Reading<string> {
+  return { value: text };
+}
+
+function readMinutes(text: string): Reading<number | null> {
+  if (text.trim() === "") return { value: null };
+  const minutes = readAmount(text);
+  return minutes === null ? { problem: `"${text.trim()}" is not a time: type minutes, e.g. 95` } : { value: minutes };
+}
+
+function readValue(text: string, isMass: boolean, units: Units): Reading<number> {
+  const typed = text.trim();
+  const value = isMass ? readAmount(text) : lengthOf(text, units);
+  return value !== null && value > 0
+    ? { value }
+    : { problem: typed === "" ? "Still empty: type what it read" : `"${typed}" is not a measure: type what it read` };
+}
+
+function lengthOf(text: string, units: Units): number | null {
+  const read = readLength(text, units.length);
+  return read.ok ? read.value : null;
+}
+
+function valueText({ figure, value }: Pick<Measured, "figure" | "value">, units: Units): string {
+  return figure === MASS_FIGURE ? value.toFixed(2) : readingText(value, units);
+}
+
+function readTime(text: string, isRight: (iso: string) => boolean, otherwise: string): Reading<string> {
+  const time = fromLocalMinute(text);
+  if (time === null) return { problem: `"${text}" is not a date with a time` };
+  return isRight(time) ? { value: time } : { problem: otherwise };
+}
+
+function timeWas(was: string | null | undefined): string {
+  return was ? localMinute(was).replace("T", " ") : "";
+}
