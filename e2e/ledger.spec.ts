@@ -7,7 +7,7 @@ const open = async (page: Page) => {
   await page.goto("/");
   await expect(page.getByText("Made 21 Nov")).toHaveCount(1);
   await page.getByRole("link", { name: "Ledger", exact: true }).click();
-  await expect(page.getByText("24 makes")).toBeVisible();
+  await expect(page.getByText("24 makes, ")).toBeVisible();
 };
 
 test("the year's makes are found, filtered and sorted, one is opened as it was, and made again", async ({ page }) => {
@@ -76,7 +76,7 @@ test("the ledger goes out as a table and comes back in another browser without l
     .getByRole("dialog")
     .getByRole("button", { name: /Restore/ })
     .click();
-  await expect(other.getByText("24 makes")).toBeVisible();
+  await expect(other.getByText("24 makes, ")).toBeVisible();
   expect((await csv(other)).equals(out)).toBe(true);
 });
 
@@ -103,7 +103,7 @@ test("everything is saved with its makes, cleared, and restored as it was", asyn
     .getByRole("dialog")
     .getByRole("button", { name: /Restore/ })
     .click();
-  await expect(page.getByText("24 makes")).toBeVisible();
+  await expect(page.getByText("24 makes, ")).toBeVisible();
   expect(await everything()).toBe(before);
 });
 

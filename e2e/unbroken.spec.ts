@@ -162,7 +162,7 @@ test("a backup with bad parts says which, restores the rest at once, asks whose 
   const dialog = page.getByRole("dialog");
   await expect(dialog).toContainText("1 part of it cannot be read");
   await expect(dialog).toContainText("B ring: Kind of piece must be one of");
-  await dialog.getByLabel("Keep my bench").check();
+  await dialog.getByRole("combobox", { name: "My bench" }).selectOption({ label: "Keep my bench" });
   await dialog.getByRole("button", { name: "Restore", exact: true }).click();
   await expect(rows(page)).toHaveText([/Piece/, /A ring/, /C ring/]);
   await expect(page.getByRole("row", { name: /A ring/ })).toContainText("46.05 × 3.20");

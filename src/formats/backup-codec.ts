@@ -16,6 +16,14 @@ export interface Backup {
   readonly bench: BenchEntry;
   readonly pieces: readonly Piece[];
   readonly makes: readonly Make[];
+  /** When its pieces and its bench were last changed: which of two is newer is told by it. */
+  readonly changed?: Changed;
+}
+
+/** ISO times, of pieces by their ids. */
+export interface Changed {
+  readonly bench?: string;
+  readonly pieces: Readonly<Record<string, string>>;
 }
 
 /** Something of a backup that cannot be read: where it stands, what it calls itself, and what is wrong with it. */
@@ -31,6 +39,8 @@ export interface ReadBackup {
   readonly bench: BenchEntry | null;
   readonly pieces: readonly Piece[];
   readonly makes: readonly Make[];
+  /** As far as the file says. */
+  readonly changed: Changed;
   readonly unread: readonly Unread[];
 }
 
@@ -44,7 +54,7 @@ const LATER = ["day", "tries", "cuts"] as const;
  * other from being read; only what is no backup at all is refused. `onRead` hears how many of all parts have been read.
  */
 export function readBackup(file: JsonObject, onRead: (done: number, of: number) => void = () => undefined): Decoded<ReadBackup> {
-  const { format, version, bench, pieces, makes, ...others } = file;
+  const { format, version, bench, pieces, makes, changed, ...others } = file;
   const faults = [
     ...(format === BACKUP_FORMAT ? [] : [fault("/format", "wrong-format", { expected: `"${BACKUP_FORMAT}"` })]),
     ...(version === 1 || version === NEWEST
@@ -56,6 +66,7 @@ export function readBackup(file: JsonObject, onRead: (done: number, of: number) 
       .map((key) => fault(`/${pointer(key)}`, "unknown-field")),
     ...listFaults("/pieces", pieces),
     ...listFaults("/makes", makes),
+    ...changedFaults(changed),
   ];
   if (faults.length > 0) return { ok: false, faults };
   const mine = benchFromJson(bench ?? null);
@@ -85,9 +96,24 @@ export function readBackup(file: JsonObject, onRead: (done: number, of: number) 
       bench: mine.ok ? mine.value : null,
       pieces: readList("/pieces", pieces as readonly Json[], (value) => pieceOnBench(value, lain)),
       makes: readList("/makes", makes as readonly Json[], (value) => makeFromJson(value, lain)),
+      changed: changed === undefined ? NOTHING_CHANGED : (changed as unknown as Changed),
       unread,
     },
   };
+}
+
+/** What a file says that does not say when. */
+export const NOTHING_CHANGED: Changed = { pieces: {} };
+
+function changedFaults(changed: Json | undefined): Fault[] {
+  if (changed === undefined) return [];
+  const { bench = "", pieces, ...others } = asRecord(changed) ?? {};
+  const times = asRecord(pieces);
+  const wrong = (path: string, expected: string) => [fault(path, "wrong-type", { expected })];
+  if (times === null || Object.keys(others).length > 0) return wrong("/changed", "the times of its bench and pieces");
+  if (typeof bench !== "string") return wrong("/changed/bench", "a time");
+  const [bad] = Object.keys(times).filter((id) => typeof times[id] !== "string");
+  return bad === undefined ? [] : wrong(`/changed/pieces/${pointer(bad)}`, "a time");
 }
 
 function isEmpty(value: Json | undefined): boolean {
@@ -131,10 +157,10 @@ export function encode(file: Piece | BenchEntry | Backup | Make): string {
 }
 
 /** Everything as its file's text, a part at a time, so that a page that writes much of it can do something else between two. */
-export function* encodeParts({ format, version, bench, pieces, makes }: Backup): Generator<string> {
+export function* encodeParts({ format, version, bench, pieces, makes, changed }: Backup): Generator<string> {
   yield `{\n"format": ${JSON.stringify(format)},\n"version": ${version},\n"bench": ${JSON.stringify(bench)},\n"pieces": [`;
   for (const [i, piece] of pieces.entries()) yield `${i ? "," : ""}\n${JSON.stringify(piece)}`;
   yield '\n],\n"makes": [';
   for (const [i, make] of makes.entries()) yield `${i ? "," : ""}\n${JSON.stringify(make)}`;
-  yield "\n]\n}\n";
+  yield `\n]${changed ? `,\n"changed": ${JSON.stringify(changed)}` : ""}\n}\n`;
 }

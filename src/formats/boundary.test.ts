@@ -98,6 +98,26 @@ test("a stone's measures are taken together: each may be impossible without the 
   expect(attemptPlan(tern, SHIPPED_BENCH, undefined, [{ ...high, scrapped: "m1.wall" }]).ok).toBe(true);
 });
 
+test("when its parts were changed goes out with a backup and comes back; times that are none are refused by their place", () => {
+  const changed = { bench: "2026-11-12T09:41:00.000Z", pieces: { "tern-ring": "2026-11-11T09:00:00.000Z" } };
+  const text = [
+    ...encodeParts({ format: "hoop-ledger/backup", version: 2, bench: SHIPPED_BENCH, pieces: [tern], makes: [], changed }),
+  ].join("");
+  expect(decodeBackup(text)).toMatchObject({ ok: true, value: { changed } });
+  const path = (wrong: unknown) => {
+    const read = readBackup(backup({ changed: wrong, pieces: [tern] }));
+    return read.ok ? [] : read.faults.map((each) => each.path);
+  };
+  expect([
+    path({ pieces: {} }),
+    path(7),
+    path({ pieces: {}, more: 1 }),
+    path({ bench: 1, pieces: {} }),
+    path({ pieces: { "a/b": 1 } }),
+  ]).toEqual([[], ["/changed"], ["/changed"], ["/changed/bench"], ["/changed/pieces/a~1b"]]);
+  expect(readBackup(backup({ pieces: [tern] }))).toMatchObject({ ok: true, value: { changed: { pieces: {} } } });
+});
+
 test("what is no backup is refused, all that is wrong with it at once", () => {
   const lines = (file: object) => {
     const read = readBackup(json(file) as JsonObject);

@@ -29,7 +29,8 @@ const TURN = 500_000;
 
 /** Everything kept, in the order of the tray, but what is deleted; in parts. */
 export async function everythingText(keeper: Keeper, bench: BenchEntry): Promise<string[]> {
-  const [pieces, makes] = await Promise.all([keeper.pieces(), keeper.makes()]);
+  const [pieces, makes, benches] = await Promise.all([keeper.pieces(), keeper.makes(), keeper.bench()]);
+  const changed = benches.records[0]?.changed;
   const lying = [...pieces.records].sort(newestFirst).filter(({ deleted }) => deleted === null);
   const parts: string[] = [];
   let length = 0;
@@ -39,6 +40,7 @@ export async function everythingText(keeper: Keeper, bench: BenchEntry): Promise
     bench,
     pieces: lying.map(({ piece }) => piece),
     makes: makes.records.map(({ make }) => make),
+    changed: { ...(changed !== undefined && { bench: changed }), pieces: Object.fromEntries(lying.map(({ id, changed: at }) => [id, at])) },
   })) {
     parts.push(part);
     length += part.length;

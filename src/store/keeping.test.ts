@@ -50,7 +50,7 @@ test("a making saved by itself is taken as a backup of it alone; what only looks
   ask(makeText(make!));
   expect(replies).toMatchObject([
     { kind: "part", makes: [make] },
-    { kind: "opened", opened: { kind: "backup", backup: { bench: null, unread: [] }, taken: [] } },
+    { kind: "opened", opened: { kind: "backup", backup: { bench: null, unread: [] } } },
   ]);
   expect(opened(JSON.stringify({ ...make, done: 5 }), SHIPPED_BENCH)).toMatchObject({ kind: "refused", faults: [{ path: "/done" }] });
   expect(opened('{"format":"constructor"}', SHIPPED_BENCH)).toMatchObject({ kind: "refused" });
@@ -69,7 +69,7 @@ test("a backup is handed over in parts with its progress, and put together again
     last.opened,
     replies.filter((reply) => reply.kind === "part"),
   );
-  expect(whole).toMatchObject({ kind: "backup", taken: ["p3"], isOtherBench: false });
+  expect(whole).toMatchObject({ kind: "backup" });
   expect(whole.kind === "backup" && whole.backup.pieces).toEqual(pieces);
 });
 

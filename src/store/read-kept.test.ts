@@ -1,17 +1,15 @@
 import { SHIPPED_BENCH } from "@/core/piece/bench";
-import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
 import tern from "@/core/piece/reference/tern-ring.piece.json";
 import { pieceFaults } from "@/formats/piece-codec";
-import { type ReadBackup } from "@/formats/backup-codec";
 import oldSamphire from "@/formats/version-1/samphire-ring.piece.json";
 import oldTern from "@/formats/version-1/tern-ring.piece.json";
 import { layOutPage, stored } from "./a-page.testing";
 import { freeId } from "./ids";
 import { clearJournal, dropAside, readJournal, setAside, writeJournal } from "./journal";
-import { type Change } from "./keeper";
+import { type MakeEdit } from "./make-edits";
 import { overFaults, readJournalEntry, readNews, readRecord } from "./read-kept";
-import { isFurther, makeRecord, pieceRecord, restoreChanges } from "./restoring";
+import { pieceRecord } from "./restoring";
 
 beforeAll(layOutPage);
 beforeEach(() => {
@@ -141,69 +139,6 @@ test("news of other windows is which pieces or that a making or the bench change
     expect(readNews(strange).ok).toBe(false);
 });
 
-const backup = (more: Partial<ReadBackup> = {}): ReadBackup => ({ bench: SHIPPED_BENCH, pieces: [], makes: [], unread: [], ...more });
-const called = (id: string): Piece => ({ ...piece, id });
-const puts = (changes: readonly Change[], store: Change["store"]) =>
-  changes.flatMap((change) => ("put" in change && change.store === store ? [change.put as unknown as Record<string, unknown>] : []));
-
-test("a restored tray lies in the order it was saved, the first the newest, a millisecond apart", () => {
-  const changes = restoreChanges(
-    backup({ pieces: [called("a"), called("b"), called("c")] }),
-    { further: "theirs", how: "replace", bench: "mine" },
-    {
-      ...{ pieces: new Set(["a"]), makes: new Map(), bench: SHIPPED_BENCH },
-    },
-    Date.parse("2026-11-25T10:00:00Z"),
-  );
-  expect(puts(changes, "pieces").map(({ id, changed: at }) => `${String(id)} ${String(at)}`)).toEqual([
-    "a 2026-11-25T10:00:00.002Z",
-    "b 2026-11-25T10:00:00.001Z",
-    "c 2026-11-25T10:00:00.000Z",
-  ]);
-  expect([puts(changes, "settings"), changes.every((change) => "madeOn" in change && change.madeOn === "any")]).toEqual([[], true]);
-});
-
-test("kept beside what is there, pieces and makings get free ids that know each other; replaced, they keep theirs", () => {
-  const saved = backup({ pieces: [called("a"), called("a-2")], makes: [{ ...whole, id: "m-1", piece: "a", pieceFile: called("a") }] });
-  const taken = { pieces: new Set(["a"]), makes: new Map([["m-1", whole]]), bench: SHIPPED_BENCH };
-  const both = restoreChanges(saved, { further: "theirs", how: "both", bench: "mine" }, taken, 0);
-  expect(puts(both, "pieces").map(({ id }) => id)).toEqual(["a-2", "a-2-2"]);
-  expect(puts(both, "makes")).toMatchObject([
-    { id: "m-1-2", piece: "a-2", make: { id: "m-1-2", piece: "a-2", pieceFile: { id: "a-2" } }, changed },
-  ]);
-  const replaced = restoreChanges(saved, { further: "theirs", how: "replace", bench: "mine" }, taken, 0);
-  expect([puts(replaced, "pieces").map(({ id }) => id), puts(replaced, "makes").map(({ id }) => id)]).toEqual([["a", "a-2"], ["m-1"]]);
-  expect(makeRecord(whole, changed)).toEqual({ id: "m-1", piece: piece.id, make: whole, changed });
-});
-
-test("on my own bench a piece goes on with the one it was saved with where they differ; theirs is put where it is taken", () => {
-  const theirs = { ...SHIPPED_BENCH, overshoot: 4 };
-  const own = { ...called("b"), benchUsed: { ...SHIPPED_BENCH, overshoot: 7 } };
-  const restored = (bench: "mine" | "theirs", mine = SHIPPED_BENCH) =>
-    restoreChanges(
-      backup({ bench: theirs, pieces: [called("a"), own] }),
-      { further: "theirs", how: "replace", bench },
-      { pieces: new Set(), makes: new Map(), bench: mine },
-      0,
-    );
-  const used = (changes: readonly Change[]) => puts(changes, "pieces").map((put) => (put.piece as Piece).benchUsed?.overshoot);
-  expect(used(restored("mine"))).toEqual([4, 7]);
-  expect(used(restored("mine", theirs))).toEqual([undefined, 7]);
-  expect(used(restored("theirs"))).toEqual([undefined, 7]);
-  expect(puts(restored("theirs"), "settings")).toMatchObject([{ id: "bench", bench: theirs }]);
-  expect(
-    puts(
-      restoreChanges(
-        backup({ bench: null }),
-        { further: "theirs", how: "replace", bench: "theirs" },
-        { pieces: new Set(), makes: new Map(), bench: theirs },
-        0,
-      ),
-      "settings",
-    ),
-  ).toEqual([]);
-});
-
 test("an id is made from a name: small letters, digits and hyphens, never too long, never one that is taken", () => {
   const free = (name: string, ...taken: string[]) => freeId(new Set(taken), name);
   expect([free("Tern ring"), free("Tern ring", "tern-ring"), free("Tern ring", "tern-ring", "tern-ring-2")]).toEqual([
@@ -233,27 +168,12 @@ test("a make over a limit reads up to it, with what is over beside it; a piece i
   ]);
 });
 
-test("a make is further on than another where it holds a step, a reading, a picture or words that the other does not", () => {
-  const other = whole as unknown as Make;
-  expect(isFurther(other, other)).toBe(false);
-  for (const more of [
-    { done: [...whole.done, { step: "b", at: changed }] },
-    { measured: [{ figure: "hoop.cutLength", value: 59, at: changed, by: "typed" }] },
-    { photos: [{ name: "p", at: changed, jpeg: "" }] },
-    { finished: changed },
-    { notes: "more" },
-    { result: { size: "54" } },
-  ]) {
-    const further = { ...whole, ...more } as unknown as Make;
-    expect([isFurther(further, other), isFurther(other, further)]).toEqual([true, false]);
-  }
-});
-
-test("of makes that are further on here a restore leaves mine, or puts theirs, as it is told", () => {
-  const mine = { ...whole, done: [...whole.done, { step: "b", at: changed }] } as unknown as Make;
-  const saved = backup({ makes: [whole, { ...whole, id: "m-2" }] });
-  const taken = { pieces: new Set<string>(), makes: new Map([["m-1", mine]]), bench: SHIPPED_BENCH };
-  const made = (further: "mine" | "theirs") =>
-    puts(restoreChanges(saved, { further, how: "replace", bench: "mine" }, taken, 0), "makes").map(({ id }) => id);
-  expect([made("mine"), made("theirs")]).toEqual([["m-2"], ["m-1", "m-2"]]);
+test("the journal holds whatever a making lists, so that a browser that ends loses none of it", () => {
+  const lists = {
+    ...{ done: 1, measured: 1, remedies: 1, taken: 1, photos: 1, held: 1, notesWas: 1, datesWas: 1, resultWas: 1 },
+  } satisfies Record<keyof NonNullable<MakeEdit["put"]>, 1>;
+  const entries = Object.fromEntries(Object.keys(lists).map((list) => [list, []]));
+  const entry = { kind: "making", piece: piece.id, make: whole, edit: { put: entries, drop: entries } };
+  expect(readJournalEntry(entry)).toEqual({ ok: true, value: entry });
+  expect(readJournalEntry({ ...entry, edit: { put: { spoons: [] } } }).ok).toBe(false);
 });

@@ -1,64 +1,53 @@
-import { type BenchEntry } from "@/core/piece/bench";
+import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { benchDifferences } from "@/core/piece/bench-differences";
 import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
 import { type ReadBackup } from "@/formats/backup-codec";
 import { freeId } from "./ids";
 import { type Change, type Keeper, type StoreName, type Stores, type Writing } from "./keeper";
+import { type Choice, type KeptHere, type RestoreItem, restoreItems } from "./restore-items";
 import { type TrayBase } from "./tray-state";
 
-/** What a maker answers before a backup is restored. */
-export interface RestoreAnswers {
-  /** What becomes of pieces whose id is taken. */
-  readonly how: "replace" | "both";
-  readonly bench: "theirs" | "mine";
-  /** What becomes of makes that are further on here than in the backup. */
-  readonly further: "mine" | "theirs";
-}
-
-/** What is kept already. */
-export interface Taken {
-  readonly pieces: ReadonlySet<string>;
-  readonly makes: ReadonlyMap<string, Make>;
-  readonly bench: BenchEntry;
-}
+/** What becomes of each item of a backup, by its key; one that is not named stays as it is here. */
+export type Choices = ReadonlyMap<string, Choice>;
 
 /**
- * The changes that restore a backup, all to be made at once; its first piece becomes the newest on the tray. Pieces kept beside one of their
- * id get an id of their own, and so do their makes. On the maker's own bench a piece goes on with the one it was saved with, where they differ.
+ * The changes that restore what was chosen of a backup, all to be made at once; pieces keep the time they were last changed, and those whose time is
+ * not known become the newest, the first of them first. Pieces kept beside one of their id get an id of their own, and so do makes; makes that only the
+ * backup has go with their piece. On the maker's own bench a piece goes on with the one it was saved with, where they differ.
  */
-export function restoreChanges(backup: ReadBackup, { how, bench, further }: RestoreAnswers, taken: Taken, now: number): Change[] {
-  const own = new Map<string, string>();
-  const pieceIds = new Set(taken.pieces);
-  const theirs = backup.bench;
-  const isOther = bench === "mine" && theirs !== null && benchDifferences(theirs, taken.bench).length > 0;
+export function restoreChanges(backup: ReadBackup, choices: Choices, here: KeptHere, now: number): Change[] {
+  const items = restoreItems(backup, here);
+  const chosen = (item: RestoreItem) => choices.get(item.key) ?? "mine";
+  const coming = items.filter((item) => item.standing !== "same" && chosen(item) !== "mine");
+  const theirs = coming.some(({ kind }) => kind === "bench") ? null : backup.bench;
+  const mine = here.bench?.bench ?? SHIPPED_BENCH;
+  const isOther = theirs !== null && benchDifferences(theirs, mine).length > 0;
   const onTheirs = (piece: Piece): Piece => (isOther && !piece.benchUsed ? { ...piece, benchUsed: theirs } : piece);
-  const pieces = backup.pieces.map((piece) => {
-    const id = how === "both" && pieceIds.has(piece.id) ? freeId(pieceIds, piece.id) : piece.id;
+  const own = new Map<string, string>();
+  const pieceIds = new Set(here.pieces.keys());
+  const at = (i: number) => new Date(now + coming.length - 1 - i).toISOString();
+  const changes = coming.map((item, i): Change | null => {
+    if (item.kind === "bench")
+      return { store: "settings", put: { id: "bench", bench: item.there, changed: backup.changed.bench ?? at(0) }, madeOn: "any" };
+    if (item.kind === "make") return null;
+    const id = chosen(item) === "both" ? freeId(pieceIds, item.there.id) : item.there.id;
     pieceIds.add(id);
-    own.set(piece.id, id);
-    return onTheirs({ ...piece, id });
+    own.set(item.there.id, id);
+    const changed = (chosen(item) === "both" ? undefined : backup.changed.pieces[item.there.id]) ?? at(i);
+    return { store: "pieces", put: pieceRecord(onTheirs({ ...item.there, id }), changed), madeOn: "any" };
   });
-  const makeIds = new Set(taken.makes.keys());
-  const stays = (make: Make) => {
-    const own = taken.makes.get(make.id);
-    return how === "replace" && further === "mine" && own !== undefined && isFurther(own, make);
-  };
-  const comes = backup.makes.filter((make) => !stays(make));
-  const makes = comes.map((make): Make => {
-    const piece = own.get(make.piece) ?? make.piece;
-    const id = how === "both" && makeIds.has(make.id) ? freeId(makeIds, make.id) : make.id;
+  const makeIds = new Set(here.makes.keys());
+  const makes = coming.map((item): Change | null => {
+    if (item.kind !== "make") return null;
+    const isReplaced = item.here !== null && chosen(item) === "theirs";
+    const piece = isReplaced ? item.there.piece : (own.get(item.there.piece) ?? item.there.piece);
+    const id = chosen(item) === "both" ? freeId(makeIds, item.there.id) : item.there.id;
     makeIds.add(id);
-    return { ...make, id, piece, pieceFile: { ...make.pieceFile, id: piece } };
+    const make = { ...item.there, id, piece, pieceFile: { ...item.there.pieceFile, id: piece } };
+    return { store: "makes", put: makeRecord(make, make.started), madeOn: "any" };
   });
-  const at = (i: number) => new Date(now + pieces.length - 1 - i).toISOString();
-  return [
-    ...pieces.map((piece, i): Change => ({ store: "pieces", put: pieceRecord(piece, at(i)), madeOn: "any" })),
-    ...makes.map((make): Change => ({ store: "makes", put: makeRecord(make, make.started), madeOn: "any" })),
-    ...(bench === "theirs" && theirs
-      ? [{ store: "settings" as const, put: { id: "bench" as const, bench: theirs, changed: at(0) }, madeOn: "any" as const }]
-      : []),
-  ];
+  return [...changes, ...makes].filter((change) => change !== null);
 }
 
 /** A piece as it is first kept. */
@@ -68,20 +57,6 @@ export function pieceRecord(piece: Piece, changed: string) {
 
 export function makeRecord(make: Make, changed: string) {
   return { id: make.id, piece: make.piece, make, changed };
-}
-
-/** Whether a make holds anything that the other, of the same id, does not: a step, a reading, a picture, its end or its words. */
-export function isFurther(make: Make, other: Make): boolean {
-  const lists = ["done", "measured", "remedies", "photos", "taken"] as const;
-  const told = (entry: unknown) => JSON.stringify(entry);
-  const holdsMore = lists.some((list) => {
-    const theirs = new Set((other[list] ?? []).map(told));
-    return (make[list] ?? []).some((entry) => !theirs.has(told(entry)));
-  });
-  const isEnded = make.finished !== null && other.finished === null;
-  const says = make.notes !== "" && make.notes !== other.notes;
-  const came = Object.entries(make.result ?? {}).some(([key, value]) => other.result?.[key as keyof NonNullable<Make["result"]>] !== value);
-  return holdsMore || isEnded || says || came;
 }
 
 /**

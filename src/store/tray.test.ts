@@ -10,6 +10,7 @@ import { full, layOutPage, newDevice, told } from "./a-page.testing";
 import { everythingName, everythingText } from "./files";
 import { readJournal, writeJournal } from "./journal";
 import { KeepError } from "./keeper";
+import { type Choice } from "./restore-items";
 import { pieceRecord } from "./restoring";
 import { isTold } from "./tray-state";
 import { type Tray, openTray as opening } from "./tray";
@@ -251,6 +252,10 @@ test("what is removed for good goes with its makings, and can be had back as it 
 const onMandrel = { ...piece, carrier: { ...piece.carrier, size: { system: "mandrel", value: "54" } } } as Piece;
 const mandrel = { ...SHIPPED_BENCH, mandrel: [{ label: "54", diameter: 17.2 }] };
 
+/** The same choice for all of a backup. */
+const all = async (tray: Tray, backup: Awaited<ReturnType<typeof saved>>, choice: Choice) =>
+  new Map((await tray.restoreItems(backup)).map(({ key }) => [key, choice]));
+
 async function saved(tray: Tray) {
   const { keeper, bench } = tray.store.getState();
   const read = readBackup(JSON.parse((await everythingText(keeper, bench)).join("")) as JsonObject);
@@ -269,7 +274,7 @@ test("everything saved is restored as it lay, also on another device: pieces in 
   newDevice();
   const other = await openTray(null);
   const told: number[] = [];
-  await other.restore(backup, { further: "theirs", how: "replace", bench: "theirs" }, { onDone: (done) => told.push(done) });
+  await other.restore(backup, await all(other, backup, "theirs"), { onDone: (done) => told.push(done) });
   expect([ids(other), told]).toEqual([
     ["b", "a"],
     [1, 2, 3, 4],
@@ -284,7 +289,9 @@ test("kept beside what is there, pieces and makes get ids of their own, and on m
   for (const step of ["one", "two"]) await tick(tray, called("a"), step);
   const backup = { ...(await saved(tray)), bench: mandrel };
   await tick(tray, called("a"), "three");
-  await tray.restore(backup, { further: "theirs", how: "both", bench: "mine" }, {});
+  await tray.rename("a", "Mine");
+  const both = new Map([...(await all(tray, backup, "both")), ["bench", "mine" as const]]);
+  await tray.restore(backup, both, {});
   expect(ids(tray).sort()).toEqual(["a", "a-2"]);
   const { makes, pieces, bench } = tray.store.getState();
   expect([steps(lastMake(makes, "a")), steps(lastMake(makes, "a-2"))]).toEqual([
@@ -310,7 +317,7 @@ test("a piece has all its makings, the one begun last first, and a tick goes to 
   ];
   newDevice();
   const other = await openTray(null);
-  await other.restore({ ...backup, makes }, { further: "theirs", how: "replace", bench: "theirs" }, {});
+  await other.restore({ ...backup, makes }, await all(other, { ...backup, makes }, "theirs"), {});
   await tick(other, called("a"), "two");
   expect(other.store.getState().makes.a!.map(({ id, done }) => [id, done.map(({ step }) => step)])).toEqual([
     ["a-3", ["two"]],
@@ -324,7 +331,7 @@ test("a restore that finds no room, or is stopped, changes nothing", async () =>
   await tray.addAll([called("a"), called("b")]);
   const backup = await saved(tray);
   await tray.rename("a", "Mine");
-  const answers = { further: "theirs", how: "replace", bench: "theirs" } as const;
+  const answers = await all(tray, backup, "theirs");
   await expect(full(() => tray.restore(backup, answers, {}))).rejects.toBeInstanceOf(KeepError);
   const stop = new AbortController();
   const stopped = tray.restore(backup, answers, { signal: stop.signal, onDone: () => stop.abort() });
@@ -364,8 +371,15 @@ test("a restore leaves what is further on here, and one step puts everything bac
   await tick(tray, called("a"), "two");
   await tray.rename("a", "Mine");
   await tray.rename("b", "Mine too");
-  expect((await tray.furtherHere(backup.makes)).map(({ done }) => done.length)).toEqual([2]);
-  const undo = await tray.restore(backup, { further: "mine", how: "replace", bench: "mine" }, {});
+  const items = await tray.restoreItems(backup);
+  expect(items.map(({ key, standing }) => [key.split(" ")[0], standing])).toEqual([
+    ["bench", "only-there"],
+    ["piece", "newer-here"],
+    ["piece", "newer-here"],
+    ["make", "newer-here"],
+  ]);
+  const pieces = new Map(items.flatMap(({ kind, key }) => (kind === "piece" ? [[key, "theirs" as const]] : [])));
+  const undo = await tray.restore(backup, pieces, {});
   const names = () => lying(tray).map(({ piece: { name } }) => name);
   expect([names().sort(), steps(lastMake(tray.store.getState().makes, "a"))]).toEqual([
     ["a", "b"],
@@ -374,7 +388,7 @@ test("a restore leaves what is further on here, and one step puts everything bac
   await tray.rename("b", "Changed since");
   expect(await undo()).toBe(1);
   expect(names().sort()).toEqual(["Changed since", "Mine"]);
-  const theirs = await tray.restore(backup, { further: "theirs", how: "replace", bench: "mine" }, {});
+  const theirs = await tray.restore(backup, await all(tray, backup, "theirs"), {});
   expect(steps(lastMake(tray.store.getState().makes, "a"))).toEqual(["one"]);
   expect(await theirs()).toBe(0);
   expect(steps(lastMake(tray.store.getState().makes, "a"))).toEqual(["one", "two"]);

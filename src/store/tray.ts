@@ -14,7 +14,8 @@ import { listen, tell } from "./news";
 import { piecesOn } from "./pieces";
 import { type News } from "./read-kept";
 import { replayOn } from "./replay";
-import { type RestoreAnswers, type Taken, isFurther, makeRecord, pieceRecord, putBackOn, restoreChanges } from "./restoring";
+import { type KeptHere, type RestoreItem, restoreItems } from "./restore-items";
+import { type Choices, makeRecord, pieceRecord, putBackOn, restoreChanges } from "./restoring";
 import { type TrayBase, type TrayState, isTold } from "./tray-state";
 
 /** The pieces, the bench, and where they are kept: one for the page. */
@@ -160,6 +161,15 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
     }
   }
 
+  async function keptHere(): Promise<KeptHere> {
+    const [all, made, benches] = await Promise.all([keeper.pieces(), keeper.makes(), keeper.bench()]);
+    return {
+      pieces: new Map(all.records.map((record) => [record.id, record])),
+      makes: new Map(made.records.map(({ id, make }) => [id, make])),
+      bench: benches.records[0] ?? null,
+    };
+  }
+
   /** The piece whose making a change is of. */
   function pieceMade(change: Change): string[] {
     if ("piece" in change) return [change.piece];
@@ -245,23 +255,15 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
       store.setState({ trouble: null });
     },
 
-    /** The makes of a backup that are further on here than there. @throws KeepError */
-    async furtherHere(makes: readonly Make[]): Promise<readonly Make[]> {
-      const here = new Map((await keeper.makes()).records.map(({ id, make }) => [id, make]));
-      return makes.flatMap((make) => {
-        const own = here.get(make.id);
-        return own && isFurther(own, make) ? [own] : [];
-      });
-    },
+    /** How each part of a backup stands beside what is kept here. @throws KeepError */
+    restoreItems: async (backup: ReadBackup): Promise<RestoreItem[]> => restoreItems(backup, await keptHere()),
 
     /**
-     * Restores what was saved, all of it or none. Returns how to put everything back as it was, but what was changed since; that gives how many
-     * those are. @throws KeepError, "stopped" where it was cancelled
+     * Restores what was chosen of a backup, all of it or none. Returns how to put everything back as it was, but what was changed since; that gives
+     * how many those are. @throws KeepError, "stopped" where it was cancelled
      */
-    async restore(backup: ReadBackup, answers: RestoreAnswers, how: Writing): Promise<() => Promise<number>> {
-      const [ids, { records }] = await Promise.all([pieces.allIds(), keeper.makes()]);
-      const taken: Taken = { pieces: ids, makes: new Map(records.map(({ id, make }) => [id, make])), bench: get().bench };
-      return putBackOn(keeper, write, restoreChanges(backup, answers, taken, Date.now()), how);
+    async restore(backup: ReadBackup, choices: Choices, how: Writing): Promise<() => Promise<number>> {
+      return putBackOn(keeper, write, restoreChanges(backup, choices, await keptHere(), Date.now()), how);
     },
   };
 }

@@ -1,8 +1,8 @@
 "use client";
 
 import { useEffect, useState } from "react";
-import { type Make, pieceNow } from "@/core/piece/make";
-import { type RestoreAnswers } from "@/store/restoring";
+import { type Choice, type RestoreItem, choicesFor } from "@/store/restore-items";
+import { type Choices } from "@/store/restoring";
 import { KeepError } from "@/store/keeper";
 import { faultSentence } from "@/words/fields";
 import { counted } from "@/words/names";
@@ -10,29 +10,35 @@ import { TROUBLE_WORDS } from "@/words/trouble";
 import { Dialog, DialogActions } from "./Dialog";
 import { type Asked, Problem } from "./asked";
 import { ProgressBar } from "./ProgressDialog";
+import { RestoreList } from "./RestoreList";
 import { useNotices } from "./notices";
 import { useTray } from "./tray";
 
-/** Everything saved at once: what of it is good, what becomes of what is there, and whose bench goes on; then all of it, or none. */
+/** Everything saved at once: what of it is good, how each part stands beside what is here and what becomes of it; then all that was chosen, or none. */
 export function RestoreDialog({ opened, onClose }: Asked<"backup">) {
   const tray = useTray();
   const { say, warn } = useNotices();
-  const { backup, taken, isOtherBench } = opened;
-  const [how, setHow] = useState<RestoreAnswers["how"]>("replace");
-  const [bench, setBench] = useState<RestoreAnswers["bench"]>(backup.bench ? "theirs" : "mine");
+  const { backup } = opened;
+  const [items, setItems] = useState<readonly RestoreItem[] | null>(null);
+  /** What was chosen otherwise than usual, by key. */
+  const [choices, setChoices] = useState<Choices>(new Map());
   const [problem, setProblem] = useState<string | null>(null);
-  const [further, setFurther] = useState<RestoreAnswers["further"]>("mine");
-  const [furtherHere, setFurtherHere] = useState<readonly Make[] | null>(null);
   useEffect(() => {
-    tray.furtherHere(backup.makes).then(setFurtherHere, (error: unknown) => {
+    tray.restoreItems(backup).then(setItems, (error: unknown) => {
       if (!(error instanceof KeepError)) throw error;
       setProblem(TROUBLE_WORDS[error.trouble]);
     });
   }, [tray, backup]);
+  const chosen = (item: RestoreItem) => choices.get(item.key) ?? choicesFor(item)[0];
+  const choose = (some: readonly RestoreItem[], choice: Choice) =>
+    setChoices((before) => {
+      const fitting = some.filter((item) => choicesFor(item).includes(choice));
+      return new Map([...before, ...fitting.map(({ key }) => [key, choice] as const)]);
+    });
+  const coming = (items ?? []).filter((item) => item.standing !== "same" && chosen(item) !== "mine");
   const [share, setShare] = useState<number | null>(null);
   const [stopping, setStopping] = useState<AbortController | null>(null);
-  const of = backup.pieces.length + backup.makes.length;
-  const names = backup.pieces.filter(({ id }) => taken.includes(id)).map(({ name }) => name);
+  const of = coming.length;
   const restore = () => {
     const stop = new AbortController();
     setStopping(stop);
@@ -56,13 +62,21 @@ export function RestoreDialog({ opened, onClose }: Asked<"backup">) {
         if (left === null) warn("Not undone: everything stays as it was restored.");
         else say(left === 0 ? "Undone: everything is as it was before" : `Undone, but for ${counted(left, "record")} changed since`);
       };
-      say(`Restored: ${counted(backup.pieces.length, "piece")} and ${counted(backup.makes.length, "making")}`, {
-        name: "Undo",
-        run: () => void undo(),
-      });
+      const count = (kind: RestoreItem["kind"]) => coming.filter((item) => item.kind === kind).length;
+      say(
+        `Restored: ${counted(count("piece"), "piece")} and ${counted(count("make"), "make")}${count("bench") > 0 ? ", and the bench" : ""}`,
+        {
+          name: "Undo",
+          run: () => void undo(),
+        },
+      );
       onClose();
     };
-    void tray.restore(backup, { how, bench, further }, { signal: stop.signal, onDone }).then(done).catch(fail).finally(end);
+    void tray
+      .restore(backup, new Map(coming.map((item) => [item.key, chosen(item)])), { signal: stop.signal, onDone })
+      .then(done)
+      .catch(fail)
+      .finally(end);
   };
   return (
     <Dialog
@@ -71,7 +85,7 @@ export function RestoreDialog({ opened, onClose }: Asked<"backup">) {
       width={560}
     >
       <p className="text-soft">
-        From {opened.file}, with {counted(backup.makes.length, "making")}.
+        From {opened.file}, with {counted(backup.makes.length, "make")}.
       </p>
       {backup.unread.length > 0 && (
         <section aria-label="Cannot be read" className="mt-2 rounded-[5px] bg-bad-wash px-[9px] py-[7px] text-[13px] text-[#7d1712]">
@@ -86,41 +100,12 @@ export function RestoreDialog({ opened, onClose }: Asked<"backup">) {
           </ul>
         </section>
       )}
-      {names.length > 0 && (
-        <Question
-          legend={`${counted(names.length, "piece")} of the same id ${names.length === 1 ? "is" : "are"} on the tray: ${names.slice(0, 6).join(", ")}`}
-          value={how}
-          onChoose={setHow}
-          options={[
-            { value: "replace", text: "Put these in their place" },
-            { value: "both", text: "Keep both" },
-          ]}
-        />
-      )}
-      {furtherHere !== null && furtherHere.length > 0 && how === "replace" && (
-        <Question
-          legend={`${counted(furtherHere.length, "make")} ${furtherHere.length === 1 ? "is" : "are"} further on here than in this file: ${furtherHere
-            .slice(0, 6)
-            .map((make) => `${pieceNow(make).name}, ${counted(make.done.length, "step")} done`)
-            .join("; ")}`}
-          value={further}
-          onChoose={setFurther}
-          options={[
-            { value: "mine", text: "Keep what is here" },
-            { value: "theirs", text: "Put the file's in their place: what was done since is gone" },
-          ]}
-        />
-      )}
-      {isOtherBench && (
-        <Question
-          legend="The bench it was saved with has other defaults than yours"
-          value={bench}
-          onChoose={setBench}
-          options={[
-            { value: "theirs", text: "Take that bench as mine" },
-            { value: "mine", text: "Keep my bench; these pieces go on with theirs" },
-          ]}
-        />
+      {items && <RestoreList items={items} chosen={chosen} onChoose={choose} />}
+      {items && coming.length === 0 && (
+        <p role="status" className="mt-3 text-[13.5px]">
+          <b>Nothing would change.</b>{" "}
+          {items.some(({ standing }) => standing !== "same") ? "Everything here stays as you chose." : "All of it is here already."}
+        </p>
       )}
       {share !== null && (
         <div className="mt-3">
@@ -138,7 +123,7 @@ export function RestoreDialog({ opened, onClose }: Asked<"backup">) {
             Cancel
           </button>
         )}
-        <button type="button" className="btn btn-main" disabled={stopping !== null || furtherHere === null} onClick={restore}>
+        <button type="button" className="btn btn-main" disabled={stopping !== null || coming.length === 0} onClick={restore}>
           Restore
         </button>
       </DialogActions>
@@ -147,30 +132,3 @@ export function RestoreDialog({ opened, onClose }: Asked<"backup">) {
 }
 
 const MOST_SHOWN = 8;
-
-interface QuestionProps<T extends string> {
-  readonly legend: string;
-  readonly value: T;
-  readonly onChoose: (value: T) => void;
-  readonly options: readonly { readonly value: T; readonly text: string }[];
-}
-
-function Question<T extends string>({ legend, value, onChoose, options }: QuestionProps<T>) {
-  return (
-    <fieldset className="mt-3 text-[13.5px]">
-      <legend className="mb-1 text-soft">{legend}.</legend>
-      {options.map((option) => (
-        <label key={option.value} className="flex items-center gap-2 border-t border-hair py-1">
-          <input
-            type="radio"
-            name={legend}
-            checked={option.value === value}
-            onChange={() => onChoose(option.value)}
-            className="accent-[#0b5d66]"
-          />
-          {option.text}
-        </label>
-      ))}
-    </fieldset>
-  );
-}

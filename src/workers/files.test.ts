@@ -48,7 +48,7 @@ test("a file is read beside the page, its progress told, its parts put together,
     [400, 450],
   ]);
   expect(opened.backup.pieces.map(({ id }) => id)).toEqual(backup.pieces.map(({ id }) => id));
-  expect([opened.taken, wire.ended]).toEqual([["p3"], 1]);
+  expect(wire.ended).toBe(1);
 });
 
 test("a reading that is stopped gives nothing, one whose worker fails says why; either way the worker is ended", async () => {

@@ -2,10 +2,13 @@
 
 import { type ComponentProps, useRef, useState } from "react";
 import { type Extents } from "@/core/mount/closed-length";
+import { readLength } from "@/core/measure/reading";
 import { type Measured } from "@/core/piece/make";
+import { misreadOf } from "@/core/piece/misread";
 import { type ReadingScale, verdictOf } from "@/core/piece/reading-scales";
 import { type Instrument } from "@/ui/instruments";
 import { OUTSIDE, sayVerdict } from "@/words/making";
+import { type Units } from "@/words/show";
 import { ReadingField, type Taken } from "./ReadingField";
 import { ReadingScaleView } from "./ReadingScaleView";
 import { ReadingVerdict } from "./ReadingVerdict";
@@ -29,7 +32,9 @@ interface Props extends Pick<Field, "asked" | "units" | "onDone" | "onBack" | "o
 
 /** A closed bezel's two outside sizes: its length follows once both are read. */
 export function OutsideSizes({ asked, units, scale, last, planned, instruments, draftOf, onDraft, onKept, onTake, ...field }: Props) {
-  const [sizes, setSizes] = useState<readonly (number | null)[]>(last?.extents ?? [null, null]);
+  const [sizes, setSizes] = useState<readonly (number | null)[]>(() =>
+    planned.map((wanted, i) => sizeIn(draftOf(i)?.text, wanted, units) ?? last?.extents?.[i] ?? null),
+  );
   const [isMissing, setMissing] = useState(false);
   /** What either was made up by: a pair with one such size counts no more than it. */
   const madeUp = useRef([false, false]);
@@ -40,6 +45,8 @@ export function OutsideSizes({ asked, units, scale, last, planned, instruments, 
     if (!("problem" in taken)) {
       setSizes(sizes.with(index, value));
       setMissing(false);
+      // The other size goes with this one: neither is half typed any more.
+      void taken.kept.then((isKept) => isKept && onDraft(1 - index, null));
     }
     return taken;
   };
@@ -80,6 +87,12 @@ export function OutsideSizes({ asked, units, scale, last, planned, instruments, 
       </p>
     </>
   );
+}
+
+/** A size that was half typed, where it can be meant. */
+function sizeIn(text: string | undefined, wanted: number, units: Units): number | null {
+  const read = readLength(text ?? "", units.length);
+  return read.ok && read.value > 0 && misreadOf(read.value, wanted) === null ? read.value : null;
 }
 
 /** One of two is nothing to keep yet; its text stays half typed. */

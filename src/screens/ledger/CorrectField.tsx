@@ -8,6 +8,8 @@ export type Reading<T> = { readonly value: T } | { readonly problem: string };
 
 interface Props<T> {
   readonly label: string;
+  /** What stands before it, where its label names what stands beside it too. */
+  readonly shown?: string;
   /** The piece whose making it is, and the field's name among what is half typed beside it. */
   readonly piece: string;
   readonly name: string;
@@ -24,7 +26,20 @@ interface Props<T> {
 }
 
 /** A field of a record that is put right: taken when it is left or entered; what cannot be read stays, and the record with it. */
-export function CorrectField<T>({ label, piece, name, own, unit, type = "text", rows = 1, longest = 40, was, read, onCorrect }: Props<T>) {
+export function CorrectField<T>({
+  label,
+  shown = label,
+  piece,
+  name,
+  own,
+  unit,
+  type = "text",
+  rows = 1,
+  longest = 40,
+  was,
+  read,
+  onCorrect,
+}: Props<T>) {
   const id = useId();
   const [typed, setTyped] = useHalfTyped(piece, name);
   const text = typed ?? own;
@@ -40,6 +55,7 @@ export function CorrectField<T>({ label, piece, name, own, unit, type = "text", 
     value: text,
     maxLength: longest,
     autoComplete: "off",
+    "aria-label": label,
     "aria-invalid": problem !== null,
     "aria-describedby": `${id}-told`,
     onBlur: take,
@@ -48,9 +64,11 @@ export function CorrectField<T>({ label, piece, name, own, unit, type = "text", 
     <div className="border-t border-hair py-1">
       <div className="flex items-center gap-2 text-[13px]">
         <label htmlFor={id} className="min-w-0 flex-1">
-          {label}
+          {shown}
         </label>
-        <span className={`entry ${rows > 1 || longest > 40 ? "w-[62%]" : "w-[190px]"} ${problem ? "entry-wrong" : ""}`}>
+        <span
+          className={`entry ${rows > 1 ? "!h-auto" : ""} ${rows > 1 || longest > 40 ? "w-[62%]" : "w-[190px]"} ${problem ? "entry-wrong" : ""}`}
+        >
           {rows > 1 ? (
             <textarea
               {...shared}

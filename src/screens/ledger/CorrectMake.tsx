@@ -117,6 +117,7 @@ export function CorrectMake({ make, nameOf, hasSize }: Props) {
               />
               <CorrectField
                 label={`${of}: worked by`}
+                shown="Worked by"
                 {...{ piece, name: name(`${figure} ${at} method`), longest: 40 }}
                 own={reading.method ?? ""}
                 was={told(was.findLast(({ method }) => method !== undefined)?.method)}

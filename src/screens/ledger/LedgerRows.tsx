@@ -10,7 +10,7 @@ import { type Piece } from "@/core/piece/piece";
 import { Millimetres, Shape } from "@/ui/Drawing";
 import { stoneTint } from "@/ui/stone-tint";
 import { useRowsInView } from "@/ui/useRowsInView";
-import { dayParts } from "@/words/dates";
+import { dayParts, dayText } from "@/words/dates";
 import { type Units, showLength } from "@/words/show";
 import { type Entry } from "./entries";
 import { LossBar, LossLines, type LossScale } from "./LossRule";
@@ -30,10 +30,13 @@ interface Props {
   readonly isByDate: boolean;
   readonly units: Units;
   readonly onOpen: (make: string) => void;
+  /** Makes chosen to stand side by side. */
+  readonly chosen: ReadonlySet<string>;
+  readonly onChoose: (make: string) => void;
 }
 
 /** A line a making; what is not in view is not made. */
-export function LedgerRows({ entries, learned, outliers, x, chart, isWide, isByDate, units, onOpen }: Props) {
+export function LedgerRows({ entries, learned, outliers, x, chart, isWide, isByDate, units, onOpen, chosen, onChoose }: Props) {
   const list = useRef<HTMLDivElement>(null);
   const [top, setTop] = useState(0);
   useLayoutEffect(() => setTop(list.current!.getBoundingClientRect().top + window.scrollY), [isWide]);
@@ -63,6 +66,8 @@ export function LedgerRows({ entries, learned, outliers, x, chart, isWide, isByD
             isWide={isWide}
             units={units}
             onOpen={onOpen}
+            isChosen={chosen.has(entries[index]!.make.id)}
+            onChoose={onChoose}
           />
         </div>
       ))}
@@ -80,7 +85,8 @@ function dayOf({ make }: Entry, before: Entry | undefined): Day {
   return { year: "", month: was.month === at.month ? "" : at.month, day: at.day };
 }
 
-interface LineProps extends Pick<Props, "x" | "chart" | "isWide" | "units" | "onOpen"> {
+interface LineProps extends Pick<Props, "x" | "chart" | "isWide" | "units" | "onOpen" | "onChoose"> {
+  readonly isChosen: boolean;
   readonly entry: Entry;
   readonly day: Day;
   readonly learned: Learned | null;
@@ -90,7 +96,7 @@ interface LineProps extends Pick<Props, "x" | "chart" | "isWide" | "units" | "on
 export const COLUMNS = "grid-cols-[96px_62px_minmax(92px,1fr)_minmax(76px,1.5fr)_96px_64px_60px_46px_60px_52px]";
 
 const Line = memo(
-  function Line({ entry, day, learned, isFar, x, chart, isWide, units, onOpen }: LineProps) {
+  function Line({ entry, day, learned, isFar, x, chart, isWide, units, onOpen, isChosen, onChoose }: LineProps) {
     const { make, piece, note, metals, wanted, reached, minutes, lost } = entry;
     const loss = learned ? lost[learned.kind] : undefined;
     const isOther = loss !== undefined && loss.method !== learned?.method;
@@ -144,9 +150,19 @@ const Line = memo(
       );
     }
     return (
-      <div role="row" className="flex h-full items-center border-t border-hair">
+      <div role="row" className="relative flex h-full items-center border-t border-hair">
+        <span role="cell" className="absolute inset-y-0 left-0 grid place-items-center">
+          <input
+            type="checkbox"
+            checked={isChosen}
+            aria-label={`Compare ${piece.name}, ${dayText(make.started)}`}
+            title="Compare side by side"
+            onChange={() => onChoose(make.id)}
+            className="ml-[7px] h-[13px] w-[13px] accent-[#0b5d66]"
+          />
+        </span>
         <div
-          className={`grid min-w-0 flex-1 items-center pl-[18px] text-[13.5px] ${COLUMNS} [&>*:nth-child(n+6)]:text-right [&>*]:whitespace-nowrap`}
+          className={`grid min-w-0 flex-1 items-center pl-[25px] text-[13.5px] ${COLUMNS} [&>*:nth-child(n+6)]:text-right [&>*]:whitespace-nowrap`}
         >
           <span role="cell">
             <b className="inline-block w-[66px]">
@@ -188,6 +204,7 @@ const Line = memo(
     a.day.day === b.day.day &&
     a.day.year === b.day.year &&
     a.learned === b.learned &&
+    a.isChosen === b.isChosen &&
     a.isFar === b.isFar &&
     a.x === b.x &&
     a.isWide === b.isWide &&

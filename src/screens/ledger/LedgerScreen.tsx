@@ -1,13 +1,14 @@
 "use client";
 
 import { scaleLinear } from "d3";
-import { Suspense, lazy, useDeferredValue, useMemo, useRef, useState } from "react";
+import { Suspense, lazy, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from "react";
 import { type Learned, learnedBy } from "@/core/piece/ledger";
 import { FindButton } from "@/ui/Find";
 import { NavBar } from "@/ui/NavBar";
 import { UnitSwitch } from "@/ui/UnitSwitch";
 import { WANTED, useWhenIdle } from "@/ui/idle";
 import { useKeys } from "@/ui/keys";
+import { useNotices } from "@/ui/notices";
 import { useOpening } from "@/ui/opening";
 import { saveFile } from "@/ui/save-file";
 import { useTitle } from "@/ui/title";
@@ -15,12 +16,15 @@ import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { useSize } from "@/ui/useSize";
 import { LOSS_NAMES } from "@/words/ledger";
 import { counted } from "@/words/names";
+import { CompareBar } from "./CompareBar";
+import { MOST_COMPARED } from "./most-compared";
 import { type Asked, type SortKey, askedFor, entryOf } from "./entries";
 import { COLUMNS, LedgerRows } from "./LedgerRows";
 import { LossLines, LossRule, RULE_TALL } from "./LossRule";
 
 const loadTable = () => import("@/formats/makes-csv");
 const MakeDialog = lazy(() => import("./MakeDialog").then((each) => ({ default: each.MakeDialog })));
+const CompareDialog = lazy(() => import("./CompareDialog").then((each) => ({ default: each.CompareDialog })));
 const NextCutView = lazy(() => import("./NextCutView").then((each) => ({ default: each.NextCutView })));
 
 const KINDS = [
@@ -40,6 +44,7 @@ export function LedgerScreen() {
   const tray = useTray();
   const units = useUnits();
   const { pick } = useOpening();
+  const { say } = useNotices();
   const makes = useTrayState((state) => state.makes);
   const isWhole = useTrayState((state) => state.areMakesWhole);
   const bench = useTrayState((state) => state.bench);
@@ -47,6 +52,22 @@ export function LedgerScreen() {
   useWhenIdle(tray.readRestOfMakes, WANTED);
   const [asked, ask] = useState(NOTHING_ASKED);
   const [opened, open] = useState<string | null>(null);
+  const [side, setSide] = useState<ReadonlySet<string>>(new Set());
+  const [isComparing, setComparing] = useState(false);
+  const sideNow = useRef(side);
+  useEffect(() => {
+    sideNow.current = side;
+  }, [side]);
+  // Lines are drawn again only where what they show has changed: what they call must not change with the choice.
+  const chooseSide = useCallback(
+    (id: string) => {
+      const next = new Set(sideNow.current);
+      if (!next.delete(id)) next.add(id);
+      if (next.size > MOST_COMPARED) say(`${MOST_COMPARED} makes at most stand side by side: take one out first.`);
+      else setSide(next);
+    },
+    [say],
+  );
   const [loss, chooseLoss] = useState<string | null>(null);
   const all = useMemo(() => Object.values(makes).flat(), [makes]);
   const entries = useMemo(() => all.map(entryOf), [all]);
@@ -164,7 +185,7 @@ export function LedgerScreen() {
           <div role="row" className="sticky top-0 z-10 flex items-end border-b border-[#8a9596] bg-sheet">
             {isWide && (
               <div
-                className={`grid min-w-0 flex-1 items-end pb-1.5 pl-[18px] text-[12px] leading-tight text-soft ${COLUMNS} [&>*:nth-child(n+6)]:text-right`}
+                className={`grid min-w-0 flex-1 items-end pb-1.5 pl-[25px] text-[12px] leading-tight text-soft ${COLUMNS} [&>*:nth-child(n+6)]:text-right`}
               >
                 <span role="columnheader">{head("date", "Date")}</span>
                 <span role="columnheader">Stones</span>
@@ -205,16 +226,34 @@ export function LedgerScreen() {
               isByDate={later.sort === "date"}
               units={units}
               onOpen={open}
+              chosen={side}
+              onChoose={chooseSide}
             />
           )}
         </div>
         {all.length > 0 && shown.length === 0 && <p className="px-[18px] py-6 text-soft">No making is like that.</p>}
         {!isWhole && all.length > 0 && <p className="px-[18px] py-2 text-[12.5px] text-soft">Reading the rest of your makings</p>}
       </div>
-      <div className="sticky bottom-0 z-10 max-lg:static">
+      <div className="sticky bottom-0 z-10 max-lg:contents">
+        {side.size > 0 && (
+          <CompareBar
+            entries={[...side].flatMap((id) => entries.find(({ make }) => make.id === id) ?? [])}
+            onDrop={chooseSide}
+            onClear={() => setSide(new Set())}
+            onCompare={() => setComparing(true)}
+          />
+        )}
         <Suspense>{chosen && <NextCutView learned={chosen} units={units} />}</Suspense>
       </div>
-      <Suspense>{entry && <MakeDialog entry={entry} onClose={() => open(null)} />}</Suspense>
+      <Suspense>{entry && <MakeDialog entry={entry} onClose={() => open(null)} onCompare={() => chooseSide(entry.make.id)} />}</Suspense>
+      <Suspense>
+        {isComparing && (
+          <CompareDialog
+            entries={[...side].flatMap((id) => entries.find(({ make }) => make.id === id) ?? [])}
+            onClose={() => setComparing(false)}
+          />
+        )}
+      </Suspense>
     </main>
   );
 }

@@ -4,7 +4,6 @@ import Link from "next/link";
 import { doneSteps } from "@/core/making/done";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
-import { type Step } from "@/core/making/step";
 import { type Make, isUnderWay, pieceNow } from "@/core/piece/make";
 import { KeepError } from "@/store/keeper";
 import { Dialog, DialogActions } from "@/ui/Dialog";
@@ -13,18 +12,25 @@ import { usePlanned } from "@/ui/planner";
 import { saveFile } from "@/ui/save-file";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { clockText, fullDayText } from "@/words/dates";
-import { FIGURE_NAMES } from "@/words/figures";
-import { ASKED, mishapName, readText } from "@/words/making";
+import { mishapName, readText } from "@/words/making";
 import { counted } from "@/words/names";
-import { STAGE_TITLES, figureText, sayStep } from "@/words/steps";
+import { figureText, sayStep } from "@/words/steps";
 import { TROUBLE_WORDS } from "@/words/trouble";
 import { showFigureValue, withUnit } from "@/words/show";
+import { readingName } from "./compare";
 import { CorrectMake } from "./CorrectMake";
 import { type Entry } from "./entries";
 import { loadFiles } from "../fetched";
 
+interface Props {
+  readonly entry: Entry;
+  readonly onClose: () => void;
+  /** Sets it beside others, or takes it out from there. */
+  readonly onCompare: () => void;
+}
+
 /** A making as it was: what was wanted, read, done, and what came of it. */
-export function MakeDialog({ entry, onClose }: { readonly entry: Entry; readonly onClose: () => void }) {
+export function MakeDialog({ entry, onClose, onCompare }: Props) {
   const { make, piece } = entry;
   const tray = useTray();
   const router = useRouter();
@@ -68,7 +74,7 @@ export function MakeDialog({ entry, onClose }: { readonly entry: Entry; readonly
         {entry.minutes !== null && `; ${counted(entry.minutes, "minute")}`}
       </p>
       {isCorrecting ? (
-        <CorrectMake make={make} nameOf={({ figure }) => nameOf(figure, steps)} hasSize={piece.carrier.type === "hoop"} />
+        <CorrectMake make={make} nameOf={({ figure }) => readingName(figure, steps)} hasSize={piece.carrier.type === "hoop"} />
       ) : (
         <>
           {make.result?.words && <p className="mt-1.5">{make.result.words}</p>}
@@ -80,21 +86,24 @@ export function MakeDialog({ entry, onClose }: { readonly entry: Entry; readonly
         <section aria-label="What was read and what went wrong">
           {!isCorrecting && <h2 className="section-head">Read off the metal</h2>}
           {!isCorrecting && make.measured.length === 0 && <p className="text-[13px] text-soft">Nothing was measured.</p>}
-          <ul className="text-[13px]" hidden={isCorrecting}>
-            {make.measured.map((reading) => {
-              const { figure, value, at } = reading;
-              const wanted = planned?.ok ? planned.plan.figures[figure] : undefined;
-              return (
-                <li key={`${figure} ${at}`} className="border-t border-hair py-1">
-                  {nameOf(figure, steps)}: <b>{wanted ? showFigureValue(value, wanted.unit, units) : withUnit(value, "measured", units)}</b>
-                  <span className="text-soft">
-                    {wanted && `, planned ${figureText(figure, wanted, units)}`}, {readText(reading, units)}
-                    {reading.was && `, was ${withUnit(reading.was.at(-1)!.value, "measured", units)} before it was corrected`}
-                  </span>
-                </li>
-              );
-            })}
-          </ul>
+          {!isCorrecting && (
+            <ul className="text-[13px]">
+              {make.measured.map((reading) => {
+                const { figure, value, at } = reading;
+                const wanted = planned?.ok ? planned.plan.figures[figure] : undefined;
+                return (
+                  <li key={`${figure} ${at}`} className="border-t border-hair py-1">
+                    {readingName(figure, steps)}:{" "}
+                    <b>{wanted ? showFigureValue(value, wanted.unit, units) : withUnit(value, "measured", units)}</b>
+                    <span className="text-soft">
+                      {wanted && `, planned ${figureText(figure, wanted, units)}`}, {readText(reading, units)}
+                      {reading.was && `, was ${withUnit(reading.was.at(-1)!.value, "measured", units)} before it was corrected`}
+                    </span>
+                  </li>
+                );
+              })}
+            </ul>
+          )}
           {make.remedies.length > 0 && (
             <>
               <h2 className="section-head mt-3">What went wrong</h2>
@@ -136,6 +145,16 @@ export function MakeDialog({ entry, onClose }: { readonly entry: Entry; readonly
         >
           {isCorrecting ? "Corrected" : "Correct the record"}
         </button>
+        <button
+          type="button"
+          className="btn"
+          onClick={() => {
+            onCompare();
+            onClose();
+          }}
+        >
+          Compare
+        </button>
         <button type="button" className="btn" onClick={() => void takeOut()}>
           Take out of the ledger
         </button>
@@ -175,12 +194,4 @@ function Photos({ make: { photos = [] } }: { readonly make: Make }) {
       ))}
     </div>
   );
-}
-
-/** What was read is called by the figure it is of, else by the step that asks for it. */
-function nameOf(key: string, steps: readonly Step[]): string {
-  const asking = steps.find(({ reads }) => reads.some(({ figure }) => figure === key));
-  const read = asking?.reads.find(({ figure }) => figure === key);
-  const known = FIGURE_NAMES.find((each) => key === each.key || (read?.mount && key === `${read.mount}.${each.key}`));
-  return known?.name ?? (asking && read ? `${STAGE_TITLES[asking.stage]}, ${ASKED[read.kind].toLowerCase()}` : key);
 }

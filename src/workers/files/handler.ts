@@ -1,7 +1,7 @@
 import { benchDifferences } from "@/core/piece/bench-differences";
 import { type Fault, fault } from "@/core/piece/fault";
 import { type Make } from "@/core/piece/make";
-import { type ReadBackup, readBackup, kindOf } from "@/formats/backup-codec";
+import { NOTHING_CHANGED, type ReadBackup, readBackup, kindOf } from "@/formats/backup-codec";
 import { benchFromJson } from "@/formats/bench-codec";
 import { makeFromJson } from "@/formats/make-codec";
 import { isMakesCsv, readMakesCsv } from "@/formats/makes-csv";
@@ -27,7 +27,7 @@ export function answerFile({ file, bytes, bench, taken }: FileAsk, reply: (reply
   if (kind === "backup") return openBackup({ file, bench, taken }, value as JsonObject, reply, refuse);
   if (kind === "make") {
     const decoded = makeFromJson(value, bench);
-    const alone = (make: Make): ReadBackup => ({ bench: null, pieces: [], makes: [make], unread: [] });
+    const alone = (make: Make): ReadBackup => ({ bench: null, pieces: [], makes: [make], changed: NOTHING_CHANGED, unread: [] });
     return decoded.ok ? handOver({ file, bench, taken }, alone(decoded.value), reply) : refuse(decoded.faults);
   }
   if (kind === "bench") {
@@ -66,12 +66,10 @@ function openBackup(about: About, value: JsonObject, reply: (reply: FileReply) =
 }
 
 /** A backup in parts, and at its end what there is to ask about it. */
-function handOver({ file, bench, taken }: About, { pieces, makes, ...rest }: ReadBackup, reply: (reply: FileReply) => void): void {
+function handOver({ file }: About, { pieces, makes, ...rest }: ReadBackup, reply: (reply: FileReply) => void): void {
   for (let i = 0; i < pieces.length; i += PART) reply({ kind: "part", pieces: pieces.slice(i, i + PART), makes: [] });
   for (let i = 0; i < makes.length; i += PART) reply({ kind: "part", pieces: [], makes: makes.slice(i, i + PART) });
-  const isOtherBench = rest.bench !== null && JSON.stringify(rest.bench) !== JSON.stringify(bench);
-  const known = pieces.flatMap(({ id }) => (taken.has(id) ? [id] : []));
-  reply({ kind: "opened", opened: { kind: "backup", file, backup: { ...rest, pieces: [], makes: [] }, taken: known, isOtherBench } });
+  reply({ kind: "opened", opened: { kind: "backup", file, backup: { ...rest, pieces: [], makes: [] } } });
 }
 
 /** Puts the parts of a backup back into what it was opened as. */

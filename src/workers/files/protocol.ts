@@ -29,10 +29,6 @@ export type Opened =
       readonly kind: "backup";
       readonly file: string;
       readonly backup: ReadBackup;
-      /** Ids of its pieces that are on the tray already. */
-      readonly taken: readonly string[];
-      /** Whether its bench is another than the one here. */
-      readonly isOtherBench: boolean;
     };
 
 /** Told while a file is read, and at its end; a backup's pieces and makes come in parts before it, so that no part holds the page up. */
