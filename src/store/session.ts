@@ -3,6 +3,7 @@ import { type Piece } from "@/core/piece/piece";
 import { type BenchEntry, benchOf } from "@/core/piece/bench";
 import { fitsSchema, pieceFaults } from "@/formats/piece-codec";
 import { faultMessage } from "@/words/faults";
+import { nameNow } from "@/words/piece-name";
 import { type Fault } from "@/core/piece/fault";
 import { type Drafts, type Keeper, type PieceRecord } from "./keeper";
 import { keepingOf } from "./session-keeping";
@@ -20,6 +21,8 @@ export interface TypedField<T> {
   /** The field that is measured by it too, where it is another way to say the same. */
   readonly measures?: string;
   read(text: string): FieldReading<T>;
+  /** What is wrong with a value that the piece cannot have, in the maker's unit. */
+  say?(fault: Fault): string;
   write(piece: Editable<Piece>, value: T): void;
 }
 
@@ -39,8 +42,12 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
    * The piece with a change made, or why it cannot be. One that is at fault already takes what leaves fewer faults and no new one; of a choice
    * also what leaves the fields at fault that were.
    */
-  function tried(recipe: Recipe, isChoice = false): FieldReading<Piece> {
-    const piece = produce(get().piece, recipe);
+  function tried(recipe: Recipe, isChoice = false, say: (fault: Fault) => string = faultMessage): FieldReading<Piece> {
+    const before = get().piece;
+    const piece = produce(before, (draft) => {
+      recipe(draft);
+      draft.name = nameNow(before, draft as Piece);
+    });
     const faults = faultsNow(piece);
     if (faults.length === 0) return { ok: true, value: piece };
     const known = faultsNow(get().piece);
@@ -49,8 +56,10 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
     const isNoWorse = isChoice && known.length > 0 && faults.every(({ path }) => known.some((each) => each.path === path));
     const isBetter = (!added && faults.length < known.length) || isNoWorse;
     if (isBetter || (!fitsSchema(get().piece) && fitsSchema(piece))) return { ok: true, value: piece };
-    return { ok: false, problem: faultMessage(added ?? faults[0]!) };
+    return { ok: false, problem: say(added ?? faults[0]!) };
   }
+
+  const sayOf = (field: Pick<TypedField<unknown>, "say">) => (fault: Fault) => field.say?.(fault) ?? faultMessage(fault);
 
   function take(piece: Piece, drafts: Drafts, ...keys: readonly (string | null | undefined)[]): void {
     const { unmeasured } = get();
@@ -69,7 +78,7 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
       const field = fields.get(key);
       if (!field || draft.problem === null) continue;
       const reading = field.read(draft.text);
-      const result = reading.ok ? tried((piece) => field.write(piece, reading.value)) : reading;
+      const result = reading.ok ? tried((piece) => field.write(piece, reading.value), false, sayOf(field)) : reading;
       if (result.ok) take(result.value, { ...get().drafts, [key]: { text: draft.text, problem: null } }, key);
     }
   }
@@ -105,7 +114,7 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
     type<T>(field: TypedField<T>, text: string): void {
       begin();
       const reading = field.read(text);
-      const result = reading.ok ? tried((piece) => field.write(piece, reading.value)) : reading;
+      const result = reading.ok ? tried((piece) => field.write(piece, reading.value), false, sayOf(field)) : reading;
       const drafts = { ...get().drafts, [field.key]: { text, problem: result.ok ? null : result.problem } };
       if (!result.ok) return store.setState({ drafts });
       take(result.value, drafts, field.key, field.measures);

@@ -373,7 +373,7 @@ test("a restore leaves what is further on here, and one step puts everything bac
   await tray.rename("b", "Mine too");
   const items = await tray.restoreItems(backup);
   expect(items.map(({ key, standing }) => [key.split(" ")[0], standing])).toEqual([
-    ["bench", "only-there"],
+    ["bench", "same"],
     ["piece", "newer-here"],
     ["piece", "newer-here"],
     ["make", "newer-here"],

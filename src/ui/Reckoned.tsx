@@ -2,14 +2,16 @@ import Link from "next/link";
 import { reckonedText } from "@/words/day";
 import { capital } from "@/words/names";
 
-/** That a day rests on minutes nobody gave, and where to give them. */
-export function Reckoned({ tasks }: { readonly tasks: readonly { readonly isUsual: boolean }[] }) {
+/** Whose minutes a day goes by, where the maker did not type them, and where to type them. */
+export function Reckoned({ tasks }: { readonly tasks: readonly { readonly isUsual: boolean; readonly makes?: number }[] }) {
   const text = reckonedText(tasks);
   if (text === "") return null;
+  const isAllOwn = tasks.every(({ isUsual }) => !isUsual);
   return (
-    <span className="text-warn max-lg:block">
+    <span className={`${isAllOwn ? "text-soft" : "text-warn"} max-lg:block`}>
       {" "}
-      ○ {capital(text)}:{" "}
+      {isAllOwn ? "" : "○ "}
+      {capital(text)}:{" "}
       <Link href="/my-bench#minutes" className="pressed inline-flex items-center underline">
         My bench
       </Link>

@@ -3,6 +3,7 @@ import { type Piece } from "@/core/piece/piece";
 import { GAUGES } from "@/core/measure/gauge";
 import { type LengthUnit, MM_PER_INCH, readLength, readNumber, readRise } from "@/core/measure/reading";
 import { type FieldReading, type TypedField } from "@/store/session";
+import { lengthFaultMessage } from "@/words/faults";
 import { type Units, degrees, lengthUnit, showRise } from "@/words/show";
 
 /** A field that holds a number of the piece: what it shows, how it is read, and by how much its keys step. */
@@ -47,6 +48,7 @@ export function lengthField(key: string, units: Units, write: (piece: Editable<P
       return reading.ok ? reading : problem(text, reading.code, units.length === "inch" ? "0.125 or 1/8" : "3.2, 1/8in or 22ga");
     },
     write: given(write),
+    say: (fault) => lengthFaultMessage(fault, units),
   };
 }
 

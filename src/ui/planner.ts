@@ -1,6 +1,8 @@
 import { useEffect, useState, useSyncExternalStore } from "react";
 import { bestHeats, type HeatsOf } from "@/core/heats/best";
 import { RememberedHeats } from "@/core/heats/remember";
+import { type OwnMinutes, withOwnMinutes } from "@/core/making/own-minutes";
+import { type StepCode } from "@/core/making/step";
 import { type BenchEntry, benchOf } from "@/core/piece/bench";
 import { type Fault, fault } from "@/core/piece/fault";
 import { type Readings } from "@/core/piece/measured";
@@ -74,7 +76,29 @@ export function usePlans(): Plans {
 }
 
 function planNow(piece: Piece, mine: BenchEntry): Attempt | null {
-  return knownOf(piece, mine).attempt;
+  return inMyTime(knownOf(piece, mine).attempt);
+}
+
+/** Minutes that the maker's own makes have shown, by kind of step. */
+let ownMinutes: ReadonlyMap<StepCode, OwnMinutes> = new Map();
+const timed = new WeakMap<Attempt, { readonly own: typeof ownMinutes; readonly attempt: Attempt }>();
+
+/** Sets the minutes by which every plan goes from now on. */
+export function setOwnMinutes(own: typeof ownMinutes): void {
+  if (JSON.stringify([...own]) === JSON.stringify([...ownMinutes])) return;
+  ownMinutes = own;
+  tell();
+}
+
+/** A plan with the maker's own minutes: only the times of its tasks are others. */
+function inMyTime<A extends Attempt | null>(attempt: A): A | Attempt {
+  if (!attempt?.ok || !attempt.plan.tasks || ownMinutes.size === 0) return attempt;
+  const before = timed.get(attempt);
+  if (before?.own === ownMinutes) return before.attempt;
+  const { plan } = attempt;
+  const now: Attempt = { ok: true, plan: { ...plan, tasks: withOwnMinutes(attempt.plan.tasks, plan.steps, ownMinutes) } };
+  timed.set(attempt, { own: ownMinutes, attempt: now });
+  return now;
 }
 
 function planSoon(piece: Piece, mine: BenchEntry): Attempt | null {
@@ -82,7 +106,7 @@ function planSoon(piece: Piece, mine: BenchEntry): Attempt | null {
   const before = known.get(piece);
   if (before?.bench === bench) {
     if (before.search) searchLater({ piece, bench, measured: before.measured });
-    return before.attempt;
+    return inMyTime(before.attempt);
   }
   soon.ask(piece, { piece, bench, measured: NOTHING_READ });
   return null;
@@ -214,6 +238,9 @@ function prefer(piece: Piece, mine: BenchEntry, measured: Readings): () => void 
   };
 }
 
+/** Whatever rests on them is drawn again when they change. */
+const ownNow = () => ownMinutes;
+
 export interface Planned {
   readonly plan: Plan;
   /** Whether what is shown is of before, in whole or in its heats: better is being worked out. */
@@ -247,7 +274,8 @@ export function usePlanned(piece: Piece, mine: BenchEntry, measured: Readings = 
   }, [client, search, piece]);
   useEffect(() => () => client.end(), [client]);
   if (failure) throw failure;
-  const attempt = now ?? shown;
+  useSyncExternalStore(hearAnswers, ownNow, ownNow);
+  const attempt = inMyTime(now ?? shown);
   if (!attempt?.ok) return attempt;
   return { ok: true, plan: attempt.plan, isSettling: isWaiting || search !== null };
 }

@@ -1,6 +1,6 @@
 "use client";
 
-import { type ReactNode, createContext, useContext, useEffect, useState } from "react";
+import { Suspense, type ReactNode, createContext, lazy, useCallback, useContext, useEffect, useState } from "react";
 import { useStore } from "zustand";
 import { SHIPPED } from "@/core/piece/bench";
 import { openAhead } from "@/store/database";
@@ -65,10 +65,17 @@ function NotOpened({ why }: { readonly why: string }) {
   );
 }
 
-/** Reads what no screen shows at first. */
+const OwnMinutes = lazy(() => import("./OwnMinutes").then((each) => ({ default: each.OwnMinutes })));
+
+/** Reads what no screen shows at first, and learns from it how long the maker's hands take. */
 function TheRest({ tray }: { readonly tray: Tray }) {
-  useWhenIdle(tray.readTheRest, WANTED);
-  return null;
+  const [isRead, setRead] = useState(false);
+  const read = useCallback(async () => {
+    await tray.readTheRest();
+    setRead(true);
+  }, [tray]);
+  useWhenIdle(read, WANTED);
+  return <Suspense>{isRead && <OwnMinutes />}</Suspense>;
 }
 
 async function demoPieces() {

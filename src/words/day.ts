@@ -11,12 +11,13 @@ export function minutesText(minutes: number): string {
 }
 
 /** Whose minutes a day is reckoned with, where they are not all the maker's own. */
-export function reckonedText(tasks: readonly { readonly isUsual: boolean }[]): string {
+export function reckonedText(tasks: readonly { readonly isUsual: boolean; readonly makes?: number }[]): string {
   const usual = tasks.filter(({ isUsual }) => isUsual).length;
+  const shown = tasks.filter(({ makes }) => makes !== undefined).length;
+  if (shown > 0)
+    return `your own minutes, from your makes, for ${shown} of ${tasks.length} steps${usual > 0 ? `; the usual minutes for ${usual}` : ""}`;
   if (usual === 0) return "";
-  return usual === tasks.length
-    ? "reckoned with usual minutes, none of them yours"
-    : `usual minutes, not yours, for ${usual} of ${tasks.length} steps`;
+  return usual === tasks.length ? "based on the usual minutes, not your own" : `the usual minutes for ${usual} of ${tasks.length} steps`;
 }
 
 /** What stands in a day's place where there is none. */

@@ -14,7 +14,7 @@ export const EXPLAINED: Readonly<Record<ExplainedWord, { readonly name: string; 
   },
   fit: {
     name: "Fit",
-    says: "The gap left between stone and wall all round. Snug is a twentieth of a millimetre: the stone slides through with a push.",
+    says: "The gap left between stone and wall all round. It is snug where the stone slides through with a push.",
   },
   lift: {
     name: "Lift",

@@ -1,3 +1,5 @@
+import { MM_PER_INCH } from "@/core/measure/reading";
+import { type Units } from "./show";
 import { type Fault, type FaultCode } from "@/core/piece/fault";
 import { type LayerType } from "@/core/mount/layers/layer";
 import { LAYER_NAMES } from "./names";
@@ -136,6 +138,18 @@ export function faultMessage({ code, values }: Fault): string {
 /** What was found: a number worked out or dragged to has more digits than anyone reads. */
 function asFound(got: string | number): string {
   return typeof got === "number" ? String(Number(got.toPrecision(6))) : got;
+}
+
+/** The message at a field that holds a length: its numbers in the maker's unit. */
+export function lengthFaultMessage(fault: Fault, units: Units): string {
+  if (units.length === "mm") return faultMessage(fault);
+  const values = Object.fromEntries(
+    Object.entries(fault.values).map(([name, value]) => [
+      name,
+      typeof value === "number" ? Number((value / MM_PER_INCH).toFixed(4)) : value,
+    ]),
+  );
+  return faultMessage({ ...fault, values }).replaceAll(" mm", " in");
 }
 
 /** The message with its path before it; what is not planned yet is refused by name. */

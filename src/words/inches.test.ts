@@ -5,6 +5,8 @@ import { mishapsAt } from "@/core/piece/mishaps";
 import { planPiece } from "@/core/piece/plan-piece";
 import { cuttingList } from "@/core/heats/cutting";
 import { cardRows } from "./card";
+import { EXPLAINED } from "./explain";
+import { lengthFaultMessage } from "./faults";
 import { sayFinding } from "./findings";
 import { sayMishap } from "./making";
 import { namesIn } from "./names";
@@ -54,6 +56,18 @@ test("in inches nothing is said in millimetres, nor a round number of them turne
     const wrong = said(piece).filter((text) => /\bmm\b|millimet|mm²|turns in 0/.test(text));
     expect([piece.name, wrong]).toEqual([piece.name, []]);
   }
+});
+
+test("a field that holds a length refuses in inches: every number, what was typed among them", () => {
+  const fault = { path: "/mounts/0/stone/turnIn", code: "turn-in-above-height", values: { height: 5.08, got: 6.35 } } as const;
+  expect(lengthFaultMessage(fault, INCHES)).toBe("must be < the stone's height, 0.2, got 0.25");
+  expect(lengthFaultMessage(fault, { ...INCHES, length: "mm" })).toBe("must be < the stone's height, 5.08, got 6.35");
+  const wide = { path: "/p", code: "too-large-across", values: { limit: 200, got: 254 } } as const;
+  expect(lengthFaultMessage(wide, INCHES)).toBe("must be at most 7.874 in across, got 10");
+});
+
+test("no word of the craft is explained in millimetres", () => {
+  expect(Object.values(EXPLAINED).filter(({ says }) => /millimet|\bmm\b/.test(says))).toEqual([]);
 });
 
 test("turns are counted by what a maker measures in", () => {

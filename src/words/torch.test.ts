@@ -98,10 +98,13 @@ test("a day is told in hours and minutes, with what it saves and how sure that i
     "one thing after another, with nothing to do meanwhile; within 1 min of the shortest",
   );
   const [usual, own] = [{ isUsual: true }, { isUsual: false }];
-  expect([[usual, usual], [own, usual, usual], [own]].map(reckonedText)).toEqual([
-    "reckoned with usual minutes, none of them yours",
-    "usual minutes, not yours, for 2 of 3 steps",
+  const shown = { isUsual: false, makes: 4 };
+  expect([[usual, usual], [own, usual, usual], [own], [shown, own], [shown, usual]].map(reckonedText)).toEqual([
+    "based on the usual minutes, not your own",
+    "the usual minutes for 2 of 3 steps",
     "",
+    "your own minutes, from your makes, for 1 of 2 steps",
+    "your own minutes, from your makes, for 1 of 2 steps; the usual minutes for 1",
   ]);
   const name = (id: string) => id.toUpperCase();
   expect(movedText({ joints: ["a"], where: "with", others: ["b", "c"] }, name)).toBe("A in one heat with B and C");

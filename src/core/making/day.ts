@@ -29,7 +29,15 @@ export function dayOf(bench: readonly OnTheBench[]): Day {
     ...day,
     tasks: tasks.map(({ step: id, start }) => {
       const { piece, task } = known.get(id)!;
-      return { piece, step: task.step, start, hands: task.hands, wait: task.wait, isUsual: task.isUsual };
+      return {
+        piece,
+        step: task.step,
+        start,
+        hands: task.hands,
+        wait: task.wait,
+        isUsual: task.isUsual,
+        ...(task.makes !== undefined && { makes: task.makes }),
+      };
     }),
   };
 }

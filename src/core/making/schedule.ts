@@ -7,6 +7,8 @@ export interface Task {
   readonly after: readonly string[];
   /** Its minutes are the usual ones: nobody has given their own. */
   readonly isUsual: boolean;
+  /** They are what so many of the maker's own makes have shown. */
+  readonly makes?: number;
 }
 
 export interface ScheduledTask extends Task {

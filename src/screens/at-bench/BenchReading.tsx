@@ -16,7 +16,7 @@ import { type Instrument, standIn } from "@/ui/instruments";
 import { type Keys, useKeys } from "@/ui/keys";
 import { standInsOn } from "@/ui/stand-ins";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
-import { faultMessage } from "@/words/faults";
+import { lengthFaultMessage } from "@/words/faults";
 import { TEACHES } from "@/words/making";
 import { MethodField } from "./MethodField";
 import { OutsideSizes } from "./OutsideSizes";
@@ -108,7 +108,7 @@ export function BenchReading({ asked, make, isFirst, onEdit, onDone, onBack, onL
       ...(isMadeUp && { madeUp: true }),
     };
     const attempt = attemptPlan(piece, bench, (assembly, wishes) => bestHeats(assembly, wishes, () => true), [...measured, reading]);
-    if (!attempt.ok) return { problem: faultMessage(attempt.faults[0]!) };
+    if (!attempt.ok) return { problem: lengthFaultMessage(attempt.faults[0]!, units) };
     if (!replaced) entry.current++;
     const edit = { put: { measured: [reading] }, ...(replaced && { drop: { measured: [replaced] } }) };
     return { kept: onEdit(edit, `reading ${figure} ${entry.current}`) };

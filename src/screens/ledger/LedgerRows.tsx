@@ -120,7 +120,7 @@ const Line = memo(
           {learned?.kind === "hoop.length" && piece.carrier.type !== "hoop" ? "no hoop" : "not measured"}
         </span>
       ) : (
-        <LossBar value={loss.value} x={x} width={chart} left={left} why={why} />
+        <LossBar value={loss.value} x={x} width={chart} units={units} left={left} why={why} />
       );
     if (!isWide) {
       return (

@@ -3,7 +3,7 @@
 import { type ScaleLinear } from "d3";
 import { MM_PER_INCH } from "@/core/measure/reading";
 import { type Learned } from "@/core/piece/ledger";
-import { type Units, showLength } from "@/words/show";
+import { type Units, showLength, withUnit } from "@/words/show";
 
 /** What a chart of losses is drawn by: mm to px along its width. */
 export type LossScale = ScaleLinear<number, number>;
@@ -93,13 +93,14 @@ interface LossBarProps {
   readonly value: number;
   readonly x: LossScale;
   readonly width: number;
+  readonly units: Units;
   /** Why it does not count: it lies far out, or was worked by another method. */
   readonly left: "far" | "other" | null;
   readonly why: string;
 }
 
 /** One making's loss: a bar from nothing and a dot; hollow where it does not count, with why. */
-export function LossBar({ value, x, width, left, why }: LossBarProps) {
+export function LossBar({ value, x, width, units, left, why }: LossBarProps) {
   const end = x(value);
   const isOver = end > width * 0.6;
   return (
@@ -108,7 +109,7 @@ export function LossBar({ value, x, width, left, why }: LossBarProps) {
       height={20}
       className="block overflow-visible"
       role="img"
-      aria-label={why === "" ? `${value.toFixed(2)} mm` : `${value.toFixed(2)} mm, ${why}`}
+      aria-label={[withUnit(value, "measured", units), why].filter(Boolean).join(", ")}
     >
       <rect
         x={x(0)}

@@ -1,6 +1,8 @@
 "use client";
 
 import { type KeyboardEvent, type PointerEvent, useState } from "react";
+import { MM_PER_INCH } from "@/core/measure/reading";
+import { useUnits } from "@/ui/tray";
 
 /** A bank card's sides in mm, the same everywhere. */
 const CARD = { width: 85.6, height: 53.98 } as const;
@@ -16,6 +18,7 @@ interface Props {
 
 /** A rectangle that is dragged until a bank card laid on the screen covers it: from then on things stand at true size. */
 export function ScreenScale({ pxPerMm, isSet, onSet }: Props) {
+  const inInches = useUnits().length === "inch";
   const [isOpen, open] = useState(false);
   const [dragged, drag] = useState<number | null>(null);
   const now = dragged ?? pxPerMm;
@@ -65,7 +68,7 @@ export function ScreenScale({ pxPerMm, isSet, onSet }: Props) {
             aria-valuenow={Math.round(now * 1000) / 1000}
             aria-valuemin={LEAST}
             aria-valuemax={MOST}
-            aria-valuetext={`${now.toFixed(2)} pixels to a millimetre`}
+            aria-valuetext={inInches ? `${(now * MM_PER_INCH).toFixed(1)} pixels to an inch` : `${now.toFixed(2)} pixels to a millimetre`}
             className="absolute inset-y-0 -right-[22px] w-[44px] cursor-ew-resize touch-none"
             onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
             onPointerMove={onPointerMove}
@@ -74,7 +77,7 @@ export function ScreenScale({ pxPerMm, isSet, onSet }: Props) {
           >
             <span className="absolute inset-y-0 left-1/2 w-[3px] -translate-x-1/2 bg-accent" />
           </div>
-          <span className="absolute top-1/2 left-3 -translate-y-1/2 text-soft">a bank card, 85.6 × 54 mm</span>
+          <span className="absolute top-1/2 left-3 -translate-y-1/2 text-soft">a bank card</span>
         </div>
       </div>
     </section>

@@ -16,7 +16,8 @@ import { Millimetres, Shape } from "@/ui/Drawing";
 import { StoneFill } from "@/ui/StoneFill";
 import { useOpening } from "@/ui/opening";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
-import { faultMessage } from "@/words/faults";
+import { FIRST_NAME } from "@/words/piece-name";
+import { lengthFaultMessage } from "@/words/faults";
 import { type Units, lengthUnit } from "@/words/show";
 import { FirstAnswer } from "./FirstAnswer";
 
@@ -38,7 +39,7 @@ export function FirstStone({ onDemo }: { readonly onDemo: () => void }) {
   const { pick } = useOpening();
   const [texts, setTexts] = useState<Texts>({ length: "", width: "", height: "", turnIn: "" });
   const readings = FIELDS.map(({ name }) => readLength(texts[name], units.length));
-  const first = firstPiece(texts, units, bench, (measures) => newPiece(tray.idFor("first-ring"), "First ring", bench, measures));
+  const first = firstPiece(texts, units, bench, (measures) => newPiece(tray.idFor("first-ring"), FIRST_NAME, bench, measures));
   const attempt = usePlans().now(first.piece, bench);
   const plan = attempt?.ok ? attempt.plan : null;
   const doubtOf = doubter({ unmeasured: [...first.missing, "hoop.size.value"], refused: [] });
@@ -175,6 +176,6 @@ function firstPiece(
   return {
     piece: make(UNMEASURED),
     missing: FIELDS.map(({ key }) => key),
-    problem: `${named?.label ?? "One of these"} ${faultMessage(fault!)}`,
+    problem: `${named?.label ?? "One of these"} ${lengthFaultMessage(fault!, units)}`,
   };
 }

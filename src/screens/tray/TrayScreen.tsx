@@ -24,14 +24,9 @@ import { useNotices } from "@/ui/notices";
 import { KeepError } from "@/store/keeper";
 import { underWay } from "@/store/tray-state";
 import { counted } from "@/words/names";
+import { NEW_NAMES } from "@/words/piece-name";
 import { type Stepped } from "./PieceList";
 
-/** What a new piece of each kind is called until it has a name. */
-const NEW: Readonly<Record<Piece["kind"], { readonly id: string; readonly name: string }>> = {
-  ring: { id: "new-ring", name: "New ring" },
-  pendant: { id: "new-pendant", name: "New pendant" },
-  earrings: { id: "new-earrings", name: "New earrings" },
-};
 const NewPieceDialog = lazy(() => import("./NewPieceDialog").then((each) => ({ default: each.NewPieceDialog })));
 const FirstStone = lazy(() => import("./FirstStone").then(({ FirstStone }) => ({ default: FirstStone })));
 /** The list stands first, the drawing a moment later. */
@@ -73,8 +68,8 @@ export function TrayScreen() {
   const addNew = () => ask(true);
   const addKind = (kind: Piece["kind"]) => {
     ask(false);
-    const { id, name } = NEW[kind];
-    void add(newPiece(tray.idFor(id), name, bench, UNMEASURED, kind), UNMEASURED_FIELDS[kind]);
+    const name = NEW_NAMES[kind];
+    void add(newPiece(tray.idFor(name), name, bench, UNMEASURED, kind), UNMEASURED_FIELDS[kind]);
   };
   const addExample = (example: Example) => {
     ask(false);

@@ -1,0 +1,47 @@
+"use client";
+
+import { useEffect } from "react";
+import { bestHeats } from "@/core/heats/best";
+import { type StepTimes, ownMinutesFrom, stepTimesOf } from "@/core/making/own-minutes";
+import { SHIPPED_BENCH, benchOf } from "@/core/piece/bench";
+import { type Make, isUnderWay, pieceNow } from "@/core/piece/make";
+import { attemptPlan } from "@/formats/attempt";
+import { WANTED, atRest } from "./idle";
+import { setOwnMinutes } from "./planner";
+import { useTrayState } from "./tray";
+
+/** The makes that count: hands get quicker. */
+const MOST_COUNTED = 20;
+const known = new WeakMap<Make, StepTimes>();
+
+/** Works out, while the page rests, how long the maker's own hands take at each step, by their newest finished makes: every plan goes by it. */
+export function OwnMinutes() {
+  const makes = useTrayState((state) => state.makes);
+  useEffect(() => {
+    let isGone = false;
+    const counted = Object.values(makes)
+      .flat()
+      .filter((make) => !isUnderWay(make))
+      .sort((a, b) => (a.started < b.started ? 1 : -1))
+      .slice(0, MOST_COUNTED);
+    const learn = async () => {
+      for (const make of counted) {
+        if (known.has(make)) continue;
+        await atRest(WANTED);
+        if (isGone) return;
+        known.set(make, timesIn(make));
+      }
+      if (!isGone) setOwnMinutes(ownMinutesFrom(counted.map((make) => known.get(make)!)));
+    };
+    void learn();
+    return () => void (isGone = true);
+  }, [makes]);
+  return null;
+}
+
+/** None of a making whose piece cannot be planned. */
+function timesIn(make: Make): StepTimes {
+  const piece = pieceNow(make);
+  const attempt = attemptPlan(piece, benchOf(piece, SHIPPED_BENCH), (assembly, wishes) => bestHeats(assembly, wishes, () => true));
+  return attempt.ok ? stepTimesOf(attempt.plan.steps, make.done, Date.parse) : new Map<never, never>();
+}
