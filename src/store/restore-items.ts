@@ -1,5 +1,5 @@
 import { type BenchEntry, SHIPPED_BENCH } from "@/core/piece/bench";
-import { type Make, pieceNow } from "@/core/piece/make";
+import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
 import { type ReadBackup } from "@/formats/backup-codec";
 import { type PieceRecord } from "./keeper";
@@ -121,10 +121,4 @@ function ordered(value: unknown): unknown {
   if (typeof value !== "object" || value === null) return value;
   const entries = Object.entries(value).filter(([, each]) => each !== undefined);
   return Object.fromEntries(entries.sort(([a], [b]) => (a < b ? -1 : 1)).map(([key, each]) => [key, ordered(each)]));
-}
-
-/** What an item is called: its piece, and of a make when it was begun. */
-export function nameOf(item: RestoreItem): string {
-  if (item.kind === "bench") return item.there.name ?? "";
-  return item.kind === "piece" ? item.there.name : pieceNow(item.there).name;
 }
