@@ -342,7 +342,7 @@ async function manyMakes(browser: Browser, address: string): Promise<void> {
   await page.close();
 }
 
-const CORRECTIONS = 20;
+const CORRECTIONS = 40;
 
 /** A reading of one of many makes that is put right, to the figure in its line of the ledger. */
 async function corrected(page: Page): Promise<void> {
@@ -353,6 +353,7 @@ async function corrected(page: Page): Promise<void> {
   await record.getByRole("button", { name: "Correct the record" }).click();
   const field = record.getByLabel("Cut blank of the hoop", { exact: true });
   const was = Number(await field.inputValue());
+  await page.waitForTimeout(2000); // what a page does once it rests is no part of it
   const times: number[] = [];
   for (let i = 1; i <= CORRECTIONS; i++) {
     await field.fill((was + i / 100).toFixed(2));

@@ -10,6 +10,7 @@ import {
   type StoreName,
   type Stores,
   type Unreadable,
+  idIn,
 } from "./keeper";
 import { overFaults, readRecord } from "./read-kept";
 import { settled } from "./settled";
@@ -214,11 +215,11 @@ async function make(work: Write, change: Change): Promise<Outcome> {
 }
 
 async function keptFor(work: Write, change: Exclude<Change, { remove: unknown }>): Promise<[string | number, unknown][]> {
-  if ("piece" in change) {
+  if ("piece" in change && change.only === null) {
     const makes: unknown[] = await work.objectStore("makes").index("piece").getAll(change.piece);
     return makes.map((value) => [(value as Stores["makes"]).id, value]);
   }
-  const id = "id" in change ? change.id : change.put.id;
+  const id = idIn(change);
   const value: unknown = await work.objectStore(change.store).get(id);
   return value === undefined ? [] : [[id, value]];
 }

@@ -103,8 +103,13 @@ export type Change =
   | { readonly store: "pending"; readonly put: Unrevised<PendingRecord>; readonly madeOn: "any" }
   | { readonly store: "pieces"; readonly id: string; readonly change: (kept: PieceRecord | null) => Unrevised<PieceRecord> | null }
   | { readonly store: "settings"; readonly id: "bench"; readonly change: (kept: BenchRecord | null) => Unrevised<BenchRecord> | null }
-  /** To the makes of one piece. */
-  | { readonly store: "makes"; readonly piece: string; readonly change: (kept: readonly MakeRecord[]) => Unrevised<MakeRecord> | null }
+  /** To the makes of one piece, or to one of them alone. */
+  | {
+      readonly store: "makes";
+      readonly piece: string;
+      readonly only: string | null;
+      readonly change: (kept: readonly MakeRecord[]) => Unrevised<MakeRecord> | null;
+    }
   /** For good. */
   | { readonly store: StoreName; readonly remove: string | number };
 
@@ -173,4 +178,11 @@ export function newestFirst(a: Kept, b: Kept): number {
 /** Orders makings, the one begun last first. */
 export function begunLastFirst(a: MakeRecord, b: MakeRecord): number {
   return b.make.started.localeCompare(a.make.started);
+}
+
+/** The id of the one record that a change is of; of the makes of a piece, that piece's. */
+export function idIn(change: Change): string {
+  if ("remove" in change) return String(change.remove);
+  if ("put" in change) return change.put.id;
+  return "id" in change ? change.id : (change.only ?? change.piece);
 }

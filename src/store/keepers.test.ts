@@ -94,11 +94,23 @@ describe.each([
     const tick = (step: string): Change => ({
       store: "makes",
       piece: "a",
+      only: null,
       change: (kept: readonly MakeRecord[]) => make("a-1", [...(kept[0]?.make.done ?? []).map((each) => each.step), step]),
     });
     await Promise.all(["one", "two", "three"].map((step) => keeper.write([tick(step)])));
     expect((await keeper.makes()).records).toMatchObject([
       { revision: 3, make: { done: [{ step: "one" }, { step: "two" }, { step: "three" }] } },
+    ]);
+    await keeper.write([{ store: "makes", put: make("a-2", []), madeOn: null }]);
+    const seen: string[][] = [];
+    const alone = (kept: readonly MakeRecord[]) => {
+      seen.push(kept.map(({ id }) => id));
+      return make("a-2", ["four"]);
+    };
+    await keeper.write([{ store: "makes", piece: "a", only: "a-2", change: alone }]);
+    expect([seen, await keeper.makesOf("a")]).toMatchObject([
+      [["a-2"]],
+      [{ make: { done: [{}, {}, {}] } }, { make: { done: [{ step: "four" }] } }],
     ]);
     const overshoot = (by: number): Change => ({
       store: "settings",

@@ -79,7 +79,7 @@ export function makingsOn({ keeper, store, write, reading, noteUnreadable }: Tra
       const at = all.findIndex(({ id }) => id === make.id);
       makes[make.piece] = at < 0 ? [edited(make, edit), ...all] : all.with(at, edited(all[at]!, edit));
     }
-    store.setState({ makes });
+    if (!areAlike(makes, get().makes)) store.setState({ makes });
   }
 
   /**
@@ -106,10 +106,16 @@ export function makingsOn({ keeper, store, write, reading, noteUnreadable }: Tra
     return keeping.done;
   }
 
+  /** What is kept as it was shown stays that object: nothing is worked out again. */
+  function asShown(make: Make): Make {
+    const shown = get().makes[make.piece]?.find(({ id }) => id === make.id);
+    return shown && JSON.stringify(shown) === JSON.stringify(make) ? shown : asKnown(make, kept[make.piece]);
+  }
+
   /** What is kept now takes the place of what was laid over it, at once: neither is ever shown twice, or not at all. */
   function noteKept({ make }: MakeRecord, keeping: Keeping): void {
     const others = (kept[make.piece] ?? []).filter(({ id }) => id !== make.id);
-    kept = { ...kept, [make.piece]: [asKnown(make, kept[make.piece]), ...others].sort(lastFirst) };
+    kept = { ...kept, [make.piece]: [asShown(make), ...others].sort(lastFirst) };
     beingKept.delete(keeping);
     showMakes();
   }
@@ -153,8 +159,7 @@ export function makingsOn({ keeper, store, write, reading, noteUnreadable }: Tra
       return refuse(NOT_KEPT);
     } finally {
       clearJournal(nameOf(keeping));
-      beingKept.delete(keeping);
-      showMakes();
+      if (beingKept.delete(keeping)) showMakes();
     }
   }
 
@@ -254,6 +259,8 @@ export function makeChange(
   return {
     store: "makes",
     piece: make.piece,
+    // Of one that is over no other can be meant; of one under way another window may have begun it too.
+    only: isUnderWay(make) ? null : make.id,
     change: (kept) => {
       const same = kept.find(({ id }) => id === make.id);
       const begun = isUnderWay(make) ? kept.find((each) => isUnderWay(each.make)) : undefined;
@@ -290,6 +297,18 @@ function makesOf(records: readonly MakeRecord[]): Makes {
   const makes: Record<string, Make[]> = {};
   for (const { make } of records) (makes[make.piece] ??= []).push(make);
   return Object.fromEntries(Object.entries(makes).map(([piece, of]) => [piece, of.sort(lastFirst)]));
+}
+
+/** Whether two hold the very same makes. */
+function areAlike(some: Makes, others: Makes): boolean {
+  const pieces = Object.keys(some);
+  return (
+    pieces.length === Object.keys(others).length &&
+    pieces.every((piece) => {
+      const [one, other = []] = [some[piece]!, others[piece]];
+      return one === other || (one.length === other.length && one.every((make, i) => make === other[i]));
+    })
+  );
 }
 
 function lastFirst(a: Make, b: Make): number {

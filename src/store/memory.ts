@@ -1,4 +1,14 @@
-import { type Change, KeepError, type Keeper, type Outcome, type StoreName, type Stores, begunLastFirst, newestFirst } from "./keeper";
+import {
+  type Change,
+  KeepError,
+  type Keeper,
+  type Outcome,
+  type StoreName,
+  type Stores,
+  begunLastFirst,
+  idIn,
+  newestFirst,
+} from "./keeper";
 import { settled } from "./settled";
 
 /** Keeps everything until the page is closed, where the browser keeps nothing itself. */
@@ -53,7 +63,7 @@ export function memoryKeeper(): Keeper {
 
 function keptFor(change: Change, kept: { readonly [S in StoreName]: Map<string, Stores[S]> }): Stores[StoreName][] {
   if ("remove" in change) return [];
-  if ("piece" in change) return [...kept.makes.values()].filter(({ piece }) => piece === change.piece);
-  const now = kept[change.store].get("id" in change ? change.id : change.put.id);
+  if ("piece" in change && change.only === null) return [...kept.makes.values()].filter(({ piece }) => piece === change.piece);
+  const now = kept[change.store].get(idIn(change));
   return now ? [now] : [];
 }

@@ -46,7 +46,7 @@ export function openSession(record: PieceRecord, keeper: Keeper, bench: () => Be
     const before = get().piece;
     const piece = produce(before, (draft) => {
       recipe(draft);
-      draft.name = nameNow(before, draft as Piece);
+      draft.name = nameNow(before, draft);
     });
     const faults = faultsNow(piece);
     if (faults.length === 0) return { ok: true, value: piece };

@@ -6,7 +6,17 @@ import { type ReadBackup } from "@/formats/backup-codec";
 import { deviceKeeper } from "./device";
 import { halfTypedOn } from "./half-typed";
 import { dropAside, noteAsked, setAside, wasAsked, watchJournal } from "./journal";
-import { type Change, KeepError, type Keeper, type MakeRecord, type Outcome, type Trouble, type Unreadable, type Writing } from "./keeper";
+import {
+  type Change,
+  KeepError,
+  idIn,
+  type Keeper,
+  type MakeRecord,
+  type Outcome,
+  type Trouble,
+  type Unreadable,
+  type Writing,
+} from "./keeper";
 import { makingsOn } from "./makings";
 import { memoryKeeper } from "./memory";
 import { benchOn } from "./my-bench";
@@ -141,11 +151,14 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
   /** Makes changes, and shows and tells what has changed. @throws KeepError, with the tray's trouble set to it */
   async function write(changes: readonly Change[], how: Writing = {}): Promise<Outcome[]> {
     const of = (name: Change["store"]) => changes.filter((change) => change.store === name);
-    const ids = of("pieces").map(keyOf);
+    const ids = of("pieces").map(idIn);
     const made = [...new Set(of("makes").flatMap(pieceMade))];
+    /** What is kept is known already: nothing of it needs to be read again. */
+    let isNoted = false;
     try {
       const outcomes = await keeper.write(changes, how);
       how.onKept?.(outcomes);
+      isNoted = how.onKept !== undefined && outcomes.every((outcome) => outcome.ok && outcome.record !== null);
       if (PASSING.has(get().trouble)) store.setState({ trouble: null });
       return outcomes;
     } catch (error) {
@@ -153,7 +166,7 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
       throw error;
     } finally {
       if (ids.length > 0) await pieces.read(ids);
-      if (made.length > 0) await makings.readMakesOf(made);
+      if (made.length > 0 && !isNoted) await makings.readMakesOf(made);
       if (of("settings").length > 0) await myBench.readBench();
       if (ids.length > 0) tell({ kind: "pieces", ids });
       if (made.length > 0) tell({ kind: "makes", ids: made });
@@ -174,7 +187,7 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
   function pieceMade(change: Change): string[] {
     if ("piece" in change) return [change.piece];
     if ("put" in change && change.store === "makes") return [change.put.piece];
-    const gone = keyOf(change);
+    const gone = idIn(change);
     return Object.keys(get().makes).filter((piece) => get().makes[piece]!.some(({ id }) => id === gone));
   }
 
@@ -210,7 +223,8 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
         .flat()
         .find(({ id }) => id === key);
       if (where === "journal") dropAside(String(key));
-      else if (isPart && make) await write([{ store: "makes", piece: make.piece, change: (kept) => withoutOver(kept, make.id) }]);
+      else if (isPart && make)
+        await write([{ store: "makes", piece: make.piece, only: null, change: (kept) => withoutOver(kept, make.id) }]);
       else await write([{ store: where, remove: key }]);
       store.setState(({ unreadable }) => ({ unreadable: unreadable.filter((each) => each.store !== where || each.key !== key) }));
     },
@@ -273,10 +287,4 @@ function withoutOver(kept: readonly MakeRecord[], id: string): MakeRecord | null
   if (!record?.over) return null;
   const { over: _dropped, ...rest } = record;
   return rest;
-}
-
-function keyOf(change: Change): string {
-  if ("remove" in change) return String(change.remove);
-  if ("put" in change) return change.put.id;
-  return "id" in change ? change.id : change.piece;
 }

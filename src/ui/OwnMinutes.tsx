@@ -12,26 +12,33 @@ import { useTrayState } from "./tray";
 
 /** The makes that count: hands get quicker. */
 const MOST_COUNTED = 20;
-const known = new WeakMap<Make, StepTimes>();
+/** By make: what its ticks have shown, for as long as they do not change. */
+const known = new Map<string, { readonly ticks: string; readonly times: StepTimes }>();
 
 /** Works out, while the page rests, how long the maker's own hands take at each step, by their newest finished makes: every plan goes by it. */
 export function OwnMinutes() {
   const makes = useTrayState((state) => state.makes);
   useEffect(() => {
     let isGone = false;
-    const counted = Object.values(makes)
-      .flat()
-      .filter((make) => !isUnderWay(make))
-      .sort((a, b) => (a.started < b.started ? 1 : -1))
-      .slice(0, MOST_COUNTED);
     const learn = async () => {
+      await atRest(WANTED);
+      if (isGone) return;
+      const counted = Object.values(makes)
+        .flat()
+        .filter((make) => !isUnderWay(make))
+        .sort((a, b) => (a.started < b.started ? 1 : -1))
+        .slice(0, MOST_COUNTED);
+      const all: StepTimes[] = [];
       for (const make of counted) {
-        if (known.has(make)) continue;
-        await atRest(WANTED);
-        if (isGone) return;
-        known.set(make, timesIn(make));
+        const ticks = JSON.stringify(make.done);
+        if (known.get(make.id)?.ticks !== ticks) {
+          await atRest(WANTED);
+          if (isGone) return;
+          known.set(make.id, { ticks, times: timesIn(make) });
+        }
+        all.push(known.get(make.id)!.times);
       }
-      if (!isGone) setOwnMinutes(ownMinutesFrom(counted.map((make) => known.get(make)!)));
+      if (!isGone) setOwnMinutes(ownMinutesFrom(all));
     };
     void learn();
     return () => void (isGone = true);

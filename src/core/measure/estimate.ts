@@ -33,7 +33,7 @@ export function estimateOf(prior: number, values: readonly number[]): Estimate {
 
 /** 0 of nothing. */
 function median(values: readonly number[]): number {
-  const sorted = [...values].sort((a, b) => a - b);
+  const sorted = Float64Array.from(values).sort();
   const half = sorted.length / 2;
   if (sorted.length === 0) return 0;
   return sorted.length % 2 === 1 ? sorted[Math.floor(half)]! : (sorted[half - 1]! + sorted[half]!) / 2;

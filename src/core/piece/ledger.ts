@@ -87,14 +87,19 @@ export function learnedFrom(makes: readonly Make[]): Learned[] {
 
 /** The same of what makings have shown. */
 export function learnedBy(observations: readonly Observation[]): Learned[] {
-  const groups = new Map<string, Observation[]>();
+  const groups: Observation[][] = [];
+  const known = new Map<LossKind, Map<string, Observation[]>>();
   for (const each of observations) {
-    const key = JSON.stringify([each.kind, each.method]);
-    const known = groups.get(key);
-    if (known) known.push(each);
-    else groups.set(key, [each]);
+    const methods = known.get(each.kind) ?? new Map<string, Observation[]>();
+    if (methods.size === 0) known.set(each.kind, methods);
+    const group = methods.get(each.method);
+    if (group) group.push(each);
+    else {
+      groups.push([each]);
+      methods.set(each.method, groups.at(-1)!);
+    }
   }
-  return [...groups.values()].map((observed) => {
+  return groups.map((observed) => {
     const { kind, method } = observed[0]!;
     const prior = PRIORS[kind];
     return {

@@ -2,7 +2,7 @@
 
 import { scaleLinear } from "d3";
 import { Suspense, lazy, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from "react";
-import { type Learned, learnedBy } from "@/core/piece/ledger";
+import { type Learned, type Observation, learnedBy } from "@/core/piece/ledger";
 import { FindButton } from "@/ui/Find";
 import { NavBar } from "@/ui/NavBar";
 import { UnitSwitch } from "@/ui/UnitSwitch";
@@ -18,7 +18,7 @@ import { LOSS_NAMES } from "@/words/ledger";
 import { counted } from "@/words/names";
 import { CompareBar } from "./CompareBar";
 import { MOST_COMPARED } from "./most-compared";
-import { type Asked, type SortKey, askedFor, entryOf } from "./entries";
+import { type Asked, type Entry, type SortKey, askedFor, entryOf } from "./entries";
 import { COLUMNS, LedgerRows } from "./LedgerRows";
 import { LossLines, LossRule, RULE_TALL } from "./LossRule";
 
@@ -73,7 +73,7 @@ export function LedgerScreen() {
   const entries = useMemo(() => all.map(entryOf), [all]);
   const later = useDeferredValue(asked);
   const shown = useMemo(() => askedFor(entries, later), [entries, later]);
-  const learned = useMemo(() => learnedBy(entries.flatMap(({ observed }) => observed)), [entries]);
+  const learned = useMemo(() => learnedBy(observedIn(entries)), [entries]);
   const chosen = learned.find((each) => keyOf(each) === loss) ?? usual(learned);
   const outliers = useMemo(() => new Set(chosen?.outliers.map((i) => chosen.observed[i]!.make)), [chosen]);
   const [ref, { width }] = useSize(1280, 600);
@@ -86,8 +86,8 @@ export function LedgerScreen() {
     () => Object.fromEntries(KINDS.map(({ kind }) => [String(kind), entries.filter((each) => kind === null || each.kind === kind).length])),
     [entries],
   );
-  const metals = useMemo(() => namesIn(entries.flatMap((each) => each.metals)), [entries]);
-  const stones = useMemo(() => namesIn(entries.flatMap((each) => each.stones)), [entries]);
+  const metals = useMemo(() => namesIn(entries, (each) => each.metals), [entries]);
+  const stones = useMemo(() => namesIn(entries, (each) => each.stones), [entries]);
   const minutes = shown.reduce((sum, each) => sum + (each.minutes ?? 0), 0);
   const set = (change: Partial<Asked>) => ask((before) => ({ ...before, ...change }));
   const sortBy = (sort: SortKey) => set({ sort, isDown: asked.sort === sort ? !asked.isDown : sort !== "name" });
@@ -276,8 +276,17 @@ function mostOf(learned: Learned | null): number {
   return 1.12 * Math.max(prior, estimate + (spread ?? 0), ...observed.map(({ value }) => value));
 }
 
-function namesIn(all: readonly string[]): string[] {
-  return [...new Set(all)].sort((a, b) => a.localeCompare(b));
+/** In loops: these are of every make, each time one changes. */
+function observedIn(entries: readonly Entry[]): Observation[] {
+  const all: Observation[] = [];
+  for (const { observed } of entries) for (const each of observed) all.push(each);
+  return all;
+}
+
+function namesIn(entries: readonly Entry[], of: (entry: Entry) => readonly string[]): string[] {
+  const all = new Set<string>();
+  for (const entry of entries) for (const name of of(entry)) all.add(name);
+  return [...all].sort((a, b) => a.localeCompare(b));
 }
 
 interface ChooserProps {
