@@ -64,5 +64,11 @@ export function planFile(plan: Plan): object {
 
 function scheduleFile(all: readonly Task[]): object {
   const { finish, oneAfterAnother, proven, bound, tasks } = schedule(all);
-  return { finish, oneAfterAnother, proven, ...(!proven && { bound }), tasks: tasks.map(({ isUsual: _isUsual, makes: _makes, ...task }) => task) };
+  return {
+    finish,
+    oneAfterAnother,
+    proven,
+    ...(!proven && { bound }),
+    tasks: tasks.map(({ isUsual: _isUsual, makes: _makes, ...task }) => task),
+  };
 }

@@ -1,14 +1,15 @@
 "use client";
 
 import { useEffect } from "react";
+import { useStore } from "zustand";
 import { bestHeats } from "@/core/heats/best";
 import { type StepTimes, ownMinutesFrom, stepTimesOf } from "@/core/making/own-minutes";
 import { SHIPPED_BENCH, benchOf } from "@/core/piece/bench";
 import { type Make, isUnderWay, pieceNow } from "@/core/piece/make";
 import { attemptPlan } from "@/formats/attempt";
+import { type Tray } from "@/store/tray";
 import { WANTED, atRest } from "./idle";
 import { setOwnMinutes } from "./planner";
-import { useTrayState } from "./tray";
 
 /** The makes that count: hands get quicker. */
 const MOST_COUNTED = 20;
@@ -16,8 +17,8 @@ const MOST_COUNTED = 20;
 const known = new Map<string, { readonly ticks: string; readonly times: StepTimes }>();
 
 /** Works out, while the page rests, how long the maker's own hands take at each step, by their newest finished makes: every plan goes by it. */
-export function OwnMinutes() {
-  const makes = useTrayState((state) => state.makes);
+export function OwnMinutes({ tray }: { readonly tray: Tray }) {
+  const makes = useStore(tray.store, (state) => state.makes);
   useEffect(() => {
     let isGone = false;
     const learn = async () => {

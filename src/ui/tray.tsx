@@ -75,7 +75,7 @@ function TheRest({ tray }: { readonly tray: Tray }) {
     setRead(true);
   }, [tray]);
   useWhenIdle(read, WANTED);
-  return <Suspense>{isRead && <OwnMinutes />}</Suspense>;
+  return <Suspense>{isRead && <OwnMinutes tray={tray} />}</Suspense>;
 }
 
 async function demoPieces() {

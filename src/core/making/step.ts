@@ -1,4 +1,4 @@
-import { type MeasureKind } from "../stone/shapes/shape";
+import { type MeasureKind } from "../measure/stone-measures";
 
 /** In the order in which cold work is done before any heat. */
 export const STEP_STAGES = ["stone", "wall", "plate", "hoop", "bail", "join", "set"] as const;

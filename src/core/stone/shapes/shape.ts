@@ -1,4 +1,5 @@
 import { type Outline } from "../../geometry/outline";
+import { type MeasureKind } from "../../measure/stone-measures";
 
 /** Something a shape's dimensions cannot be, with the field of the shape and the numbers that say why. */
 export interface ShapeFault {
@@ -16,9 +17,6 @@ export interface ShapeFault {
     | "no-area";
   readonly values: Readonly<Record<string, string | number>>;
 }
-
-/** What of a stone a caliper reads. */
-export type MeasureKind = "across" | "length" | "width";
 
 /** All that the rest knows of a shape. */
 export interface ShapeKind<S> {

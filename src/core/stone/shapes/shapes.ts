@@ -8,7 +8,8 @@ import { type Oval, oval } from "./oval";
 import { type Pear, pear } from "./pear";
 import { type Rectangle, rectangle } from "./rectangle";
 import { type Round, round } from "./round";
-import { type MeasureKind, type ShapeFault, type ShapeKind } from "./shape";
+import { type MeasureKind } from "../../measure/stone-measures";
+import { type ShapeFault, type ShapeKind } from "./shape";
 import { type Triangle, triangle } from "./triangle";
 
 export type OutlineShape = Round | Oval | Cushion | Rectangle | Pear | Marquise | Heart | Triangle | Free;
