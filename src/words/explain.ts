@@ -38,7 +38,7 @@ export const EXPLAINED: Readonly<Record<ExplainedWord, { readonly name: string; 
   },
   gives: {
     name: "Gives",
-    says: "The temperature at which a joint made before begins to soften again. Between this and where it runs it holds only if nothing hangs on it.",
+    says: "The lower of the supplier's two figures. From here on a joint made before softens in a later heat: up to where it runs it holds only if nothing hangs on it.",
   },
   runs: {
     name: "Runs",

@@ -36,6 +36,7 @@ import { BenchStop } from "./BenchStop";
 import { anewEdit } from "./anew-edit";
 import { Meanwhile, OtherPieces, WaitRow } from "./BenchTop";
 import { Changed } from "./Changed";
+import { contradicting } from "./contradicts";
 import { LastTime } from "./LastTime";
 import { Result } from "./Result";
 import { StepBody } from "./StepBody";
@@ -81,9 +82,6 @@ export function AtBench() {
 function Night({ children }: { readonly children: ReactNode }) {
   return <main className="night min-h-dvh bg-night p-6 text-night-ink">{children}</main>;
 }
-
-/** The figure that a check is about, where one is read. */
-const READ_FOR: Partial<Readonly<Record<CheckCode, string>>> = { "hoop.size": "hoop.insideDiameter" };
 
 interface AtStepProps {
   readonly make: Make;
@@ -233,7 +231,7 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
     say(isTaken ? "Taken, and written down." : "Written down.");
   };
   /** What was read and says otherwise than a check. */
-  const contradicted = (code: CheckCode) => plan.remedies.find(({ figure, level }) => level !== "note" && figure === READ_FOR[code]);
+  const contradicted = (code: CheckCode) => (step ? contradicting(code, step, plan.remedies) : undefined);
   const others = useOthers(piece.id);
   const isOfStep = ({ figure: of }: Remedy) => step?.reads.some((each) => each.figure === of) || step?.target === of;
   const remedies = plan.remedies.filter((remedy) => remedy !== stop && (remedy.anew.length > 0 || isOfStep(remedy)));

@@ -66,7 +66,7 @@ function HeatsMeasures() {
     <>
       <h2 className="section-head">Joints</h2>
       <p className="narrow pb-1 text-[11.5px] text-soft">
-        In a later heat a joint first <Explained word="gives">gives again</Explained>, then <Explained word="runs">runs</Explained>
+        In a later heat a joint first <Explained word="gives">softens</Explained>, then <Explained word="runs">runs</Explained>
       </p>
       <JointSketch />
       <JointRows />

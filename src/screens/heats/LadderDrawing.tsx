@@ -173,7 +173,7 @@ function gradeLabels({ grades }: Ladder, y: Linear, units: Units, isNarrow: bool
   const labels = grades
     .flatMap(({ id, gives, runs }) => [
       { text: `${gradeName(id)} runs, ${showTemperature(runs, units)}`, from: y(runs) },
-      ...(gives < runs && !isNarrow ? [{ text: `${gradeName(id)} gives again, ${showTemperature(gives, units)}`, from: y(gives) }] : []),
+      ...(gives < runs && !isNarrow ? [{ text: `${gradeName(id)} gives, ${showTemperature(gives, units)}`, from: y(gives) }] : []),
     ])
     .sort((a, b) => a.from - b.from);
   let last = -Infinity;

@@ -25,7 +25,7 @@ export interface Ladder {
   /** Degrees C shown, from the lowest to the highest. */
   readonly range: readonly [number, number];
   readonly melting: readonly { readonly metal: Metal; readonly at: number; readonly isBeyond: boolean }[];
-  /** Grades used, with where each gives again and runs. */
+  /** Grades used, with where each gives and runs. */
   readonly grades: readonly { readonly id: string; readonly gives: number; readonly runs: number }[];
 }
 
