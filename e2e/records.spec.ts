@@ -54,6 +54,12 @@ test("a make is corrected by keys: the ledger's figure follows at once, what it 
   await correct(page, "Minutes at the bench", "120");
   await page.getByRole("listitem").filter({ hasText: "Corrected: the minutes" }).getByRole("button", { name: "Undo" }).click();
   await expect(record(page).getByLabel("Minutes at the bench", { exact: true })).toHaveValue("95");
+  await correct(page, "Minutes at the bench", "100");
+  await correct(page, "Size reached", "54");
+  const notice = page.getByRole("listitem").filter({ hasText: "Corrected: the minutes" });
+  await notice.last().getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByText("Not undone: this record was corrected again since.", { exact: false }).first()).toBeVisible();
+  await expect(record(page).getByLabel("Minutes at the bench", { exact: true })).toHaveValue("100");
 });
 
 test("dates are corrected, never to an end before the beginning", async ({ page }) => {
@@ -76,7 +82,7 @@ test("three makes stand side by side with what differs marked; a fourth is refus
   const boxes = page.getByRole("checkbox", { name: /^Compare / });
   for (const i of [0, 1, 2]) await boxes.nth(i).check();
   await boxes.nth(3).click();
-  await expect(page.getByText("3 makes at most stand side by side: take one out first.", { exact: true })).toBeVisible();
+  await expect(page.getByText("3 makes at most stand side by side: remove one first.", { exact: true })).toBeVisible();
   await page.getByRole("region", { name: "Side by side" }).getByRole("button", { name: "Compare" }).click();
   const side = page.getByRole("table", { name: "Makes side by side" });
   await expect(side.getByRole("columnheader")).toHaveCount(4);

@@ -1,6 +1,5 @@
 import { csvFormatRows, csvParseRows } from "d3-dsv";
-import { type BenchEntry } from "@/core/piece/bench";
-import { type LossKind } from "@/core/piece/bench";
+import { type BenchEntry, LOSS_KINDS } from "@/core/piece/bench";
 import { fault } from "@/core/piece/fault";
 import { observationsOf } from "@/core/piece/ledger";
 import { MASS_FIGURE, type Make, type Measured, pieceNow } from "@/core/piece/make";
@@ -13,7 +12,6 @@ import { type Json, type JsonObject, parsed } from "./read-json";
 
 /** What is worked out for whoever reads the table, and not read back. */
 const TOLD = ["piece", "stones", "metals", "wanted", "strip lost mm", "height lost mm", "hoop lost mm"] as const;
-const LOSSES: readonly LossKind[] = ["wall.length", "wall.height", "hoop.length"];
 /** Heads that a maker reads, and the names that lead there in a making. */
 const NAMED: Readonly<Record<string, string>> = {
   "piece id": "piece",
@@ -52,7 +50,7 @@ function rowOf(make: Make): Map<string, string> {
     mounts.map(({ stone }) => stone.material?.name ?? stone.name ?? "").join(", "),
     [...new Set(mounts.map(({ wall }) => wall.metal))].join(", "),
     carrier.type === "hoop" ? `${carrier.size.system} ${carrier.size.value}` : "",
-    ...LOSSES.map((kind) => observed.find((each) => each.kind === kind)?.value.toFixed(3) ?? ""),
+    ...LOSS_KINDS.map((kind) => observed.find((each) => each.kind === kind)?.value.toFixed(3) ?? ""),
   ];
   const own = [...cellsOf(rest as unknown as Json)].flatMap(([path, cell]) =>
     EMPTY.has(path) ? [] : [[NAMES.get(path) ?? path, cell] as const],

@@ -41,7 +41,7 @@ export function choicesFor({ kind, standing }: Pick<RestoreItem, "kind" | "stand
 
 /** The bench first, then pieces and makes as the backup has them. */
 export function restoreItems(backup: ReadBackup, here: KeptHere): RestoreItem[] {
-  return [...benchItems(backup, here), ...pieceItems(backup, here, backup.pieces), ...makeItems(here, backup.makes)];
+  return [...benchItems(backup, here), ...pieceItems(backup, here), ...makeItems(backup, here)];
 }
 
 function benchItems({ bench, changed }: ReadBackup, { bench: own }: KeptHere): RestoreItem[] {
@@ -51,7 +51,7 @@ function benchItems({ bench, changed }: ReadBackup, { bench: own }: KeptHere): R
   return [{ kind: "bench", key: "bench", standing, there: bench, here: own?.bench ?? null }];
 }
 
-export function pieceItems({ changed }: Pick<ReadBackup, "changed">, { pieces }: KeptHere, of: readonly Piece[]): RestoreItem[] {
+function pieceItems({ changed, pieces: of }: ReadBackup, { pieces }: KeptHere): RestoreItem[] {
   return of.map((there): RestoreItem => {
     const own = pieces.get(there.id);
     const key = `piece ${there.id}`;
@@ -62,7 +62,7 @@ export function pieceItems({ changed }: Pick<ReadBackup, "changed">, { pieces }:
   });
 }
 
-export function makeItems({ makes }: KeptHere, of: readonly Make[]): RestoreItem[] {
+function makeItems({ makes: of }: ReadBackup, { makes }: KeptHere): RestoreItem[] {
   return of.map((there): RestoreItem => {
     const here = makes.get(there.id) ?? null;
     return { kind: "make", key: `make ${there.id}`, standing: here ? makeStanding(here, there) : "only-there", there, here };

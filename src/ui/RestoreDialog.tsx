@@ -80,7 +80,7 @@ export function RestoreDialog({ opened, onClose }: Asked<"backup">) {
   };
   return (
     <Dialog
-      title={`Restore ${backup.pieces.length === 0 ? counted(backup.makes.length, "making") : counted(backup.pieces.length, "piece")}`}
+      title={`Restore ${backup.pieces.length === 0 ? counted(backup.makes.length, "make") : counted(backup.pieces.length, "piece")}`}
       onClose={() => (stopping ? stopping.abort() : onClose())}
       width={560}
     >
@@ -104,7 +104,9 @@ export function RestoreDialog({ opened, onClose }: Asked<"backup">) {
       {items && coming.length === 0 && (
         <p role="status" className="mt-3 text-[13.5px]">
           <b>Nothing would change.</b>{" "}
-          {items.some(({ standing }) => standing !== "same") ? "Everything here stays as you chose." : "All of it is here already."}
+          {items.some(({ standing }) => standing !== "same")
+            ? "Everything here stays as you chose."
+            : "Everything in this file is already here."}
         </p>
       )}
       {share !== null && (

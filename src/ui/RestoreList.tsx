@@ -45,7 +45,7 @@ export function RestoreList({ items, chosen, onChoose }: Props) {
                   </li>
                 ))}
                 {length > MOST_SHOWN && (
-                  <li className="border-t border-hair py-1 text-soft">and {length - MOST_SHOWN} more, chosen for all together above</li>
+                  <li className="border-t border-hair py-1 text-soft">and {length - MOST_SHOWN} more: choose for all of them above</li>
                 )}
               </ul>
             )}

@@ -5,7 +5,7 @@ import { planPiece } from "@/core/piece/plan-piece";
 import { type VerdictCode } from "@/core/piece/reading-scales";
 import { clockText, dayParts, dayText, fullDayText } from "./dates";
 import { giveOrTake } from "./hoop-size";
-import { mishapName, sayMishap, sayVerdict } from "./making";
+import { mishapName, readText, readingWithUnit, sayMishap, sayVerdict } from "./making";
 import { namesIn } from "./names";
 import { METRIC } from "./show";
 
@@ -92,4 +92,20 @@ test("a time is told as a day and a clock, and a text that is none as nothing", 
     { year: "2026", month: "Nov", day: "21" },
   ]);
   expect([dayText("soon"), clockText(""), dayParts("x")]).toEqual(["", "", { year: "", month: "", day: "–" }]);
+});
+
+test("a reading is told with its own unit, how it was read, and whether it counts", () => {
+  const inches = { ...METRIC, length: "inch" } as const;
+  expect(readingWithUnit({ figure: "piece.mass", value: 3.834 }, inches)).toBe("3.83 g");
+  expect([METRIC, inches].map((units) => readingWithUnit({ figure: "hoop.cutLength", value: 59.1 }, units))).toEqual([
+    "59.10 mm",
+    "2.327 in",
+  ]);
+  const read = { figure: "m1.wall.netLength", value: 45.2, at: "", by: "caliper" } as const;
+  expect(readText({ ...read, how: "extents", extents: [16.64, 12.63], madeUp: true }, METRIC)).toBe(
+    "by two outside sizes, 16.64 by 12.63 mm, made up by the stand-in",
+  );
+  expect(readText({ ...read, method: "file", scrapped: "m1.wall" }, METRIC)).toBe(
+    "by the caliper, file, of the part before it was made anew",
+  );
 });

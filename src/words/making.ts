@@ -1,21 +1,21 @@
 import { type AskedReading, type ReadingKind, type StepCode } from "@/core/making/step";
 import { type HowRead } from "@/core/mount/closed-length";
-import { type Measured } from "@/core/piece/make";
+import { MASS_FIGURE, type Measured } from "@/core/piece/make";
 import { type Mishap, type MishapCode } from "@/core/piece/mishaps";
 import { type Verdict, type VerdictCode } from "@/core/piece/reading-scales";
 import { minutesText } from "./day";
 import { type Names, capital, counted, gradeName } from "./names";
 import { type Said } from "./findings";
-import { type Units, degrees, lengthUnit, snipped, showLength, showPercent, showTemperature, withUnit } from "./show";
+import { type Units, degrees, lengthUnit, showFigureValue, snipped, showLength, showPercent, showTemperature, withUnit } from "./show";
 
 /** What a step asks to be read, by what it is. */
 export const ASKED: Readonly<Record<ReadingKind, string>> = {
-  "stone-across": "The stone, across",
-  "stone-length": "The stone, its length",
-  "stone-width": "The stone, its width",
-  "stone-tape": "Round the stone, by paper tape",
-  "stone-leans": "Where it leans in, from its back",
-  "stone-height": "The whole stone, how high",
+  "stone-across": "Stone, across",
+  "stone-length": "Stone, length",
+  "stone-width": "Stone, width",
+  "stone-tape": "Stone, perimeter by tape",
+  "stone-leans": "Stone, leans in at",
+  "stone-height": "Stone, height",
   strip: "What you cut",
   "strip-height": "How tall it is",
   "wall-open": "Its length, before the seam",
@@ -286,4 +286,9 @@ export function mishapName(code: string): string {
 /** A reading in its field, without a unit. */
 export function readingText(value: number, units: Units): string {
   return showLength(value, "measured", units);
+}
+
+/** A reading with its unit: a mass in g, all else a length. */
+export function readingWithUnit({ figure, value }: Pick<Measured, "figure" | "value">, units: Units): string {
+  return showFigureValue(value, figure === MASS_FIGURE ? "g" : "mm", units);
 }

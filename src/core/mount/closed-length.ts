@@ -20,6 +20,9 @@ export interface LengthReading {
   readonly readingOf: (length: number) => number;
 }
 
+/** What is read is the length itself. */
+export const READ_STRAIGHT: LengthReading = { lengthOf: (read) => read, readingOf: (length) => length };
+
 /** A tape lies half a thickness outside the middle line all round; a mandrel reads the inside diameter, half a thickness within it. */
 export function lengthReading(how: Exclude<HowRead, "extents">, thickness: number): LengthReading {
   return how === "tape"

@@ -102,7 +102,8 @@ export function minutesOf(bench: BenchEntry, code: StepCode): Sourced<StepMinute
 }
 
 /** Losses that a maker's own hands can teach. */
-export type LossKind = "wall.length" | "wall.height" | "hoop.length";
+export const LOSS_KINDS = ["wall.length", "wall.height", "hoop.length"] as const;
+export type LossKind = (typeof LOSS_KINDS)[number];
 
 /** What the bench has agreed to take for a loss; a piece that says one of its parts itself keeps to that. The first of a kind counts. */
 export function learnedLoss(bench: BenchEntry, kind: LossKind, ofPiece: readonly (number | undefined)[]): OwnLoss | null {

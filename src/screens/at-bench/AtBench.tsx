@@ -36,6 +36,7 @@ import { BenchStop } from "./BenchStop";
 import { anewEdit } from "./anew-edit";
 import { Meanwhile, OtherPieces, WaitRow } from "./BenchTop";
 import { Changed } from "./Changed";
+import { Checks } from "./Checks";
 import { contradicting } from "./contradicts";
 import { LastTime } from "./LastTime";
 import { Result } from "./Result";
@@ -303,35 +304,7 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
                     />
                   ))}
                   {stop && <BenchStop stop={stop} plan={plan} done={done} onAnew={() => startAnew(stop.anew, stop)} onGoOn={goOnHeld} />}
-                  {shown.checks.length > 0 && (
-                    <section aria-label="Look before you go on">
-                      <h2 className="mb-1 text-[15px] text-night-soft">
-                        Look before you go on{" "}
-                        <span className="max-lg:hidden">
-                          ({shown.checks.length === 1 ? "key" : "keys"} {shown.checks.map((_, i) => i + 1).join(", ")})
-                        </span>
-                      </h2>
-                      {shown.checks.map((each, i) => (
-                        <label
-                          key={each}
-                          className="flex min-h-[48px] items-center gap-3 border-t border-night-line text-[17px] lg:text-[19px]"
-                        >
-                          <input
-                            type="checkbox"
-                            checked={looked.has(each)}
-                            onChange={() => check(i)}
-                            className="h-[26px] w-[26px] shrink-0 accent-[#2d6a3f]"
-                          />
-                          <span>
-                            {CHECKS[each]}
-                            {contradicted(each) && (
-                              <small className="block text-[15px] text-night-warn">◆ {sayRemedy(contradicted(each)!, units).what}</small>
-                            )}
-                          </span>
-                        </label>
-                      ))}
-                    </section>
-                  )}
+                  <Checks step={shown} looked={looked} contradicted={contradicted} onCheck={check} />
                 </>
               ) : (
                 <Result make={make} plan={plan} onFinish={finish} />

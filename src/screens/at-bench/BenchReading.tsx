@@ -2,7 +2,7 @@
 
 import { useMemo, useRef, useState } from "react";
 import { bestHeats } from "@/core/heats/best";
-import { type Extents, type HowRead, extentsOf, lengthByExtents, lengthReading } from "@/core/mount/closed-length";
+import { type Extents, type HowRead, READ_STRAIGHT, extentsOf, lengthByExtents, lengthReading } from "@/core/mount/closed-length";
 import { toMicron } from "@/core/measure/micron";
 import { type AskedReading } from "@/core/making/step";
 import { mandrelOf, benchOf } from "@/core/piece/bench";
@@ -71,8 +71,11 @@ export function BenchReading({ asked, make, isFirst, onEdit, onDone, onBack, onL
     const { contribution, settled } = before;
     return scaleOf({ piece, figures: contribution.figures, settled }, asked, how);
   }, [before, piece, asked, how]);
-  const reading = useMemo(() => (how === null || how === "extents" || !strip ? null : lengthReading(how, strip.thickness)), [how, strip]);
-  const scale = useMemo(() => (length && reading ? scaleRead(length, reading) : length), [length, reading]);
+  const reading = useMemo(
+    () => (how === null || how === "extents" || !strip ? READ_STRAIGHT : lengthReading(how, strip.thickness)),
+    [how, strip],
+  );
+  const scale = useMemo(() => length && scaleRead(length, reading), [length, reading]);
 
   const known = useMethods(asked.kind);
   const [typed, setTyped] = useState<string | null>(null);
@@ -113,14 +116,14 @@ export function BenchReading({ asked, make, isFirst, onEdit, onDone, onBack, onL
     const edit = { put: { measured: [reading] }, ...(replaced && { drop: { measured: [replaced] } }) };
     return { kept: onEdit(edit, `reading ${figure} ${entry.current}`) };
   };
-  const lengthOf = reading?.lengthOf ?? itself;
+  const { lengthOf, readingOf } = reading;
   const takeOne = (value: number, by: Measured["by"], inPlaceOf: number | null, isMadeUp: boolean) => {
     const isSame = inPlaceOf !== null && last !== null && last.value === toMicron(lengthOf(inPlaceOf));
     return take({ value: lengthOf(value) }, by, isSame ? last : null, isMadeUp);
   };
   const takePair = (extents: Extents, by: Measured["by"], isMadeUp: boolean): Taken => {
     const value = strip && lengthByExtents(strip.outline, strip, extents);
-    if (!value) return { problem: "No bezel is so small outside: measure both sides again" };
+    if (!value) return { problem: "These sizes leave no room for a stone: measure both sides again" };
     const isSame = read !== null && isWithin(read.at, ONE_PAIR);
     return take({ value, extents }, by, isSame ? read : null, isMadeUp);
   };
@@ -152,7 +155,7 @@ export function BenchReading({ asked, make, isFirst, onEdit, onDone, onBack, onL
         <ReadingField
           key={how}
           {...given}
-          last={read && reading ? { ...read, value: reading.readingOf(read.value) } : read}
+          last={read && { ...read, value: readingOf(read.value) }}
           scale={scale}
           reading={reading}
           wanted={wanted}
@@ -240,6 +243,5 @@ function isWithin(at: string, ms: number): boolean {
   return Date.now() - Date.parse(at) < ms;
 }
 
-const itself = (mm: number) => mm;
 const NO_SIZES: Extents = [0, 0];
 const NO_KEYS = {};

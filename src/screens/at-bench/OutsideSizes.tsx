@@ -37,7 +37,7 @@ export function OutsideSizes({ asked, units, scale, last, planned, instruments, 
   );
   const [isMissing, setMissing] = useState(false);
   /** What either was made up by: a pair with one such size counts no more than it. */
-  const madeUp = useRef([false, false]);
+  const madeUp = useRef([last?.madeUp === true, last?.madeUp === true]);
   const take = (index: 0 | 1, value: number, by: Measured["by"], isMadeUp: boolean): Taken => {
     const [along = null, across = null] = sizes.with(index, value);
     madeUp.current[index] = isMadeUp;

@@ -5,7 +5,7 @@ import { type ReactNode, useCallback, useEffect, useId, useRef, useState } from 
 import { type AskedReading } from "@/core/making/step";
 import { type MandrelMark, type SizeSystem, readSize, sizeText } from "@/core/hoop/sizes";
 import { readLength } from "@/core/measure/reading";
-import { type LengthReading } from "@/core/mount/closed-length";
+import { type LengthReading, READ_STRAIGHT } from "@/core/mount/closed-length";
 import { type Measured } from "@/core/piece/make";
 import { type Misread, misreadOf } from "@/core/piece/misread";
 import { type ReadingScale, startsAgain, verdictOf } from "@/core/piece/reading-scales";
@@ -16,6 +16,7 @@ import { ASKED, MADE_UP, READ_BY, readingText, sayMisread, sayVerdict } from "@/
 import { type Units, lengthUnit } from "@/words/show";
 import { ReadingScaleView } from "./ReadingScaleView";
 import { ReadingVerdict } from "./ReadingVerdict";
+import { Toggle } from "./Toggle";
 import { useTaking } from "./taking";
 
 /** What is typed is taken by then, whether or not it was entered (ms): a browser that ends has it a moment later. */
@@ -37,7 +38,7 @@ interface Props {
   readonly last: Measured | null;
   readonly scale: ReadingScale | null;
   /** How the length follows from what is read, where that is not the length itself. */
-  readonly reading?: LengthReading | null;
+  readonly reading?: LengthReading;
   /** What it should be about (mm); a reading far from it is asked about. */
   readonly wanted: number;
   /** What was typed here and not taken, and whether as a size; null where there is none. */
@@ -72,7 +73,7 @@ export function ReadingField({
   beside,
   last,
   scale,
-  reading = null,
+  reading = READ_STRAIGHT,
   wanted,
   draft,
   onDraft,
@@ -196,7 +197,7 @@ export function ReadingField({
   const value = typed === null ? (last?.value ?? null) : "problem" in typed ? null : typed.value;
   const shown = text ?? (last === null ? "" : lastText(last.value));
   const verdict = scale && value !== null ? verdictOf(scale, value) : null;
-  const lengthOf = reading?.lengthOf ?? itself;
+  const { lengthOf } = reading;
   const said = verdict && scale && value !== null ? sayVerdict(asked, verdict, lengthOf(scale.wanted), lengthOf(value), units) : null;
   const step = (by: 1 | -1) => {
     const from = value ?? scale?.wanted;
@@ -217,19 +218,17 @@ export function ReadingField({
         {system && (
           <span className="ml-auto flex gap-1.5">
             {[true, false].map((each) => (
-              <button
+              <Toggle
                 key={String(each)}
-                type="button"
-                aria-pressed={inSizes === each}
-                onClick={() => {
+                isOn={inSizes === each}
+                onPress={() => {
                   readInSizes(each);
                   setText(null);
                   setProblem(null);
                 }}
-                className={`min-h-[44px] rounded-[6px] border px-3 text-[14px] ${inSizes === each ? "border-glow text-night-ink" : "border-night-edge text-night-soft"}`}
               >
                 {each ? SYSTEM_NAMES[system] : `${lengthUnit(units)} inside`}
-              </button>
+              </Toggle>
             ))}
           </span>
         )}
@@ -337,9 +336,6 @@ export function ReadingField({
     </section>
   );
 }
-
-/** A length that is read itself. */
-const itself = (mm: number) => mm;
 
 /** A question is seen as soon as it is asked, above what stands at the foot. */
 function intoView(element: HTMLElement | null): void {

@@ -2,6 +2,7 @@
 
 import { type HowRead } from "@/core/mount/closed-length";
 import { WAYS_TO_READ } from "@/words/making";
+import { Toggle } from "./Toggle";
 
 interface Props {
   readonly ways: readonly HowRead[];
@@ -15,15 +16,9 @@ export function WaysToRead({ ways, how, onChoose }: Props) {
     <div className="mb-3">
       <div role="group" aria-label="How it is read" className="flex flex-wrap gap-1.5">
         {ways.map((way) => (
-          <button
-            key={way}
-            type="button"
-            aria-pressed={way === how}
-            onClick={() => onChoose(way)}
-            className={`min-h-[44px] rounded-[6px] border px-3 text-[15px] ${way === how ? "border-glow text-night-ink" : "border-night-edge text-night-soft"}`}
-          >
+          <Toggle key={way} isOn={way === how} onPress={() => onChoose(way)}>
             {WAYS_TO_READ[way].name}
-          </button>
+          </Toggle>
         ))}
       </div>
       <p className="mt-1.5 text-[15px] leading-snug text-night-soft">{WAYS_TO_READ[how].advice}</p>

@@ -24,7 +24,7 @@ export function CompareBar({ entries, onDrop, onClear, onCompare }: Props) {
         <button
           key={make.id}
           type="button"
-          aria-label={`Take ${piece.name}, ${dayText(make.started)} out`}
+          aria-label={`Remove ${piece.name}, ${dayText(make.started)}`}
           onClick={() => onDrop(make.id)}
           className="btn inline-flex items-center gap-1.5 max-lg:h-[44px]"
         >

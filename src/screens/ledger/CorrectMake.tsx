@@ -29,6 +29,8 @@ export function CorrectMake({ make, nameOf, hasSize }: Props) {
     const kept = await tray.editMake(make, edit);
     if (!kept.ok) return warn(`${kept.problem}.`);
     const undo = async () => {
+      const isLast = tray.store.getState().makeSteps[make.id]?.past.at(-1) === edit;
+      if (!isLast) return warn("Not undone: this record was corrected again since. Undo that first.");
       const back = await tray.stepMake(make, "past");
       if (back === "not-kept") warn("Not undone: the record stays as it was corrected.");
     };

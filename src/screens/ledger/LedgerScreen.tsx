@@ -63,7 +63,7 @@ export function LedgerScreen() {
     (id: string) => {
       const next = new Set(sideNow.current);
       if (!next.delete(id)) next.add(id);
-      if (next.size > MOST_COMPARED) say(`${MOST_COMPARED} makes at most stand side by side: take one out first.`);
+      if (next.size > MOST_COMPARED) say(`${MOST_COMPARED} makes at most stand side by side: remove one first.`);
       else setSide(next);
     },
     [say],
@@ -91,6 +91,7 @@ export function LedgerScreen() {
   const minutes = shown.reduce((sum, each) => sum + (each.minutes ?? 0), 0);
   const set = (change: Partial<Asked>) => ask((before) => ({ ...before, ...change }));
   const sortBy = (sort: SortKey) => set({ sort, isDown: asked.sort === sort ? !asked.isDown : sort !== "name" });
+  const beside = [...side].flatMap((id) => entries.find(({ make }) => make.id === id) ?? []);
   const entry = opened === null ? undefined : entries.find(({ make }) => make.id === opened);
   const head = (sort: SortKey, name: string, under = "") => (
     <button
@@ -236,24 +237,12 @@ export function LedgerScreen() {
       </div>
       <div className="sticky bottom-0 z-10 max-lg:contents">
         {side.size > 0 && (
-          <CompareBar
-            entries={[...side].flatMap((id) => entries.find(({ make }) => make.id === id) ?? [])}
-            onDrop={chooseSide}
-            onClear={() => setSide(new Set())}
-            onCompare={() => setComparing(true)}
-          />
+          <CompareBar entries={beside} onDrop={chooseSide} onClear={() => setSide(new Set())} onCompare={() => setComparing(true)} />
         )}
         <Suspense>{chosen && <NextCutView learned={chosen} units={units} />}</Suspense>
       </div>
       <Suspense>{entry && <MakeDialog entry={entry} onClose={() => open(null)} onCompare={() => chooseSide(entry.make.id)} />}</Suspense>
-      <Suspense>
-        {isComparing && (
-          <CompareDialog
-            entries={[...side].flatMap((id) => entries.find(({ make }) => make.id === id) ?? [])}
-            onClose={() => setComparing(false)}
-          />
-        )}
-      </Suspense>
+      <Suspense>{isComparing && <CompareDialog entries={beside} onClose={() => setComparing(false)} />}</Suspense>
     </main>
   );
 }

@@ -12,11 +12,10 @@ import { usePlanned } from "@/ui/planner";
 import { saveFile } from "@/ui/save-file";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { clockText, fullDayText } from "@/words/dates";
-import { mishapName, readText } from "@/words/making";
+import { mishapName, readText, readingWithUnit } from "@/words/making";
 import { counted } from "@/words/names";
 import { figureText, sayStep } from "@/words/steps";
 import { TROUBLE_WORDS } from "@/words/trouble";
-import { showFigureValue, withUnit } from "@/words/show";
 import { readingName } from "./compare";
 import { CorrectMake } from "./CorrectMake";
 import { type Entry } from "./entries";
@@ -89,15 +88,15 @@ export function MakeDialog({ entry, onClose, onCompare }: Props) {
           {!isCorrecting && (
             <ul className="text-[13px]">
               {make.measured.map((reading) => {
-                const { figure, value, at } = reading;
+                const { figure, at } = reading;
                 const wanted = planned?.ok ? planned.plan.figures[figure] : undefined;
                 return (
                   <li key={`${figure} ${at}`} className="border-t border-hair py-1">
-                    {readingName(figure, steps)}:{" "}
-                    <b>{wanted ? showFigureValue(value, wanted.unit, units) : withUnit(value, "measured", units)}</b>
+                    {readingName(figure, steps)}: <b>{readingWithUnit(reading, units)}</b>
                     <span className="text-soft">
                       {wanted && `, planned ${figureText(figure, wanted, units)}`}, {readText(reading, units)}
-                      {reading.was && `, was ${withUnit(reading.was.at(-1)!.value, "measured", units)} before it was corrected`}
+                      {reading.was &&
+                        `, was ${readingWithUnit({ figure, value: reading.was.at(-1)!.value }, units)} before it was corrected`}
                     </span>
                   </li>
                 );
@@ -143,7 +142,7 @@ export function MakeDialog({ entry, onClose, onCompare }: Props) {
             setCorrecting(!isCorrecting);
           }}
         >
-          {isCorrecting ? "Corrected" : "Correct the record"}
+          {isCorrecting ? "Close the corrections" : "Correct the record"}
         </button>
         <button
           type="button"

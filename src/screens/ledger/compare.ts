@@ -1,13 +1,13 @@
 import { type Step } from "@/core/making/step";
-import { type LossKind } from "@/core/piece/bench";
-import { MASS_FIGURE, type Measured, inUse } from "@/core/piece/make";
+import { LOSS_KINDS, type LossKind } from "@/core/piece/bench";
+import { inUse } from "@/core/piece/make";
 import { type Plan } from "@/core/piece/plan";
 import { fullDayText } from "@/words/dates";
 import { FIGURE_NAMES } from "@/words/figures";
 import { LOSS_NAMES } from "@/words/ledger";
-import { ASKED, mishapName } from "@/words/making";
+import { ASKED, mishapName, readingWithUnit } from "@/words/making";
 import { settingName } from "@/words/names";
-import { type Units, showFigureValue, withUnit } from "@/words/show";
+import { type Units, withUnit } from "@/words/show";
 import { STAGE_TITLES, figureText } from "@/words/steps";
 import { type Entry } from "./entries";
 
@@ -29,8 +29,6 @@ export interface CompareGroup {
   readonly rows: readonly CompareRow[];
 }
 
-const LOSSES: readonly LossKind[] = ["wall.length", "wall.height", "hoop.length"];
-
 /** What came of makings, what was read of them, and what of their plans differs as it is shown. */
 export function compared(makes: readonly Compared[], units: Units): CompareGroup[] {
   const row = (name: string, of: (make: Compared) => string): CompareRow => {
@@ -49,7 +47,7 @@ export function compared(makes: readonly Compared[], units: Units): CompareGroup
     row("Size wanted", ({ entry }) => entry.wanted),
     row("Size reached", ({ entry }) => entry.reached),
     row("Minutes", ({ entry }) => (entry.minutes === null ? "" : String(entry.minutes))),
-    ...LOSSES.map(lost),
+    ...LOSS_KINDS.map(lost),
     row("Went wrong", ({ entry }) => entry.make.remedies.map(({ code }) => mishapName(code)).join(", ")),
     row("Note", ({ entry }) => entry.note),
   ];
@@ -77,11 +75,7 @@ function isKnown({ cells }: CompareRow): boolean {
 function readingIn({ make }: Entry, figure: string, units: Units): string {
   const last = inUse(make.measured).findLast((each) => each.figure === figure);
   if (!last) return "";
-  return [valueText(last, units), ...(last.method ? [last.method] : []), ...(last.madeUp ? ["made up"] : [])].join(", ");
-}
-
-function valueText({ figure, value }: Measured, units: Units): string {
-  return showFigureValue(value, figure === MASS_FIGURE ? "g" : "mm", units);
+  return [readingWithUnit(last, units), ...(last.method ? [last.method] : []), ...(last.madeUp ? ["made up"] : [])].join(", ");
 }
 
 /** Each once, in the order in which they are first met. */
