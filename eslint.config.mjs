@@ -33,6 +33,19 @@ export default ts.config(
     },
   },
   {
+    files: ["src/{words,ui,screens}/**/*.{ts,tsx}"],
+    ignores: ["**/*.test.ts"],
+    rules: {
+      "no-restricted-syntax": [
+        "error",
+        {
+          selector: "CallExpression[callee.name=/^(showLength|withUnit)$/] > Literal.arguments:first-child",
+          message: "A round number of millimetres is none in inches: use smallLength, or a value of the plan.",
+        },
+      ],
+    },
+  },
+  {
     files: ["src/core/**/*.ts"],
     ignores: ["**/*.test.ts"],
     rules: {

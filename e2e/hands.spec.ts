@@ -81,6 +81,7 @@ test("no target is under 24 px, at the bench none under 44, and headings follow 
   ]) {
     await page.goto(route);
     await expect(page.getByRole("heading", { level: 1 })).toHaveCount(1);
+    if (route === "/ledger") await expect(page.getByRole("checkbox").first()).toBeVisible();
     await page.waitForTimeout(300);
     expect(await tooSmall(page, route.endsWith("/bench") ? 44 : 24), route).toEqual([]);
   }

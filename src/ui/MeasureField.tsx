@@ -12,7 +12,7 @@ interface Props {
   /** null where the piece has none. */
   readonly value: number | null;
   readonly lights?: string;
-  readonly shape?: "usual" | "compact";
+  readonly shape?: "usual" | "compact" | "wide";
 }
 
 /** A number of the piece, in the unit on screen. The arrow keys step it, with Alt by a tenth of that. */

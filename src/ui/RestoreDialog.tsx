@@ -12,11 +12,12 @@ import { type Asked, Problem } from "./asked";
 import { ProgressBar } from "./ProgressDialog";
 import { RestoreList } from "./RestoreList";
 import { useNotices } from "./notices";
-import { useTray } from "./tray";
+import { useTray, useUnits } from "./tray";
 
 /** Everything saved at once: what of it is good, how each part stands beside what is here and what becomes of it; then all that was chosen, or none. */
 export function RestoreDialog({ opened, onClose }: Asked<"backup">) {
   const tray = useTray();
+  const units = useUnits();
   const { say, warn } = useNotices();
   const { backup } = opened;
   const [items, setItems] = useState<readonly RestoreItem[] | null>(null);
@@ -93,7 +94,7 @@ export function RestoreDialog({ opened, onClose }: Asked<"backup">) {
           <ul className="break-words">
             {backup.unread.slice(0, MOST_SHOWN).map(({ path, name, faults }) => (
               <li key={path}>
-                {name || path}: {faultSentence(faults[0]!)}
+                {name || path}: {faultSentence(faults[0]!, units)}
               </li>
             ))}
             {backup.unread.length > MOST_SHOWN && <li>and {backup.unread.length - MOST_SHOWN} more</li>}

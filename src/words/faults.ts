@@ -5,13 +5,14 @@ import { type LayerType } from "@/core/mount/layers/layer";
 import { LAYER_NAMES } from "./names";
 import { printable } from "./show";
 
-/** A limit as it was written, or where it was worked out to a hundredth. */
-function limit(v: Fault["values"]): string {
+/** A limit as it was written, or where it was worked out with so many places. */
+function limit(v: Fault["values"], places: number): string {
   const number = Number(v.limit);
-  return Number.isInteger(number * 1000) || !Number.isFinite(number) ? String(v.limit) : number.toFixed(2);
+  return Number.isInteger(number * 1000) || !Number.isFinite(number) ? String(v.limit) : number.toFixed(places);
 }
 
-const EXPECTED: Readonly<Record<FaultCode, (v: Fault["values"]) => string>> = {
+/** Each in the units of its values; what is worked out is said with so many places. */
+const EXPECTED: Readonly<Record<FaultCode, (v: Fault["values"], places: number) => string>> = {
   "not-json": () => "is not JSON",
   "not-a-row": () => "is not a make as the table's heads say it",
   "not-utf8": (v) => `is not UTF-8: the byte at ${v.byte} belongs to no character`,
@@ -29,8 +30,8 @@ const EXPECTED: Readonly<Record<FaultCode, (v: Fault["values"]) => string>> = {
   missing: () => "is missing",
   "wrong-type": (v) => `must be ${v.expected}`,
   above: (v) => `must be > ${v.limit}`,
-  "at-least": (v) => `must be >= ${limit(v)}`,
-  "at-most": (v) => `must be <= ${limit(v)}`,
+  "at-least": (v, places) => `must be >= ${limit(v, places)}`,
+  "at-most": (v, places) => `must be <= ${limit(v, places)}`,
   "one-of": (v) => `must be one of ${v.expected}`,
   "not-an-id": () => "must be a small letter, then up to 31 small letters, digits or hyphens",
   "not-a-name": () => "must not hold control characters",
@@ -46,46 +47,47 @@ const EXPECTED: Readonly<Record<FaultCode, (v: Fault["values"]) => string>> = {
   reserved: () => "must not be hoop, bail, hang, bridge, applied or piece",
   "turn-in-above-height": (v) => `must be < the stone's height, ${v.height}`,
   "turn-in-not-flat": (v) => `must be the stone's height, ${v.height}, on a flat face`,
-  "catch-too-wide": (v) => `must be < the radius of the largest circle in the outline, ${Number(v.limit).toFixed(2)}`,
+  "catch-too-wide": (v, places) => `must be < the radius of the largest circle in the outline, ${Number(v.limit).toFixed(places)}`,
   "length-under-width": (v) => `must be >= the width, ${v.limit}`,
   "cleft-too-deep": (v) => `must be <= a quarter of the width, ${v.limit}`,
-  "heart-too-short": (v) => `must be >= ${Number(v.limit).toFixed(2)}, half the width and a lobe's radius`,
-  "corner-too-round": (v) => `must be <= ${Number(v.limit).toFixed(2)}, or the corners meet`,
-  "bulge-too-round": (v) => `must be < ${Number(v.limit).toFixed(2)}, where the sides make a circle`,
+  "heart-too-short": (v, places) => `must be >= ${Number(v.limit).toFixed(places)}, half the width and a lobe's radius`,
+  "corner-too-round": (v, places) => `must be <= ${Number(v.limit).toFixed(places)}, or the corners meet`,
+  "bulge-too-round": (v, places) => `must be < ${Number(v.limit).toFixed(places)}, where the sides make a circle`,
   "points-coincide": (v) => `must not lie where point ${v.other} does`,
-  "crosses-itself": (v) => `must not cross: it does at (${Number(v.x).toFixed(2)}, ${Number(v.y).toFixed(2)})`,
+  "crosses-itself": (v, places) => `must not cross: it does at (${Number(v.x).toFixed(places)}, ${Number(v.y).toFixed(places)})`,
   "too-large-across": (v) => `must be at most ${v.limit} mm across`,
   "too-small-across": (v) => `must be at least ${v.limit} mm across`,
   "no-area": () => "must go round something",
   "seam-at-corner": (v) => `must not lie at a corner; ${Number(v.better).toFixed(2)} of the way round is straighter`,
   "tube-not-round": (v) => `must not be tube: that holds round stones, and this outline is ${v.shape}`,
   "tube-inside-out": (v) => `must be < the outside, ${v.limit}`,
-  "tube-cut-through": (v) => `must be > ${Number(v.limit).toFixed(2)}, or the seat cuts through it`,
-  "cup-too-thick": (v) => `must be < ${Number(v.limit).toFixed(2)}, half the cup's length`,
+  "tube-cut-through": (v, places) => `must be > ${Number(v.limit).toFixed(places)}, or the seat cuts through it`,
+  "cup-too-thick": (v, places) => `must be < ${Number(v.limit).toFixed(places)}, half the cup's length`,
   "cup-has-base": () => "must be flush: a cup has its own base",
   "notch-missing": () => "is missing, and source is notched",
   "fixed-height-missing": () => "is missing, and heightRule is fixed",
   "stretch-overlap": (v) => `must not overlap stretch ${Number(v.other) + 1}`,
-  "stretch-vanishes": (v) =>
-    `lies in a notch at ${Number(v.at).toFixed(2)} of the way round, where ${Number(v.got).toFixed(2)} mm of its line is left, and it is ${Number(v.least).toFixed(2)} wide: move it or take it away`,
+  "stretch-vanishes": (v, places) =>
+    `lies in a notch at ${Number(v.at).toFixed(2)} of the way round, where ${Number(v.got).toFixed(places)} mm of its line is left, and it is ${Number(v.least).toFixed(places)} wide: move it or take it away`,
   "no-floor": (v) => `must not be none: a setting of ${v.got} has no floor of its own`,
-  "floor-thin": (v) => `must be >= ${Number(v.least).toFixed(2)} to be a floor without a plate, and is ${Number(v.got).toFixed(2)}`,
-  "shelf-narrow": (v) =>
-    `leaves a shelf of ${Number(v.got).toFixed(3)} under the stone's edge, and ${Number(v.least).toFixed(2)} is the least without a plate`,
+  "floor-thin": (v, places) =>
+    `must be >= ${Number(v.least).toFixed(places)} to be a floor without a plate, and is ${Number(v.got).toFixed(places)}`,
+  "shelf-narrow": (v, places) =>
+    `leaves a shelf of ${Number(v.got).toFixed(places + 1)} under the stone's edge, and ${Number(v.least).toFixed(places)} is the least without a plate`,
   "stretch-empty": () => "must end somewhere else than it starts",
   "tight-not-round": () => "is for a wire that goes all round",
   "not-of-ornament": (v) => `does not go with ${LAYER_NAMES[v.got as LayerType] ?? v.got}`,
   "made-of-nothing": () => "must name the wire or the strip it is melted from",
   "notch-pair": () => "is missing: a number of notches and their pitch go together",
   "ledge-missing": () => "is missing: an open back has one",
-  "ledge-too-wide": (v) => `must be < ${Number(v.limit).toFixed(2)}, or nothing of the back is left open`,
+  "ledge-too-wide": (v, places) => `must be < ${Number(v.limit).toFixed(places)}, or nothing of the back is left open`,
   "lift-under-ledge": (v) => `must be >= the ledge's height, ${v.least}`,
   "tube-has-shelf": () => "must not be open round a tube: its seat is the ledge",
   "no-such-part": () => "must be a part of this piece",
   "one-shape": () => "must be one of disc, ball, ring, strip",
   "not-a-size": (v) => `must be a size in the system ${v.system}, as ${EXAMPLES[String(v.system)] ?? "54"}`,
-  "tape-far-off": (v) =>
-    `must be between ${Number(v.least).toFixed(2)} and ${Number(v.most).toFixed(2)}: a tape within a quarter of what the measures give`,
+  "tape-far-off": (v, places) =>
+    `must be between ${Number(v.least).toFixed(places)} and ${Number(v.most).toFixed(places)}: a tape within a quarter of what the measures give`,
   "below-pi": () => "must be pi (3.1416) or more: less cuts the blank short",
   "no-mandrel": () => "needs the readings of a mandrel, and the bench has none",
   "off-mandrel": () => "must lie between the readings of the mandrel",
@@ -96,7 +98,7 @@ const EXPECTED: Readonly<Record<FaultCode, (v: Fault["values"]) => string>> = {
   "taper-even": (v) => `is for a band: ${v.section} wire is as wide as it is thick`,
   "spread-missing": () => "is missing: strands that part at the front are spread so far",
   "bridge-missing": () => "is missing: give the arch's inside and thickness",
-  "above-limit": (v) => `must be < ${Number(v.limit).toFixed(2)}`,
+  "above-limit": (v, places) => `must be < ${Number(v.limit).toFixed(places)}`,
   "eyes-by-mount": (v) => `is for one setting, and there are ${v.got}: give each its own in eyes`,
   "one-setting": (v) => `carries one setting, and there are ${v.got}`,
   "eye-or-eyes": () => "must be left out where eyes are given",
@@ -129,27 +131,45 @@ const EXAMPLES: Readonly<Record<string, string>> = {
   mandrel: "54",
 };
 
-/** What would be right, and what was found: "must be > 0, got -3". */
-export function faultMessage({ code, values }: Fault): string {
-  const got = values.got === undefined ? "" : `, got ${shortened(printable(asFound(values.got)))}`;
-  return shortened(printable(EXPECTED[code](values)), LONGEST_SAID) + got;
+/** What is a length among the values of a fault, where it is not simply all of them at a field that holds one. */
+const LENGTHS_TOLD: Readonly<Partial<Record<FaultCode, readonly string[]>>> = {
+  "crosses-itself": ["x", "y"],
+  "too-large-across": ["limit", "got"],
+  "too-small-across": ["limit", "got"],
+  "stretch-vanishes": ["got", "least"],
+  "no-finger": ["smallest", "largest"],
+  "points-coincide": [],
+  "too-few": [],
+  "too-many": [],
+};
+
+/** What would be right, and what was found: "must be > 0, got -3". Lengths stand in mm unless the maker's units are given. */
+export function faultMessage(fault: Fault, units: Units = MILLIMETRES): string {
+  return messageWith(fault, LENGTHS_TOLD[fault.code] ?? [], units);
+}
+
+/** The message at a field that holds a length: each of its numbers in the maker's unit. */
+export function lengthFaultMessage(fault: Fault, units: Units): string {
+  return messageWith(fault, LENGTHS_TOLD[fault.code] ?? Object.keys(fault.values), units);
+}
+
+const MILLIMETRES: Units = { length: "mm", temperature: "C" };
+
+function messageWith({ code, values }: Fault, lengths: readonly string[], units: Units): string {
+  const isInch = units.length === "inch";
+  const shown = isInch ? Object.fromEntries(Object.entries(values).map(([name, value]) => [name, inInches(lengths, name, value)])) : values;
+  const got = shown.got === undefined ? "" : `, got ${shortened(printable(asFound(shown.got)))}`;
+  const expected = EXPECTED[code](shown, isInch ? 4 : 2);
+  return shortened(printable(isInch ? expected.replaceAll(" mm", " in") : expected), LONGEST_SAID) + got;
+}
+
+function inInches(lengths: readonly string[], name: string, value: string | number): string | number {
+  return typeof value === "number" && lengths.includes(name) ? Number((value / MM_PER_INCH).toFixed(4)) : value;
 }
 
 /** What was found: a number worked out or dragged to has more digits than anyone reads. */
 function asFound(got: string | number): string {
   return typeof got === "number" ? String(Number(got.toPrecision(6))) : got;
-}
-
-/** The message at a field that holds a length: its numbers in the maker's unit. */
-export function lengthFaultMessage(fault: Fault, units: Units): string {
-  if (units.length === "mm") return faultMessage(fault);
-  const values = Object.fromEntries(
-    Object.entries(fault.values).map(([name, value]) => [
-      name,
-      typeof value === "number" ? Number((value / MM_PER_INCH).toFixed(4)) : value,
-    ]),
-  );
-  return faultMessage({ ...fault, values }).replaceAll(" mm", " in");
 }
 
 /** The message with its path before it; what is not planned yet is refused by name. */

@@ -7,6 +7,7 @@ import { cuttingList } from "@/core/heats/cutting";
 import { cardRows } from "./card";
 import { EXPLAINED } from "./explain";
 import { lengthFaultMessage } from "./faults";
+import { faultSentence } from "./fields";
 import { sayFinding } from "./findings";
 import { sayMishap } from "./making";
 import { namesIn } from "./names";
@@ -64,6 +65,16 @@ test("a field that holds a length refuses in inches: every number, what was type
   expect(lengthFaultMessage(fault, { ...INCHES, length: "mm" })).toBe("must be < the stone's height, 5.08, got 6.35");
   const wide = { path: "/p", code: "too-large-across", values: { limit: 200, got: 254 } } as const;
   expect(lengthFaultMessage(wide, INCHES)).toBe("must be at most 7.874 in across, got 10");
+});
+
+test("what is wrong with a file is told in inches where a length is at fault, and in nothing else", () => {
+  const told = (path: string, code: "above" | "turn-in-above-height" | "points-coincide" | "no-finger", values: Record<string, number>) =>
+    faultSentence({ path, code, values }, INCHES);
+  expect(told("/mounts/0/wall/thickness", "above", { limit: 0, got: -2.54 })).toBe("Thickness of the wall must be > 0, got -0.1");
+  expect(told("/mounts/1/stone/turnIn", "turn-in-above-height", { height: 5.08, got: 6.35 })).toContain("height, 0.2, got 0.25");
+  expect(told("/mounts/0/stone/dome", "above", { limit: 1, got: 0.5 })).toBe("Dome must be > 1, got 0.5");
+  expect(told("/mounts/0/stone/outline/points/3", "points-coincide", { other: 7 })).toContain("where point 7 does");
+  expect(told("/carrier/size/value", "no-finger", { smallest: 12.7, largest: 25.4 })).toContain("between 0.5 and 1 in inside");
 });
 
 test("no word of the craft is explained in millimetres", () => {

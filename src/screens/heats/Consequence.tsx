@@ -3,6 +3,7 @@
 import { usePlan } from "@/ui/plan";
 import { movedText } from "@/words/heats";
 import { capital, namesIn } from "@/words/names";
+import { useUnits } from "@/ui/tray";
 import { faultSentence } from "@/words/fields";
 import { sayWay } from "@/words/ways";
 import { letterOf } from "./ladder";
@@ -25,8 +26,18 @@ export function Consequence({ moved, outcome }: { readonly moved: Moved | null; 
 }
 
 function Told({ outcome }: { readonly outcome: Outcome }) {
+  const units = useUnits();
   if (!outcome) return <p className="text-soft">working it out</p>;
-  if (!outcome.ok) return <p className="text-bad">{outcome.faults.slice(0, 1).map(faultSentence).join("")}.</p>;
+  if (!outcome.ok)
+    return (
+      <p className="text-bad">
+        {outcome.faults
+          .slice(0, 1)
+          .map((fault) => faultSentence(fault, units))
+          .join("")}
+        .
+      </p>
+    );
   const { plan } = outcome;
   const { heats, moves } = sayWay(plan, (joint) => letterOf(plan, joint));
   if (plan.heatPlan.status === "impossible")

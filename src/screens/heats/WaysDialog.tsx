@@ -8,6 +8,7 @@ import { type Attempt } from "@/formats/attempt";
 import { Dialog } from "@/ui/Dialog";
 import { useSession, useSessionState } from "@/ui/session";
 import { useTrayState } from "@/ui/tray";
+import { useUnits } from "@/ui/tray";
 import { faultSentence } from "@/words/fields";
 import { WAY_ADVICE } from "@/words/heats";
 import { WAY_NAMES, capital } from "@/words/names";
@@ -77,6 +78,7 @@ export function WaysDialog({ current, onClose }: { readonly current: Way; readon
 }
 
 function Outcome({ attempt }: { readonly attempt: Attempt | undefined }) {
+  const units = useUnits();
   const cell = "py-2 pr-3 max-md:col-span-2 max-md:pl-1";
   if (!attempt)
     return (
@@ -87,7 +89,11 @@ function Outcome({ attempt }: { readonly attempt: Attempt | undefined }) {
   if (!attempt.ok)
     return (
       <td colSpan={2} className={`${cell} text-bad`}>
-        {attempt.faults.slice(0, 1).map(faultSentence).join("")}.
+        {attempt.faults
+          .slice(0, 1)
+          .map((fault) => faultSentence(fault, units))
+          .join("")}
+        .
       </td>
     );
   const { heats, moves, isProven } = sayWay(attempt.plan, (joint) => letterOf(attempt.plan, joint));

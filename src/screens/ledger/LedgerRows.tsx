@@ -151,15 +151,16 @@ const Line = memo(
     }
     return (
       <div role="row" className="relative flex h-full items-center border-t border-hair">
-        <span role="cell" className="absolute inset-y-0 left-0 grid place-items-center">
-          <input
-            type="checkbox"
-            checked={isChosen}
-            aria-label={`Compare ${piece.name}, ${dayText(make.started)}`}
-            title="Compare side by side"
-            onChange={() => onChoose(make.id)}
-            className="ml-[7px] h-[13px] w-[13px] accent-[#0b5d66]"
-          />
+        <span role="cell" className="absolute inset-y-0 left-0 flex">
+          <label className="grid w-[25px] place-items-center" title="Compare side by side">
+            <input
+              type="checkbox"
+              checked={isChosen}
+              aria-label={`Compare ${piece.name}, ${dayText(make.started)}`}
+              onChange={() => onChoose(make.id)}
+              className="h-[13px] w-[13px] accent-[#0b5d66]"
+            />
+          </label>
         </span>
         <div
           className={`grid min-w-0 flex-1 items-center pl-[25px] text-[13.5px] ${COLUMNS} [&>*:nth-child(n+6)]:text-right [&>*]:whitespace-nowrap`}

@@ -5,12 +5,16 @@ import { useMemo } from "react";
 import { type Fault } from "@/core/piece/fault";
 import { type Piece } from "@/core/piece/piece";
 import { type SizeSystem } from "@/core/hoop/sizes";
-import { readLength, readNumber } from "@/core/measure/reading";
+import { readNumber } from "@/core/measure/reading";
 import { type TypedField } from "@/store/session";
 import { ChoiceField } from "@/ui/ChoiceField";
+import { MeasureField } from "@/ui/MeasureField";
 import { TypedEntry } from "@/ui/TypedEntry";
+import { lengthField } from "@/ui/fields";
 import { useSession, useSessionState } from "@/ui/session";
-import { fieldName, faultSentence } from "@/words/fields";
+import { useUnits } from "@/ui/tray";
+import { fieldName, faultSentence, isLengthField } from "@/words/fields";
+import { type Units } from "@/words/show";
 import { SYSTEM_NAMES, capital } from "@/words/names";
 import { useKeys } from "@/ui/keys";
 import { TopBar } from "./TopBar";
@@ -31,6 +35,7 @@ export function MendPiece({ faults }: { readonly faults: readonly Fault[] }) {
   useKeys({ "$mod+z": undoing.undo, "$mod+Shift+z": undoing.redo, "$mod+y": undoing.redo });
   const piece = useSessionState((state) => state.piece);
   const fields = useMemo(() => leavesOf(piece), [piece]);
+  const units = useUnits();
   const isAtFault = (path: string) => faults.some((fault) => fault.path === path);
   const first = [...fields.filter(({ path }) => isAtFault(path)), ...fields.filter(({ path }) => !isAtFault(path))];
   return (
@@ -50,7 +55,7 @@ export function MendPiece({ faults }: { readonly faults: readonly Fault[] }) {
               className="mt-1.5 rounded-[5px] bg-bad-wash px-[9px] py-[7px] text-[13px] text-[#7d1712]"
             >
               <span aria-hidden="true">◆ </span>
-              {faultSentence(fault)}.
+              {faultSentence(fault, units)}.
             </li>
           ))}
         </ul>
@@ -71,7 +76,7 @@ export function MendPiece({ faults }: { readonly faults: readonly Fault[] }) {
                 width="wide"
               />
             ) : (
-              <MendField key={path} path={path} value={value} />
+              <MendField key={path} path={path} value={value} units={units} />
             ),
           )}
         </div>
@@ -80,14 +85,35 @@ export function MendPiece({ faults }: { readonly faults: readonly Fault[] }) {
   );
 }
 
-function MendField({ path, value }: { readonly path: string; readonly value: Leaf }) {
+interface MendFieldProps {
+  readonly path: string;
+  readonly value: Leaf;
+  readonly units: Units;
+}
+
+function MendField({ path, value, units }: MendFieldProps) {
+  if (typeof value === "number" && isLengthField(path)) {
+    return (
+      <MeasureField
+        field={lengthField(`mend${path}`, units, (piece, next) => put(piece, path, next))}
+        label={fieldName(path)}
+        value={value}
+        shape="wide"
+      />
+    );
+  }
+  return <MendLeaf path={path} value={value} />;
+}
+
+/** A word, or a number that is no length. */
+function MendLeaf({ path, value }: Omit<MendFieldProps, "units">) {
   const isText = typeof value === "string";
   const field = useMemo(
     (): TypedField<Leaf> => ({
       key: `mend${path}`,
       read: (text) => {
         if (isText) return { ok: true, value: text.trim() };
-        const reading = /[a-z"]/i.test(text) ? readLength(text, "mm") : readNumber(text);
+        const reading = readNumber(text);
         return reading.ok ? reading : { ok: false, problem: `"${text.slice(0, 40)}" is not a number` };
       },
       write: (piece, next) => put(piece, path, next),

@@ -77,7 +77,7 @@ export function ChosenPiece({ record, bench, units, onOpen, onRename, onDuplicat
           attempt.faults
             .slice(0, MOST_SHOWN)
             .map((fault, i) => (
-              <Note key={i} level="error" said={{ what: `${faultSentence(fault)}.`, advice: "Open it to put that right." }} />
+              <Note key={i} level="error" said={{ what: `${faultSentence(fault, units)}.`, advice: "Open it to put that right." }} />
             ))
         )}
       </div>

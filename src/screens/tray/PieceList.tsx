@@ -185,7 +185,11 @@ const Row = memo(function Row({ index, measure, record, attempt, isSettling, mak
       {!attempt && <td colSpan={HEADS.length - 1} />}
       {attempt && !attempt.ok && (
         <td colSpan={HEADS.length - 1} className="px-2 py-2.5 pr-[18px] text-[13px] text-bad">
-          {attempt.faults.slice(0, 2).map(faultSentence).join(". ")}.
+          {attempt.faults
+            .slice(0, 2)
+            .map((fault) => faultSentence(fault, units))
+            .join(". ")}
+          .
         </td>
       )}
       {row &&
