@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { runs } from "@/runs.testing";
 import { outlineOfShape } from "../stone/shapes/shapes";
 import { anyShape } from "../stone/shapes/any-shape.testing";
 import { chordStep, trackOf } from "./chords";
@@ -18,7 +19,7 @@ test("a track goes round its loop at an even pace, and is where it began after i
       const [x, y] = track.pointAt(step - track.length);
       expect(Math.hypot(x - points[1]![0], y - points[1]![1])).toBeLessThan(1e-6);
     }),
-    { numRuns: 60 },
+    { numRuns: runs(60) },
   );
 });
 

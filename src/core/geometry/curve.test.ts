@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { runs } from "@/runs.testing";
 import { anyShape, share } from "../stone/shapes/any-shape.testing";
 import { outlineOfShape } from "../stone/shapes/shapes";
 import { type Curve, type PathContext, boxOf, flattened, polygonCurve, trace } from "./curve";
@@ -18,7 +19,7 @@ test("a parallel curve in lines, arcs and bends is as long, encloses as much and
       expect(near(polygonCentre(points), area)).toBeLessThan(1e-3);
       expect(near(lineCentre(points), line)).toBeLessThan(1e-3);
     }),
-    { numRuns: 120 },
+    { numRuns: runs(120) },
   );
 });
 
@@ -41,7 +42,7 @@ test("a bend passes every place of a free curve within a thousandth of a millime
         expect(least).toBeLessThan(1e-3);
       }
     }),
-    { numRuns: 60 },
+    { numRuns: runs(60) },
   );
 });
 

@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { runs } from "@/runs.testing";
 import { type OutlineShape, outlineOfShape } from "../stone/shapes/shapes";
 import { ellipse } from "./ellipse";
 import { felt } from "./felt";
@@ -49,7 +50,7 @@ test("over any smooth convex outline the felt curvature adds up to one turn", ()
         expect(turned).toBeCloseTo(2 * Math.PI, 1);
       },
     ),
-    { numRuns: 40 },
+    { numRuns: runs(40) },
   );
 });
 

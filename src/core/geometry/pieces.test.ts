@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { runs } from "@/runs.testing";
 import { type Point } from "./outline";
 import {
   type Piece,
@@ -44,7 +45,7 @@ test("length, area and moments of a run are those of the run finely drawn", () =
       expect(Math.abs(across - moments[0])).toBeLessThan(0.1);
       expect(Math.abs(along - moments[1])).toBeLessThan(0.1);
     }),
-    { numRuns: 40 },
+    { numRuns: runs(40) },
   );
 });
 
@@ -96,7 +97,7 @@ test("a run reaches as far along any direction as its farthest place, and the ne
       const [px, py] = pointAt(of, share);
       expect(Math.hypot(px - x, py - y)).toBeCloseTo(distance, 7);
     }),
-    { numRuns: 60 },
+    { numRuns: runs(60) },
   );
 });
 
@@ -110,7 +111,7 @@ test("where two runs cross, both are at one place; two that are drawn across eac
         expect(Math.hypot(ax - bx, ay - by)).toBeLessThan(1e-6);
       });
     }),
-    { numRuns: 400 },
+    { numRuns: runs(400) },
   );
   expect(found).toBeGreaterThan(50);
   fc.assert(

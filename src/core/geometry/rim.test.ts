@@ -1,4 +1,5 @@
 import { polygonContains } from "d3-polygon";
+import { runs } from "@/runs.testing";
 import fc from "fast-check";
 import { anyShape, share } from "../stone/shapes/any-shape.testing";
 import { outlineOfShape } from "../stone/shapes/shapes";
@@ -60,7 +61,7 @@ test("an edge lies everywhere as far out as it is asked for, round the ends of w
       ];
       for (const point of outer) expect(Math.abs(distanceToPolygon(inner, point) - by - 0.3)).toBeLessThan(2e-3);
     }),
-    { numRuns: 40 },
+    { numRuns: runs(40) },
   );
 });
 

@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { runs } from "@/runs.testing";
 import { type Point } from "./outline";
 import { offsetPolygon, polygonArea, polygonLength } from "./polygon";
 import { rolledRound } from "./rolled";
@@ -29,7 +30,7 @@ test("a disc rolled round a polygon goes where the package pushes the polygon to
         expect(Math.abs(polygonArea(way) / polygonArea(package_!) - 1)).toBeLessThan(2e-4);
       },
     ),
-    { numRuns: 40 },
+    { numRuns: runs(40) },
   );
 });
 

@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { runs } from "@/runs.testing";
 import { faultsOf } from "../piece/faults";
 import { SHIPPED_BENCH } from "../piece/bench";
 import { type HoopEntry, type Mount, type Piece } from "../piece/piece";
@@ -63,7 +64,7 @@ test("an open shank closes as its plate rises to the finger's top, and past it t
       expect(further).toBeGreaterThan(net);
       expect(further).toBeLessThan(closed);
     }),
-    { numRuns: 40 },
+    { numRuns: runs(40) },
   );
   const gone = planned({ form: "open", plateAbove: 0.7 });
   expect(value(gone, "hoop.netLength")).toBeCloseTo(closed, 9);

@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { runs } from "@/runs.testing";
 import { DEMO_PIECES } from "@demo/pieces";
 import { type Applied } from "../applied/applied";
 import { SHIPPED_BENCH } from "../piece/bench";
@@ -129,7 +130,7 @@ test("no step harms what an earlier one made, and nothing is joined before it is
     expect(new Set(plan.steps.map(({ id }) => id)).size).toBe(plan.steps.length);
   };
   DEMO_PIECES.forEach(check);
-  fc.assert(fc.property(anyPiece(), check), { numRuns: 120 });
+  fc.assert(fc.property(anyPiece(), check), { numRuns: runs(120) });
 });
 
 test("the table of harms sees what it must: a heat after the stone, a wheel on it, a bent disc", () => {

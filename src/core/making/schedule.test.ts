@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { runs } from "@/runs.testing";
 import { DEMO_PIECES, demoPiece } from "@demo/pieces";
 import { SHIPPED_BENCH, minutesOf } from "../piece/bench";
 import { planPiece } from "../piece/plan-piece";
@@ -61,7 +62,7 @@ test("the day found is the shortest of all orders of up to 8 steps, and proven",
       expect(day.finish).toBe(exhaustive(tasks));
       expect(day.proven).toBe(true);
     }),
-    { numRuns: 300, seed: 16 },
+    { numRuns: runs(300), seed: 16 },
   );
 });
 
@@ -78,7 +79,7 @@ test("no day of many steps beats its bound, and one that is proven meets it", ()
       expect(day.bound).toBeLessThanOrEqual(day.finish);
       proven += day.proven ? 1 : 0;
     }),
-    { numRuns: 60, seed: 3 },
+    { numRuns: runs(60), seed: 3 },
   );
   expect(proven).toBeGreaterThan(50);
 });
@@ -138,7 +139,7 @@ test("what belongs to one piece is done together where the day is no longer for 
       fewer += changes(together, whose);
       all += changes(plain, whose);
     }),
-    { numRuns: 60, seed: 11 },
+    { numRuns: runs(60), seed: 11 },
   );
   expect(fewer).toBeLessThan(0.75 * all);
 });

@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { runs } from "@/runs.testing";
 import { ellipsePerimeter } from "../geometry/ellipse";
 import { outward } from "../geometry/outline";
 import { convexShape, heart } from "../stone/shapes/any-shape.testing";
@@ -18,7 +19,7 @@ test("an oval that is stretched is an oval: its length is the closed form's", ()
       const [a, b] = [(along - 0.74) / 2, (across - 0.74) / 2];
       expect(lengthByExtents(oval, strip, [along, across])).toBeCloseTo(ellipsePerimeter(a, b) + 2 * Math.PI * 0.21, 5);
     }),
-    { numRuns: 40 },
+    { numRuns: runs(40) },
   );
 });
 
@@ -34,7 +35,7 @@ test("of every outline the planned outside sizes give the planned length, and a 
       const other = outlineOfShape(scaled(shape, by));
       expect(Math.abs(lengthByExtents(outline, strip, extentsOf(other, strip))! - outward(other, 0.21).length)).toBeLessThan(off);
     }),
-    { numRuns: 200 },
+    { numRuns: runs(200) },
   );
 });
 

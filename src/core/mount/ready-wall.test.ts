@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { runs } from "@/runs.testing";
 import { demoPiece } from "@demo/pieces";
 import { METALS } from "../metal/metals";
 import { SHIPPED_BENCH } from "../piece/bench";
@@ -36,7 +37,7 @@ test("a tube's seat is as wide as the stone and its fit; wall, shelf and bore ma
       const turned = (Math.PI / 4) * ((tube.outside ** 2 - bore ** 2) * value(bored, "netHeight")! + (bore ** 2 - tube.inside ** 2) * 1);
       expect(value(bored, "mass")).toBeCloseTo((turned * METALS.sterling.density) / 1000, 9);
     }),
-    { numRuns: 40 },
+    { numRuns: runs(40) },
   );
 });
 

@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { runs } from "@/runs.testing";
 import { anyPiece } from "./any-piece.testing";
 import { SHIPPED_BENCH } from "./bench";
 import { SURE, doubtAmong, stillUnmeasured, doubter } from "./doubt";
@@ -63,7 +64,7 @@ test("every figure that changes with a field is doubted with it, and no other se
       );
       if (!["hoop", "bail", "post", "earwire"].includes(mount!)) expect(others.filter((key) => doubtOf(key) !== null)).toEqual([]);
     }),
-    { numRuns: 300 },
+    { numRuns: runs(300) },
   );
 });
 

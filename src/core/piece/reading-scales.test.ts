@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { runs } from "@/runs.testing";
 import { SHIPPED_BENCH } from "./bench";
 import { type Piece } from "./piece";
 import { planPiece } from "./plan-piece";
@@ -126,6 +127,6 @@ test("whatever is read, a scale and what the plan says to do about it agree", ()
       const { remedies } = sizePiece(tern, SHIPPED_BENCH, [{ figure: "m1.wall.netLength", value: read }]);
       expect(remedies.map((each) => [each.code, each.values.by])).toEqual(told[code] ? [[told[code], by]] : []);
     }),
-    { numRuns: 60 },
+    { numRuns: runs(60) },
   );
 });

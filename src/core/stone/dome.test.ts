@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { runs } from "@/runs.testing";
 import { type Dome, cover, domeCurve, domeShoulder, exponentThrough } from "./dome";
 
 const round: Dome = { radius: 5, turnIn: 1, height: 6, exponent: 2 };
@@ -24,7 +25,7 @@ test("whatever the exponent, the arc is that of the curve finely drawn and the l
       expect(Math.abs(found.arc - drawn)).toBeLessThan(0.01);
       expect(Math.abs(found.lean - places.at(-1)!.lean)).toBeLessThan(0.02);
     }),
-    { numRuns: 40 },
+    { numRuns: runs(40) },
   );
 });
 

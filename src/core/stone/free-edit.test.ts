@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { runs } from "@/runs.testing";
 import { type Point } from "../geometry/outline";
 import { nearestRegular } from "./fit";
 import { fromReadings, mirroredAcross, moved, readingsOf, smoothed, withPointNear, without } from "./free-edit";
@@ -35,7 +36,7 @@ test("a shape chosen for another is about as large, and is an outline", () => {
       expect(after / before).toBeGreaterThan(0.2);
       expect(after / before).toBeLessThan(3);
     }),
-    { numRuns: 120 },
+    { numRuns: runs(120) },
   );
 });
 

@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { runs } from "@/runs.testing";
 import { type Outline, type Point, outward } from "../../geometry/outline";
 import { offsetPolygon, polygonArea, polygonLength } from "../../geometry/polygon";
 import { anyShape, convexShape, free, heart, share } from "./any-shape.testing";
@@ -56,7 +57,7 @@ test("length, area, centre and extent are those of the curve finely drawn, and a
       expect(larger.area / outline.area).toBeCloseTo(by * by, 5);
       expect(larger.inscribedRadius / outline.inscribedRadius).toBeCloseTo(by, 2);
     }),
-    { numRuns: 60 },
+    { numRuns: runs(60) },
   );
 });
 
@@ -74,7 +75,7 @@ test("an outline pushed out by d gains 2 pi d and P d + pi d^2, whatever its con
       expect(Math.abs(polygonLength(drawn) / once.length - 1)).toBeLessThan(0.01);
       expect(Math.abs(polygonArea(drawn) / once.area - 1)).toBeLessThan(0.01);
     }),
-    { numRuns: 200 },
+    { numRuns: runs(200) },
   );
 });
 
@@ -96,7 +97,7 @@ test("no place of a parallel curve lies nearer to the outline than it should, in
       const gone = outline.parallel(-outline.inscribedRadius * 1.001);
       expect(gone.kind).toBe("collapsed");
     }),
-    { numRuns: 60 },
+    { numRuns: runs(60) },
   );
 });
 
@@ -116,7 +117,7 @@ test("the largest circle touches the outline and no wider one fits anywhere", ()
       const clear = inside ? Math.min(...points.map(([px, py]) => Math.hypot(px - x, py - y))) : 0;
       expect(clear).toBeLessThan(outline.inscribedRadius + outline.perimeter * 2e-3);
     }),
-    { numRuns: 300 },
+    { numRuns: runs(300) },
   );
 });
 
@@ -128,7 +129,7 @@ test("at no distance, or hardly any, the parallel curve is the outline itself", 
       expect(same.length).toBeCloseTo(outline.perimeter, 4);
       expect(same.area).toBeCloseTo(outline.area, 3);
     }),
-    { numRuns: 100 },
+    { numRuns: runs(100) },
   );
 });
 
@@ -144,7 +145,7 @@ test("a heart's parallel curve ends its lobes where their circles meet, in close
       const lobe = (a + d) * (Math.PI / 2 + Math.asin(middle / (a + d)));
       expect(outward(outlineOf(shape), d).length).toBeCloseTo(2 * ((rho + d) * alpha + lobe) + d * (Math.PI - 2 * alpha), 9);
     }),
-    { numRuns: 200 },
+    { numRuns: runs(200) },
   );
 });
 
@@ -160,7 +161,7 @@ test("a gently hollow free-form's parallel curve is as long as the package's on 
       along.slice(1).forEach((s, i) => expect(s).toBeGreaterThan(along[i]! - 2 * d));
       expect(Math.abs(along[0]!) < 1e-6 || Math.abs(along[0]! - curve.length) < 1e-6).toBe(true);
     }),
-    { numRuns: 60 },
+    { numRuns: runs(60) },
   );
 });
 
@@ -181,7 +182,7 @@ test("places are found by length, corners and notches by their turn, and every n
       // The sum over stations is rough where a free-form wavers; one corner left out would still be more than this.
       if (shape.shape !== "cushion") expect(Math.abs(turned + bent - 2 * Math.PI)).toBeLessThan(shape.shape === "free" ? 0.25 : 0.1);
     }),
-    { numRuns: 100 },
+    { numRuns: runs(100) },
   );
   const corners = (shape: OutlineShape) => outlineOf(shape).corners.map(({ at, turn }) => [Number(at.toFixed(6)), Math.sign(turn)]);
   expect(corners({ shape: "pear", length: 16, width: 11 })).toEqual([[0, 1]]);
