@@ -58,7 +58,7 @@ export async function attackWindows(address: string, random: Random): Promise<vo
     const values = await Promise.all([one, other].map((page) => thickness(page).inputValue()));
     if (values[0] !== values[1] && told.every((count) => count === 0)) silent++;
     for (const page of windows) {
-      const take = page.getByRole("button", { name: "Take the newer" });
+      const take = page.getByRole("button", { name: "Use the newer one" });
       if (await take.count()) await take.click();
     }
   }
@@ -82,7 +82,7 @@ async function wordsInTwo(windows: readonly Page[], address: string, random: Ran
   await boxes.evaluateAll((all) => all.forEach((each) => !(each as HTMLInputElement).checked && (each as HTMLInputElement).click()));
   await wait(1500);
   for (const page of [one, other]) await page.goto(`${address}/pieces/tern-ring/bench`);
-  const field = (page: Page) => page.getByLabel("What you would tell the next one");
+  const field = (page: Page) => page.getByLabel("Note for next time");
   let lost = 0;
   for (let round = 0; round < 6; round++) {
     const [mine, theirs] = ["abcdefgh", "qrstuvwx"];

@@ -74,7 +74,7 @@ interface Work {
 
 const thickness = (page: Page) => page.locator('[data-field="m1.wall.thickness"]');
 const cut = (page: Page) => page.getByRole("textbox", { name: "What you cut", exact: true });
-const words = (page: Page) => page.getByLabel("What you would tell the next one");
+const words = (page: Page) => page.getByLabel("Note for next time");
 const pictures = (page: Page) => page.getByRole("img", { name: /^shot/ });
 
 async function typed(

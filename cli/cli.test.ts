@@ -49,7 +49,7 @@ test("what cannot be planned is refused line by line with exit code 2, and misus
     ["-"],
     readFileSync(TERN, "utf8").replace('"height": 5.2', '"height": -1').replace('"EU"', "").replace('"54"', '"banana"'),
   );
-  expect(refused).toEqual({ status: 2, stdout: "", stderr: "/mounts/0/stone/height: must be > 0, got -1\n" });
+  expect(refused).toEqual({ status: 2, stdout: "", stderr: "/mounts/0/stone/height: must be more than 0, got -1\n" });
   expect(plan(["-"], "{").stderr).toBe("/: is not JSON\n");
   for (const misused of [plan([]), plan(["no-such-file.json"]), plan([TERN, "--loud"]), plan([TERN, "--bench"])]) {
     expect(misused.status).toBe(1);
@@ -82,7 +82,7 @@ test("a making is read with --make and checked: that it is one, whole, and of th
   const made = file({ measured: [small, { figure: "m1.wall.netLength", value: 45.2, at: "", by: "caliper" }] });
   const { remedies } = JSON.parse(plan([TERN, "--json", "--make", made]).stdout) as { remedies: { code: string; text: string }[] };
   expect(remedies.map(({ code }) => code)).toEqual(["wall.stretch", "hoop.stretch"]);
-  expect(plan([TERN, "--make", made]).stdout).toMatch(/AS READ +The hoop is 0\.39 mm small inside/);
+  expect(plan([TERN, "--make", made]).stdout).toMatch(/AS READ +The hoop is 0\.39 mm too small inside/);
   expect(plan([TERN, "--make", file({ measured: [thickness(0), thickness(-1)] })]).stderr).toMatch(
     /^\/measured\/1\/value: must be .*got -1\n$/,
   );
@@ -145,7 +145,7 @@ test("what the makes of a backup show is printed as lines, as a file and as a ta
   expect(ledger(whole)).toEqual({
     status: 0,
     stderr: "",
-    stdout: "Off a strip's length, saw: 0.62 mm, give or take 0.10, from 3 makes; shipped 0.54\n",
+    stdout: "Off a strip's length, saw: 0.62 mm, give or take 0.10, from 3 makes; standard 0.54\n",
   });
   const file = JSON.parse(ledger(whole, "--json").stdout) as { kinds: object[] };
   expect(file).toMatchObject({

@@ -98,7 +98,7 @@ export const EXAMPLES: readonly Example[] = [
   {
     kind: "ring",
     name: "Sleeve of wood",
-    says: "a liner, a cold sleeve, an inlay; the setting cold too",
+    says: "a liner, a sleeve joined cold, an inlay; the setting joined cold too",
     carrier: (usual) => ({
       ...usual,
       form: "closed",

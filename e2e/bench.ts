@@ -41,5 +41,5 @@ export async function toTheResult(page: Page): Promise<void> {
   await steps.evaluateAll((all) => all.forEach((each) => (each as HTMLInputElement).click()));
   await expect(page.getByRole("checkbox", { checked: true })).toHaveCount(count);
   await page.goto("/pieces/knot-ring/bench");
-  await expect(heading(page)).toContainText("What came of it?");
+  await expect(heading(page)).toContainText("How did it turn out?");
 }

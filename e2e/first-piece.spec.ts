@@ -3,15 +3,15 @@ import { EMPTY, field, figure, kept } from "./places";
 
 test("a first piece from nothing, by keyboard alone, to the card", async ({ page }) => {
   await page.goto(`${EMPTY}day`);
-  await expect(page.getByText("Nothing lies on the tray yet")).toBeVisible();
+  await expect(page.getByText("There are no pieces yet")).toBeVisible();
   await page.goto(EMPTY);
   await expect(page.getByRole("heading", { name: "Start with your stone" })).toBeVisible();
   for (const text of ["16", "12", "5,2", "1.9"]) {
     await page.keyboard.type(text);
-    if (text === "12") await expect(page.getByRole("region", { name: "Wall and plate" })).toContainText("46.05 × – mm");
+    if (text === "12") await expect(page.getByRole("region", { name: "Bezel and plate" })).toContainText("46.05 × – mm");
     if (text !== "1.9") await page.keyboard.press("Enter");
   }
-  await expect(page.getByRole("region", { name: "Wall and plate" })).toContainText("46.05 × 3.20 mm");
+  await expect(page.getByRole("region", { name: "Bezel and plate" })).toContainText("46.05 × 3.20 mm");
   await expect(page.getByRole("region", { name: "Hoop" })).toContainText("asked for next");
   await page.keyboard.press("Enter");
 
@@ -25,7 +25,7 @@ test("a first piece from nothing, by keyboard alone, to the card", async ({ page
   const guesses = page.getByText("not measured yet");
   await expect(page.getByRole("region", { name: "Answer" })).toContainText("not measured yet");
   await expect(page.getByRole("button", { name: "Hoop not measured yet" })).toBeVisible();
-  await expect(page.getByRole("button", { name: /Wall strip 46.05/ })).toBeVisible();
+  await expect(page.getByRole("button", { name: /Bezel strip 46.05/ })).toBeVisible();
   await page.goto(`${EMPTY}pieces/first-ring/card`);
   const unsized = page.getByRole("article");
   await expect(unsized).toContainText("46.05 mm long, slit to 3.20 mm tall");
@@ -58,7 +58,7 @@ test("a first piece from nothing, by keyboard alone, to the card", async ({ page
   const card = page.getByRole("link", { name: "Card" });
   while (!(await card.evaluate((link) => link === document.activeElement))) await page.keyboard.press("Shift+Tab");
   await page.keyboard.press("Enter");
-  await expect(page.getByRole("article")).toContainText("16.00 × 12.00 mm, 44.21 round, 5.20 tall, leans in at 1.90");
+  await expect(page.getByRole("article")).toContainText("16.00 × 12.00 mm, 44.21 perimeter, 5.20 tall, leans in at 1.90");
   await page.goto(`${EMPTY}pieces/first-ring/making`);
   await expect(page.getByRole("checkbox").first()).toBeChecked();
 });
@@ -73,14 +73,14 @@ test("four numbers that cannot be a stone are explained, and the demo can be lai
     ["Leans in at", "6"],
   ] as const)
     await start.getByLabel(label).fill(text);
-  await expect(start).toContainText("Leans in at must be < the stone's height, 5, got 6");
+  await expect(start).toContainText("Leans in at must be less than the stone's height, 5, got 6");
   await start.getByLabel("Width").fill("twelve");
   await expect(start).toContainText("type a number");
-  await page.getByRole("button", { name: "Look round the demo" }).click();
+  await page.getByRole("button", { name: "See the demo pieces" }).click();
   await expect(page.getByRole("table")).toHaveAttribute("aria-rowcount", "21");
   const names = ["Tern ring", "Limpet pendant", "Dunlin earrings", "Plover ring", "Whelk ring"];
   for (const [i, name] of names.entries()) await expect(page.getByRole("table").getByRole("button").nth(i)).toHaveText(new RegExp(name));
-  await page.getByRole("button", { name: "Clear the demo away" }).click();
+  await page.getByRole("button", { name: "Remove the demo pieces" }).click();
   await expect(page.getByRole("heading", { name: "Start with your stone" })).toBeVisible();
   await page.reload();
   await expect(page.getByRole("region", { name: "Deleted" })).toContainText("Tern ring");
@@ -95,7 +95,7 @@ test("a new piece starts valid and says what is not measured yet; single keys re
   await expect(page).toHaveURL(/new-ring\/stone/);
   const guessed = page.getByRole("region", { name: "Measures" }).getByText("not measured yet");
   await expect(guessed).toHaveCount(4);
-  for (const stage of ["Stone", "Wall", "Plate", "Hoop"])
+  for (const stage of ["Stone", "Bezel", "Plate", "Hoop"])
     await expect(page.getByRole("button", { name: `${stage} not measured yet` })).toBeVisible();
   await field(page, "m1.stone.outline.length").fill("18");
   await field(page, "m1.stone.outline.length").press("Enter");
@@ -110,8 +110,8 @@ test("a new piece starts valid and says what is not measured yet; single keys re
   await kept(page);
   await page.evaluate(() => (document.activeElement as HTMLElement).blur());
   await page.keyboard.press("?");
-  await expect(page.getByRole("dialog", { name: "Keys" })).toContainText("along the stem");
-  await page.getByLabel("Single keys work").uncheck();
+  await expect(page.getByRole("dialog", { name: "Keys" })).toContainText("next stage");
+  await page.getByLabel("Use single keys (outside fields)").uncheck();
   await page.keyboard.press("Escape");
   await page.keyboard.press("]");
   await expect(page).toHaveURL(/new-ring\/stone/);

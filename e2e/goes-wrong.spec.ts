@@ -60,7 +60,7 @@ const ACTS: readonly (readonly [RegExp, Act])[] = [
       await expect(stop).toContainText(hand.inInches ? "1.732" : "44.00");
       await hand.done(page);
       await expect(heading(page)).toHaveText(/^Cut the strip/);
-      await hand.press(page, /Make a new wall/);
+      await hand.press(page, /Make a new bezel/);
       return true;
     },
   ],
@@ -68,15 +68,15 @@ const ACTS: readonly (readonly [RegExp, Act])[] = [
     /^Try the stone: right through/,
     async (page, hand, visit) => {
       await hand.press(page, "Paper tape");
-      await read(page, hand, "Its length, closed", visit === 1 ? 47.3 : 46.53);
+      await read(page, hand, "Length, closed", visit === 1 ? 47.3 : 46.53);
       if (visit > 1) return false;
-      await expect(page.getByRole("region", { name: "Its length, closed" })).toContainText("Cut out");
-      await wentWrong(page, hand, /^Cut it out: the seam comes again/);
+      await expect(page.getByRole("region", { name: "Length, closed" })).toContainText("Cut out");
+      await wentWrong(page, hand, /^Cut it out and redo the seam/);
       return true;
     },
   ],
   [
-    /^Solder wall to plate/,
+    /^Solder bezel to plate/,
     async (page, hand, visit) => {
       if (visit > 1) return false;
       await wentWrong(page, hand, /^Start this heat again/);
@@ -89,14 +89,14 @@ const ACTS: readonly (readonly [RegExp, Act])[] = [
       await reading(page, "The size it reads").fill(visit === 1 ? "50" : "54");
       await reading(page, "The size it reads").press("Enter");
       if (visit > 1) return false;
-      await wentWrong(page, hand, /^Cut a piece in: the seam comes again/);
+      await wentWrong(page, hand, /^Cut a piece in and redo the seam/);
       return true;
     },
   ],
   [
     /^Push/,
     async (page, hand, visit) => {
-      if (visit === 1) await wentWrong(page, hand, /^Lower the wall to/);
+      if (visit === 1) await wentWrong(page, hand, /^Lower the bezel to/);
       return false;
     },
   ],
@@ -148,7 +148,7 @@ async function fiveGoWrong(page: Page, hand: Hand): Promise<void> {
   await page.goto(`${DEMO}/pieces/tern-ring/bench`);
   await expect(heading(page)).toBeVisible();
   await makes(page, hand);
-  await hand.press(page, "Put it in the ledger");
+  await hand.press(page, "Enter it in the ledger");
   await expect(page).toHaveURL(/\/ledger$/);
   await page.goto(`${DEMO}/`);
   await expect(page.getByText("too short", { exact: false })).toBeHidden();

@@ -17,13 +17,13 @@ test("a key that is held counts once, a switch that bounces too; a foot switch w
   await expect(page.getByText("Step 4 of 41")).toBeVisible();
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(page.getByText("Step 3 of 41")).toBeVisible();
-  await reading(page, "How tall it is").focus();
+  await reading(page, "Height of the strip").focus();
   await page.keyboard.type("3.2");
   await page.keyboard.press("PageDown");
   await expect(page.getByText("Step 4 of 41")).toBeVisible();
   await page.waitForTimeout(ONE_PRESS);
   await page.keyboard.press("PageUp");
-  await expect(reading(page, "How tall it is")).toHaveValue("3.20");
+  await expect(reading(page, "Height of the strip")).toHaveValue("3.20");
 });
 
 test("Esc gives the focus back to what opened a dialog, and every dialog has a name", async ({ page }) => {
@@ -41,10 +41,10 @@ test("Esc gives the focus back to what opened a dialog, and every dialog has a n
   await page.goto("/pieces/mine/wall");
   await through(page.getByRole("button", { name: /^Find/ }), /Find/);
   await through(page.getByRole("button", { name: "Fit around stone" }), /Fit/i);
-  await through(page.getByRole("button", { name: /Net length of the wall, show its sum/ }), /Net length/);
+  await through(page.getByRole("button", { name: /Net length of the bezel, show its sum/ }), /Net length/);
   await page.goto("/pieces/mine/heats");
   await through(page.getByRole("button", { name: /Five ways|Compare/ }), /ways/);
-  await through(page.getByRole("button", { name: /joint more|Add a joint/i }), /joint/);
+  await through(page.getByRole("button", { name: /Add a joint/i }), /joint/);
   await page.goto("/");
   await through(page.getByRole("button", { name: /New piece/ }), /New piece/);
   await page.goto("/ledger");
@@ -117,7 +117,7 @@ test.describe("on a phone", () => {
       await page.getByRole("button", { name: "Done", exact: true }).tap();
       await expect(page.getByText(`Step ${step} of 41`)).toBeVisible();
     }
-    const meanwhile = page.getByRole("button", { name: /^This waits/ });
+    const meanwhile = page.getByRole("button", { name: /^This part is waiting/ });
     expect(await meanwhile.evaluate((each) => each.firstElementChild!.scrollWidth <= each.firstElementChild!.clientWidth)).toBe(true);
     await expect(meanwhile).toContainText("59.1 mm long");
     await expect(page.locator("svg text", { hasText: "start again" })).toBeVisible();

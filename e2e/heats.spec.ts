@@ -12,7 +12,7 @@ test("the five ways are compared on this piece, one is taken, and it can be take
   await expect(row("Free")).toContainText("✓ all hold");
   await expect(row("Free")).toContainText("✓ in use");
   await expect(row("One grade")).toContainText(/[a-d] runs [a-d].* again: shield (it|them), or take/);
-  await ways.getByRole("button", { name: "Take one grade" }).click();
+  await ways.getByRole("button", { name: "Use one grade" }).click();
   await expect(ways).toBeHidden();
   await kept(page);
   await page.reload();
@@ -37,33 +37,33 @@ test("a heat is dragged with what it would do told before it is let go, by mouse
     await page.mouse.move(a!.x - 20, a!.y + 14, { steps: 4 });
     await page.mouse.move(b!.x + 60, b!.y + 20, { steps: 8 });
   };
-  await carry("hoop seam", "wall seam");
+  await carry("hoop seam", "bezel seam");
   const told = page.getByRole("status", { name: "What it would do" });
-  await expect(told).toContainText("Hoop seam before wall seam");
+  await expect(told).toContainText("Hoop seam before bezel seam");
   await expect(told).toContainText("✓ 4 heats, all hold");
   await page.mouse.up();
-  await expect(page.getByRole("list", { name: "Pinned" })).toContainText("hoop seam before wall seam");
+  await expect(page.getByRole("list", { name: "Pinned" })).toContainText("hoop seam before bezel seam");
   await expect(heats(page).getByRole("listitem").first()).toContainText("Hoop seam");
 
-  await carry("hoop to plate", "wall to plate");
-  await expect(told).toContainText(/Hoop to plate before wall to plate.*No order works so/);
+  await carry("hoop to plate", "bezel to plate");
+  await expect(told).toContainText(/Hoop to plate before bezel to plate.*No order works that way/);
   await page.mouse.up();
   await expect(page.getByRole("list", { name: "Pinned" }).getByRole("listitem")).toHaveCount(1);
   await expect(page.getByText("it stays where it was").first()).toBeVisible();
 
-  await grip("wall seam").focus();
+  await grip("bezel seam").focus();
   await page.keyboard.press("Space");
   await expect(told).toBeVisible();
   await expect(async () => {
     await page.keyboard.press("ArrowLeft");
-    await expect(told).toContainText(/Wall seam before hoop seam.*all hold/, { timeout: 2000 });
+    await expect(told).toContainText(/Bezel seam before hoop seam.*all hold/, { timeout: 2000 });
   }).toPass();
   await page.keyboard.press("Space");
-  await expect(page.getByRole("list", { name: "Pinned" })).toContainText("wall seam before hoop seam");
+  await expect(page.getByRole("list", { name: "Pinned" })).toContainText("bezel seam before hoop seam");
   await expect(page.getByRole("list", { name: "Pinned" }).getByRole("listitem")).toHaveCount(1);
   await kept(page);
   await page.reload();
-  await expect(page.getByRole("list", { name: "Pinned" })).toContainText("wall seam before hoop seam");
+  await expect(page.getByRole("list", { name: "Pinned" })).toContainText("bezel seam before hoop seam");
 });
 
 test("how a joint is made is chosen, one is added and one left out; each is named, undone and kept", async ({ page }) => {
@@ -72,28 +72,28 @@ test("how a joint is made is chosen, one is added and one left out; each is name
     await page.getByRole("button", { name: `More for ${joint}` }).click();
     for (const name of names) await page.getByRole("menuitem", { name }).press("Enter");
   };
-  await menu("wall to plate", "Make it by", "fed wire");
+  await menu("bezel to plate", "Join by", "fed wire");
   await expect(joints(page)).toContainText("45.5 mm, fed wire");
   await expect(heats(page)).toContainText("of 0.5 mm wire fed by hand once it is hot");
   await expect(page.getByRole("region", { name: "Drawing" })).toContainText("Medium is not on the shelf as wire.");
-  await menu("hoop to plate", "Make it by", "cold");
+  await menu("hoop to plate", "Join by", "cold");
   await expect(joints(page)).toContainText("Cold, in no heat");
   await expect(heats(page).getByRole("heading")).toHaveCount(3);
 
-  await page.getByRole("button", { name: "A joint more" }).click();
+  await page.getByRole("button", { name: "Add a joint" }).click();
   const dialog = page.getByRole("dialog");
   await dialog.getByRole("button", { name: "Add it" }).click();
-  await expect(dialog.getByRole("alert")).toContainText("Still empty");
+  await expect(dialog.getByRole("alert")).toContainText("Empty: type");
   await dialog.getByLabel("How long it is").fill("4");
   await dialog.getByLabel("How long it is").press("Enter");
-  await expect(page.getByRole("list", { name: "Pinned" })).toContainText("a joint more: wall to plate");
-  await expect(heats(page)).toContainText("Wall to plate 2");
-  await menu("wall to plate 1", "Leave it out");
-  await expect(page.getByRole("list", { name: "Pinned" })).toContainText("wall to plate 2 left out");
+  await expect(page.getByRole("list", { name: "Pinned" })).toContainText("added joint: bezel to plate");
+  await expect(heats(page)).toContainText("Bezel to plate 2");
+  await menu("bezel to plate 1", "Leave it out");
+  await expect(page.getByRole("list", { name: "Pinned" })).toContainText("bezel to plate 2 left out");
   await kept(page);
   await page.reload();
   await expect(page.getByRole("list", { name: "Pinned" }).getByRole("listitem")).toHaveCount(3);
-  await page.getByRole("button", { name: "Unpin wall to plate 2 left out" }).click();
+  await page.getByRole("button", { name: "Unpin bezel to plate 2 left out" }).click();
   await expect(page.getByRole("list", { name: "Pinned" }).getByRole("listitem")).toHaveCount(2);
 });
 
@@ -101,8 +101,8 @@ test("pointing at a joint lights where it is, on the ladder and in the small dra
   await page.goto("/pieces/tern-ring/heats");
   await joints(page).getByText("Hoop seam").hover();
   await expect(page.getByRole("img", { name: "Where hoop seam is" })).toBeVisible();
-  await page.getByRole("button", { name: "Move wall to plate to another heat" }).focus();
-  await expect(page.getByRole("img", { name: "Where wall to plate is" })).toBeVisible();
+  await page.getByRole("button", { name: "Move bezel to plate to another heat" }).focus();
+  await expect(page.getByRole("img", { name: "Where bezel to plate is" })).toBeVisible();
 });
 
 test("three pieces share an afternoon: by when, on three lanes, step by step; a maker's own minutes count", async ({ page }) => {
@@ -110,15 +110,15 @@ test("three pieces share an afternoon: by when, on three lanes, step by step; a 
   await page.goto("/");
   await page.getByRole("link", { name: "Plan the day" }).click();
   for (const name of ["Tern ring", "Knot ring", "Samphire ring"]) await page.getByRole("checkbox", { name }).check();
-  await page.getByLabel("Begin at").fill("13:00");
-  await expect(page.getByText("These 3 by")).toBeVisible();
-  const by = page.getByText("These 3 by").locator("xpath=..").locator("b");
+  await page.getByLabel("Start at").fill("13:00");
+  await expect(page.getByText("All 3 done by")).toBeVisible();
+  const by = page.getByText("All 3 done by").locator("xpath=..").locator("b");
   await expect(page.getByText(/Your own minutes, from your makes, for \d+ of \d+ steps/)).toBeVisible({ timeout: 20_000 });
   const finish = await by.textContent();
   await expect(page.getByRole("img", { name: /^The day: 13:00 / })).toBeVisible();
   await expect(page.getByRole("list", { name: "Pieces" }).getByRole("listitem")).toHaveCount(3);
   await page.reload();
-  await page.getByLabel("Begin at").fill("13:00");
+  await page.getByLabel("Start at").fill("13:00");
   await expect(by).toHaveText(finish!, { timeout: 20_000 });
 
   await page.goto("/my-bench");
@@ -138,19 +138,19 @@ test("where no order of heats works no day is told; solder lies on the Rule only
   await page.goto("/");
   await laid(page, { ...tern, id: "clash-ring", name: "Clash ring", heats: clash });
   await page.getByRole("button", { name: /Making/ }).click();
-  await expect(page.getByText("◆ The day: none, until an order of heats is found.")).toBeVisible();
+  await expect(page.getByText("◆ The day cannot be planned until an order of heats is found.")).toBeVisible();
   await kept(page);
   await page.goto("/day?pieces=clash-ring,tern-ring");
-  await expect(page.getByRole("alert").filter({ hasText: "Clash ring: the day is none" })).toBeVisible();
-  await expect(page.getByText("This one by")).toBeVisible();
+  await expect(page.getByRole("alert").filter({ hasText: "Clash ring: the day cannot be planned" })).toBeVisible();
+  await expect(page.getByText("Done by")).toBeVisible();
 
   const onRule = page.getByRole("region", { name: "Answer" }).getByText("solder", { exact: true });
   await page.goto("/pieces/tern-ring/wall");
   await expect(onRule).toBeVisible();
   await page.goto("/pieces/tern-ring/stone");
   await page.locator('[data-field="m1.stone.outline.length"]').fill("999");
-  await page.getByRole("button", { name: /^Wall/ }).click();
-  await expect(page.getByRole("region", { name: "Answer" })).toContainText("rests on a refused entry");
+  await page.getByRole("button", { name: /^Bezel/ }).click();
+  await expect(page.getByRole("region", { name: "Answer" })).toContainText("uses a refused entry");
   await expect(onRule).toHaveCount(0);
 });
 
@@ -187,10 +187,10 @@ test("shelves go out as a table, are edited there and come back; a line that can
   const edited = table.replace("typical,hard,1,740,787,sheet 0.25", 'Marram hard,Hard,1,735,780,"sheet 0.3, wire 0.5"');
   await opened.setInputFiles({ name: "shelves.csv", mimeType: "text/csv", buffer: Buffer.from(edited) });
   const shelf = page.getByRole("region", { name: "Shelf marram-hard" });
-  await expect(shelf.getByLabel("hard of marram-hard in hand")).toHaveValue("sheet 0.3, wire 0.5");
+  await expect(shelf.getByLabel("hard of marram-hard in stock")).toHaveValue("sheet 0.3, wire 0.5");
   await opened.setInputFiles({ name: "wrong.csv", mimeType: "text/csv", buffer: Buffer.from(table.replace("787", "hot")) });
   await expect(page.getByRole("alert").filter({ hasText: "wrong.csv, line 2" })).toContainText(
-    'nothing that can be read under "runs at C": "hot"',
+    'the entry under "runs at C" cannot be read: "hot"',
   );
   await expect(shelf).toBeVisible();
   for (const name of ["Remove medium of typical", "Remove fine silver 0.32"])

@@ -31,10 +31,10 @@ test("a wrong entry is kept and explained, the last good plan stands, and it is 
   await page.goto("/pieces/tern-ring/stone");
   const turnIn = field(page, "m1.stone.turnIn");
   await turnIn.fill("6");
-  await expect(page.getByRole("alert").filter({ hasText: "must be <" })).toContainText(
-    "must be < the stone's height, 5.2, got 6. The plan goes on with 1.90",
+  await expect(page.getByRole("alert").filter({ hasText: "must be less than" })).toContainText(
+    "must be less than the stone's height, 5.2, got 6. The plan still uses 1.90",
   );
-  await expect(page.getByRole("button", { name: "Wall rests on a refused entry" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Bezel uses a refused entry" })).toBeVisible();
   await expect(page.getByRole("button", { name: /Plate 16.7 × 12.7/ })).toBeVisible();
   await kept(page);
   await page.goto("/pieces/tern-ring/card");
@@ -46,7 +46,7 @@ test("a wrong entry is kept and explained, the last good plan stands, and it is 
   await expect(turnIn).toHaveAttribute("aria-invalid", "false");
   await expect(figure(page, "m1.outline.perimeter")).toBeVisible();
   await turnIn.fill("banana");
-  await expect(page.getByRole("alert").filter({ hasText: "banana" })).toContainText("is not a number: type one, as 3.2");
+  await expect(page.getByRole("alert").filter({ hasText: "banana" })).toContainText("is not a number: type one, e.g. 3.2");
 });
 
 test("every change can be undone and redone, one step for each field or drag", async ({ page }) => {
@@ -98,7 +98,7 @@ test("a piece is saved, deleted, put back, deleted again and opened from its fil
 
   const picker = page.locator('input[type="file"]');
   await picker.setInputFiles({ name: "tern.json", mimeType: "application/json", buffer: Buffer.from(before) });
-  await page.getByRole("button", { name: "Lay it on the tray" }).click();
+  await page.getByRole("button", { name: "Put it on the tray" }).click();
   await expect(strip(page)).toContainText("46.05");
   await page.goto("/");
   expect(await save("Save file")).toBe(before);
@@ -124,14 +124,14 @@ test("a broken file dropped on the page says why by field and changes nothing; a
     }, text);
   const tern = readFileSync("demo/pieces/tern-ring.json", "utf8");
   await drop(tern.replace('"height": 5.2', '"height": -5'));
-  await expect(page.getByRole("dialog")).toContainText("Height must be > 0, got -5");
+  await expect(page.getByRole("dialog")).toContainText("Height must be more than 0, got -5");
   await page.keyboard.press("Escape");
   await expect(page.getByRole("table")).toHaveAttribute("aria-rowcount", "21");
   const theirs = { format: "hoop-ledger/bench", version: 3, losses: { wall: { squaring: 0.9 } } };
   await drop(JSON.stringify({ ...(JSON.parse(tern) as object), id: "their-ring", name: "Their ring", benchUsed: theirs }));
   await expect(page.getByRole("dialog")).toContainText("Squaring both ends of a strip0.90.44");
   await page.getByRole("button", { name: "Keep the one it came with" }).click();
-  await page.getByRole("button", { name: "Lay it on the tray" }).click();
+  await page.getByRole("button", { name: "Put it on the tray" }).click();
   await expect(strip(page)).toContainText("46.50");
 });
 
@@ -142,7 +142,7 @@ test("of two windows on one piece, the older is told, and takes the newer or kee
   await thickness(newer).fill("0.4");
   await kept(newer);
   await expect(older.getByRole("alert").filter({ hasText: "another window" })).toBeVisible();
-  await older.getByRole("button", { name: "Take the newer" }).click();
+  await older.getByRole("button", { name: "Use the newer one" }).click();
   await expect(strip(older)).toContainText("46.30");
   await thickness(newer).fill("0.5");
   await kept(newer);

@@ -39,7 +39,7 @@ test("what the hands take off is charted, used only when it is asked for, seen i
   page,
 }) => {
   await open(page);
-  await expect(page.getByRole("img", { name: "yours 1.53 ± 0.30, from 18 makes; shipped 0.88" })).toBeVisible();
+  await expect(page.getByRole("img", { name: "yours 1.53 ± 0.30, from 18 makes; standard 0.88" })).toBeVisible();
   const next = page.getByRole("region", { name: "What is cut next" });
   await expect(next).toContainText("Next, Tern ring, EU 54: blank59.1becomes59.8mm");
   await page.getByRole("searchbox").fill("crooked");
@@ -55,7 +55,7 @@ test("what the hands take off is charted, used only when it is asked for, seen i
   await expect(page.getByText("inside 17.19 across, give or take 0.3")).toBeVisible();
   await page.goto("/my-bench");
   await expect(page.getByText("Hoop length, file")).toBeVisible();
-  await page.getByRole("button", { name: "Go back to the shipped" }).click();
+  await page.getByRole("button", { name: "Go back to the standard values" }).click();
   await page.goto("/pieces/tern-ring/hoop");
   await expect(page.locator('[data-figure="hoop.cutLength"]')).toContainText("59.1");
 });
@@ -90,7 +90,7 @@ test("everything is saved with its makes, cleared, and restored as it was", asyn
   };
   const before = await everything();
   expect((JSON.parse(before) as { makes: unknown[] }).makes).toHaveLength(24);
-  await page.getByRole("button", { name: "Clear the demo away" }).click();
+  await page.getByRole("button", { name: "Remove the demo pieces" }).click();
   await page.getByRole("button", { name: "Remove all 20 for good" }).click();
   await page
     .getByRole("dialog")
@@ -114,7 +114,7 @@ test("cards of several pieces are printed for a class, each with a name and blan
   await page.getByRole("checkbox", { name: "Kelp ring" }).check();
   await expect(page.getByRole("article")).toHaveCount(2);
   const tern = page.getByRole("article", { name: "Card of Tern ring" });
-  await expect(tern).toContainText("Wall: what you cut, wanted 46.05 mm");
+  await expect(tern).toContainText("Bezel: what you cut, wanted 46.05 mm");
   await expect(tern).toContainText("Name");
   await page.getByRole("checkbox", { name: /for a class/ }).uncheck();
   await expect(tern).not.toContainText("wanted 46.05");

@@ -77,7 +77,7 @@ test("by touch alone a piece is opened, gone through, measured, ticked and read 
   await field(page, "m1.wall.thickness").fill("0.5");
   await expect(figure(page, "m1.wall.cutLength")).toContainText("51.40");
   await page.getByRole("button", { name: "Catch over the dome" }).tap();
-  await expect(page.getByRole("dialog")).toContainText("How far the wall's edge reaches in over the stone");
+  await expect(page.getByRole("dialog")).toContainText("How far the bezel's edge reaches in over the stone");
   await page.keyboard.press("Escape");
   await page.getByRole("button", { name: /^Making/ }).tap();
   await page.getByLabel("1. Look the stone over, edge and back").tap();

@@ -41,7 +41,7 @@ test("two windows that write the words of one make end with both, and neither lo
   await toTheResult(page);
   const other = await context.newPage();
   await other.goto("/pieces/knot-ring/bench");
-  const words = (each: Page) => each.getByLabel("What you would tell the next one");
+  const words = (each: Page) => each.getByLabel("Note for next time");
   await words(page).fill("the seam held");
   await expect(words(other)).toHaveValue("the seam held");
   await words(page).focus();
@@ -113,7 +113,7 @@ test("six pictures picked quickly leave four and a whole make; one that is huge 
   await pick.setInputFiles(picture("heavy.png", Buffer.alloc(31_000_000)));
   await expect(page.getByText("heavy.png has 31 MB; use a picture of 30 MB at most.").first()).toBeVisible();
   for (const name of ["1", "2", "3", "4", "5", "6"]) await pick.setInputFiles(picture(`${name}.png`, png(20, 20)));
-  await expect(page.getByText("That is not kept: photos must hold at most 4.").first()).toBeVisible();
+  await expect(page.getByText("That was not kept: photos must hold at most 4.").first()).toBeVisible();
   await page.reload();
   await expect(page.getByRole("img", { name: /\.png$/ })).toHaveCount(4);
   await page.goto("/");

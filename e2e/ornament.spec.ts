@@ -2,7 +2,7 @@ import { readFileSync } from "node:fs";
 import { type Page, expect, test } from "./a-test";
 import { field, figure } from "./places";
 
-const list = (page: Page) => page.getByRole("list", { name: "Round the wall, from the wall outward" });
+const list = (page: Page) => page.getByRole("list", { name: "Round the bezel, from the bezel outward" });
 const rows = (page: Page) => list(page).getByRole("listitem");
 const add = (page: Page, what: string) => page.getByRole("button", { name: what, exact: true }).click();
 const lies = async (page: Page, where: string) => {
@@ -24,7 +24,7 @@ test("beads at the ends and a rope at the sides share a band; its end is dragged
   await field(page, "m1.plate.ornament.rope.from.wire").fill("0.6");
   await lies(page, "Both sides");
   await expect(figure(page, "m1.ornament.rope.piece1")).toContainText(/2 × 15\.\d\d/);
-  await expect(page.getByText("one band")).toBeVisible();
+  await expect(page.getByText("ornament", { exact: true })).toBeVisible();
 
   const end = page.getByRole("slider", { name: "Rope, stretch 1, end" });
   const before = await end.getAttribute("aria-valuenow");
@@ -45,9 +45,9 @@ test("beads at the ends and a rope at the sides share a band; its end is dragged
   await expect(rows(page)).toContainText(["Beads", "Rope"]);
   await page.getByRole("button", { name: "Move rope" }).focus();
   await page.keyboard.press("Space");
-  await expect(page.getByText("Rope goes to place 2 of 2 from the wall")).toBeAttached();
+  await expect(page.getByText("Rope goes to place 2 of 2 from the bezel")).toBeAttached();
   await page.keyboard.press("ArrowUp");
-  await expect(page.getByText("Rope goes to place 1 of 2 from the wall")).toBeAttached();
+  await expect(page.getByText("Rope goes to place 1 of 2 from the bezel")).toBeAttached();
   await page.keyboard.press("Space");
   await expect(rows(page)).toContainText(["Rope", "Beads"]);
   await expect(page.getByText("Kept on this device")).toBeVisible();
@@ -71,10 +71,10 @@ test("beads that leave a gap take the size that closes; a wrong stretch is told,
   await expect(field(page, "m1.plate.ornament.beads.width")).toHaveValue("1.20");
   await page.getByLabel("Edge", { exact: true }).click();
   await page.getByRole("option", { name: "Even" }).click();
-  await expect(page.getByText("as wide all round")).toBeVisible();
+  await expect(page.getByText("the same width all round")).toBeVisible();
   await field(page, "m1.plate.ornament.beads.width").fill("0.5");
   await expect(page.getByText("Beads of 0.50 mm are hard to solder.")).toBeVisible();
-  await page.getByRole("button", { name: "Take away" }).click();
+  await page.getByRole("button", { name: "Remove" }).click();
   await expect(rows(page)).toHaveCount(0);
   await page.keyboard.press("Control+z");
   await expect(rows(page)).toHaveCount(1);
@@ -91,7 +91,7 @@ test("a back is opened on a ledge and the stone rises; a stamp is refused where 
   await expect(page.getByText("The ledge hides 21% of the back.")).toBeVisible();
   await field(page, "m1.plate.ledge.width").fill("0.6");
   await expect(page.getByText("The ledge hides")).toHaveCount(0);
-  await page.getByRole("button", { name: /Wall strip/ }).click();
+  await page.getByRole("button", { name: /Bezel strip/ }).click();
   await expect(field(page, "m1.wall.lift")).toHaveValue("0.80");
   await field(page, "m1.wall.lift").fill("0.5");
   await expect(page.getByRole("alert").filter({ hasText: "ledge's height" })).toBeVisible();
@@ -131,7 +131,7 @@ test("a back is opened on a ledge and the stone rises; a stamp is refused where 
 
 test("a ball is put on the hoop, moved along it and told to be too near the seam; the card and the heats know it", async ({ page }) => {
   await page.goto("/pieces/tern-ring/hoop");
-  const put = page.getByRole("region", { name: "Put on" });
+  const put = page.getByRole("region", { name: "Sweated on" });
   await put.getByRole("button", { name: "Ball" }).click();
   await field(page, "applied.ball.along").fill("9");
   await field(page, "applied.ball.ball.diameter").fill("1.8");
@@ -147,11 +147,11 @@ test("a ball is put on the hoop, moved along it and told to be too near the seam
   await expect(page.getByRole("article")).toContainText("1.80 mm across, sterling, on the hoop");
 });
 
-test("what is put on a setting lies where it is said in the plan, on the plate first, or on the wall or an ornament of it; on a cup's wall", async ({
+test("what is put on a setting lies where it is said in the plan, on the plate first, or on the bezel or an ornament of it; on a cup's bezel", async ({
   page,
 }) => {
   await page.goto("/pieces/turnstone-ring/plate");
-  const put = page.getByRole("region", { name: "Put on" });
+  const put = page.getByRole("region", { name: "Sweated on" });
   await put.getByRole("button", { name: "Disc" }).click();
   const disc = page.getByRole("slider", { name: "Disc" });
   await field(page, "applied.disc.at.0").fill("9.5");
@@ -166,18 +166,18 @@ test("what is put on a setting lies where it is said in the plan, on the plate f
   await page.getByRole("slider", { name: "Turn of strip" }).focus();
   await page.keyboard.press("ArrowLeft");
   await expect(field(page, "applied.strip.turn")).toHaveValue("5.0");
-  await put.getByRole("button", { name: "Take strip away" }).click();
+  await put.getByRole("button", { name: "Remove strip" }).click();
   await put.getByRole("button", { name: /^Disc/ }).first().click();
   const on = put.getByLabel("On", { exact: true });
   await expect(on).toContainText("Plate");
-  for (const part of ["Beads", "Wall"]) {
+  for (const part of ["Beads", "Bezel"]) {
     await on.click();
     await page.getByRole("option", { name: part }).click();
     await expect(on).toContainText(part);
     await expect(disc).toBeVisible();
   }
   await page.getByRole("button", { name: /Heats/ }).click();
-  await expect(page.getByText("Disc to wall", { exact: true })).toBeVisible();
+  await expect(page.getByText("Disc to bezel", { exact: true })).toBeVisible();
   await page.goto("/pieces/samphire-ring/wall");
   await put.getByRole("button", { name: "Ball" }).click();
   await expect(page.getByRole("slider", { name: "Ball" })).toBeVisible();

@@ -28,7 +28,7 @@ test("another shape keeps the stone's size; a dimension it cannot have is explai
     page
       .getByRole("alert")
       .filter({ hasText: "length" })
-      .or(page.getByText(/must be >= the width, 12/)),
+      .or(page.getByText(/must be at least the width, 12/)),
   ).toBeVisible();
   await expect(round(page)).toContainText("43.35");
   await kept(page);
@@ -37,9 +37,9 @@ test("another shape keeps the stone's size; a dimension it cannot have is explai
   await field(page, "m1.stone.outline.length").fill("18");
   await expect(round(page)).toContainText("46.67");
   await choose(page, "Shape", "Heart");
-  await expect(page.getByRole("button", { name: "Wall not measured yet" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Bezel not measured yet" })).toBeVisible();
   await field(page, "m1.stone.outline.cleft").fill("2");
-  await page.getByRole("button", { name: /Wall strip/ }).click();
+  await page.getByRole("button", { name: /Bezel strip/ }).click();
   await expect(page.getByText(/Wrapped over the notch the strip comes out/)).toBeVisible();
 });
 
@@ -120,26 +120,26 @@ test("a free-form is smoothed, mirrored, read with a caliper, or taken for the r
   await page.getByRole("textbox", { name: "Up at 25%" }).fill("5.63");
   await page.getByRole("button", { name: "Make the outline" }).click();
   await expect(page.getByText(/Nearest: oval 18\.0 × 13\.0, off by at most 0\.[01]/)).toBeVisible();
-  await page.getByRole("button", { name: "Take it" }).click();
+  await page.getByRole("button", { name: "Use it" }).click();
   await expect(page.getByLabel("Shape", { exact: true })).toContainText("Oval");
   await expect(field(page, "m1.stone.outline.width")).toHaveValue(/^1[23]\./);
 });
 
-test("heights round the stone are dragged along the rule, and the wall's top edge follows them", async ({ page }) => {
+test("heights round the stone are dragged along the rule, and the bezel's top edge follows them", async ({ page }) => {
   await page.goto("/pieces/strand-ring/stone");
-  const height = page.getByRole("slider", { name: "Height at 35 hundredths of the way round" });
+  const height = page.getByRole("slider", { name: "Height at 35% of the way round" });
   await drag(page, height, [0, -14]);
   await expect(field(page, "m1.stone.turnIn.1")).toHaveValue(/^2\.[3-9]/);
   await height.focus();
   await page.keyboard.press("ArrowDown");
   await field(page, "m1.stone.turnIn.1").fill("2.40");
   await expect(page.getByLabel("Answer")).toContainText("2.40mm");
-  await page.getByRole("button", { name: /Wall strip/ }).click();
+  await page.getByRole("button", { name: /Bezel strip/ }).click();
   await expect(page.getByRole("radio", { name: "Turn-in", exact: true })).toBeChecked();
   await expect(page.getByLabel("Height set by")).toContainText("3.28");
   await page.getByRole("button", { name: /Stone free-form/ }).click();
   await page.getByRole("button", { name: "Same all round" }).click();
-  await expect(page.getByRole("button", { name: "It differs round the stone" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "It varies round the stone" })).toBeVisible();
   const dome = page.getByRole("slider", { name: "Dome" });
   await drag(page, dome, [6, -6]);
   await expect(field(page, "m1.stone.dome")).toHaveValue(/^(2\.[2-9]|[3-6])/);
@@ -182,27 +182,27 @@ test("a caliper that types a reading and Enter goes from measure to measure, pas
   await expect(page.getByRole("listbox")).toHaveCount(0);
 });
 
-test("every source of wall has its own sizes: sheet, notches that close, a tube with its seat, a cup against the stone", async ({
+test("every source of bezel has its own sizes: sheet, notches that close, a tube with its seat, a cup against the stone", async ({
   page,
 }) => {
   await page.goto("/pieces/tern-ring/wall");
-  await choose(page, "From", "Tube");
-  await expect(page.getByText(/must not be tube: that holds round stones, and this outline is oval/)).toBeVisible();
-  await choose(page, "From", "Notched");
+  await choose(page, "Made from", "Tube");
+  await expect(page.getByText(/must not be tube: a tube holds round stones, and this one is oval/)).toBeVisible();
+  await choose(page, "Made from", "Notched");
   await field(page, "m1.wall.notch.pitch").fill("2");
-  await expect(page.getByText("23 of them, every 1.98 mm: they close at the seam")).toBeVisible();
-  await choose(page, "From", "Cup");
+  await expect(page.getByText("23 notches, 1.98 mm apart, close at the seam")).toBeVisible();
+  await choose(page, "Made from", "Cup");
   await expect(figure(page, "m1.wall.cupLength")).toContainText("16.10");
   await expect(page.getByRole("button", { name: /^Plate / })).toHaveCount(0);
   await field(page, "m1.wall.cup.length").fill("16.54");
-  await expect(page.getByRole("note", { name: "Wrong" })).toContainText("The stone does not go into this cup");
+  await expect(page.getByRole("note", { name: "Wrong" })).toContainText("The stone does not fit this cup");
   await field(page, "m1.wall.cup.length").fill("17.0");
   await field(page, "m1.wall.cup.thickness").fill("0.45");
   await expect(page.getByText("leaves 0.05 round it, thin by 0.13")).toBeVisible();
   await page.goto("/pieces/knot-ring/wall");
   await expect(figure(page, "m1.wall.seatDepth")).toContainText("2.35");
   await field(page, "m1.wall.tube.outside").fill("6");
-  await expect(page.getByText(/must be > 6\.10, or the seat cuts through it/)).toBeVisible();
+  await expect(page.getByText(/must be more than 6\.10, or the seat cuts through it/)).toBeVisible();
   await field(page, "m1.wall.tube.outside").fill("");
   await expect(page.getByText("shows 84% of the face")).toBeVisible();
   await kept(page);
@@ -220,10 +220,10 @@ test("from an empty tray a first stone becomes another shape, with a wrong corne
   await expect(page).toHaveURL(/new-ring\/stone/);
   await choose(page, "Shape", "Rectangle");
   await field(page, "m1.stone.outline.corner").fill("9");
-  await expect(page.getByText(/must be <= 5\.00, or the corners meet/)).toBeVisible();
+  await expect(page.getByText(/must be at most 5\.00, or the corners meet/)).toBeVisible();
   await field(page, "m1.stone.outline.corner").fill("2");
   await choose(page, "Face", "Flat");
-  await page.getByRole("button", { name: "Wall not measured yet" }).click();
+  await page.getByRole("button", { name: "Bezel not measured yet" }).click();
   await page.getByRole("button", { name: "Stone not measured yet" }).click();
   for (const [name, mm] of [
     ["outline.length", "14"],
@@ -231,15 +231,15 @@ test("from an empty tray a first stone becomes another shape, with a wrong corne
     ["height", "4.8"],
   ] as const)
     await field(page, `m1.stone.${name}`).fill(mm);
-  await page.getByRole("button", { name: /Wall strip/ }).click();
-  await choose(page, "From", "Cup");
+  await page.getByRole("button", { name: /Bezel strip/ }).click();
+  await choose(page, "Made from", "Cup");
   await field(page, "m1.wall.cup.length").fill("15");
   await expect(field(page, "m1.wall.cup.thickness")).toHaveValue("0.32");
   await expect(page.getByText("14.36 inside; 14.10 mm would be right")).toBeVisible();
   await kept(page);
   await page.reload();
   await expect(field(page, "m1.wall.cup.length")).toHaveValue("15");
-  await expect(page.getByRole("button", { name: /Wall cup 14\.10 × 10\.10/ })).toBeVisible();
+  await expect(page.getByRole("button", { name: /Bezel cup 14\.10 × 10\.10/ })).toBeVisible();
   await page.getByRole("button", { name: /Making/ }).click();
   await expect(page.getByText(/Try the stone in the cup/).first()).toBeVisible();
 });

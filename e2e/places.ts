@@ -32,7 +32,7 @@ export async function laid(page: Page, piece: object): Promise<void> {
     mimeType: "application/json",
     buffer: Buffer.from(JSON.stringify(piece)),
   });
-  await page.getByRole("button", { name: "Lay it on the tray" }).click();
+  await page.getByRole("button", { name: "Put it on the tray" }).click();
   // It opens once it is kept.
   await page.waitForURL(/\/pieces\/[^/]+\/wall$/);
 }

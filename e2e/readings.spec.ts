@@ -15,7 +15,7 @@ test("the stone is measured at the bench: what follows is planned with it, a gue
   page,
 }) => {
   await atBench(page);
-  await onTo(page, /^Measure the stone: 44\.21 mm/);
+  await onTo(page, /^Measure the stone: perimeter 44\.21 mm/);
   await read(page, "Stone, length", "16.3");
   await read(page, "Stone, width", "12.2");
   await read(page, "Stone, height", "1.6");
@@ -42,11 +42,11 @@ test("a closed bezel is read by tape, by two outside sizes and on the mandrel, e
   await atBench(page);
   await onTo(page, TRY);
   // 45.46 mm of length: 0.07 short is no stretch by tape, and one where the length is read to a hair.
-  await read(page, "Its length, closed", "46.47");
-  await expect(told(page, "Its length, closed")).toHaveText("Good.");
+  await read(page, "Length, closed", "46.47");
+  await expect(told(page, "Length, closed")).toHaveText("Good.");
   await page.getByRole("button", { name: "On the mandrel" }).click();
-  await read(page, "Its length, closed", "14.15");
-  await expect(told(page, "Its length, closed")).toContainText("Stretch 0.1%. 0.07 mm short");
+  await read(page, "Length, closed", "14.15");
+  await expect(told(page, "Length, closed")).toContainText("Stretch 0.1%. 0.07 mm short");
   await page.getByRole("button", { name: "Two outside sizes" }).click();
   await read(page, "Outside, along the stone", "16.64");
   await heading(page).click();
@@ -63,7 +63,7 @@ test("a closed bezel is read by tape, by two outside sizes and on the mandrel, e
   await page.reload();
   await expect(page.getByRole("status").filter({ hasText: "0.33 mm short" })).toBeVisible();
   await page.getByRole("button", { name: "On the mandrel" }).click();
-  await expect(reading(page, "Its length, closed")).toHaveValue("");
+  await expect(reading(page, "Length, closed")).toHaveValue("");
   await page.goto("/ledger");
   await page
     .getByRole("table", { name: "Makings" })

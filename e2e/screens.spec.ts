@@ -84,9 +84,11 @@ test("a joint is pinned, disturbed and shielded on the ladder, and clashing wish
   await page.getByLabel("Hoop to plate", { exact: true }).click();
   await page.getByRole("option", { name: "Hard, pinned" }).click();
   await expect(page.getByRole("note", { name: "Wrong" }).first()).toContainText("runs again as hoop to plate is made");
-  await expect(page.getByRole("note", { name: "Note" })).toContainText("Left free, hoop to plate would be easy. You pinned hard.");
+  await expect(page.getByRole("note", { name: "Note" })).toContainText(
+    "Without your pin, hoop to plate would be easy. You pinned hard: remove the pin to change it.",
+  );
   await expect(page.getByRole("button", { name: /Heats .* runs? again$/ })).toBeVisible();
-  for (const joint of ["wall seam", "wall to plate", "hoop seam"]) {
+  for (const joint of ["bezel seam", "bezel to plate", "hoop seam"]) {
     await page.getByRole("button", { name: `More for ${joint}` }).click();
     await page.getByRole("menuitem", { name: "Shield it in later heats" }).click();
   }
@@ -96,7 +98,7 @@ test("a joint is pinned, disturbed and shielded on the ladder, and clashing wish
   await expect(page.getByRole("menuitem", { name: "hard", exact: true })).toBeFocused();
   await page.keyboard.press("Enter");
   await expect(page.getByRole("note", { name: "Wrong" })).toContainText(
-    "These clash: hoop to plate: hard; hoop to plate never hard. Let one of them go.",
+    "These clash: hoop to plate: hard; hoop to plate never hard. Remove one of them.",
   );
 });
 
@@ -118,7 +120,7 @@ test("the card prints on one page of A4 and of Letter, of many steps too, that o
   }
   await page.emulateMedia({ media: "print" });
   await expect(page.getByRole("button", { name: "Print" })).toBeHidden();
-  await expect(page.getByRole("article")).toContainText("Wall to plate softens as hoop to plate is made");
+  await expect(page.getByRole("article")).toContainText("Bezel to plate softens as hoop to plate is made");
 });
 
 test("who works in inches reads and types them on My bench, and a height that was not touched keeps its own value", async ({ page }) => {
@@ -163,19 +165,19 @@ test("the bench's defaults are changed, undone, refused when wrong, and followed
   await kerf.press("Enter");
   await page.getByLabel("Overshoot").fill("40");
   await page.getByLabel("Overshoot").press("Enter");
-  await expect(page.getByRole("alert").filter({ hasText: "must be" })).toContainText("must be <= 14, got 40");
+  await expect(page.getByRole("alert").filter({ hasText: "must be" })).toContainText("must be at most 14, got 40");
   await page.getByRole("link", { name: "Pieces" }).click();
   await expect(page.getByRole("row", { name: /Tern ring/ })).toContainText("46.55 × 3.20");
   await page.getByRole("link", { name: "My bench" }).click();
   const gives = page.getByLabel("easy of typical runs at", { exact: true });
   await gives.fill("600");
   await gives.press("Enter");
-  await expect(page.getByRole("alert").filter({ hasText: "must be" })).toContainText("must be <= runs, 600, got 671");
+  await expect(page.getByRole("alert").filter({ hasText: "must be" })).toContainText("must be at most runs, 600, got 671");
   await page.getByLabel("Engraved").fill("54");
   await page.getByLabel("Reads across").fill("17,22");
   await page.getByRole("button", { name: "Reading" }).click();
   await page.goto("/pieces/tern-ring/hoop");
-  await page.getByLabel("Sized in").click();
+  await page.getByLabel("Size system").click();
   await page.getByRole("option", { name: "My mandrel" }).click();
   await expect(figure(page, "hoop.cutLength")).toContainText("59.2");
 });

@@ -47,13 +47,13 @@ test("a database that a newer program takes under an open bench is told there, a
         (resolve) => (indexedDB.open("hoop-ledger", 99).onsuccess = (event) => resolve((event.target as IDBOpenDBRequest).result.close())),
       ),
   );
-  await expect(page.getByText("a newer Hoop Ledger was here")).toBeVisible();
+  await expect(page.getByText("this device holds data of a newer Hoop Ledger")).toBeVisible();
   await page.keyboard.press("Space");
-  await expect(page.getByText("That is not kept.").first()).toBeVisible();
+  await expect(page.getByText("That was not kept.").first()).toBeVisible();
   await expect(page.getByText(/deleted/)).toBeHidden();
   for (const route of ROUTES) {
     await page.goto(route);
-    await expect(page.getByText("a newer Hoop Ledger was here").first(), route).toBeVisible();
+    await expect(page.getByText("this device holds data of a newer Hoop Ledger").first(), route).toBeVisible();
   }
 });
 
@@ -66,7 +66,7 @@ test("a device that is full is told at the bench", async ({ page }) => {
   });
   await page.keyboard.press("Space");
   await expect(page.getByText("Not kept: this device is full").first()).toBeVisible();
-  await expect(page.getByText("That is not kept.").first()).toBeVisible();
+  await expect(page.getByText("That was not kept.").first()).toBeVisible();
   await expect(page.getByText("Step 1 of 41")).toBeVisible();
 });
 
@@ -97,15 +97,15 @@ test("a piece that changes or goes under an open bench is asked about there", as
     .setInputFiles({ name: "tern.json", mimeType: "application/json", buffer: Buffer.from(JSON.stringify(replaced)) });
   await other.getByRole("button", { name: "Replace it" }).click();
   await expect(page.getByRole("region", { name: "The piece has changed" })).toBeVisible();
-  await page.getByRole("button", { name: "Take the new plan from here" }).click();
+  await page.getByRole("button", { name: "Use the new plan from here" }).click();
   await other.goto("/");
-  await other.getByRole("button", { name: "Clear the demo away" }).click();
+  await other.getByRole("button", { name: "Remove the demo pieces" }).click();
   const asked = other.getByRole("dialog");
   await expect(asked).toContainText("Tern ring: a make of it is under way");
   await asked.getByRole("button", { name: "Keep the demo" }).click();
   await expect(page.getByText(/deleted/)).toBeHidden();
-  await other.getByRole("button", { name: "Clear the demo away" }).click();
-  await asked.getByRole("button", { name: "Clear the demo away" }).click();
+  await other.getByRole("button", { name: "Remove the demo pieces" }).click();
+  await asked.getByRole("button", { name: "Remove the demo pieces" }).click();
   const gone = page.getByRole("alert").filter({ hasText: "This piece was deleted in another window" });
   await expect(gone).toBeVisible();
   await gone.getByRole("button", { name: "Put it back" }).click();

@@ -16,7 +16,7 @@ test("templates are opened from the plate, seen at true size once the screen is 
   await expect(page.getByRole("heading", { name: "Templates, about life size" })).toBeVisible();
   await expect(page.getByRole("heading", { level: 2 })).toContainText([
     "Plate, blank 22.7 × 18.7",
-    "Wall, 46.05",
+    "Bezel, 46.05",
     "Rope",
     "Beads",
     "Hoop's blank, 59.1",
@@ -34,7 +34,7 @@ test("templates are opened from the plate, seen at true size once the screen is 
   await edge.press("ArrowLeft");
   await expect(edge).toHaveAttribute("aria-valuenow", String(Math.round((perMm - 0.01) * 1000) / 1000));
   await page.reload();
-  await expect(page.getByText("This screen is set.")).toBeVisible();
+  await expect(page.getByText("The screen size is set.")).toBeVisible();
   const plate = (await page.getByRole("img", { name: /^Plate/ }).boundingBox())!;
   expect(plate.width / (perMm - 0.01)).toBeCloseTo(22.74 + 4, 0);
 

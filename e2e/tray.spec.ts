@@ -32,14 +32,14 @@ test("the tray is walked with the arrow keys, and a stone on it chosen and opene
   await rows.first().focus();
   await page.keyboard.press("ArrowDown");
   await expect(rows.nth(1)).toBeFocused();
-  await expect(page.getByRole("complementary")).toContainText("Hangs 15.9° off.");
+  await expect(page.getByRole("complementary")).toContainText("It tilts 15.9° as it hangs.");
   for (let i = 0; i < 18; i++) await page.keyboard.press("ArrowDown");
   await expect(rows.filter({ hasText: "Curlew ring" })).toBeFocused();
   await expect(rows.filter({ hasText: "Curlew ring" })).toBeInViewport();
   for (let i = 0; i < 19; i++) await page.keyboard.press("ArrowUp");
   await expect(rows.first()).toBeFocused();
   await page.getByRole("region", { name: "Tray" }).getByRole("button", { name: "Whelk ring" }).click();
-  await expect(page.getByRole("complementary")).toContainText("Wall to plate softens as hoop to plate is made.");
+  await expect(page.getByRole("complementary")).toContainText("Bezel to plate softens as hoop to plate is made.");
   await page.getByRole("complementary").getByRole("button", { name: "Open" }).click();
   await expect(page).toHaveURL(/whelk-ring\/wall/);
 });
@@ -86,14 +86,14 @@ test("a piece with several settings shows each of them, and its many heats are t
     buffer: Buffer.from(JSON.stringify({ ...tern, id: "seven-ring", name: "Seven ring", mounts })),
   };
   await page.locator('input[type="file"]').setInputFiles(file);
-  await page.getByRole("button", { name: "Lay it on the tray" }).click();
+  await page.getByRole("button", { name: "Put it on the tray" }).click();
   await expect(figure(page, "m1.wall.cutLength")).toContainText("46.05");
   await page.getByRole("button", { name: "Stone 3", exact: true }).click();
   await expect(figure(page, "m3.wall.cutLength")).toContainText("20.70");
   await field(page, "m3.wall.thickness").fill("0.4");
   await expect(figure(page, "m3.wall.cutLength")).toContainText("20.95");
   await page.getByRole("button", { name: /Heats/ }).click();
-  await expect(page.getByText("This order of heats is the best found, not proven the best.")).toBeVisible();
+  await expect(page.getByText("This is the best order found; a better one may exist.")).toBeVisible();
 });
 
 test("heats that take a search come from a worker, the last asked for is the one shown, and sizes never wait for it", async ({ page }) => {
@@ -104,7 +104,7 @@ test("heats that take a search come from a worker, the last asked for is the one
   const file = { name: "four.json", mimeType: "application/json", buffer: Buffer.from(JSON.stringify(four)) };
   await page.locator('input[type="file"]').setInputFiles(file);
   const started = page.waitForEvent("worker");
-  await page.getByRole("button", { name: "Lay it on the tray" }).click();
+  await page.getByRole("button", { name: "Put it on the tray" }).click();
   expect((await started).url()).toContain("/_next/static/");
   const stem = page.getByRole("navigation", { name: "Stages" });
   await expect(stem).toContainText("all hold");
@@ -118,7 +118,7 @@ test("heats that take a search come from a worker, the last asked for is the one
 test("ticks are kept with the making, and the tray says what comes next", async ({ page }) => {
   await page.goto("/pieces/tern-ring/making");
   for (const i of [0, 1, 2]) await page.getByRole("checkbox").nth(i).check();
-  await page.getByRole("button", { name: /Solder wall seam/ }).click();
+  await page.getByRole("button", { name: /Solder bezel seam/ }).click();
   await expect(page.getByRole("note", { name: "Cautions" })).toContainText(
     "Local codes, product safety sheets and licensed practice come first.",
   );

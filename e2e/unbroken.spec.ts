@@ -32,7 +32,7 @@ test("a piece that cannot be planned says why in its row, hides no other, opens 
   await expect(page.getByRole("table")).toHaveAttribute("aria-rowcount", "23");
   await expect(page.getByRole("row", { name: /Tern ring/ })).toContainText("46.05 × 3.20");
   await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight));
-  await expect(page.getByRole("row", { name: /thin ring/ })).toContainText("Thickness of the wire must be >= 0.05");
+  await expect(page.getByRole("row", { name: /thin ring/ })).toContainText("Thickness of the wire must be at least 0.05");
   await expect(page.getByRole("row", { name: /theirs ring/ })).toContainText("needs the readings of a mandrel");
   await page.getByRole("table").getByRole("button", { name: "thin ring" }).click();
   await expect(page.getByRole("heading", { name: "This piece cannot be planned" })).toBeVisible();
@@ -42,7 +42,7 @@ test("a piece that cannot be planned says why in its row, hides no other, opens 
   await expect(figure(page, "m1.wall.cutLength")).toContainText("46.05");
   await kept(page);
   await page.goto("/pieces/theirs/hoop");
-  await page.getByRole("combobox", { name: "Sized in" }).click();
+  await page.getByRole("combobox", { name: "Size system" }).click();
   await page.getByRole("option", { name: "US" }).click();
   await field(page, "mend/carrier/size/value").fill("6 1/4");
   await expect(figure(page, "hoop.cutLength")).toBeVisible();
@@ -54,7 +54,7 @@ test("taking the readings of my mandrel away leaves home whole, and the piece si
   await page.getByLabel("Reads across").fill("17.22");
   await page.getByRole("button", { name: "Reading", exact: true }).click();
   await page.goto("/pieces/tern-ring/hoop");
-  await page.getByLabel("Sized in").click();
+  await page.getByLabel("Size system").click();
   await page.getByRole("option", { name: "My mandrel" }).click();
   await kept(page);
   await page.goto("/my-bench");
@@ -90,7 +90,7 @@ test("what cannot be read is set aside with its count, can be saved as it is, an
     aside.getByRole("listitem").filter({ hasText: "hollow" }).getByRole("button", { name: "Save it as it is" }).click(),
   ]);
   expect(JSON.parse(readFileSync(await download.path(), "utf8"))).toEqual({ id: "hollow", piece: null });
-  await aside.getByRole("listitem").filter({ hasText: "hollow" }).getByRole("button", { name: "Give it up" }).click();
+  await aside.getByRole("listitem").filter({ hasText: "hollow" }).getByRole("button", { name: "Discard it" }).click();
   await expect(aside).toContainText("Could not be read: 3 records");
   await page.goto("/my-bench");
   await expect(page.getByRole("heading", { name: "My bench" })).toBeVisible();
@@ -105,7 +105,7 @@ test("a database that a newer program left says so and shows no demo", async ({ 
       ),
   );
   await page.goto("/");
-  await expect(page.getByText("a newer Hoop Ledger was here")).toBeVisible();
+  await expect(page.getByText("this device holds data of a newer Hoop Ledger")).toBeVisible();
   await expect(page.getByRole("heading", { name: "Start with your stone" })).toBeVisible();
 });
 
@@ -133,14 +133,14 @@ test("deleted in another window is told as deleted and can be put back; a piece 
   await kept(here);
   await expect(there.getByRole("table").getByRole("button", { name: "Tern ring" })).toBeVisible();
   await here.goto("/pieces/late-ring/wall");
-  await expect(here.getByRole("heading", { name: "This piece is not on the tray." })).toBeVisible();
+  await expect(here.getByRole("heading", { name: "This piece is not on this device." })).toBeVisible();
   const file = {
     name: "late.json",
     mimeType: "application/json",
     buffer: Buffer.from(JSON.stringify({ ...tern, id: "late-ring", name: "Late ring" })),
   };
   await there.locator('input[type="file"]').setInputFiles(file);
-  await there.getByRole("button", { name: "Lay it on the tray" }).click();
+  await there.getByRole("button", { name: "Put it on the tray" }).click();
   await expect(figure(here, "m1.wall.cutLength")).toContainText("46.05");
 });
 
@@ -187,7 +187,7 @@ test("in the making undo takes back the last tick; elsewhere it goes to the stag
   await page.getByRole("button", { name: /Heats \d/ }).click();
   await expect(page.getByRole("img", { name: /^Heats: / })).toBeVisible();
   await page.keyboard.press("Control+z");
-  await expect(page.getByText("Undone: Wall", { exact: true })).toBeVisible();
+  await expect(page.getByText("Undone: Bezel", { exact: true })).toBeVisible();
   await expect(page).toHaveURL(/\/wall$/);
   await expect(figure(page, "m1.wall.cutLength")).toContainText("46.05");
 });
@@ -209,7 +209,7 @@ test("a traced outline of two thousand points is planned beside the page, which 
   await page
     .locator('input[type="file"]')
     .setInputFiles({ name: "t.json", mimeType: "application/json", buffer: Buffer.from(JSON.stringify(traced)) });
-  await page.getByRole("button", { name: "Lay it on the tray" }).click();
+  await page.getByRole("button", { name: "Put it on the tray" }).click();
   await expect(figure(page, "m1.wall.cutLength")).toBeVisible();
   await field(page, "m1.wall.thickness").fill("0.6");
   await expect(field(page, "m1.wall.thickness")).toHaveValue("0.6");

@@ -8,8 +8,8 @@ test("one number stands everywhere: answer, sum, step, card and find; with a sto
   await page.goto("/pieces/tern-ring/wall");
   const answer = page.getByRole("region", { name: "Answer" });
   await expect(figure(page, "m1.wall.cutLength")).toContainText("46.05");
-  await expect(answer).toContainText("= 46.07, cut at 46.05: short stretches");
-  await expect(answer).toContainText("lands at 45.53 × 2.96");
+  await expect(answer).toContainText("= 46.07, cut at 46.05: a short strip can be stretched");
+  await expect(answer).toContainText("finished 45.53 × 2.96");
   await page.keyboard.press("/");
   await page.keyboard.type("strip");
   await expect(page.getByRole("option", { name: /strip/i }).first()).toContainText("46.05 mm");
@@ -39,7 +39,7 @@ test("between two letters engraved on a maker's own mandrel lies the half", asyn
   }
   await expect(page.getByRole("button", { name: "Remove reading Q" })).toBeVisible();
   await page.goto("/pieces/tern-ring/hoop");
-  await page.getByLabel("Sized in").click();
+  await page.getByLabel("Size system").click();
   await page.getByRole("option", { name: "My mandrel" }).click();
   await field(page, "hoop.size.value").fill("P 1/2");
   await expect(page.getByText("18.10 inside")).toBeVisible();
@@ -64,14 +64,14 @@ test("what cannot be planned is told by the names of its fields, all of it, and 
     buffer: Buffer.from(JSON.stringify({ ...tern, mounts: [broken] })),
   });
   const told = page.getByRole("dialog");
-  await expect(told).toContainText("Thickness of the wall must be > 0, got -1");
+  await expect(told).toContainText("Thickness of the bezel must be more than 0, got -1");
   await expect(told).toContainText('Edge of the plate must be one of flush, border, open, own, none, got "lid"');
   await expect(told).not.toContainText("Infinity");
   await page.goto("/pieces/tern-ring/wall");
   await field(page, "m1.wall.thickness").fill("0.15");
-  await expect(page.getByRole("note", { name: "Note" })).toContainText("A wall 0.15 mm thick is less than makers use.");
+  await expect(page.getByRole("note", { name: "Note" })).toContainText("A bezel 0.15 mm thick is below the usual range.");
   await field(page, "m1.wall.thickness").fill("0.32");
-  await expect(page.getByText("A wall 0.15 mm thick is less than makers use.")).toHaveCount(0);
+  await expect(page.getByText("A bezel 0.15 mm thick is below the usual range.")).toHaveCount(0);
 });
 
 test("find looks among stones, sizes, metals, words and commands; windows have their titles; a change is read out by its answer", async ({
@@ -94,9 +94,9 @@ test("find looks among stones, sizes, metals, words and commands; windows have t
     await page.keyboard.press("Escape");
   }
   await page.goto("/pieces/tern-ring/wall");
-  await expect(page).toHaveTitle("Tern ring · Wall · Hoop Ledger");
+  await expect(page).toHaveTitle("Tern ring · Bezel · Hoop Ledger");
   await field(page, "m1.wall.thickness").fill("0.4");
-  await expect(page.locator("[aria-live=polite]").filter({ hasText: "Wall: " })).toContainText("strip 46.30");
+  await expect(page.locator("[aria-live=polite]").filter({ hasText: "Bezel: " })).toContainText("strip 46.30");
   await page.getByRole("button", { name: /Heats/ }).click();
   await expect(page).toHaveTitle("Tern ring · Heats · Hoop Ledger");
 });
@@ -120,8 +120,8 @@ test("a word opens into two sentences and a drawing, by mouse, keys and find; th
   await expect(open.locator("svg")).toBeVisible();
 
   await page.goto(EMPTY);
-  await expect(page.getByText("From four numbers comes all that is cut for it")).toBeVisible();
-  const wall = page.getByRole("region", { name: "Wall and plate" });
+  await expect(page.getByText("Four numbers give you everything to cut")).toBeVisible();
+  const wall = page.getByRole("region", { name: "Bezel and plate" });
   await page.keyboard.type("16");
   await page.keyboard.press("Enter");
   await page.keyboard.type("12");

@@ -41,7 +41,7 @@ async function ledger(page) {
 /** As far as the wall's length, which came out a little short, the seam of another part in the pickle. @param {Page} page */
 async function atBench(page) {
   const done = page.getByRole("button", { name: /^Done/ });
-  const length = page.getByRole("textbox", { name: "Its length, closed", exact: true });
+  const length = page.getByRole("textbox", { name: "Length, closed", exact: true });
   await done.waitFor();
   for (let step = 2; (await length.count()) === 0; step++) {
     // Presses that come nearer together count as one.

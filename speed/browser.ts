@@ -223,7 +223,7 @@ async function measuredValues(browser: Browser, address: string): Promise<void> 
     await page.getByRole("button", { name: /^Done/ }).click();
     await page.getByText(`Step ${i + 2} of`).waitFor();
   }
-  const field = page.getByRole("textbox", { name: "Its length, before the seam", exact: true });
+  const field = page.getByRole("textbox", { name: "Length before the seam", exact: true });
   const times: number[] = [];
   for (let i = 0; i < READINGS; i++) {
     const value = (45 + (i % 30) / 100).toFixed(2);

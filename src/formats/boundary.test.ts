@@ -62,9 +62,9 @@ test("one bad part of a backup keeps no other from being read, and is told by it
   expect(read.value.makes.map(({ id }) => id)).toEqual(["tern-1"]);
   expect(read.value.unread.map(({ path, name, faults }) => `${path} ${name}: ${faults.map(faultLine).join("; ")}`)).toEqual([
     '/pieces/1 Bad: /kind: must be one of ring, pendant, earrings, got "hat"',
-    "/pieces/3 Tern ring: /id: must be an id that no other has, got tern-ring",
+    "/pieces/3 Tern ring: /id: must not be an id used elsewhere, got tern-ring",
     "/pieces/4 : /: must be an object, got 7",
-    "/makes/1 two: /done: must be an id that no other has, got a",
+    "/makes/1 two: /done: must not be an id used elsewhere, got a",
   ]);
   expect(heard).toEqual(["1/7", "2/7", "3/7", "4/7", "5/7", "6/7", "7/7"]);
 });
@@ -159,9 +159,9 @@ test("shelves and grades of one bench have ids of their own, and none gives abov
     { id: "a", grades: [grade] },
   ];
   expect(benchFaults({ ...SHIPPED_BENCH, shelves }, "/benchUsed").map(faultLine)).toEqual([
-    "/benchUsed/shelves/0/grades/1/gives: must be <= runs, 740, got 741",
-    "/benchUsed/shelves/1/grades/1/id: must be an id that no other has, got hard",
-    "/benchUsed/shelves/2/id: must be an id that no other has, got a",
+    "/benchUsed/shelves/0/grades/1/gives: must be at most runs, 740, got 741",
+    "/benchUsed/shelves/1/grades/1/id: must not be an id used elsewhere, got hard",
+    "/benchUsed/shelves/2/id: must not be an id used elsewhere, got a",
   ]);
   expect(benchFaults(SHIPPED_BENCH, "")).toEqual([]);
   expect(decodeBench(JSON.stringify({ ...SHIPPED_BENCH, shelves })).ok).toBe(false);

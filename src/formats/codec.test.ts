@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { runs } from "@/runs.testing";
 import { Ajv2020 } from "ajv/dist/2020";
 import { DEMO_PIECES } from "@demo/pieces";
 import { anyBench, anyPiece } from "@/core/piece/any-piece.testing";
@@ -44,22 +45,25 @@ test.each([
   [altered("/version", 4), "/version: was written by a newer Hoop Ledger; this one reads up to version 3, got 4"],
   [altered("/version", "1"), '/version: must be a whole number, got "1"'],
   [altered("/colour", 1), "/colour: is not a field of this file"],
-  [altered(`${stone}/height`, -3), `${stone}/height: must be > 0, got -3`],
-  [altered(`${stone}/height`, 0), `${stone}/height: must be > 0, got 0`],
-  [altered(`${stone}/height`, 201), `${stone}/height: must be <= 200, got 201`],
+  [altered(`${stone}/height`, -3), `${stone}/height: must be more than 0, got -3`],
+  [altered(`${stone}/height`, 0), `${stone}/height: must be more than 0, got 0`],
+  [altered(`${stone}/height`, 201), `${stone}/height: must be at most 200, got 201`],
   [altered(`${stone}/height`, "5"), `${stone}/height: must be a number, got "5"`],
   [altered(`${stone}/height`, undefined), `${stone}/height: is missing`],
-  [altered(`${stone}/turnIn`, 5.2), `${stone}/turnIn: must be < the stone's height, 5.2, got 5.2`],
+  [altered(`${stone}/turnIn`, 5.2), `${stone}/turnIn: must be less than the stone's height, 5.2, got 5.2`],
   [altered(`${stone}/dome`, "flat"), `${stone}/turnIn: must be the stone's height, 5.2, on a flat face, got 1.9`],
   [altered(`${stone}/dome`, "round"), `${stone}/dome: must be flat, or an exponent, got "round"`],
   [
     altered(`${stone}/outline`, { shape: "blob" }),
     `${stone}/outline/shape: must be one of round, oval, cushion, rectangle, pear, marquise, heart, triangle, free, got "blob"`,
   ],
-  [altered(`${stone}/outline`, { shape: "pear", length: 10, width: 11 }), `${stone}/outline/length: must be >= the width, 11, got 10`],
+  [
+    altered(`${stone}/outline`, { shape: "pear", length: 10, width: 11 }),
+    `${stone}/outline/length: must be at least the width, 11, got 10`,
+  ],
   [
     altered(`${stone}/outline`, { shape: "heart", length: 13, width: 14, cleft: 3.6 }),
-    `${stone}/outline/cleft: must be <= a quarter of the width, 3.5, got 3.6`,
+    `${stone}/outline/cleft: must be at most a quarter of the width, 3.5, got 3.6`,
   ],
   [
     altered(`${stone}/outline`, {
@@ -91,11 +95,14 @@ test.each([
     altered("/mounts/0/wall/metal", "gold"),
     '/mounts/0/wall/metal: must be one of fine-silver, sterling, sterling-935, copper, brass, got "gold"',
   ],
-  [altered("/mounts/0/wall/catch", 6), "/mounts/0/wall/catch: must be < the radius of the largest circle in the outline, 6.00, got 6"],
-  [altered("/mounts/0/wall/heightRule", "fixed"), "/mounts/0/wall/fixedHeight: is missing, and heightRule is fixed"],
+  [
+    altered("/mounts/0/wall/catch", 6),
+    "/mounts/0/wall/catch: must be less than the radius of the largest circle in the outline, 6.00, got 6",
+  ],
+  [altered("/mounts/0/wall/heightRule", "fixed"), "/mounts/0/wall/fixedHeight: is missing: a house height needs it"],
   [
     altered("/mounts/0/wall/source", "tube"),
-    "/mounts/0/wall/source: must not be tube: that holds round stones, and this outline is oval, got tube",
+    "/mounts/0/wall/source: must not be tube: a tube holds round stones, and this one is oval, got tube",
   ],
   [altered("/mounts/0/plate/style", "open"), "/mounts/0/plate/ledge: is missing: an open back has one"],
   [altered("/mounts", []), "/mounts: must hold at least 1"],
@@ -106,23 +113,23 @@ test.each([
     ),
     "/mounts: must hold at most 12",
   ],
-  [altered("/mounts", [mount, mount]), "/mounts/1/id: must be an id that no other has, got m1"],
+  [altered("/mounts", [mount, mount]), "/mounts/1/id: must not be an id used elsewhere, got m1"],
   [altered("/mounts/0/id", "hoop"), "/mounts/0/id: must not be hoop, bail, hang, bridge, applied or piece, got hoop"],
-  [altered("/id", "Tern Ring"), '/id: must be a small letter, then up to 31 small letters, digits or hyphens, got "Tern Ring"'],
+  [altered("/id", "Tern Ring"), '/id: must be a lower-case letter, then up to 31 lower-case letters, digits or hyphens, got "Tern Ring"'],
   [altered("/name", "red\u001b[31m"), "/name: must not hold control characters"],
   [altered("/name", "x".repeat(121)), "/name: must hold at most 120"],
   [altered("/carrier/size/value", "banana"), "/carrier/size/value: must be a size in the system eu, as 54, got banana"],
   [altered("/carrier/size/system", "fr"), '/carrier/size/system: must be one of us, uk, eu, continental, jp, diameter, mandrel, got "fr"'],
   [altered("/carrier/form", "bridge"), "/carrier/bridge: is missing: give the arch's inside and thickness"],
-  [altered("/carrier/slit", { length: 6, spread: 9 }), "/carrier/slit/spread: must be <= 7, got 9"],
+  [altered("/carrier/slit", { length: 6, spread: 9 }), "/carrier/slit/spread: must be at most 7, got 9"],
   [
     altered("/carrier", { type: "bail", bore: 3, drop: 8, thickness: 0.5, eyes: [{ mount: "m2", at: 0 }] }),
-    "/carrier/eyes: must have one for m1, which hangs by nothing",
+    "/carrier/eyes: must have one for m1, which has no eye",
   ],
   [altered("/carrier", { type: "rope" }), '/carrier/type: must be one of hoop, bail, jump-ring, posts, ear-wires, none, got "rope"'],
   [
     altered("/carrier/stock", { section: "round", width: 3, thickness: 2, metal: "sterling" }),
-    "/carrier/stock/width: must equal the thickness, 2, of round wire, got 3",
+    "/carrier/stock/width: must equal the thickness, 2: round wire is as wide as it is thick, got 3",
   ],
   [
     altered("/heats/pins", [{ joint: "m1.foot" }]),
@@ -155,7 +162,7 @@ test("reading and writing again changes nothing, and the plan of what was writte
         JSON.stringify(planFile(planPiece(file, bench))),
       );
     }),
-    { numRuns: 60 },
+    { numRuns: runs(60) },
   );
 });
 
@@ -166,7 +173,7 @@ test("a plan's file fits its schema, whatever the piece", () => {
     if (!validate(JSON.parse(JSON.stringify(planFile(planPiece(piece, SHIPPED_BENCH)))))) throw new Error(ajv.errorsText(validate.errors));
   };
   DEMO_PIECES.forEach(check);
-  fc.assert(fc.property(anyPiece(), check), { numRuns: 40 });
+  fc.assert(fc.property(anyPiece(), check), { numRuns: runs(40) });
 });
 
 test("the demo's pieces are files like any other, and one has a wall too low, one a joint that softens", () => {
@@ -184,8 +191,8 @@ test("a bench is a file too, and its shelf must make sense", () => {
   expect(decodeBench(bench([{ id: "mine", grades: [grade] }])).ok).toBe(true);
   const refused = decodeBench(bench([{ id: "mine", grades: [grade, { ...grade, gives: 800 }] }]));
   expect(!refused.ok && refused.faults.map(faultLine)).toEqual([
-    "/shelves/0/grades/1/id: must be an id that no other has, got hard",
-    "/shelves/0/grades/1/gives: must be <= runs, 787, got 800",
+    "/shelves/0/grades/1/id: must not be an id used elsewhere, got hard",
+    "/shelves/0/grades/1/gives: must be at most runs, 787, got 800",
   ]);
   expect(decodePiece(altered("/benchUsed", { ...SHIPPED_BENCH, overshoot: 99 })).ok).toBe(false);
 });

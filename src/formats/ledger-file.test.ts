@@ -9,8 +9,8 @@ const learned: Learned = {
 
 test("what hands take off is told in a line, in a file, and in cells that no sheet takes for a formula", () => {
   expect(ledgerLines([learned, { ...learned, method: "", spread: null, outliers: [], kept: [0] }])).toEqual([
-    'Off a hoop\'s blank, =saw, "fine": 1.10 mm, give or take 0.04, from 2 makes; 1 left out; shipped 0.88',
-    "Off a hoop's blank: 1.10 mm, from 1 make; shipped 0.88",
+    'Off a hoop\'s blank, =saw, "fine": 1.10 mm, give or take 0.04, from 2 makes; 1 left out; standard 0.88',
+    "Off a hoop's blank: 1.10 mm, from 1 make; standard 0.88",
   ]);
   expect(ledgerLines([])).toEqual(["No making has both what was cut and what it came to."]);
   expect(ledgerFile([learned])).toMatchObject({

@@ -1,4 +1,5 @@
 import { csvFormatRows, csvParseRows } from "d3-dsv";
+import { runs } from "@/runs.testing";
 import fc from "fast-check";
 import { demoMakes } from "@demo/makes";
 import { demoPiece } from "@demo/pieces";
@@ -93,7 +94,7 @@ test("whatever a value holds, its cells give it again, and none holds another no
       const [heads, cells] = csvParseRows(table);
       expect(JSON.stringify(valueOf(heads!.map((head, i) => [head, cells![i]!] as const)))).toBe(JSON.stringify(value));
     }),
-    { numRuns: 300 },
+    { numRuns: runs(300) },
   );
 });
 

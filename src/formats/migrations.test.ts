@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { runs } from "@/runs.testing";
 import { anyPiece } from "@/core/piece/any-piece.testing";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { type Piece } from "@/core/piece/piece";
@@ -44,7 +45,7 @@ test("a file of version 1 without what changed is the same in the newest, and pl
       const old = JSON.parse(JSON.stringify({ ...any, version: 1 })) as JsonObject;
       expect(pieceMigrations[1]!(old)).toEqual(JSON.parse(JSON.stringify({ ...any, version: 2 })));
     }),
-    { numRuns: 40 },
+    { numRuns: runs(40) },
   );
 });
 

@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { runs } from "@/runs.testing";
 import { benchCard } from "../../cli/card";
 import { isHeating } from "@/core/making/step";
 import { anyPiece } from "@/core/piece/any-piece.testing";
@@ -54,6 +55,6 @@ test("home, the stages, the comparison, the card, the steps and the command say 
       for (const text of card) expect(command).toContain(unbroken(text));
       for (const step of plan.steps) expect(command).toContain(unbroken(sayStep(step, plan, units).title));
     }),
-    { numRuns: 40 },
+    { numRuns: runs(40) },
   );
 });

@@ -29,11 +29,11 @@ test("a stage whose result is a guess says so with a ring; once it is measured i
   expect(sized.wall).toMatchObject({ result: expect.stringMatching(/^strip \d/) as string, isDone: true });
   const refused = stem(unsure([], ["m1.stone.height"]));
   expect([refused.stone!.result, refused.wall!.result, refused.plate!.isDone]).toEqual([
-    "rests on a refused entry",
-    "rests on a refused entry",
+    "uses a refused entry",
+    "uses a refused entry",
     true,
   ]);
-  expect(stem(unsure([], ["heats.overshoot"])).heats).toMatchObject({ result: "rests on a refused entry", isDone: false });
+  expect(stem(unsure([], ["heats.overshoot"])).heats).toMatchObject({ result: "uses a refused entry", isDone: false });
   expect(stem(SURE).stone).toEqual({ result: "14.0 × 10.0, 4.8 tall", level: null, isDone: true });
   expect([stem(SURE).making!.isDone, stem(SURE, plan.steps.length).making!.isDone]).toEqual([false, true]);
 });

@@ -48,7 +48,7 @@ test.each<[string, NumberField, string, readonly string[]]>([
   ["turn-in", turnInField("m1", METRIC), "2.1", [`${STONE}/turnIn 2.1`]],
   ["tape", wrappedField("m1", METRIC), "44.5", [`${STONE}/measuredPerimeter 44.5`]],
   ["dome", domeField("m1"), "2.4", [`${STONE}/dome 2.4`]],
-  ["hardness", mohsField("m1"), "7 Mohs", ['"7 Mohs" is not a number: type one, as 5']],
+  ["hardness", mohsField("m1"), "7 Mohs", ['"7 Mohs" is not a number: type one, e.g. 5']],
   ["hardness", mohsField("m1"), "7", [`${STONE}/material/mohs 7`]],
   ["density", densityField("m1"), "2.7", [`${STONE}/material/density 2.7`]],
   ["thickness", wallField("m1", "thickness", METRIC), "26ga", [`${WALL}/thickness ${0.127 * 92 ** (10 / 39)}`]],
@@ -85,7 +85,7 @@ test("an empty field takes away what can be left out, and leaves what cannot", (
   expect(typed(gapField("m1", "depth", METRIC), "", own)).toEqual([`${WALL}/notch/depth gone`]);
   expect(typed(optionalField("flatWidth", METRIC), "", own)).toEqual(["/carrier/flatWidth gone"]);
   expect(typed(wrappedField("m1", METRIC), "", own)).toEqual([`${STONE}/measuredPerimeter null`]);
-  expect(typed(heightField("m1", METRIC), "", own)[0]).toMatch(/^Still empty/);
+  expect(typed(heightField("m1", METRIC), "", own)[0]).toMatch(/^Empty/);
   expect(typed(tubeField("m1", "outside", METRIC), "7.2", own)).toEqual([`${WALL}/tube/outside 7.2`]);
   expect(typed(cupLengthField("m1", METRIC), "12", own)).toEqual([`${WALL}/cup/length 12`]);
   expect(typed(cupThicknessField("m1", METRIC), "0.5", own)).toEqual([`${WALL}/cup/thickness 0.5`]);

@@ -47,10 +47,10 @@ test("pins are put, said, replaced and taken away", () => {
   });
   const pins = pinned.heats!.pins!;
   expect(pins.map((pin) => pinText(pin, namesIn(planPiece(pinned, SHIPPED_BENCH))))).toEqual([
-    "wall to plate: hard",
-    "wall seam: fused",
-    "wall seam shielded",
-    "hoop seam before wall seam",
+    "bezel to plate: hard",
+    "bezel seam: fused",
+    "bezel seam shielded",
+    "hoop seam before bezel seam",
   ]);
   expect(["m1.foot", "m1.seam", "hoop.seam"].map((joint) => optionOf(pinnedTo(pins, joint)))).toEqual(["grade hard", "fuse", "free"]);
   const free = produce(pinned, (piece) => pinTo(piece, "m1.foot", null));
@@ -84,7 +84,7 @@ test("the stem and the list say each stage's one result, and carry its gravest f
   expect([told(tern), told(plover), told(whelk)]).toEqual([
     null,
     "A third of the height won't hold this stone.",
-    "Wall to plate softens as hoop to plate is made.",
+    "Bezel to plate softens as hoop to plate is made.",
   ]);
   const row = (piece: Piece) => rowOf(piece, { plan: planPiece(piece, SHIPPED_BENCH), isSettling: false }, undefined, METRIC, SURE);
   const held: Piece = { ...tern, heats: { pins: ["m1.foot", "hoop.mount.m1", "m1.seam"].map((joint) => ({ joint, grade: "medium" })) } };

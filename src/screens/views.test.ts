@@ -12,30 +12,35 @@ const INCH: Units = { length: "inch", temperature: "F" };
 const tern = demoPiece("tern-ring");
 const plan = (piece: Piece, bench: BenchEntry = SHIPPED_BENCH) => planPiece(piece, bench);
 
-test("the Wall stage says strip and height as they are cut, and the sum unrounded to a bench", () => {
+test("the Bezel stage says strip and height as they are cut, and the sum unrounded to a bench", () => {
   const view = wallView(plan(tern), tern.mounts[0]!, METRIC);
   expect(view).toMatchObject({
     stock: "strip",
-    lands: "lands at 45.53 × 2.96, shows 93% of the face",
+    lands: "finished 45.53 × 2.96, shows 93% of the face",
     total: "46.07",
     gather: "gathers 6.7%",
     leansIn: "leans in at 1.90",
-    stands: "wall stands 2.96",
+    stands: "bezel stands 2.96",
     third: "a third of the height, 1.73",
     thickness: "28 gauge",
-    shelf: "3.20 mm on the shelf, as it is",
+    shelf: "3.20 mm on the shelf, nothing to trim",
     sawLine: "saw line, 1.0 mm outside",
     across: "16.0",
   });
   const knot = demoPiece("knot-ring");
   expect(wallView(plan(knot), knot.mounts[0]!, METRIC).third).toBe("a third of the height and the lift, 2.13");
-  expect(view.sum.map(({ text, name }) => `${text} ${name}`)).toEqual(["44.21 outline", "1.32 wall and fit", "0.44 squaring", "0.10 mark"]);
+  expect(view.sum.map(({ text, name }) => `${text} ${name}`)).toEqual([
+    "44.21 outline",
+    "1.32 bezel and fit",
+    "0.44 squaring",
+    "0.10 mark",
+  ]);
   expect(wallView(plan(tern, { ...SHIPPED_BENCH, strips: [] }), tern.mounts[0]!, METRIC).shelf).toBeNull();
   const answers = (piece: Piece, units: Units = METRIC) => {
     const { answers, lands } = wallView(plan(piece), piece.mounts[0]!, units);
     return [...answers.map(({ lead, value, unit }) => `${lead} ${value} ${unit}`), lands].join("; ");
   };
-  expect(answers(tern)).toBe("Cut strip 46.05 mm long; slit to 3.20 mm tall; lands at 45.53 × 2.96, shows 93% of the face");
+  expect(answers(tern)).toBe("Cut strip 46.05 mm long; slit to 3.20 mm tall; finished 45.53 × 2.96, shows 93% of the face");
   expect(answers(tern, INCH)).toMatch(/^Cut strip 1\.813 in long; slit to 0\.125 in tall;/);
   expect(answers(demoPiece("knot-ring"))).toBe("Tube wanted 6.80 mm across; saw it 3.45 mm long; seat 2.35 mm deep; leaves 0.40 of wall");
   expect(answers(demoPiece("samphire-ring"))).toBe(
@@ -48,7 +53,7 @@ test("the Stone stage says what lies round it and how its dome is", () => {
   expect(stoneView(plan(tern), tern.mounts[0]!, METRIC)).toEqual({
     round: "44.21",
     leansIn: "1.90",
-    tightest: "tightest curve 4.5 mm radius",
+    tightest: "tightest radius 4.5 mm",
     long: "16.0",
     wide: "12.0",
     face: "151 mm²",
@@ -77,7 +82,7 @@ test("the Hoop stage converts into every system, and tells what a millimetre cos
     notes: ["cut long, wrapped and sawn through: 63.9 mm"],
     fibre: "0.68",
     total: "59.15",
-    lost: "each millimetre lost is 1.00 EU size",
+    lost: "each millimetre lost costs 1.00 EU sizes",
   });
   expect(view.conversions.map(({ name, text }) => `${name} ${text}`)).toEqual([
     "US 6.84",
@@ -89,11 +94,11 @@ test("the Hoop stage converts into every system, and tells what a millimetre cos
   ]);
   const lost = (system: Parameters<typeof hoopView>[2]) => hoopView(plan(tern), "m1", system, METRIC).lost;
   expect([lost("us"), lost("uk"), lost("jp"), lost("diameter"), lost("mandrel")]).toEqual([
-    "each millimetre lost is 0.39 US size",
-    "each millimetre lost is 0.80 UK size",
-    "each millimetre lost is 0.95 JP size",
+    "each millimetre lost costs 0.39 US sizes",
+    "each millimetre lost costs 0.80 UK sizes",
+    "each millimetre lost costs 0.95 JP sizes",
     "each millimetre lost is 0.32 mm inside",
-    "each millimetre lost is 0.39 US size",
+    "each millimetre lost costs 0.39 US sizes",
   ]);
   const saddle = hoopView(plan(demoPiece("plover-ring")), "m1", "us", METRIC);
   expect(saddle.seat).toMatchObject({ figure: "saddle", words: [expect.stringContaining("saddle"), "leaves 0.30 mm of the plate"] });

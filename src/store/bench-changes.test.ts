@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { runs } from "@/runs.testing";
 import { anyBench } from "@/core/piece/any-piece.testing";
 import { type BenchEntry, SHIPPED_BENCH } from "@/core/piece/bench";
 import { type BenchChange, type BenchRecipe, changeOf, changed, takenBack } from "./bench-changes";
@@ -50,7 +51,7 @@ test("a bench that is changed, and has the change taken back, is as it was, what
       expect(plain(there)).toEqual(plain(to));
       expect(plain(changed(there, takenBack(made.change), true))).toEqual(plain(from));
     }),
-    { numRuns: 60 },
+    { numRuns: runs(60) },
   );
 });
 
@@ -63,7 +64,7 @@ test("changes of two windows both count where they are of different values, in e
       expect(ab!.losses).toMatchObject({ wall: { squaring: 0.7 }, hoop: { kerf: 0.3 } });
       expect(plain(changed(ab, takenBack(a), true))).toEqual(plain(changed(bench, b)));
     }),
-    { numRuns: 60 },
+    { numRuns: runs(60) },
   );
 });
 
@@ -81,10 +82,10 @@ test("of one value the last counts, but is taken back only while it is as it was
 });
 
 test("a change that makes no bench is refused with why, and is not made to another that it does not fit", () => {
-  expect(changeOf(SHIPPED_BENCH, (bench) => void (bench.overshoot = 40))).toEqual({ ok: false, problem: "must be <= 14, got 40" });
+  expect(changeOf(SHIPPED_BENCH, (bench) => void (bench.overshoot = 40))).toEqual({ ok: false, problem: "must be at most 14, got 40" });
   const grade = { id: "hard", rank: 1, gives: 740, runs: 787 };
   const twice = changeOf(SHIPPED_BENCH, (bench) => void (bench.shelves = [{ id: "mine", grades: [grade, grade] }]));
-  expect(twice).toEqual({ ok: false, problem: "must be an id that no other has, got hard" });
+  expect(twice).toEqual({ ok: false, problem: "must not be an id used elsewhere, got hard" });
   expect(changed(SHIPPED_BENCH, [{ path: ["overshoot"], after: 40 }])).toBeNull();
   expect(changed(SHIPPED_BENCH, [{ path: ["spoon"], after: 1 }])).toBeNull();
 });

@@ -78,7 +78,7 @@ test("what could not be kept is told so, does not show, and can be taken back as
   const make = tray.making(piece);
   await tray.tick(make, ["wall.cut"], true);
   const before = tray.store.getState().makeSteps[make.id];
-  expect(await full(() => tray.setMake(make, { notes: "lost" }))).toEqual({ ok: false, problem: "That is not kept" });
+  expect(await full(() => tray.setMake(make, { notes: "lost" }))).toEqual({ ok: false, problem: "That was not kept" });
   expect(await full(() => tray.stepMake(make, "past"))).toBe("not-kept");
   expect(makesOf(tray)[0]).toMatchObject({ notes: "", done: [{ step: "wall.cut" }] });
   expect(tray.store.getState().makeSteps[make.id]).toEqual(before);
@@ -131,7 +131,7 @@ test("of six pictures picked quickly four are kept and two refused with the reas
   expect(makesOf(tray)).toEqual([]);
   const kept = await Promise.all(adding);
   expect(kept.map(({ ok }) => ok)).toEqual([true, true, true, true, false, false]);
-  expect(kept[4]).toMatchObject({ problem: "That is not kept: photos must hold at most 4" });
+  expect(kept[4]).toMatchObject({ problem: "That was not kept: photos must hold at most 4" });
   expect(makesOf(tray)[0]!.photos).toHaveLength(4);
   expect((await tray.store.getState().keeper.makes()).unreadable).toEqual([]);
 });

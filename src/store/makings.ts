@@ -272,11 +272,11 @@ export function makeChange(
   };
 }
 
-const NOT_KEPT = "That is not kept";
+const NOT_KEPT = "That was not kept";
 
 /** Why a change of a make is refused, in words that name what of it is at fault. */
 function makeProblem(fault: Fault): string {
-  return `That is not kept: ${fault.path.replace(/^\/make\//, "")} ${faultMessage(fault)}`;
+  return `That was not kept: ${fault.path.replace(/^\/make\//, "")} ${faultMessage(fault)}`;
 }
 
 /** What of a making has not changed stays the same object, so that what was worked out from it stands. */

@@ -126,7 +126,7 @@ test("a choice says which fields it leaves guessed, in one step of undo; one tha
   expect(session.store.getState()).toMatchObject({ unmeasured: ["height", "dome"] });
   session.undo();
   expect(session.store.getState()).toMatchObject({ unmeasured: ["height"], piece });
-  expect(pick(0.2)).toMatch(/>= 1/);
+  expect(pick(0.2)).toMatch(/at least 1/);
   expect(session.store.getState().unmeasured).toEqual(["height"]);
 });
 
@@ -136,7 +136,7 @@ test("wrong text is kept and explained, the piece goes on as it was, and it is t
   session.type(turnIn, "banana");
   expect(draft(session, "turnIn")).toEqual({ text: "banana", problem: "not-a-number" });
   session.type(turnIn, "6");
-  expect(draft(session, "turnIn")!.problem).toBe("must be < the stone's height, 5.2, got 6");
+  expect(draft(session, "turnIn")!.problem).toBe("must be less than the stone's height, 5.2, got 6");
   expect(session.store.getState().piece).toBe(piece);
   session.type(height, "8");
   expect(session.store.getState().piece.mounts[0]!.stone).toMatchObject({ height: 8, turnIn: 6 });
@@ -259,7 +259,7 @@ test("a piece at fault on the bench it is planned with takes one mend after anot
   broken.carrier.stock.thickness = 5.5e-11;
   const session = openSession({ ...record, piece: broken as unknown as Piece }, keeper, () => SHIPPED_BENCH);
   opened.push(session);
-  expect(session.change((each) => void (each.mounts[0]!.stone.height = -1))).toMatch(/must be > 0/);
+  expect(session.change((each) => void (each.mounts[0]!.stone.height = -1))).toMatch(/must be more than 0/);
   expect(session.change((each) => each.carrier.type === "hoop" && void (each.carrier.stock.thickness = 1.6))).toBeNull();
   expect(session.change((each) => each.carrier.type === "hoop" && void (each.carrier.size.system = "eu"))).toBeNull();
   expect(session.store.getState().piece).toEqual(piece);

@@ -212,7 +212,7 @@ test("changes of the bench in two windows both count; each is undone by itself, 
   expect(marked.filter((told) => told === null)).toHaveLength(1);
   expect(marked.find((told) => told !== null)).toMatch(/another window/);
   await [here, there][marked.indexOf(null)]!.undoBench();
-  expect(await here.changeBench((bench) => void (bench.overshoot = 99))).toMatch(/must be <= 14/);
+  expect(await here.changeBench((bench) => void (bench.overshoot = 99))).toMatch(/must be at most 14/);
   expect(await here.undoBench()).toBeNull();
   expect(here.store.getState().bench).toEqual({ ...SHIPPED_BENCH, name: "There" });
   expect(await here.redoBench()).toBeNull();

@@ -25,7 +25,7 @@ interface Props {
   readonly isOfSeveral: boolean;
 }
 
-const LANES = ["hands", "fire", "waiting"] as const;
+const LANES = ["hands", "torch", "waiting"] as const;
 const LANE = 26;
 const GAP = 5;
 const LEFT = 58;
@@ -35,7 +35,7 @@ const HEIGHT = LANES.length * (LANE + GAP) + AXIS;
 const STEPS = [15, 30, 60, 120, 240] as const;
 const ROOM_FOR_A_TIME = 54;
 
-const KINDS = { hands: "#8d989c", fire: "#a3411c", waiting: "#c9d6d8" } as const;
+const KINDS = { hands: "#8d989c", torch: "#a3411c", waiting: "#c9d6d8" } as const;
 /** Told apart by their lightness too, for those who see no colour. */
 const PIECES = ["#0b5d66", "#c98a2b", "#7d9aa5", "#5b3f6b", "#a3b18a", "#a3411c", "#39424a", "#d1b9c9"] as const;
 
@@ -43,7 +43,7 @@ export function pieceColour(number: number): string {
   return PIECES[number % PIECES.length]!;
 }
 
-/** The day on three lanes: hands, fire, and what waits in the pickle or under glue. */
+/** The day on three lanes: hands, torch, and what waits in the pickle or under glue. */
 export function DayLanes({ tasks, finish, begins, isOfSeveral }: Props) {
   const [ref, { width }] = useSize(1000, HEIGHT);
   const x = scaleLinear([0, Math.max(1, finish)], [LEFT, Math.max(LEFT + 1, width - RIGHT)]);
@@ -75,7 +75,7 @@ export function DayLanes({ tasks, finish, begins, isOfSeveral }: Props) {
           </g>
         ))}
         {tasks.map((task) => {
-          const lane = task.isAtFire ? "fire" : "hands";
+          const lane = task.isAtFire ? "torch" : "hands";
           const colour = (kind: keyof typeof KINDS) => (isOfSeveral ? pieceColour(task.number) : KINDS[kind]);
           const id = `${task.piece} ${task.step}`;
           return (

@@ -1,12 +1,13 @@
 "use client";
 
+import { METALS } from "@/core/metal/metals";
 import { useFocusReturn } from "./focus-return";
 import { Command } from "cmdk";
 import { Dialog } from "radix-ui";
 import { useRouter } from "next/navigation";
 import { useMemo, useState } from "react";
 import { type Piece } from "@/core/piece/piece";
-import { METAL_NAMES, SHAPE_NAMES, SYSTEM_NAMES } from "@/words/names";
+import { SHAPE_NAMES, SYSTEM_NAMES } from "@/words/names";
 import { type Findable } from "./Find";
 import { useTrayState } from "./tray";
 
@@ -81,11 +82,11 @@ function pieceWords({ name, mounts, carrier }: Piece): string {
     stone.name ?? "",
     stone.material?.name ?? "",
     SHAPE_NAMES[stone.outline.shape],
-    METAL_NAMES[wall.metal],
-    plate.metal ? METAL_NAMES[plate.metal] : "",
+    METALS[wall.metal].name,
+    plate.metal ? METALS[plate.metal].name : "",
   ]);
   const size =
-    carrier.type === "hoop" ? `${SYSTEM_NAMES[carrier.size.system]} ${carrier.size.value} ${METAL_NAMES[carrier.stock.metal]}` : "";
+    carrier.type === "hoop" ? `${SYSTEM_NAMES[carrier.size.system]} ${carrier.size.value} ${METALS[carrier.stock.metal].name}` : "";
   return [name, ...stones, size].join(" ");
 }
 

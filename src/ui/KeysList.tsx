@@ -30,7 +30,7 @@ export function KeysList({ onClose }: { readonly onClose: () => void }) {
           }}
           className="accent-[#0b5d66]"
         />
-        Single keys work, outside fields
+        Use single keys (outside fields)
       </label>
     </Dialog>
   );

@@ -41,7 +41,7 @@ function RefusedDialog({
 }) {
   return (
     <Dialog title={`${file} is not opened`} onClose={onClose} width={620}>
-      <p className="mb-2 text-soft">Nothing on the tray has changed. {counted(faults.length, "thing")} to put right in the file:</p>
+      <p className="mb-2 text-soft">Nothing has changed. {counted(faults.length, "thing")} to put right in the file:</p>
       <FaultList faults={faults} />
       <DialogActions>
         <button type="button" className="btn btn-main" onClick={onClose}>
@@ -110,9 +110,9 @@ function PieceDialog({ opened, onClose }: Asked<"piece">) {
     );
   }
   return (
-    <Dialog title={opened.isTaken ? `${piece.name} is on the tray already` : `Lay ${piece.name} on the tray`} onClose={onClose}>
+    <Dialog title={opened.isTaken ? `${piece.name} is on the tray already` : `Put ${piece.name} on the tray`} onClose={onClose}>
       <p className="text-soft">
-        {opened.isTaken ? `A piece with the id ${piece.id} is there. What becomes of it?` : `From ${opened.file}.`}
+        {opened.isTaken ? `A piece with the id ${piece.id} is there already. Replace it, or keep both?` : `From ${opened.file}.`}
       </p>
       <Problem text={problem} />
       <DialogActions>
@@ -130,7 +130,7 @@ function PieceDialog({ opened, onClose }: Asked<"piece">) {
           </>
         ) : (
           <button type="button" className="btn btn-main" onClick={() => void finish("add")}>
-            Lay it on the tray
+            Put it on the tray
           </button>
         )}
       </DialogActions>
@@ -150,15 +150,15 @@ function BenchDialog({ opened, onClose }: Asked<"bench">) {
     router.push("/my-bench");
   };
   return (
-    <Dialog title={`Take ${opened.bench.name ?? opened.file} as my bench`} onClose={onClose}>
-      <p className="text-soft">It takes the place of all your defaults; it can be undone on My bench.</p>
+    <Dialog title={`Use ${opened.bench.name ?? opened.file} as my bench`} onClose={onClose}>
+      <p className="text-soft">It replaces all your defaults. You can undo this on My bench.</p>
       <Problem text={problem} />
       <DialogActions>
         <button type="button" className="btn" onClick={onClose}>
           Cancel
         </button>
         <button type="button" className="btn btn-main" onClick={() => void take()}>
-          Take it
+          Use it
         </button>
       </DialogActions>
     </Dialog>

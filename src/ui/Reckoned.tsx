@@ -11,7 +11,7 @@ export function Reckoned({ tasks }: { readonly tasks: readonly { readonly isUsua
     <span className={`${isAllOwn ? "text-soft" : "text-warn"} max-lg:block`}>
       {" "}
       {isAllOwn ? "" : "○ "}
-      {capital(text)}:{" "}
+      {capital(text)}. Set your own on{" "}
       <Link href="/my-bench#minutes" className="pressed inline-flex items-center underline">
         My bench
       </Link>

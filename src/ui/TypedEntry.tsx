@@ -123,7 +123,7 @@ export function TypedEntry<T>({
       {problem && (
         <p id={`${id}-problem`} role="alert" className="col-span-2 pt-1 text-[12px] leading-snug text-bad">
           <span aria-hidden="true">◆ </span>
-          {problem}. The plan goes on with {own || "none"}.
+          {problem}. The plan still uses {own || "none"}.
         </p>
       )}
     </div>

@@ -20,13 +20,13 @@ const PROBLEMS = {
   empty: "empty",
   "not-a-number": "is not a number",
   "divided-by-zero": "is divided by nothing",
-  "no-such-gauge": `is no gauge: they go from ${GAUGES.thickest} to ${GAUGES.thinnest}`,
+  "no-such-gauge": `is not a gauge: gauges run from ${GAUGES.thickest} to ${GAUGES.thinnest}`,
 } as const;
 
 function problem(text: string, code: keyof typeof PROBLEMS, example: string): FieldReading<number> {
   return {
     ok: false,
-    problem: code === "empty" ? `Still empty: type a number, as ${example}` : `"${text.trim()}" ${PROBLEMS[code]}: type one, as ${example}`,
+    problem: code === "empty" ? `Empty: type a number, e.g. ${example}` : `"${text.trim()}" ${PROBLEMS[code]}: type one, e.g. ${example}`,
   };
 }
 

@@ -21,9 +21,9 @@ test("a length field reads what is said in its unit and steps by it, and says wh
   expect(inch.step).toBeCloseTo(0.127, 12);
   expect(value(mm.read("3,2"))).toBe(3.2);
   expect(value(inch.read("1/8"))).toBeCloseTo(3.175, 12);
-  expect(value(mm.read("banana"))).toBe('"banana" is not a number: type one, as 3.2, 1/8in or 22ga');
-  expect(value(mm.read(" "))).toBe("Still empty: type a number, as 3.2, 1/8in or 22ga");
-  expect(value(inch.read("1/0"))).toBe('"1/0" is divided by nothing: type one, as 0.125 or 1/8');
+  expect(value(mm.read("banana"))).toBe('"banana" is not a number: type one, e.g. 3.2, 1/8in or 22ga');
+  expect(value(mm.read(" "))).toBe("Empty: type a number, e.g. 3.2, 1/8in or 22ga");
+  expect(value(inch.read("1/0"))).toBe('"1/0" is divided by nothing: type one, e.g. 0.125 or 1/8');
 });
 
 test("an optional length is taken away by an empty field; one that must be there is never written without", () => {
@@ -39,7 +39,7 @@ test("degrees more are read with or without their unit, in the maker's own, and 
   const [celsius, fahrenheit] = [MM, INCH].map((units) => riseField("n", units, () => undefined)) as [NumberField, NumberField];
   expect([value(celsius.read("10 °C")), value(celsius.read("10")), celsius.show(10), celsius.unit]).toEqual([10, 10, "10", "°C"]);
   expect([value(fahrenheit.read("18")), value(fahrenheit.read("10C")), fahrenheit.show(10), fahrenheit.unit]).toEqual([10, 10, "18", "°F"]);
-  expect(value(celsius.read("hot"))).toBe('"hot" is not a number: type one, as 10');
+  expect(value(celsius.read("hot"))).toBe('"hot" is not a number: type one, e.g. 10');
   expect(value(numberField("n", "", 1, 0, () => undefined).read("3"))).toBe(3);
   expect(value(wordsField("w", () => undefined).read(" N 1/2 "))).toBe(" N 1/2 ");
 });

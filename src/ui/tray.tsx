@@ -43,7 +43,7 @@ export function TrayProvider({ withDemo, children }: { readonly withDemo: boolea
     };
   }, [withDemo]);
   if (failure !== null) return <NotOpened why={failure} />;
-  if (!tray) return <p className="p-4 text-soft">Laying out the tray</p>;
+  if (!tray) return <p className="p-4 text-soft">Opening the tray</p>;
   return (
     <TrayContext value={tray}>
       {children}
@@ -55,7 +55,7 @@ export function TrayProvider({ withDemo, children }: { readonly withDemo: boolea
 function NotOpened({ why }: { readonly why: string }) {
   return (
     <main className="p-6">
-      <h1 className="mb-2 text-lg font-bold">The tray could not be laid out.</h1>
+      <h1 className="mb-2 text-lg font-bold">The tray could not be opened.</h1>
       <p className="mb-1 text-soft">What this device keeps is untouched.</p>
       <p className="mb-4 text-soft">{why}</p>
       <button type="button" className="btn btn-main" onClick={() => window.location.reload()}>

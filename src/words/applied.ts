@@ -1,6 +1,6 @@
+import { METALS } from "@/core/metal/metals";
 import { type AppliedShape } from "@/core/joint/joint";
 import { type Applied } from "@/core/applied/applied";
-import { METAL_NAMES } from "./names";
 import { type Units, lengthUnit, showLength } from "./show";
 
 /** Sizes as they are told, by shape: the first with its unit. */
@@ -14,5 +14,5 @@ const SIZES: Readonly<Record<AppliedShape, (length: (name: string) => string, un
 /** "4.00 mm across, 0.60 thick, sterling". */
 export function appliedText({ shape, sizes, metal }: Applied, units: Units): string {
   const told = SIZES[shape]((name) => showLength(Number(sizes[name]), "measured", units), lengthUnit(units));
-  return `${told}, ${METAL_NAMES[metal]}`;
+  return `${told}, ${METALS[metal].name}`;
 }

@@ -1,7 +1,7 @@
+import { METALS } from "@/core/metal/metals";
 import { type BackKind } from "@/core/mount/backs/back";
 import { figureOf } from "@/core/measure/figure";
 import { type Plan } from "@/core/piece/plan";
-import { METAL_NAMES } from "./names";
 import { type Units, lengthUnit, showLength, showPercent } from "./show";
 
 /** How a setting's back is told: on the stem, in a list and on the card. */
@@ -36,7 +36,7 @@ const BACKS: Readonly<Record<BackKind, (told: Told) => SaidBack>> = {
       stem: `${sawn} × ${thick}, ${back.style}`,
       short: `${bare(`${id}.plate.length`)} long`,
       cell: [sawn, back.style === "border" ? `border ${border}` : back.style],
-      card: `blank ${bare(`${id}.plate.blankLength`)} × ${bare(`${id}.plate.blankWidth`)} × ${thick} ${lengthUnit(units)}, ${METAL_NAMES[back.metal]}; sawn to ${sawn} ${lengthUnit(units)}, ${back.style}, ${bare(`${id}.plate.mass`)} g`,
+      card: `blank ${bare(`${id}.plate.blankLength`)} × ${bare(`${id}.plate.blankWidth`)} × ${thick} ${lengthUnit(units)}, ${METALS[back.metal].name}; sawn to ${sawn} ${lengthUnit(units)}, ${back.style}, ${bare(`${id}.plate.mass`)} g`,
       rests: `${id}.plate`,
       cut: null,
     };
@@ -76,7 +76,7 @@ const BACKS: Readonly<Record<BackKind, (told: Told) => SaidBack>> = {
       stem: `open, ledge ${cut}`,
       short: `ledge ${cut}`,
       cell: [`ledge ${cut}`, `shows ${shown}`],
-      card: `${cut} ${lengthUnit(units)} of ${of}, ${METAL_NAMES[metal]}; open, shows ${shown} of the back`,
+      card: `${cut} ${lengthUnit(units)} of ${of}, ${METALS[metal].name}; open, shows ${shown} of the back`,
       rests: `${id}.ledge`,
       cut: `${id}.ledge.cutLength`,
     };

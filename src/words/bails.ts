@@ -32,7 +32,7 @@ export const BAIL_WORDS: Readonly<Record<BailStyle, BailWords>> = {
     cut: "Cut blank",
     short: "bail",
     width: "Widest",
-    beyond: (rod) => `rod ${rod}: fold it over this`,
+    beyond: (rod) => `fold it over a rod of ${rod}`,
     said: ({ widest, foot, thickness }, cut, length) =>
       `folded of ${cut}, ${length(widest.value)} at its widest, ${length(foot.value)} at its feet, sheet ${length(thickness)}`,
   },
@@ -53,7 +53,7 @@ export const BAIL_WORDS: Readonly<Record<BailStyle, BailWords>> = {
     cut: "Cut wire",
     short: "ring",
     width: "Wire",
-    beyond: (rod) => `rod ${rod}: wind it over this`,
+    beyond: (rod) => `wind it on a rod of ${rod}`,
     said: ({ bore, thickness }, cut, length) => `jump ring of ${cut} of wire ${length(thickness)}, ${length(bore)} inside`,
   },
 };

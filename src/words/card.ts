@@ -1,3 +1,4 @@
+import { METALS } from "@/core/metal/metals";
 import { BAIL_WORDS } from "./bails";
 import { type DoubtOf, SURE, doubtAmong } from "@/core/piece/doubt";
 import { type Figure, figureOf } from "@/core/measure/figure";
@@ -12,7 +13,7 @@ import { appliedText } from "./applied";
 import { sayWork } from "./hoop-works";
 import { eyeText, hangsText } from "./hang";
 import { TERM_NAMES } from "./terms";
-import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SYSTEM_NAMES, capital, namesIn } from "./names";
+import { FORM_NAMES, SECTION_NAMES, SYSTEM_NAMES, capital, namesIn } from "./names";
 import { type Rounding, type Units, lengthUnit, printable, showFigureValue, showLength, showPercent, withUnit } from "./show";
 import { type Bare, sayBack } from "./backs";
 import { ornamentText, sayOrnament } from "./ornament";
@@ -118,7 +119,7 @@ function bailRows(piece: Piece, pen: Pen): CardRow[] {
       pen,
       [key],
       "Bail",
-      `${said}; bore ${length(bore)}, drop ${length(drawn.pastEdge)} ${unit}${chain}; ${METAL_NAMES[metal]}`,
+      `${said}; bore ${length(bore)}, drop ${length(drawn.pastEdge)} ${unit}${chain}; ${METALS[metal].name}`,
       figure.terms.length > 1 ? { figure, rounding: "blank" } : undefined,
     ),
     ...(settled.ring
@@ -168,7 +169,7 @@ function postRows(pen: Pen): CardRow[] {
       pen,
       ["post.cutLength", "earring.mass"],
       "Post",
-      `${pen.figure("post.cutLength")} of wire ${showLength(wire, "measured", pen.units)}, ${METAL_NAMES[metal]}; ${where}; ${earring(pen)}`,
+      `${pen.figure("post.cutLength")} of wire ${showLength(wire, "measured", pen.units)}, ${METALS[metal].name}; ${where}; ${earring(pen)}`,
     ),
   ];
 }
@@ -211,14 +212,14 @@ function mountRows(mount: Mount, label: string, pen: Pen): CardRow[] {
       pen,
       [stock.key, of("wall.cutHeight")],
       STOCK_LABELS[stock.name],
-      `${stockText(id, pen)}; ${METAL_NAMES[wall.metal]}, ${thick(settled.thickness)}`,
+      `${stockText(id, pen)}; ${METALS[wall.metal].name}, ${thick(settled.thickness)}`,
       { figure: stock.figure, rounding: stock.name === "strip" ? "strip" : "measured" },
     ),
     ...sourceRows(id, pen),
     row(
       pen,
       [of("wall.netLength"), of("wall.netHeight")],
-      "Lands at",
+      "Finished",
       `${pen.bare(of("wall.netLength"), "measured")} × ${pen.figure(of("wall.netHeight"), "measured")}${shownText(id, pen)}`,
     ),
     row(
@@ -261,7 +262,7 @@ function stoneText({ id, stone }: Mount, pen: Pen): string {
   return [
     printable(stone.material?.name ?? stone.name ?? "") || "stone",
     `${pen.bare(`${id}.stone.length`)} × ${pen.figure(`${id}.stone.width`)}`,
-    `${pen.bare(`${id}.outline.perimeter`)} round`,
+    `${pen.bare(`${id}.outline.perimeter`)} perimeter`,
     `${length(`${id}.stone.height`, stone.height)} tall`,
     stone.dome === "flat" ? "flat face" : `leans in at ${length(`${id}.stone.turnIn`, greatestTurnIn(stone))}`,
   ].join(", ");
@@ -281,7 +282,7 @@ const OF_SOURCES: readonly { readonly name: string; readonly say: (length: strin
   { name: "seatBore", say: (length) => `seat cut with a burr ${length} across` },
   { name: "seatDepth", say: (length) => `${length} deep` },
   { name: "wallLeft", say: (length) => `${length} of wall left` },
-  { name: "shelf", say: (length) => `a shelf of ${length}` },
+  { name: "shelf", say: (length) => `a floor ${length} wide` },
   { name: "gap", say: (length) => `${length} of room in it` },
   { name: "thin", say: (length) => `thin the rim by ${length}` },
 ];
@@ -318,7 +319,7 @@ function hoopRows(piece: Piece, pen: Pen): CardRow[] {
       pen,
       ["hoop.cutLength"],
       "Cut blank",
-      `${pen.figure("hoop.cutLength")} of ${SECTION_NAMES[section.shape]} ${thick(section.width)} × ${thick(section.thickness)} ${lengthUnit(pen.units)}, ${METAL_NAMES[metal]}`,
+      `${pen.figure("hoop.cutLength")} of ${SECTION_NAMES[section.shape]} ${thick(section.width)} × ${thick(section.thickness)} ${lengthUnit(pen.units)}, ${METALS[metal].name}`,
       { figure: figureOf(pen.plan.figures, "hoop.cutLength"), rounding: "blank" },
     ),
     ...workRows(hoop, pen),

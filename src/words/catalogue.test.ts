@@ -9,7 +9,7 @@ import { benchName } from "./bench";
 import { faultLine, faultMessage } from "./faults";
 import { FIGURE_NAMES } from "./figures";
 import { findingText, sayFinding } from "./findings";
-import { piecesText } from "./heats";
+import { pallionsText } from "./heats";
 import { capital, counted, flameName, lengthRuleName } from "./names";
 import { METRIC, showFigureValue } from "./show";
 import { stageOf } from "./stages";
@@ -44,7 +44,7 @@ test("every default in which benches can differ has a name", () => {
 });
 
 test("a fault names its path, what would be right and what was found, cut short and printable", () => {
-  expect(faultLine(fault("/a", "above", { limit: 0, got: -3 }))).toBe("/a: must be > 0, got -3");
+  expect(faultLine(fault("/a", "above", { limit: 0, got: -3 }))).toBe("/a: must be more than 0, got -3");
   expect(faultLine(fault("", "not-json"))).toBe("/: is not JSON");
   expect(faultLine(fault("/carrier/form", "not-planned", { got: "open" }))).toBe("not planned yet: /carrier/form open");
   expect(faultMessage(fault("/a", "not-an-id", { got: "x".repeat(100) }))).toMatch(/, got x{60}…$/);
@@ -61,7 +61,7 @@ test("a finding says what is wrong and by how much, then what to do", () => {
   const say = (code: Parameters<typeof finding>[0], values: Parameters<typeof finding>[3]) =>
     sayFinding(finding(code, "warning", "m1.wall", values), planned, METRIC);
   expect(say("stone.tape-off", { off: -0.031 }).what).toBe("The tape reads 3.1% less than the measures give.");
-  expect(say("wall.point", { strain: 0.1, points: 1 }).what).toBe("The wall meets a point.");
+  expect(say("wall.point", { strain: 0.1, points: 1 }).what).toBe("The bezel goes round a point.");
   expect(say("wall.point", { strain: 0.25, points: 0 }).what).toBe("The top gathers 25.0% at its tightest.");
   expect(say("heats.impossible", { clash: "" }).what).toMatch(/without melting one/);
   expect(
@@ -78,7 +78,7 @@ test("a finding says what is wrong and by how much, then what to do", () => {
       METRIC,
     ),
   ).toBe(
-    "Wall to plate runs again as hoop to plate is made. Medium works at 748°C. Shield that joint, or make the later one with a softer grade.",
+    "Bezel to plate runs again as hoop to plate is made. That heat (medium) reaches 748 °C. Shield that joint, or use a softer grade for it.",
   );
 });
 
@@ -95,8 +95,8 @@ test("small words", () => {
     "half thickness",
     "times 3.15",
   ]);
-  expect(piecesText({ form: "sheet", count: 7, size: [1, 1, 0.25], spacing: 6.504, rows: 1, evenGap: 3 }, "inside", METRIC)).toBe(
-    "7 pieces 1.0 × 1.0 mm inside, one every 6.5",
+  expect(pallionsText({ form: "sheet", count: 7, size: [1, 1, 0.25], spacing: 6.504, rows: 1, evenGap: 3 }, "inside", METRIC)).toBe(
+    "7 pallions 1.0 × 1.0 mm inside, one every 6.5 mm",
   );
   expect([
     showFigureValue(1.5, "mm2", METRIC),

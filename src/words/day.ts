@@ -21,14 +21,13 @@ export function reckonedText(tasks: readonly { readonly isUsual: boolean; readon
 }
 
 /** What stands in a day's place where there is none. */
-export const NO_DAY = "none, until an order of heats is found";
+export const NO_DAY = "cannot be planned until an order of heats is found";
 
 type Told = Pick<Schedule, "finish" | "oneAfterAnother" | "proven" | "bound">;
 
 /** What the order of work saves, and how sure it is that none is shorter. */
 export function savedText({ finish, oneAfterAnother, proven, bound }: Told): string {
   const saved = oneAfterAnother - finish;
-  const less =
-    saved > 0 ? `${minutesText(saved)} less than one thing after another` : "one thing after another, with nothing to do meanwhile";
-  return `${less}; ${proven ? "no order is shorter" : `within ${minutesText(finish - bound)} of the shortest`}`;
+  const less = saved > 0 ? `${minutesText(saved)} saved by working during the waits` : "no time saved: nothing fits into the waits";
+  return `${less}; ${proven ? "no order of work takes less time" : `at most ${minutesText(finish - bound)} longer than the shortest`}`;
 }

@@ -10,35 +10,35 @@ export const EXPLAINED: Readonly<Record<ExplainedWord, { readonly name: string; 
   },
   catch: {
     name: "Catch",
-    says: "How far the wall's edge reaches in over the stone, seen from above. More holds better and hides more of the face.",
+    says: "How far the bezel's edge reaches in over the stone, seen from above. More holds better and hides more of the face.",
   },
   fit: {
     name: "Fit",
-    says: "The gap left between stone and wall all round. It is snug where the stone slides through with a push.",
+    says: "The gap left between stone and bezel all round. It is snug where the stone slides through with a push.",
   },
   lift: {
     name: "Lift",
-    says: "How far the stone is raised off the plate by a cushion or a ledge. The wall has to stand that much higher to reach over it.",
+    says: "How far the stone is raised off the plate by a cushion or a ledge. The bezel has to stand that much higher to reach over it.",
   },
   fibre: {
     name: "Fibre",
-    says: "The line inside the wire that neither stretches nor is squeezed as it is bent round. A blank cut to the length of that line comes out the size asked for.",
+    says: "The line inside the wire that is neither stretched nor squeezed in bending. A blank cut to the length of that line comes out at the size asked for.",
   },
   kerf: {
     name: "Kerf",
-    says: "What one pass of the saw turns to dust. A seam sawn through to true it loses that much of the hoop each time.",
+    says: "The width of metal that one saw pass turns to dust. Each time a seam is sawn through to true it, the hoop loses that much.",
   },
   squaring: {
     name: "Squaring",
-    says: "What the file takes off both ends until they stand square to the edge. It is cut longer by so much, and lost on the way.",
+    says: "What the file takes off both ends until they stand square to the edge. The metal is cut that much longer to allow for it.",
   },
   overshoot: {
     name: "Overshoot",
-    says: "How far past its flow point a solder is really heated at the bench. A torch is no thermometer, so the plan keeps this much away from what must not run.",
+    says: "How far past its flow point a solder is really heated at the bench. A torch is not a thermometer, so the plan keeps this much distance from joints that must not run.",
   },
   gives: {
-    name: "Gives",
-    says: "The lower of the supplier's two figures. From here on a joint made before softens in a later heat: up to where it runs it holds only if nothing hangs on it.",
+    name: "Gives and softens",
+    says: "The temperature at which a solder begins to melt, the lower of the supplier's two figures. A joint that has run once holds a little past it, then softens: it stays put only if nothing hangs on it.",
   },
   runs: {
     name: "Runs",
@@ -46,11 +46,11 @@ export const EXPLAINED: Readonly<Record<ExplainedWord, { readonly name: string; 
   },
   gather: {
     name: "Gathers",
-    says: "Round a tight bend the wall's top has further to go in than there is room for, so it crowds. Up to a tenth is worked in, a little each time round.",
+    says: "Round a tight bend the top of the bezel is pushed into less room than it needs, so the metal crowds. Up to a tenth can be worked in, a little on each round.",
   },
   seam: {
     name: "Seam",
-    says: "Where the ends of the strip meet. On the straightest run, away from corners and from the shank, it is least bent and least seen.",
+    says: "Where the ends of the strip meet. On the straightest run, away from corners and the hoop, it bends least and shows least.",
   },
 };
 

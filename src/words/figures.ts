@@ -2,12 +2,12 @@ import { type StageId } from "./stages";
 
 /** What figures are called when they are looked for, and the stage that shows each; by the key without the mount's id. */
 export const FIGURE_NAMES: readonly { readonly key: string; readonly name: string; readonly stage: StageId }[] = [
-  { key: "outline.perimeter", name: "Round the stone", stage: "stone" },
+  { key: "outline.perimeter", name: "Perimeter of the stone", stage: "stone" },
   { key: "outline.area", name: "Face of the stone", stage: "stone" },
   { key: "wall.cutLength", name: "Cut strip, length", stage: "wall" },
   { key: "wall.cutHeight", name: "Cut strip, height", stage: "wall" },
-  { key: "wall.netLength", name: "Wall, net length", stage: "wall" },
-  { key: "wall.netHeight", name: "Wall, net height", stage: "wall" },
+  { key: "wall.netLength", name: "Bezel, net length", stage: "wall" },
+  { key: "wall.netHeight", name: "Bezel, net height", stage: "wall" },
   { key: "wall.lip", name: "Lip over the dome", stage: "wall" },
   { key: "wall.gather", name: "Gathering at the tightest", stage: "wall" },
   { key: "wall.faceShown", name: "Face shown", stage: "wall" },
@@ -23,7 +23,7 @@ export const FIGURE_NAMES: readonly { readonly key: string; readonly name: strin
   { key: "wall.seatBore", name: "Burr for the seat", stage: "wall" },
   { key: "wall.seatDepth", name: "Depth of the seat", stage: "wall" },
   { key: "wall.wallLeft", name: "Wall left", stage: "wall" },
-  { key: "wall.shelf", name: "Shelf under the stone", stage: "wall" },
+  { key: "wall.shelf", name: "Floor under the stone", stage: "wall" },
   { key: "wall.cupLength", name: "Cup that fits, inside length", stage: "wall" },
   { key: "wall.cupWidth", name: "Cup that fits, inside width", stage: "wall" },
   { key: "wall.gap", name: "Room round the stone in the cup", stage: "wall" },
@@ -58,6 +58,6 @@ export const FIGURE_NAMES: readonly { readonly key: string; readonly name: strin
   { key: "post.cutLength", name: "Post", stage: "bail" },
   { key: "earring.length", name: "Earring, length", stage: "bail" },
   { key: "earring.mass", name: "Earring, weight with its stone", stage: "bail" },
-  { key: "hang.tilt", name: "Hangs off by", stage: "bail" },
+  { key: "hang.tilt", name: "Tilt as it hangs", stage: "bail" },
   { key: "piece.mass", name: "Metal of the piece", stage: "making" },
 ];

@@ -1,9 +1,9 @@
-import { type Metal } from "@/core/metal/metals";
+import { METALS, type Metal } from "@/core/metal/metals";
 import { SAFE_OVERSHOOT } from "@/core/heats/thermal";
 import { type Finding, type FindingCode } from "@/core/measure/finding";
 import { type SizeSystem } from "@/core/hoop/sizes";
 import { type Plan } from "@/core/piece/plan";
-import { METAL_NAMES, type Named, type Names, SYSTEM_NAMES, WAY_NAMES, capital, flameName, namesIn } from "./names";
+import { type Named, type Names, SYSTEM_NAMES, WAY_NAMES, capital, flameName, namesIn } from "./names";
 import { pinText } from "./pins";
 import { sideText } from "./hang";
 import { type Rounding, type Units, degrees, showLength, showPercent, showRise, showTemperature, withUnit } from "./show";
@@ -48,7 +48,7 @@ function voice({ values, at }: Pick<Finding, "values" | "at">, plan: Told, units
     has: (name) => name in values,
     lengthOf: (mm) => withUnit(mm, "measured", units),
     bare: (name) => showLength(number(name), "measured", units),
-    heat: (name) => showTemperature(number(name), units) + degrees(units),
+    heat: (name) => `${showTemperature(number(name), units)} ${degrees(units)}`,
     rise: (celsius) => `${showRise(celsius, units)} ${degrees(units)}`,
     grade: (name) => flameName({ means: values[`${name}Means`] === "fuse" ? "fuse" : "solder", grade: String(values[name]) }),
     joint: () => names.joint(String(values.joint)),
@@ -82,8 +82,8 @@ function kept(v: Voice): string {
 function unusual(v: Voice, what: string, way: string): Said {
   const isSmall = v.number("value") < v.number("least");
   return {
-    what: `${what} ${v.length("value")} ${way} is ${isSmall ? "less" : "more"} than makers use.`,
-    advice: `They go ${isSmall ? `from ${v.length("least")}` : `up to ${v.length("most")}`}: read it again.`,
+    what: `${what} ${v.length("value")} ${way} is ${isSmall ? "below" : "above"} the usual range.`,
+    advice: `Usual is ${isSmall ? `${v.length("least")} or more` : `up to ${v.length("most")}`}: measure it again.`,
   };
 }
 
@@ -93,15 +93,15 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
     advice: "Wrap it again, or measure length and width again: one of them is probably wrong.",
   }),
   "stone.unusual": (v) => unusual(v, "A stone", "across"),
-  "wall.unusual": (v) => unusual(v, "A wall", "thick"),
+  "wall.unusual": (v) => unusual(v, "A bezel", "thick"),
   "plate.unusual": (v) => unusual(v, "A plate", "thick"),
   "hoop.unusual": (v) => unusual(v, "Wire", "thick"),
   "wall.too-low": (v) => ({
-    what: v.text("rule") === "third" ? "A third of the height won't hold this stone." : "This wall won't hold the stone.",
-    advice: `${v.bare("height")}, and the side only leans in at ${v.bare("turnIn")}: it needs ${v.length("needed", "height")} to catch.`,
+    what: v.text("rule") === "third" ? "A third of the height won't hold this stone." : "This bezel won't hold the stone.",
+    advice: `It stands ${v.bare("height")} and the side leans in only at ${v.bare("turnIn")}: it needs ${v.length("needed", "height")} to catch.`,
   }),
   "wall.hides-stone": (v) => ({
-    what: `The wall hides the stone: ${v.bare("height")} of its ${v.bare("stone")}.`,
+    what: `The bezel hides the stone: ${v.bare("height")} of its ${v.bare("stone")}.`,
     advice: `Keep it under ${v.length("limit")}, or take a smaller catch.`,
   }),
   "wall.gathers": (v) => ({
@@ -109,16 +109,17 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
     advice: "Go round in several passes, a little each time.",
   }),
   "wall.point": (v) => ({
-    what: v.number("points") > 0 ? "The wall meets a point." : `The top gathers ${showPercent(v.number("strain"), 1)} at its tightest.`,
-    advice: "Set it there first, and thin or notch the edge so that it does not crimp.",
+    what:
+      v.number("points") > 0 ? "The bezel goes round a point." : `The top gathers ${showPercent(v.number("strain"), 1)} at its tightest.`,
+    advice: "Push it over there first; thin or notch the edge so that it does not crimp.",
   }),
   "wall.wrapped-short": (v) => ({
     what: `Wrapped over the notch the strip comes out ${v.length("short")} short.`,
-    advice: `${v.bare("wrapped")} goes round tight; pressed into the notch it takes ${v.length("net")}.`,
+    advice: `Pulled tight it measures ${v.bare("wrapped")}; pressed into the notch it needs ${v.length("net")}.`,
   }),
   "wall.seam-near-corner": (v) => ({
     what: "The seam lies close to a corner.",
-    advice: `It folds there when the wall is pushed over. Put it at ${v.number("better").toFixed(2)} of the way round, where the side is straighter.`,
+    advice: `It folds there when the bezel is pushed over. Put it ${showPercent(v.number("better"))} of the way round, where the side is straighter.`,
   }),
   "wall.no-strip": (v) => ({
     what: `No strip on the shelf is tall enough: the tallest is ${v.bare("tallest")}.`,
@@ -126,34 +127,34 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
   }),
   "wall.tube-loose": (v) => ({
     what: `The stone has ${v.length("over")} too much room in this tube.`,
-    advice: `It is ${v.bare("inside")} inside. Take one under ${v.length("bore")} and cut a seat in it.`,
+    advice: `It is ${v.bare("inside")} inside. Use one under ${v.length("bore")} and cut a seat in it.`,
   }),
   "wall.shelf-narrow": (v) => ({
-    what: `The seat leaves a shelf of only ${v.length("shelf")}.`,
-    advice: `A stone wants ${v.length("needed")} to stand on: take a tube with a smaller inside.`,
+    what: `The seat leaves a floor only ${v.length("shelf")} wide.`,
+    advice: `A stone needs ${v.length("needed")} to stand on: use a tube with a smaller inside.`,
   }),
   "wall.seat-through": () => ({
-    what: "With no lift the seat goes right through the tube.",
-    advice: "The stone then stands on the plate. Give a lift for a shelf under it.",
+    what: "Without a lift the seat cuts right through the tube.",
+    advice: "The stone then stands on the plate: add a lift to leave a floor under it.",
   }),
   "wall.cup-small": (v) => ({
-    what: `The stone does not go into this cup: ${v.bare("stone")} against ${v.bare("inside")} inside.`,
-    advice: `Take one of ${v.length("wanted")} inside.`,
+    what: `The stone does not fit this cup: it is ${v.bare("stone")}, the cup ${v.bare("inside")} inside.`,
+    advice: `Use one ${v.length("wanted")} inside.`,
   }),
   "wall.cup-large": (v) => ({
     what: `The stone has ${v.length("gap")} of room all round in this cup.`,
     advice: `The rim has to come in that far before it holds. ${v.length("wanted")} inside would be snug.`,
   }),
   "wall.left-thin": (v) => ({
-    what: `The wall is left ${v.length("left")} thick, thinner than the ${v.bare("wanted")} wanted.`,
-    advice: "It pushes over easily and wears soon. Take a wider one.",
+    what: `The bezel is left ${v.length("left")} thick, thinner than the ${v.bare("wanted")} wanted.`,
+    advice: "It pushes over easily and wears soon. Use a wider one.",
   }),
   "wall.left-thick": (v) => ({
-    what: `The wall is left ${v.length("left")} thick, thicker than the ${v.bare("wanted")} wanted.`,
+    what: `The bezel is left ${v.length("left")} thick, thicker than the ${v.bare("wanted")} wanted.`,
     advice: `Thin the rim from outside by ${v.length("thin")} before pushing it over.`,
   }),
   "wall.heavy-on-soft": (v) => ({
-    what: `A wall ${v.length("thickness")} thick is hard to push over a stone of ${v.text("mohs")} Mohs.`,
+    what: `A bezel ${v.length("thickness")} thick is hard to push over a stone of ${v.text("mohs")} Mohs.`,
     advice: `What moves it can crack the stone. Thin its upper edge to ${v.length("to")} first, or take thinner strip.`,
   }),
   "wall.teeth-deep": (v) => ({
@@ -166,7 +167,7 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
   }),
   "plate.wire-room": (v) => ({
     what: `A border of ${v.length("border")} leaves no room for a wire of ${v.length("wire")}.`,
-    advice: `If one may be wanted later, it takes ${v.length("needed")}.`,
+    advice: `To add one later, make the border ${v.length("needed")}.`,
   }),
   "plate.stamp-off": (v) => ({
     what: `The stamp reaches ${v.length("over")} past the plate's edge.`,
@@ -178,7 +179,7 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
   }),
   "plate.drain-off": (v) => ({
     what: `The drain opens ${v.length("over")} outside the hollow under the stone.`,
-    advice: "Drill it inside the wall.",
+    advice: "Drill it inside the bezel.",
   }),
   "plate.drain-under-hoop": (v) => ({
     what: `The hoop covers ${v.length("over")} of the drain.`,
@@ -198,11 +199,11 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
   }),
   "ledge.no-plate": () => ({
     what: "There is no plate to stamp or to drill.",
-    advice: "The back is open: mark the hoop or the wall, and leave stamp and drain away.",
+    advice: "The back is open: stamp the hoop or the bezel, and leave out stamp and drain here.",
   }),
   "ornament.off-plate": (v) => ({
-    what: `The ${v.part()} reaches ${v.length("over")} past what it lies on.`,
-    advice: "There is no plate under it: it holds by the wall alone.",
+    what: `The ${v.part()} reaches ${v.length("over")} past the metal under it.`,
+    advice: "With no plate under it, only the bezel holds it.",
   }),
   "ornament.too-short": (v) => ({
     what: `The ${v.part()} is only ${v.length("length")} long.`,
@@ -222,11 +223,11 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
   }),
   "ornament.notch-ball": (v) => ({
     what: `${v.text("notches")} notches melt to a ball of ${v.length("ball")}, not ${v.length("width")}.`,
-    advice: "Take another number of notches, or that size of bead.",
+    advice: "Use another number of notches, or that size of bead.",
   }),
   "ornament.twist-width": (v) => ({
     what: `Two wires of ${v.length("wire")} twist to ${v.length("stands")}, not ${v.length("width")}.`,
-    advice: "Take the width they make, or another wire.",
+    advice: "Use the width they make, or another wire.",
   }),
   "hoop.wide-band": (v) => ({
     what: `A band ${v.length("width")} wide fits tighter.`,
@@ -246,14 +247,14 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
   }),
   "hoop.mounts-touch": (v) => ({
     what: `The plates of ${v.setting("other")} and ${v.setting("mount")} run into each other.`,
-    advice: `They lie ${v.bare("apart")} apart round the hoop, and touch at ${v.length("needed")}.`,
+    advice: `They are ${v.bare("apart")} apart round the hoop: place them more than ${v.length("needed")} apart.`,
   }),
   "hoop.rule-large": (v) => ({
-    what: `Half the thickness makes this ring ${v.length("over")} large inside.`,
-    advice: "The wire's flat lies on the finger, so its middle is nearer than half the thickness.",
+    what: `Counting half the thickness makes this ring ${v.length("over")} too large inside.`,
+    advice: "The wire's flat side lies on the finger, so its fibre is nearer than half the thickness.",
   }),
   "hoop.no-foot": (v) => ({
-    what: `The plate lies ${v.length("height")} over the finger's middle, above where the shank ends.`,
+    what: `The plate lies ${v.length("height")} above the finger's centre, higher than the shank reaches.`,
     advice: `An open shank needs it under ${v.length("most")}: lay the plate nearer the finger, or close the hoop.`,
   }),
   "hoop.feet-miss": (v) => ({
@@ -265,12 +266,12 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
     advice: "Prop it while it is soldered.",
   }),
   "hoop.slit-long": (v) => ({
-    what: `A slit ${v.length("length")} from each side leaves ${v.length("left")} of the shank whole.`,
-    advice: `Longer than ${v.length("most")} and its legs twist apart: make it shorter.`,
+    what: `A slit of ${v.length("length")} to each side leaves ${v.length("left")} of the shank whole.`,
+    advice: `Over ${v.length("most")} the legs twist apart: make it shorter.`,
   }),
   "hoop.seam-under": (v) => ({
     what: `The seam lies under the setting, ${v.bare("apart")} from its middle.`,
-    advice: "It is heated again with it: prop or shield it, or make it with a harder grade.",
+    advice: "It is heated again with the setting: prop it, shield it, or use a harder grade.",
   }),
   "hoop.plate-wide": (v) => ({
     what: `The plate is ${v.length("extent")} across the finger, wider than the hoop's ${v.bare("across")}.`,
@@ -278,37 +279,37 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
   }),
   "bridge.no-meeting": (v) => ({
     what: `An arch ${v.length("inside")} inside, ${v.bare("gap")} over the top, does not meet the hoop.`,
-    advice: `The hoop is ${v.length("outside")} across outside: take another arch, or bring it nearer.`,
+    advice: `The hoop is ${v.length("outside")} across outside: change the arch, or lower it.`,
   }),
   "bridge.short-arm": (v) => ({
     what:
       v.number("arm") > 0
-        ? `The opening leaves the bridge arms of ${v.length("arm")}.`
+        ? `The opening leaves the bridge's arms only ${v.length("arm")} long.`
         : `The opening for the setting is ${v.lengthOf(-v.number("arm"))} wider than the bridge on each side: no arms are left.`,
     advice: `Arms under ${v.length("least")} do not bend: form the arch larger, or raise it.`,
   }),
   "bail.bore-small": (v) => ({
-    what: `The chain's end, ${v.length("chainEnd")}, does not pass a bore of ${v.bare("bore")}.`,
-    advice: `It takes ${v.length("needed")}.`,
+    what: `The chain's end, ${v.length("chainEnd")}, does not fit through a bore of ${v.bare("bore")}.`,
+    advice: `Make the bore ${v.length("needed")}.`,
   }),
   "bail.tube-apart": (v) => ({
     what:
       v.number("gap") > 0
         ? `The tube stands ${v.length("gap")} off the edge.`
         : `The tube reaches ${v.lengthOf(-v.number("gap"))} in over the edge.`,
-    advice: `It lies on it with a drop of ${v.length("needed")}.`,
+    advice: `Set the drop to ${v.length("needed")} and it lies on the edge.`,
   }),
   "bail.unequal": (v) => ({
     what: `${capital(v.setting("one"))} and ${v.setting("other")} differ by ${v.length("longer")} in length and ${(Number(v.number("heavier").toFixed(2)) - Number(v.number("lighter").toFixed(2))).toFixed(2)} g.`,
     advice: `${v.number("lighter").toFixed(2)} and ${v.number("heavier").toFixed(2)} g: choose stones nearer to each other, or thin the heavier plate.`,
   }),
   "hang.crooked": (v) => ({
-    what: `Hangs ${Math.abs(v.number("tilt")).toFixed(1)}° off.`,
+    what: `It tilts ${Math.abs(v.number("tilt")).toFixed(1)}° as it hangs.`,
     advice: v.has("by")
       ? `Move the eye ${v.lengthOf(Math.abs(v.number("by")))} along the edge, to the ${sideText(v.number("by"))}.`
       : v.has("turn")
         ? `Turn the eye ${Math.abs(v.number("turn")).toFixed(1)}° round the point, to the ${sideText(v.number("turn"))}.`
-        : "It hangs straight from nowhere on its edge.",
+        : "No place on its edge makes it hang straight.",
   }),
   "hang.turned-past": (v) => ({
     what: `The eye is turned ${Math.abs(v.number("turn")).toFixed(1)}° off the middle of the point.`,
@@ -330,7 +331,7 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
     advice: `Use wire of ${v.length("least")} or more.`,
   }),
   "ear.metal": (v) => ({
-    what: `${capital(METAL_NAMES[v.text("metal") as Metal])} in a pierced ear turns green and can hurt it.`,
+    what: `${capital(METALS[v.text("metal") as Metal].name)} in a pierced ear turns green and can hurt it.`,
     advice: "Use fine silver or sterling for what goes through the ear.",
   }),
   "earwire.short": (v) => ({
@@ -350,12 +351,12 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
     advice: "Move the post above that place: the stud tips forward in the ear.",
   }),
   "hang.stone-guessed": () => ({
-    what: "What the stone weighs is not known.",
-    advice: "It is taken for quartz. Say what it is, or give its density, and how it hangs follows.",
+    what: "The stone's weight is a guess.",
+    advice: "It is counted as quartz. Name the stone, or give its density, to see how it really hangs.",
   }),
   "applied.crushed": (v) => ({
-    what: `The ${v.part()} stands ${v.length("height")} and would be crushed by the bending.`,
-    advice: "Put it on after: only what is flat bends with what it lies on.",
+    what: `The ${v.part()} stands ${v.length("height")} high and would be crushed in bending.`,
+    advice: "Add it after bending: only flat parts bend with the metal under them.",
   }),
   "applied.near-seam": (v) => ({
     what: `The ${v.part()} lies ${v.length("off")} from the seam.`,
@@ -366,7 +367,7 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
     advice: "Move one of them, or make it smaller.",
   }),
   "applied.under-stone": (v) => ({
-    what: `${capital(v.part())} lies ${v.length("over")} inside the wall's outside: under it, or under the stone.`,
+    what: `${capital(v.part())} lies ${v.length("over")} inside the bezel's outside: under it, or under the stone.`,
     advice: "Move it out onto the plate.",
   }),
   "applied.under-setting": (v) => ({
@@ -383,45 +384,45 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
   }),
   "heats.runs": (v) => ({
     what: `${capital(v.joint())} runs again as ${v.making()} is made.`,
-    advice: `${capital(v.grade("grade"))} works at ${v.heat("working")}. ${kept(v)}, or make the later one with a softer grade.`,
+    advice: `That heat (${v.grade("grade")}) reaches ${v.heat("working")}. ${kept(v)}, or use a softer grade for it.`,
   }),
   "heats.softens": (v) => ({
     what: `${capital(v.joint())} softens as ${v.making()} is made.`,
-    advice: `${capital(v.grade("grade"))} works at ${v.heat("working")}. Prop it so that nothing hangs on it. ${kept(v)}.`,
+    advice: `That heat (${v.grade("grade")}) reaches ${v.heat("working")}. Prop it so that nothing hangs on it. ${kept(v)}.`,
   }),
   "heats.at-risk": (v) => ({
     what: `The ${v.part()} is close to melting as ${v.making()} is made.`,
-    advice: `${capital(v.grade("grade"))} works at ${v.heat("working")}. Take the flame off the moment it runs.`,
+    advice: `That heat (${v.grade("grade")}) reaches ${v.heat("working")}. Take the flame off the moment it runs.`,
   }),
   "heats.overshoot": (v) => ({
     what: `${v.rise(v.number("overshoot"))} of overshoot takes ${v.grade("grade")} to ${v.heat("working")}.`,
-    advice: `That endangers sterling. Stay at ${v.rise(SAFE_OVERSHOOT)} or under with it.`,
+    advice: `That endangers sterling: keep the overshoot at ${v.rise(SAFE_OVERSHOOT)} or less.`,
   }),
   "heats.impossible": (v) => ({
     what:
       v.text("clash") === "" ? "No order of heats joins these metals without melting one." : "No order of heats keeps all you asked for.",
     advice:
-      v.text("clash") === "" ? "Take another metal, or a softer solder on the shelf." : `These clash: ${v.clash()}. Let one of them go.`,
+      v.text("clash") === "" ? "Use another metal, or a softer solder on the shelf." : `These clash: ${v.clash()}. Remove one of them.`,
   }),
   "heats.unproven": () => ({
-    what: "This order of heats is the best found, not proven the best.",
+    what: "This is the best order found; a better one may exist.",
     advice: "What moves in it stands at each heat; a better one may exist.",
   }),
   "heats.not-found": () => ({
     what: "No order of heats was found that keeps all you asked for.",
-    advice: "One may exist all the same: this piece has too many joints to try them all. Let a wish go, or make some joints together.",
+    advice: "There may be one: this piece has too many joints to try every order. Remove a pin, or make some joints in one heat.",
   }),
   "heats.shelf-missing": (v) => ({
     what: `The shelf ${v.text("asked")} is not on this bench.`,
-    advice: `Planned with ${v.text("used")}. Check the temperatures against your maker's sheet.`,
+    advice: `Planned with ${v.text("used")}: check the temperatures against your supplier's sheet.`,
   }),
   "heats.pin-unknown": (v) => ({
     what: `A pin names ${v.text("joint")}, which this piece does not have.`,
     advice: "It is kept, and does nothing.",
   }),
   "heats.add-no-part": (v) => ({
-    what: `The joint added as ${v.text("joint")} ties what this piece does not have: ${v.text("missing")}.`,
-    advice: "Take it out, or tie it to a part that is there.",
+    what: `The added joint ${v.text("joint")} names a part this piece does not have: ${v.text("missing")}.`,
+    advice: "Remove it, or choose a part that is there.",
   }),
   "heats.add-taken": (v) => ({
     what: `A joint is already called ${v.text("joint")}.`,
@@ -432,16 +433,16 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
     advice: "A joint is left out: put it back, or add one of your own.",
   }),
   "heats.sweat": (v) => ({
-    what: `${capital(v.joint())} takes ${v.text("count")} pieces in ${v.text("rows")} rows: they cannot be laid so.`,
+    what: `${capital(v.joint())} takes ${v.text("count")} pallions in ${v.text("rows")} rows: they cannot be laid so.`,
     advice: "Melt the solder on one face first, and bring the two together.",
   }),
   "heats.not-in-hand": (v) => ({
     what: `${capital(v.grade("grade"))} is not on the shelf as ${v.text("form")}.`,
-    advice: `The ${v.joint()} is reckoned with its usual size.`,
+    advice: `${capital(v.joint())} is planned with the usual size.`,
   }),
   "heats.better-unpinned": (v) => ({
-    what: `Left free, ${v.joint()} would be ${v.grade("best")}.`,
-    advice: `You pinned ${v.grade("pinned")}.`,
+    what: `Without your pin, ${v.joint()} would be ${v.grade("best")}.`,
+    advice: `You pinned ${v.grade("pinned")}: remove the pin to change it.`,
   }),
 };
 

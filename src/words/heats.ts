@@ -9,7 +9,7 @@ import { type DoubtOf, SURE, doubtAmong } from "@/core/piece/doubt";
 import { type Plan, type PlannedHeat, type PlannedJoint } from "@/core/piece/plan";
 import { BLANK, DOUBTS } from "./doubt";
 import { agreeing, capital, counted, gradeName } from "./names";
-import { type Units, degrees, lengthUnit, showLength, showRise, snipped } from "./show";
+import { type Units, degrees, lengthUnit, showLength, showRise, snipped, withUnit } from "./show";
 
 export interface JointAdvice {
   readonly solder: string;
@@ -23,7 +23,7 @@ const JOINT_ADVICE: Readonly<Record<JointKind, JointAdvice>> = {
   seam: {
     solder: "under the seam, on charcoal",
     flame: "On and off at the join.",
-    hold: "It stands by its own spring.",
+    hold: "Its own spring holds it.",
   },
   foot: {
     solder: "inside",
@@ -32,8 +32,8 @@ const JOINT_ADVICE: Readonly<Record<JointKind, JointAdvice>> = {
   },
   ledge: {
     solder: "laid on the board under it",
-    flame: "From below, the wall last.",
-    hold: "Pressed level, the wall bound to it.",
+    flame: "From below, the bezel last.",
+    hold: "Pressed level, the bezel bound to it.",
   },
   ornament: {
     solder: "outside, close to it",
@@ -113,7 +113,7 @@ export function jointAdvice(
 const PLACED: Readonly<Record<Placing, string>> = {
   inside: "inside",
   outside: "outside, close to it",
-  under: "under it, stood on them",
+  under: "under it: stand it on them",
   sweat: "melted on one face first",
   wire: "fed by hand once it is hot",
   paste: "laid along it",
@@ -140,7 +140,7 @@ function whereText(joint: Pick<PlannedJoint, "kind" | "mount" | "place" | "means
 
 /** What a way of grading does. */
 export const WAY_ADVICE: Readonly<Record<Way, string>> = {
-  free: "whatever moves least",
+  free: "the order that disturbs least",
   "step-down": "no heat hotter than the last on a body",
   "one-grade": "one solder throughout",
   "fuse-first": "fuse what can be fused, then step down",
@@ -187,7 +187,7 @@ export function sayHeats(plan: Pick<Plan, "heats" | "heatPlan">): SaidHeats {
 
 /** What an overshoot is, in the maker's degrees. */
 export function overshootHint(units: Units): string {
-  return `past the flow point; past ${showRise(SAFE_OVERSHOOT, units)}, sterling is in danger`;
+  return `past the flow point; over ${showRise(SAFE_OVERSHOOT, units)} endangers sterling`;
 }
 
 /** "Medium holds hard, with 32 °C to spare". */
@@ -196,23 +196,23 @@ export function overlapText({ harder, softer, what, spare }: Overlap, units: Uni
   const room = `${showRise(Math.abs(spare), units)} ${degrees(units)}`;
   return what === "holds"
     ? `${capital(gradeName(harder))} holds while ${gradeName(softer)} runs, with ${room} to spare`
-    : `◆ ${said}, ${room} past where it gives`;
+    : `◆ ${said} again, ${room} past where ${gradeName(harder)} softens`;
 }
 
 /** While a search for better heats goes on. */
 export const SETTLING = "looking for the best order";
 
 /** "7 pieces 1.0 × 1.0 mm inside, one every 6.5", "4.2 mm of 0.5 mm wire inside", "3 balls of paste 1.0 mm across inside". */
-export function piecesText({ form, count, size, spacing, rows }: Pallions, where: string, units: Units): string {
+export function pallionsText({ form, count, size, spacing, rows }: Pallions, where: string, units: Units): string {
   const [length, side] = [showLength(size[0], "blank", units), snipped(size[1], units)];
   const unit = lengthUnit(units);
   const what = {
-    sheet: `${counted(count, "piece")} ${asCut(size[1], units)}`,
+    sheet: `${counted(count, "pallion")} ${asCut(size[1], units)}`,
     wire: `${length} ${unit} of ${side} ${unit} wire`,
     paste: `${counted(count, "ball")} of paste ${side} ${unit} across`,
   }[form];
   const place = where === "" ? "" : ` ${where}`;
-  return `${what}${place}${rows > 1 ? ` in ${rows} rows` : ""}${spacing === null ? "" : `, one every ${showLength(spacing, "blank", units)}`}`;
+  return `${what}${place}${rows > 1 ? ` in ${rows} rows` : ""}${spacing === null ? "" : `, one every ${withUnit(spacing, "blank", units)}`}`;
 }
 
 /** A piece's sides as it is snipped. */
@@ -223,12 +223,12 @@ function asCut(side: number, units: Units): string {
 
 /** The solder of a heat, joint by joint; blanks where what it follows from cannot be trusted. */
 export function solderText({ solder, joints }: PlannedHeat, plan: Pick<Plan, "joints">, units: Units, doubtOf: DoubtOf = SURE): string {
-  if (solder.length === 0) return "no solder: the metal itself";
+  if (solder.length === 0) return "no solder: fused";
   const texts = solder.map((pallions, i) => {
     const joint = plan.joints.find(({ id }) => id === joints[i])!;
     const where = whereText(joint);
     const doubt = doubtAmong(joint.follows, doubtOf);
-    return doubt ? `${BLANK} pieces ${where}, ${DOUBTS[doubt]}` : piecesText(pallions, where, units);
+    return doubt ? `${BLANK} pieces ${where}, ${DOUBTS[doubt]}` : pallionsText(pallions, where, units);
   });
   const isAlike = texts.length > 1 && texts.every((each) => each === texts[0]);
   return isAlike ? `each ${texts[0]!}` : texts.join("; ");

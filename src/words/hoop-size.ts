@@ -7,7 +7,7 @@ import { type Units, showLength } from "./show";
 /** "Yours, 1.53 from 9 makes, takes the place of squaring and mark." */
 export function insteadText({ value, count }: OwnLoss, of: string, units: Units): string {
   const from = count === null ? "" : ` from ${counted(count, "make")}`;
-  return `Yours, ${showLength(value, "measured", units)}${from}, in place of ${of}.`;
+  return `Your own ${showLength(value, "measured", units)}${from} replaces ${of}.`;
 }
 
 /** ", give or take 0.4" of the size asked for, where the maker's own losses are used; else empty. */

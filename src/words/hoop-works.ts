@@ -33,7 +33,7 @@ const WORKS: {
   sleeve: {
     figure: "hoop.insideDiameter",
     say: ({ name, thickness, inlay }, { bare, units }) =>
-      `sleeve${name && ` of ${name}`} ${withUnit(thickness, "measured", units)} thick, cold${inlay ? `; inlay ${bare("hoop.inlayLength")} long, ${withUnit(inlay.depth, "measured", units)} deep` : ""}`,
+      `sleeve${name && ` of ${name}`} ${withUnit(thickness, "measured", units)} thick, joined cold${inlay ? `; inlay ${bare("hoop.inlayLength")} long, ${withUnit(inlay.depth, "measured", units)} deep` : ""}`,
   },
 };
 

@@ -61,8 +61,8 @@ test("in inches nothing is said in millimetres, nor a round number of them turne
 
 test("a field that holds a length refuses in inches: every number, what was typed among them", () => {
   const fault = { path: "/mounts/0/stone/turnIn", code: "turn-in-above-height", values: { height: 5.08, got: 6.35 } } as const;
-  expect(lengthFaultMessage(fault, INCHES)).toBe("must be < the stone's height, 0.2, got 0.25");
-  expect(lengthFaultMessage(fault, { ...INCHES, length: "mm" })).toBe("must be < the stone's height, 5.08, got 6.35");
+  expect(lengthFaultMessage(fault, INCHES)).toBe("must be less than the stone's height, 0.2, got 0.25");
+  expect(lengthFaultMessage(fault, { ...INCHES, length: "mm" })).toBe("must be less than the stone's height, 5.08, got 6.35");
   const wide = { path: "/p", code: "too-large-across", values: { limit: 200, got: 254 } } as const;
   expect(lengthFaultMessage(wide, INCHES)).toBe("must be at most 7.874 in across, got 10");
 });
@@ -70,9 +70,9 @@ test("a field that holds a length refuses in inches: every number, what was type
 test("what is wrong with a file is told in inches where a length is at fault, and in nothing else", () => {
   const told = (path: string, code: "above" | "turn-in-above-height" | "points-coincide" | "no-finger", values: Record<string, number>) =>
     faultSentence({ path, code, values }, INCHES);
-  expect(told("/mounts/0/wall/thickness", "above", { limit: 0, got: -2.54 })).toBe("Thickness of the wall must be > 0, got -0.1");
+  expect(told("/mounts/0/wall/thickness", "above", { limit: 0, got: -2.54 })).toBe("Thickness of the bezel must be more than 0, got -0.1");
   expect(told("/mounts/1/stone/turnIn", "turn-in-above-height", { height: 5.08, got: 6.35 })).toContain("height, 0.2, got 0.25");
-  expect(told("/mounts/0/stone/dome", "above", { limit: 1, got: 0.5 })).toBe("Dome must be > 1, got 0.5");
+  expect(told("/mounts/0/stone/dome", "above", { limit: 1, got: 0.5 })).toBe("Dome must be more than 1, got 0.5");
   expect(told("/mounts/0/stone/outline/points/3", "points-coincide", { other: 7 })).toContain("where point 7 does");
   expect(told("/carrier/size/value", "no-finger", { smallest: 12.7, largest: 25.4 })).toContain("between 0.5 and 1 in inside");
 });

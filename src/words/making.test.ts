@@ -30,10 +30,10 @@ test("what a reading means is said in a word and what to do", () => {
     said("wall-height", "take-down", 0.25),
   ]).toEqual([
     "Good.",
-    "Stretch 0.7%. 0.33 mm short: close it, anneal, then the mandrel.",
+    "Stretch 0.7%. 0.33 mm short: anneal it and stretch it on the mandrel.",
     "Small by 0.30 mm. It can be stretched up once it is closed.",
     "Small by 0.30 mm. Anneal and stretch it up.",
-    "Start again. 0.90 mm too little: it would not come to size.",
+    "Start again. 0.90 mm too small: it cannot come to size.",
     "Too low by 0.20 mm. It would not hold the stone.",
     "Cut a piece in, 3.10 mm. Too far to stretch.",
     "Trim 0.40 mm.",
@@ -57,16 +57,16 @@ test("every mishap of the workshop's pieces is said whole, with numbers of the p
   const of = (code: string) => all.find(({ mishap }) => mishap.code === code)!.said;
   expect(of("hoop.small")).toEqual({
     what: "The ring is small",
-    advice: "Round it up and stretch it up to a size; further, cut in 3.14 times what is missing of its diameter.",
-    take: "Cut a piece in: the seam comes again",
+    advice: "Round it up and stretch it, by one size at most; beyond that, cut in 3.14 times what is missing of its diameter.",
+    take: "Cut a piece in and redo the seam",
   });
   expect([of("solder.flooded").what, of("paste.pitted").take, of("part.slid").what]).toEqual([
     "The solder flooded past the joint",
     "Run it again",
     "The part slid as it sank",
   ]);
-  expect(of("joint.opened").advice).toMatch(/^Prop it, clean, run .+ again with its own hard at 797 °C; then medium for this one\.$/);
-  expect([mishapName("wall.low"), mishapName("of another program")]).toEqual(["The wall is too low", "of another program"]);
+  expect(of("joint.opened").advice).toMatch(/^Prop it, clean it, and run .+ again with hard at 797 °C; then use medium for this joint\.$/);
+  expect([mishapName("wall.low"), mishapName("of another program")]).toEqual(["The bezel is too low", "of another program"]);
 });
 
 test("a size says how far the maker's own losses spread, in its own system, and nothing where they are not used", () => {

@@ -17,10 +17,10 @@ export const ASKED: Readonly<Record<ReadingKind, string>> = {
   "stone-leans": "Stone, leans in at",
   "stone-height": "Stone, height",
   strip: "What you cut",
-  "strip-height": "How tall it is",
-  "wall-open": "Its length, before the seam",
-  "wall-closed": "Its length, closed",
-  "wall-height": "How high it stands",
+  "strip-height": "Height of the strip",
+  "wall-open": "Length before the seam",
+  "wall-closed": "Length, closed",
+  "wall-height": "Height of the bezel",
   blank: "What you cut",
   size: "The size it reads",
   thickness: "Thickness of this stock",
@@ -55,7 +55,7 @@ export const BANDS: Readonly<Record<VerdictCode, string>> = {
 export const WAITS: Partial<Readonly<Record<StepCode, string>>> = {
   "wall.anneal": "cooling",
   "join.pickle": "in the pickle",
-  "join.cold": "under glue",
+  "join.cold": "curing",
   "hoop.inset": "under glue",
   "set.surface": "in the patina",
 };
@@ -118,13 +118,13 @@ export function sayVerdict(asked: AskedReading, { code, by }: Verdict, wanted: n
       return { what: "Good.", advice: "" };
     case "stretch":
       return isWall(asked)
-        ? { what: `Stretch ${showPercent(by, 1)}.`, advice: `${short} short: close it, anneal, then the mandrel.` }
+        ? { what: `Stretch ${showPercent(by, 1)}.`, advice: `${short} short: anneal it and stretch it on the mandrel.` }
         : {
             what: `Small by ${mm}.`,
             advice: asked.kind === "blank" ? "It can be stretched up once it is closed." : "Anneal and stretch it up.",
           };
     case "again":
-      return { what: "Start again.", advice: `${mm} too little: it would not come to size.` };
+      return { what: "Start again.", advice: `${mm} too small: it cannot come to size.` };
     case "too-low":
       return { what: `Too low by ${mm}.`, advice: "It would not hold the stone." };
     case "cut-in":
@@ -150,20 +150,20 @@ export function sayMisread(typed: string, value: number, wanted: number, units: 
 }
 
 const MISHAP_NAMES: Readonly<Record<MishapCode, string>> = {
-  "wall.small": "The wall is a little small",
-  "wall.large": "The wall is a little large",
-  "wall.twisted": "The wall is twisted, or its foot not flat",
-  "wall.tall": "The wall is too tall",
-  "wall.low": "The wall is too low",
-  "wall.crimps": "The wall crimps at a point",
-  "wall.heavy": "The wall will not move",
-  "stone.stuck": "The stone is stuck in the wall",
+  "wall.small": "The bezel is a little small",
+  "wall.large": "The bezel is a little large",
+  "wall.twisted": "The bezel is twisted, or its foot not flat",
+  "wall.tall": "The bezel is too tall",
+  "wall.low": "The bezel is too low",
+  "wall.crimps": "The bezel crimps at a point",
+  "wall.heavy": "The bezel will not push over",
+  "stone.stuck": "The stone is stuck in the bezel",
   "solder.one-side": "The solder ran to one side",
   "solder.balled": "The solder balled and will not run",
   "solder.flooded": "The solder flooded past the joint",
   "paste.pitted": "Pits where the paste boiled",
   "part.slid": "The part slid as it sank",
-  "foot.gap": "The wall is not joined for part of its foot",
+  "foot.gap": "The bezel is not joined for part of its foot",
   "joint.opened": "An earlier joint opened",
   "fused.pits": "Pits in the fused joint",
   "hoop.small": "The ring is small",
@@ -181,36 +181,35 @@ interface Voice {
   readonly part: string;
   /** How much of its length a hoop's diameter takes. */
   readonly times: string;
-  /** A side of a piece of solder, with its unit. */
+  /** A side of a pallion, with its unit. */
   readonly side: (name: string) => string;
 }
 
-/** "a piece 1.00 by 1.00" */
-const onePiece = (v: Voice) => (v.text("long") === "" ? "a little more" : `one piece more, ${v.side("long")} long`);
+const onePallion = (v: Voice) => (v.text("long") === "" ? "a little more" : `one more pallion, ${v.side("long")} long`);
 
 const REMEDIES: Readonly<Record<MishapCode, (v: Voice) => string>> = {
-  "wall.small": (v) => `Anneal and stretch it on a mandrel: from ${v.length("low")} on it comes to ${v.length("net")}.`,
-  "wall.large": (v) => `Saw what is over ${v.length("net")} out at the seam, file and solder it again.`,
+  "wall.small": (v) => `Anneal it and stretch it on a mandrel: from ${v.length("low")} up it will reach ${v.length("net")}.`,
+  "wall.large": (v) => `At the seam, saw out what is over ${v.length("net")}, file, and solder it again.`,
   "wall.twisted": () => "Press it true, then sand the foot in figures of eight.",
   "wall.tall": (v) => `Sand it upside down on paper, to ${v.length("net")}; keep trying the stone.`,
   "wall.low": (v) =>
     v.number("cushion") > 0
       ? `Take the cushion of ${v.length("cushion")} out: then ${v.length("least")} still holds.`
-      : `Below ${v.length("least")} it does not hold: a new wall.`,
+      : `Below ${v.length("least")} it does not hold: make a new bezel.`,
   "wall.crimps": (v) =>
     v.number("by") > 0
       ? `Push points first and file the edge thin there; lowered by ${v.length("by")}, to ${v.length("least")}, it still holds.`
       : "Push points first and file the edge thin there; it cannot be lower and hold.",
-  "wall.heavy": (v) => `At ${v.length("thickness")} thin its upper inside edge with a burr; use a hammer handpiece or a punch.`,
+  "wall.heavy": (v) => `It is ${v.length("thickness")} thick: thin its upper inside edge with a burr; use a hammer handpiece or a punch.`,
   "stone.stuck": () => "Tacky putty pulls it out; next time lay a thread under it.",
-  "solder.one-side": (v) => `Even the heat, press the part down, clean, flux, ${onePiece(v)}.`,
+  "solder.one-side": (v) => `Even the heat, press the part down, clean, flux, and add ${onePallion(v)}.`,
   "solder.balled": () => "It is oxidised or dry: pickle, flux, and start this heat again.",
   "solder.flooded": () => "Scrape and file it back while it is clean; take the wire away as it flashes.",
   "paste.pitted": () => "Pickle and clean it, lay a little more, dry it slower under a soft flame, and run it again.",
   "part.slid": () => "Hot: push it back with a pick. Cold: flux, heat until it runs, put it right and hold it there.",
-  "foot.gap": (v) => `Clean and flux, ${onePiece(v)} at the void, heat from below.`,
+  "foot.gap": (v) => `Clean and flux, add ${onePallion(v)} at the void, and heat from below.`,
   "joint.opened": (v) =>
-    `Prop it, clean, run ${v.joint} again with its own ${v.grade("grade")} at ${v.heat("working")}${v.text("lower") === "" ? "" : `; then ${v.grade("lower")} for this one`}.`,
+    `Prop it, clean it, and run ${v.joint} again with ${v.grade("grade")} at ${v.heat("working")}${v.text("lower") === "" ? "" : `; then use ${v.grade("lower")} for this joint`}.`,
   "fused.pits": () => "Burnish them if they are fine; else fuse it again, or fill them with hard solder.",
   "hoop.small": (v) =>
     v.text("way") === "hoop.stretch"
@@ -219,7 +218,7 @@ const REMEDIES: Readonly<Record<MishapCode, (v: Voice) => string>> = {
         ? `Too far to stretch: cut ${v.length("by")} in at the seam, and solder it again.`
         : v.number("seam") === 0
           ? `Open it a little: ${v.times} times at its ends what is missing of its diameter.`
-          : `Round it up and stretch it up to a size; further, cut in ${v.times} times what is missing of its diameter.`,
+          : `Round it up and stretch it, by one size at most; beyond that, cut in ${v.times} times what is missing of its diameter.`,
   "hoop.large": (v) =>
     v.text("way") === "hoop.cut-out"
       ? `Saw ${v.length("by")} out at the seam, and solder it again.`
@@ -237,16 +236,16 @@ export function costText({ steps, heats, minutes }: { readonly steps: number; re
 
 /** What pressing it does, where it can be taken. */
 const TAKEN: Partial<Readonly<Record<MishapCode, (v: Voice) => string>>> = {
-  "wall.large": () => "Cut it out: the seam comes again",
-  "wall.low": (v) => (v.number("cushion") > 0 ? "Take the cushion out" : "Make a new wall: its steps come again"),
-  "wall.crimps": (v) => `Lower the wall to ${v.length("least")}`,
+  "wall.large": () => "Cut it out and redo the seam",
+  "wall.low": (v) => (v.number("cushion") > 0 ? "Take the cushion out" : "Make a new bezel and redo its steps"),
+  "wall.crimps": (v) => `Lower the bezel to ${v.length("least")}`,
   "solder.balled": () => "Start this heat again",
   "paste.pitted": () => "Run it again",
-  "part.slid": () => "Put it right: its heat comes again",
-  "joint.opened": (v) => `Run ${v.joint} again: its heat comes again`,
+  "part.slid": () => "Put it right and redo its heat",
+  "joint.opened": (v) => `Run ${v.joint} again and redo its heat`,
   "fused.pits": () => "Fuse it again",
-  "hoop.small": () => "Cut a piece in: the seam comes again",
-  "hoop.large": () => "Cut it out: the seam comes again",
+  "hoop.small": () => "Cut a piece in and redo the seam",
+  "hoop.large": () => "Cut it out and redo the seam",
   "part.spoiled": (v) => `Make a new ${v.part}`,
 };
 

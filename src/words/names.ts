@@ -11,14 +11,6 @@ import { type LayerType } from "@/core/mount/layers/layer";
 import { type HeightRule, type WallSource } from "@/core/mount/wall";
 import { type OutlineShape } from "@/core/stone/shapes/shapes";
 
-export const METAL_NAMES: Readonly<Record<Metal, string>> = {
-  "fine-silver": "fine silver",
-  sterling: "sterling",
-  "sterling-935": "sterling 935",
-  copper: "copper",
-  brass: "brass",
-};
-
 /** What a wall is made from, and what that means. */
 export const SOURCE_ADVICE: Readonly<Record<WallSource, string>> = {
   strip: "sold in fixed heights",
@@ -119,7 +111,7 @@ export const APPLIED_NAMES: Readonly<Record<AppliedShape, string>> = { disc: "di
 const PART_NAMES: Readonly<Record<PartKind, string>> = {
   ...LAYER_NAMES,
   ...APPLIED_NAMES,
-  wall: "wall",
+  wall: "bezel",
   plate: "plate",
   ledge: "ledge",
   hoop: "hoop",
@@ -135,8 +127,8 @@ const PART_NAMES: Readonly<Record<PartKind, string>> = {
 /** Of the part that is joined, and what it is joined to. */
 const JOINT_NAMES: Readonly<Record<JointKind, (part: string, onto: string) => string>> = {
   seam: (part) => `${part} seam`,
-  foot: () => "wall to plate",
-  ledge: () => "ledge to wall",
+  foot: () => "bezel to plate",
+  ledge: () => "ledge to bezel",
   ornament: (part, onto) => `${part} to ${onto}`,
   applied: (part, onto) => `${part} to ${onto}`,
   mount: (part, hoop) => `${hoop} to ${part}`,

@@ -1,8 +1,9 @@
+import { METALS } from "@/core/metal/metals";
 import { type LayerType } from "@/core/mount/layers/layer";
 import { type OrnamentEntry } from "@/core/piece/piece";
 import { type Plan } from "@/core/piece/plan";
 import { type Bare } from "./backs";
-import { LAYER_NAMES, METAL_NAMES, capital, counted } from "./names";
+import { LAYER_NAMES, capital, counted } from "./names";
 import { type Units, lengthUnit, showLength } from "./show";
 
 /** Ornament as it is told in a list and on the card. */
@@ -51,7 +52,7 @@ const TYPES: Readonly<Record<LayerType, (told: Told) => Omit<SaidOrnament, "name
   },
 };
 
-const metal = ({ metal }: OrnamentEntry) => METAL_NAMES[metal];
+const metal = ({ metal }: OrnamentEntry) => METALS[metal].name;
 
 function size({ entry, units }: Told): string {
   return `${showLength(entry.width, "measured", units)} wide, ${metal(entry)}`;

@@ -8,7 +8,7 @@ export function pinText(pin: PinEntry, { joint, part }: Names): string {
   if ("means" in pin) return `${joint(pin.joint)}: ${MEANS_NAMES[pin.means]}`;
   if ("before" in pin) return `${joint(pin.before[0])} before ${joint(pin.before[1])}`;
   if ("together" in pin) return `${joint(pin.together[0])} and ${joint(pin.together[1])} in one heat`;
-  if ("add" in pin) return `a joint more: ${pin.add.parts.map(part).join(" to ")}`;
+  if ("add" in pin) return `added joint: ${pin.add.parts.map(part).join(" to ")}`;
   if ("leave" in pin) return `${joint(pin.leave)} left out`;
   if ("shield" in pin) return `${joint(pin.shield)} shielded`;
   return `${joint(pin.forbid[0])} never ${gradeName(pin.forbid[1])}`;

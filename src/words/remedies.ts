@@ -17,28 +17,28 @@ interface Voice {
 
 const SAYINGS: Readonly<Record<RemedyCode, (v: Voice) => Said>> = {
   "wall.cut-out": (v) => ({
-    what: `The wall is ${v.length("by")} too long.`,
+    what: `The bezel is ${v.length("by")} too long.`,
     advice: `Saw ${v.length("by")} out at the seam, file, and solder it again: ${v.bare("from")} to ${v.bare("to")}.`,
   }),
   "wall.too-short": (v) => ({
-    what: `The wall is ${v.length("by")} too short to stretch.`,
+    what: `The bezel is ${v.length("by")} too short to stretch.`,
     advice: `It is ${v.bare("from")} and ${v.length("to")} is wanted: cut a piece in, or start again.`,
   }),
   "wall.stretch": (v) => ({
-    what: `The wall is a little short: ${v.bare("from")}.`,
+    what: `The bezel is a little short: ${v.bare("from")}.`,
     advice: `Anneal it and stretch it by ${v.share}, to ${v.length("to")}.`,
   }),
   "wall.take-down": (v) => ({
-    what: `The wall stands ${v.length("by")} too high.`,
+    what: `The bezel stands ${v.length("by")} too high.`,
     advice: `Take it down to ${v.length("to")}, trying the stone.`,
   }),
   "wall.too-low-now": (v) => ({
-    what: `The wall is ${v.length("by")} too low to hold.`,
-    advice: `It needs ${v.length("to")}: take the cushion out from under the stone, or make a new wall.`,
+    what: `The bezel is ${v.length("by")} too low to hold.`,
+    advice: `It needs ${v.length("to")}: take the cushion out from under the stone, or make a new bezel.`,
   }),
   "wall.strip-short": (v) => ({
     what: `The strip is too short: ${v.bare("from")}.`,
-    advice: `The wall would not come to size: cut a new strip, ${v.cut("to", "strip")}.`,
+    advice: `The bezel would not come to size: cut a new strip, ${v.cut("to", "strip")}.`,
   }),
   "wall.strip-low": (v) => ({
     what: `A strip ${v.length("from")} tall does not hold this stone.`,
@@ -50,9 +50,9 @@ const SAYINGS: Readonly<Record<RemedyCode, (v: Voice) => Said>> = {
   }),
   "hoop.will-come": (v) => ({ what: `This blank comes to ${v.length("inside")} inside${v.size}.`, advice: `${v.length("to")} is wanted.` }),
   "hoop.stretch": (v) => ({
-    what: `The hoop is ${v.length("by")} small inside${v.size}.`,
+    what: `The hoop is ${v.length("by")} too small inside${v.size}.`,
     advice: v.isFar
-      ? `More than a size: cut a piece in. Stretched so far it would be ${v.length("left")} thick.`
+      ? `That is more than a size: cut a piece in. Stretched that far it would be ${v.length("left")} thick.`
       : `Stretch it to ${v.length("to")}; ${v.length("left")} of its thickness is left.`,
   }),
   "hoop.cut-out": (v) => ({

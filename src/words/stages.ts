@@ -7,7 +7,7 @@ export type StageId = (typeof STAGES)[number];
 
 export const STAGE_NAMES: Readonly<Record<StageId, string>> = {
   stone: "Stone",
-  wall: "Wall",
+  wall: "Bezel",
   plate: "Plate",
   hoop: "Hoop",
   bail: "Bail",

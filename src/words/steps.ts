@@ -4,7 +4,7 @@ import { type Figure, figureOf } from "@/core/measure/figure";
 import { type DoubtOf, SURE } from "@/core/piece/doubt";
 import { type AppliedShape, type PartKind } from "@/core/joint/joint";
 import { type Placing } from "@/core/joint/placing";
-import { type Metal } from "@/core/metal/metals";
+import { METALS, type Metal, type MetalFacts } from "@/core/metal/metals";
 import { type Plan } from "@/core/piece/plan";
 import { type SizeSystem } from "@/core/hoop/sizes";
 import { type Named, SYSTEM_NAMES, capital, counted, gradeName, listed, namesIn } from "./names";
@@ -16,7 +16,7 @@ import { type Rounding, type Units, lengthUnit, showFigure, showLength, turnsTex
 /** What steps are headed by. */
 export const STAGE_TITLES: Readonly<Record<StepStage, string>> = {
   stone: "Stone",
-  wall: "Wall",
+  wall: "Bezel",
   plate: "Plate",
   hoop: "Hoop",
   bail: "Bail",
@@ -104,8 +104,8 @@ export function postAside(right: number, length: (mm: number) => string): string
 
 const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
   "stone.look": () => "Look the stone over, edge and back",
-  "stone.measure": (v) => `Measure the stone: ${v.target} round it`,
-  "wall.anneal": (v) => `Anneal the strip: ${ANNEALING[v.text("metal") as Metal]}`,
+  "stone.measure": (v) => `Measure the stone: perimeter ${v.target}`,
+  "wall.anneal": (v) => `Anneal the strip: ${ANNEALING[METALS[v.text("metal") as Metal].anneals]}`,
   "wall.slit": (v) => `Slit the strip ${v.target} tall`,
   "wall.cut": (v) => `Cut the strip ${v.target} long, square at the scribed line`,
   "wall.square": () => "File both ends square",
@@ -113,36 +113,36 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
   "wall.gaps": (v) => `Saw the gaps down to their holes: ${v.target} deep from the top`,
   "wall.teeth": () => "File the teeth alike, and take their edges off",
   "wall.wrap": (v) => `Wrap it round the stone, mark the overlap, trim to ${v.target} and close the seam`,
-  "wall.press": () => "Press the wall into the notch with round pliers, until it follows the stone",
+  "wall.press": () => "Press the bezel into the notch with round pliers, until it follows the stone",
   "wall.part": (v) => `Saw the tube off ${v.target} long, square`,
-  "wall.burr": (v) => `Take a burr ${v.target} across: the stone and its fit`,
+  "wall.burr": (v) => `Use a burr ${v.target} across: the stone plus the fit`,
   "wall.seat": (v) => `Cut the seat straight down, ${v.target} deep`,
-  "wall.fits": (v) => `Try the stone in the cup: it wants ${v.target} inside along its length`,
+  "wall.fits": (v) => `Try the stone in the cup: it needs ${v.target} inside, lengthwise`,
   "wall.thin": (v) => `Thin the cup's rim from outside by ${v.target}, all round alike`,
-  "wall.try": () => "Try the stone: right through the wall, from both sides",
+  "wall.try": () => "Try the stone: right through the bezel, from both sides",
   "wall.foot": (v) =>
     v.text("madeFrom") === "tube" ? "Sand the foot flat, in figures of eight" : "Round it up and sand the foot flat, in figures of eight",
   "plate.cut": (v) => `Cut the plate's blank, ${v.target} long and ${v.second} wide`,
   "plate.stamp": () => "Stamp your marks while the plate is loose",
-  "plate.saw": (v) => `Saw and file the plate back to ${SAWN_TO[v.text("style")] ?? "the wall"}, ${v.target} by ${v.second}`,
+  "plate.saw": (v) => `Saw and file the plate back to ${SAWN_TO[v.text("style")] ?? "the bezel"}, ${v.target} by ${v.second}`,
   "plate.drain": (v) => `Drill the drain, ${v.length("diameter")} across`,
   "ledge.cut": (v) => `Cut the ledge ${v.target} long`,
-  "ledge.bend": () => "Bend it to the inside of the wall and close its ends",
-  "ledge.flat": () => "File the ledge flat and fit it in the wall, touching all round",
+  "ledge.bend": () => "Bend it to the inside of the bezel and close its ends",
+  "ledge.flat": () => "File the ledge flat and fit it in the bezel, touching all round",
   "ledge.try": () => "Lay the stone on the ledge: it lies level",
   "ornament.twist": (v) => `Twist two wires of ${v.length("wire")}, each ${v.target} and some to hold, to ${v.turns}`,
   "ornament.snip": (v) =>
     v.text("notches") === ""
       ? `Snip ${v.text("count")} pieces ${v.target} long of ${snipped(v)}${v.text("usual") === "1" ? ", or as much of what you have" : ""}`
       : `Snip ${v.text("count")} pieces of ${counted(Number(v.text("notches")), "notch", "notches")} of ${snipped(v)}`,
-  "ornament.melt": (v) => `Melt them to ${v.text("count")} balls ${v.length("width")} across`,
+  "ornament.melt": (v) => `Melt them into ${v.text("count")} beads ${v.length("width")} across`,
   "ornament.cut": (v) => `Cut the ${v.part("layer")} ${v.pieces === "" ? `${v.target} long` : `in ${v.pieces}`}`,
   "ornament.bend": (v) =>
     v.text("round") === "1"
-      ? `Bend the ${v.part("layer")} round the wall and close its seam`
-      : `Bend the ${v.part("layer")} to the wall's curve`,
-  "ornament.try": (v) => `Slip the ${v.part("layer")} over the wall: it touches all round`,
-  "ornament.file": (v) => `File the ${v.part("layer")} inside until it goes over the wall with a push`,
+      ? `Bend the ${v.part("layer")} round the bezel and close its seam`
+      : `Bend the ${v.part("layer")} to the bezel's curve`,
+  "ornament.try": (v) => `Slip the ${v.part("layer")} over the bezel: it touches all round`,
+  "ornament.file": (v) => `File the ${v.part("layer")} inside until it goes over the bezel with a push`,
   "hoop.cut": (v) => `Cut the hoop's blank ${v.target} long`,
   "hoop.square": () => "File both ends of the blank square",
   "hoop.bend": () => "Bend it until the ends spring together",
@@ -178,12 +178,12 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
   "bail.cut": (v) => `Cut the bail's blank ${v.target} long, to its pattern`,
   "bail.fold": (v) => `Fold it over a rod ${v.length("rod")} across until both legs meet`,
   "bail.saw": (v) => `Saw the tube off ${v.target} long, square`,
-  "bail.wind": (v) => `Wind the jump ring on a rod ${v.length("rod")} across, ${v.target} of wire, saw it through and close it`,
+  "bail.wind": (v) => `Wind ${v.target} of wire on a rod ${v.length("rod")} across, saw the ring through and close it`,
   "eye.mark": (v) =>
     v.text("between") === "1"
       ? `Mark the eye${v.of && ` of ${v.of}`} in the notch, and file the ring a seat against both sides of it`
       : `Mark the eye${v.of && ` of ${v.of}`} on the edge, ${eyeText(Number(v.text("aside")), v.lengthOf)}, and file it flat there`,
-  "hang.try": () => "Hang it by a thread: it hangs as it should, and turns to neither side",
+  "hang.try": () => "Hang it by a thread and check that it hangs as planned, turning to neither side",
   "link.wind": (v) => `Wind a ring on a rod ${v.length("rod")} across, ${v.target} of wire, and saw it through`,
   "link.close": (v) => `Open the end sideways, hang the ${v.part("part")} in the ${v.part("in")}, and close it`,
   "earwire.cut": (v) => `Cut the ear wire ${v.target} long, and round and burnish the end that goes through the ear`,
@@ -207,9 +207,9 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
   "join.check": (v) => `Look at ${v.joints}, and press on ${v.isAlone ? "it" : "them"}`,
   "join.cold": (v) => `Fix ${v.joint(v.text("joint"))} cold: glue or rivet; no heat from here on`,
   "set.try": () => "Try the stone again, and get it out again",
-  "set.height": (v) => `Bring the wall to ${v.target}`,
+  "set.height": (v) => `Bring the bezel to ${v.target}`,
   "set.curve": (v) =>
-    `File the wall's top to its curve: ${v.length("seam")} at the seam, ${v.length("least")} at its lowest, ${v.length("most")} at its highest`,
+    `File the bezel's top to its curve: ${v.length("seam")} at the seam, ${v.length("least")} at its lowest, ${v.length("most")} at its highest`,
   "set.surface": (v) =>
     harms(v) === ""
       ? `Patina and tumble now, before the ${stones(v)} in`
@@ -218,7 +218,7 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
   "set.push": (v) =>
     v.text("tube") === "1"
       ? "Press the bezel punch down over the tube, rocking it round until its edge lies on the stone"
-      : `Push the wall over with the ${v.text("punch") === "1" ? "punch" : "pusher"}: ${v.text("points") === "1" ? "where it is tightest first, then opposite, then the sides between" : "north, south, east, west, then between"}`,
+      : `Push the bezel over with the ${v.text("punch") === "1" ? "punch" : "pusher"}: ${v.text("points") === "1" ? "where it is tightest first, then opposite, then the sides between" : "north, south, east, west, then between"}`,
   "set.finish": (v) => `Polish all of it now, before the ${stones(v)} in`,
   "set.burnish": () => "Burnish the edge; no polish, no wheel",
   "set.polish": (v) =>
@@ -227,13 +227,13 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
 
 /** How each shape that is put on is made. */
 const MADE: Readonly<Record<AppliedShape, (v: StepVoice) => string>> = {
-  disc: (v) => `Cut the ${v.part("part")}, ${v.length("diameter")} across, of sheet ${v.length("thickness")} thick`,
+  disc: (v) => `Cut the ${v.part("part")}, ${v.length("diameter")} across, from sheet ${v.length("thickness")} thick`,
   ball: (v) => `Melt it to the ${v.part("part")}, ${v.length("diameter")} across, and file a flat on it half as wide`,
   ring: (v) => `Bend the ${v.part("part")}, ${v.length("inside")} inside, of wire ${v.length("wire")} thick, and close it`,
-  strip: (v) => `Cut the ${v.part("part")}, ${v.length("length")} by ${v.length("width")}, of sheet ${v.length("thickness")} thick`,
+  strip: (v) => `Cut the ${v.part("part")}, ${v.length("length")} by ${v.length("width")}, from sheet ${v.length("thickness")} thick`,
 };
 
-const SAWN_TO: Readonly<Record<string, string>> = { border: "its border", ornament: "what lies on it" };
+const SAWN_TO: Readonly<Record<string, string>> = { border: "its border", ornament: "its ornament" };
 
 /** What beads are snipped from: wire, or strip so thick and high. */
 function snipped(v: StepVoice): string {
@@ -241,12 +241,11 @@ function snipped(v: StepVoice): string {
 }
 
 /** How each metal is made soft. */
-const ANNEALING: Readonly<Record<Metal, string>> = {
-  "fine-silver": "five seconds of flame, then quench",
-  sterling: "to a dull red in dim light, let it go black, then quench",
-  "sterling-935": "to a dull red in dim light, let it go black, then quench",
-  copper: "to a dull red, then quench",
-  brass: "to a dull red, let it cool until it is black, then quench",
+const ANNEALING: Readonly<Record<MetalFacts["anneals"], string>> = {
+  briefly: "five seconds of flame, then quench",
+  "red-black-quench": "to a dull red in dim light, let it go black, then quench",
+  "red-quench": "to a dull red, then quench",
+  "red-black-cool": "to a dull red, let it cool until it is black, then quench",
 };
 
 /** Why a stone bears neither patina nor tumbling; empty where it does. */
@@ -265,18 +264,19 @@ function stones(v: StepVoice): string {
 const DETAILS: Readonly<Partial<Record<StepCode, string>>> = {
   "stone.measure":
     "Twice each way, then once round with a strip of paper. The height at which the side leans in is read against a steel rule.",
-  "wall.cut": "Scribe rather than pen, cut on the waste side. A hair short before a hair long: short stretches, long has to be cut again.",
+  "wall.cut":
+    "Use a scribe, not a pen, and cut on the waste side. Better a hair short than a hair long: short can be stretched, long must be cut again.",
   "wall.wrap": "Snug: the stone slides with a push. Solder fills no gaps.",
   "wall.try": "That proves it is upright, the right length and the right shape. A little small: anneal and stretch it on a mandrel.",
-  "wall.seat": "Slow, with oil, the tube held upright; look often: what is cut too deep cannot be put back.",
-  "wall.fits": "It drops to the floor and lies flat, with no more room than a hair all round.",
+  "wall.seat": "Cut slowly, with oil, the tube upright. Look often: a seat cut too deep cannot be put back.",
+  "wall.fits": "It should drop to the floor and lie flat, with no more than a hair of room all round.",
   "plate.cut": "Be generous: sawing off is easier than adding.",
   "plate.stamp": "Stamping later would distort the work.",
   "ledge.flat": "Where it does not touch, the stone rocks and solder does not run.",
   "ornament.twist":
     "Anneal them first, one end in a vice, the other in a hand drill turned slowly; solder or fuse the ends so that they do not open.",
   "ornament.melt": "Each on its own spot of a charcoal block, until it spins.",
-  "ornament.bend": "Anneal it first. Lay it where it goes, mark and cut again before it is closed.",
+  "ornament.bend": "Anneal it first. Lay it in place, mark it, and trim it before closing.",
   "ornament.file": "It is made undersize so that it sits without a gap.",
   "wall.press": "Closed it goes round tight over the notch; pressed in it takes its whole length.",
   "join.check": "What is not whole is cleaned, fluxed and heated again before anything is built on it.",
@@ -284,21 +284,21 @@ const DETAILS: Readonly<Partial<Record<StepCode, string>>> = {
   "hoop.wood": "Along the grain, down to the finest paper; no water, no steam and no pickle near it from here on.",
   "set.burnish": "A burnisher only, and nothing over the face.",
   "hoop.twist": "Anneal them first, one end in a vice, the other in a hand drill turned slowly.",
-  "hoop.taper":
-    "Its template lies along the rule, fold it at the front: both halves alike. Shoulders that keep the finger from bending are filed back.",
+  "hoop.taper": "Fold its template at the front to check that both halves match. File back shoulders that stop the finger bending.",
   "hoop.drill": "A hole at the root keeps the slit from running on as it is spread.",
   "hoop.spread": "Anneal it first; a little each side in turn, over the edge of a stake.",
   "hoop.feet": "Stand it on the plate and look along it: no light under either foot.",
-  "hoop.grip": "Smaller than it looks right: metal that is filed off does not come back.",
+  "hoop.grip": "Cut it smaller than looks right: metal filed off does not come back.",
   "bail.fold": "Anneal it first; press the legs together below the rod, not on it.",
-  "hang.try": "A thread through the bail; a plumb line beside it tells.",
+  "hang.try": "Put a thread through the bail and compare with a plumb line.",
   "link.close": "Pulled open it never closes round again; sideways it does.",
   "earwire.bend": "Both of a pair on the same pin and rod; a few light blows on the bow make it spring.",
   "post.harden": "Soldering left it soft: soft it bends in the ear.",
-  "join.fuse": "Flame over the whole piece until the surface shimmers along the seam; then away.",
+  "join.fuse":
+    "Press the clean ends hard together. Move the flame over the whole piece until the surface shimmers along the seam, then take it away.",
   "set.try": "Lay a thread under it first, or lift it with tacky putty.",
-  "set.curve": "Its template shows the height step by step; lay the strip on it, or mark the heights round the wall.",
-  "set.push": "Round several times, straight in and then rocking up.",
+  "set.curve": "Its template shows the height step by step; lay the strip on it, or mark the heights round the bezel.",
+  "set.push": "Go round several times, first straight in, then rocking up.",
 };
 
 /** How solder is put to a joint before it is heated, by where it is put. */
@@ -329,7 +329,7 @@ const FINISHED_AT: Readonly<Partial<Record<PartKind, string>>> = {
   hoop: "inside the hoop",
   strand: "inside the hoop",
   plate: "round the plate's edge",
-  wall: "round the wall's foot",
+  wall: "round the bezel's foot",
   bail: "the bail",
   "jump-ring": "the ring",
   post: "the back round the post",
@@ -346,7 +346,7 @@ const MORE: Readonly<Partial<Record<StepCode, (v: StepVoice) => string>>> = {
   "join.finish": (v) => `Sand and pre-polish ${listed([...new Set(v.works.flatMap((kind) => FINISHED_AT[kind] ?? []))])}.`,
   "hoop.round": (v) =>
     v.text("seam") === "1"
-      ? "Small by up to a size, stretch it. Large: saw the excess out at the seam."
+      ? "Too small by up to one size: stretch it. Too large: saw out the excess at the seam."
       : "Small: open it a little. Large: close it, or cut its ends.",
   "set.level": (v) => (Number(v.text("cushion")) > 0 ? `On its cushion of fine sawdust, ${v.length("cushion")} of it.` : ""),
   "set.finish": (v) =>
@@ -366,11 +366,11 @@ export const CHECKS: Readonly<Record<CheckCode, string>> = {
   "ends.noPinch": "No pinch left by the cutters",
   "ends.noLight": "No light through the closed ends",
   "edge.parallel": "Both edges are parallel",
-  "wall.upright": "The wall stands upright",
+  "wall.upright": "The bezel stands upright",
   "wall.passes": "The stone passes with a light push",
   "wall.seamLevel": "The seam is level, top and foot",
   "seat.level": "The stone lies level, down to its edge, and does not rock",
-  "rim.even": "The rim is as thick on every side",
+  "rim.even": "The rim is the same thickness all round",
   "foot.flat": "It lies flat all round, no light under it",
   "plate.room": "There is room all round for the saw",
   "joint.bright": "A bright line, inside and out",
@@ -382,19 +382,19 @@ export const CHECKS: Readonly<Record<CheckCode, string>> = {
   "joint.noFlood": "No solder outside the joint",
   "joint.noVoid": "No void where the paste boiled",
   "joint.firm": "Nothing moves when it is pressed",
-  "joint.noGlue": "No glue stands out beside it",
-  "ledge.touches": "It touches the wall all round",
-  "ornament.touches": "It touches the wall all along, no light between",
+  "joint.noGlue": "No glue squeezed out of the joint",
+  "ledge.touches": "It touches the bezel all round",
+  "ornament.touches": "It touches the bezel all along, no light between",
   "snippets.equal": "All as long as the first",
-  "beads.round": "All round, none pitted or flat",
+  "beads.round": "Every bead is round, none pitted or flat",
   "beads.stand": "Each bead stands in its place, none sunk or leaning",
-  "plate.noLine": "The wall's line no longer shows at the edge",
+  "plate.noLine": "The bezel's line no longer shows at the edge",
   "hoop.round": "Round on the mandrel, from both sides",
   "hoop.size": "The size is what was asked for",
   "hoop.sitsFlat": "It sits without rocking, no light through",
   "mount.square": "The hoop stands by itself, square both ways",
   "feet.stand": "It stands by itself on the plate, every foot flat",
-  "legs.alike": "The legs are alike, side by side and end to end",
+  "legs.alike": "The legs match, side to side and end to end",
   "edge.even": "Both edges run evenly, alike left and right",
   "bridge.meets": "Both ends meet the hoop all over, no light through",
   "sleeve.slides": "It slides on with a push, no play",
@@ -412,14 +412,14 @@ export const CHECKS: Readonly<Record<CheckCode, string>> = {
   "stone.out": "The stone is out again",
   "stone.still": "The stone does not move or rock",
   "edge.smooth": "The top edge is thin and smooth to a fingernail",
-  "parts.reached": "Nothing left that a file cannot reach later",
+  "parts.reached": "Nothing left to finish where a file will not reach later",
 };
 
 /** A caution's name, for the step it stands at, and what it says in full. */
 export const CAUTIONS: Readonly<Record<CautionCode, { readonly name: string; readonly text: string }>> = {
   torch: {
     name: "torch and gas",
-    text: "Cylinders secured and leak-tested, nothing flammable near, hair and sleeves tied back, eyes protected, air moving.",
+    text: "Cylinders secured and leak-tested, nothing flammable near, hair and sleeves tied back, eyes protected, good ventilation.",
   },
   pickle: {
     name: "acid",
@@ -434,7 +434,7 @@ export const CAUTIONS: Readonly<Record<CautionCode, { readonly name: string; rea
   noMoreHeat: { name: "no more heat", text: "None once the stone is in." },
   charcoal: { name: "charcoal block", text: "Warm it slowly, bind it with iron wire, douse it after." },
   softStone: { name: "soft stone", text: "Hand tools only; protect it with wax or tape." },
-  glue: { name: "glue and resin", text: "Ventilate, gloves, and the time its sheet asks for before it is worked." },
+  glue: { name: "glue and resin", text: "Ventilate, wear gloves, and let it cure as long as its sheet says before working it." },
   sealed: { name: "sealed hollow", text: "It can burst in the flame: vent it." },
 };
 

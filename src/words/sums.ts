@@ -55,13 +55,13 @@ export function sumParts(shares: readonly Share[], unit: Unit, units: Units): Su
 
 /** Why what is cut is not the sum to its last digit. */
 const WHY: Readonly<Record<Rounding, string>> = {
-  strip: "short stretches",
+  strip: "a short strip can be stretched",
   height: "it is filed down",
-  blank: "a saw goes no finer",
+  blank: "a saw cuts no finer",
   measured: "",
 };
 
-/** "cut at 46.05: short stretches", where what is cut is shown otherwise than what it is the sum of; else empty. */
+/** "cut at 46.05: a short strip can be stretched", where what is cut is shown otherwise than what it is the sum of; else empty. */
 export function cutAt(mm: number, rounding: Rounding, units: Units): string {
   const [cut, sum] = [showLength(mm, rounding, units), showLength(mm, "measured", units)];
   return Number(cut) === Number(sum) ? "" : `cut at ${cut}: ${WHY[rounding]}`;

@@ -1,22 +1,12 @@
+import { METALS } from "@/core/metal/metals";
 import { demoPiece } from "@demo/pieces";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { type Piece } from "@/core/piece/piece";
 import { planPiece } from "@/core/piece/plan-piece";
 import { FIGURE_NAMES } from "./figures";
-import { WAY_ADVICE, jointAdvice, piecesText } from "./heats";
+import { WAY_ADVICE, jointAdvice, pallionsText } from "./heats";
 import { BLANK_MARKS } from "./marks";
-import {
-  FORM_NAMES,
-  METAL_NAMES,
-  RULE_NAMES,
-  SCHOOL_NAMES,
-  SECTION_NAMES,
-  SHAPE_NAMES,
-  SOURCE_ADVICE,
-  SYSTEM_NAMES,
-  WAY_NAMES,
-  namesIn,
-} from "./names";
+import { FORM_NAMES, RULE_NAMES, SCHOOL_NAMES, SECTION_NAMES, SHAPE_NAMES, SOURCE_ADVICE, SYSTEM_NAMES, WAY_NAMES, namesIn } from "./names";
 import { STAGE_NAMES } from "./stages";
 import { CAUTIONS, CHECKS } from "./steps";
 import { SOURCE_NAMES, TERM_NAMES } from "./terms";
@@ -25,12 +15,14 @@ import { ifSure } from "./doubt";
 import { METRIC } from "./show";
 import { sumParts } from "./sums";
 
-test("where a number came from, what it is called, and what the schools and sources of a wall are", () => {
+const metalNames = Object.fromEntries(Object.entries(METALS).map(([metal, { name }]) => [metal, name]));
+
+test("where a number came from, what it is called, and what the schools and sources of a bezel are", () => {
   expect(SOURCE_NAMES).toEqual({
     stone: "from the stone",
     piece: "set on this piece",
     bench: "from my bench",
-    shipped: "shipped default",
+    shipped: "standard value",
     formula: "worked out",
     measured: "as you measured it",
     learned: "yours, from your own makes",
@@ -42,7 +34,7 @@ test("where a number came from, what it is called, and what the schools and sour
     post: "post",
     wireAndRing: "wire and ring",
     outline: "outline",
-    wall: "wall",
+    wall: "bezel",
     yours: "yours",
     fit: "fit",
     squaring: "squaring both ends",
@@ -82,7 +74,7 @@ test("where a number came from, what it is called, and what the schools and sour
     hammer: "gained by hammering",
     drop: "both legs",
     overChain: "over the chain",
-    ...METAL_NAMES,
+    ...metalNames,
     formula: "worked out",
   });
   expect(RULE_NAMES).toEqual({ "turn-in": "Turn-in", third: "A third", fixed: "House" });
@@ -98,7 +90,7 @@ test("where a number came from, what it is called, and what the schools and sour
     long: "cut long, wrapped and sawn through",
     hull: "wrapped over the notch",
   });
-  expect(METAL_NAMES).toEqual({
+  expect(metalNames).toEqual({
     "fine-silver": "fine silver",
     sterling: "sterling",
     "sterling-935": "sterling 935",
@@ -141,7 +133,7 @@ test("where a number came from, what it is called, and what the schools and sour
     mandrel: "my mandrel",
   });
   expect(WAY_ADVICE).toEqual({
-    free: "whatever moves least",
+    free: "the order that disturbs least",
     "step-down": "no heat hotter than the last on a body",
     "one-grade": "one solder throughout",
     "fuse-first": "fuse what can be fused, then step down",
@@ -149,7 +141,7 @@ test("where a number came from, what it is called, and what the schools and sour
   });
   expect(STAGE_NAMES).toEqual({
     stone: "Stone",
-    wall: "Wall",
+    wall: "Bezel",
     plate: "Plate",
     hoop: "Hoop",
     bail: "Bail",
@@ -181,7 +173,7 @@ test("where a number came from, what it is called, and what the schools and sour
     cleared: "This browser has cleared what was kept here. This page still holds what it shows: keep it again, or save a file",
     full: "Not kept: this device is full. Save a file",
     blocked: "Not kept: close Hoop Ledger's other windows and reload, or save a file",
-    newer: "Not kept: a newer Hoop Ledger was here. Reload to get it; what it keeps is untouched",
+    newer: "Not kept: this device holds data of a newer Hoop Ledger. Reload to get it; the data is untouched",
     unavailable: "Not kept: this browser keeps nothing. Save a file before closing",
     failed: "Not kept: the browser refused. Save a file",
     stopped: "Stopped: nothing was changed",
@@ -206,7 +198,7 @@ test("where a number came from, what it is called, and what the schools and sour
     {
       solder: "under the seam, on charcoal",
       flame: "On and off at the join.",
-      hold: "It stands by its own spring.",
+      hold: "Its own spring holds it.",
     },
     {
       solder: "across the seam",
@@ -228,7 +220,7 @@ test("where a number came from, what it is called, and what the schools and sour
 
 test("what can hurt, and what is looked at", () => {
   expect(Object.entries(CAUTIONS).map(([code, { name, text }]) => `${code} = ${name}: ${text}`)).toEqual([
-    "torch = torch and gas: Cylinders secured and leak-tested, nothing flammable near, hair and sleeves tied back, eyes protected, air moving.",
+    "torch = torch and gas: Cylinders secured and leak-tested, nothing flammable near, hair and sleeves tied back, eyes protected, good ventilation.",
     "pickle = acid: Add acid to water, cover, ventilate, copper or plastic tongs, never quench red-hot work in it. Spent pickle holds copper and is hazardous waste.",
     "flux = solder and flux: No cadmium in solder; fluoride fluxes need extraction.",
     "saw = saw, burr and drill: Eye protection.",
@@ -239,7 +231,7 @@ test("what can hurt, and what is looked at", () => {
     "noMoreHeat = no more heat: None once the stone is in.",
     "charcoal = charcoal block: Warm it slowly, bind it with iron wire, douse it after.",
     "softStone = soft stone: Hand tools only; protect it with wax or tape.",
-    "glue = glue and resin: Ventilate, gloves, and the time its sheet asks for before it is worked.",
+    "glue = glue and resin: Ventilate, wear gloves, and let it cure as long as its sheet says before working it.",
     "sealed = sealed hollow: It can burst in the flame: vent it.",
   ]);
   expect(Object.entries(CHECKS).map(([code, text]) => `${code} = ${text}`)).toEqual([
@@ -255,11 +247,11 @@ test("what can hurt, and what is looked at", () => {
     "ends.noPinch = No pinch left by the cutters",
     "ends.noLight = No light through the closed ends",
     "edge.parallel = Both edges are parallel",
-    "wall.upright = The wall stands upright",
+    "wall.upright = The bezel stands upright",
     "wall.passes = The stone passes with a light push",
     "wall.seamLevel = The seam is level, top and foot",
     "seat.level = The stone lies level, down to its edge, and does not rock",
-    "rim.even = The rim is as thick on every side",
+    "rim.even = The rim is the same thickness all round",
     "foot.flat = It lies flat all round, no light under it",
     "plate.room = There is room all round for the saw",
     "joint.bright = A bright line, inside and out",
@@ -271,19 +263,19 @@ test("what can hurt, and what is looked at", () => {
     "joint.noFlood = No solder outside the joint",
     "joint.noVoid = No void where the paste boiled",
     "joint.firm = Nothing moves when it is pressed",
-    "joint.noGlue = No glue stands out beside it",
-    "ledge.touches = It touches the wall all round",
-    "ornament.touches = It touches the wall all along, no light between",
+    "joint.noGlue = No glue squeezed out of the joint",
+    "ledge.touches = It touches the bezel all round",
+    "ornament.touches = It touches the bezel all along, no light between",
     "snippets.equal = All as long as the first",
-    "beads.round = All round, none pitted or flat",
+    "beads.round = Every bead is round, none pitted or flat",
     "beads.stand = Each bead stands in its place, none sunk or leaning",
-    "plate.noLine = The wall's line no longer shows at the edge",
+    "plate.noLine = The bezel's line no longer shows at the edge",
     "hoop.round = Round on the mandrel, from both sides",
     "hoop.size = The size is what was asked for",
     "hoop.sitsFlat = It sits without rocking, no light through",
     "mount.square = The hoop stands by itself, square both ways",
     "feet.stand = It stands by itself on the plate, every foot flat",
-    "legs.alike = The legs are alike, side by side and end to end",
+    "legs.alike = The legs match, side to side and end to end",
     "edge.even = Both edges run evenly, alike left and right",
     "bridge.meets = Both ends meet the hoop all over, no light through",
     "sleeve.slides = It slides on with a push, no play",
@@ -301,18 +293,18 @@ test("what can hurt, and what is looked at", () => {
     "stone.out = The stone is out again",
     "stone.still = The stone does not move or rock",
     "edge.smooth = The top edge is thin and smooth to a fingernail",
-    "parts.reached = Nothing left that a file cannot reach later",
+    "parts.reached = Nothing left to finish where a file will not reach later",
   ]);
 });
 
 test("each figure that can be looked for has its name and the stage that shows it", () => {
   expect(FIGURE_NAMES.map(({ key, name, stage }) => `${key} = ${name}, ${stage}`)).toEqual([
-    "outline.perimeter = Round the stone, stone",
+    "outline.perimeter = Perimeter of the stone, stone",
     "outline.area = Face of the stone, stone",
     "wall.cutLength = Cut strip, length, wall",
     "wall.cutHeight = Cut strip, height, wall",
-    "wall.netLength = Wall, net length, wall",
-    "wall.netHeight = Wall, net height, wall",
+    "wall.netLength = Bezel, net length, wall",
+    "wall.netHeight = Bezel, net height, wall",
     "wall.lip = Lip over the dome, wall",
     "wall.gather = Gathering at the tightest, wall",
     "wall.faceShown = Face shown, wall",
@@ -328,7 +320,7 @@ test("each figure that can be looked for has its name and the stage that shows i
     "wall.seatBore = Burr for the seat, wall",
     "wall.seatDepth = Depth of the seat, wall",
     "wall.wallLeft = Wall left, wall",
-    "wall.shelf = Shelf under the stone, wall",
+    "wall.shelf = Floor under the stone, wall",
     "wall.cupLength = Cup that fits, inside length, wall",
     "wall.cupWidth = Cup that fits, inside width, wall",
     "wall.gap = Room round the stone in the cup, wall",
@@ -363,7 +355,7 @@ test("each figure that can be looked for has its name and the stage that shows i
     "post.cutLength = Post, bail",
     "earring.length = Earring, length, bail",
     "earring.mass = Earring, weight with its stone, bail",
-    "hang.tilt = Hangs off by, bail",
+    "hang.tilt = Tilt as it hangs, bail",
     "piece.mass = Metal of the piece, making",
   ]);
 });
@@ -371,18 +363,18 @@ test("each figure that can be looked for has its name and the stage that shows i
 test("solder is said by its form, in the maker's unit, with its place and how far apart", () => {
   const inch = { length: "inch", temperature: "F" } as const;
   const laid = { spacing: 6.35, rows: 1, evenGap: null } as const;
-  expect(piecesText({ ...laid, form: "sheet", count: 3, size: [0.7, 0.7, 0.25] }, "inside", METRIC)).toBe(
-    "3 pieces 0.7 × 0.7 mm inside, one every 6.4",
+  expect(pallionsText({ ...laid, form: "sheet", count: 3, size: [0.7, 0.7, 0.25] }, "inside", METRIC)).toBe(
+    "3 pallions 0.7 × 0.7 mm inside, one every 6.4 mm",
   );
-  expect(piecesText({ ...laid, form: "sheet", count: 1, size: [1, 1, 0.25], spacing: null }, "", METRIC)).toBe("1 piece 1.0 × 1.0 mm");
-  expect(piecesText({ ...laid, form: "wire", count: 1, size: [8.53, 0.5, 0.5], spacing: null }, "inside", METRIC)).toBe(
+  expect(pallionsText({ ...laid, form: "sheet", count: 1, size: [1, 1, 0.25], spacing: null }, "", METRIC)).toBe("1 pallion 1.0 × 1.0 mm");
+  expect(pallionsText({ ...laid, form: "wire", count: 1, size: [8.53, 0.5, 0.5], spacing: null }, "inside", METRIC)).toBe(
     "8.5 mm of 0.5 mm wire inside",
   );
-  expect(piecesText({ ...laid, form: "paste", count: 7, size: [1, 1, 1] }, "along the seat", METRIC)).toBe(
-    "7 balls of paste 1.0 mm across along the seat, one every 6.4",
+  expect(pallionsText({ ...laid, form: "paste", count: 7, size: [1, 1, 1] }, "along the seat", METRIC)).toBe(
+    "7 balls of paste 1.0 mm across along the seat, one every 6.4 mm",
   );
-  expect(piecesText({ ...laid, form: "sheet", count: 2, size: [1, 1, 0.25] }, "inside", inch)).toBe(
-    "2 pieces 0.04 × 0.04 in inside, one every 0.250",
+  expect(pallionsText({ ...laid, form: "sheet", count: 2, size: [1, 1, 0.25] }, "inside", inch)).toBe(
+    "2 pallions 0.04 × 0.04 in inside, one every 0.250 in",
   );
 });
 
@@ -391,11 +383,11 @@ const twoSettings = planPiece({ ...tern, mounts: ["a", "b"].map((id) => ({ ...te
 
 test("parts and joints are called by what they are, those of several settings with their numbers", () => {
   const { part, joint } = namesIn(twoSettings);
-  expect(["a.wall", "b.plate", "hoop", "no.part"].map(part)).toEqual(["wall of stone 1", "plate of stone 2", "hoop", "no.part"]);
+  expect(["a.wall", "b.plate", "hoop", "no.part"].map(part)).toEqual(["bezel of stone 1", "plate of stone 2", "hoop", "no.part"]);
   expect(["a.seam", "a.foot", "b.seam", "hoop.seam", "hoop.mount.a", "hoop.mount.b", "no.joint"].map(joint)).toEqual([
-    "wall seam, stone 1",
-    "wall to plate, stone 1",
-    "wall seam, stone 2",
+    "bezel seam, stone 1",
+    "bezel to plate, stone 1",
+    "bezel seam, stone 2",
     "hoop seam",
     "hoop to plate, stone 1",
     "hoop to plate, stone 2",
@@ -439,6 +431,6 @@ test("a sum leaves out what is nothing, and a doubt stands in the place of what 
   expect([ifSure(null, "59.1"), ifSure("unmeasured", "59.1"), ifSure("refused", "59.1")]).toEqual([
     "59.1",
     "not measured yet",
-    "rests on a refused entry",
+    "uses a refused entry",
   ]);
 });

@@ -1,9 +1,10 @@
-import { METAL_NAMES, counted } from "./names";
+import { METALS, type Metal } from "@/core/metal/metals";
+import { counted } from "./names";
 import { type Figure, type FormulaCode, type Source, type Term, type TermCode } from "@/core/measure/figure";
 
 export const TERM_NAMES: Readonly<Record<TermCode, string>> = {
   outline: "outline",
-  wall: "wall",
+  wall: "bezel",
   fit: "fit",
   squaring: "squaring both ends",
   mark: "mark",
@@ -48,7 +49,7 @@ export const TERM_NAMES: Readonly<Record<TermCode, string>> = {
   setting: "setting",
   post: "post",
   wireAndRing: "wire and ring",
-  ...METAL_NAMES,
+  ...(Object.fromEntries(Object.entries(METALS).map(([metal, { name }]) => [metal, name])) as Record<Metal, string>),
   formula: "worked out",
 };
 
@@ -57,7 +58,7 @@ const FORMULA_NAMES: Readonly<Record<FormulaCode, string>> = {
   measured: "wrapped with a tape",
   area: "area of the outline",
   extent: "from edge to edge",
-  hull: "round the outline's hull, at the wall's middle",
+  hull: "round the outline's hull, at the bezel's middle",
   parallel: "half the thickness, all the way round",
   "lip.flat": "catch over a flat face",
   density: "volume times density",
@@ -69,8 +70,8 @@ const FORMULA_NAMES: Readonly<Record<FormulaCode, string>> = {
   "strip.trim": "what comes off that strip",
   middle: "out to its middle, all along",
   "twist.wire": "cut length times the root of 1 + (pi d n) squared",
-  "bead.count": "as many as touch along the line of their middles",
-  "bead.gap": "what the line is longer than the beads take",
+  "bead.count": "as many as fit, touching, along their centre line",
+  "bead.gap": "length of the line left over by the beads",
   "bead.closes": "beads of this size close with nothing left over",
   "bead.stock": "snippets of all the beads",
   "snippet.wire": "2 D cubed over 3 d squared: the same metal as wire",
@@ -85,10 +86,10 @@ const FORMULA_NAMES: Readonly<Record<FormulaCode, string>> = {
   "fibre.halfEllipse": "middle of a half ellipse, 4/3 of the thickness over pi",
   "flat.depth": "outside radius less what is left under the flat",
   "flat.left": "thickness less the flat's depth",
-  "flat.width": "as wide as the plate there, or as leaves 60% of the thickness",
+  "flat.width": "as wide as the plate there, or narrower, to leave 60% of the thickness",
   "saddle.depth": "outside radius less its height at the saddle's edge",
   "saddle.left": "plate less the saddle's depth",
-  "saddle.width": "as wide as the plate there, or as leaves 0.3 of it",
+  "saddle.width": "as wide as the plate there, or narrower, to leave 0.3 of it",
   lostPerMillimetre: "inside diameter lost for each millimetre of length",
   "foot.angle": "the angle whose cosine is the plate's height over the fibre's radius",
   "foot.end": "a right angle less the one it meets the plate at",
@@ -111,7 +112,7 @@ const FORMULA_NAMES: Readonly<Record<FormulaCode, string>> = {
   "earring.stands": "from edge to edge, the point down",
   "hang.tilt": "from the wanted axis to the line from the eye to the centre of mass",
   "hang.pulled": "from the wanted axis to the line through both eyes",
-  "hang.straight": "the place of the edge from which it hangs straight",
+  "hang.straight": "the place on the edge where it hangs straight",
   blank: "bounding box of the saw line",
 };
 
@@ -119,7 +120,7 @@ export const SOURCE_NAMES: Readonly<Record<Source, string>> = {
   stone: "from the stone",
   piece: "set on this piece",
   bench: "from my bench",
-  shipped: "shipped default",
+  shipped: "standard value",
   formula: "worked out",
   measured: "as you measured it",
   learned: "yours, from your own makes",

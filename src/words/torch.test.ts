@@ -21,27 +21,27 @@ test("at the torch: solder, what holds it, where the flame goes, what is seen, a
       METRIC,
     ).map((line) => line.join(": "));
   expect(at("m1.foot.prepare")).toEqual([
-    "Solder: 7 pieces 1.0 × 1.0 mm inside, one every 6.5.",
+    "Solder: 7 pallions 1.0 × 1.0 mm inside, one every 6.5 mm.",
     "Hold: On mesh and tripod, cotter pins under the plate.",
-    "Off it: Stone, glue, iron that is not to go in the pickle, filings of another solder.",
+    "Take off first: Stone, glue, iron that must not go in the pickle, filings of other solder.",
   ]);
   expect(at("m1.foot.heat")).toEqual([
-    "Flame: wall 20%, plate 80%. From below, through the mesh.",
-    "You see: The flux heaves the pieces about, so go slowly; it dries white, then turns clear and glassy: close. Then the line runs bright.",
+    "Flame: bezel 20%, plate 80%. From below, through the mesh.",
+    "Watch for: The flux heaves the pallions about, so go slowly; it dries white, then turns clear and glassy: nearly there. Then a bright line runs along the join.",
   ]);
   expect([at("m1.foot.pickle"), at("m1.wall.cut")]).toEqual([[], []]);
   const fused = planned({ pins: [{ joint: "m1.seam", means: "fuse" }] });
   const seam = fused.steps.find(({ id }) => id === "m1.seam.heat")!;
   expect(torchLines(seam, fused, METRIC).map(([, text]) => text)).toContain(
-    "The surface turns shiny along the seam, at once: take the flame away.",
+    "The surface shines along the seam: take the flame away at once.",
   );
   const pinned = planned({ pins: ["m1.foot", "hoop.mount.m1"].map((joint) => ({ joint, grade: "medium" })) });
   const last = sayTorch(pinned.heats.at(-1)!, pinned, METRIC);
-  expect(last.care).toEqual([{ level: "error", text: "Wall to plate runs again: shield it." }]);
+  expect(last.care).toEqual([{ level: "error", text: "Bezel to plate runs again: shield it." }]);
   const all = planned({ pins: ["m1.seam", "m1.foot", "hoop.mount.m1"].map((joint) => ({ joint, grade: "medium" })) });
   expect(sayTorch(all.heats.at(-1)!, all, METRIC).care[0]).toEqual({
     level: "error",
-    text: "Wall seam, wall to plate run again: shield them.",
+    text: "Bezel seam, bezel to plate run again: shield them.",
   });
   expect(
     sayTorch(
@@ -49,14 +49,14 @@ test("at the torch: solder, what holds it, where the flame goes, what is seen, a
       plan,
       METRIC,
     ).habit,
-  ).toBe("Piece and gap alike: 23 to cut, 3.3 times that, 16 left over.");
+  ).toBe("With gaps as long as the pallions: 23 to cut, 3.3 times as many, 16 too many.");
   expect(plan.heats.map((heat) => sayTorch(heat, plan, METRIC)).map(({ look }) => look)).toEqual([
     "A bright line, inside and out; no gap, pit or bubble; the piece drops flat",
     "A bright line, inside and out; no gap, pit or bubble",
     "A bright line, inside and out; it goes all the way round; no gap, pit or bubble",
     "A bright line, inside and out; the hoop stands by itself, square both ways",
   ]);
-  expect(sayTorch(plan.heats[3]!, plan, METRIC).flame).toBe("wall 11%, plate 28%, hoop 61%. The hoop first, the setting last.");
+  expect(sayTorch(plan.heats[3]!, plan, METRIC).flame).toBe("bezel 11%, plate 28%, hoop 61%. The hoop first, the setting last.");
 });
 
 test("solder is said where it is put, and cut first, in the maker's unit; blanks where it cannot be trusted", () => {
@@ -70,32 +70,32 @@ test("solder is said where it is put, and cut first, in the maker's unit; blanks
   });
   expect(other.heats.map((heat) => sayTorch(heat, other, METRIC).solder)).toEqual([
     "1 ball of paste 1.0 mm across laid along it",
-    "2 pieces 1.0 × 1.0 mm under it, stood on them, one every 1.5",
+    "2 pallions 1.0 × 1.0 mm under it: stand it on them, one every 1.5 mm",
     expect.stringMatching(/^\d+\.\d mm of 0\.5 mm wire fed by hand once it is hot$/),
-    "4 pieces 1.0 × 1.0 mm melted on one face first, one every 1.8",
+    "4 pallions 1.0 × 1.0 mm melted on one face first, one every 1.8 mm",
   ]);
   const list = cuttingList(other.heats).map((cut) => cutSolderText(cut, other, METRIC));
   expect(list).toEqual([
     "Hard: 1 ball 1.0 mm across and 1 spare",
-    "Hard: a strip 1.0 mm wide, 2 snips and 1 spare, 3.0 mm of it",
+    "Hard: 3.0 mm of strip 1.0 mm wide: 2 pallions and 1 spare",
     expect.stringMatching(/^Medium: \d+\.\d mm of wire 0\.5 mm thick, a quarter of it spare$/),
-    "Easy: a strip 1.0 mm wide, 4 snips and 1 spare, 5.0 mm of it",
+    "Easy: 5.0 mm of strip 1.0 mm wide: 4 pallions and 1 spare",
   ]);
   const plan = planned();
   const [, , foot] = cuttingList(plan.heats);
-  expect(cutSolderText(foot!, plan, INCH)).toBe("Medium: a strip 0.04 in wide, 7 snips and 2 spare, 0.35 in of it");
+  expect(cutSolderText(foot!, plan, INCH)).toBe("Medium: 0.35 in of strip 0.04 in wide: 7 pallions and 2 spare");
   expect(cutSolderText(foot!, plan, METRIC, (key) => (key.startsWith("m1.") ? "refused" : null))).toBe(
-    "Medium: a strip 1.0 mm wide, ______ and ______ spare, ______ mm of it",
+    "Medium: ______ mm of strip 1.0 mm wide: ______ and ______ spare",
   );
 });
 
 test("a day is told in hours and minutes, with what it saves and how sure that is; a move by what it moves", () => {
   expect([1, 45, 60, 159, 59.2].map(minutesText)).toEqual(["1 min", "45 min", "1 h", "2 h 39 min", "1 h"]);
   expect(savedText({ finish: 159, oneAfterAnother: 184, proven: true, bound: 159 })).toBe(
-    "25 min less than one thing after another; no order is shorter",
+    "25 min saved by working during the waits; no order of work takes less time",
   );
   expect(savedText({ finish: 190, oneAfterAnother: 190, proven: false, bound: 189 })).toBe(
-    "one thing after another, with nothing to do meanwhile; within 1 min of the shortest",
+    "no time saved: nothing fits into the waits; at most 1 min longer than the shortest",
   );
   const [usual, own] = [{ isUsual: true }, { isUsual: false }];
   const shown = { isUsual: false, makes: 4 };
@@ -113,7 +113,7 @@ test("a day is told in hours and minutes, with what it saves and how sure that i
     "Hard holds while medium runs, with 32 °C to spare",
   );
   expect(overlapText({ harder: "hard", softer: "medium", what: "runs", spare: -3 }, METRIC)).toBe(
-    "◆ Medium runs hard, 3 °C past where it gives",
+    "◆ Medium runs hard again, 3 °C past where hard softens",
   );
   expect(overlapText({ harder: "hard", softer: "medium", what: "holds", spare: 10 }, INCH)).toBe(
     "Hard holds while medium runs, with 18 °F to spare",

@@ -30,8 +30,9 @@ export interface SaidTorch {
 const MUCH_MORE = 1.5;
 
 const SIGNS = {
-  solder: "the flux heaves the pieces about, so go slowly; it dries white, then turns clear and glassy: close. Then the line runs bright.",
-  fuse: "the surface turns shiny along the seam, at once: take the flame away.",
+  solder:
+    "the flux heaves the pallions about, so go slowly; it dries white, then turns clear and glassy: nearly there. Then a bright line runs along the join.",
+  fuse: "the surface shines along the seam: take the flame away at once.",
 } as const;
 
 /** Of the joint where it lays most for what is wanted. */
@@ -42,7 +43,7 @@ function habitText(solder: readonly Pallions[]): string {
   });
   if (most.times <= MUCH_MORE) return "";
   const cut = Math.round(most.count * most.times);
-  return `Piece and gap alike: ${cut} to cut, ${most.times.toFixed(1)} times that, ${cut - most.count} left over.`;
+  return `With gaps as long as the pallions: ${cut} to cut, ${most.times.toFixed(1)} times as many, ${cut - most.count} too many.`;
 }
 
 export function sayTorch(heat: PlannedHeat, plan: Plan, units: Units, doubtOf: DoubtOf = SURE): SaidTorch {
@@ -72,7 +73,7 @@ export function sayTorch(heat: PlannedHeat, plan: Plan, units: Units, doubtOf: D
   };
 }
 
-/** "Hard: a strip 1.0 wide, 9 snips and 3 spare, 12.0 mm of it"; blanks where what it is for cannot be trusted. */
+/** "Hard: 12.0 mm of strip 1.0 mm wide: 9 pallions and 3 spare"; blanks where what it is for cannot be trusted. */
 export function cutSolderText(cut: CutSolder, plan: Pick<Plan, "joints">, units: Units, doubtOf: DoubtOf = SURE): string {
   const { grade, form, width, count, spare, length } = cut;
   const follows = cut.joints.flatMap((id) => plan.joints.find((joint) => joint.id === id)!.follows);
@@ -81,7 +82,7 @@ export function cutSolderText(cut: CutSolder, plan: Pick<Plan, "joints">, units:
   const wide = `${snipped(width, units)} ${lengthUnit(units)}`;
   const long = `${told(snipped(length, units))} ${lengthUnit(units)}`;
   const what = {
-    sheet: `a strip ${wide} wide, ${told(counted(count, "snip"))} and ${told(String(spare))} spare, ${long} of it`,
+    sheet: `${long} of strip ${wide} wide: ${told(counted(count, "pallion"))} and ${told(String(spare))} spare`,
     wire: `${long} of wire ${wide} thick, a quarter of it spare`,
     paste: `${told(counted(count, "ball"))} ${wide} across and ${told(String(spare))} spare`,
   }[form];
@@ -103,10 +104,14 @@ export function torchLines(
       ? [
           ["Solder", `${said.solder}.`] as const,
           ["Hold", said.hold] as const,
-          ["Off it", "Stone, glue, iron that is not to go in the pickle, filings of another solder."] as const,
+          ["Take off first", "Stone, glue, iron that must not go in the pickle, filings of other solder."] as const,
         ]
       : isHeating(step)
-        ? [["Flame", said.flame] as const, ["You see", capital(said.signs)] as const, ...said.care.map(({ text }) => ["◆", text] as const)]
+        ? [
+            ["Flame", said.flame] as const,
+            ["Watch for", capital(said.signs)] as const,
+            ...said.care.map(({ text }) => ["◆", text] as const),
+          ]
         : [];
   return lines.filter(([, text]) => text !== "");
 }

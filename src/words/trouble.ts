@@ -2,7 +2,7 @@
 export const TROUBLE_WORDS = {
   full: "Not kept: this device is full. Save a file",
   blocked: "Not kept: close Hoop Ledger's other windows and reload, or save a file",
-  newer: "Not kept: a newer Hoop Ledger was here. Reload to get it; what it keeps is untouched",
+  newer: "Not kept: this device holds data of a newer Hoop Ledger. Reload to get it; the data is untouched",
   unavailable: "Not kept: this browser keeps nothing. Save a file before closing",
   failed: "Not kept: the browser refused. Save a file",
   cleared: "This browser has cleared what was kept here. This page still holds what it shows: keep it again, or save a file",

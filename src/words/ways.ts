@@ -35,7 +35,7 @@ export function sayWay(plan: Plan, letter: (joint: string) => string): SaidWay {
         : []),
       ...(heat.softens.length > 0 ? [{ what: "softens" as const, text: `${made} ${verb("soften")} ${letters(heat.softens)}` }] : []),
       ...(heat.atRisk.length > 0
-        ? [{ what: "risks" as const, text: `${made} ${verb("come")} within a hair of melting ${listed(heat.atRisk.map(names.part))}` }]
+        ? [{ what: "risks" as const, text: `${made} ${verb("come")} close to melting the ${listed(heat.atRisk.map(names.part))}` }]
         : []),
     ];
   });

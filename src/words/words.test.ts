@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { runs } from "@/runs.testing";
 import { anyPiece } from "@/core/piece/any-piece.testing";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { planPiece } from "@/core/piece/plan-piece";
@@ -56,16 +57,16 @@ test("every step, finding and term of any piece has a sentence without a hole in
       ];
       for (const text of said) if (text === "" || hole.test(text)) throw new Error(`a hole in: ${text}`);
     }),
-    { numRuns: 80 },
+    { numRuns: runs(80) },
   );
 });
 
 test("what is cut says why it is not its sum to the last digit, and nothing where it is", () => {
-  expect(cutAt(46.067, "strip", METRIC)).toBe("cut at 46.05: short stretches");
-  expect(cutAt(59.149, "blank", METRIC)).toBe("cut at 59.1: a saw goes no finer");
+  expect(cutAt(46.067, "strip", METRIC)).toBe("cut at 46.05: a short strip can be stretched");
+  expect(cutAt(59.149, "blank", METRIC)).toBe("cut at 59.1: a saw cuts no finer");
   expect(cutAt(3.157, "height", METRIC)).toBe("cut at 3.20: it is filed down");
   expect([cutAt(46.05, "strip", METRIC), cutAt(59.1, "blank", METRIC), cutAt(46.067, "measured", METRIC)]).toEqual(["", "", ""]);
-  expect(cutAt(46.067, "strip", INCH)).toBe("cut at 1.813: short stretches");
+  expect(cutAt(46.067, "strip", INCH)).toBe("cut at 1.813: a short strip can be stretched");
 });
 
 test("degrees more and temperatures in either unit, and every word of the craft is said in two sentences", () => {

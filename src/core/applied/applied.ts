@@ -24,7 +24,7 @@ export interface Applied {
   readonly shaped: Shaped;
   readonly at: readonly [number, number];
   readonly along: number;
-  /** Degrees counter-clockwise that its length is turned by: from +x, or from the way round the hoop. */
+  /** Degrees anticlockwise that its length is turned by: from +x, or from the way round the hoop. */
   readonly turn: number;
 }
 

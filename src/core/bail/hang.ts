@@ -83,7 +83,7 @@ export function turned(degrees: number): number {
   return turn <= -180 ? turn + 360 : turn;
 }
 
-/** Degrees counter-clockwise from an axis (degrees from +x) to the way from one point to another. */
+/** Degrees anticlockwise from an axis (degrees from +x) to the way from one point to another. */
 export function tiltBetween([fx, fy]: Point, [tx, ty]: Point, axis: number): number {
   return turned((Math.atan2(ty - fy, tx - fx) * 180) / Math.PI - axis);
 }

@@ -29,7 +29,7 @@ export interface DrawnHang {
   readonly tilt: number;
   /** From where it hangs straight; null where it does not from anywhere. */
   readonly straight: (DrawnEye & { readonly along: number }) | null;
-  /** mm along the edge from what would be its top to the eye, counter-clockwise. */
+  /** mm along the edge from what would be its top to the eye, anticlockwise. */
   readonly aside: number;
   /** Degrees that a millimetre along the edge tilts it by. */
   readonly perMillimetre: number;
@@ -196,7 +196,7 @@ function marksBetween(from: { readonly at: number; readonly tilt: number }, to: 
   });
 }
 
-/** mm along the outline from one place to another, the shorter way, counter-clockwise positive. */
+/** mm along the outline from one place to another, the shorter way, anticlockwise positive. */
 function alongBetween({ perimeter }: Outline, from: number, to: number): number {
   const share = to - from - Math.round(to - from);
   return share * perimeter;

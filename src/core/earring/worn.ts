@@ -1,20 +1,17 @@
 import { type Finding, finding } from "../measure/finding";
 import { type Figures, single, sum, term } from "../measure/figure";
-import { type Metal } from "../metal/metals";
+import { METALS, type Metal } from "../metal/metals";
 import { type Weight } from "../mount/weights";
 
 /** Wire that goes through a pierced ear: thinner cuts and bends, thicker does not pass (mm). */
 const EAR = { least: 0.7, most: 1 } as const;
-
-/** Metals that an ear bears day and night. */
-const KIND: ReadonlySet<Metal> = new Set(["fine-silver", "sterling", "sterling-935"]);
 
 /** What is to be said of wire that is worn in a pierced ear. */
 export function wornInEar(part: string, metal: Metal, wire: number): Finding[] {
   return [
     ...(wire > EAR.most ? [finding("ear.wire-thick", "warning", part, { wire, most: EAR.most })] : []),
     ...(wire < EAR.least ? [finding("ear.wire-thin", "warning", part, { wire, least: EAR.least })] : []),
-    ...(KIND.has(metal) ? [] : [finding("ear.metal", "warning", part, { metal })]),
+    ...(METALS[metal].isWornInEar ? [] : [finding("ear.metal", "warning", part, { metal })]),
   ];
 }
 

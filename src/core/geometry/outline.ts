@@ -5,7 +5,7 @@ export type Point = readonly [x: number, y: number];
 
 /** A place on a closed curve. */
 export interface Station {
-  /** How far round from the datum, counter-clockwise, as a share of the whole length: 0 to 1. */
+  /** How far round from the datum, anticlockwise, as a share of the whole length: 0 to 1. */
   readonly at: number;
   readonly x: number;
   readonly y: number;
@@ -49,7 +49,7 @@ export type Parallel =
 /** The curve's width in mm between two lines that touch it, measured along a direction given in radians from +x. */
 export type Extent = (direction: number) => number;
 
-/** A closed curve, counter-clockwise, in mm; its datum is the point of greatest x on the axis of symmetry. */
+/** A closed curve, anticlockwise, in mm; its datum is the point of greatest x on the axis of symmetry. */
 export interface Outline {
   readonly perimeter: number;
   readonly area: number;

@@ -10,7 +10,7 @@ export interface Line {
   readonly length: number;
 }
 
-/** A run of a circle from the angle `start` through `sweep`, counter-clockwise if positive (radians). */
+/** A run of a circle from the angle `start` through `sweep`, anticlockwise if positive (radians). */
 export interface Arc {
   readonly kind: "arc";
   readonly x: number;
@@ -44,7 +44,7 @@ export function pointAt(piece: Piece, share: number): Point {
   return [piece.x + piece.radius * Math.cos(angle), piece.y + piece.radius * Math.sin(angle)];
 }
 
-/** The direction to the right of the way along, of length 1: outward on a curve that runs counter-clockwise. */
+/** The direction to the right of the way along, of length 1: outward on a curve that runs anticlockwise. */
 export function normalAt(piece: Piece, share: number): Point {
   if (piece.kind === "line") return [piece.dy, -piece.dx];
   const angle = piece.start + piece.sweep * share;

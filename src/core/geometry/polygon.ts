@@ -57,7 +57,7 @@ export function joinedPolygons(polygons: readonly (readonly Point[])[]): Point[]
   return joined;
 }
 
-/** The package's y points downward: counter-clockwise here is clockwise there. */
+/** The package's y points downward: anticlockwise here is clockwise there. */
 export function polygonArea(points: readonly Point[]): number {
   return -area(points as [number, number][]);
 }

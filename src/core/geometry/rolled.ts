@@ -8,7 +8,7 @@ const ARC_STEP = Math.PI / 90;
 const MOST_PLACES = 200_000;
 
 /**
- * The way that the middle of a disc of radius `d` goes as it is rolled round a closed polygon, counter-clockwise, on its outside: the
+ * The way that the middle of a disc of radius `d` goes as it is rolled round a closed polygon, anticlockwise, on its outside: the
  * polygon pushed out by `d`, but for bays that it rolls into and whose mouth is too narrow to let it, where it crosses itself. What wavers is passed over: a place is
  * left out as soon as a disc that touches those before and after it does not reach it, so that the work grows as the polygon is long.
  */

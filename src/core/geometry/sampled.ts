@@ -50,7 +50,7 @@ const LEAST_STEP = 1 / 1024;
 const CIRCLE_WITHIN = 2e-3;
 
 /**
- * An outline of smooth spans, each beginning where the one before it ends, counter-clockwise from the datum. Lengths
+ * An outline of smooth spans, each beginning where the one before it ends, anticlockwise from the datum. Lengths
  * and areas by Gauss-Legendre panels between places close enough for a chord (error far under 1e-4 mm on a stone).
  * Parallel curves in closed form (Steiner) as long as none of it crosses itself; else by polygon clipping on the chords, whose loss of length
  * is put back (within 0.002 mm on 60 mm).

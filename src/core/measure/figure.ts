@@ -69,8 +69,8 @@ export type TermCode =
   | MetalCode
   | "formula";
 
-/** Metals by their names in the file. */
-type MetalCode = "fine-silver" | "sterling" | "sterling-935" | "copper" | "brass";
+/** Metals by their names in files: the one list of them. What each is like is its row in `core/metal/metals.ts`. */
+export type MetalCode = "fine-silver" | "sterling" | "sterling-935" | "copper" | "brass";
 
 /** Names the formula of a term that is not read off a field. */
 export type FormulaCode =

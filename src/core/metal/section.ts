@@ -81,7 +81,7 @@ export function flatFace(section: Section, outside: number, flat: number, from =
   return smoothIntegral(chordAt, from, to, 16);
 }
 
-/** The section's outline for drawing, counter-clockwise from the inside face's left end, as [across, height]. */
+/** The section's outline for drawing, anticlockwise from the inside face's left end, as [across, height]. */
 export function sectionCurve(section: Section): (readonly [number, number])[] {
   const steps = 32;
   const heights = Array.from({ length: steps + 1 }, (_, i) => (section.thickness * (1 - Math.cos((Math.PI * i) / steps))) / 2);

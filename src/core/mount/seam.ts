@@ -2,7 +2,7 @@ import { felt } from "../geometry/felt";
 import { type Corner, type Outline, withinOne } from "../geometry/outline";
 import { tolerance } from "../measure/tolerances";
 
-/** A run of an outline, counter-clockwise; `to` may pass 1. */
+/** A run of an outline, anticlockwise; `to` may pass 1. */
 export interface Run {
   readonly from: number;
   readonly to: number;

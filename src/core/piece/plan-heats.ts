@@ -206,7 +206,7 @@ function together(solder: readonly Pallions[]): PlannedHeat["pallions"] {
 }
 
 function overshootFindings({ parts }: Assembly, { overshoot, shelf }: HeatWishes): Finding[] {
-  if (overshoot <= SAFE_OVERSHOOT || !parts.some(({ metal }) => metal === "sterling")) return [];
+  if (overshoot <= SAFE_OVERSHOOT || !parts.some(({ metal }) => METALS[metal].firestains)) return [];
   const hottest = solderFlames(shelf, overshoot).filter(({ working }) => danger(working, "sterling") !== null);
   return hottest.map(({ id, working }) => finding("heats.overshoot", "warning", "heats", { overshoot, grade: id, working }));
 }
@@ -267,7 +267,7 @@ function inMaking({ parts, joints }: Assembly, wishes: HeatWishes): (heat: Plann
   return ({ joints: ids, means, grade, flame }) => ({
     joints: ids,
     grade,
-    blooms: flame.some(({ part }) => parts.find(({ id }) => id === part)!.metal === "sterling"),
+    blooms: flame.some(({ part }) => METALS[parts.find(({ id }) => id === part)!.metal].firestains),
     torch: ids.map((id) => {
       const joint = joints.find((each) => each.id === id)!;
       return atTheTorch(means === "fuse" ? "fuse" : placingIn(joint, grade, wishes));

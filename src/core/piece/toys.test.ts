@@ -5,6 +5,7 @@ import { FORMS } from "../hoop/forms/forms";
 import { NOTHING } from "../joint/contribution";
 import { step } from "../making/step";
 import { single, term } from "../measure/figure";
+import { METALS, type Metal, type MetalFacts, isPure, metalsFor } from "../metal/metals";
 import { type LayerKind } from "../mount/layers/layer";
 import { LAYERS } from "../mount/layers/layers";
 import { SHIPPED_BENCH } from "./bench";
@@ -60,7 +61,15 @@ const cord: LayerKind = {
   faults: () => [],
 };
 
+/** A metal that melts low, fuses and is offered for plates alone. */
+const moonmetal: MetalFacts = {
+  ...METALS.sterling,
+  ...{ name: "moon metal", density: 5, solidus: 720, liquidus: 720, fuses: true, firestains: false, isWornInEar: false },
+  ...{ offeredFor: ["plate"], usualFor: ["plate"] },
+};
+
 afterEach(() => {
+  Reflect.deleteProperty(METALS, "moonmetal");
   Reflect.deleteProperty(FORMS, "lapped");
   Reflect.deleteProperty(LAYERS, "cord");
 });
@@ -112,4 +121,20 @@ test("an ornament from outside starts where the one under it ends, moves the pla
   const even = { ...piece, mounts: [{ ...piece.mounts[0]!, plate: { ...piece.mounts[0]!.plate, edge: "even" } }] } as Piece;
   const areaOf = (of: Piece) => planPiece(of, SHIPPED_BENCH).figures["m1.plate.area"]!.value;
   expect(areaOf(even)).toBeGreaterThan(areaOf(piece));
+});
+
+test("a metal from outside is offered where it is used, weighed, kept from heats it would melt in, and told where it does not belong", () => {
+  const metal = "moonmetal" as Metal;
+  Object.assign(METALS, { moonmetal });
+  expect([metalsFor("plate").includes(metal), metalsFor("hoop").includes(metal), isPure(metal)]).toEqual([true, false, true]);
+  const plated = { ...tern, mounts: [{ ...mount, plate: { ...mount.plate, metal } }] } as unknown as Piece;
+  const [plan, before] = [planPiece(plated, SHIPPED_BENCH), planPiece(tern, SHIPPED_BENCH)];
+  const mass = (of: typeof plan) => of.figures["m1.plate.mass"]!.value;
+  expect(mass(plan) / mass(before)).toBeCloseTo(5 / METALS.sterling.density, 12);
+  const heatOf = (of: typeof plan, joint: string) => of.heats.find(({ joints }) => joints.includes(joint))!;
+  expect(before.heats.filter(({ joints }) => joints.includes("m1.foot")).every(({ working }) => working > 720)).toBe(true);
+  expect(plan.heatPlan.status === "impossible" || heatOf(plan, "m1.foot").working < 720).toBe(true);
+  expect(plan.drawing.settings.m1!.plan).toEqual(before.drawing.settings.m1!.plan);
+  const worn = { ...tern, kind: "earrings", carrier: { type: "posts", wire: 0.8, length: 10, at: [0, 0], metal } } as unknown as Piece;
+  expect(planPiece(worn, SHIPPED_BENCH).findings.map(({ code }) => code)).toContain("ear.metal");
 });

@@ -244,7 +244,7 @@ function bars(pen: Pen): void {
       );
     words(pen, text, [x + length / 2, y + 1.2], TITLE, true);
   }
-  words(pen, "Print at 100 %, no fitting to the page; measure these first.", [MARGIN, MARGIN - 1], 2.6);
+  words(pen, "Print at 100%, without fitting to the page. Measure these bars first.", [MARGIN, MARGIN - 1], 2.6);
 }
 
 /** All templates at true size: lines and text as such, each page with its bars, name and number. */

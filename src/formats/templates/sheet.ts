@@ -1,3 +1,4 @@
+import { METALS } from "@/core/metal/metals";
 import { type Box, type Curve, boxOf, circle, mirrored, polygonCurve } from "@/core/geometry/curve";
 import { type Point } from "@/core/geometry/outline";
 import { type Blank, type BlankMark } from "@/core/measure/blank";
@@ -8,7 +9,7 @@ import { type Plan, bailIn, hoopIn } from "@/core/piece/plan";
 import { type Doubt, type DoubtOf, SURE } from "@/core/piece/doubt";
 import { DOUBTS } from "@/words/doubt";
 import { BLANK_MARKS } from "@/words/marks";
-import { LAYER_NAMES, METAL_NAMES, capital, lowered, namesIn } from "@/words/names";
+import { LAYER_NAMES, capital, lowered, namesIn } from "@/words/names";
 import { type Units, lengthUnit, showLength } from "@/words/show";
 import { bareIn } from "@/words/steps";
 
@@ -115,7 +116,7 @@ function plateTemplate({ plan, units, doubtOf }: Told, mount: Mount, before: str
   const { back } = plan.settled.mounts[mount.id]!;
   return template(
     `${before}plate`,
-    `Plate, blank ${bare(key("blankLength"))} × ${bare(key("blankWidth"))} ${lengthUnit(units)}, ${METAL_NAMES[back.metal]} ${showLength(back.thickness, "measured", units)}`,
+    `Plate, blank ${bare(key("blankLength"))} × ${bare(key("blankWidth"))} ${lengthUnit(units)}, ${METALS[back.metal].name} ${showLength(back.thickness, "measured", units)}`,
     [
       { curve: drawn.sawLine, isClosed: true, kind: "cut" },
       { curve: drawn.plateEdge, isClosed: true, kind: "edge" },
@@ -212,7 +213,7 @@ function wallTemplate({ plan, units, doubtOf }: Told, mount: Mount, before: stri
   return [
     template(
       `${before}wall`,
-      `Wall, ${bare(key("cutLength"))} × ${bare(key("cutHeight"))} ${lengthUnit(units)}, ${METAL_NAMES[wall.metal]} ${showLength(wall.thickness, "measured", units)}`,
+      `Bezel, ${bare(key("cutLength"))} × ${bare(key("cutHeight"))} ${lengthUnit(units)}, ${METALS[wall.metal].name} ${showLength(wall.thickness, "measured", units)}`,
       [...drawing.lines, ...gaps.map((gap) => sawn(gap, edge, tall))],
       [...drawing.labels, ...(edge ? heights(edge, blank, units) : [])],
       doubtOf(key("cutLength")) ?? doubtOf(key("cutHeight")),
@@ -286,7 +287,7 @@ function hoopBlank({ plan, units, doubtOf }: Told): Template[] {
   const { section, metal } = hoop.settled;
   const blank = plan.drawing.laid.hoop!;
   const { pattern } = hoop.drawn;
-  const title = `Hoop's blank, ${bareIn(plan, units, doubtOf)("hoop.cutLength")} × ${showLength(section.width, "measured", units)} ${lengthUnit(units)}, ${METAL_NAMES[metal]}`;
+  const title = `Hoop's blank, ${bareIn(plan, units, doubtOf)("hoop.cutLength")} × ${showLength(section.width, "measured", units)} ${lengthUnit(units)}, ${METALS[metal].name}`;
   const { lines, labels } = pattern ? shaped(pattern, blank) : strip(blank, section.width, null);
   return [template("hoop", title, lines, labels, doubtOf("hoop.cutLength"))];
 }
@@ -329,7 +330,7 @@ function bridgeBlank({ plan, units, doubtOf }: Told): Template[] {
   return [
     template(
       "bridge",
-      `Bridge, ${bareIn(plan, units, doubtOf)(key)} × ${showLength(section.width, "measured", units)} ${lengthUnit(units)}, ${METAL_NAMES[bridge.metal]} ${showLength(bridge.thickness, "measured", units)}`,
+      `Bridge, ${bareIn(plan, units, doubtOf)(key)} × ${showLength(section.width, "measured", units)} ${lengthUnit(units)}, ${METALS[bridge.metal].name} ${showLength(bridge.thickness, "measured", units)}`,
       lines,
       labels,
       doubtOf(key),
@@ -347,7 +348,7 @@ function bailPattern({ plan, units, doubtOf }: Told): Template[] {
   return [
     template(
       "bail",
-      `Bail, ${bareIn(plan, units, doubtOf)(key)} × ${showLength(widest.value, "measured", units)} ${lengthUnit(units)}, ${METAL_NAMES[metal]} ${showLength(thickness, "measured", units)}`,
+      `Bail, ${bareIn(plan, units, doubtOf)(key)} × ${showLength(widest.value, "measured", units)} ${lengthUnit(units)}, ${METALS[metal].name} ${showLength(thickness, "measured", units)}`,
       lines,
       labels,
       doubtOf(key),

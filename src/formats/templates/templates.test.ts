@@ -35,9 +35,9 @@ test("each thing that is cut has its template, at the size that is cut", () => {
   expect(sheetOf("samphire-ring").map(({ id }) => id)).toEqual(["hoop"]);
   expect(sheetOf("redshank-ring").map(({ id, title }) => [id, title.split(",")[0]])).toEqual([
     ["m1-plate", "Stone 1: plate"],
-    ["m1-wall", "Stone 1: wall"],
+    ["m1-wall", "Stone 1: bezel"],
     ["m2-plate", "Stone 2: plate"],
-    ["m2-wall", "Stone 2: wall"],
+    ["m2-wall", "Stone 2: bezel"],
     ["hoop", "Hoop's blank"],
   ]);
   const piece = demoPiece("tern-ring");
@@ -224,7 +224,7 @@ test("a DXF read back is in millimetres, each loop one closed polyline with its 
   expect(2 * Math.PI * round.radius).toBeCloseTo(sawn("plover-ring", 1.37), 9);
 });
 
-test("the uneven wall's strip is cut to its curve, with its height at the seam, at points and every five millimetres", () => {
+test("the uneven bezel's strip is cut to its curve, with its height at the seam, at points and every five millimetres", () => {
   const thrift = one("thrift-ring", "wall");
   const [outline] = thrift.lines;
   expect(outline!.curve.strokes.length).toBeGreaterThan(40);

@@ -88,8 +88,8 @@ export function AppliedList({ mount }: { readonly mount: string | null }) {
     return { ...start, at: [toTwentieth(x), toTwentieth(y)] };
   };
   return (
-    <section aria-label="Put on">
-      <h2 className="section-head">Put on</h2>
+    <section aria-label="Sweated on">
+      <h2 className="section-head">Sweated on</h2>
       <ul>
         {here.map((each) => (
           <li
@@ -108,7 +108,7 @@ export function AppliedList({ mount }: { readonly mount: string | null }) {
             <button
               type="button"
               className="btn btn-plain"
-              aria-label={`Take ${each.name ?? APPLIED_NAMES[each.shape]} away`}
+              aria-label={`Remove ${each.name ?? APPLIED_NAMES[each.shape]}`}
               onClick={() =>
                 session.change((piece) => {
                   piece.applied = piece.applied!.filter(({ id }) => id !== each.id);
@@ -191,7 +191,7 @@ function AppliedMeasures({ applied, parts }: { readonly applied: Applied; readon
       {isOnHoop && (
         <div className="col-span-full">
           <ChoiceField
-            label="Put on"
+            label="When"
             value={when}
             options={[
               { value: "formed", text: "Formed" },

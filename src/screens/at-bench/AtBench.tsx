@@ -229,7 +229,7 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
       ...(isTaken && act?.kind === "change" && setting(make, { asBegun: changed })),
       ...(isTaken && act?.kind === "again" && { drop: { done: make.done.filter((each) => act.entries.includes(each.step)) } }),
     });
-    say(isTaken ? "Taken, and written down." : "Written down.");
+    say(isTaken ? "Applied and noted." : "Noted.");
   };
   /** What was read and says otherwise than a check. */
   const contradicted = (code: CheckCode) => (step ? contradicting(code, step, plan.remedies) : undefined);
@@ -281,7 +281,7 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
                   onUntick={() => void keep(ticking(make, entriesOf(shown), false, ""))}
                 />
               ) : (
-                <h1 className="text-[30px] font-bold lg:text-[44px]">All steps are done. What came of it?</h1>
+                <h1 className="text-[30px] font-bold lg:text-[44px]">All steps are done. How did it turn out?</h1>
               )}
             </section>
             <section
@@ -326,7 +326,7 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
                 className={`night-btn max-lg:flex-1 max-lg:!text-[22px] max-lg:!font-bold ${stop ? "border-dashed text-night-soft" : "night-go"}`}
                 onClick={goOn}
               >
-                {stop ? "Done, held" : doneAt === undefined ? "Done" : "Go on"}{" "}
+                {stop ? "Done, held" : doneAt === undefined ? "Done" : "Next step"}{" "}
                 <kbd className="night-key !border-[#c79f4b] !bg-[#e6bd66] !text-night">Space</kbd>
               </button>
             ) : (

@@ -32,7 +32,9 @@ export function BenchHead({ make, plan, done, step, at, isBegun, undo, onLook, o
           {name}
         </b>
         <span className="whitespace-nowrap">{step ? `Step ${at + 1} of ${plan.steps.length}` : "All steps done"}</span>
-        <span className="ml-auto whitespace-nowrap max-sm:hidden">{isBegun ? `Begun ${clockText(make.started)}` : "Not begun yet"}</span>
+        <span className="ml-auto whitespace-nowrap max-sm:hidden">
+          {isBegun ? `Started ${clockText(make.started)}` : "Not started yet"}
+        </span>
         {undo && (
           <button type="button" className="night-btn !min-h-[44px] !px-3 !text-[15px] max-sm:ml-auto" onClick={undo}>
             Undo

@@ -90,7 +90,7 @@ export function Meanwhile({ step, plan, units, onTurn }: MeanwhileProps) {
       className="flex min-h-[46px] items-center gap-3 rounded-[8px] border border-night-line px-3.5 text-left text-[15px] hover:border-night-edge"
     >
       <span className="min-w-0 flex-1 py-1.5 leading-snug">
-        This waits. <b>Meanwhile: {title}</b>
+        This part is waiting. <b>Meanwhile: {title}</b>
       </span>
       <kbd className="night-key max-lg:hidden">M</kbd>
     </button>
@@ -99,7 +99,7 @@ export function Meanwhile({ step, plan, units, onTurn }: MeanwhileProps) {
 
 function readyText({ at, isUsual }: NonNullable<Beside["ready"]>, now: number): string {
   const text = at > now ? leftText(at - now) : "ready";
-  return isUsual ? `${text}, usually` : text;
+  return isUsual ? `${text} (usual time)` : text;
 }
 
 /** Another piece that is being worked on: where it stands, and what comes next of it. */
@@ -113,7 +113,7 @@ export interface Beside {
 export function OtherPieces({ others, now }: { readonly others: readonly Beside[]; readonly now: number }) {
   if (others.length === 0) return null;
   return (
-    <nav aria-label="Also on the bench" className="flex flex-col gap-1.5">
+    <nav aria-label="Other pieces under way" className="flex flex-col gap-1.5">
       {others.map(({ id, name, next, ready }) => (
         <Link
           key={id}

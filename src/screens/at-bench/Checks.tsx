@@ -19,9 +19,9 @@ export function Checks({ step: { checks }, looked, contradicted, onCheck }: Prop
   const units = useUnits();
   if (checks.length === 0) return null;
   return (
-    <section aria-label="Look before you go on">
+    <section aria-label="Check before you go on">
       <h2 className="mb-1 text-[15px] text-night-soft">
-        Look before you go on{" "}
+        Check before you go on{" "}
         <span className="max-lg:hidden">
           ({checks.length === 1 ? "key" : "keys"} {checks.map((_, i) => i + 1).join(", ")})
         </span>

@@ -61,13 +61,13 @@ export function Finish({ make, size, system, weight, onFinish }: Props) {
     <section aria-label="Result" className="flex flex-col gap-4">
       {system !== null && (
         <Field
-          label={`Size it came to, ${system}`}
+          label={`Size reached, ${system}`}
           value={result.size ?? ""}
           onChange={(text) => set({ size: text === "" ? null : oneLine(text).slice(0, 24) }, "size")}
         >
           {result.size === undefined && size !== "" && (
             <button type="button" className="night-btn !min-h-[46px] !text-[16px]" onClick={() => set({ size }, null)}>
-              It read {size}
+              Use {size}, as read
             </button>
           )}
         </Field>
@@ -75,13 +75,13 @@ export function Finish({ make, size, system, weight, onFinish }: Props) {
       <Weight make={make} planned={weight} />
       <Minutes make={make} onSet={(minutes) => set({ minutes }, "minutes")} />
       <WordsField
-        label="What you would tell the next one"
+        label="Note for next time"
         value={result.words ?? ""}
         longest={MOST_WORDS}
         onChange={(text) => set({ words: text === "" ? null : text }, "words")}
       />
       <div>
-        <p className="mb-1.5 text-[15px] text-night-soft">Pictures, two or so</p>
+        <p className="mb-1.5 text-[15px] text-night-soft">Pictures, up to {MOST_PHOTOS}</p>
         <div className="flex flex-wrap gap-2">
           {photos.map((photo) => (
             <figure key={photo.at} className="relative">
@@ -125,7 +125,7 @@ export function Finish({ make, size, system, weight, onFinish }: Props) {
         />
       </div>
       <button type="button" className="night-btn night-go" onClick={onFinish}>
-        Put it in the ledger
+        Enter it in the ledger
       </button>
     </section>
   );
@@ -181,7 +181,7 @@ function Weight({ make, planned }: { readonly make: Make; readonly planned: numb
   const typed = text ?? (last ? last.value.toFixed(2) : "");
   return (
     <Field
-      label={`What its metal weighs, in g; planned ${planned.toFixed(2)}`}
+      label={`Weight of the metal in g; planned ${planned.toFixed(2)}`}
       value={typed}
       problem={typed === "" || readAmount(typed) !== null ? null : `"${typed}" is not a weight: type grams, e.g. 3.8`}
       onChange={(next) => {

@@ -17,13 +17,13 @@ interface Props {
 export function MethodField({ asked, value, known, onType, onLeave }: Props) {
   return (
     <label className="flex min-h-[44px] min-w-[200px] flex-1 items-center gap-2">
-      <span className="shrink-0">Worked by</span>
+      <span className="shrink-0">Method</span>
       <input
         value={value}
         list={`methods-${asked.kind}`}
         maxLength={60}
         placeholder="file, saw"
-        aria-label={`${ASKED[asked.kind]}: worked by`}
+        aria-label={`${ASKED[asked.kind]}: method`}
         onChange={(event) => onType(oneLine(event.target.value))}
         onBlur={onLeave}
         className="min-h-[44px] w-[110px] min-w-0 flex-1 rounded-[6px] border border-night-edge bg-transparent px-2.5 text-[16px] text-night-ink"

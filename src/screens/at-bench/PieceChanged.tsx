@@ -14,7 +14,7 @@ const MOST_SHOWN = 4;
 export function PieceChanged({ changes, onTake, onKeep }: Props) {
   return (
     <section aria-label="The piece has changed" className="rounded-[8px] border border-night-warn bg-[#2b2317] p-3.5">
-      <h2 className="text-[18px] font-bold">The piece was changed since this was begun</h2>
+      <h2 className="text-[18px] font-bold">The piece has changed since you started</h2>
       <ul className="mt-1 text-[16px] leading-snug">
         {changes.slice(0, MOST_SHOWN).map(({ id, before, after }) => (
           <li key={id} className="py-0.5">
@@ -24,13 +24,13 @@ export function PieceChanged({ changes, onTake, onKeep }: Props) {
         ))}
         {changes.length > MOST_SHOWN && <li className="text-night-soft">and {changes.length - MOST_SHOWN} more</li>}
       </ul>
-      <p className="mt-1 text-[15px] text-night-soft">What is done keeps its own numbers either way.</p>
+      <p className="mt-1 text-[15px] text-night-soft">Finished steps keep their numbers either way.</p>
       <div className="mt-2 flex flex-wrap gap-2">
         <button type="button" className="night-btn !min-h-[46px] !text-[16px]" onClick={onKeep}>
-          Go on as it was begun
+          Keep the plan I started with
         </button>
         <button type="button" className="night-btn night-go !min-h-[46px] !text-[16px]" onClick={onTake}>
-          Take the new plan from here
+          Use the new plan from here
         </button>
       </div>
     </section>

@@ -109,12 +109,12 @@ export function ReadingField({
         const size = readSize(system, typed, mandrel);
         return size.ok
           ? { value: size.diameter }
-          : { problem: `"${typed.trim()}" is no ${SYSTEM_NAMES[system]} size: type one as it stands on the mandrel` };
+          : { problem: `"${typed.trim()}" is not a size (${SYSTEM_NAMES[system]}): type it as marked on the mandrel` };
       }
       const length = readLength(typed, units.length);
       if (!length.ok)
         return {
-          problem: typed.trim() === "" ? "Still empty: type what it reads" : `"${typed.trim()}" is not a number: type what it reads`,
+          problem: typed.trim() === "" ? "Empty: type the reading" : `"${typed.trim()}" is not a number: type what it reads`,
         };
       return length.value > 0 ? length : { problem: `"${typed.trim()}" is nothing to measure: it must be more than 0` };
     },
@@ -316,7 +316,7 @@ export function ReadingField({
         {!problem && !doubt && said && verdict && <ReadingVerdict said={said} verdict={verdict} />}
         {!problem && !doubt && !said && !part && last && text === null && (
           <span className="text-night-soft">
-            {readingText(last.value, units)} {lengthUnit(units)}, {READ_BY[last.by]}. The plan goes on with it.
+            {readingText(last.value, units)} {lengthUnit(units)}, {READ_BY[last.by]}. The plan now uses it.
           </span>
         )}
         {last?.madeUp && <span className="block text-night-soft">{MADE_UP}</span>}

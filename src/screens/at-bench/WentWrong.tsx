@@ -38,7 +38,7 @@ export function WentWrong({ standing, onAnew, mishaps, names, units, onHappened,
       })}
       {mishaps.length === 0 && standing.length === 0 && (
         <p className="text-[17px] text-night-soft">
-          Nothing usual goes wrong at this step. Go back a step with B, or write what happened with the result.
+          Nothing usually goes wrong at this step. Press B to go back a step, or note what happened with the result.
         </p>
       )}
       <ul>
@@ -55,7 +55,7 @@ export function WentWrong({ standing, onAnew, mishaps, names, units, onHappened,
                   </button>
                 )}
                 <button type="button" className="night-btn !min-h-[46px] !text-[16px]" onClick={() => onHappened(mishap, false)}>
-                  {take ? "Only write it down" : "It happened: write it down"}
+                  {take ? "Just note it" : "Note that it happened"}
                 </button>
               </div>
             </li>

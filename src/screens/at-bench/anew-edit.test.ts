@@ -19,7 +19,7 @@ const make: Make = {
   ],
 };
 
-test("a wall made anew loses its ticks and waits, keeps its readings as the old one's, and all of it comes back when that is undone", () => {
+test("a bezel made anew loses its ticks and waits, keeps its readings as the old one's, and all of it comes back when that is undone", () => {
   const edit = anewEdit(make, plan, ["m1.wall"]);
   const after = edited(make, edit);
   expect(after.done.map(({ step }) => step)).toEqual(["m1.plate.cut", "hoop.cut"]);

@@ -69,7 +69,7 @@ function HangingStage({ mount: id }: { readonly mount: string }) {
               </Answer>
             )}
             <FigureButton figure={view.tiltFigure} name="How it hangs">
-              <Answer lead="hangs" unit={view.isStraight ? "" : "° off"}>
+              <Answer lead={view.isStraight ? "hangs" : "tilts"} unit={view.isStraight ? "" : "°"}>
                 {view.tilt}
               </Answer>
             </FigureButton>
@@ -143,14 +143,14 @@ function BailMeasures({ piece, mount, view }: MeasuresProps) {
       {entry.type !== "ear-wires" && (
         <>
           <ChoiceField
-            label="Straight down"
-            hint="what the plumb line should meet"
+            label="Hangs lowest"
+            hint="what should point down"
             value={axis}
             options={axes}
             lights="axis"
             onChoose={(value) => session.change((each) => void (hungOf(each).hangAxis = Number(value)))}
           />
-          <MeasureField field={axisField} label="Turned by" hint="from the point, counter-clockwise" value={settled.axis} lights="axis" />
+          <MeasureField field={axisField} label="Turned by" hint="from the point, anticlockwise" value={settled.axis} lights="axis" />
         </>
       )}
       <MeasureField
@@ -175,7 +175,7 @@ function BailMeasures({ piece, mount, view }: MeasuresProps) {
           className="btn my-1.5 w-full"
           onClick={() => session.change((each) => putEye(each, mount, hang.straight!.at, hang.straight!.turn))}
         >
-          Put it where it hangs straight{view.side}
+          Move the eye to where it hangs straight{view.side}
         </button>
       )}
       {entry.type !== "ear-wires" && piece.mounts.length === 1 && piece.copies !== 2 && (

@@ -92,7 +92,7 @@ export function FromTheSide({ mount, bail, drawn, earWire, half, view, box }: Pr
         </>
       )}
       <Word x={box.x} y={box.y + box.height - 6}>
-        hangs {view.drop} off the edge
+        drop from the edge {view.drop}
       </Word>
     </>
   );

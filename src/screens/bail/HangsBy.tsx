@@ -1,7 +1,7 @@
 "use client";
 
 import { castDraft } from "immer";
-import { METALS, type Metal } from "@/core/metal/metals";
+import { METALS, type Metal, metalsFor } from "@/core/metal/metals";
 import { type Piece } from "@/core/piece/piece";
 import { ChoiceField } from "@/ui/ChoiceField";
 import { MeasureField } from "@/ui/MeasureField";
@@ -11,7 +11,7 @@ import { usePlan } from "@/ui/plan";
 import { useSession } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
 import { BAIL_WORDS, WORN_WORDS } from "@/words/bails";
-import { METAL_NAMES, capital } from "@/words/names";
+import { capital } from "@/words/names";
 import { degrees, showTemperature } from "@/words/show";
 import { type Measure, STYLES, choicesOf, entryOf, hangsBy, placeOn } from "./styles";
 import { type earringView } from "./view";
@@ -35,8 +35,6 @@ export function HangsByField({ piece }: { readonly piece: Piece }) {
   );
 }
 
-const BAIL_METALS: readonly Metal[] = ["sterling", "fine-silver", "sterling-935", "copper", "brass"];
-
 export function MetalField({ metal }: { readonly metal: Metal }) {
   const session = useSession();
   const units = useUnits();
@@ -45,7 +43,7 @@ export function MetalField({ metal }: { readonly metal: Metal }) {
       label="Metal"
       hint={`starts to melt at ${showTemperature(METALS[metal].solidus, units)} ${degrees(units)}`}
       value={metal}
-      options={BAIL_METALS.map((value) => ({ value, text: capital(METAL_NAMES[value]) }))}
+      options={metalsFor("bail").map((value) => ({ value, text: capital(METALS[value].name) }))}
       onChoose={(next) =>
         session.change((each) => {
           if (each.carrier.type !== "hoop" && each.carrier.type !== "none") each.carrier.metal = next;

@@ -62,7 +62,7 @@ export function PostStage({ mount, post, drawn }: Props) {
             blank={plan.drawing.laid.post!}
             height={post.wire}
             cut={ifSure(doubtOf("post.cutLength"), `cut ${cut}`)}
-            beyond="wire goes on"
+            beyond="rest of the wire"
             names={BLANK_MARKS}
             units={units}
           />

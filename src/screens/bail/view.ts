@@ -51,7 +51,7 @@ export function bailView(plan: Plan, mount: string, units: Units) {
         : null,
     total: measured(cut.value),
     why: cutAt(cut.value, "blank", units),
-    beyond: earWire ? "wire goes on" : words.beyond(withUnit(settled.bore, "measured", units)),
+    beyond: earWire ? "rest of the wire" : words.beyond(withUnit(settled.bore, "measured", units)),
     eachMillimetre: `${smallLength(units).text} along the edge tilts it ${(hang.perMillimetre * smallLength(units).mm).toFixed(1)}°`,
     balance: besideText(hang.left, measured),
     drop: withUnit(drawn.pastEdge, "measured", units),

@@ -251,7 +251,7 @@ function CardDrawing({ plan, mount, isOnly, doubt }: DrawingProps) {
       </svg>
       <figcaption className="card-fine text-[#444]">
         {capital(name)}, {fit === times ? scaleText({ times, perMm: times }) : `${fit.toFixed(2)} times life size`}
-        {doubt && <b className="block">○ {DOUBTS[doubt]}: not as it will be</b>}
+        {doubt && <b className="block">○ {DOUBTS[doubt]}: the drawing is a guess</b>}
       </figcaption>
     </figure>
   );

@@ -50,7 +50,7 @@ export function CardsScreen() {
               onChange={(event) => forClass(event.target.checked)}
               className="h-4 w-4 accent-[#0b5d66]"
             />
-            for a class: a name, and blanks to measure
+            for a class: lines for name and measurements
           </label>
           <Papers paper={paper} onChoose={setPaper} />
           <button type="button" className="btn btn-main" disabled={shown.length === 0} onClick={() => window.print()}>
@@ -79,7 +79,7 @@ export function CardsScreen() {
         if (!attempt.ok)
           return (
             <p key={record.id} className="p-4 text-bad print:hidden">
-              {record.piece.name} cannot be planned: open it to put that right.
+              {record.piece.name} cannot be planned: open it to put it right.
             </p>
           );
         return (

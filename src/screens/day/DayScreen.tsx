@@ -63,7 +63,7 @@ export function DayScreen() {
         </header>
         <NotKept />
         <fieldset className="flex flex-wrap gap-x-4 gap-y-1 border-b border-line bg-paper px-4 py-2.5 text-[13px]">
-          <legend className="sr-only">Pieces on the bench</legend>
+          <legend className="sr-only">Pieces to work on</legend>
           {lying.map(({ id, piece }) => (
             <label key={id} className="flex items-center gap-1.5 max-lg:min-h-[44px]">
               <input type="checkbox" checked={chosen.includes(id)} onChange={() => choose(id)} className="h-4 w-4 accent-[#0b5d66]" />
@@ -73,12 +73,12 @@ export function DayScreen() {
         </fieldset>
         {refused.length > 0 && (
           <p role="alert" className="px-4 py-2 text-[13px] text-bad">
-            ◆ {refused.join(", ")} cannot be planned: open it to put that right.
+            ◆ Cannot be planned: {refused.join(", ")}. Open to see why.
           </p>
         )}
         {unordered.length > 0 && (
           <p role="alert" className="px-4 py-2 text-[13px] text-bad">
-            ◆ {unordered.join(", ")}: the day is {NO_DAY}. Its heats say why.
+            ◆ {unordered.join(", ")}: the day {NO_DAY}. See Heats for the reason.
           </p>
         )}
         {settling.length > 0 && (
@@ -89,8 +89,8 @@ export function DayScreen() {
         {pieces.length === 0 ? (
           <p className="px-4 py-6 text-[15px] text-soft">
             {lying.length === 0
-              ? "Nothing lies on the tray yet: lay a stone, and the day can be planned."
-              : "Choose the pieces that are on your bench: one pair of hands, and what waits in the pickle is used."}
+              ? "There are no pieces yet. Add one to plan a day."
+              : "Choose the pieces to work on. The day is planned for one pair of hands and uses the waits in the pickle."}
           </p>
         ) : (
           <Told day={dayOfPieces(pieces, units)} pieces={pieces.map(({ id }) => ({ id, name: names.get(id)! }))} />
@@ -121,7 +121,7 @@ function Told({ day, pieces }: ToldProps) {
   return (
     <div className="px-4 py-3 lg:px-6">
       <label className="float-right flex items-center gap-2 text-[13px]">
-        Begin at
+        Start at
         <input
           type="time"
           value={begins ?? clockText(new Date(start).toISOString())}
@@ -130,7 +130,7 @@ function Told({ day, pieces }: ToldProps) {
         />
       </label>
       <p>
-        <span className="mr-3 text-[13px] text-soft">{pieces.length === 1 ? "This one by" : `These ${pieces.length} by`}</span>
+        <span className="mr-3 text-[13px] text-soft">{pieces.length === 1 ? "Done by" : `All ${pieces.length} done by`}</span>
         <b className="text-[32px] font-bold [font-stretch:92%]">{clock(day.finish)}</b>
       </p>
       <p className="mb-3 text-[13.5px] text-soft">
@@ -148,7 +148,7 @@ function Told({ day, pieces }: ToldProps) {
           ))}
         </ul>
       )}
-      <h2 className="section-head !mt-5">What is done when, {counted(day.told.length, "step")}</h2>
+      <h2 className="section-head !mt-5">Steps in order: {day.told.length}</h2>
       <ol className="columns-1 gap-8 lg:columns-2">
         {day.told.map((task) => (
           <DayRow

@@ -49,7 +49,7 @@ export function AddJoint({ onClose }: { readonly onClose: () => void }) {
         <ChoiceField label="Between" value={one} options={parts} onChoose={(part) => (chooseOne(part), null)} width="wide" />
         <ChoiceField
           label="and"
-          hint="the same part closes on itself"
+          hint="the same part again: it closes on itself"
           value={other}
           options={parts}
           onChoose={(part) => (chooseOther(part), null)}

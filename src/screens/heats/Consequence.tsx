@@ -19,7 +19,9 @@ export function Consequence({ moved, outcome }: { readonly moved: Moved | null; 
       aria-label="What it would do"
       className="absolute top-1 left-1/2 z-20 max-w-[560px] min-w-[280px] -translate-x-1/2 rounded-[6px] border border-accent bg-sheet px-3 py-2 text-[13px] shadow-lg"
     >
-      <b className="block font-[660]">{moved ? capital(movedText(moved, namesIn(plan).joint)) : "Over a heat: what it would do"}</b>
+      <b className="block font-[660]">
+        {moved ? capital(movedText(moved, namesIn(plan).joint)) : "Hold it over a heat to see what it would do"}
+      </b>
       {moved && <Told outcome={outcome} />}
     </div>
   );
@@ -41,7 +43,7 @@ function Told({ outcome }: { readonly outcome: Outcome }) {
   const { plan } = outcome;
   const { heats, moves } = sayWay(plan, (joint) => letterOf(plan, joint));
   if (plan.heatPlan.status === "impossible")
-    return <p className="font-semibold text-bad">◆ No order works so: it would stay where it is.</p>;
+    return <p className="font-semibold text-bad">◆ No order works that way: it would stay where it is.</p>;
   return (
     <>
       {moves.length === 0 && <p className="text-ok">✓ {heats}, all hold</p>}

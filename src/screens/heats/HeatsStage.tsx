@@ -71,7 +71,7 @@ function HeatsMeasures() {
       <JointSketch />
       <JointRows />
       <button type="button" className="btn btn-small my-1.5 max-lg:h-[44px]" onClick={() => add(true)}>
-        <Plus size={13} aria-hidden="true" /> A joint more
+        <Plus size={13} aria-hidden="true" /> Add a joint
       </button>
       {isAdding && <AddJoint onClose={() => add(false)} />}
       {pins.length > 0 && (
@@ -109,7 +109,7 @@ function HeatsMeasures() {
       <MeasureField field={overshootField} label="Overshoot" explains="overshoot" hint={overshootHint(units)} value={overshoot} />
       <ChoiceField
         label="Shelf"
-        hint="check your maker's sheet"
+        hint="check your supplier's sheet"
         value={shelf.id}
         options={shelves.map(({ id, grades }) => ({ value: id, text: `${capital(id)}, ${counted(grades.length, "grade")}` }))}
         onChoose={(next) => change((heats) => void (heats.shelf = next))}

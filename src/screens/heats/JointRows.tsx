@@ -100,9 +100,9 @@ function JointMenu({ joint, plan, grades }: { readonly joint: PlannedJoint; read
       <DropdownMenu.Portal>
         <DropdownMenu.Content align="end" className={MENU}>
           <SubMenu
-            name="Make it by"
+            name="Join by"
             items={[
-              { key: "usual", text: "what is usual for it", take: () => session.change((piece) => putMeans(piece, joint.id, null)) },
+              { key: "usual", text: "the usual way", take: () => session.change((piece) => putMeans(piece, joint.id, null)) },
               ...means.map((each) => ({
                 key: each,
                 text: `${MEANS_NAMES[each]}${each === joint.means ? " ✓" : ""}`,

@@ -1,12 +1,13 @@
 "use client";
 
+import { METALS, isPure } from "@/core/metal/metals";
 import { scaleLinear } from "d3";
 import { type Plan } from "@/core/piece/plan";
 import { type Size } from "@/ui/useSize";
 import { useLit } from "@/ui/lit";
 import { usePlan } from "@/ui/plan";
 import { useUnits } from "@/ui/tray";
-import { METAL_NAMES, capital, flameName, gradeName, namesIn } from "@/words/names";
+import { capital, flameName, gradeName, namesIn } from "@/words/names";
 import { type Units, inDegrees, showTemperature } from "@/words/show";
 import { type Band, type Ladder, gradesUnder, ladderOf, letterOf, tagsUnder } from "./ladder";
 
@@ -69,7 +70,7 @@ export function LadderDrawing({ size }: { readonly size: Size }) {
       {ladder.melting.map(({ metal, at, isBeyond }, i) => (
         <Melting
           key={metal}
-          text={`${METAL_NAMES[metal]} ${metal === "fine-silver" || metal === "copper" ? "melts" : "starts to melt"}, ${showTemperature(at, units)}`}
+          text={`${METALS[metal].name} ${isPure(metal) ? "melts" : "starts to melt"}, ${showTemperature(at, units)}`}
           y={isBeyond ? TOP + BEYOND * (1 - 0.6 * i) + 8 : y(at)}
           frame={frame}
           isBroken={isBeyond}
@@ -173,7 +174,7 @@ function gradeLabels({ grades }: Ladder, y: Linear, units: Units, isNarrow: bool
   const labels = grades
     .flatMap(({ id, gives, runs }) => [
       { text: `${gradeName(id)} runs, ${showTemperature(runs, units)}`, from: y(runs) },
-      ...(gives < runs && !isNarrow ? [{ text: `${gradeName(id)} gives, ${showTemperature(gives, units)}`, from: y(gives) }] : []),
+      ...(gives < runs && !isNarrow ? [{ text: `${gradeName(id)} softens, ${showTemperature(gives, units)}`, from: y(gives) }] : []),
     ])
     .sort((a, b) => a.from - b.from);
   let last = -Infinity;
@@ -270,7 +271,7 @@ function BandDrawing({ band, x, y }: { readonly band: Band; readonly x: Linear; 
       <line x1={x(from)} x2={x(to)} y1={foot} y2={foot} stroke="#6f7a7e" strokeDasharray="2 3" />
       {i < band.stretches.length - 1 && x(1) - x(0) > ROOM_FOR_A_NAME && (
         <text x={x(to) + 4} y={top - 7} fontSize={12} fill="#566264">
-          lies apart
+          not in this heat
         </text>
       )}
     </g>

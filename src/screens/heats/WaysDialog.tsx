@@ -41,10 +41,10 @@ export function WaysDialog({ current, onClose }: { readonly current: Way; readon
               Heats
             </th>
             <th scope="col" className="font-[520]">
-              What moves
+              What is disturbed
             </th>
             <th scope="col">
-              <span className="sr-only">Take it</span>
+              <span className="sr-only">Use it</span>
             </th>
           </tr>
         </thead>
@@ -63,8 +63,8 @@ export function WaysDialog({ current, onClose }: { readonly current: Way; readon
                 {way === current ? (
                   <span className="text-[13px] font-semibold text-accent">✓ in use</span>
                 ) : (
-                  <button type="button" className="btn max-md:h-[44px]" aria-label={`Take ${WAY_NAMES[way]}`} onClick={() => take(way)}>
-                    Take it
+                  <button type="button" className="btn max-md:h-[44px]" aria-label={`Use ${WAY_NAMES[way]}`} onClick={() => take(way)}>
+                    Use it
                   </button>
                 )}
               </td>
@@ -72,7 +72,7 @@ export function WaysDialog({ current, onClose }: { readonly current: Way; readon
           ))}
         </tbody>
       </table>
-      <p className="mt-2 text-[12.5px] text-soft">Letters are the joints, as in the ladder. Pins are kept in every way.</p>
+      <p className="mt-2 text-[12.5px] text-soft">Letters are the joints, as in the drawing. Pins apply in every way.</p>
     </Dialog>
   );
 }

@@ -11,7 +11,7 @@ const markedIn = (kind: string, mount: "setting" | "carrier") =>
       .map((joint) => ({ id: joint.id, marks: marksOf(plan, joint), drawing: plan.drawing.settings[joint.mount ?? ""]?.plan })),
   );
 
-test("every joint of the demo pieces is shown where it is: a wall's seam as a spot, what lies round as a line, a hoop's along the finger", () => {
+test("every joint of the demo pieces is shown where it is: a bezel's seam as a spot, what lies round as a line, a hoop's along the finger", () => {
   const unmarked = plans.flatMap((plan) => plan.joints.filter((joint) => marksOf(plan, joint).length === 0).map(({ kind }) => kind));
   expect([...new Set(unmarked)]).toEqual([]);
   for (const { id, marks, drawing } of markedIn("seam", "setting")) {

@@ -6,7 +6,7 @@ import { type HoopForm, type LengthRule } from "@/core/hoop/hoop";
 import { type WorkName } from "@/core/hoop/works/work";
 import { WORK_NAMES, clashesOf } from "@/core/hoop/works/works";
 import { type SizeSystem, sizeText } from "@/core/hoop/sizes";
-import { METALS, type Metal } from "@/core/metal/metals";
+import { METALS, type Metal, metalsFor } from "@/core/metal/metals";
 import { type SectionShape } from "@/core/metal/section";
 import { mandrelOf } from "@/core/piece/bench";
 import { type HoopEntry } from "@/core/piece/piece";
@@ -25,7 +25,7 @@ import { useSession, useSessionState } from "@/ui/session";
 import { useTrayState, useUnits } from "@/ui/tray";
 import { ifSure } from "@/words/doubt";
 import { insteadText } from "@/words/hoop-size";
-import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SYSTEM_NAMES, capital, lengthRuleName } from "@/words/names";
+import { FORM_NAMES, SECTION_NAMES, SYSTEM_NAMES, capital, lengthRuleName } from "@/words/names";
 import { degrees, lengthUnit, showTemperature } from "@/words/show";
 import { SOURCE_NAMES } from "@/words/terms";
 import { SettingsList } from "../settings/SettingsList";
@@ -81,7 +81,7 @@ export function HoopStage({ mount: id }: { readonly mount: string }) {
             blank={plan.drawing.laid.hoop!}
             height={Math.max(hoop.stock.width, hoop.stock.backWidth ?? 0)}
             cut={ifSure(doubtOf("hoop.cutLength"), `cut ${view.cut}`)}
-            beyond="wire goes on"
+            beyond="rest of the wire"
             names={view.marks}
             units={units}
             pattern={planned.drawn.pattern}
@@ -100,13 +100,12 @@ export function HoopStage({ mount: id }: { readonly mount: string }) {
 
 const SYSTEMS: readonly SizeSystem[] = ["us", "uk", "eu", "continental", "jp", "diameter", "mandrel"];
 const SECTIONS: readonly SectionShape[] = ["half-round", "d", "round", "oval", "square", "rectangle"];
-const HOOP_METALS: readonly Metal[] = ["sterling", "fine-silver", "sterling-935", "copper", "brass"];
 const RULES: readonly LengthRule[] = ["fibre", "thickness", { multiplier: 3.145 }, { multiplier: 3.15 }, { multiplier: 3.5 }];
 const LOSSES = [
   { name: "squaring", label: "Squaring", explains: "squaring" },
   { name: "kerf", label: "Kerf", explains: "kerf" },
   { name: "mark", label: "Mark" },
-  { name: "hammer", label: "Gained" },
+  { name: "hammer", label: "Hammered" },
 ] as const;
 
 interface MeasuresProps {
@@ -138,7 +137,7 @@ function HoopMeasures({ hoop, view, mount }: MeasuresProps) {
     <>
       <h2 className="section-head">Finger</h2>
       <ChoiceField
-        label="Sized in"
+        label="Size system"
         value={hoop.size.system}
         options={SYSTEMS.filter((system) => system !== "mandrel" || mandrel.length > 0 || hoop.size.system === "mandrel").map((value) => ({
           value,
@@ -152,8 +151,8 @@ function HoopMeasures({ hoop, view, mount }: MeasuresProps) {
           const system = hoop.size.system === "mandrel" ? "diameter" : hoop.size.system;
           return { system, value: sizeText(system, mm / Math.PI) ?? hoop.size.value };
         })}
-        label="Strip round it"
-        hint="string or paper, end to end"
+        label="Round the finger"
+        hint="paper strip, end to end"
         value={doubtOf(sizeField.key) ? null : Math.round(Math.PI * settled.size.value * 100) / 100}
         lights="size"
       />
@@ -191,7 +190,7 @@ function HoopMeasures({ hoop, view, mount }: MeasuresProps) {
         label="Metal"
         hint={`starts to melt at ${showTemperature(METALS[hoop.stock.metal].solidus, units)} ${degrees(units)}`}
         value={hoop.stock.metal}
-        options={HOOP_METALS.map((value) => ({ value, text: capital(METAL_NAMES[value]) }))}
+        options={metalsFor("hoop").map((value) => ({ value, text: capital(METALS[value].name) }))}
         onChoose={(metal) => change(({ stock }) => void (stock.metal = metal))}
       />
       <h2 className="section-head">Form</h2>
@@ -249,11 +248,9 @@ function HoopMeasures({ hoop, view, mount }: MeasuresProps) {
       </div>
       <h2 className="section-head">Length</h2>
       <ChoiceField
-        label="Counted at"
+        label="Length by"
         explains="fibre"
-        hint={
-          rule === "fibre" ? "neither stretched nor squeezed" : rule === "thickness" ? "as most are taught" : "so that the padding grows"
-        }
+        hint={rule === "fibre" ? "neither stretched nor squeezed" : rule === "thickness" ? "as most are taught" : "pads a larger ring more"}
         value={lengthRuleName(rule)}
         options={rules.map((each) => ({ value: lengthRuleName(each), text: capital(lengthRuleName(each)) }))}
         lights="fibre"

@@ -26,7 +26,7 @@ export function hoopView(plan: Plan, mount: string, system: SizeSystem, units: U
     inside: `inside ${measured("insideDiameter")} across${giveOrTake(plan)}`,
     insideFigure: `${measured("insideDiameter")} inside`,
     fibre: measured("fibre"),
-    counted: `counted ${measured("fibre")} out from the finger`,
+    counted: `length counted ${measured("fibre")} from the finger`,
     seat,
     seatFigure: `${mount}.hoop.${seat.figure}`,
     covers: `covers ${Math.round(drawn.seats[mount]!.covers)}° of the finger`,
@@ -114,5 +114,5 @@ function eachLost(system: SizeSystem, asked: number, perMillimetre: number, unit
   const lost = perMillimetre * small.mm;
   if (system === "diameter") return `${each} is ${withUnit(lost, "measured", units)} inside`;
   const told = system === "mandrel" ? "us" : system;
-  return `${each} is ${sizeLost(told, asked, lost).toFixed(2)} ${SYSTEM_NAMES[told]} size`;
+  return `${each} costs ${sizeLost(told, asked, lost).toFixed(2)} ${SYSTEM_NAMES[told]} sizes`;
 }

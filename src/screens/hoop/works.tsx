@@ -1,5 +1,6 @@
 "use client";
 
+import { METALS } from "@/core/metal/metals";
 import { type Draft as Editable } from "immer";
 import { type ReactNode } from "react";
 import { type WorkName } from "@/core/hoop/works/work";
@@ -10,7 +11,7 @@ import { TextField } from "@/ui/TextField";
 import { useSession } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
 import { TURNS_IN, TURNS_PER } from "@/words/show";
-import { METAL_NAMES, capital } from "@/words/names";
+import { capital } from "@/words/names";
 import { countField, hoopOf, partField, sleeveField } from "./fields";
 
 interface WorkScreen {
@@ -186,7 +187,7 @@ function TwistFields({ hoop: { stock } }: Props) {
       />
       <ChoiceField
         label="Before flattening"
-        hint="twisted wires are flattened where the stock is thinner than they stand"
+        hint="flattened where the stock is thinner than the twist"
         value={soldered ? "soldered" : "loose"}
         options={[
           { value: "soldered", text: "Soldered" },
@@ -213,7 +214,7 @@ function SleeveFields({ hoop: { sleeve, stock } }: Props) {
       />
       <ChoiceField
         label="Inlay"
-        hint={inlay ? METAL_NAMES[inlay.metal ?? stock.metal] : "a strip let into it"}
+        hint={inlay ? METALS[inlay.metal ?? stock.metal].name : "a strip let into it"}
         value={inlay ? "strip" : "none"}
         options={[
           { value: "none", text: capital("none") },

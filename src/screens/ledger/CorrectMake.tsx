@@ -52,7 +52,7 @@ export function CorrectMake({ make, nameOf, hasSize }: Props) {
           own={localMinute(make.started)}
           was={timeWas(make.datesWas?.findLast(({ started }) => started !== undefined)?.started)}
           read={(text) => readTime(text, (time) => make.finished === null || time <= make.finished, "It must begin before it is finished")}
-          onCorrect={(started) => setDates("when it was begun", { started })}
+          onCorrect={(started) => setDates("when it was started", { started })}
         />
         {make.finished !== null && (
           <CorrectField
@@ -60,7 +60,7 @@ export function CorrectMake({ make, nameOf, hasSize }: Props) {
             {...{ piece, name: name("finished"), type: "datetime-local" }}
             own={localMinute(make.finished)}
             was={timeWas(make.datesWas?.findLast(({ finished }) => finished !== undefined)?.finished)}
-            read={(text) => readTime(text, (time) => time >= make.started, "It must be finished after it is begun")}
+            read={(text) => readTime(text, (time) => time >= make.started, "It must be finished after it is started")}
             onCorrect={(finished) => setDates("when it was finished", { finished })}
           />
         )}
@@ -92,7 +92,7 @@ export function CorrectMake({ make, nameOf, hasSize }: Props) {
         onCorrect={(words) => setResult("the note", { words: words.trim() === "" ? null : words })}
       />
       <CorrectField
-        label="Notes of the making"
+        label="Notes of the make"
         {...{ piece, name: name("notes"), longest: 20_000, rows: 2 }}
         own={make.notes}
         was={told(make.notesWas?.at(-1)?.value)}
@@ -100,7 +100,7 @@ export function CorrectMake({ make, nameOf, hasSize }: Props) {
         onCorrect={(notes) => void correct("the notes", correctedNotes(make, notes, now()))}
       />
       <section aria-label="Correct what was read" className="mt-3">
-        <h2 className="section-head">Read off the metal</h2>
+        <h2 className="section-head">Measured</h2>
         {make.measured.length === 0 && <p className="text-[13px] text-soft">Nothing was measured.</p>}
         {make.measured.map((reading) => {
           const { figure, at, was = [] } = reading;
@@ -118,8 +118,8 @@ export function CorrectMake({ make, nameOf, hasSize }: Props) {
                 onCorrect={(value) => void correct(of, correctedReading(reading, { value }, now()))}
               />
               <CorrectField
-                label={`${of}: worked by`}
-                shown="Worked by"
+                label={`${of}: method`}
+                shown="Method"
                 {...{ piece, name: name(`${figure} ${at} method`), longest: 40 }}
                 own={reading.method ?? ""}
                 was={told(was.findLast(({ method }) => method !== undefined)?.method)}
@@ -149,7 +149,7 @@ function readValue(text: string, isMass: boolean, units: Units): Reading<number>
   const value = isMass ? readAmount(text) : lengthOf(text, units);
   return value !== null && value > 0
     ? { value }
-    : { problem: typed === "" ? "Still empty: type what it read" : `"${typed}" is not a measure: type what it read` };
+    : { problem: typed === "" ? "Empty: type what it read" : `"${typed}" is not a measure: type what it read` };
 }
 
 function lengthOf(text: string, units: Units): number | null {

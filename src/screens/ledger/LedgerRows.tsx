@@ -101,7 +101,11 @@ const Line = memo(
     const loss = learned ? lost[learned.kind] : undefined;
     const isOther = loss !== undefined && loss.method !== learned?.method;
     const left = isOther ? "other" : isFar ? "far" : null;
-    const why = isOther ? `${loss.method || "no method said"}, kept by itself` : isFar ? `left out${note === "" ? "" : `: ${note}`}` : "";
+    const why = isOther
+      ? `${loss.method || "no method given"}: counted separately`
+      : isFar
+        ? `left out${note === "" ? "" : `: ${note}`}`
+        : "";
     const shown = (of: LossKind) => (lost[of] === undefined ? "–" : showLength(lost[of].value, "measured", units));
     const name = (
       <button

@@ -14,6 +14,7 @@ import { saveFile } from "@/ui/save-file";
 import { useTitle } from "@/ui/title";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { useSize } from "@/ui/useSize";
+import { minutesText } from "@/words/day";
 import { LOSS_NAMES } from "@/words/ledger";
 import { counted } from "@/words/names";
 import { CompareBar } from "./CompareBar";
@@ -111,7 +112,7 @@ export function LedgerScreen() {
         <span className="text-[12.5px] text-soft max-lg:w-full">
           {bench.name && `${bench.name}, `}
           {counted(shown.length, "make")}
-          {minutes > 0 && `, ${Math.floor(minutes / 60)} h ${Math.round(minutes % 60)} at the bench`}
+          {minutes > 0 && `, ${minutesText(minutes)} of work`}
         </span>
         <UnitSwitch />
         <FindButton />
@@ -232,8 +233,8 @@ export function LedgerScreen() {
             />
           )}
         </div>
-        {all.length > 0 && shown.length === 0 && <p className="px-[18px] py-6 text-soft">No making is like that.</p>}
-        {!isWhole && all.length > 0 && <p className="px-[18px] py-2 text-[12.5px] text-soft">Reading the rest of your makings</p>}
+        {all.length > 0 && shown.length === 0 && <p className="px-[18px] py-6 text-soft">No make matches.</p>}
+        {!isWhole && all.length > 0 && <p className="px-[18px] py-2 text-[12.5px] text-soft">Reading the rest of your makes</p>}
       </div>
       <div className="sticky bottom-0 z-10 max-lg:contents">
         {side.size > 0 && (
@@ -310,8 +311,8 @@ function Empty({ isWhole }: { readonly isWhole: boolean }) {
       <h2 className="text-[22px] font-bold [font-stretch:92%]">{isWhole ? "Nothing is written down yet." : "Opening the ledger"}</h2>
       {isWhole && (
         <p className="mt-2 text-soft">
-          Open a piece and go to the bench: what you cut, what it came to, and what went wrong is kept here as you go. From the third make
-          of a kind on it tells you what your hands take off.
+          Open a piece and choose At the bench: what you cut, the size it reached and what went wrong are kept here as you work. From the
+          third make of a kind on, the ledger tells you what your hands take off.
         </p>
       )}
     </div>

@@ -35,7 +35,7 @@ export function LossRule({ learned, x, width, units }: RuleProps) {
       height={RULE_TALL}
       className="block"
       role="img"
-      aria-label={`${mine} makes; shipped ${showLength(prior, "measured", units)}`}
+      aria-label={`${mine} makes; standard ${showLength(prior, "measured", units)}`}
     >
       <rect x={0} y={HEAD} width={width} height={RULE_TALL - HEAD} fill="#eceeec" stroke="#b9c1c4" />
       {ticks.map((i) => {
@@ -54,7 +54,7 @@ export function LossRule({ learned, x, width, units }: RuleProps) {
       })}
       {(!isClose || x(prior) > 90) && (
         <text x={x(prior) - 4} y={HEAD - 9} textAnchor={x(prior) > 90 ? "end" : "start"} fontSize={12.5} fill="#566264">
-          shipped {showLength(prior, "measured", units)}
+          standard {showLength(prior, "measured", units)}
         </text>
       )}
       <text

@@ -59,7 +59,7 @@ export function MakeDialog({ entry, onClose, onCompare }: Props) {
     act(async () => {
       const back = await tray.removeMake(make);
       onClose();
-      say(`Taken out of the ledger: ${piece.name}`, { name: "Put back", run: () => void act(back) });
+      say(`Removed from the ledger: ${piece.name}`, { name: "Put back", run: () => void act(back) });
     });
   const steps = planned?.ok ? planned.plan.steps : [];
   const times = planned?.ok ? doneSteps(planned.plan.steps, make.done) : new Map<string, string>();
@@ -83,7 +83,7 @@ export function MakeDialog({ entry, onClose, onCompare }: Props) {
       <Photos make={make} />
       <div className="mt-3 grid gap-x-6 gap-y-3 md:grid-cols-2">
         <section aria-label="What was read and what went wrong">
-          {!isCorrecting && <h2 className="section-head">Read off the metal</h2>}
+          {!isCorrecting && <h2 className="section-head">Measured</h2>}
           {!isCorrecting && make.measured.length === 0 && <p className="text-[13px] text-soft">Nothing was measured.</p>}
           {!isCorrecting && (
             <ul className="text-[13px]">
@@ -155,7 +155,7 @@ export function MakeDialog({ entry, onClose, onCompare }: Props) {
           Compare
         </button>
         <button type="button" className="btn" onClick={() => void takeOut()}>
-          Take out of the ledger
+          Remove from the ledger
         </button>
         <button
           type="button"
@@ -171,7 +171,7 @@ export function MakeDialog({ entry, onClose, onCompare }: Props) {
         )}
         {isUnderWay(make) && isOnTray ? (
           <Link href={`/pieces/${make.piece}/bench`} className="btn btn-main">
-            Go on at the bench
+            Continue at the bench
           </Link>
         ) : (
           <button type="button" className="btn btn-main" onClick={() => void again()}>

@@ -60,15 +60,15 @@ export function NextCutView({ learned, units }: { readonly learned: Learned; rea
         )}
         {next && (
           <p className="text-[13px] text-soft">
-            <b className="font-semibold text-ink">{length(next.net)}</b> to come to{" "}
+            <b className="font-semibold text-ink">{length(next.net)}</b> finished{" "}
             <b className="font-semibold text-ink">+ {length(learned.estimate)}</b> yours, from {counted(learned.kept.length, "make")} ={" "}
             <b className="font-semibold text-ink">{length(next.net + learned.estimate)}</b>
           </p>
         )}
         <span className="ml-auto flex flex-wrap gap-2">
           {used && (
-            <button type="button" className="btn max-lg:h-[44px]" onClick={() => change("The shipped figure again", others)}>
-              Go back to the shipped {length(learned.prior)}
+            <button type="button" className="btn max-lg:h-[44px]" onClick={() => change("The standard figure is used again", others)}>
+              Go back to the standard {length(learned.prior)}
             </button>
           )}
           {isUsed ? (
@@ -77,18 +77,18 @@ export function NextCutView({ learned, units }: { readonly learned: Learned; rea
             <button
               type="button"
               className="btn btn-main h-[34px] max-lg:h-[44px]"
-              onClick={() => change("Yours from now on", [...(withMine(bench, learned).allowances ?? [])])}
+              onClick={() => change("Your own figure is used from now on", [...(withMine(bench, learned).allowances ?? [])])}
             >
               {used ? `Use the newest: ${length(learned.estimate)}` : "Use mine from now on"}
             </button>
           ) : (
-            <span className="self-center text-[13px] text-soft">It can be used from {counted(OFFERED_FROM, "make")} on</span>
+            <span className="self-center text-[13px] text-soft">You can use it after {counted(OFFERED_FROM, "make")}</span>
           )}
         </span>
       </div>
       {next && <Bars next={next} learned={learned} units={units} />}
       <p className="mt-1 text-[12.5px] text-soft">
-        The shipped figure still counts as 3 makes.
+        The standard figure still counts as 3 makes.
         {learned.outliers.length > 0 && ` ${counted(learned.outliers.length, "make")} left out: too far from the others.`}
       </p>
     </section>
@@ -119,7 +119,7 @@ function Bars({ next, learned, units }: BarsProps) {
   );
   const isRoomy = width > 700;
   const bars = [
-    { cut: next.now, y: 14, tall: 24, faint: true, word: `cut ${show(next.now.length)}, with the shipped ${show(learned.prior)}` },
+    { cut: next.now, y: 14, tall: 24, faint: true, word: `cut ${show(next.now.length)}, with the standard ${show(learned.prior)}` },
     { cut: next.mine, y: 52, tall: 36, faint: false, word: `cut ${show(next.mine.length)}, with yours` },
   ];
   const wanted = x(next.net);
@@ -156,7 +156,7 @@ function Bars({ next, learned, units }: BarsProps) {
         <line x1={wanted} x2={wanted} y1={0} y2={90} stroke="#0b5d66" strokeWidth={1.6} strokeDasharray="5 3" />
         {bars.map(({ cut, y, tall, faint, word }) => {
           const [lands, end] = [x(cut.lands), x(cut.length)];
-          const inside = cut.size === "" ? `comes to ${show(cut.lands)}` : `lands at ${cut.size}`;
+          const inside = cut.size === "" ? `finished ${show(cut.lands)}` : `comes out ${cut.size}`;
           const fitsRight = end + 10 + word.length * 6.6 < width;
           return (
             <g key={y}>

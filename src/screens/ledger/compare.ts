@@ -63,7 +63,7 @@ export function compared(makes: readonly Compared[], units: Units): CompareGroup
   );
   return [
     { title: "What came of it", rows: told.filter(isKnown) },
-    { title: "Read off the metal", rows: readings },
+    { title: "Measured", rows: readings },
     { title: "Planned otherwise", rows: plans.filter(({ name, differs }) => differs && name !== "") },
   ].filter(({ rows }) => rows.length > 0);
 }

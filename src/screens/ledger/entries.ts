@@ -1,8 +1,9 @@
+import { METALS } from "@/core/metal/metals";
 import { type LossKind } from "@/core/piece/bench";
 import { type Observation, observationsOf, sizeRead } from "@/core/piece/ledger";
 import { type Make, pieceNow, inUse } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
-import { METAL_NAMES, SHAPE_NAMES, SYSTEM_NAMES } from "@/words/names";
+import { SHAPE_NAMES, SYSTEM_NAMES } from "@/words/names";
 
 /** One making as the ledger's page has it. */
 export interface Entry {
@@ -52,7 +53,7 @@ function read(make: Make): Entry {
     make,
     piece,
     kind: piece.kind,
-    metals: metals.map((metal) => METAL_NAMES[metal]),
+    metals: metals.map((metal) => METALS[metal].name),
     stones,
     note,
     wanted: carrier.type === "hoop" ? `${SYSTEM_NAMES[carrier.size.system]} ${carrier.size.value}` : "",

@@ -107,7 +107,7 @@ export function MakingStage() {
         {plan.tasks ? (
           <DayLeft piece={piece.id} plan={plan} tasks={plan.tasks} done={[...done].join()} />
         ) : (
-          <p className="text-[13px] text-bad">◆ The day: {NO_DAY}.</p>
+          <p className="text-[13px] text-bad">◆ The day {NO_DAY}.</p>
         )}
       </section>
     </>
@@ -215,7 +215,7 @@ function StepDetail({ step, plan, units, doubtOf }: DetailProps) {
       <TorchLines step={step} plan={plan} />
       {step.checks.length > 0 && (
         <>
-          <h2 className="section-head mt-4">Look before you go on</h2>
+          <h2 className="section-head mt-4">Check before you go on</h2>
           <ul>
             {step.checks.map((check) => (
               <li key={check} className="border-t border-hair py-1.5 text-[13.5px]">

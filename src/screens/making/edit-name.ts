@@ -10,5 +10,5 @@ export function editName({ put, drop, set }: MakeEdit): string {
   if (lists.taken) return "the new plan";
   if (lists.photos) return "a picture";
   if (lists.done) return "a tick";
-  return set && "finished" in set ? "the end of the making" : "what was written";
+  return set && "finished" in set ? "finishing the make" : "an entry";
 }

@@ -63,7 +63,7 @@ export function BenchEntryField({ label, hint, value, shipped, unit, onTake, isT
       {typed?.problem && (
         <p id={`${id}-problem`} role="alert" className="col-span-2 pt-1 text-[12px] leading-snug text-bad">
           <span aria-hidden="true">◆ </span>
-          {typed.problem}. The bench goes on with {value || shipped}.
+          {typed.problem}. The bench still uses {value || shipped}.
         </p>
       )}
     </div>

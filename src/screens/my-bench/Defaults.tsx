@@ -78,7 +78,9 @@ function General({ edit }: { readonly edit: BenchEdit }) {
   const units = useUnits();
   return (
     <>
-      <p className="mb-3 text-[13px] text-soft">What a piece leaves out is taken from here. An empty field keeps the shipped default.</p>
+      <p className="mb-3 text-[13px] text-soft">
+        These values apply where a piece does not set its own. An empty field uses the standard value.
+      </p>
       <BenchEntryField
         label="Name"
         value={bench.name ?? ""}
@@ -101,7 +103,7 @@ function General({ edit }: { readonly edit: BenchEdit }) {
         <UnitSwitch of="temperature" />
       </div>
       <ChoiceField
-        label="Fingers sized in"
+        label="Ring sizes in"
         value={bench.sizeSystem ?? SHIPPED.sizeSystem}
         options={SYSTEMS.map((value) => ({ value, text: capital(SYSTEM_NAMES[value]) }))}
         onChoose={(system) => change((each) => void (each.sizeSystem = system))}
@@ -163,7 +165,7 @@ function OwnLosses({ edit: { bench, change } }: { readonly edit: BenchEdit }) {
               })
             }
           >
-            Go back to the shipped
+            Go back to the standard values
           </button>
         </div>
       ))}
@@ -179,7 +181,7 @@ function Losses({ edit }: { readonly edit: BenchEdit }) {
   const { losses, seatOf } = edit.bench;
   return (
     <>
-      <h2 className="section-head">Lost on a wall</h2>
+      <h2 className="section-head">Lost on a bezel</h2>
       {WALL_LOSSES.map((name) => (
         <LengthEntry
           key={name}
@@ -263,7 +265,7 @@ function NumberEntry({ edit, label, hint, unit, value, shipped, write }: NumberP
       onTake={(text) => {
         if (text.trim() === "") return edit.change((bench) => write(bench, undefined));
         const reading = readNumber(text);
-        return reading.ok ? edit.change((bench) => write(bench, reading.value)) : `Type a number, as ${shipped}`;
+        return reading.ok ? edit.change((bench) => write(bench, reading.value)) : `Type a number, e.g. ${shipped}`;
       }}
     />
   );
@@ -275,14 +277,14 @@ function LengthEntry({ edit, label, hint, value, shipped, write }: NumberProps) 
   return (
     <BenchEntryField
       label={label}
-      hint={hint ?? (value === undefined ? "shipped default" : "yours")}
+      hint={hint ?? (value === undefined ? "standard value" : "yours")}
       value={value === undefined ? "" : shown(value)}
       shipped={shown(shipped)}
       unit={lengthUnit(units)}
       onTake={(text) => {
         if (text.trim() === "") return edit.change((bench) => write(bench, undefined));
         const reading = readLength(text, units.length);
-        return reading.ok ? edit.change((bench) => write(bench, reading.value)) : `Type a length, as ${shown(shipped)}`;
+        return reading.ok ? edit.change((bench) => write(bench, reading.value)) : `Type a length, e.g. ${shown(shipped)}`;
       }}
     />
   );

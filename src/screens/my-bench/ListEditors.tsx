@@ -5,10 +5,9 @@ import { type Draft as Editable } from "immer";
 import { useState } from "react";
 import { oneLine } from "@/core/measure/one-line";
 import { MM_PER_INCH, readLength } from "@/core/measure/reading";
-import { type Metal } from "@/core/metal/metals";
+import { METALS, type Metal, metalsFor } from "@/core/metal/metals";
 import { type BenchEntry, type Strip, SHIPPED } from "@/core/piece/bench";
 import { useUnits } from "@/ui/tray";
-import { METAL_NAMES } from "@/words/names";
 import { type Units, lengthUnit, showLength } from "@/words/show";
 import { type BenchEdit } from "./bench-edit";
 import { BenchEntryField } from "./BenchEntryField";
@@ -90,13 +89,11 @@ export function MandrelEditor({ edit }: { readonly edit: BenchEdit }) {
         </p>
       )}
       <p className="narrow text-[11.5px] text-soft">
-        Sizes between two readings are interpolated. Choose “My mandrel” on a hoop to size by it.
+        Sizes between two readings are worked out from both. Choose “My mandrel” on a hoop to size by it.
       </p>
     </>
   );
 }
-
-const STRIP_METALS: readonly Metal[] = ["fine-silver", "sterling", "copper"];
 
 /** A strip's thickness and heights, as examples (mm). */
 const AS_THICK = 0.32;
@@ -153,7 +150,7 @@ export function StripEditor({ edit }: { readonly edit: BenchEdit }) {
       {strips.map((strip, i) => (
         <div key={i} className="grid grid-cols-[minmax(0,1fr)_34px] max-lg:grid-cols-[minmax(0,1fr)_44px] items-center">
           <BenchEntryField
-            label={`${METAL_NAMES[strip.metal]}, ${showLength(strip.thickness, "measured", units)}`}
+            label={`${METALS[strip.metal].name}, ${showLength(strip.thickness, "measured", units)}`}
             value={strip.heights.map((height) => showHeight(height, units)).join("  ")}
             shipped="heights"
             isWide
@@ -167,7 +164,7 @@ export function StripEditor({ edit }: { readonly edit: BenchEdit }) {
           <button
             type="button"
             className="btn btn-plain"
-            aria-label={`Remove ${METAL_NAMES[strip.metal]} ${strip.thickness}`}
+            aria-label={`Remove ${METALS[strip.metal].name} ${strip.thickness}`}
             onClick={() => void changeStrip(strip, (all, at) => void all.splice(at, 1)).then(setProblem)}
           >
             <Trash2 size={14} aria-hidden="true" />
@@ -181,9 +178,9 @@ export function StripEditor({ edit }: { readonly edit: BenchEdit }) {
           onChange={(event) => setMetal(event.target.value as Metal)}
           className="entry !justify-start text-[13px] font-[540]"
         >
-          {STRIP_METALS.map((each) => (
+          {metalsFor("strip").map((each) => (
             <option key={each} value={each}>
-              {METAL_NAMES[each]}
+              {METALS[each].name}
             </option>
           ))}
         </select>

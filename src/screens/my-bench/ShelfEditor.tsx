@@ -64,7 +64,7 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
                 others={shelves.flatMap(({ id }) => (id === shelf.id ? [] : [id]))}
                 onName={(id) => changeShelf(shelf.id, (own) => void (own.id = id))}
               />
-              {s === 0 && <span className="font-normal text-soft">· the one taken</span>}
+              {s === 0 && <span className="font-normal text-soft">· in use</span>}
             </h3>
             <span className="flex gap-1">
               {s > 0 && (
@@ -73,7 +73,7 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
                   className="btn"
                   onClick={() => void changeShelf(shelf.id, (own, all) => void all.unshift(...all.splice(all.indexOf(own), 1)))}
                 >
-                  Take this one
+                  Use this one
                 </button>
               )}
               <button
@@ -140,10 +140,10 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
                     </td>
                   </tr>
                   <tr>
-                    <td className="pr-2 pb-1.5 text-right text-[12px] text-soft">in hand</td>
+                    <td className="pr-2 pb-1.5 text-right text-[12px] text-soft">in stock</td>
                     <td colSpan={3} className="pb-1.5 pl-2">
                       <BenchEntryField
-                        label={`${gradeName(grade.id)} of ${shelf.id} in hand`}
+                        label={`${gradeName(grade.id)} of ${shelf.id} in stock`}
                         hidesLabel
                         isText
                         value={inHandText(grade.forms, units)}
@@ -192,9 +192,7 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
           ◆ {problem}.
         </p>
       )}
-      <p className="narrow text-[11.5px] text-soft">
-        Typical published values ship with the program; your supplier's sheet is the one to follow.
-      </p>
+      <p className="narrow text-[11.5px] text-soft">These are typical published values. Follow your supplier's sheet.</p>
     </>
   );
 }
@@ -211,8 +209,8 @@ function lengthIn(text: string, { length }: Units): number | null {
 }
 
 function wrongIn({ column, got, isTwice }: Extract<ReadShelves, { readonly line: number }>): string {
-  if (isTwice) return `"${got}" stands on that shelf already`;
-  return `nothing that can be read under "${column}"${got && `: "${got}"`}`;
+  if (isTwice) return `"${got}" is already on that shelf`;
+  return `the entry under "${column}" cannot be read${got && `: "${got}"`}`;
 }
 
 interface NameProps {
@@ -234,7 +232,7 @@ function NameEntry({ label, id, others, onName }: NameProps) {
       onTake={async (text) => {
         const named = plainId(text);
         if (named === "") return "Type a word, as hard or paste";
-        if (others.includes(named)) return "Type a word that no other has";
+        if (others.includes(named)) return "Type a name that is not used yet";
         return named === id ? null : onName(named);
       }}
     />

@@ -29,7 +29,7 @@ export function useBenchEdit(): BenchEdit {
       bench,
       change: tray.changeBench,
       undo: told("undone", tray.undoBench),
-      redo: told("done again", tray.redoBench),
+      redo: told("redone", tray.redoBench),
       canUndo: past > 0,
       canRedo: future > 0,
     };

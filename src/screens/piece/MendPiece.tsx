@@ -28,7 +28,7 @@ type Leaf = string | number;
 const SYSTEMS: readonly SizeSystem[] = ["us", "uk", "eu", "continental", "jp", "diameter", "mandrel"];
 const NAMES_ITSELF = ["format", "version", "id", "benchUsed"];
 
-/** A piece that cannot be planned on this bench: what stands against it, and all its fields to put that right. */
+/** A piece that cannot be planned on this bench: what stands against it, and all its fields to put it right. */
 export function MendPiece({ faults }: { readonly faults: readonly Fault[] }) {
   const session = useSession();
   const undoing = useUndo(null, stay);
@@ -44,7 +44,8 @@ export function MendPiece({ faults }: { readonly faults: readonly Fault[] }) {
       <section aria-label="What is wrong" className="col-span-full row-[2/-1] overflow-y-auto bg-sheet px-6 py-5">
         <h1 className="text-[22px] font-bold [font-stretch:92%]">This piece cannot be planned</h1>
         <p className="mb-3 text-[13px] text-soft">
-          {piece.benchUsed ? "On the bench it came with:" : "On your bench as it is:"} nothing of it is lost, and all else works.
+          {piece.benchUsed ? "It does not work out on the bench it came with." : "It does not work out on your bench."} Nothing is lost, and
+          all other pieces work.
         </p>
         <ul className="mb-4 max-w-[760px]">
           {faults.map((fault, i) => (

@@ -53,7 +53,7 @@ export function OvertakenBar({ isNight = false }: { readonly isNight?: boolean }
         <b className="font-[680]">◆ This piece was changed in another window.</b> What you type here is not kept until you choose.
       </span>
       <button type="button" className={button} onClick={() => session.takeNewer()}>
-        Take the newer
+        Use the newer one
       </button>
       <button type="button" className={button} onClick={() => void keepCopy()}>
         Keep mine as a copy

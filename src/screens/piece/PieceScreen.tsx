@@ -68,11 +68,11 @@ function MissingPiece({ isUnreadable }: { readonly isUnreadable: boolean }) {
     );
   return (
     <main className="p-6">
-      <h1 className="mb-2 text-lg font-bold">{isUnreadable ? "This piece could not be read." : "This piece is not on the tray."}</h1>
+      <h1 className="mb-2 text-lg font-bold">{isUnreadable ? "This piece could not be read." : "This piece is not on this device."}</h1>
       <p className="mb-4 text-soft">
         {isUnreadable
           ? "It is kept as it is; the tray says what is wrong with it and saves it as a file."
-          : "It was deleted, or it is kept in another browser. It opens here as soon as it is laid on the tray."}
+          : "It was deleted, or it is kept in another browser. It opens here as soon as it is put back."}
       </p>
       <Link href="/" className="btn">
         Back to the tray

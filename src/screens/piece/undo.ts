@@ -36,11 +36,11 @@ export function useUndoMaking(piece: string): Undoing {
       if (!make || !steps?.[way].length) return;
       void tray
         .stepMake(make, way)
-        .then((edit) => (edit === "not-kept" ? warn("That is not kept.") : edit && say(`${word}: ${editName(edit)}`)));
+        .then((edit) => (edit === "not-kept" ? warn("That was not kept.") : edit && say(`${word}: ${editName(edit)}`)));
     };
     return {
       undo: step("past", "Undone"),
-      redo: step("future", "Done again"),
+      redo: step("future", "Redone"),
       canUndo: (steps?.past.length ?? 0) > 0,
       canRedo: (steps?.future.length ?? 0) > 0,
     };
@@ -62,7 +62,7 @@ function useUndoFields(onStage: StageId | null, go: (stage: StageId) => void): U
       say(`${word}: ${stage ? STAGE_NAMES[stage] : "the piece"}`);
       if (stage && stage !== onStage) go(stage);
     };
-    return { undo: step("Undone", session.undo), redo: step("Done again", session.redo), canUndo, canRedo };
+    return { undo: step("Undone", session.undo), redo: step("Redone", session.redo), canUndo, canRedo };
   }, [session, onStage, go, say, canUndo, canRedo]);
 }
 

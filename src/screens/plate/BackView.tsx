@@ -66,7 +66,7 @@ export function BackView({ mount, drawing, x, y, scale }: Props) {
       what: "drain",
       at: drain.at,
       clear: (at) => drainClear(drain.diameter, at, band, flattened(wallInside, DRAWN)),
-      refused: "must open inside the wall, clear of the hoop",
+      refused: "must open inside the bezel, clear of the hoop",
       words: ["drain"],
       wordsFrom: cy - drain.diameter / 2,
       shape: (line) => <circle cx={cx} cy={cy} r={drain.diameter / 2} fill="#fff" vectorEffect="non-scaling-stroke" {...line} />,

@@ -65,7 +65,7 @@ export function OrnamentList({ mount, chosen, onChoose }: Props) {
         accessibility={{ announcements: spokenFor(rows), screenReaderInstructions: { draggable: HOW_TO_MOVE } }}
       >
         <SortableContext items={ids} strategy={verticalListSortingStrategy}>
-          <ul aria-label="Round the wall, from the wall outward">
+          <ul aria-label="Round the bezel, from the bezel outward">
             {rows.map(({ entry, said }) => (
               <Row
                 key={entry.id}
@@ -89,12 +89,12 @@ export function OrnamentList({ mount, chosen, onChoose }: Props) {
   );
 }
 
-const HOW_TO_MOVE = "Space takes hold of it, the arrow keys move it, space lays it down, Escape puts it back.";
+const HOW_TO_MOVE = "Space picks it up, the arrow keys move it, Space puts it down, Escape puts it back.";
 
 /** What a screen reader is told while one is moved. */
 function spokenFor(rows: ReturnType<typeof listed>): Announcements {
   const name = (id: UniqueIdentifier) => rows.find(({ entry }) => entry.id === id)?.said.name ?? String(id);
-  const place = (id: UniqueIdentifier) => `place ${rows.findIndex(({ entry }) => entry.id === id) + 1} of ${rows.length} from the wall`;
+  const place = (id: UniqueIdentifier) => `place ${rows.findIndex(({ entry }) => entry.id === id) + 1} of ${rows.length} from the bezel`;
   return {
     onDragStart: ({ active }) => `${name(active.id)} is held`,
     onDragOver: ({ active, over }) => (over ? `${name(active.id)} goes to ${place(over.id)}` : undefined),

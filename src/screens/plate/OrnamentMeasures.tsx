@@ -6,7 +6,7 @@ import { type ReactNode } from "react";
 import { type LayerType, type WireSection } from "@/core/mount/layers/layer";
 import { ballFrom } from "@/core/mount/layers/granules";
 import { toMicron } from "@/core/measure/micron";
-import { METALS, type Metal } from "@/core/metal/metals";
+import { METALS, type Metal, metalsFor } from "@/core/metal/metals";
 import { type Mount, type OrnamentEntry } from "@/core/piece/piece";
 import { ChoiceField } from "@/ui/ChoiceField";
 import { MeasureField } from "@/ui/MeasureField";
@@ -14,7 +14,7 @@ import { lengthField, numberField, optionalLengthField } from "@/ui/fields";
 import { usePlan } from "@/ui/plan";
 import { useSession } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
-import { METAL_NAMES, LAYER_NAMES, capital } from "@/words/names";
+import { LAYER_NAMES, capital } from "@/words/names";
 import { TURNS_IN, TURNS_PER, showLength } from "@/words/show";
 import { editable, editableOne, extentFor, lieOf } from "./ornament-edit";
 
@@ -60,12 +60,12 @@ export function OrnamentMeasures({ mount, entry, onGone }: Props) {
       <ChoiceField
         label="Metal"
         value={entry.metal}
-        options={(Object.keys(METALS) as Metal[]).map((value) => ({ value, text: capital(METAL_NAMES[value]) }))}
+        options={metalsFor("ornament").map((value) => ({ value, text: capital(METALS[value].name) }))}
         onChoose={(metal) => change((one) => void (one.metal = metal))}
       />
       <ChoiceField
         label="Lies"
-        hint={lie === "all" ? "choose a part of the wall to drag it" : "drag its ends in the plan"}
+        hint={lie === "all" ? "choose sides or ends, then drag" : "drag its ends in the plan"}
         value={lie}
         options={lie === "dragged" ? [...LIES, { value: "dragged", text: "Dragged" }] : LIES}
         onChoose={(next) =>
@@ -90,7 +90,7 @@ export function OrnamentMeasures({ mount, entry, onGone }: Props) {
           if (refused === null) onGone();
         }}
       >
-        <Trash2 size={13} aria-hidden="true" /> Take away
+        <Trash2 size={13} aria-hidden="true" /> Remove
       </button>
     </>
   );
@@ -133,7 +133,7 @@ function WireMeasures({ mount, entry }: OneProps) {
       />
       {section !== "round" && <MeasureField field={height} label="Height" value={entry.height ?? entry.width} shape="compact" />}
       {extent === "all" && (
-        <MeasureField field={tight} label="Made tight by" hint="filed inside until it goes over" value={entry.tight ?? null} />
+        <MeasureField field={tight} label="Undersize by" hint="file the inside until it fits over" value={entry.tight ?? null} />
       )}
     </>
   );
@@ -160,7 +160,7 @@ function TwistMeasures({ mount, entry }: OneProps) {
       <MeasureField
         field={turns}
         label={TURNS_IN[units.length]}
-        hint="one in six wires is usual"
+        hint="usual: one per six wire widths"
         value={per * (twisted.turns ?? USUAL.turns / (6 * twisted.wire))}
       />
     </>
@@ -192,7 +192,7 @@ function BeadMeasures({ mount, entry }: OneProps) {
     <>
       {closes !== undefined && !isClosed && (
         <button type="button" className="btn btn-small my-1" onClick={() => change((one) => void (one.width = closes))}>
-          Take {showLength(closes, "measured", units)}: they close exactly
+          Use {showLength(closes, "measured", units)}: they close exactly
         </button>
       )}
       <ChoiceField label="Snipped from" value={snipped} options={SNIPPED} onChoose={choose} />

@@ -118,7 +118,7 @@ export function PlateDrawing({ size, mount, chosen }: Props) {
             {back && (
               <>
                 <Word x={back.captionX} y={back.captionY}>
-                  Back, {scaleText(back.scale)}; dashed: wall, hoop
+                  Back, {scaleText(back.scale)}; dashed: bezel, hoop
                 </Word>
                 <BackView mount={mount} drawing={drawing} x={back.x} y={back.y} scale={back.scale} />
               </>

@@ -5,7 +5,7 @@ import { Ruler } from "lucide-react";
 import Link from "next/link";
 import { type Point } from "@/core/geometry/outline";
 import { toMicron } from "@/core/measure/micron";
-import { METALS, type Metal } from "@/core/metal/metals";
+import { METALS, type Metal, metalsFor } from "@/core/metal/metals";
 import { type Mount, type PlateEntry } from "@/core/piece/piece";
 import { ChoiceField } from "@/ui/ChoiceField";
 import { MeasureField } from "@/ui/MeasureField";
@@ -13,7 +13,7 @@ import { lengthField, optionalLengthField } from "@/ui/fields";
 import { usePlan } from "@/ui/plan";
 import { useSession, useSessionState } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
-import { METAL_NAMES, capital } from "@/words/names";
+import { capital } from "@/words/names";
 import { degrees, showTemperature } from "@/words/show";
 import { AppliedList } from "../applied/AppliedList";
 import { OrnamentList } from "./OrnamentList";
@@ -21,11 +21,10 @@ import { fromBehind } from "./BackView";
 import { OrnamentMeasures } from "./OrnamentMeasures";
 import { Stack } from "./Stack";
 
-const PLATE_METALS: readonly Metal[] = ["sterling", "fine-silver", "sterling-935", "copper", "brass"];
-const METAL_OPTIONS = PLATE_METALS.map((value) => ({ value, text: capital(METAL_NAMES[value]) }));
+const METAL_OPTIONS = metalsFor("plate").map((value) => ({ value, text: capital(METALS[value].name) }));
 
 const STYLE_ADVICE = {
-  flush: "filed back to the wall",
+  flush: "filed back to the bezel",
   border: "a plain border all round",
   open: "a ledge, and no plate",
   none: "the tube's own floor",
@@ -101,7 +100,7 @@ export function PlateMeasures({ mount, chosen, onChoose }: Props) {
         }
       />
       {plate.style === "none" ? (
-        <p className="py-1.5 text-[13px] text-soft">The seat leaves its floor: Lift under stone, at Wall, says how thick.</p>
+        <p className="py-1.5 text-[13px] text-soft">The seat leaves its floor: Lift under stone, at Bezel, says how thick.</p>
       ) : isOpen ? (
         <LedgeMeasures mount={mount} />
       ) : (
@@ -123,12 +122,12 @@ export function PlateMeasures({ mount, chosen, onChoose }: Props) {
       <Stack mount={id} />
       <OrnamentList mount={mount} chosen={chosen} onChoose={onChoose} />
       {plate.style === "border" && (
-        <MeasureField field={field("border")} label="Border" hint="outside all that" value={settled.border.value} lights="plate" />
+        <MeasureField field={field("border")} label="Border" hint="outside the ornament" value={settled.border.value} lights="plate" />
       )}
       {sawn !== null && (plate.ornament ?? []).length > 0 && (
         <ChoiceField
           label="Edge"
-          hint={settled.edge === "even" ? "as wide all round" : "cut away where nothing lies"}
+          hint={settled.edge === "even" ? "the same width all round" : "cut away where there is no ornament"}
           value={settled.edge}
           options={[
             { value: "follows", text: "Follows" },
@@ -192,7 +191,7 @@ function LedgeMeasures({ mount: { id, plate } }: { readonly mount: Mount }) {
     });
   return (
     <>
-      <MeasureField field={field("width")} label="Ledge, wide" hint="reaches in from the wall" value={ledge.width} lights="ledge" />
+      <MeasureField field={field("width")} label="Ledge, wide" hint="reaches in from the bezel" value={ledge.width} lights="ledge" />
       <MeasureField field={field("height")} label="Ledge, tall" hint="raises the stone" value={ledge.height} lights="ledge" />
       <ChoiceField
         label="Metal"

@@ -12,7 +12,7 @@ import { useSize } from "@/ui/useSize";
 const NAMES: Readonly<Record<OuterBand["code"], string>> = {
   ...LAYER_NAMES,
   wall: "wall",
-  several: "one band",
+  several: "ornament",
   border: "border",
   saw: "saw",
 };

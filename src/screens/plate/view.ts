@@ -58,7 +58,7 @@ function tubeOnRule(plan: Told, id: string, units: Units): OnRule {
     cut: { figure: key("cutHeight"), isAlong: false },
     tall: plan.drawing.settings[id]!.stock.tall,
     atCut: `cut ${cut}`,
-    beyond: "tube goes on",
+    beyond: "rest of the tube",
   };
 }
 
@@ -85,7 +85,7 @@ function plateOnRule(plan: Told, id: string, units: Units): OnRule {
     cut: { figure: key("blankLength"), isAlong: false },
     tall: figureOf(plan.figures, key("blankWidth")).value,
     atCut: `cut ${bare(key("blankLength"))}`,
-    beyond: "sheet goes on",
+    beyond: "rest of the sheet",
   };
 }
 
@@ -104,7 +104,7 @@ function ledgeOnRule(plan: Told, id: string, units: Units): OnRule {
     cut: { figure: key("cutLength"), isAlong: true },
     tall: ledge?.height ?? 1,
     atCut: `cut ${cut}`,
-    beyond: "wire goes on",
+    beyond: "rest of the wire",
   };
 }
 
@@ -130,7 +130,7 @@ function ornamentOnRule(plan: Told, id: string, entry: OrnamentEntry, units: Uni
     atCut: isCounted
       ? `${figureText(key("netLength"), figureOf(plan.figures, key("netLength")), units)} round`
       : `cut ${bareIn(plan, units)(key("cutLength"))}`,
-    beyond: isCounted ? "" : `${name} goes on`,
+    beyond: isCounted ? "" : `rest of the ${name}`,
   };
 }
 

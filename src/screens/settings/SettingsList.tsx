@@ -40,7 +40,7 @@ export function SettingsList({ mount }: { readonly mount: string }) {
     hoop && seats && session.change((piece) => placeSettings(piece, sideBySide(hoop.outside, seats, gap, isEven).map(toMicron)));
   return (
     <>
-      <h2 className="section-head">Settings</h2>
+      <h2 className="section-head">Settings of this piece</h2>
       <ul className="text-[13px]">
         {mounts.map((each) => (
           <li key={each.id} className="flex items-center justify-between border-t border-hair py-[3px]">
@@ -49,7 +49,7 @@ export function SettingsList({ mount }: { readonly mount: string }) {
               <button
                 type="button"
                 className="btn !px-1.5"
-                aria-label={`Take ${names.setting(each.id)} away`}
+                aria-label={`Remove ${names.setting(each.id)}`}
                 onClick={() => session.change((piece) => removeSetting(piece, each.id))}
               >
                 <Trash2 size={14} aria-hidden="true" />

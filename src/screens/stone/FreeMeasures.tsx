@@ -28,7 +28,7 @@ export function FreeMeasures({ mount, shape }: Props) {
   return (
     <div className="border-t border-hair py-1.5 text-[13px]">
       <p className="text-soft">
-        {counted(shape.points.length, "point")}. Drag one; double-click the outline to add one; Delete takes one away.
+        {counted(shape.points.length, "point")}. Drag one to move it; double-click the outline to add one; Delete removes one.
       </p>
       <div className="mt-1.5 flex flex-wrap gap-1.5">
         <button type="button" className="btn" onClick={() => change(smoothed)}>
@@ -61,7 +61,7 @@ function NearestShape({ mount, shape }: Props) {
         Nearest: <b className="font-semibold text-ink">{name}</b>, off by at most {withUnit(fit.off, "measured", units)}
       </span>
       <button type="button" className="btn" onClick={() => take(fit.shape)}>
-        Take it
+        Use it
       </button>
     </div>
   );
@@ -84,7 +84,7 @@ function Readings({ mount, shape, onDone }: Props & { readonly onDone: () => voi
     };
     const values = Object.fromEntries(Object.keys(texts).map((key) => [key, read(key)]));
     const wrong = Object.entries(values).find(([, value]) => value === null);
-    if (wrong) return setProblem(`"${texts[wrong[0]]}" is not a length: type one over 0, as 6.4`);
+    if (wrong) return setProblem(`"${texts[wrong[0]]}" is not a length: type one over 0, e.g. 6.4`);
     const length = values.length!;
     const readings = SHARES.map((share, i) => ({ along: share * length, up: values[`up${i}`]!, down: values[`down${i}`]! }));
     const told = session.change((piece) => {

@@ -21,7 +21,7 @@ export function ProfileMeasures({ mount }: { readonly mount: Mount }) {
   if (typeof turnIn === "number") {
     return (
       <button type="button" className="btn mt-1 mb-1.5" onClick={() => put([0, 0.25, 0.5, 0.75].map((at) => ({ at, height: turnIn })))}>
-        It differs round the stone
+        It varies round the stone
       </button>
     );
   }

@@ -78,7 +78,7 @@ export function StoneStage({ mount: id }: { readonly mount: string }) {
             }
           >
             <FigureButton figure={`${id}.outline.perimeter`} name="Round the stone">
-              <Answer lead="Round the stone" unit={unit}>
+              <Answer lead="Perimeter" unit={unit}>
                 {view.round}
               </Answer>
             </FigureButton>
@@ -216,7 +216,7 @@ function StoneMeasures({ mount }: { readonly mount: Mount }) {
       {!isFlat && (
         <MeasureField
           field={turnInField(id, units)}
-          label={isList ? "Side leans in at most" : "Side leans in at"}
+          label={isList ? "Leans in, highest" : "Side leans in at"}
           explains="leansIn"
           hint={isList ? "drag the heights along the rule" : "drag the line in the section"}
           value={greatestTurnIn(stone)}

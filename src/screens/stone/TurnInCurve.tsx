@@ -32,7 +32,7 @@ export function TurnInCurve({ mount }: { readonly mount: Mount }) {
     return (
       <DragHandle
         key={i}
-        label={`Height at ${Math.round(at * 100)} hundredths of the way round`}
+        label={`Height at ${Math.round(at * 100)}% of the way round`}
         now={height}
         most={most}
         isUpright

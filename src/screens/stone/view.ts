@@ -22,7 +22,7 @@ export function stoneView(plan: Plan, mount: Mount, units: Units): StoneView {
   return {
     round: showLength(value("outline.perimeter"), "measured", units),
     leansIn: showLength(greatestTurnIn(mount.stone), "measured", units),
-    tightest: `tightest curve ${withUnit(tightest, "blank", units)} radius`,
+    tightest: `tightest radius ${withUnit(tightest, "blank", units)}`,
     long: showLength(value("stone.length"), "blank", units),
     wide: showLength(value("stone.width"), "blank", units),
     face: showArea(value("outline.area"), units, 0),

@@ -41,7 +41,7 @@ export function ScreenScale({ pxPerMm, isSet, onSet }: Props) {
   if (!isOpen) {
     return (
       <p className="text-[13px]">
-        {isSet ? "This screen is set." : "This screen is not set yet: what stands here may be a few percent off."}{" "}
+        {isSet ? "The screen size is set." : "The screen size is not set yet: what you see may be a few per cent off."}{" "}
         <button type="button" className="btn btn-small" onClick={() => open(true)}>
           Set the screen
         </button>

@@ -58,8 +58,7 @@ export function TemplatesScreen({ onBack }: { readonly onBack: () => void }) {
       <div className="mx-auto max-w-[1320px] px-6 py-5 max-lg:px-3.5">
         <h1 className="text-[22px] font-bold [font-stretch:92%]">Templates, {set === null ? "about life size" : "life size"}</h1>
         <p className="mb-3 max-w-[640px] text-[13px] text-soft">
-          Print them at 100 % and measure the bars first. Glue one to the sheet and saw along the full line; the dashed line is what it is
-          filed to.
+          Print them at 100% and measure the bars first. Glue a template to the sheet, saw along the full line and file to the dashed one.
         </p>
         <ScreenScale
           pxPerMm={set ?? USUAL_PX_PER_MM}

@@ -77,7 +77,7 @@ export function ChosenPiece({ record, bench, units, onOpen, onRename, onDuplicat
           attempt.faults
             .slice(0, MOST_SHOWN)
             .map((fault, i) => (
-              <Note key={i} level="error" said={{ what: `${faultSentence(fault, units)}.`, advice: "Open it to put that right." }} />
+              <Note key={i} level="error" said={{ what: `${faultSentence(fault, units)}.`, advice: "Open it to put it right." }} />
             ))
         )}
       </div>
@@ -95,7 +95,7 @@ interface FindingsProps {
 
 function Findings({ plan, units, doubtOf }: FindingsProps) {
   const { findings } = plan;
-  if (findings.length === 0) return <p className="text-[12.5px] text-soft">Nothing stands against it.</p>;
+  if (findings.length === 0) return <p className="text-[12.5px] text-soft">Nothing to put right.</p>;
   return findings
     .slice(0, MOST_SHOWN)
     .map((finding, i) => <Note key={i} level={finding.level} said={sayFinding(finding, plan, units)} doubt={doubtOf(finding.at)} />);

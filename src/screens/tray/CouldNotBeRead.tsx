@@ -12,11 +12,11 @@ interface Props {
 
 const KINDS: Readonly<Record<StoreName | "journal", string>> = {
   pieces: "a piece",
-  makes: "a making",
+  makes: "a make",
   settings: "my bench",
   drafts: "a half-typed field",
-  pending: "something begun",
-  journal: "an unwritten change",
+  pending: "something started",
+  journal: "a change not kept yet",
 };
 
 /** What is kept on this device and cannot be read: it stays as it is, can be saved, and hides nothing else. */
@@ -39,7 +39,7 @@ export function CouldNotBeRead({ found, onDrop }: Props) {
                 Save it as it is
               </button>
               <button type="button" className="btn btn-plain text-soft" onClick={() => onDrop(each)}>
-                Give it up
+                Discard it
               </button>
             </span>
           </li>

@@ -18,7 +18,7 @@ export function Deleted({ records, onPutBack, onEmpty }: Props) {
   const [isAsked, ask] = useState(false);
   return (
     <section aria-label="Deleted" className="mt-5">
-      <h2 className="section-head">Deleted, can be had back</h2>
+      <h2 className="section-head">Deleted, can be put back</h2>
       <ul className="text-[13px]">
         {records.slice(0, MOST_SHOWN).map(({ id, piece }) => (
           <li key={id} className="flex items-center justify-between gap-2 border-t border-hair py-1">
@@ -34,7 +34,7 @@ export function Deleted({ records, onPutBack, onEmpty }: Props) {
       </button>
       {isAsked && (
         <Dialog title={`Remove ${counted(records.length, "piece")} for good?`} onClose={() => ask(false)}>
-          <p className="text-soft">With their makings. It can be undone for half a minute, not after.</p>
+          <p className="text-soft">Their makes go too. You can undo this for half a minute.</p>
           <ul className="mt-2 columns-2 text-[13px]">
             {records.map(({ id, piece }) => (
               <li key={id} className="truncate py-0.5">

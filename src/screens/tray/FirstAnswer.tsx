@@ -23,7 +23,7 @@ export function FirstAnswer({ plan, units, doubtOf }: Props) {
   return (
     <div className="mt-5 grid grid-cols-1 gap-3 md:grid-cols-3">
       <Part
-        title="Wall and plate"
+        title="Bezel and plate"
         isKnown={isKnown("m1.wall.cutLength", "m1.wall.cutHeight")}
         says={
           <>
@@ -35,10 +35,10 @@ export function FirstAnswer({ plan, units, doubtOf }: Props) {
       >
         <SectionPicture plan={plan} />
       </Part>
-      <Part title="Hoop" isKnown={isKnown("hoop.cutLength")} says="Its blank comes with the finger size, which is asked for next.">
+      <Part title="Hoop" isKnown={isKnown("hoop.cutLength")} says="The blank depends on the finger size, asked for next.">
         <HoopPicture plan={plan} />
       </Part>
-      <Part title="Heats" isKnown={isKnown("m1.wall.cutLength")} says={`${plan.heats.length} heats; nothing made before may run again.`}>
+      <Part title="Heats" isKnown={isKnown("m1.wall.cutLength")} says={`${plan.heats.length} heats; no earlier joint may run again.`}>
         <HeatsPicture plan={plan} units={units} />
       </Part>
     </div>

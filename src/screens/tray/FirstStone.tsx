@@ -66,8 +66,8 @@ export function FirstStone({ onDemo }: { readonly onDemo: () => void }) {
         <div className="min-w-0 flex-1">
           <h1 className="mb-1 text-[22px] font-bold [font-stretch:92%]">Start with your stone</h1>
           <p className="mb-4 max-w-[640px] text-[13.5px] leading-[1.4] text-soft">
-            From four numbers comes all that is cut for it: the strip of the wall and how tall it stands, the plate, the hoop&apos;s blank,
-            and each joint&apos;s solder in the order of the heats. Then the making, step by step.
+            Four numbers give you everything to cut: the strip for the bezel and its height, the plate, the hoop&apos;s blank, and the
+            solder for each joint, heat by heat. Then the making, step by step.
           </p>
           <div className="flex flex-wrap items-start gap-5">
             <Place plan={first.missing.some((key) => key.includes("outline")) ? null : plan} />
@@ -90,7 +90,7 @@ export function FirstStone({ onDemo }: { readonly onDemo: () => void }) {
                     />
                     <span className="text-[12px] font-[440] text-soft">{lengthUnit(units)}</span>
                   </span>
-                  {isWrong && <span className="mt-1 block text-[12px] text-bad">◆ type a number, as 3.2</span>}
+                  {isWrong && <span className="mt-1 block text-[12px] text-bad">◆ type a number, e.g. 3.2</span>}
                 </label>
               );
             })}
@@ -100,16 +100,16 @@ export function FirstStone({ onDemo }: { readonly onDemo: () => void }) {
               <span className="text-bad">◆ {first.problem}</span>
             ) : isWhole ? (
               <button type="button" className="btn btn-main" onClick={() => void keep()}>
-                Lay it on the tray
+                Put it on the tray
               </button>
             ) : (
-              <span className="text-soft">Read with a caliper; Enter goes on to the next.</span>
+              <span className="text-soft">Measure with a caliper; press Enter for the next.</span>
             )}
           </p>
         </div>
         <div className="flex flex-col items-stretch gap-2 max-lg:w-full max-lg:flex-row max-lg:flex-wrap">
           <button type="button" className="btn justify-center" onClick={onDemo}>
-            Look round the demo
+            See the demo pieces
           </button>
           <button type="button" className="btn justify-center" onClick={pick}>
             Open a file

@@ -15,7 +15,7 @@ interface Props {
 const KINDS: readonly { readonly kind: Piece["kind"]; readonly name: string; readonly says: string }[] = [
   { kind: "ring", name: "Ring", says: "a hoop round the finger" },
   { kind: "pendant", name: "Pendant", says: "hangs from a bail" },
-  { kind: "earrings", name: "Earrings", says: "two alike, one the other's mirror" },
+  { kind: "earrings", name: "Earrings", says: "a pair, one the mirror of the other" },
 ];
 
 /** What a new piece is to be; and every form as a worked example to open and change. */

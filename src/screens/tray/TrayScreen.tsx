@@ -149,7 +149,7 @@ export function TrayScreen() {
           </p>
           <DialogActions>
             <button type="button" className="btn" onClick={() => void clearDemo()}>
-              Clear the demo away
+              Remove the demo pieces
             </button>
             <button type="button" className="btn btn-main" onClick={() => askToClear(null)}>
               Keep the demo
@@ -266,12 +266,12 @@ function TrayActions({ hasPieces, onEverything, onRestore, onDemo, onRemoveDemo 
         )}
         {hasPieces && (
           <button type="button" className="btn" onClick={onDemo}>
-            Lay out the demo
+            Add the demo pieces
           </button>
         )}
         {hasPieces && (
           <button type="button" className="btn" onClick={onRemoveDemo}>
-            Clear the demo away
+            Remove the demo pieces
           </button>
         )}
       </div>

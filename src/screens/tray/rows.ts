@@ -1,3 +1,4 @@
+import { METALS } from "@/core/metal/metals";
 import { BAIL_WORDS } from "@/words/bails";
 import { doneSteps } from "@/core/making/done";
 import { figureOf } from "@/core/measure/figure";
@@ -12,7 +13,7 @@ import { type Curve, boxOf } from "@/core/geometry/curve";
 import { type Point } from "@/core/geometry/outline";
 import { dayText } from "@/words/dates";
 import { DOUBTS } from "@/words/doubt";
-import { FORM_NAMES, METAL_NAMES, SECTION_NAMES, SHAPE_NAMES, SYSTEM_NAMES } from "@/words/names";
+import { FORM_NAMES, SECTION_NAMES, SHAPE_NAMES, SYSTEM_NAMES } from "@/words/names";
 import { type Units, showFigure, showLength } from "@/words/show";
 import { sayFinding } from "@/words/findings";
 import { SETTLING, sayHeats } from "@/words/heats";
@@ -67,7 +68,7 @@ export function rowOf(
       stock.size,
       [
         ...(stock.name === "strip" ? [] : [stock.name]),
-        METAL_NAMES[wall.metal].replace(" silver", ""),
+        METALS[wall.metal].name.replace(" silver", ""),
         showLength(plan.settled.mounts[id]!.wall.thickness, "measured", units),
       ].join(", "),
     ]),
@@ -78,7 +79,7 @@ export function rowOf(
             `blank ${showLength(value("hoop.cutLength"), "blank", units)}`,
             `${FORM_NAMES[carrier.form]}, ${SECTION_NAMES[carrier.stock.section]}`,
           ])
-        : (bailCell(plan, id, units, sure) ?? ["no carrier", stone.name ?? ""]),
+        : (bailCell(plan, id, units, sure) ?? ["no hoop or bail", stone.name ?? ""]),
     ...(isSettling ? SEARCHED : heatsCell(plan)),
     next: isSettling && isUnderWay(make) ? "" : nextStep(plan, make, units, doubtOf),
     isUnderWay: isUnderWay(make),

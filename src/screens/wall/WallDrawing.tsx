@@ -21,7 +21,7 @@ import { wallView } from "./view";
 export function WallDrawing({ size, mount }: { readonly size: Size; readonly mount: Mount }) {
   const view = wallView(usePlan(), mount, useUnits());
   return (
-    <PlanAndSection size={size} mount={mount} label="The wall in plan and section">
+    <PlanAndSection size={size} mount={mount} label="The bezel in plan and section">
       {({ drawing, plan: { x, y, scale }, section }) => (
         <>
           <Millimetres x={x} y={y} scale={scale}>
@@ -86,7 +86,7 @@ function SeamHandle({ mount, seam, places }: { readonly mount: string; readonly 
       label="Seam"
       now={hundredths}
       most={100}
-      told={`${hundredths} hundredths of the way round`}
+      told={`${hundredths}% of the way round`}
       lights="seam"
       onDrag={(to) => put(nearestStation(places, to).at)}
       onStep={stepped}

@@ -3,7 +3,7 @@
 import { type Draft as Editable } from "immer";
 import { type Point } from "@/core/geometry/outline";
 import { laidAt } from "@/core/heats/solder";
-import { METALS, type Metal } from "@/core/metal/metals";
+import { METALS, type Metal, metalsFor } from "@/core/metal/metals";
 import { type Blank } from "@/core/measure/blank";
 import { HOUSE_HEIGHT } from "@/core/mount/plan-wall";
 import { type HeightRule, type WallSource, USUAL_PITCH } from "@/core/mount/wall";
@@ -20,7 +20,7 @@ import { Answer, Answers, Stage } from "@/ui/Stage";
 import { Sum } from "@/ui/Sum";
 import { useSession, useSessionState } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
-import { METAL_NAMES, SOURCE_ADVICE, capital } from "@/words/names";
+import { SOURCE_ADVICE, capital } from "@/words/names";
 import { ifSure } from "@/words/doubt";
 import { BLANK_MARKS } from "@/words/marks";
 import { degrees, showTemperature } from "@/words/show";
@@ -58,7 +58,7 @@ export function WallStage({ mount: id }: { readonly mount: string }) {
                 </Answer>
               </FigureButton>
             ))}
-            <FigureButton figure={`${id}.wall.netLength`} name="Net length of the wall" className="text-[13px] text-soft">
+            <FigureButton figure={`${id}.wall.netLength`} name="Net length of the bezel" className="text-[13px] text-soft">
               {view.lands}
             </FigureButton>
           </Answers>
@@ -93,7 +93,6 @@ function pastLead(top: readonly Point[], { losses }: Blank): Point[] {
   return top.map(([along, up]): Point => [along + lead, up]);
 }
 
-const WALL_METALS: readonly Metal[] = ["fine-silver", "sterling", "sterling-935", "copper", "brass"];
 const SOURCES: readonly { readonly value: WallSource; readonly text: string }[] = [
   { value: "strip", text: "Strip" },
   { value: "sheet", text: "Sheet" },
@@ -153,7 +152,7 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
     <>
       <h2 className="section-head">{STOCK_HEADS[view.stock]}</h2>
       <ChoiceField
-        label="From"
+        label="Made from"
         hint={view.shelf ?? SOURCE_ADVICE[settled.source]}
         value={settled.source}
         options={SOURCES}
@@ -211,12 +210,12 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
         label="Metal"
         hint={`starts to melt at ${showTemperature(METALS[mount.wall.metal].solidus, units)} ${degrees(units)}`}
         value={mount.wall.metal}
-        options={WALL_METALS.map((value) => ({ value, text: capital(METAL_NAMES[value]) }))}
+        options={metalsFor("wall").map((value) => ({ value, text: capital(METALS[value].name) }))}
         onChoose={(metal) => change((wall) => void (wall.metal = metal))}
       />
       <MeasureField
         field={wallField(id, "thickness", units)}
-        label={settled.ready ? "Wall wanted" : "Thickness"}
+        label={settled.ready ? "Bezel wanted" : "Thickness"}
         hint={view.thickness}
         value={mount.wall.thickness}
         lights="wall"
@@ -288,7 +287,7 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
       <p className="narrow pt-1 text-[11.5px] text-soft">
         {settled.learned.length && view.stock === "strip" && `${insteadText(settled.learned.length, "squaring and mark", units)} `}
         {settled.learned.height && view.stock !== "cup" && `${insteadText(settled.learned.height, "foot and top", units)} `}
-        {capital(SOURCE_NAMES[settled.losses.top.from])}. {view.stock === "strip" && "A scribe marks to 0.10, a pen takes 0.40."}
+        {capital(SOURCE_NAMES[settled.losses.top.from])}. {view.stock === "strip" && "A scribed line takes 0.10, a pen line 0.40."}
       </p>
       {view.stock === "cup" && <AppliedList mount={id} />}
     </>

@@ -80,7 +80,7 @@ export function wallView(plan: Plan, mount: Mount, units: Units): WallView {
     })),
     gather: `gathers ${showPercent(figure("gather").value, 1)}`,
     leansIn: `leans in at ${measured(greatestTurnIn(mount.stone))}`,
-    stands: `wall stands ${measured(figure("netHeight").value)}`,
+    stands: `bezel stands ${measured(figure("netHeight").value)}`,
     third: `a third of the height${lift > 0 ? " and the lift" : ""}, ${measured(section.third)}`,
     top: showLength(mount.stone.height, "blank", units),
     thickness: plan.figures[`${mount.id}.wall.wallLeft`]
@@ -112,7 +112,7 @@ function sumOf({ name, figure }: WallStock, units: Units): SumPart[] {
   const value = (label: string) => figure.terms.find((each) => each.label === label)?.value ?? 0;
   const strip = [
     { name: "outline", value: value("outline") },
-    { name: "wall and fit", value: value("wall") + value("fit") },
+    { name: "bezel and fit", value: value("wall") + value("fit") },
     { name: "squaring", value: value("squaring") },
     { name: "mark", value: value("mark") },
     { name: yoursName(figure), value: value("yours") },
@@ -146,7 +146,7 @@ function answersOf(plan: Plan, { id }: Mount, stock: WallStock, units: Units): P
       ],
       lands: has("wallLeft") ? `leaves ${measured("wallLeft")} of wall` : shows,
       cut: `saw ${tall}`,
-      beyond: "tube goes on",
+      beyond: "rest of the tube",
     };
   }
   if (stock.name === "cup") {
@@ -169,9 +169,9 @@ function answersOf(plan: Plan, { id }: Mount, stock: WallStock, units: Units): P
       answer("cutLength", "Cut strip", "Cut strip", cut, "long"),
       answer("cutHeight", "Slit the strip to", "slit to", tall, "tall"),
     ],
-    lands: `lands at ${measured("netLength")} × ${measured("netHeight")}, ${shows}`,
+    lands: `finished ${measured("netLength")} × ${measured("netHeight")}, ${shows}`,
     cut: `cut ${cut}`,
-    beyond: plan.settled.mounts[id]!.wall.source === "sheet" ? "sheet goes on" : "coil goes on",
+    beyond: plan.settled.mounts[id]!.wall.source === "sheet" ? "rest of the sheet" : "rest of the coil",
   };
 }
 
@@ -181,12 +181,12 @@ function shelfText({ figures }: Plan, { id }: Mount, units: Units): string | nul
   const [has, takes] = [showLength(strip.value, "measured", units), showLength(cut.value, "height", units)];
   const off = Number(has) - Number(takes);
   const digits = units.length === "inch" ? 3 : 2;
-  return `${has} ${lengthUnit(units)} on the shelf, ${off > 0 ? `${off.toFixed(digits)} comes off` : "as it is"}`;
+  return `${has} ${lengthUnit(units)} on the shelf, ${off > 0 ? `${off.toFixed(digits)} comes off` : "nothing to trim"}`;
 }
 
 function teethText({ figures }: Plan, { id }: Mount, units: Units): string {
   const [count, pitch] = [figures[`${id}.wall.notches`], figures[`${id}.wall.notchPitch`]];
-  return count && pitch ? `${count.value} of them, every ${withUnit(pitch.value, "measured", units)}: they close at the seam` : "";
+  return count && pitch ? `${count.value} notches, ${withUnit(pitch.value, "measured", units)} apart, close at the seam` : "";
 }
 
 /** What is usual, and what it comes to where nothing was chosen. */

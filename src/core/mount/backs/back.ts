@@ -18,7 +18,7 @@ export interface Ledge {
   readonly metal: Metal;
 }
 
-/** What is struck into a back, or drilled through it; null where its place is left to the plan. Degrees counter-clockwise. */
+/** What is struck into a back, or drilled through it; null where its place is left to the plan. Degrees anticlockwise. */
 export interface Stamp {
   readonly width: number;
   readonly height: number;

@@ -2,7 +2,7 @@ import { NOTHING } from "../../joint/contribution";
 import { type Figures, type FormulaCode, single, sum, term } from "../../measure/figure";
 import { type Finding, finding } from "../../measure/finding";
 import { layPieces } from "../../measure/blank";
-import { massOf } from "../../metal/metals";
+import { METALS, massOf } from "../../metal/metals";
 import { closingWidth, rowAlong, rowRound, smallBead } from "./beads";
 import { type LayerAsked, type LayerKind, type MadeFrom } from "./layer";
 import { middleLine } from "./line";
@@ -133,7 +133,7 @@ function findingsOf({ mount, layer }: LayerAsked, rows: readonly { readonly at: 
   const { width, metal, from } = layer;
   const findings: Finding[] = [];
   if (rows.some((row) => row.at.length === 0)) findings.push(finding("ornament.no-bead", "error", at, { width }, mount));
-  if (metal === "sterling") findings.push(finding("ornament.pits", "note", at, {}, mount));
+  if (METALS[metal].firestains) findings.push(finding("ornament.pits", "note", at, {}, mount));
   if (from && "strip" in from && from.notches !== undefined && from.pitch !== undefined) {
     const ball = ballFrom(from, from.notches * from.pitch);
     if (Math.abs(ball / width - 1) > OFF) {

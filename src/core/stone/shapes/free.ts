@@ -55,7 +55,7 @@ function distance([ax, ay]: Point, [bx, by]: Point): number {
   return Math.hypot(ax - bx, ay - by);
 }
 
-/** One span from each point to the next, counter-clockwise from the first. */
+/** One span from each point to the next, anticlockwise from the first. */
 function spansOf({ points, closed }: Free): Span[] {
   const round = polygonArea(points) < 0 ? [points[0]!, ...points.slice(1).reverse()] : points;
   const n = round.length;
