@@ -1,4 +1,5 @@
 import next from "@next/eslint-plugin-next";
+import a11y from "eslint-plugin-jsx-a11y";
 import hooks from "eslint-plugin-react-hooks";
 import ts from "typescript-eslint";
 
@@ -30,6 +31,17 @@ export default ts.config(
       "react-hooks/todo": "error",
       "react-hooks/unsupported-syntax": "error",
       ...next.configs["core-web-vitals"].rules,
+    },
+  },
+  {
+    files: ["src/**/*.tsx"],
+    ...a11y.flatConfigs.recommended,
+    rules: {
+      ...a11y.flatConfigs.recommended.rules,
+      // A field that opens because the maker asked for it takes the focus.
+      "jsx-a11y/no-autofocus": "off",
+      // What scrolls by itself must be reached by the keys.
+      "jsx-a11y/no-noninteractive-tabindex": ["error", { tags: ["li"], roles: ["group", "tabpanel"] }],
     },
   },
   {

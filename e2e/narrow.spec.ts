@@ -54,6 +54,8 @@ for (const [what, places] of Object.entries(PLACES))
           }),
         );
       expect([place, small]).toEqual([place, []]);
+      // Most is the same at every width; what a narrow screen lays out otherwise is looked at here too.
+      if (!/^\/$|wall$|bench$/.test(place)) continue;
       const { violations } = await new AxeBuilder({ page }).analyze();
       const serious = violations.filter(({ impact }) => impact === "serious" || impact === "critical");
       expect([place, serious.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)]).toEqual([place, []]);

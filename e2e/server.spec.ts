@@ -45,7 +45,7 @@ test("what it cannot plan it refuses with the faults, too much while it streams,
   expect((await post(unending)).status).toBe(413);
 });
 
-test("a hostile piece cannot hold the server, and a thousand requests, fifty at a time, are all answered", async () => {
+test("a hostile piece cannot hold the server, and a hundred requests, fifty at a time, are all answered", async () => {
   test.setTimeout(120_000);
   const stones = (count: number) => Array.from({ length: count }, (_, i) => ({ ...tern.mounts[0], id: `m${i + 1}` }));
   const pins = Array.from({ length: 80 }, (_, i) => ({ before: [`m${(i % 4) + 1}.foot`, `m${((i * 3) % 4) + 1}.seam`] }));
@@ -60,7 +60,7 @@ test("a hostile piece cannot hold the server, and a thousand requests, fifty at 
   const failures: number[] = [];
   let next = 0;
   const caller = async () => {
-    while (next++ < 1000) {
+    while (next++ < 100) {
       const response = await post(body);
       await response.arrayBuffer();
       if (response.status !== 200) failures.push(response.status);

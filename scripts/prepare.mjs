@@ -199,7 +199,7 @@ export async function installChromium() {
   if (findChromium()) return;
   console.error("Installing Chromium");
   await must("apt-get", ["update", "-qq"], { quiet: true });
-  await must("apt-get", ["install", "-y", "-qq", "--no-install-recommends", "chromium"], {
+  await must("apt-get", ["install", "-y", "-qq", "--no-install-recommends", "chromium", "chromium-headless-shell"], {
     quiet: true,
     extra: { DEBIAN_FRONTEND: "noninteractive" },
   });

@@ -5,7 +5,6 @@ import { type SizeSystem } from "@/core/hoop/sizes";
 import { type Means } from "@/core/heats/best";
 import { type Way } from "@/core/heats/problem";
 import { type SchoolCode } from "@/core/measure/figure";
-import { type Metal } from "@/core/metal/metals";
 import { type SectionShape } from "@/core/metal/section";
 import { type LayerType } from "@/core/mount/layers/layer";
 import { type HeightRule, type WallSource } from "@/core/mount/wall";

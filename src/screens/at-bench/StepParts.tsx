@@ -40,6 +40,7 @@ export function Strip({ plan, done, at, onLook }: StripProps) {
       {plan.steps.map((step, i) => (
         <li
           key={step.id}
+          role="presentation"
           onClick={() => onLook(step.id)}
           className={`h-2 flex-1 cursor-pointer rounded-[2px] lg:h-2.5 ${colourOf(done.has(step.id), i === at, isHeating(step))}`}
         />

@@ -19,7 +19,6 @@ import { useNow } from "@/ui/useNow";
 import { clockText, later } from "@/words/dates";
 import { SETTLING } from "@/words/heats";
 import { NO_DAY, minutesText, savedText } from "@/words/day";
-import { counted } from "@/words/names";
 
 const PIECES = "pieces";
 const MINUTE = 60_000;

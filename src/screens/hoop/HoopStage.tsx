@@ -6,7 +6,7 @@ import { type HoopForm, type LengthRule } from "@/core/hoop/hoop";
 import { type WorkName } from "@/core/hoop/works/work";
 import { WORK_NAMES, clashesOf } from "@/core/hoop/works/works";
 import { type SizeSystem, sizeText } from "@/core/hoop/sizes";
-import { METALS, type Metal, metalsFor } from "@/core/metal/metals";
+import { METALS, metalsFor } from "@/core/metal/metals";
 import { type SectionShape } from "@/core/metal/section";
 import { mandrelOf } from "@/core/piece/bench";
 import { type HoopEntry } from "@/core/piece/piece";

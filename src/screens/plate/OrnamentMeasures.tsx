@@ -6,7 +6,7 @@ import { type ReactNode } from "react";
 import { type LayerType, type WireSection } from "@/core/mount/layers/layer";
 import { ballFrom } from "@/core/mount/layers/granules";
 import { toMicron } from "@/core/measure/micron";
-import { METALS, type Metal, metalsFor } from "@/core/metal/metals";
+import { METALS, metalsFor } from "@/core/metal/metals";
 import { type Mount, type OrnamentEntry } from "@/core/piece/piece";
 import { ChoiceField } from "@/ui/ChoiceField";
 import { MeasureField } from "@/ui/MeasureField";

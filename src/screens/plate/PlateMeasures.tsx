@@ -5,7 +5,7 @@ import { Ruler } from "lucide-react";
 import Link from "next/link";
 import { type Point } from "@/core/geometry/outline";
 import { toMicron } from "@/core/measure/micron";
-import { METALS, type Metal, metalsFor } from "@/core/metal/metals";
+import { METALS, metalsFor } from "@/core/metal/metals";
 import { type Mount, type PlateEntry } from "@/core/piece/piece";
 import { ChoiceField } from "@/ui/ChoiceField";
 import { MeasureField } from "@/ui/MeasureField";

@@ -3,7 +3,7 @@
 import { type Draft as Editable } from "immer";
 import { type Point } from "@/core/geometry/outline";
 import { laidAt } from "@/core/heats/solder";
-import { METALS, type Metal, metalsFor } from "@/core/metal/metals";
+import { METALS, metalsFor } from "@/core/metal/metals";
 import { type Blank } from "@/core/measure/blank";
 import { HOUSE_HEIGHT } from "@/core/mount/plan-wall";
 import { type HeightRule, type WallSource, USUAL_PITCH } from "@/core/mount/wall";
