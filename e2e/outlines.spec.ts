@@ -243,3 +243,31 @@ test("from an empty tray a first stone becomes another shape, with a wrong corne
   await page.getByRole("button", { name: /Making/ }).click();
   await expect(page.getByText(/Try the stone in the cup/).first()).toBeVisible();
 });
+
+test("tubes kept on my bench are offered where a bezel is made from one, nearest first, in the maker's unit; one that is inside out is refused", async ({
+  page,
+}) => {
+  await page.goto("/my-bench");
+  const tubes = page.getByRole("region", { name: "Tubes you keep" });
+  const add = async (outside: string, inside: string) => {
+    await tubes.getByLabel("Outside of the tube, mm").fill(outside);
+    await tubes.getByLabel("Inside of the tube, mm").fill(inside);
+    await tubes.getByRole("button", { name: "Add a tube" }).click();
+  };
+  await add("5", "9");
+  await expect(tubes.getByRole("alert")).toContainText("must be less than the outside");
+  await add("9", "7");
+  await expect(tubes.getByRole("listitem")).toHaveText(["9.00 outside, 7.00 mm inside, sterling"]);
+  await add("6.8", "5.2");
+  await expect(tubes.getByRole("listitem")).toHaveCount(2);
+  await page.reload();
+  await expect(tubes.getByRole("listitem")).toHaveCount(2);
+  await page.goto("/pieces/knot-ring/wall");
+  const offered = page.getByRole("list", { name: "Your tubes, nearest first" });
+  await expect(offered.getByRole("button")).toHaveCount(2);
+  await offered.getByRole("button").first().click();
+  await expect(offered.getByRole("button").first()).toHaveAttribute("aria-pressed", "true");
+  await expect(page.locator('[data-field="m1.wall.tube.outside"]')).toHaveValue("6.80");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(offered.getByRole("button").first()).toHaveAttribute("aria-pressed", "false");
+});

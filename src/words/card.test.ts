@@ -130,7 +130,7 @@ test("what nobody measured is left blank on the card, and what rests on it: the 
   ]);
   const solder = plan(tern).heats.map((heat) => solderText(heat, plan(tern), METRIC, noHeight));
   expect([solder[0], solder[1]]).toEqual([
-    "______ pieces under the seam, on charcoal, uses a refused entry",
+    "______ pallions under the seam, on charcoal, uses a refused entry",
     "2 pallions 1.0 × 1.0 mm across the seam, one every 1.5 mm",
   ]);
 });

@@ -121,8 +121,8 @@ const PLACED: Readonly<Record<Placing, string>> = {
 
 /** Every means of making a joint, as it is chosen. */
 export const MEANS_NAMES: Readonly<Record<PinnedMeans, string>> = {
-  inside: "pieces inside",
-  outside: "pieces outside",
+  inside: "pallions inside",
+  outside: "pallions outside",
   under: "stood on its solder",
   sweat: "sweated",
   wire: "fed wire",
@@ -202,7 +202,7 @@ export function overlapText({ harder, softer, what, spare }: Overlap, units: Uni
 /** While a search for better heats goes on. */
 export const SETTLING = "looking for the best order";
 
-/** "7 pieces 1.0 × 1.0 mm inside, one every 6.5", "4.2 mm of 0.5 mm wire inside", "3 balls of paste 1.0 mm across inside". */
+/** "7 pallions 1.0 × 1.0 mm inside, one every 6.5", "4.2 mm of 0.5 mm wire inside", "3 balls of paste 1.0 mm across inside". */
 export function pallionsText({ form, count, size, spacing, rows }: Pallions, where: string, units: Units): string {
   const [length, side] = [showLength(size[0], "blank", units), snipped(size[1], units)];
   const unit = lengthUnit(units);
@@ -228,7 +228,7 @@ export function solderText({ solder, joints }: PlannedHeat, plan: Pick<Plan, "jo
     const joint = plan.joints.find(({ id }) => id === joints[i])!;
     const where = whereText(joint);
     const doubt = doubtAmong(joint.follows, doubtOf);
-    return doubt ? `${BLANK} pieces ${where}, ${DOUBTS[doubt]}` : pallionsText(pallions, where, units);
+    return doubt ? `${BLANK} pallions ${where}, ${DOUBTS[doubt]}` : pallionsText(pallions, where, units);
   });
   const isAlike = texts.length > 1 && texts.every((each) => each === texts[0]);
   return isAlike ? `each ${texts[0]!}` : texts.join("; ");

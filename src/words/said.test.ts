@@ -563,7 +563,7 @@ test("the steps of the demo's pieces and of the worked examples, each as it is f
         "hoop.spread",
         "Spread the legs to 7.00 mm from outside to outside. Anneal it first; a little each side in turn, over the edge of a stake.",
       ],
-      ["ornament.snip", "Snip 32 pieces 1.80 mm long of wire 0.80 mm thick."],
+      ["ornament.snip", "Snip 32 snippets 1.80 mm long from wire 0.80 mm thick."],
       ["ornament.melt", "Melt them into 32 beads 1.20 mm across. Each on its own spot of a charcoal block, until it spins."],
       [
         "hoop.feet",
@@ -614,7 +614,7 @@ test("the steps of the demo's pieces and of the worked examples, each as it is f
         "File the wire inside until it goes over the bezel with a push. It is made undersize so that it sits without a gap.",
       ],
       ["set.burnish", "Burnish the edge; no polish, no wheel. A burnisher only, and nothing over the face."],
-      ["applied.snip", "Snip 4.80 mm of wire 0.90 mm thick for the left ball, or as much of what you have."],
+      ["applied.snip", "Snip 4.80 mm from wire 0.90 mm thick for the left ball, or as much of what you have."],
       ["applied.make", "Melt it to the left ball, 1.80 mm across, and file a flat on it half as wide."],
       ["join.tin", "Melt the solder for left ball to hoop on one face first, and let it set."],
       ["plate.drain", "Drill the drain, 1.00 mm across."],

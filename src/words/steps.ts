@@ -133,8 +133,8 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
   "ornament.twist": (v) => `Twist two wires of ${v.length("wire")}, each ${v.target} and some to hold, to ${v.turns}`,
   "ornament.snip": (v) =>
     v.text("notches") === ""
-      ? `Snip ${v.text("count")} pieces ${v.target} long of ${snipped(v)}${v.text("usual") === "1" ? ", or as much of what you have" : ""}`
-      : `Snip ${v.text("count")} pieces of ${counted(Number(v.text("notches")), "notch", "notches")} of ${snipped(v)}`,
+      ? `Snip ${v.text("count")} snippets ${v.target} long from ${snipped(v)}${v.text("usual") === "1" ? ", or as much of what you have" : ""}`
+      : `Snip ${v.text("count")} snippets of ${counted(Number(v.text("notches")), "notch", "notches")} from ${snipped(v)}`,
   "ornament.melt": (v) => `Melt them into ${v.text("count")} beads ${v.length("width")} across`,
   "ornament.cut": (v) => `Cut the ${v.part("layer")} ${v.pieces === "" ? `${v.target} long` : `in ${v.pieces}`}`,
   "ornament.bend": (v) =>
@@ -193,7 +193,7 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
   "post.mark": (v) =>
     `Mark the post's place on the back: ${v.lengthOf(Math.abs(Number(v.text("above"))))} ${Number(v.text("above")) < 0 ? "below" : "above"} where it balances, ${postAside(Number(v.text("aside")), v.lengthOf)}`,
   "post.harden": () => "Twist the post a turn with pliers, so that it is hard again, and sight along it",
-  "applied.snip": (v) => `Snip ${v.target} of wire ${v.length("wire")} thick for the ${v.part("part")}, or as much of what you have`,
+  "applied.snip": (v) => `Snip ${v.target} from wire ${v.length("wire")} thick for the ${v.part("part")}, or as much of what you have`,
   "applied.make": (v) => MADE[v.text("shape") as AppliedShape](v),
   "join.finish": () => "Finish what will be hard to reach once joined",
   "join.prepare": (v) =>
@@ -229,7 +229,7 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
 const MADE: Readonly<Record<AppliedShape, (v: StepVoice) => string>> = {
   disc: (v) => `Cut the ${v.part("part")}, ${v.length("diameter")} across, from sheet ${v.length("thickness")} thick`,
   ball: (v) => `Melt it to the ${v.part("part")}, ${v.length("diameter")} across, and file a flat on it half as wide`,
-  ring: (v) => `Bend the ${v.part("part")}, ${v.length("inside")} inside, of wire ${v.length("wire")} thick, and close it`,
+  ring: (v) => `Bend the ${v.part("part")}, ${v.length("inside")} inside, from wire ${v.length("wire")} thick, and close it`,
   strip: (v) => `Cut the ${v.part("part")}, ${v.length("length")} by ${v.length("width")}, from sheet ${v.length("thickness")} thick`,
 };
 
@@ -303,8 +303,8 @@ const DETAILS: Readonly<Partial<Record<StepCode, string>>> = {
 
 /** How solder is put to a joint before it is heated, by where it is put. */
 const PREPARING: Readonly<Record<Placing | "fuse", string>> = {
-  inside: "Lay the pieces inside, evenly.",
-  outside: "Lay the pieces against it from outside.",
+  inside: "Lay the pallions inside, evenly.",
+  outside: "Lay the pallions against it from outside.",
   under: "Stand it on its solder.",
   sweat: "Bring the two faces together and hold them so.",
   wire: "The wire stays in the hand until the joint is hot.",

@@ -77,7 +77,7 @@ function canFuse(joint: PlannedJoint, plan: Plan): boolean {
   return fusible(plan.parts.filter(({ id }) => joint.parts.includes(id)).map(({ metal }) => metal)) !== null;
 }
 
-/** "45.5 mm, pieces inside" */
+/** "45.5 mm, pallions inside" */
 function jointHint({ length, means }: PlannedJoint, units: Units): string {
   return `${withUnit(length, "blank", units)}, ${MEANS_NAMES[means]}`;
 }

@@ -271,7 +271,7 @@ function BandDrawing({ band, x, y }: { readonly band: Band; readonly x: Linear; 
       <line x1={x(from)} x2={x(to)} y1={foot} y2={foot} stroke="#6f7a7e" strokeDasharray="2 3" />
       {i < band.stretches.length - 1 && x(1) - x(0) > ROOM_FOR_A_NAME && (
         <text x={x(to) + 4} y={top - 7} fontSize={12} fill="#566264">
-          not in this heat
+          not heated
         </text>
       )}
     </g>

@@ -13,11 +13,13 @@ import { useUnits } from "@/ui/tray";
 import { benchName } from "@/words/bench";
 import { WAY_ADVICE, overshootHint } from "@/words/heats";
 import { lossName } from "@/words/ledger";
+import { READY_NAMES } from "@/words/ready-stock";
 import { SYSTEM_NAMES, WAY_NAMES, capital, counted } from "@/words/names";
 import { degrees, lengthUnit, showRise, withUnit } from "@/words/show";
 import { BenchEntryField } from "./BenchEntryField";
 import { MandrelEditor, StripEditor } from "./ListEditors";
 import { MinutesEditor } from "./MinutesEditor";
+import { ReadyStockEditor } from "./ReadyStockEditor";
 import { ShelfEditor } from "./ShelfEditor";
 import { type BenchEdit } from "./bench-edit";
 
@@ -45,6 +47,12 @@ export function Defaults({ edit }: { readonly edit: BenchEdit }) {
         <ShelfEditor edit={edit} />
         <h2 className="section-head !mt-5">Strips on the shelf</h2>
         <StripEditor edit={edit} />
+        {(["tubes", "cups"] as const).map((kind) => (
+          <section key={kind} aria-label={READY_NAMES[kind].head}>
+            <h2 className="section-head !mt-5">{READY_NAMES[kind].head}</h2>
+            <ReadyStockEditor edit={edit} kind={kind} />
+          </section>
+        ))}
       </div>
     </div>
   );

@@ -30,6 +30,7 @@ import { AppliedList } from "../applied/AppliedList";
 import { WallDrawing } from "./WallDrawing";
 import { HeightSchools } from "./HeightSchools";
 import { baseField, cupLengthField, cupThicknessField, gapField, pitchField, tubeField, wallField, wallLossField } from "./fields";
+import { ReadyStock } from "./ReadyStock";
 import { wallView } from "./view";
 
 /** How long and tall the strip is cut, and where its seam lies. */
@@ -170,6 +171,7 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
           <MeasureField field={gapField(id, "gap", units)} label="Gaps, wide" hint={view.gaps.gap} value={mount.wall.notch?.gap ?? null} />
         </>
       )}
+      {view.stock !== "strip" && <ReadyStock mount={id} kind={view.stock} />}
       {view.stock === "tube" && (
         <>
           <MeasureField

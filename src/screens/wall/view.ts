@@ -75,7 +75,7 @@ export function wallView(plan: Plan, mount: Mount, units: Units): WallView {
       rule,
       name: RULE_NAMES[rule],
       stands: measured(height),
-      reaches: `${past < 0 ? `${measured(-past)} under the turn-in` : `${measured(past)} past the turn-in`}, ${showPercent(behind)} of the stone's height`,
+      reaches: `${past < 0 ? `${measured(-past)} under the turn-in` : `${measured(past)} past the turn-in`}, ${showPercent(behind)} of the height`,
       holds,
     })),
     gather: `gathers ${showPercent(figure("gather").value, 1)}`,

@@ -1,0 +1,59 @@
+"use client";
+
+import { type Draft as Editable } from "immer";
+import { useState } from "react";
+import { benchOf } from "@/core/piece/bench";
+import { type WallEntry } from "@/core/piece/piece";
+import { cupsFor, fromCup, fromTube, tubesFor } from "@/core/piece/ready-stock";
+import { usePlan } from "@/ui/plan";
+import { useSession, useSessionState } from "@/ui/session";
+import { useTrayState, useUnits } from "@/ui/tray";
+import { READY_NAMES, cupText, overText, tubeText } from "@/words/ready-stock";
+
+/** More than these are not looked through beside a stone: they are the nearest. */
+const MOST_OFFERED = 4;
+
+/** The tubes or cups that the maker keeps, the nearest to what the stone needs first; one press uses one. */
+export function ReadyStock({ mount, kind }: { readonly mount: string; readonly kind: "tube" | "cup" }) {
+  const plan = usePlan();
+  const units = useUnits();
+  const session = useSession();
+  const piece = useSessionState((state) => state.piece);
+  const mine = useTrayState((state) => state.bench);
+  const bench = benchOf(piece, mine);
+  const wall = piece.mounts.find(({ id }) => id === mount)!.wall;
+  const [problem, setProblem] = useState<string | null>(null);
+  const offered =
+    kind === "tube"
+      ? tubesFor(bench, plan, mount).map(({ stock, over }) => ({ text: tubeText(stock, units), over, use: fromTube(stock) }))
+      : cupsFor(bench, plan, mount).map(({ stock, over }) => ({ text: cupText(stock, units), over, use: fromCup(stock) }));
+  if (offered.length === 0) return null;
+  const take = (use: Pick<WallEntry, "metal" | "tube" | "cup">) =>
+    setProblem(session.change((each) => void Object.assign(each.mounts.find(({ id }) => id === mount)!.wall as Editable<WallEntry>, use)));
+  const isUsed = (use: Pick<WallEntry, "metal" | "tube" | "cup">) =>
+    Object.entries(use).every(([name, value]) => JSON.stringify(wall[name as keyof WallEntry]) === JSON.stringify(value));
+  return (
+    <>
+      <ul aria-label={READY_NAMES[`${kind}s`].offered} className="border-t border-hair py-1 text-[12.5px]">
+        {offered.slice(0, MOST_OFFERED).map(({ text, over, use }) => (
+          <li key={text}>
+            <button
+              type="button"
+              className="btn btn-plain !grid w-full !justify-start gap-0 text-left leading-tight max-lg:min-h-[44px]"
+              aria-pressed={isUsed(use)}
+              onClick={() => take(use)}
+            >
+              <span className={isUsed(use) ? "font-[660]" : ""}>{text}</span>
+              <span className="text-[11.5px] text-soft">{overText(over, units)}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      {problem && (
+        <p role="alert" className="text-[12px] text-bad">
+          ◆ {problem}.
+        </p>
+      )}
+    </>
+  );
+}
