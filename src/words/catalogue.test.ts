@@ -3,7 +3,7 @@ import { DEMO_PIECES, demoPiece } from "@demo/pieces";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { benchDifferences } from "@/core/piece/bench-differences";
 import { type FaultCode, fault } from "@/core/piece/fault";
-import { finding } from "@/core/measure/finding";
+import { type FindingCode, type FindingValues, finding } from "@/core/measure/finding";
 import { planPiece } from "@/core/piece/plan-piece";
 import { benchName } from "./bench";
 import { faultLine, faultMessage } from "./faults";
@@ -57,13 +57,22 @@ test("a fault names its path, what would be right and what was found, cut short 
     expect(faultMessage(fault("/a", code, { limit: 1, runs: 2, smallest: 10, largest: 30 }))).not.toMatch(/undefined/);
 });
 
+test("a finding whose values are misspelt, missing or of another kind does not compile", () => {
+  // @ts-expect-error it is called off
+  finding("stone.tape-off", "note", "m1.stone", { of: 0.1 });
+  // @ts-expect-error the other is missing
+  finding("applied.overlap", "note", "disc", { over: 0.1 });
+  // @ts-expect-error a length is a number
+  expect(finding("wall.teeth-deep", "note", "m1.wall", { depth: "2", lip: 1 }).values).toEqual({ depth: "2", lip: 1 });
+});
+
 test("a finding says what is wrong and by how much, then what to do", () => {
-  const say = (code: Parameters<typeof finding>[0], values: Parameters<typeof finding>[3]) =>
+  const say = <C extends FindingCode>(code: C, values: FindingValues[C]) =>
     sayFinding(finding(code, "warning", "m1.wall", values), planned, METRIC);
   expect(say("stone.tape-off", { off: -0.031 }).what).toBe("The tape reads 3.1% less than the measures give.");
   expect(say("wall.point", { strain: 0.1, points: 1 }).what).toBe("The bezel goes round a point.");
   expect(say("wall.point", { strain: 0.25, points: 0 }).what).toBe("The top gathers 25.0% at its tightest.");
-  expect(say("heats.impossible", { clash: "" }).what).toMatch(/without melting one/);
+  expect(say("heats.impossible", { clash: "", way: "free" }).what).toMatch(/without melting one/);
   expect(
     findingText(
       finding("heats.runs", "error", "m1.foot", {
@@ -72,6 +81,7 @@ test("a finding says what is wrong and by how much, then what to do", () => {
         heat: 4,
         making: "hoop.mount.m1",
         grade: "medium",
+        gradeMeans: "solder",
         working: 748,
       }),
       planned,

@@ -1,6 +1,6 @@
 import { METALS, type Metal } from "@/core/metal/metals";
 import { SAFE_OVERSHOOT } from "@/core/heats/thermal";
-import { type Finding, type FindingCode } from "@/core/measure/finding";
+import { type Finding, type FindingCode, type FindingValues } from "@/core/measure/finding";
 import { type SizeSystem } from "@/core/hoop/sizes";
 import { type Plan } from "@/core/piece/plan";
 import { type Named, type Names, SYSTEM_NAMES, WAY_NAMES, capital, flameName, namesIn } from "./names";
@@ -14,18 +14,23 @@ export interface Said {
   readonly advice: string;
 }
 
-interface Voice {
-  number(name: string): number;
-  text(name: string): string;
-  length(name: string, rounding?: Rounding): string;
-  bare(name: string): string;
-  has(name: string): boolean;
+/** Names of those values that are numbers. */
+type NumberIn<V> = { [K in keyof V & string]: Exclude<V[K], undefined> extends number ? K : never }[keyof V & string];
+type NameIn<V> = keyof V & string;
+
+/** Says the values of a finding; a name that the finding does not have does not compile. */
+interface Voice<V> {
+  number(name: NumberIn<V>): number;
+  text(name: NameIn<V>): string;
+  length(name: NumberIn<V>, rounding?: Rounding): string;
+  bare(name: NumberIn<V>): string;
+  has(name: NameIn<V>): boolean;
   lengthOf(mm: number): string;
-  heat(name: string): string;
+  heat(name: NumberIn<V>): string;
   /** So many degrees more. */
   rise(celsius: number): string;
   /** A grade, or fused, as it is said. */
-  grade(name: string): string;
+  grade(name: NameIn<V>): string;
   /** What the joint, the part or the setting that it speaks of is called. */
   joint(): string;
   /** The joints that the heat it speaks of makes, and the wishes that clash. */
@@ -33,12 +38,12 @@ interface Voice {
   clash(): string;
   part(): string;
   /** What another part that it speaks of is called. */
-  named(name: string): string;
-  setting(name: string): string;
+  named(name: NameIn<V>): string;
+  setting(name: NameIn<V>): string;
   several(): boolean;
 }
 
-function voice({ values, at }: Pick<Finding, "values" | "at">, plan: Told, units: Units): Voice {
+function voice({ values, at }: Pick<Finding, "values" | "at">, plan: Told, units: Units): Voice<Finding["values"]> {
   const names = namesIn({ parts: plan.parts, joints: [...plan.joints, ...(plan.leftOut ?? [])] });
   const number = (name: string) => Number(values[name]);
   return {
@@ -74,12 +79,12 @@ function clashing({ heatPlan, settled }: Told, names: Names): string[] {
 }
 
 /** How a joint made before is kept from moving: `seam` says whether it is one, and whether its metal fuses. */
-function kept(v: Voice): string {
+function kept(v: Voice<FindingValues["heats.runs"]>): string {
   return { none: "Shield that joint", plain: "Shield the seam", fuses: "Fuse or shield the seam" }[v.text("seam")]!;
 }
 
 /** A size that few makers use: likely a slip, but not wrong. `most` is left out where there is none. */
-function unusual(v: Voice, what: string, way: string): Said {
+function unusual(v: Voice<FindingValues["stone.unusual"]>, what: string, way: string): Said {
   const isSmall = v.number("value") < v.number("least");
   return {
     what: `${what} ${v.length("value")} ${way} is ${isSmall ? "below" : "above"} the usual range.`,
@@ -87,7 +92,7 @@ function unusual(v: Voice, what: string, way: string): Said {
   };
 }
 
-const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
+const SAYINGS: { readonly [C in FindingCode]: (v: Voice<FindingValues[C]>) => Said } = {
   "stone.tape-off": (v) => ({
     what: `The tape reads ${showPercent(Math.abs(v.number("off")), 1)} ${v.number("off") > 0 ? "more" : "less"} than the measures give.`,
     advice: "Wrap it again, or measure length and width again: one of them is probably wrong.",
@@ -406,7 +411,7 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
   }),
   "heats.unproven": () => ({
     what: "This is the best order found; a better one may exist.",
-    advice: "What moves in it stands at each heat; a better one may exist.",
+    advice: "It works as shown.",
   }),
   "heats.not-found": () => ({
     what: "No order of heats was found that keeps all you asked for.",
@@ -447,7 +452,8 @@ const SAYINGS: Readonly<Record<FindingCode, (v: Voice) => Said>> = {
 };
 
 export function sayFinding({ code, values, at }: Finding, plan: Told, units: Units): Said {
-  return SAYINGS[code](voice({ values, at }, plan, units));
+  // A finding is made with the values of its code; which code it is is only known here.
+  return (SAYINGS[code] as (v: Voice<Finding["values"]>) => Said)(voice({ values, at }, plan, units));
 }
 
 /** All of it on one line, led by the setting it is said of where that is not the first. */

@@ -1,12 +1,12 @@
-import { type Remedy, type RemedyCode } from "@/core/piece/remedies";
+import { type Remedy, type RemedyCode, type RemedyLength } from "@/core/piece/remedies";
 import { type Said } from "./findings";
 import { type Rounding, type Units, showLength, showPercent, withUnit } from "./show";
 
 interface Voice {
-  readonly length: (name: string) => string;
-  readonly bare: (name: string) => string;
+  readonly length: (name: RemedyLength) => string;
+  readonly bare: (name: RemedyLength) => string;
   /** A length as it is cut, with its unit. */
-  readonly cut: (name: string, rounding: Rounding) => string;
+  readonly cut: (name: RemedyLength, rounding: Rounding) => string;
   readonly share: string;
   readonly size: string;
   readonly isFar: boolean;

@@ -1,6 +1,6 @@
 import { EXAMPLES, examplePiece } from "@demo/examples";
 import { DEMO_PIECES, demoPiece } from "@demo/pieces";
-import { type FindingCode, finding } from "@/core/measure/finding";
+import { type FindingCode } from "@/core/measure/finding";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { type FaultCode, fault } from "@/core/piece/fault";
 import { planPiece } from "@/core/piece/plan-piece";
@@ -346,7 +346,7 @@ test.each<[FindingCode, Record<string, number | string>, string]>([
   [
     "heats.unproven",
     {},
-    "This is the best order found; a better one may exist. What moves in it stands at each heat; a better one may exist.",
+    "This is the best order found; a better one may exist. It works as shown.",
   ],
   [
     "heats.not-found",
@@ -393,12 +393,12 @@ test.each<[FindingCode, Record<string, number | string>, string]>([
     "Without your pin, bezel to plate would be easy. You pinned hard: remove the pin to change it.",
   ],
 ])("%s is said with its numbers in their places", (code, values, text) =>
-  expect(findingText(finding(code, "note", "m1", values), planned, METRIC)).toBe(text),
+  expect(findingText({ code, level: "note", at: "m1", mount: null, values }, planned, METRIC)).toBe(text),
 );
 
 test("a finding that can be said in two ways says the one that is so", () => {
   const say = (code: FindingCode, values: Record<string, number | string>) =>
-    findingText(finding(code, "note", "m1", values), planned, METRIC);
+    findingText({ code, level: "note", at: "m1", mount: null, values }, planned, METRIC);
   expect(say("stone.tape-off", { off: -0.03 })).toMatch(/^The tape reads 3\.0% less than/);
   expect(say("wall.too-low", { rule: "third", height: 1, turnIn: 2, needed: 3 })).toMatch(/^A third of the height won't hold this stone\./);
   expect(say("wall.point", { points: 0, strain: 0.25 })).toMatch(/^The top gathers 25\.0% at its tightest\./);

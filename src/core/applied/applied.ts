@@ -2,7 +2,7 @@ import { type AppliedShape, type Hold, type JointKind, type Part } from "../join
 import { NOTHING, type Contribution, type WorkedJoint } from "../joint/contribution";
 import { step } from "../making/step";
 import { single } from "../measure/figure";
-import { type Finding, type FindingCode, type Level, finding } from "../measure/finding";
+import { type Finding, type FindingCode, type FindingValues, type Level, finding } from "../measure/finding";
 import { tolerance } from "../measure/tolerances";
 import { type Metal, massOf } from "../metal/metals";
 import { roundTheHoop } from "../hoop/placing";
@@ -177,7 +177,8 @@ function findingsOf(each: Applied, ground: Ground): Finding[] {
 function placeFindings(each: Applied, before: readonly Applied[], ground: Ground): Finding[] {
   const { hoop } = ground;
   const mount = mountOf(each, ground);
-  const found = (code: FindingCode, level: Level, values: Finding["values"]) => finding(code, level, partOf(each), values, mount);
+  const found = <C extends FindingCode>(code: C, level: Level, values: FindingValues[C]) =>
+    finding(code, level, partOf(each), values, mount);
   if (hoop?.parts.includes(each.on)) {
     const apart = (a: number, b: number) => roundTheHoop(hoop.outside, a - b);
     const over = reachOf(each)[1] - hoop.width / 2;

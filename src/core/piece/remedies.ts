@@ -25,6 +25,9 @@ export type RemedyCode =
   | "hoop.open"
   | "hoop.close";
 
+/** The lengths that a remedy can tell. */
+export type RemedyLength = "by" | "from" | "to" | "inside" | "left";
+
 export interface Remedy {
   readonly code: RemedyCode;
   readonly level: Level;

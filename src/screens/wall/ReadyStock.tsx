@@ -1,7 +1,7 @@
 "use client";
 
 import { type Draft as Editable } from "immer";
-import { useState } from "react";
+import { useId, useState } from "react";
 import { benchOf } from "@/core/piece/bench";
 import { type WallEntry } from "@/core/piece/piece";
 import { cupsFor, fromCup, fromTube, tubesFor } from "@/core/piece/ready-stock";
@@ -22,6 +22,7 @@ export function ReadyStock({ mount, kind }: { readonly mount: string; readonly k
   const mine = useTrayState((state) => state.bench);
   const bench = benchOf(piece, mine);
   const wall = piece.mounts.find(({ id }) => id === mount)!.wall;
+  const heading = useId();
   const [problem, setProblem] = useState<string | null>(null);
   const offered =
     kind === "tube"
@@ -29,17 +30,20 @@ export function ReadyStock({ mount, kind }: { readonly mount: string; readonly k
       : cupsFor(bench, plan, mount).map(({ stock, over }) => ({ text: cupText(stock, units), over, use: fromCup(stock) }));
   if (offered.length === 0) return null;
   const take = (use: Pick<WallEntry, "metal" | "tube" | "cup">) =>
-    setProblem(session.change((each) => void Object.assign(each.mounts.find(({ id }) => id === mount)!.wall as Editable<WallEntry>, use)));
+    setProblem(session.change((each) => void Object.assign(each.mounts.find(({ id }) => id === mount)!.wall, use)));
   const isUsed = (use: Pick<WallEntry, "metal" | "tube" | "cup">) =>
     Object.entries(use).every(([name, value]) => JSON.stringify(wall[name as keyof WallEntry]) === JSON.stringify(value));
   return (
     <>
-      <ul aria-label={READY_NAMES[`${kind}s`].offered} className="border-t border-hair py-1 text-[12.5px]">
+      <p id={heading} className="border-t border-hair pt-1 text-[11.5px] text-soft">
+        {READY_NAMES[`${kind}s`].offered}
+      </p>
+      <ul aria-labelledby={heading} className="pb-1 text-[12.5px]">
         {offered.slice(0, MOST_OFFERED).map(({ text, over, use }) => (
           <li key={text}>
             <button
               type="button"
-              className="btn btn-plain !grid w-full !justify-start gap-0 text-left leading-tight max-lg:min-h-[44px]"
+              className="btn btn-plain !grid !h-auto w-full !justify-start gap-0 !py-1 text-left leading-tight max-lg:min-h-[44px]"
               aria-pressed={isUsed(use)}
               onClick={() => take(use)}
             >
