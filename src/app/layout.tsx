@@ -2,7 +2,7 @@ import type { Metadata } from "next";
 import { headers } from "next/headers";
 import { connection } from "next/server";
 import { type ReactNode } from "react";
-import { Ahead } from "@/screens/ahead";
+import { Prefetch } from "@/screens/prefetch";
 import { FindProvider } from "@/ui/Find";
 import { Nonce } from "@/ui/Nonce";
 import { NoticesProvider } from "@/ui/notices";
@@ -19,7 +19,7 @@ export default async function RootLayout({ children }: { readonly children: Reac
     <html lang="en">
       <body>
         <Nonce value={nonce}>
-          <Ahead />
+          <Prefetch />
           <NoticesProvider>
             <TrayProvider withDemo={process.env.HOOP_LEDGER_DEMO === "1"}>
               <OpeningProvider>

@@ -12,7 +12,7 @@ test("what hands take off is told in a line, in a file, and in cells that no she
     'Off a hoop\'s blank, =saw, "fine": 1.10 mm, give or take 0.04, from 2 makes; 1 left out; standard 0.88',
     "Off a hoop's blank: 1.10 mm, from 1 make; standard 0.88",
   ]);
-  expect(ledgerLines([])).toEqual(["No making has both what was cut and what it came to."]);
+  expect(ledgerLines([])).toEqual(["No make has both the size cut and the size reached."]);
   expect(ledgerFile([learned])).toMatchObject({
     format: "hoop-ledger/ledger",
     kinds: [{ count: 2, outliers: [{ make: "m2", value: 4 }], estimate: 1.1, observed: [{ make: "m0", value: 1.2 }, {}, {}] }],

@@ -1,5 +1,5 @@
 import { unpack } from "@/core/heats/cost";
-import { type Task, schedule } from "@/core/making/schedule";
+import { type PlannedTask, schedule } from "@/core/making/schedule";
 import { type Plan } from "@/core/piece/plan";
 import { findingText } from "@/words/findings";
 import { remedyText } from "@/words/remedies";
@@ -62,7 +62,7 @@ export function planFile(plan: Plan): object {
   };
 }
 
-function scheduleFile(all: readonly Task[]): object {
+function scheduleFile(all: readonly PlannedTask[]): object {
   const { finish, oneAfterAnother, proven, bound, tasks } = schedule(all);
   return {
     finish,

@@ -1,5 +1,5 @@
 import { type DBSchema, type IDBPDatabase, type IDBPTransaction, openDB } from "idb";
-import { KeepError, type StoreName, type Stores } from "./keeper";
+import { RepositoryError, type StoreName, type Stores } from "./repository";
 
 export interface Schema extends DBSchema {
   pieces: { key: string; value: Stores["pieces"]; indexes: { changed: string } };
@@ -43,7 +43,7 @@ export function takeDatabase(): Promise<OpenDatabase> {
   return opening;
 }
 
-/** @throws KeepError, "blocked" where another window holds an older one open; DOMException as the browser has it */
+/** @throws RepositoryError, "blocked" where another window holds an older one open; DOMException as the browser has it */
 function openDatabase(): Promise<OpenDatabase> {
   return new Promise((resolve, reject) => {
     let isGivenUp = false;
@@ -51,7 +51,7 @@ function openDatabase(): Promise<OpenDatabase> {
     const closed = new Promise<Closed>((tell) => (close = tell));
     const giveUp = () => {
       isGivenUp = true;
-      reject(new KeepError("blocked", null));
+      reject(new RepositoryError("blocked", null));
     };
     const late = setTimeout(giveUp, LONGEST_OPENING);
     // A browser that has none at all throws here rather than in the promise.

@@ -2,8 +2,8 @@ import { type IDBPTransaction, type IndexNames } from "idb";
 import { type Closed, BENCH, type Database, type OpenDatabase, type Schema, abortQuietly, takeDatabase } from "./database";
 import {
   type Change,
-  KeepError,
-  type Keeper,
+  RepositoryError,
+  type Repository,
   type Outcome,
   type PendingRecord,
   type ReadStore,
@@ -11,7 +11,7 @@ import {
   type Stores,
   type Unreadable,
   idIn,
-} from "./keeper";
+} from "./repository";
 import { overFaults, readRecord } from "./read-kept";
 import { settled } from "./settled";
 
@@ -21,25 +21,25 @@ const CLEARING = 400;
 const CHUNK = 400;
 
 /**
- * Keeps everything in the browser's own database. @throws KeepError, "blocked" where another window holds an older one
+ * Keeps everything in the browser's own database. @throws RepositoryError, "blocked" where another window holds an older one
  * open, "newer" where a newer program was here, "unavailable" where the browser has none to give.
  */
-export async function deviceKeeper(): Promise<Keeper> {
+export async function deviceKeeper(): Promise<Repository> {
   return keeperOn(await opened());
 }
 
-/** @throws KeepError as `deviceKeeper` */
+/** @throws RepositoryError as `deviceKeeper` */
 async function opened(): Promise<OpenDatabase> {
   try {
     return await takeDatabase();
   } catch (cause) {
-    if (cause instanceof KeepError) throw cause;
+    if (cause instanceof RepositoryError) throw cause;
     const isNewer = cause instanceof DOMException && cause.name === "VersionError";
-    throw new KeepError(isNewer ? "newer" : "unavailable", cause);
+    throw new RepositoryError(isNewer ? "newer" : "unavailable", cause);
   }
 }
 
-function keeperOn(first: OpenDatabase): Keeper {
+function keeperOn(first: OpenDatabase): Repository {
   let current: Promise<OpenDatabase> | null = Promise.resolve(first);
   let lost = null as Closed | null;
   const watch = ({ closed }: OpenDatabase): Promise<Closed> =>
@@ -62,14 +62,14 @@ function keeperOn(first: OpenDatabase): Keeper {
 
   /**
    * Works on the database as it is open now. What is written when it has just been cleared goes into the new one; what is read would be nothing.
-   * @throws KeepError, "newer" once a newer program has it, "cleared" for a reading that it was cleared under
+   * @throws RepositoryError, "newer" once a newer program has it, "cleared" for a reading that it was cleared under
    */
   const on = <T>(
     work: (db: Database) => Promise<T>,
     { signal, isWrite = false }: { readonly signal?: AbortSignal; readonly isWrite?: boolean } = {},
   ) =>
     told(signal, async () => {
-      if (isTaken()) throw new KeepError("newer", null);
+      if (isTaken()) throw new RepositoryError("newer", null);
       const { db } = await open();
       const before = lost;
       try {
@@ -78,9 +78,9 @@ function keeperOn(first: OpenDatabase): Keeper {
         if (signal?.aborted || !isClosing(error)) throw error;
         // The browser closes it a moment before it says why.
         await new Promise((resolve) => setTimeout(resolve));
-        if (isTaken()) throw new KeepError("newer", error);
+        if (isTaken()) throw new RepositoryError("newer", error);
         if (lost === before) throw error;
-        if (!isWrite) throw new KeepError("cleared", error);
+        if (!isWrite) throw new RepositoryError("cleared", error);
         return work((await open()).db);
       }
     });
@@ -176,7 +176,7 @@ function sorted<S extends StoreName>(store: S, kept: readonly (readonly [string 
   return { records, unreadable };
 }
 
-async function write(db: Database, changes: readonly Change[], how: Parameters<Keeper["write"]>[1] = {}): Promise<Outcome[]> {
+async function write(db: Database, changes: readonly Change[], how: Parameters<Repository["write"]>[1] = {}): Promise<Outcome[]> {
   const work = db.transaction([...new Set(changes.map(({ store }) => store))], "readwrite", { durability: "strict" });
   const abort = () => work.abort();
   const done = work.done;
@@ -228,9 +228,9 @@ async function told<T>(signal: AbortSignal | undefined, work: () => Promise<T>):
   try {
     return await work();
   } catch (cause) {
-    if (signal?.aborted) throw new KeepError("stopped", cause);
-    if (cause instanceof KeepError) throw cause;
+    if (signal?.aborted) throw new RepositoryError("stopped", cause);
+    if (cause instanceof RepositoryError) throw cause;
     const full = cause instanceof DOMException && cause.name === "QuotaExceededError";
-    throw new KeepError(full ? "full" : "failed", cause);
+    throw new RepositoryError(full ? "full" : "failed", cause);
   }
 }

@@ -2,7 +2,7 @@ import { type BenchEntry, withBench } from "@/core/piece/bench";
 import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
 import { encode, encodeParts } from "@/formats/backup-codec";
-import { type Keeper, newestFirst } from "./keeper";
+import { type Repository, newestFirst } from "./repository";
 
 /** A piece without the bench it came with: planned with the maker's own from now on. */
 export function onMyBench(piece: Piece): Piece {
@@ -28,8 +28,8 @@ export function benchText(bench: BenchEntry): string {
 const TURN = 500_000;
 
 /** Everything kept, in the order of the tray, but what is deleted; in parts. */
-export async function everythingText(keeper: Keeper, bench: BenchEntry): Promise<string[]> {
-  const [pieces, makes, benches] = await Promise.all([keeper.pieces(), keeper.makes(), keeper.bench()]);
+export async function everythingText(repository: Repository, bench: BenchEntry): Promise<string[]> {
+  const [pieces, makes, benches] = await Promise.all([repository.pieces(), repository.makes(), repository.bench()]);
   const changed = benches.records[0]?.changed;
   const lying = [...pieces.records].sort(newestFirst).filter(({ deleted }) => deleted === null);
   const parts: string[] = [];

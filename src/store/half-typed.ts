@@ -1,8 +1,8 @@
-import { type Change, type DraftRecord, KeepError } from "./keeper";
+import { type Change, type DraftRecord, RepositoryError } from "./repository";
 import { type TrayBase, now } from "./tray-state";
 
 /** What is typed in fields at the bench and not taken yet: kept at each key, so that a page that ends loses none of it. */
-export function halfTypedOn({ keeper, store, reading, inTrouble }: TrayBase) {
+export function halfTypedOn({ repository, store, reading, inTrouble }: TrayBase) {
   /** The newest text of a field that waits for the one before it to be written; null to drop it. */
   const waiting = new Map<string, { readonly piece: string; readonly field: string; readonly text: string | null }>();
   const writing = new Set<string>();
@@ -17,8 +17,8 @@ export function halfTypedOn({ keeper, store, reading, inTrouble }: TrayBase) {
         text === null
           ? { store: "drafts", remove: id }
           : { store: "drafts", put: { id, piece, field, text: text.slice(0, LONGEST), changed: now() }, madeOn: "any" };
-      await keeper.write([change]).catch((error: unknown) => {
-        if (!(error instanceof KeepError)) throw error;
+      await repository.write([change]).catch((error: unknown) => {
+        if (!(error instanceof RepositoryError)) throw error;
         inTrouble(error.trouble);
       });
     }
@@ -39,7 +39,7 @@ export function halfTypedOn({ keeper, store, reading, inTrouble }: TrayBase) {
     /** Reads what is half typed for a piece, once. */
     async readDrafts(piece: string): Promise<void> {
       if (store.getState().drafts[piece]) return;
-      const found = await reading(() => keeper.drafts(piece));
+      const found = await reading(() => repository.drafts(piece));
       const own = Object.fromEntries((found ?? []).map(({ field, text }: DraftRecord) => [field, text]));
       store.setState(({ drafts }) => ({ drafts: { ...drafts, [piece]: { ...own, ...drafts[piece] } } }));
     },

@@ -1,5 +1,5 @@
 import { fault } from "@/core/piece/fault";
-import { type Unreadable } from "./keeper";
+import { type Unreadable } from "./repository";
 import { type JournalEntry, readJournalEntry } from "./read-kept";
 import { parsed } from "@/formats/read-json";
 
@@ -77,7 +77,7 @@ function keysFrom(prefix: string): string[] {
   return tried("read", () => Object.keys(localStorage).filter((key) => key.startsWith(prefix))) ?? [];
 }
 
-/** A browser may refuse its storage, or be full: the database is then the only keeper. */
+/** A browser may refuse its storage, or be full: the database is then the only repository. */
 function tried<T>(what: string, work: () => T): T | null {
   try {
     return work();

@@ -133,14 +133,14 @@ test("of six pictures picked quickly four are kept and two refused with the reas
   expect(kept.map(({ ok }) => ok)).toEqual([true, true, true, true, false, false]);
   expect(kept[4]).toMatchObject({ problem: "That was not kept: photos must hold at most 4" });
   expect(makesOf(tray)[0]!.photos).toHaveLength(4);
-  expect((await tray.store.getState().keeper.makes()).unreadable).toEqual([]);
+  expect((await tray.store.getState().repository.makes()).unreadable).toEqual([]);
 });
 
 test("words typed quickly go as few changes, stand in the journal at once, and are one step of undo", async () => {
   const tray = await openTray();
   const make = tray.making(piece);
   await tray.tick(make, ["wall.cut"], true);
-  const write = jest.spyOn(tray.store.getState().keeper, "write");
+  const write = jest.spyOn(tray.store.getState().repository, "write");
   const text = "slow and even";
   const typing = [...text].map((_, i) => tray.setMake(make, { words: text.slice(0, i + 1) }, "words"));
   const journal = [...stored].filter(([key]) => key.includes("/journal/making-")).map(([, entry]) => entry);

@@ -3,7 +3,7 @@ import { type Make, isUnderWay } from "@/core/piece/make";
 import { type Fault } from "@/core/piece/fault";
 import { type Piece } from "@/core/piece/piece";
 import { clearJournal, writeJournal } from "./journal";
-import { type Change, type MakeRecord } from "./keeper";
+import { type Change, type MakeRecord } from "./repository";
 import { faultMessage } from "@/words/faults";
 import { type MakeEdit, type MakeValues, edited, goesOn, merged, overruled, setting, takenBack, ticking } from "./make-edits";
 import { newId } from "./ids";
@@ -29,7 +29,7 @@ interface Keeping {
 }
 
 /** The makings of a tray: changed one by one, whatever other windows change meanwhile. */
-export function makingsOn({ keeper, store, write, reading, noteUnreadable }: TrayBase) {
+export function makingsOn({ repository, store, write, reading, noteUnreadable }: TrayBase) {
   const get = store.getState;
   let kept: Makes = {};
   /** Makings that were begun of pieces as they are, and are perhaps not kept yet. */
@@ -38,7 +38,7 @@ export function makingsOn({ keeper, store, write, reading, noteUnreadable }: Tra
 
   /** All of them. */
   async function readMakes(): Promise<void> {
-    const found = await reading(() => keeper.makes());
+    const found = await reading(() => repository.makes());
     if (!found) return;
     const { records, unreadable } = found;
     noteUnreadable("makes", unreadable);
@@ -49,7 +49,7 @@ export function makingsOn({ keeper, store, write, reading, noteUnreadable }: Tra
 
   /** Those that were begun last. */
   async function readNewestMakes(): Promise<void> {
-    const found = await reading(() => keeper.newestMakes(FIRST_SHOWN));
+    const found = await reading(() => repository.newestMakes(FIRST_SHOWN));
     if (!found) return;
     const { records, of } = found;
     kept = { ...makesOf(records), ...kept };
@@ -60,7 +60,7 @@ export function makingsOn({ keeper, store, write, reading, noteUnreadable }: Tra
   /** All of these pieces, as they are kept now. */
   async function readMakesOf(pieces: readonly string[]): Promise<void> {
     if (pieces.length > MOST_ONE_BY_ONE) return readMakes();
-    const read = await reading(() => Promise.all(pieces.map(async (piece) => [piece, await keeper.makesOf(piece)] as const)));
+    const read = await reading(() => Promise.all(pieces.map(async (piece) => [piece, await repository.makesOf(piece)] as const)));
     if (!read) return;
     const now = (piece: string, records: readonly MakeRecord[]) =>
       (makesOf(records)[piece] ?? []).map((make) => asKnown(make, kept[piece]));
@@ -131,7 +131,7 @@ export function makingsOn({ keeper, store, write, reading, noteUnreadable }: Tra
   /** Pictures are too large for it, and are in the database already or not shown as kept. */
   function journal(keeping: Keeping): void {
     const { make, edit } = keeping;
-    if (keeper.kind !== "device" || edit.put?.photos || edit.drop?.photos) return;
+    if (repository.kind !== "device" || edit.put?.photos || edit.drop?.photos) return;
     const { photos: _large, ...light } = make;
     writeJournal(nameOf(keeping), { kind: "making", piece: make.piece, make: light, edit });
   }
@@ -226,21 +226,21 @@ export function makingsOn({ keeper, store, write, reading, noteUnreadable }: Tra
       return (await keepEdit(make, way === "past" ? takenBack(edit) : edit, steps)).ok ? edit : "not-kept";
     },
 
-    /** Begins one more making of a piece. @throws KeepError */
+    /** Begins one more making of a piece. @throws RepositoryError */
     async begin(piece: Piece): Promise<Make> {
       const make = startMake(piece, get().bench, now());
       await write([{ store: "makes", put: makeRecord(make, make.started), madeOn: null }]);
       return make;
     },
 
-    /** Takes a making out of the ledger. Returns how to have it back, for as long as the page is open. @throws KeepError */
+    /** Takes a making out of the ledger. Returns how to have it back, for as long as the page is open. @throws RepositoryError */
     async removeMake(make: Make): Promise<() => Promise<void>> {
-      const gone = (await keeper.makesOf(make.piece)).find(({ id }) => id === make.id);
+      const gone = (await repository.makesOf(make.piece)).find(({ id }) => id === make.id);
       await write([{ store: "makes", remove: make.id }]);
       return async () => void (gone && (await write([{ store: "makes", put: gone, madeOn: null }])));
     },
 
-    /** Lays down makings as they are. @throws KeepError */
+    /** Lays down makings as they are. @throws RepositoryError */
     addMakes: async (makes: readonly Make[]): Promise<void> =>
       void (await write(makes.map((make): Change => ({ store: "makes", put: makeRecord(make, make.started), madeOn: null })))),
   };

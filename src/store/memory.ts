@@ -1,18 +1,18 @@
 import {
   type Change,
-  KeepError,
-  type Keeper,
+  RepositoryError,
+  type Repository,
   type Outcome,
   type StoreName,
   type Stores,
   begunLastFirst,
   idIn,
   newestFirst,
-} from "./keeper";
+} from "./repository";
 import { settled } from "./settled";
 
 /** Keeps everything until the page is closed, where the browser keeps nothing itself. */
-export function memoryKeeper(): Keeper {
+export function memoryKeeper(): Repository {
   let kept = {
     pieces: new Map<string, Stores["pieces"]>(),
     makes: new Map<string, Stores["makes"]>(),
@@ -47,7 +47,7 @@ export function memoryKeeper(): Keeper {
         pending: new Map(kept.pending),
       };
       const outcomes = changes.map((change, i): Outcome => {
-        if (signal?.aborted) throw new KeepError("stopped", null);
+        if (signal?.aborted) throw new RepositoryError("stopped", null);
         const store = next[change.store] as Map<string, Stores[StoreName]>;
         const outcome = settled(change, keptFor(change, next), keptFor(change, next).length > 0);
         if ("remove" in change) store.delete(String(change.remove));

@@ -1,12 +1,12 @@
 import { type BenchEntry, SHIPPED_BENCH } from "@/core/piece/bench";
 import { type BenchChange, type BenchRecipe, changeOf, changed, takenBack } from "./bench-changes";
 import { clearJournal, writeJournal } from "./journal";
-import { type Change } from "./keeper";
+import { type Change } from "./repository";
 import { newId } from "./ids";
 import { MOST_UNDO, type TrayBase, isTold, now } from "./tray-state";
 
 /** The maker's bench: changed value by value, so that two windows can change it at once, and undone. */
-export function benchOn({ keeper, store, write, reading, noteUnreadable }: TrayBase) {
+export function benchOn({ repository, store, write, reading, noteUnreadable }: TrayBase) {
   const get = store.getState;
   /** The bench as changes leave it that are not all kept yet: one made meanwhile is made to that. */
   let ahead: BenchEntry | null = null;
@@ -14,7 +14,7 @@ export function benchOn({ keeper, store, write, reading, noteUnreadable }: TrayB
   const undone: { past: BenchChange[]; future: BenchChange[] } = { past: [], future: [] };
 
   async function readBench(): Promise<void> {
-    const found = await reading(() => keeper.bench());
+    const found = await reading(() => repository.bench());
     if (!found) return;
     const { records, unreadable } = found;
     noteUnreadable("settings", unreadable);
@@ -39,7 +39,7 @@ export function benchOn({ keeper, store, write, reading, noteUnreadable }: TrayB
   /** Returns why the bench is not kept so, or null. */
   async function keepBench(edits: BenchChange, next: (bench: BenchEntry) => BenchEntry | null): Promise<string | null> {
     const name = `bench-${Date.now()}-${newId()}`;
-    if (keeper.kind === "device") writeJournal(name, { kind: "bench", edits });
+    if (repository.kind === "device") writeJournal(name, { kind: "bench", edits });
     try {
       const [put] = await write([benchChange((kept) => next(kept ?? SHIPPED_BENCH))]);
       return put?.ok ? null : "another window has changed it since";

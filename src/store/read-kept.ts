@@ -27,7 +27,7 @@ import {
   type Stores,
   type StoreName,
   type Unrevised,
-} from "./keeper";
+} from "./repository";
 import { type Make } from "@/core/piece/make";
 
 export type Readable<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly faults: readonly Fault[] };

@@ -1,6 +1,6 @@
 import { changed } from "./bench-changes";
 import { clearJournal, putAside, readJournal, writeJournal } from "./journal";
-import { KeepError, type Outcome, type Trouble } from "./keeper";
+import { RepositoryError, type Outcome, type Trouble } from "./repository";
 import { makeChange } from "./makings";
 import { benchChange } from "./my-bench";
 import { type piecesOn } from "./pieces";
@@ -13,7 +13,7 @@ const AGAIN_MS = 4000;
 const WAITING = "waiting-";
 
 /** Puts what the journal holds where it belongs, and tries again what found no room. */
-export function replayOn({ keeper, store }: TrayBase, settlePiece: ReturnType<typeof piecesOn>["settlePiece"]) {
+export function replayOn({ repository, store }: TrayBase, settlePiece: ReturnType<typeof piecesOn>["settlePiece"]) {
   const get = store.getState;
   const openHere = new Set<string>();
   let again: ReturnType<typeof setTimeout> | null = null;
@@ -35,7 +35,7 @@ export function replayOn({ keeper, store }: TrayBase, settlePiece: ReturnType<ty
         if (put && !put.ok && put.faults) putAside(name, entry);
         else clearJournal(name);
       } catch (error) {
-        if (!(error instanceof KeepError)) throw error;
+        if (!(error instanceof RepositoryError)) throw error;
         const waits = name.startsWith(WAITING) ? name : `${WAITING}${Date.now()}-${name}`;
         writeJournal(waits, entry);
         if (waits !== name) clearJournal(name);
@@ -48,8 +48,8 @@ export function replayOn({ keeper, store }: TrayBase, settlePiece: ReturnType<ty
 
   async function settleEntry(entry: JournalEntry): Promise<readonly Outcome[]> {
     if (entry.kind === "piece") return settlePiece(entry.record, entry.madeOn);
-    if (entry.kind === "making") return keeper.write([makeChange(entry.make, entry.edit, now())]);
-    return keeper.write([benchChange((kept) => changed(kept, entry.edits))]);
+    if (entry.kind === "making") return repository.write([makeChange(entry.make, entry.edit, now())]);
+    return repository.write([benchChange((kept) => changed(kept, entry.edits))]);
   }
 
   return {

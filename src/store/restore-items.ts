@@ -2,7 +2,7 @@ import { type BenchEntry, SHIPPED_BENCH } from "@/core/piece/bench";
 import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
 import { type ReadBackup } from "@/formats/backup-codec";
-import { type PieceRecord } from "./keeper";
+import { type PieceRecord } from "./repository";
 
 /**
  * How something of a backup stands beside what is kept here: newer by the time it was last changed; it differs where that time is not known, or where

@@ -3,7 +3,7 @@ import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
 import tern from "@/core/piece/reference/tern-ring.piece.json";
 import { type ReadBackup } from "@/formats/backup-codec";
-import { type Change } from "./keeper";
+import { type Change } from "./repository";
 import { type Choice, type KeptHere, choicesFor, isFurther, restoreItems } from "./restore-items";
 import { makeRecord, restoreChanges } from "./restoring";
 

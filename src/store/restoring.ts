@@ -4,7 +4,7 @@ import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
 import { type ReadBackup } from "@/formats/backup-codec";
 import { freeId } from "./ids";
-import { type Change, type Keeper, type StoreName, type Stores, type Writing } from "./keeper";
+import { type Change, type Repository, type StoreName, type Stores, type Writing } from "./repository";
 import { type Choice, type KeptHere, type RestoreItem, restoreItems } from "./restore-items";
 import { type TrayBase } from "./tray-state";
 
@@ -61,18 +61,18 @@ export function makeRecord(make: Make, changed: string) {
 
 /**
  * Makes changes, and returns how to put everything back as it was before them, but what was changed since; that gives how many those are.
- * @throws KeepError
+ * @throws RepositoryError
  */
 export async function putBackOn(
-  keeper: Keeper,
+  repository: Repository,
   write: TrayBase["write"],
   changes: readonly Change[],
   how: Writing,
 ): Promise<() => Promise<number>> {
-  const before = await recordsOf(keeper, changes);
+  const before = await recordsOf(repository, changes);
   const outcomes = await write(changes, how);
   return async () => {
-    const now = await recordsOf(keeper, changes);
+    const now = await recordsOf(repository, changes);
     const back = changes.flatMap((change, i): Change[] => {
       const key = placeOf(change);
       const outcome = outcomes[i]!;
@@ -92,9 +92,9 @@ function placeOf(change: Change): string {
 }
 
 /** The records that changes put, as they are kept now. */
-async function recordsOf(keeper: Keeper, changes: readonly Change[]): Promise<ReadonlyMap<string, Stores[StoreName]>> {
+async function recordsOf(repository: Repository, changes: readonly Change[]): Promise<ReadonlyMap<string, Stores[StoreName]>> {
   const places = new Set(changes.map(placeOf));
-  const [pieces, makes, bench] = await Promise.all([keeper.pieces(), keeper.makes(), keeper.bench()]);
+  const [pieces, makes, bench] = await Promise.all([repository.pieces(), repository.makes(), repository.bench()]);
   const of = (store: StoreName, records: readonly Stores[StoreName][]) =>
     records.map((record): [string, Stores[StoreName]] => [`${store} ${record.id}`, record]);
   const all = [...of("pieces", pieces.records), ...of("makes", makes.records), ...of("settings", bench.records)];

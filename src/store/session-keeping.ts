@@ -1,5 +1,5 @@
 import { clearJournal, writeJournal } from "./journal";
-import { KeepError, type Keeper, type PieceRecord, type Unrevised } from "./keeper";
+import { RepositoryError, type Repository, type PieceRecord, type Unrevised } from "./repository";
 import { listen, tell } from "./news";
 import { type SessionStore } from "./session-state";
 import { isTold } from "./tray-state";
@@ -10,7 +10,7 @@ const WAIT_MS = 120;
 const AGAIN_MS = 3000;
 
 /** Keeps the piece of a session as it changes, and hears of what other windows make of it. */
-export function keepingOf(store: SessionStore, record: PieceRecord, keeper: Keeper) {
+export function keepingOf(store: SessionStore, record: PieceRecord, repository: Repository) {
   let revision: number | null = record.revision;
   let written = { piece: record.piece, drafts: record.drafts, unmeasured: record.unmeasured };
   let keptAt = record.changed;
@@ -28,7 +28,7 @@ export function keepingOf(store: SessionStore, record: PieceRecord, keeper: Keep
   function settle(): void {
     if (isUnwritten()) return;
     clearJournal(record.id);
-    store.setState({ keeping: keeper.kind === "memory" ? { state: "memory" } : { state: "kept", at: keptAt } });
+    store.setState({ keeping: repository.kind === "memory" ? { state: "memory" } : { state: "kept", at: keptAt } });
   }
 
   /** Whether another window has the last word, and the maker has not answered yet. */
@@ -48,12 +48,12 @@ export function keepingOf(store: SessionStore, record: PieceRecord, keeper: Keep
 
   async function put(next: Unrevised<PieceRecord>): Promise<void> {
     try {
-      const [outcome] = await keeper.write([{ store: "pieces", put: next, madeOn: revision }]);
-      if (!outcome) throw new RangeError("a keeper answered nothing");
+      const [outcome] = await repository.write([{ store: "pieces", put: next, madeOn: revision }]);
+      if (!outcome) throw new RangeError("a repository answered nothing");
       const record = (outcome.ok ? outcome.record : outcome.newer) as PieceRecord | null;
       if (!outcome.ok && outcome.faults) return store.setState({ keeping: { state: "refused", problem: faultLine(outcome.faults[0]!) } });
       // What the browser cleared was not deleted by its maker: it is kept anew.
-      if (!outcome.ok && !record && keeper.wasCleared() && revision !== null) {
+      if (!outcome.ok && !record && repository.wasCleared() && revision !== null) {
         revision = null;
         return await put(next);
       }
@@ -64,7 +64,7 @@ export function keepingOf(store: SessionStore, record: PieceRecord, keeper: Keep
       settle();
       tell({ kind: "pieces", ids: [record!.id] });
     } catch (error) {
-      if (!(error instanceof KeepError)) throw error;
+      if (!(error instanceof RepositoryError)) throw error;
       store.setState({ keeping: { state: "trouble", trouble: error.trouble } });
       timer ??= setTimeout(() => void flush(), AGAIN_MS);
     }
@@ -86,7 +86,7 @@ export function keepingOf(store: SessionStore, record: PieceRecord, keeper: Keep
   });
 
   const onHide = () => {
-    if (document.visibilityState !== "hidden" || !isUnwritten() || keeper.kind === "memory") return;
+    if (document.visibilityState !== "hidden" || !isUnwritten() || repository.kind === "memory") return;
     if (!isOvertaken()) writeJournal(record.id, { kind: "piece", record: toKeep(), madeOn: revision });
     void flush();
   };
@@ -95,8 +95,8 @@ export function keepingOf(store: SessionStore, record: PieceRecord, keeper: Keep
 
   const stopListening = listen((news) => {
     if (news.kind !== "pieces" || !news.ids.includes(record.id)) return;
-    void keeper.piece(record.id).then((newer) => {
-      if (newer ? newer.revision > (revision ?? 0) : !keeper.wasCleared()) overtaken(newer);
+    void repository.piece(record.id).then((newer) => {
+      if (newer ? newer.revision > (revision ?? 0) : !repository.wasCleared()) overtaken(newer);
     }, isTold);
   });
 

@@ -1,7 +1,7 @@
 import { temporal } from "zundo";
 import { createStore } from "zustand/vanilla";
 import { type Piece } from "@/core/piece/piece";
-import { type Drafts, type Keeper, type PieceRecord, type Trouble } from "./keeper";
+import { type Drafts, type Repository, type PieceRecord, type Trouble } from "./repository";
 
 /** How the piece is kept right now. */
 export type Keeping =
@@ -31,14 +31,14 @@ const MOST_UNDO = 200;
 export type SessionStore = ReturnType<typeof sessionStore>;
 
 /** A piece as it is worked on, with its undo. */
-export function sessionStore(record: PieceRecord, keeper: Keeper) {
+export function sessionStore(record: PieceRecord, repository: Repository) {
   return createStore<SessionState>()(
     temporal(
       (): SessionState => ({
         piece: record.piece,
         drafts: record.drafts,
         unmeasured: record.unmeasured,
-        keeping: keeper.kind === "memory" ? { state: "memory" } : { state: "kept", at: record.changed },
+        keeping: repository.kind === "memory" ? { state: "memory" } : { state: "kept", at: record.changed },
         refused: null,
         isHeld: false,
       }),

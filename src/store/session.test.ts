@@ -4,7 +4,7 @@ import tern from "@/core/piece/reference/tern-ring.piece.json";
 import { readLength } from "@/core/measure/reading";
 import { hearFrom, heard, layOutPage, page, stored } from "./a-page.testing";
 import { readJournal } from "./journal";
-import { KeepError, type Keeper, type PieceRecord } from "./keeper";
+import { RepositoryError, type Repository, type PieceRecord } from "./repository";
 import { memoryKeeper } from "./memory";
 import { type Session, type TypedField, openSession } from "./session";
 
@@ -29,15 +29,15 @@ afterEach(async () => {
   stored.clear();
 });
 
-/** A keeper that says it is the device's, so that the journal is kept too. */
-async function device(): Promise<Keeper> {
-  const keeper: Keeper = { ...memoryKeeper(), kind: "device" };
-  await keeper.write([{ store: "pieces", put: record, madeOn: null }]);
-  return keeper;
+/** A repository that says it is the device's, so that the journal is kept too. */
+async function device(): Promise<Repository> {
+  const repository: Repository = { ...memoryKeeper(), kind: "device" };
+  await repository.write([{ store: "pieces", put: record, madeOn: null }]);
+  return repository;
 }
 
-function open(keeper: Keeper): Session {
-  const session = openSession(record, keeper, () => SHIPPED_BENCH);
+function open(repository: Repository): Session {
+  const session = openSession(record, repository, () => SHIPPED_BENCH);
   opened.push(session);
   return session;
 }
@@ -164,8 +164,8 @@ test("a change that cannot be is refused with its reason", async () => {
 });
 
 test("writes follow one another, each on the revision before it, and tell when they are kept", async () => {
-  const keeper = await device();
-  const session = open(keeper);
+  const repository = await device();
+  const session = open(repository);
   session.type(thickness, "0.4");
   expect(session.store.getState().keeping).toEqual({ state: "writing" });
   const first = session.flush();
@@ -173,7 +173,7 @@ test("writes follow one another, each on the revision before it, and tell when t
   session.type(thickness, "0.45");
   await Promise.all([first, session.flush()]);
   expect(session.store.getState().keeping.state).toBe("kept");
-  expect(await keeper.piece(piece.id)).toMatchObject({ revision: 3, piece: { mounts: [{ wall: { thickness: 0.45 } }] } });
+  expect(await repository.piece(piece.id)).toMatchObject({ revision: 3, piece: { mounts: [{ wall: { thickness: 0.45 } }] } });
 });
 
 test("closing a step after it was written leaves the piece kept, not for ever being kept", async () => {
@@ -191,9 +191,9 @@ test("closing a step after it was written leaves the piece kept, not for ever be
 });
 
 test("a piece changed elsewhere is not overwritten: the newer can be taken", async () => {
-  const keeper = await device();
-  const session = open(keeper);
-  await keeper.write([{ store: "pieces", put: { ...record, piece: { ...piece, name: "Theirs" } }, madeOn: 1 }]);
+  const repository = await device();
+  const session = open(repository);
+  await repository.write([{ store: "pieces", put: { ...record, piece: { ...piece, name: "Theirs" } }, madeOn: 1 }]);
   session.type(thickness, "0.4");
   await session.flush();
   expect(session.store.getState().keeping).toMatchObject({ state: "elsewhere", newer: { revision: 2 } });
@@ -201,15 +201,15 @@ test("a piece changed elsewhere is not overwritten: the newer can be taken", asy
   expect(session.store.getState().piece.name).toBe("Theirs");
   session.type(thickness, "0.5");
   await session.flush();
-  expect(await keeper.piece(piece.id)).toMatchObject({ revision: 3, piece: { name: "Theirs" } });
+  expect(await repository.piece(piece.id)).toMatchObject({ revision: 3, piece: { name: "Theirs" } });
 });
 
 test("what cannot be kept is told, and tried again with the next change", async () => {
-  const keeper = await device();
+  const repository = await device();
   let isFull = true;
   const session = open({
-    ...keeper,
-    write: (...args) => (isFull ? Promise.reject(new KeepError("full", null)) : keeper.write(...args)),
+    ...repository,
+    write: (...args) => (isFull ? Promise.reject(new RepositoryError("full", null)) : repository.write(...args)),
   });
   session.type(thickness, "0.4");
   await session.flush();
@@ -221,8 +221,8 @@ test("what cannot be kept is told, and tried again with the next change", async 
 });
 
 test("a page that is hidden puts what is unwritten in the journal at once", async () => {
-  const keeper = await device();
-  const never: Keeper = { ...keeper, write: () => new Promise(() => undefined) };
+  const repository = await device();
+  const never: Repository = { ...repository, write: () => new Promise(() => undefined) };
   const session = openSession(record, never, () => SHIPPED_BENCH);
   session.type(thickness, "0.6");
   page.visibilityState = "hidden";
@@ -234,10 +234,10 @@ test("a page that is hidden puts what is unwritten in the journal at once", asyn
 
 test("a piece deleted elsewhere is told as deleted, marked or for good, and can be put back as it is here", async () => {
   for (const gone of [true, false]) {
-    const keeper = await device();
-    const session = open(keeper);
+    const repository = await device();
+    const session = open(repository);
     session.type(thickness, "0.4");
-    await keeper.write([
+    await repository.write([
       gone
         ? { store: "pieces", remove: piece.id }
         : { store: "pieces", id: piece.id, change: (kept) => kept && { ...kept, deleted: "2026" } },
@@ -245,19 +245,19 @@ test("a piece deleted elsewhere is told as deleted, marked or for good, and can 
     await session.flush();
     expect(session.store.getState().keeping).toMatchObject({ state: "deleted" });
     await session.flush();
-    expect((await keeper.piece(piece.id))?.deleted ?? null).toBe(gone ? null : "2026");
+    expect((await repository.piece(piece.id))?.deleted ?? null).toBe(gone ? null : "2026");
     await session.putBack();
-    expect(await keeper.piece(piece.id)).toMatchObject({ deleted: null, piece: { mounts: [{ wall: { thickness: 0.4 } }] } });
+    expect(await repository.piece(piece.id)).toMatchObject({ deleted: null, piece: { mounts: [{ wall: { thickness: 0.4 } }] } });
     expect(session.store.getState().keeping.state).toBe("kept");
   }
 });
 
 test("a piece at fault on the bench it is planned with takes one mend after another, and nothing that adds a fault", async () => {
-  const keeper = await device();
+  const repository = await device();
   const broken = structuredClone(piece) as unknown as { carrier: { size: { system: string }; stock: { thickness: number } } };
   broken.carrier.size.system = "mandrel";
   broken.carrier.stock.thickness = 5.5e-11;
-  const session = openSession({ ...record, piece: broken as unknown as Piece }, keeper, () => SHIPPED_BENCH);
+  const session = openSession({ ...record, piece: broken as unknown as Piece }, repository, () => SHIPPED_BENCH);
   opened.push(session);
   expect(session.change((each) => void (each.mounts[0]!.stone.height = -1))).toMatch(/must be more than 0/);
   expect(session.change((each) => each.carrier.type === "hoop" && void (each.carrier.stock.thickness = 1.6))).toBeNull();
@@ -275,9 +275,9 @@ test("a choice that leaves the same field at fault for another reason is taken, 
 });
 
 test("news of another piece, or of anything else, overtakes nothing; news of this one does", async () => {
-  const keeper = await device();
-  const session = open(keeper);
-  await keeper.write([{ store: "pieces", put: { ...record, changed: "2026-11-13T09:41:00Z" }, madeOn: 1 }]);
+  const repository = await device();
+  const session = open(repository);
+  await repository.write([{ store: "pieces", put: { ...record, changed: "2026-11-13T09:41:00Z" }, madeOn: 1 }]);
   hearFrom({ kind: "pieces", ids: ["other"] });
   hearFrom({ kind: "bench" });
   await new Promise(setImmediate);

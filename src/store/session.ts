@@ -5,7 +5,7 @@ import { fitsSchema, pieceFaults } from "@/formats/piece-codec";
 import { faultMessage } from "@/words/faults";
 import { nameNow } from "@/words/piece-name";
 import { type Fault } from "@/core/piece/fault";
-import { type Drafts, type Keeper, type PieceRecord } from "./keeper";
+import { type Drafts, type Repository, type PieceRecord } from "./repository";
 import { keepingOf } from "./session-keeping";
 import { sessionStore } from "./session-state";
 import { undoOf } from "./session-undo";
@@ -29,10 +29,10 @@ export interface TypedField<T> {
 /** One piece being worked on: its edits, its undo, and its keeping. */
 export type Session = ReturnType<typeof openSession>;
 
-export function openSession(record: PieceRecord, keeper: Keeper, bench: () => BenchEntry) {
-  const store = sessionStore(record, keeper);
+export function openSession(record: PieceRecord, repository: Repository, bench: () => BenchEntry) {
+  const store = sessionStore(record, repository);
   const { history, begin, hold, commit, undo, redo } = undoOf(store);
-  const { flush, isUnwritten, takeNewer, putBack, close: closeKeeping } = keepingOf(store, record, keeper);
+  const { flush, isUnwritten, takeNewer, putBack, close: closeKeeping } = keepingOf(store, record, repository);
   const fields = new Map<string, TypedField<unknown>>();
   const get = store.getState;
 

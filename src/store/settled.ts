@@ -1,4 +1,4 @@
-import { type Change, type MakeRecord, type Outcome, type StoreName, type Stores, type Unrevised } from "./keeper";
+import { type Change, type MakeRecord, type Outcome, type StoreName, type Stores, type Unrevised } from "./repository";
 import { checkRecord } from "./read-kept";
 
 /** What is put for a change, given what is kept where it goes (`isThere` also where that cannot be read), and what became of it. */

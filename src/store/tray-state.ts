@@ -2,7 +2,16 @@ import { type StoreApi } from "zustand/vanilla";
 import { type Make, isUnderWay } from "@/core/piece/make";
 import { type BenchEntry } from "@/core/piece/bench";
 import { type MakeEdit } from "./make-edits";
-import { type Change, KeepError, type Keeper, type Outcome, type PieceRecord, type Trouble, type Unreadable, type Writing } from "./keeper";
+import {
+  type Change,
+  RepositoryError,
+  type Repository,
+  type Outcome,
+  type PieceRecord,
+  type Trouble,
+  type Unreadable,
+  type Writing,
+} from "./repository";
 
 /** All makings of each piece, by the piece's id, the one begun last first. */
 export type Makes = Readonly<Record<string, readonly Make[]>>;
@@ -18,7 +27,7 @@ export function underWay(makes: Makes, piece: string): Make | undefined {
 }
 
 export interface TrayState {
-  readonly keeper: Keeper;
+  readonly repository: Repository;
   readonly bench: BenchEntry;
   /** The pieces read so far, newest change first, the deleted ones among them. */
   readonly pieces: readonly PieceRecord[];
@@ -58,11 +67,11 @@ export const MOST_UNDO = 200;
 
 /** What the pieces, makings and bench of a tray are kept by. */
 export interface TrayBase {
-  readonly keeper: Keeper;
+  readonly repository: Repository;
   readonly store: StoreApi<TrayState>;
-  /** Makes changes, and shows and tells what has changed. @throws KeepError, with the tray's trouble set to it */
+  /** Makes changes, and shows and tells what has changed. @throws RepositoryError, with the tray's trouble set to it */
   readonly write: (changes: readonly Change[], how?: Writing) => Promise<Outcome[]>;
-  /** What a reading of the keeper gives; null where it fails, with the tray's trouble set to it. */
+  /** What a reading of the repository gives; null where it fails, with the tray's trouble set to it. */
   readonly reading: <T>(work: () => Promise<T>) => Promise<T | null>;
   /** Says that something could not be kept or read, and tries again later what waits. */
   readonly inTrouble: (trouble: Trouble) => void;
@@ -70,9 +79,9 @@ export interface TrayBase {
   readonly noteUnreadable: (where: Unreadable["store"], found: readonly Unreadable[]) => void;
 }
 
-/** What a keeper refused is told as the tray's trouble; anything else is our own mistake. */
+/** What a repository refused is told as the tray's trouble; anything else is our own mistake. */
 export function isTold(error: unknown): void {
-  if (!(error instanceof KeepError)) throw error;
+  if (!(error instanceof RepositoryError)) throw error;
 }
 
 export function now(): string {

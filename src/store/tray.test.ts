@@ -9,7 +9,7 @@ import { type Json, type JsonObject } from "@/formats/read-json";
 import { full, layOutPage, newDevice, told } from "./a-page.testing";
 import { everythingName, everythingText } from "./files";
 import { readJournal, writeJournal } from "./journal";
-import { KeepError } from "./keeper";
+import { RepositoryError } from "./repository";
 import { type Choice } from "./restore-items";
 import { pieceRecord } from "./restoring";
 import { isTold } from "./tray-state";
@@ -155,7 +155,7 @@ test("other windows are told what has changed: which pieces, that a making did, 
 test("a device that was full says so until something is kept again", async () => {
   const here = await openTray(null);
   await here.addAll([called("a")]);
-  await expect(full(() => here.rename("a", "Other"))).rejects.toBeInstanceOf(KeepError);
+  await expect(full(() => here.rename("a", "Other"))).rejects.toBeInstanceOf(RepositoryError);
   expect(here.store.getState().trouble).toBe("full");
   await here.rename("a", "Again");
   expect(here.store.getState().trouble).toBeNull();
@@ -163,7 +163,7 @@ test("a device that was full says so until something is kept again", async () =>
 
 test("what is our own mistake is not told as a full device", () => {
   expect(() => isTold(new TypeError("x"))).toThrow(TypeError);
-  expect(isTold(new KeepError("full", null))).toBeUndefined();
+  expect(isTold(new RepositoryError("full", null))).toBeUndefined();
 });
 
 test("a change of the bench or a tick stands in the journal at once, so that a page that goes away meanwhile loses neither", async () => {
@@ -257,8 +257,8 @@ const all = async (tray: Tray, backup: Awaited<ReturnType<typeof saved>>, choice
   new Map((await tray.restoreItems(backup)).map(({ key }) => [key, choice]));
 
 async function saved(tray: Tray) {
-  const { keeper, bench } = tray.store.getState();
-  const read = readBackup(JSON.parse((await everythingText(keeper, bench)).join("")) as JsonObject);
+  const { repository, bench } = tray.store.getState();
+  const read = readBackup(JSON.parse((await everythingText(repository, bench)).join("")) as JsonObject);
   if (!read.ok) throw new Error(read.faults[0]!.code);
   return read.value;
 }
@@ -332,7 +332,7 @@ test("a restore that finds no room, or is stopped, changes nothing", async () =>
   const backup = await saved(tray);
   await tray.rename("a", "Mine");
   const answers = await all(tray, backup, "theirs");
-  await expect(full(() => tray.restore(backup, answers, {}))).rejects.toBeInstanceOf(KeepError);
+  await expect(full(() => tray.restore(backup, answers, {}))).rejects.toBeInstanceOf(RepositoryError);
   const stop = new AbortController();
   const stopped = tray.restore(backup, answers, { signal: stop.signal, onDone: () => stop.abort() });
   await expect(stopped).rejects.toMatchObject({ trouble: "stopped" });

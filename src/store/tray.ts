@@ -8,15 +8,15 @@ import { halfTypedOn } from "./half-typed";
 import { dropAside, noteAsked, setAside, wasAsked, watchJournal } from "./journal";
 import {
   type Change,
-  KeepError,
+  RepositoryError,
   idIn,
-  type Keeper,
+  type Repository,
   type MakeRecord,
   type Outcome,
   type Trouble,
   type Unreadable,
   type Writing,
-} from "./keeper";
+} from "./repository";
 import { makingsOn } from "./makings";
 import { memoryKeeper } from "./memory";
 import { benchOn } from "./my-bench";
@@ -46,13 +46,13 @@ export interface Demo {
  */
 export async function openTray(demo: (() => Promise<Demo>) | null): Promise<Tray> {
   let trouble: Trouble | null = null;
-  const keeper = await deviceKeeper().catch((error: unknown) => {
-    if (!(error instanceof KeepError)) throw error;
+  const repository = await deviceKeeper().catch((error: unknown) => {
+    if (!(error instanceof RepositoryError)) throw error;
     trouble = error.trouble;
     return memoryKeeper();
   });
-  const tray = trayOn(keeper, trouble);
-  if (keeper.kind === "device") {
+  const tray = trayOn(repository, trouble);
+  if (repository.kind === "device") {
     await tray.replay();
     void tray.readPersistence();
   }
@@ -68,9 +68,9 @@ export async function openTray(demo: (() => Promise<Demo>) | null): Promise<Tray
 /** Troubles that are over once something could be kept. */
 const PASSING: ReadonlySet<Trouble | null> = new Set(["full", "failed"]);
 
-function trayOn(keeper: Keeper, trouble: Trouble | null) {
+function trayOn(repository: Repository, trouble: Trouble | null) {
   const store = createStore<TrayState>()(() => ({
-    keeper,
+    repository,
     bench: SHIPPED_BENCH,
     pieces: [],
     isWhole: false,
@@ -86,7 +86,7 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
     benchSteps: { past: 0, future: 0 },
   }));
   const get = store.getState;
-  const base: TrayBase = { keeper, store, write, reading, noteUnreadable, inTrouble: (trouble) => journal.inTrouble(trouble) };
+  const base: TrayBase = { repository, store, write, reading, noteUnreadable, inTrouble: (trouble) => journal.inTrouble(trouble) };
   const [pieces, makings, myBench, halfTyped] = [piecesOn(base), makingsOn(base), benchOn(base), halfTypedOn(base)];
   const journal = replayOn(base, pieces.settlePiece);
 
@@ -103,12 +103,12 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
       return await work();
     } catch (error) {
       isTold(error);
-      journal.inTrouble((error as KeepError).trouble);
+      journal.inTrouble((error as RepositoryError).trouble);
       return null;
     }
   }
 
-  void keeper.lost.then((why) => store.setState({ trouble: why }));
+  void repository.lost.then((why) => store.setState({ trouble: why }));
   const stopWatchingJournal = watchJournal((isFull) => get().isJournalFull !== isFull && store.setState({ isJournalFull: isFull }));
 
   /** Asks the browser, at the first piece that is the maker's own, not to throw away what is kept: some answer by themselves, some ask. */
@@ -128,10 +128,10 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
   /** As many pieces as a screen first shows. Returns whether they could be read. */
   async function readNewest(): Promise<boolean> {
     try {
-      const [newest] = await Promise.all([keeper.newest(FIRST_SHOWN), myBench.readBench()]);
+      const [newest] = await Promise.all([repository.newest(FIRST_SHOWN), myBench.readBench()]);
       const { records, unreadable, of } = newest;
       noteUnreadable("pieces", unreadable);
-      noteUnreadable("journal", keeper.kind === "device" ? setAside() : []);
+      noteUnreadable("journal", repository.kind === "device" ? setAside() : []);
       store.setState({ pieces: records, ids: records.map(({ id }) => id), isWhole: records.length + unreadable.length >= of });
       return true;
     } catch (error) {
@@ -148,7 +148,7 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
   }
   const stopListening = listen((news) => void hear(news).catch((error: unknown) => console.error("news not followed", error)));
 
-  /** Makes changes, and shows and tells what has changed. @throws KeepError, with the tray's trouble set to it */
+  /** Makes changes, and shows and tells what has changed. @throws RepositoryError, with the tray's trouble set to it */
   async function write(changes: readonly Change[], how: Writing = {}): Promise<Outcome[]> {
     const of = (name: Change["store"]) => changes.filter((change) => change.store === name);
     const ids = of("pieces").map(idIn);
@@ -156,13 +156,13 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
     /** What is kept is known already: nothing of it needs to be read again. */
     let isNoted = false;
     try {
-      const outcomes = await keeper.write(changes, how);
+      const outcomes = await repository.write(changes, how);
       how.onKept?.(outcomes);
       isNoted = how.onKept !== undefined && outcomes.every((outcome) => outcome.ok && outcome.record !== null);
       if (PASSING.has(get().trouble)) store.setState({ trouble: null });
       return outcomes;
     } catch (error) {
-      if (error instanceof KeepError && error.trouble !== "stopped") journal.inTrouble(error.trouble);
+      if (error instanceof RepositoryError && error.trouble !== "stopped") journal.inTrouble(error.trouble);
       throw error;
     } finally {
       if (ids.length > 0) await pieces.read(ids);
@@ -175,7 +175,7 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
   }
 
   async function keptHere(): Promise<KeptHere> {
-    const [all, made, benches] = await Promise.all([keeper.pieces(), keeper.makes(), keeper.bench()]);
+    const [all, made, benches] = await Promise.all([repository.pieces(), repository.makes(), repository.bench()]);
     return {
       pieces: new Map(all.records.map((record) => [record.id, record])),
       makes: new Map(made.records.map(({ id, make }) => [id, make])),
@@ -217,7 +217,7 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
     /** Says that a session writes this piece's journal itself, until it says otherwise. */
     isOpenHere: journal.isOpenHere,
 
-    /** Gives up something that cannot be read. @throws KeepError */
+    /** Gives up something that cannot be read. @throws RepositoryError */
     async drop({ store: where, key, isPart }: Unreadable): Promise<void> {
       const make = Object.values(get().makes)
         .flat()
@@ -231,11 +231,11 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
 
     add: async (...piece: Parameters<typeof pieces.add>): Promise<string> => {
       const id = await pieces.add(...piece);
-      if (keeper.kind === "device" && get().isPersistent === null) void askToPersist();
+      if (repository.kind === "device" && get().isPersistent === null) void askToPersist();
       return id;
     },
 
-    /** Lays out the demo's pieces, and notes that its makes are still to come. @throws KeepError */
+    /** Lays out the demo's pieces, and notes that its makes are still to come. @throws RepositoryError */
     async layPieces(demo: Demo): Promise<void> {
       const start = Date.now();
       const at = (i: number) => new Date(start + i).toISOString();
@@ -247,7 +247,7 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
 
     /** Lays out the demo's makes where its pieces were laid out by this page or one before, all at once. */
     async goOnWithDemo(demo: () => Promise<Demo>): Promise<void> {
-      const pending = await reading(() => keeper.pending());
+      const pending = await reading(() => repository.pending());
       if (!pending?.includes("demo-makes")) return;
       const makes = await (await demo()).makes();
       await write([
@@ -256,7 +256,7 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
       ]).catch(isTold);
     },
 
-    /** Keeps again what this page still holds, after the browser has cleared what was kept. @throws KeepError */
+    /** Keeps again what this page still holds, after the browser has cleared what was kept. @throws RepositoryError */
     async keepAgain(): Promise<void> {
       const { pieces: all, makes, bench } = get();
       await write([
@@ -269,15 +269,15 @@ function trayOn(keeper: Keeper, trouble: Trouble | null) {
       store.setState({ trouble: null });
     },
 
-    /** How each part of a backup stands beside what is kept here. @throws KeepError */
+    /** How each part of a backup stands beside what is kept here. @throws RepositoryError */
     restoreItems: async (backup: ReadBackup): Promise<RestoreItem[]> => restoreItems(backup, await keptHere()),
 
     /**
      * Restores what was chosen of a backup, all of it or none. Returns how to put everything back as it was, but what was changed since; that gives
-     * how many those are. @throws KeepError, "stopped" where it was cancelled
+     * how many those are. @throws RepositoryError, "stopped" where it was cancelled
      */
     async restore(backup: ReadBackup, choices: Choices, how: Writing): Promise<() => Promise<number>> {
-      return putBackOn(keeper, write, restoreChanges(backup, choices, await keptHere(), Date.now()), how);
+      return putBackOn(repository, write, restoreChanges(backup, choices, await keptHere(), Date.now()), how);
     },
   };
 }

@@ -3,7 +3,7 @@
 import { Suspense, lazy, useCallback, useEffect, useId, useRef, useState } from "react";
 import { type ExplainedWord } from "@/words/explain";
 import { Explained } from "./Explained";
-import { useLit } from "./lit";
+import { useHighlight } from "./highlight";
 
 const ChoiceSelect = lazy(() => import("./ChoiceSelect").then(({ ChoiceSelect }) => ({ default: ChoiceSelect })));
 
@@ -40,7 +40,7 @@ export function ChoiceField<T extends string>({
   width = "usual",
   shown,
 }: Props<T>) {
-  const { isLit, handlers } = useLit(lights ?? label);
+  const { isHighlighted, handlers } = useHighlight(lights ?? label);
   const [problem, setProblem] = useState<string | null>(null);
   const chosen = useRef(onChoose);
   useEffect(() => {
@@ -51,7 +51,7 @@ export function ChoiceField<T extends string>({
   const id = useId();
   return (
     <div
-      className={`grid items-center gap-x-2 border-t border-hair py-px max-lg:py-[3px] ${COLUMNS[width]} ${isLit ? "field-lit" : ""}`}
+      className={`grid items-center gap-x-2 border-t border-hair py-px max-lg:py-[3px] ${COLUMNS[width]} ${isHighlighted ? "field-lit" : ""}`}
       {...handlers}
     >
       <div className="text-[13.5px] leading-tight">

@@ -3,7 +3,7 @@
 import { scaleLinear } from "d3";
 import { type DayTask } from "@/core/making/day";
 import { clockText, later } from "@/words/dates";
-import { useLit } from "./lit";
+import { useHighlight } from "./highlight";
 import { useSize } from "./useSize";
 
 /** A task as its lanes tell it. */
@@ -109,7 +109,7 @@ interface BarProps {
 }
 
 function Bar({ task, from, to, y, fill, isFaint = false }: BarProps) {
-  const { isLit, handlers } = useLit(`${task.piece} ${task.step}`);
+  const { isHighlighted, handlers } = useHighlight(`${task.piece} ${task.step}`);
   return (
     <rect
       {...handlers}
@@ -120,7 +120,7 @@ function Bar({ task, from, to, y, fill, isFaint = false }: BarProps) {
       rx={2}
       fill={fill}
       opacity={isFaint ? 0.55 : 1}
-      stroke={isLit ? "#1b2225" : "none"}
+      stroke={isHighlighted ? "#1b2225" : "none"}
       strokeWidth={2}
     >
       <title>{task.title}</title>

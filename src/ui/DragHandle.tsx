@@ -4,7 +4,7 @@ import { type KeyboardEvent, type PointerEvent, type ReactNode } from "react";
 import { type Point } from "@/core/geometry/outline";
 import { pointUnder } from "./Drawing";
 import { type Session } from "@/store/session";
-import { useLit } from "./lit";
+import { useHighlight } from "./highlight";
 import { useSession } from "./session";
 
 interface Props {
@@ -19,7 +19,7 @@ interface Props {
   readonly onDrag: (to: Point) => string | null;
   /** Takes one press of an arrow key: on (1) or back (-1), and the way it points on the drawing, y upward. Returns the same. */
   readonly onStep: (by: 1 | -1, way: Point) => string | null;
-  readonly children: (isLit: boolean) => ReactNode;
+  readonly children: (isHighlighted: boolean) => ReactNode;
 }
 
 /** Begins a drag: a field that is left by it closes its own step of undo first, so that it does not end the hold. */
@@ -39,7 +39,7 @@ const KEYS: Readonly<Record<string, { readonly by: 1 | -1; readonly way: Point }
 /** Something of a drawing that is dragged where it lies, or moved with the arrow keys; a drag is one step of undo. */
 export function DragHandle({ label, now, most, told, isUpright = false, lights, onDrag, onStep, children }: Props) {
   const session = useSession();
-  const { isLit, handlers } = useLit(lights);
+  const { isHighlighted, handlers } = useHighlight(lights);
   const tell = (problem: string | null) => session.refuse(problem && `${label} ${problem}`);
   const onPointerMove = (event: PointerEvent<SVGGElement>) => {
     if (event.currentTarget.hasPointerCapture(event.pointerId)) tell(onDrag(pointUnder(event)));
@@ -67,7 +67,7 @@ export function DragHandle({ label, now, most, told, isUpright = false, lights, 
       onLostPointerCapture={() => session.commit()}
       onKeyDown={onKeyDown}
     >
-      {children(isLit)}
+      {children(isHighlighted)}
     </g>
   );
 }

@@ -5,7 +5,7 @@ import { pathRound } from "d3-path";
 import { type Curve, trace } from "@/core/geometry/curve";
 import { type Point } from "@/core/geometry/outline";
 import { MM_PER_INCH } from "@/core/measure/reading";
-import { useLit } from "./lit";
+import { useHighlight } from "./highlight";
 
 /** CSS pixels in a millimetre at life size. */
 const LIFE = 96 / MM_PER_INCH;
@@ -129,7 +129,7 @@ export function Shape({
   lights,
   ...rest
 }: Line & { readonly lights?: string } & Omit<SVGProps<SVGPathElement>, "points">) {
-  const { isLit, handlers } = useLit(lights ?? "");
+  const { isHighlighted, handlers } = useHighlight(lights ?? "");
   const path = curve
     ? curvePath(curve)
     : curves
@@ -137,7 +137,7 @@ export function Shape({
       : runs
         ? runs.map(lineOf).join("")
         : `${lineOf(points)}${open ? "" : "Z"}`;
-  const lit = lights !== undefined && isLit;
+  const lit = lights !== undefined && isHighlighted;
   return (
     <path
       d={path}
@@ -158,8 +158,8 @@ export function Word({
   children,
   ...rest
 }: { readonly x: number; readonly y: number; readonly lights?: string; readonly children: ReactNode } & SVGProps<SVGTextElement>) {
-  const { isLit, handlers } = useLit(lights ?? "");
-  const lit = lights !== undefined && isLit;
+  const { isHighlighted, handlers } = useHighlight(lights ?? "");
+  const lit = lights !== undefined && isHighlighted;
   return (
     <text
       x={x}
@@ -191,13 +191,13 @@ export function pointUnder(event: Pick<PointerEvent<SVGGraphicsElement>, "curren
 }
 
 /** The round handle of something that is dragged: a ring of the same size at any scale. */
-export function Knob({ at: [x, y], isLit = false }: { readonly at: Point; readonly isLit?: boolean }) {
+export function Knob({ at: [x, y], isHighlighted = false }: { readonly at: Point; readonly isHighlighted?: boolean }) {
   const dot = { d: `M${x} ${y}h0`, vectorEffect: "non-scaling-stroke", strokeLinecap: "round" } as const;
   return (
     <>
       <path {...dot} stroke="transparent" strokeWidth={44} className="hidden pointer-coarse:block" />
       <path {...dot} stroke="transparent" strokeWidth={26} className="knob-ring" />
-      <path {...dot} style={{ stroke: "#0b5d66", strokeWidth: isLit ? 16 : 13 }} />
+      <path {...dot} style={{ stroke: "#0b5d66", strokeWidth: isHighlighted ? 16 : 13 }} />
       <path {...dot} style={{ stroke: "#fff", strokeWidth: 8.5 }} />
     </>
   );

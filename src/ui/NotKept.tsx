@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import { KeepError } from "@/store/keeper";
+import { RepositoryError } from "@/store/repository";
 import { JOURNAL_FULL, NOT_PERSISTENT, TROUBLE_WORDS } from "@/words/trouble";
 import { useTray, useTrayState } from "./tray";
 
@@ -27,7 +27,7 @@ export function NotKept({ isNight = false, saysOnce = false }: Props) {
   const button = isNight ? "night-btn !min-h-[44px] !text-[15px]" : "btn";
   const keepAgain = () =>
     void tray.keepAgain().catch((error: unknown) => {
-      if (!(error instanceof KeepError)) throw error;
+      if (!(error instanceof RepositoryError)) throw error;
     });
   return (
     <div

@@ -5,7 +5,7 @@ import { useState } from "react";
 import { type Fault } from "@/core/piece/fault";
 import { type Piece } from "@/core/piece/piece";
 import { onMyBench } from "@/store/files";
-import { KeepError } from "@/store/keeper";
+import { RepositoryError } from "@/store/repository";
 import { type Opened } from "@/workers/files/protocol";
 import { benchName } from "@/words/bench";
 import { counted } from "@/words/names";
@@ -63,7 +63,7 @@ function PieceDialog({ opened, onClose }: Asked<"piece">) {
     if (!piece || isBusy) return;
     setBusy(true);
     const id = await (how === "replace" ? tray.replace(piece) : tray.add(piece)).catch((error: unknown) => {
-      if (!(error instanceof KeepError)) throw error;
+      if (!(error instanceof RepositoryError)) throw error;
       setProblem(TROUBLE_WORDS[error.trouble]);
       return null;
     });

@@ -8,7 +8,7 @@ import { SHIPPED_BENCH, benchOf } from "@/core/piece/bench";
 import { type Make, isUnderWay, pieceNow } from "@/core/piece/make";
 import { attemptPlan } from "@/formats/attempt";
 import { type Tray } from "@/store/tray";
-import { WANTED, atRest } from "./idle";
+import { IDLE_TIMEOUT, whenIdle } from "./idle";
 import { setOwnMinutes } from "./planner";
 
 /** The makes that count: hands get quicker. */
@@ -23,8 +23,8 @@ export function OwnMinutes({ tray }: { readonly tray: Tray }) {
     let isGone = false;
     const learn = async () => {
       // All of them within one wait: on a busy page one at a time would take a minute.
-      const end = performance.now() + WANTED;
-      const rest = () => atRest(Math.max(0, end - performance.now()));
+      const end = performance.now() + IDLE_TIMEOUT;
+      const rest = () => whenIdle(Math.max(0, end - performance.now()));
       await rest();
       if (isGone) return;
       const counted = Object.values(makes)

@@ -3,7 +3,7 @@
 import { useEffect, useState } from "react";
 import { type Choice, type RestoreItem, choicesFor } from "@/store/restore-items";
 import { type Choices } from "@/store/restoring";
-import { KeepError } from "@/store/keeper";
+import { RepositoryError } from "@/store/repository";
 import { faultSentence } from "@/words/fields";
 import { counted } from "@/words/names";
 import { TROUBLE_WORDS } from "@/words/trouble";
@@ -26,7 +26,7 @@ export function RestoreDialog({ opened, onClose }: Asked<"backup">) {
   const [problem, setProblem] = useState<string | null>(null);
   useEffect(() => {
     tray.restoreItems(backup).then(setItems, (error: unknown) => {
-      if (!(error instanceof KeepError)) throw error;
+      if (!(error instanceof RepositoryError)) throw error;
       setProblem(TROUBLE_WORDS[error.trouble]);
     });
   }, [tray, backup]);
@@ -51,13 +51,13 @@ export function RestoreDialog({ opened, onClose }: Asked<"backup">) {
       setStopping(null);
     };
     const fail = (error: unknown) => {
-      if (!(error instanceof KeepError)) throw error;
+      if (!(error instanceof RepositoryError)) throw error;
       setProblem(`${TROUBLE_WORDS[error.trouble]}. Nothing was changed`);
     };
     const done = (putBack: () => Promise<number>) => {
       const undo = async () => {
         const left = await putBack().catch((error: unknown) => {
-          if (!(error instanceof KeepError)) throw error;
+          if (!(error instanceof RepositoryError)) throw error;
           return null;
         });
         if (left === null) warn("Not undone: everything stays as it was restored.");

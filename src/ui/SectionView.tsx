@@ -203,7 +203,7 @@ function DomeHandle({ mount, section, at }: { readonly mount: Mount; readonly se
       onDrag={([px, py]) => put(exponentThrough({ radius, turnIn, height }, Math.abs(px), py - lift))}
       onStep={(by) => put(dome + by * DOME_STEP)}
     >
-      {(isLit) => <Knob at={at} isLit={isLit} />}
+      {(isHighlighted) => <Knob at={at} isHighlighted={isHighlighted} />}
     </DragHandle>
   );
 }
@@ -231,10 +231,10 @@ function TurnInHandle({ mount, half }: { readonly mount: Mount; readonly half: n
       onDrag={([, y]) => put(y - section.lift)}
       onStep={(by) => put(turnIn + by * KEY_STEP)}
     >
-      {(isLit) => (
+      {(isHighlighted) => (
         <>
           <line {...line} stroke="transparent" className="stroke-[16px] pointer-coarse:stroke-[44px]" />
-          <line {...line} stroke="#0b5d66" strokeWidth={isLit ? 2.6 : 1} strokeDasharray="4 3" />
+          <line {...line} stroke="#0b5d66" strokeWidth={isHighlighted ? 2.6 : 1} strokeDasharray="4 3" />
         </>
       )}
     </DragHandle>

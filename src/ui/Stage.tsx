@@ -3,7 +3,7 @@
 import { type ReactNode } from "react";
 import { type StageId } from "@/words/stages";
 import { FindingNotes } from "./FindingNotes";
-import { LitProvider } from "./lit";
+import { HighlightProvider } from "./highlight";
 import { doubtAmong } from "@/core/piece/doubt";
 import { DOUBTS } from "@/words/doubt";
 import { useDoubt } from "./doubt";
@@ -24,7 +24,7 @@ interface Props {
 export function Stage({ stage, mount, drawing, isTall = false, measures, foot }: Props) {
   const [ref, size] = useSize(784, 548);
   return (
-    <LitProvider>
+    <HighlightProvider>
       <section
         aria-label="Answer"
         className="relative min-w-0 overflow-hidden border-line bg-paper px-[18px] pt-2.5 pb-1.5 [grid-area:foot] max-lg:border-b max-lg:px-3.5 lg:border-t"
@@ -47,7 +47,7 @@ export function Stage({ stage, mount, drawing, isTall = false, measures, foot }:
       <section aria-label="Measures" className="min-w-0 bg-paper px-3.5 pt-2.5 pb-3 [grid-area:meas] lg:overflow-y-auto">
         {measures}
       </section>
-    </LitProvider>
+    </HighlightProvider>
   );
 }
 

@@ -5,7 +5,7 @@ import { oneLine } from "@/core/measure/one-line";
 import { type TypedField } from "@/store/session";
 import { type ExplainedWord } from "@/words/explain";
 import { Explained } from "./Explained";
-import { useLit } from "./lit";
+import { useHighlight } from "./highlight";
 import { focusNextMeasure } from "./next-measure";
 import { useSession, useSessionState } from "./session";
 
@@ -59,7 +59,7 @@ export function TypedEntry<T>({
   const session = useSession();
   const draft = useSessionState(({ drafts }) => drafts[field.key]);
   const isUnmeasured = useSessionState(({ unmeasured }) => unmeasured.includes(field.key));
-  const { isLit, handlers } = useLit(lights);
+  const { isHighlighted, handlers } = useHighlight(lights);
   const id = useId();
   useEffect(() => session.register(field), [session, field]);
 
@@ -82,7 +82,7 @@ export function TypedEntry<T>({
 
   return (
     <div
-      className={`grid items-center border-t border-hair py-px max-lg:py-[3px] ${COLUMNS[shape]} ${isLit ? "field-lit" : ""}`}
+      className={`grid items-center border-t border-hair py-px max-lg:py-[3px] ${COLUMNS[shape]} ${isHighlighted ? "field-lit" : ""}`}
       {...handlers}
     >
       <div className="leading-tight">

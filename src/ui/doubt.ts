@@ -3,7 +3,7 @@
 import { createContext, useContext, useMemo } from "react";
 import { type DoubtOf, doubter, stillUnmeasured } from "@/core/piece/doubt";
 import { type Measured } from "@/core/piece/make";
-import { type PieceRecord } from "@/store/keeper";
+import { type PieceRecord } from "@/store/repository";
 import { useSessionState } from "./session";
 
 type Unsure = Pick<PieceRecord, "unmeasured" | "drafts">;

@@ -1,4 +1,4 @@
-import { WANTED, atRest } from "./idle";
+import { IDLE_TIMEOUT, whenIdle } from "./idle";
 
 let clock = 0;
 const heard: (() => void)[] = [];
@@ -29,22 +29,22 @@ afterEach(() => jest.restoreAllMocks());
 
 test("the page rests once no frame is to be drawn next, and is waited for no longer than is asked", async () => {
   const looked = periods([[12, 16] as const, [20, 16] as const, [49, 16] as const]);
-  await atRest();
+  await whenIdle();
   expect(looked).toHaveLength(3);
   const drawing = periods([[10, 1000]]);
-  await atRest(WANTED);
+  await whenIdle(IDLE_TIMEOUT);
   expect(drawing).toHaveLength(6);
   const patient = periods([...Array.from({ length: 60 }, () => [10, 1000] as const), [30, 1]]);
-  await atRest();
+  await whenIdle();
   expect(patient).toHaveLength(61);
 });
 
 test("between two keys or moves of the hand the page does not rest, unless it is wanted by then", async () => {
   let moves = 4;
   const typing = periods([[49, 16]], () => moves-- > 0 && touch());
-  await atRest();
+  await whenIdle();
   expect(typing).toEqual([16, 432, 848, 1264, 1680]);
   const dragging = periods([[49, 100]], touch);
-  await atRest(WANTED);
+  await whenIdle(IDLE_TIMEOUT);
   expect(dragging.at(-1)).toBe(5100);
 });

@@ -6,28 +6,28 @@ const AFTER = 1500;
 const REST = 20;
 /** So soon (ms) after a key or a move of the hand the next one is awaited. */
 const PAUSE = 400;
-const HANDS = ["keydown", "pointerdown", "pointermove", "wheel", "scroll"];
+const INPUT_EVENTS = ["keydown", "pointerdown", "pointermove", "wheel", "scroll"];
 /** What a screen shows less without is put off no longer than this (ms). */
-export const WANTED = 5000;
+export const IDLE_TIMEOUT = 5000;
 
-let lastTouched = -Infinity;
+let lastInputAt = -Infinity;
 let isHearing = false;
 
-function hearHands(): void {
+function trackInput(): void {
   if (isHearing) return;
   isHearing = true;
-  HANDS.forEach((each) => addEventListener(each, () => (lastTouched = performance.now()), { capture: true, passive: true }));
+  INPUT_EVENTS.forEach((each) => addEventListener(each, () => (lastInputAt = performance.now()), { capture: true, passive: true }));
 }
 
 /** Resolves once the page and the hands rest, so that what is done then holds up no key, no drag and no scrolling; or else after `longest` ms. */
-export function atRest(longest = Infinity): Promise<void> {
-  hearHands();
+export function whenIdle(longest = Infinity): Promise<void> {
+  trackInput();
   const end = performance.now() + longest;
   return new Promise((resolve) => {
     const wait = () => requestIdleCallback(look, Number.isFinite(longest) ? { timeout: longest } : {});
     const look = (idle: IdleDeadline) => {
       const now = performance.now();
-      const pause = Math.min(lastTouched + PAUSE, end) - now;
+      const pause = Math.min(lastInputAt + PAUSE, end) - now;
       if (pause > 0) setTimeout(wait, pause);
       else if (idle.timeRemaining() > REST || now > end) resolve();
       else wait();
@@ -40,7 +40,7 @@ export function atRest(longest = Infinity): Promise<void> {
 export function useWhenIdle(work: () => unknown, longest = Infinity): void {
   useEffect(() => {
     let isGone = false;
-    const set = setTimeout(() => void atRest(longest).then(() => isGone || work()), AFTER);
+    const set = setTimeout(() => void whenIdle(longest).then(() => isGone || work()), AFTER);
     return () => {
       isGone = true;
       clearTimeout(set);

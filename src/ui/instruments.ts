@@ -26,18 +26,18 @@ export interface Metal {
 
 /** An instrument that ships with the program in place of one that is plugged in. */
 export function standIn(by: Instrument["by"], name: string, metal: Metal): Instrument {
-  const hearers = new Set<(value: number) => void>();
+  const listeners = new Set<(value: number) => void>();
   return {
     by,
     name,
     isStandIn: true,
     onReading: (hear) => {
-      hearers.add(hear);
-      return () => void hearers.delete(hear);
+      listeners.add(hear);
+      return () => void listeners.delete(hear);
     },
     press: () => {
       const value = Math.round(readingOf(metal) / metal.step) * metal.step;
-      hearers.forEach((hear) => hear(Math.max(metal.step, value)));
+      listeners.forEach((hear) => hear(Math.max(metal.step, value)));
     },
   };
 }

@@ -3,19 +3,19 @@ import { useEffect, useState, useSyncExternalStore } from "react";
 type Load<T> = () => Promise<T>;
 
 const known = new Map<Load<unknown>, unknown>();
-const hearers = new Set<() => void>();
+const listeners = new Set<() => void>();
 
 /** Fetches a part of the app, once. */
 export async function fetchModule<T>(load: Load<T>): Promise<T> {
   const part = await load();
   known.set(load, part);
-  hearers.forEach((hear) => hear());
+  listeners.forEach((hear) => hear());
   return part;
 }
 
 function hear(told: () => void): () => void {
-  hearers.add(told);
-  return () => hearers.delete(told);
+  listeners.add(told);
+  return () => listeners.delete(told);
 }
 
 /**

@@ -11,9 +11,9 @@ import { type Plan } from "@/core/piece/plan";
 import { type Attempt, attemptPlan } from "@/formats/attempt";
 import { heatsClient } from "@/workers/heats/client";
 import { type HeatsAsk } from "@/workers/heats/protocol";
-import { besideClient } from "@/workers/plan/client";
-import { type BesideAsk } from "@/workers/plan/protocol";
-import { InFrames } from "./in-frames";
+import { planWorkerClient } from "@/workers/plan/client";
+import { type PlanJob } from "@/workers/plan/protocol";
+import { FrameQueue } from "./frame-queue";
 
 // The one place where a piece becomes a plan, for every screen: on the page, or beside it where that takes longer than a frame or two.
 
@@ -39,17 +39,17 @@ interface Known {
 
 const known = new WeakMap<Piece, Known>();
 const heatsMemory = new RememberedHeats();
-const hearers = new Set<() => void>();
+const listeners = new Set<() => void>();
 let plans: Plans = { now: planNow, soon: planSoon, isSettling };
 
 function tell(): void {
   plans = { ...plans };
-  hearers.forEach((hear) => hear());
+  listeners.forEach((hear) => hear());
 }
 
 function hearAnswers(hear: () => void): () => void {
-  hearers.add(hear);
-  return () => hearers.delete(hear);
+  listeners.add(hear);
+  return () => listeners.delete(hear);
 }
 
 /**
@@ -118,11 +118,11 @@ function isSettling(piece: Piece, mine: BenchEntry): boolean {
 }
 
 /** Pieces among many whose best heats are still to be searched for, the last asked for last; no more than these are waited for. */
-const toSearch = new Map<Piece, BesideAsk>();
+const toSearch = new Map<Piece, PlanJob>();
 const MOST_TO_SEARCH = 60;
 let isSearching = false;
 
-function searchLater(ask: BesideAsk): void {
+function searchLater(ask: PlanJob): void {
   toSearch.delete(ask.piece);
   toSearch.set(ask.piece, ask);
   if (toSearch.size > MOST_TO_SEARCH) toSearch.delete(toSearch.keys().next().value!);
@@ -151,7 +151,7 @@ async function searchAll(): Promise<void> {
   }
 }
 
-const soon = new InFrames<Piece, BesideAsk>(({ piece, bench }) => void knownOf(piece, bench), tell);
+const soon = new FrameQueue<Piece, PlanJob>(({ piece, bench }) => void knownOf(piece, bench), tell);
 
 function knownOf(piece: Piece, mine: BenchEntry, measured: Readings = NOTHING_READ): Known {
   const bench = benchOf(piece, mine);
@@ -172,7 +172,7 @@ function isHeavy({ mounts }: Piece): boolean {
 }
 
 /** Its heats are remembered, or few enough to search, or else the last or the quickest until they are searched for. */
-function planHere({ piece, bench, measured }: BesideAsk): Known {
+function planHere({ piece, bench, measured }: PlanJob): Known {
   let search: HeatsAsk | null = null;
   const heatsOf: HeatsOf = (assembly, wishes) => {
     const found = heatsMemory.find(assembly, wishes);
@@ -184,17 +184,17 @@ function planHere({ piece, bench, measured }: BesideAsk): Known {
   return { bench, measured, attempt: attemptPlan(piece, bench, heatsOf, measured), search };
 }
 
-const waiting: BesideAsk[] = [];
-let working: BesideAsk | null = null;
-let beside: ReturnType<typeof besideClient> | null = null;
+const waiting: PlanJob[] = [];
+let working: PlanJob | null = null;
+let beside: ReturnType<typeof planWorkerClient> | null = null;
 
 /** One heavy piece after the other, the first that waits first. */
 async function workOff(): Promise<void> {
   if (working) return;
-  beside ??= besideClient();
+  beside ??= planWorkerClient();
   for (let ask = waiting[0]; ask; ask = waiting[0]) {
     working = ask;
-    const attempt = await askBeside(beside, ask);
+    const attempt = await askPlanWorker(beside, ask);
     if (attempt) {
       waiting.splice(waiting.indexOf(ask), 1);
       const last = known.get(ask.piece);
@@ -206,7 +206,7 @@ async function workOff(): Promise<void> {
 }
 
 /** Asks for one plan; ended and told as too slow where it takes too long. Null where it was put off for another. */
-async function askBeside(client: ReturnType<typeof besideClient>, ask: BesideAsk): Promise<Attempt | null> {
+async function askPlanWorker(client: ReturnType<typeof planWorkerClient>, ask: PlanJob): Promise<Attempt | null> {
   let isLate = false;
   const late = setTimeout(() => {
     isLate = true;

@@ -7,7 +7,7 @@ import { openAhead } from "@/store/database";
 import { type Tray } from "@/store/tray";
 import { type TrayState } from "@/store/tray-state";
 import { type Units } from "@/words/show";
-import { WANTED, useWhenIdle } from "./idle";
+import { IDLE_TIMEOUT, useWhenIdle } from "./idle";
 
 /** What reads and keeps is fetched apart from the page, as soon as the page's own script runs, and the database opened beside it. */
 const loadTray = () => import("@/store/tray");
@@ -74,7 +74,7 @@ function TheRest({ tray }: { readonly tray: Tray }) {
     await tray.readTheRest();
     setRead(true);
   }, [tray]);
-  useWhenIdle(read, WANTED);
+  useWhenIdle(read, IDLE_TIMEOUT);
   return <Suspense>{isRead && <OwnMinutes tray={tray} />}</Suspense>;
 }
 

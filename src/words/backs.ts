@@ -19,14 +19,14 @@ export interface SaidBack {
 /** A figure by its key, without its unit; a blank where it cannot be trusted. */
 export type Bare = (key: string) => string;
 
-interface Told {
+interface BackSource {
   readonly plan: Pick<Plan, "figures" | "settled">;
   readonly id: string;
   readonly bare: Bare;
   readonly units: Units;
 }
 
-const BACKS: Readonly<Record<BackKind, (told: Told) => SaidBack>> = {
+const BACKS: Readonly<Record<BackKind, (told: BackSource) => SaidBack>> = {
   plate: (told) => {
     const { id, bare, units } = told;
     const { back, sawn, thick } = sized(told);
@@ -83,7 +83,7 @@ const BACKS: Readonly<Record<BackKind, (told: Told) => SaidBack>> = {
   },
 };
 
-function sized({ plan, id, bare, units }: Told) {
+function sized({ plan, id, bare, units }: BackSource) {
   const { back } = plan.settled.mounts[id]!;
   return {
     back,
@@ -92,6 +92,6 @@ function sized({ plan, id, bare, units }: Told) {
   };
 }
 
-export function sayBack(plan: Told["plan"], id: string, bare: Bare, units: Units): SaidBack {
+export function sayBack(plan: BackSource["plan"], id: string, bare: Bare, units: Units): SaidBack {
   return BACKS[plan.settled.mounts[id]!.back.kind]({ plan, id, bare, units });
 }

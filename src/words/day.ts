@@ -23,10 +23,10 @@ export function reckonedText(tasks: readonly { readonly isUsual: boolean; readon
 /** What stands in a day's place where there is none. */
 export const NO_DAY = "cannot be planned until an order of heats is found";
 
-type Told = Pick<Schedule, "finish" | "oneAfterAnother" | "proven" | "bound">;
+type DayLength = Pick<Schedule, "finish" | "oneAfterAnother" | "proven" | "bound">;
 
 /** What the order of work saves, and how sure it is that none is shorter. */
-export function savedText({ finish, oneAfterAnother, proven, bound }: Told): string {
+export function savedText({ finish, oneAfterAnother, proven, bound }: DayLength): string {
   const saved = oneAfterAnother - finish;
   const less = saved > 0 ? `${minutesText(saved)} saved by working during the waits` : "no time saved: nothing fits into the waits";
   return `${less}; ${proven ? "no order of work takes less time" : `at most ${minutesText(finish - bound)} longer than the shortest`}`;

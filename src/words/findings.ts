@@ -43,7 +43,7 @@ interface Voice<V> {
   several(): boolean;
 }
 
-function voice({ values, at }: Pick<Finding, "values" | "at">, plan: Told, units: Units): Voice<Finding["values"]> {
+function voice({ values, at }: Pick<Finding, "values" | "at">, plan: FindingPlan, units: Units): Voice<Finding["values"]> {
   const names = namesIn({ parts: plan.parts, joints: [...plan.joints, ...(plan.leftOut ?? [])] });
   const number = (name: string) => Number(values[name]);
   return {
@@ -67,10 +67,10 @@ function voice({ values, at }: Pick<Finding, "values" | "at">, plan: Told, units
 }
 
 /** What a finding is told of: a plan, or what has parts and joints to be named. */
-export type Told = Named & Partial<Pick<Plan, "heatPlan" | "settled" | "leftOut">>;
+export type FindingPlan = Named & Partial<Pick<Plan, "heatPlan" | "settled" | "leftOut">>;
 
 /** The wishes that clash, as they are said. */
-function clashing({ heatPlan, settled }: Told, names: Names): string[] {
+function clashing({ heatPlan, settled }: FindingPlan, names: Names): string[] {
   const heats = settled?.heats;
   if (!heats) return [];
   return (heatPlan?.conflicts ?? []).map((each) =>
@@ -451,13 +451,13 @@ const SAYINGS: { readonly [C in FindingCode]: (v: Voice<FindingValues[C]>) => Sa
   }),
 };
 
-export function sayFinding({ code, values, at }: Finding, plan: Told, units: Units): Said {
+export function sayFinding({ code, values, at }: Finding, plan: FindingPlan, units: Units): Said {
   // A finding is made with the values of its code; which code it is is only known here.
   return (SAYINGS[code] as (v: Voice<Finding["values"]>) => Said)(voice({ values, at }, plan, units));
 }
 
 /** All of it on one line, led by the setting it is said of where that is not the first. */
-export function findingText(finding: Finding, plan: Told, units: Units): string {
+export function findingText(finding: Finding, plan: FindingPlan, units: Units): string {
   const { mount, values } = finding;
   const { what, advice } = sayFinding(finding, plan, units);
   const lead = values.mount === undefined && mount !== null ? namesIn(plan).lead(mount) : "";

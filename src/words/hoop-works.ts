@@ -3,14 +3,14 @@ import { type Bare } from "./backs";
 import { counted } from "./names";
 import { type Units, showLength, withUnit, turnsText } from "./show";
 
-interface Told {
+interface WorkSource {
   readonly bare: Bare;
   readonly units: Units;
 }
 
 /** What is done with a hoop's stock, as it stands on the card, and the figure it rests on. */
 const WORKS: {
-  readonly [Name in WorkName]: { readonly figure: string; readonly say: (asked: WorksAsked[Name], told: Told) => string };
+  readonly [Name in WorkName]: { readonly figure: string; readonly say: (asked: WorksAsked[Name], told: WorkSource) => string };
 } = {
   twist: {
     figure: "hoop.wireLength",
@@ -40,7 +40,7 @@ const WORKS: {
 export function sayWork<Name extends WorkName>(
   name: Name,
   asked: WorksAsked[Name],
-  told: Told,
+  told: WorkSource,
 ): { readonly figure: string; readonly text: string } {
   const { figure, say } = WORKS[name];
   return { figure, text: say(asked, told) };

@@ -17,7 +17,7 @@ export interface SaidOrnament {
   readonly isCounted: boolean;
 }
 
-interface Told {
+interface OrnamentSource {
   readonly entry: OrnamentEntry;
   readonly figures: Plan["figures"];
   readonly pieces: readonly string[];
@@ -26,7 +26,7 @@ interface Told {
   readonly units: Units;
 }
 
-const TYPES: Readonly<Record<LayerType, (told: Told) => Omit<SaidOrnament, "name" | "isCounted">>> = {
+const TYPES: Readonly<Record<LayerType, (told: OrnamentSource) => Omit<SaidOrnament, "name" | "isCounted">>> = {
   wire: (told) => ({ what: `${told.entry.section ?? "round"}, ${size(told)}`, ...bentCut(told) }),
   twist: (told) => {
     const { entry, units, bare, key } = told;
@@ -54,12 +54,12 @@ const TYPES: Readonly<Record<LayerType, (told: Told) => Omit<SaidOrnament, "name
 
 const metal = ({ metal }: OrnamentEntry) => METALS[metal].name;
 
-function size({ entry, units }: Told): string {
+function size({ entry, units }: OrnamentSource): string {
   return `${showLength(entry.width, "measured", units)} wide, ${metal(entry)}`;
 }
 
 /** The length that is cut, or of several the pieces. */
-function bentCut({ pieces, key, bare }: Told): Pick<SaidOrnament, "cut" | "figure"> {
+function bentCut({ pieces, key, bare }: OrnamentSource): Pick<SaidOrnament, "cut" | "figure"> {
   const lengths = pieces.map(bare);
   const [first] = lengths;
   if (pieces.length === 1) return { cut: first!, figure: pieces[0]! };

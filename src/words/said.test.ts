@@ -343,11 +343,7 @@ test.each<[FindingCode, Record<string, number | string>, string]>([
     { clash: "/heats/pins/0" },
     "No order of heats keeps all you asked for. These clash: /heats/pins/0. Remove one of them.",
   ],
-  [
-    "heats.unproven",
-    {},
-    "This is the best order found; a better one may exist. It works as shown.",
-  ],
+  ["heats.unproven", {}, "This is the best order found; a better one may exist. It works as shown."],
   [
     "heats.not-found",
     {},

@@ -466,10 +466,10 @@ export function copiesText(copies = 1): string {
 }
 
 /** What a step speaks of. */
-type Told = Named & Pick<Plan, "figures">;
+type StepPlan = Named & Pick<Plan, "figures">;
 
 /** With blanks to write in where a length cannot be trusted. @throws if the step aims at a figure that is not there. */
-export function sayStep(step: Step, plan: Told, units: Units, doubtOf: DoubtOf = SURE): SaidStep {
+export function sayStep(step: Step, plan: StepPlan, units: Units, doubtOf: DoubtOf = SURE): SaidStep {
   const aim = (key: string | null): string => {
     if (key === null) return "";
     const figure = plan.figures[key];
@@ -511,7 +511,7 @@ export function sayStep(step: Step, plan: Told, units: Units, doubtOf: DoubtOf =
   return { lead, title: lead + told, detail: [MORE[step.code]?.(voice), DETAILS[step.code]].filter(Boolean).join(" ") };
 }
 
-export function stepText(step: Step, plan: Told, units: Units, doubtOf: DoubtOf = SURE): string {
+export function stepText(step: Step, plan: StepPlan, units: Units, doubtOf: DoubtOf = SURE): string {
   const { title, detail } = sayStep(step, plan, units, doubtOf);
   return detail ? `${title}. ${detail}` : `${title}.`;
 }

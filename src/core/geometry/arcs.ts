@@ -3,7 +3,7 @@ import { type Stroke } from "./curve";
 import { leastBetween } from "./extremum";
 import { type Corner, type Extent, type Loop, type Outline, type Parallel, type Point, type Station } from "./outline";
 import {
-  type Piece,
+  type Segment,
   arcOf,
   areaShare,
   curvatureOf,
@@ -21,7 +21,7 @@ import {
 /** What a shape of lines and arcs knows of itself in closed form. */
 export interface ArcShape {
   /** Counter-clockwise from the datum, bending outward or straight; each begins where the one before it ends. */
-  readonly pieces: readonly Piece[];
+  readonly pieces: readonly Segment[];
   readonly inscribedRadius: number;
   /** Where the hull is not the curve itself. */
   readonly hullPerimeter?: number;
@@ -65,7 +65,7 @@ export function arcOutline({ pieces: all, inscribedRadius, hullPerimeter }: ArcS
 }
 
 /** Radius of the largest circle that fits in, its centre on the x axis between two places, from the distance to the outline there. */
-export function inscribedOnAxis(pieces: readonly Piece[], from: number, to: number): number {
+export function inscribedOnAxis(pieces: readonly Segment[], from: number, to: number): number {
   const clear = (x: number) => distanceTo(pieces, [x, 0]);
   const step = (to - from) / SCAN;
   let best = from;
@@ -75,12 +75,12 @@ export function inscribedOnAxis(pieces: readonly Piece[], from: number, to: numb
 
 const SCAN = 64;
 
-function sharesOf(piece: Piece): number[] {
+function sharesOf(piece: Segment): number[] {
   const steps = piece.kind === "line" ? LINE_STEPS : Math.max(2, Math.ceil(Math.abs(piece.sweep) / ARC_STEP));
   return Array.from({ length: steps + 1 }, (_, i) => i / steps);
 }
 
-function cornersOf(pieces: readonly Piece[], starts: readonly number[], perimeter: number): Corner[] {
+function cornersOf(pieces: readonly Segment[], starts: readonly number[], perimeter: number): Corner[] {
   return pieces.flatMap((piece, i) => {
     const before = pieces[(i + pieces.length - 1) % pieces.length]!;
     const [[ax, ay], [bx, by]] = [normalAt(before, 1), normalAt(piece, 0)];
@@ -97,7 +97,7 @@ function notchTurn(turn: number): number {
   return Math.PI - Math.abs(turn) < tolerance.samePlace ? -Math.PI : turn;
 }
 
-function extentOf(pieces: readonly Piece[]): Extent {
+function extentOf(pieces: readonly Segment[]): Extent {
   return (direction) => {
     const [cos, sin] = [Math.cos(direction), Math.sin(direction)];
     const reach = (way: number) => Math.max(...pieces.map((piece) => supportOf(piece, way * cos, way * sin)));
@@ -105,12 +105,12 @@ function extentOf(pieces: readonly Piece[]): Extent {
   };
 }
 
-function distanceTo(pieces: readonly Piece[], point: Point): number {
+function distanceTo(pieces: readonly Segment[], point: Point): number {
   return Math.min(...pieces.map((piece) => nearestOn(piece, point).distance));
 }
 
 interface Known {
-  readonly pieces: readonly Piece[];
+  readonly pieces: readonly Segment[];
   readonly corners: readonly Corner[];
   readonly area: number;
   readonly perimeter: number;
@@ -139,12 +139,12 @@ function parallelOf(known: Known, d: number): Parallel {
   return d > 0 || loops.length === 1 ? { kind: "one", ...first } : { kind: "split", parts: loops };
 }
 
-function movedPieces(pieces: readonly Piece[], corners: readonly Corner[], d: number): Piece[] {
+function movedPieces(pieces: readonly Segment[], corners: readonly Corner[], d: number): Segment[] {
   const open = corners.filter(({ turn }) => turn > 0 === d > 0);
-  return pieces.flatMap((piece): Piece[] => {
+  return pieces.flatMap((piece): Segment[] => {
     const [x, y] = pointAt(piece, 0);
     const corner = open.find((each) => each.x === x && each.y === y);
-    const joined: Piece[] = corner ? [arcOf(x, y, Math.abs(d), outAngle(corner) + (d > 0 ? 0 : Math.PI), corner.turn)] : [];
+    const joined: Segment[] = corner ? [arcOf(x, y, Math.abs(d), outAngle(corner) + (d > 0 ? 0 : Math.PI), corner.turn)] : [];
     if (piece.kind === "line") return [...joined, { ...piece, x: piece.x + piece.dy * d, y: piece.y - piece.dx * d }];
     const radius = piece.radius + d * Math.sign(piece.sweep);
     return radius > tolerance.sameLength ? [...joined, { ...piece, radius }] : joined;
@@ -164,14 +164,14 @@ interface Cut {
 
 /** A part of a moved piece; its ends are the piece's own (null) or crossings. */
 interface ClearRun {
-  readonly run: Piece;
+  readonly run: Segment;
   readonly piece: number;
   readonly from: number | null;
   readonly to: number | null;
 }
 
 /** The parts of moved pieces, between where others cross them, that are as far from the outline as they should be. */
-function clearRuns(moved: readonly Piece[], outline: readonly Piece[], distance: number): ClearRun[] {
+function clearRuns(moved: readonly Segment[], outline: readonly Segment[], distance: number): ClearRun[] {
   const cuts = moved.map((): Cut[] => []);
   let crossing = 0;
   moved.forEach((a, i) => {
@@ -189,14 +189,14 @@ function clearRuns(moved: readonly Piece[], outline: readonly Piece[], distance:
 }
 
 /** Where one of two pieces goes on as the other; null where neither does. Neighbours that touch there do not cross there. */
-function jointOf(moved: readonly Piece[], i: number, j: number): Point | null {
+function jointOf(moved: readonly Segment[], i: number, j: number): Point | null {
   const [before, after] = j === i + 1 ? [i, j] : i === 0 && j === moved.length - 1 ? [j, i] : [0, 0];
   if (before === after) return null;
   const end = pointAt(moved[before]!, 1);
   return apart(end, pointAt(moved[after]!, 0)) < JOINED ? end : null;
 }
 
-function clearParts(piece: Piece, i: number, cuts: readonly Cut[], outline: readonly Piece[], distance: number): ClearRun[] {
+function clearParts(piece: Segment, i: number, cuts: readonly Cut[], outline: readonly Segment[], distance: number): ClearRun[] {
   const within = cuts.filter(({ share }) => share > 0 && share < 1).sort((a, b) => a.share - b.share);
   const ends = [{ share: 0, crossing: null }, ...within, { share: 1, crossing: null }];
   return ends.slice(1).flatMap((to, k) => {
@@ -213,13 +213,13 @@ function clearParts(piece: Piece, i: number, cuts: readonly Cut[], outline: read
  * Runs put end to end into closed loops by what they are: past its own end a piece goes on as the next one; at a crossing the loop goes over
  * to the other piece that crosses there.
  */
-function chained(runs: readonly ClearRun[]): Piece[][] {
+function chained(runs: readonly ClearRun[]): Segment[][] {
   const left = new Set(runs);
   const follows = (last: ClearRun, each: ClearRun) =>
     last.to === null
       ? each.from === null && apart(pointAt(last.run, 1), pointAt(each.run, 0)) < JOINED
       : each.from === last.to && each.piece !== last.piece;
-  const loops: Piece[][] = [];
+  const loops: Segment[][] = [];
   for (const first of runs) {
     if (!left.delete(first)) continue;
     const loop = [first];
@@ -249,11 +249,11 @@ function both(value: (i: 0 | 1) => number): Point {
   return [value(0), value(1)];
 }
 
-function strokeOf(piece: Piece): Stroke {
+function strokeOf(piece: Segment): Stroke {
   return piece.kind === "line" ? { kind: "line", to: pointAt(piece, 1) } : piece;
 }
 
-function loopOf(pieces: readonly Piece[], d: number): Loop {
+function loopOf(pieces: readonly Segment[], d: number): Loop {
   const length = pieces.reduce((sum, piece) => sum + lengthOf(piece), 0);
   const area = pieces.reduce((sum, piece) => sum + areaShare(piece), 0);
   return {

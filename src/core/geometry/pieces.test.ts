@@ -1,8 +1,7 @@
 import fc from "fast-check";
-import { runs } from "@/runs.testing";
 import { type Point } from "./outline";
 import {
-  type Piece,
+  type Segment,
   arcOf,
   areaShare,
   curvatureOf,
@@ -22,10 +21,10 @@ const line = fc.tuple(mm(-9, 9), mm(-9, 9), mm(-9, 9), mm(-9, 9)).map(([x, y, to
 const arc = fc
   .tuple(mm(-9, 9), mm(-9, 9), mm(0.2, 9), mm(-7, 7), mm(0.1, 6), fc.boolean())
   .map(([x, y, radius, start, sweep, isBack]) => arcOf(x, y, radius, start, isBack ? -sweep : sweep));
-const piece: fc.Arbitrary<Piece> = fc.oneof(line, arc).filter((each) => lengthOf(each) > 0.05);
+const piece: fc.Arbitrary<Segment> = fc.oneof(line, arc).filter((each) => lengthOf(each) > 0.05);
 
 const STEPS = 4000;
-const drawn = (of: Piece): Point[] => Array.from({ length: STEPS + 1 }, (_, i) => pointAt(of, i / STEPS));
+const drawn = (of: Segment): Point[] => Array.from({ length: STEPS + 1 }, (_, i) => pointAt(of, i / STEPS));
 
 test("length, area and moments of a run are those of the run finely drawn", () => {
   fc.assert(
@@ -45,7 +44,7 @@ test("length, area and moments of a run are those of the run finely drawn", () =
       expect(Math.abs(across - moments[0])).toBeLessThan(0.1);
       expect(Math.abs(along - moments[1])).toBeLessThan(0.1);
     }),
-    { numRuns: runs(40) },
+    { numRuns: 40 },
   );
 });
 
@@ -97,7 +96,7 @@ test("a run reaches as far along any direction as its farthest place, and the ne
       const [px, py] = pointAt(of, share);
       expect(Math.hypot(px - x, py - y)).toBeCloseTo(distance, 7);
     }),
-    { numRuns: runs(60) },
+    { numRuns: 60 },
   );
 });
 
@@ -111,7 +110,7 @@ test("where two runs cross, both are at one place; two that are drawn across eac
         expect(Math.hypot(ax - bx, ay - by)).toBeLessThan(1e-6);
       });
     }),
-    { numRuns: runs(400) },
+    { numRuns: 400 },
   );
   expect(found).toBeGreaterThan(50);
   fc.assert(
@@ -138,7 +137,7 @@ test("two circles cross where both their radii reach, and lines side by side now
     [expect.closeTo(3, 9), expect.closeTo(-3, 9)],
     [expect.closeTo(3, 9), expect.closeTo(5, 9)],
   ]);
-  const crossings = (a: Piece, b: Piece) => {
+  const crossings = (a: Segment, b: Segment) => {
     let count = 0;
     visitCrossings(a, b, () => count++);
     return count;

@@ -20,7 +20,7 @@ export interface Arc {
   readonly sweep: number;
 }
 
-export type Piece = Line | Arc;
+export type Segment = Line | Arc;
 
 const TURN = 2 * Math.PI;
 
@@ -33,19 +33,19 @@ export function arcOf(x: number, y: number, radius: number, start: number, sweep
   return { kind: "arc", x, y, radius, start, sweep };
 }
 
-export function lengthOf(piece: Piece): number {
+export function lengthOf(piece: Segment): number {
   return piece.kind === "line" ? piece.length : piece.radius * Math.abs(piece.sweep);
 }
 
 /** The point a share of the way along. */
-export function pointAt(piece: Piece, share: number): Point {
+export function pointAt(piece: Segment, share: number): Point {
   if (piece.kind === "line") return [piece.x + piece.dx * piece.length * share, piece.y + piece.dy * piece.length * share];
   const angle = piece.start + piece.sweep * share;
   return [piece.x + piece.radius * Math.cos(angle), piece.y + piece.radius * Math.sin(angle)];
 }
 
 /** The direction to the right of the way along, of length 1: outward on a curve that runs anticlockwise. */
-export function normalAt(piece: Piece, share: number): Point {
+export function normalAt(piece: Segment, share: number): Point {
   if (piece.kind === "line") return [piece.dy, -piece.dx];
   const angle = piece.start + piece.sweep * share;
   const way = Math.sign(piece.sweep);
@@ -53,12 +53,12 @@ export function normalAt(piece: Piece, share: number): Point {
 }
 
 /** 1/mm, positive where it bends to the left. */
-export function curvatureOf(piece: Piece): number {
+export function curvatureOf(piece: Segment): number {
   return piece.kind === "line" ? 0 : Math.sign(piece.sweep) / piece.radius;
 }
 
 /** Half the integral of x dy - y dx along the piece: around a closed curve these add up to its area. */
-export function areaShare(piece: Piece): number {
+export function areaShare(piece: Segment): number {
   const [x1, y1] = pointAt(piece, 0);
   const [x2, y2] = pointAt(piece, 1);
   if (piece.kind === "line") return (x1 * y2 - x2 * y1) / 2;
@@ -69,7 +69,7 @@ export function areaShare(piece: Piece): number {
  * The integrals of x^2/2 dy and of -y^2/2 dx along the piece: around a closed curve, over its area, these add up to its centre of mass
  * (Green).
  */
-export function momentShares(piece: Piece): Point {
+export function momentShares(piece: Segment): Point {
   if (piece.kind === "line") {
     const [[x1, y1], [x2, y2]] = [pointAt(piece, 0), pointAt(piece, 1)];
     return [((y2 - y1) * (x1 * x1 + x1 * x2 + x2 * x2)) / 6, (-(x2 - x1) * (y1 * y1 + y1 * y2 + y2 * y2)) / 6];
@@ -83,7 +83,7 @@ export function momentShares(piece: Piece): Point {
 }
 
 /** The integral of the place along the piece: of a line its middle times its length; of an arc its centre's, and r^2 times the turn of its ways out. */
-export function lineMoment(piece: Piece): Point {
+export function lineMoment(piece: Segment): Point {
   if (piece.kind === "line") {
     const [x, y] = pointAt(piece, 0.5);
     return [x * piece.length, y * piece.length];
@@ -95,14 +95,14 @@ export function lineMoment(piece: Piece): Point {
 }
 
 /** From `from` to `to`, shares of the piece. */
-export function part(piece: Piece, from: number, to: number): Piece {
+export function part(piece: Segment, from: number, to: number): Segment {
   if (piece.kind === "arc") return { ...piece, start: piece.start + piece.sweep * from, sweep: piece.sweep * (to - from) };
   const [x, y] = pointAt(piece, from);
   return { ...piece, x, y, length: piece.length * (to - from) };
 }
 
 /** How far a point goes along a direction, at most, on the piece. */
-export function supportOf(piece: Piece, cos: number, sin: number): number {
+export function supportOf(piece: Segment, cos: number, sin: number): number {
   const ends = Math.max(...[0, 1].map((share) => dot(pointAt(piece, share), cos, sin)));
   if (piece.kind === "line" || shareOfAngle(piece, Math.atan2(sin, cos)) === null) return ends;
   return Math.max(ends, piece.x * cos + piece.y * sin + piece.radius);
@@ -125,7 +125,7 @@ function shareOfAngle({ start, sweep }: Arc, angle: number): number | null {
 const ANGLE_SLACK = 1e-12;
 
 /** The nearest place on a piece: its share, and how far off it lies. */
-export function nearestOn(piece: Piece, [x, y]: Point): { readonly share: number; readonly distance: number } {
+export function nearestOn(piece: Segment, [x, y]: Point): { readonly share: number; readonly distance: number } {
   if (piece.kind === "line") {
     const along = (x - piece.x) * piece.dx + (y - piece.y) * piece.dy;
     const share = piece.length > 0 ? Math.min(1, Math.max(0, along / piece.length)) : 0;
@@ -141,7 +141,7 @@ export function nearestOn(piece: Piece, [x, y]: Point): { readonly share: number
 }
 
 /** Visits where two pieces cross, by the share of each. */
-export function visitCrossings(a: Piece, b: Piece, visit: (onA: number, onB: number) => void): void {
+export function visitCrossings(a: Segment, b: Segment, visit: (onA: number, onB: number) => void): void {
   for (const [x, y] of meetings(a, b)) {
     const onA = shareOn(a, x, y);
     const onB = onA === null ? null : shareOn(b, x, y);
@@ -149,14 +149,14 @@ export function visitCrossings(a: Piece, b: Piece, visit: (onA: number, onB: num
   }
 }
 
-function shareOn(piece: Piece, x: number, y: number): number | null {
+function shareOn(piece: Segment, x: number, y: number): number | null {
   if (piece.kind === "arc") return shareOfAngle(piece, Math.atan2(y - piece.y, x - piece.x));
   const share = ((x - piece.x) * piece.dx + (y - piece.y) * piece.dy) / piece.length;
   return share >= -ANGLE_SLACK && share <= 1 + ANGLE_SLACK ? share : null;
 }
 
 /** Where the whole lines and circles of two pieces meet. */
-function meetings(a: Piece, b: Piece): Point[] {
+function meetings(a: Segment, b: Segment): Point[] {
   if (a.kind === "line" && b.kind === "line") {
     const cross = a.dx * b.dy - a.dy * b.dx;
     if (Math.abs(cross) < ANGLE_SLACK) return [];

@@ -2,7 +2,7 @@ import { type Assembly } from "../joint/joint";
 import { type Cost, NEVER, pack } from "./cost";
 import { bestFound, lowerBound } from "./large";
 import { type PinEntry } from "./pins";
-import { type HeatWishes, type Task, inBits, tasksOf } from "./problem";
+import { type HeatWishes, type HeatTask, inBits, tasksOf } from "./problem";
 import { type NextHeat, OutOfTime, Search, type State } from "./search";
 
 /** With solder, or by the metal itself. */
@@ -51,7 +51,7 @@ export function bestHeats(assembly: Assembly, wishes: HeatWishes, isOver: () => 
 }
 
 /** The best found of each task's; proven all the same where it costs no more than the bound. */
-function foundForMany(assembly: Assembly, wishes: HeatWishes, tasks: readonly Task[], isOver: () => boolean): BestHeats {
+function foundForMany(assembly: Assembly, wishes: HeatWishes, tasks: readonly HeatTask[], isOver: () => boolean): BestHeats {
   const solved = tasks.flatMap((task) => {
     const found = bestFound(task, isOver);
     return found ? [{ task, found }] : [];
@@ -72,7 +72,7 @@ function foundForMany(assembly: Assembly, wishes: HeatWishes, tasks: readonly Ta
  * Whether a task is proven impossible at sight: a joint that nothing may make, an order that runs in a circle, or joints of one heat that cannot be
  * held together or never be one body.
  */
-function cannotBe(task: Task): boolean {
+function cannotBe(task: HeatTask): boolean {
   const { allowed, before, together, apart } = task;
   return (
     allowed.includes(0) ||
@@ -85,7 +85,7 @@ function cannotBe(task: Task): boolean {
 }
 
 /** Whether joints that share a heat can end it as one body: tied by themselves and by all that need not wait for one of them. */
-function canMeet({ ties, before, together }: Task, group: readonly number[]): boolean {
+function canMeet({ ties, before, together }: HeatTask, group: readonly number[]): boolean {
   const late = new Set(group);
   for (let grew = true; grew;) {
     grew = false;
@@ -109,7 +109,7 @@ function canMeet({ ties, before, together }: Task, group: readonly number[]): bo
 }
 
 /** Joints that share a heat count as one; what must come before any of them must come before all. */
-function hasCircle(before: Task["before"], together: Task["together"]): boolean {
+function hasCircle(before: HeatTask["before"], together: HeatTask["together"]): boolean {
   const group = together.map((members) => Math.min(...members));
   const left = new Set(group);
   const waits = (g: number) => before.some((earlier, i) => group[i] === g && earlier.some((j) => left.has(group[j]!)));
@@ -153,7 +153,7 @@ function withoutNeedless<T>(all: readonly T[], holds: (kept: readonly T[]) => bo
 
 function named(
   assembly: Assembly,
-  { flames }: Task,
+  { flames }: HeatTask,
   heats: readonly { readonly joints: readonly number[]; readonly flame: number }[],
 ): ChosenHeat[] {
   return heats.map(({ joints, flame }) => ({
@@ -165,7 +165,7 @@ function named(
 }
 
 interface Solved {
-  readonly task: Task;
+  readonly task: HeatTask;
   readonly search: Search;
   readonly cost: Cost;
 }
@@ -176,7 +176,7 @@ const NOTHING = { runs: 0, softens: 0, atRisk: 0, heats: 0, ranks: 0 } as const;
 const LIMITS: readonly Cost[] = [pack({ ...NOTHING, softens: 1 }), ...[1, 2, 4, 8].map((runs) => pack({ ...NOTHING, runs })), NEVER];
 
 /** The task with the least cost; of equals the first. Null if none can be made. */
-function cheapest(tasks: readonly Task[], isOver: () => boolean): Solved | null {
+function cheapest(tasks: readonly HeatTask[], isOver: () => boolean): Solved | null {
   for (const limit of LIMITS) {
     const best = cheapestWithin(limit, tasks, isOver);
     if (best) return best;
@@ -184,7 +184,7 @@ function cheapest(tasks: readonly Task[], isOver: () => boolean): Solved | null 
   return null;
 }
 
-function cheapestWithin(limit: Cost, tasks: readonly Task[], isOver: () => boolean): Solved | null {
+function cheapestWithin(limit: Cost, tasks: readonly HeatTask[], isOver: () => boolean): Solved | null {
   let best: Solved | null = null;
   for (const task of tasks) {
     if (task.allowed.includes(0)) continue;

@@ -10,7 +10,7 @@ import { seeded } from "../measure/seeded";
 import bounds from "./reference/bounds.json";
 import { pack, unpack } from "./cost";
 import { bestFound, lowerBound } from "./large";
-import { type HeatWishes, type Task, tasksOf } from "./problem";
+import { type HeatWishes, type HeatTask, tasksOf } from "./problem";
 
 const piece = tern as unknown as Piece;
 
@@ -78,7 +78,7 @@ test("of 200 random tasks of 15 to 20 joints no bound is above what a longer sea
   let atBound = 0;
   for (const [i, [seed, cost]] of (bounds as [number, [number, number, number, number, number]][]).entries()) {
     const { assembly, wishes: asked } = randomTask(seeded(seed));
-    const [task] = tasksOf(assembly, asked) as [Task];
+    const [task] = tasksOf(assembly, asked) as [HeatTask];
     const [runs, softens, atRisk, heats, ranks] = cost;
     const least = pack({ runs, softens, atRisk, heats, ranks });
     expect(lowerBound(task)).toBeLessThanOrEqual(least);

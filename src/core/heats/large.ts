@@ -1,5 +1,5 @@
 import { type Cost, NEVER, pack } from "./cost";
-import { type Task } from "./problem";
+import { type HeatTask } from "./problem";
 import { danger, disturbance } from "./thermal";
 
 /** A plan that was found, not proven: its heats by joints' numbers, and its cost. */
@@ -13,7 +13,7 @@ export interface Found {
  * kind until nothing better is found, from each flame as a start; the order is hottest first, as much in a heat as
  * joins one body. Null if no such plan is found, which proves nothing; once time is over, the best until then.
  */
-export function bestFound(task: Task, isOver: () => boolean = () => false): Found | null {
+export function bestFound(task: HeatTask, isOver: () => boolean = () => false): Found | null {
   const kinds = kindsOf(task);
   let best: Found | null = null;
   for (let start = 0; start < task.flames.length; start++) {
@@ -28,7 +28,7 @@ export function bestFound(task: Task, isOver: () => boolean = () => false): Foun
 }
 
 /** A cost that no plan can beat: nothing moves, as many heats as the longest chain of joints, each at its hardest. */
-export function lowerBound({ flames, allowed, before }: Task): Cost {
+export function lowerBound({ flames, allowed, before }: HeatTask): Cost {
   const chain = before.map(() => 0);
   for (let round = 0; round < before.length; round++) {
     before.forEach((earlier, i) => (chain[i] = 1 + Math.max(0, ...earlier.map((j) => chain[j]!))));
@@ -49,7 +49,7 @@ interface Kind {
 }
 
 /** Joints that tie like metals in a like place and may be made with the same flames. */
-function kindsOf({ ties, metals, allowed, before, together, flames }: Task): Kind[] {
+function kindsOf({ ties, metals, allowed, before, together, flames }: HeatTask): Kind[] {
   const kinds = new Map<string, number[]>();
   allowed.forEach((mask, i) => {
     const key = [ties[i]!.map((part) => metals[part]).join("+"), mask, before[i]!.length, together[i]!.length].join("/");
@@ -62,7 +62,7 @@ function better(a: Found | null, b: Found | null): Found | null {
   return b && b.cost < (a?.cost ?? NEVER) ? b : a;
 }
 
-function improved(task: Task, kinds: readonly Kind[], start: readonly number[], isOver: () => boolean): Found | null {
+function improved(task: HeatTask, kinds: readonly Kind[], start: readonly number[], isOver: () => boolean): Found | null {
   const choice = [...start];
   let best = scheduled(task, kinds, choice);
   for (let isBetter = true; isBetter;) {
@@ -82,7 +82,7 @@ function improved(task: Task, kinds: readonly Kind[], start: readonly number[], 
 }
 
 /** The heats of a choice of flames, hottest ready first; null where the choice cannot be carried out. */
-function scheduled(task: Task, kinds: readonly Kind[], choice: readonly number[]): Found | null {
+function scheduled(task: HeatTask, kinds: readonly Kind[], choice: readonly number[]): Found | null {
   const flameOf: number[] = [];
   kinds.forEach(({ joints }, k) => joints.forEach((i) => (flameOf[i] = choice[k]!)));
   const body = task.metals.map((_, part) => part);
@@ -114,7 +114,7 @@ function scheduled(task: Task, kinds: readonly Kind[], choice: readonly number[]
 
 /** The hottest heat that can be made of joints that are ready: as many as join one body with the first, and all that must share it; null where none can. */
 function nextHeat(
-  task: Task,
+  task: HeatTask,
   body: readonly number[],
   ready: readonly number[],
   flameOf: readonly number[],
@@ -136,7 +136,7 @@ function nextHeat(
 }
 
 /** Of joints that are ready, those that end in one body with `first`, and can be held with it and each other. */
-function oneBody({ ties, apart }: Task, body: readonly number[], first: number, ready: readonly number[]): number[] {
+function oneBody({ ties, apart }: HeatTask, body: readonly number[], first: number, ready: readonly number[]): number[] {
   const reached = new Set(ties[first]!.map((part) => body[part]!));
   const taken = new Set([first]);
   for (let grew = true; grew;) {
@@ -153,7 +153,7 @@ function oneBody({ ties, apart }: Task, body: readonly number[], first: number, 
 }
 
 function costOf(
-  task: Task,
+  task: HeatTask,
   body: readonly number[],
   roots: ReadonlySet<number>,
   joints: readonly number[],

@@ -20,7 +20,7 @@ export interface HeatWishes {
  * The joints of a piece with every wish turned into what each may be made with and when. Joints are numbered in the
  * plan's order, flames by rank; sets of flames are bits.
  */
-export interface Task {
+export interface HeatTask {
   readonly flames: readonly Flame[];
   readonly metals: readonly Metal[];
   /** Numbers of the parts each joint ties: one or two. */
@@ -60,7 +60,7 @@ const MOVED = { seam: 1, other: 2 } as const;
 const MOST_BITS = 30;
 
 /** @throws above 30 joints or parts. */
-export function inBits(task: Task): Problem {
+export function inBits(task: HeatTask): Problem {
   const { ties, metals } = task;
   if (ties.length > MOST_BITS || metals.length > MOST_BITS)
     throw new RangeError(`at most ${MOST_BITS} joints and parts, got ${ties.length} and ${metals.length}`);
@@ -94,7 +94,7 @@ export function fusible(metals: readonly Metal[]): Metal | null {
  * The task of one way of grading: one, or for "one grade" one for each grade, hardest first. Pins that name no joint
  * of this piece are left out.
  */
-export function tasksOf(assembly: Assembly, wishes: HeatWishes): Task[] {
+export function tasksOf(assembly: Assembly, wishes: HeatWishes): HeatTask[] {
   const { parts, joints } = assembly;
   const number = new Map(joints.map((joint, i) => [joint.id, i]));
   const partNumber = new Map(parts.map((part, i) => [part.id, i]));
@@ -119,7 +119,7 @@ export function tasksOf(assembly: Assembly, wishes: HeatWishes): Task[] {
   const weights = joints.map((joint) => (isSeam(joint) ? MOVED.seam : MOVED.other));
   const apart = joints.map((joint) => joints.flatMap((other, i) => (canBeHeldTogether(joint, other) ? [] : [i])));
   const metals = parts.map((part) => part.metal);
-  const task: Task = { flames, metals, ties, allowed, before, together, apart, shielded, weights, stepping };
+  const task: HeatTask = { flames, metals, ties, allowed, before, together, apart, shielded, weights, stepping };
   if (wishes.way !== "one-grade") return [task];
   const fused = flames.reduce((mask, flame, f) => (flame.fuses ? mask | (1 << f) : mask), 0);
   return flames.flatMap((flame, f) => (flame.fuses ? [] : [{ ...task, allowed: allowed.map((mask) => mask & (fused | (1 << f))) }]));

@@ -1,5 +1,4 @@
 import fc from "fast-check";
-import { runs } from "@/runs.testing";
 import { SHIPPED_SHELVES } from "../metal/shelf";
 import { METALS, type Metal } from "../metal/metals";
 import { NOTHING, assemblyOf, heatedOf } from "../joint/contribution";
@@ -182,7 +181,7 @@ test("the plan found is the first of least cost among all there are, or there is
         })),
       );
     }),
-    { numRuns: runs(500), seed: 7 },
+    { numRuns: 500, seed: 7 },
   );
   expect(planned).toBeGreaterThan(200);
 });
@@ -237,7 +236,7 @@ test("where nothing can be planned, the wishes named clash by themselves and no 
       for (const dropped of found.conflicts)
         expect(bestHeats(assembly, keep(found.conflicts.filter((each) => each !== dropped))).status).toBe("best");
     }),
-    { numRuns: runs(200), seed: 11 },
+    { numRuns: 200, seed: 11 },
   );
 });
 
@@ -267,7 +266,7 @@ test("a search stopped at any moment gives a plan that keeps every order, with a
       const heated = orders.map((pair) => pair.map(heatOf)).filter((pair) => !pair.includes(undefined));
       for (const [first, then] of heated) expect(first).toBeLessThan(then!);
     }),
-    { numRuns: runs(300), seed: 27 },
+    { numRuns: 300, seed: 27 },
   );
   expect(stopped).toBeGreaterThan(20);
 });

@@ -1,16 +1,16 @@
 import { type Cost, NEVER, pack } from "./cost";
 import { type Problem } from "./problem";
-import { type Temper, Tempers, atLeastAsGood } from "./temper";
+import { type BodyState, BodyStates, atLeastAsGood } from "./body-state";
 import { danger, disturbance } from "./thermal";
 
 /**
  * The least cost of making all joints, by what each body can have become.
  *
  * A heat's cost depends on the body it reaches only through how many of its joints each working temperature would run
- * or soften, which parts it holds, and (stepping down) its coolest heat so far: its *temper*. Bodies that are not yet
- * joined do not touch each other. So for every connected set of joints the search keeps the tempers it can end with and
+ * or soften, which parts it holds, and (stepping down) its coolest heat so far: its *state*. Bodies that are not yet
+ * joined do not touch each other. So for every connected set of joints the search keeps the states it can end with and
  * the least cost of each: the last heat made some of the set's joints, and what it joined were smaller sets, each
- * solved on its own. A temper that is nowhere better than a cheaper one is dropped.
+ * solved on its own. A state that is nowhere better than a cheaper one is dropped.
  *
  * Joints that only an order or a shared heat ties are solved as one set of several bodies.
  */
@@ -22,7 +22,7 @@ export class Search {
   private readonly risks: readonly number[];
 
   private readonly least: readonly Cost[];
-  private readonly tempers: Tempers;
+  private readonly states: BodyStates;
 
   /**
    * @param limit the cost of a plan that can be made; what must cost more is not followed.
@@ -42,7 +42,7 @@ export class Search {
     this.tied = before.map((mask, i) => mask | this.later[i]! | together[i]!);
     const table = (what: "runs" | "softens") =>
       flames.map((made) => flames.map((flame) => (disturbance(flame.working, made) === what ? 1 : 0)));
-    this.tempers = new Tempers({ runs: table("runs"), softens: table("softens") });
+    this.states = new BodyStates({ runs: table("runs"), softens: table("softens") });
     const masks = (what: "melts" | "at-risk") =>
       flames.map((flame) => maskOf(metals.length, (part) => danger(flame.working, metals[part]!) === what));
     this.melts = masks("melts");
@@ -55,7 +55,7 @@ export class Search {
     const bodies = metals.map((_, part): Body => ({
       parts: 1 << part,
       heated: false,
-      temper: this.tempers.none,
+      state: this.states.none,
     }));
     return { left: (1 << ties.length) - 1, bodies };
   }
@@ -89,7 +89,7 @@ export class Search {
           if (!made) continue;
           const bodies = [
             ...state.bodies.filter((each) => !touched.includes(each)),
-            { parts: merged.parts, heated: true, temper: made.temper },
+            { parts: merged.parts, heated: true, state: made.state },
           ];
           heats.push({ joints: members(joints), flame: f, cost: made.cost, leaves: { left: state.left & ~joints, bodies } });
         }
@@ -98,18 +98,18 @@ export class Search {
     return heats.sort((a, b) => a.flame - b.flame || inOrder(a.joints, b.joints));
   }
 
-  /** Cost and resulting temper of making `joints` on a body with one flame; null where a part would melt or the heat would step up. */
-  private heat(body: Body, joints: number, f: number): { cost: Cost; temper: Temper } | null {
+  /** Cost and resulting state of making `joints` on a body with one flame; null where a part would melt or the heat would step up. */
+  private heat(body: Body, joints: number, f: number): { cost: Cost; state: BodyState } | null {
     const { flames, ties, shielded, weights, stepping } = this.problem;
     const flame = flames[f]!;
-    if (stepping && flame.working > body.temper.coolest) return null;
+    if (stepping && flame.working > body.state.coolest) return null;
     const exempt = flame.fuses ? unionOver(joints, (i) => ties[i]!) : 0;
     const exposed = body.parts & ~exempt;
     if (exposed & this.melts[f]!) return null;
     const count = size(joints);
     const cost = pack({
-      runs: body.temper.runs[f]!,
-      softens: body.temper.softens[f]!,
+      runs: body.state.runs[f]!,
+      softens: body.state.softens[f]!,
       atRisk: size(exposed & this.risks[f]!),
       heats: 1,
       ranks: flame.rank * count,
@@ -117,7 +117,7 @@ export class Search {
     const open = sumOver(joints & ~shielded, (i) => weights[i]!);
     return {
       cost,
-      temper: this.tempers.heatedBy(f, open, body.temper, stepping ? flame.working : Infinity),
+      state: this.states.heatedBy(f, open, body.state, stepping ? flame.working : Infinity),
     };
   }
 
@@ -127,7 +127,7 @@ export class Search {
   }
 
   private join(a: Body, b: Body): Body {
-    return { parts: a.parts | b.parts, heated: a.heated || b.heated, temper: this.tempers.sum(a.temper, b.temper) };
+    return { parts: a.parts | b.parts, heated: a.heated || b.heated, state: this.states.sum(a.state, b.state) };
   }
 
   /** Bodies whose joints lie in `reached` as one, since the heat that follows joins them all. */
@@ -149,10 +149,10 @@ export class Search {
     return at;
   }
 
-  /** Every temper that making the joints of `set` can end with for `most` or less, at its least cost; remembered for the most that was asked. */
+  /** Every state that making the joints of `set` can end with for `most` or less, at its least cost; remembered for the most that was asked. */
   private outcomes(state: State, set: number, links: readonly number[], most: Cost): readonly Outcome[] {
     const touched = state.bodies.filter((body) => touches(this.problem, set, body));
-    const key = `${set}|${touched.map((body) => (body.heated ? `${body.parts}:${body.temper.id}` : "")).join(";")}`;
+    const key = `${set}|${touched.map((body) => (body.heated ? `${body.parts}:${body.state.id}` : "")).join(";")}`;
     const known = this.memo.get(key);
     if (known && known.most >= most) return known.kept;
     if (this.isOver()) throw new OutOfTime();
@@ -202,12 +202,10 @@ export class Search {
         const made = open & (1 << f) ? this.heat(body, joints, f) : null;
         if (!made || cost + made.cost > most) continue;
         const outcome = {
-          bodies: [...others, { joints: reached, parts: body.parts, heated: true, temper: made.temper }].sort(
-            (a, b) => a.joints - b.joints,
-          ),
+          bodies: [...others, { joints: reached, parts: body.parts, heated: true, state: made.state }].sort((a, b) => a.joints - b.joints),
           cost: cost + made.cost,
         };
-        const key = outcome.bodies.map((each) => `${each.joints}:${each.temper.id}`).join(";");
+        const key = outcome.bodies.map((each) => `${each.joints}:${each.state.id}`).join(";");
         const known = found.get(key);
         if (!known || outcome.cost < known.cost) found.set(key, outcome);
       }
@@ -224,7 +222,7 @@ interface Body {
   readonly parts: number;
   /** Whether a heat has joined it; a part that none has is like every other. */
   readonly heated: boolean;
-  readonly temper: Temper;
+  readonly state: BodyState;
 }
 
 export interface State {
@@ -253,7 +251,7 @@ function touches(problem: Problem, joints: number, body: Body): boolean {
 function undominated(outcomes: Outcome[]): Outcome[] {
   const kept: Outcome[] = [];
   for (const outcome of outcomes.sort((a, b) => a.cost - b.cost)) {
-    if (!kept.some((other) => other.bodies.every((body, i) => atLeastAsGood(body.temper, outcome.bodies[i]!.temper)))) kept.push(outcome);
+    if (!kept.some((other) => other.bodies.every((body, i) => atLeastAsGood(body.state, outcome.bodies[i]!.state)))) kept.push(outcome);
   }
   return kept;
 }

@@ -47,7 +47,7 @@ export const NOTHING: Contribution = {
 };
 
 /** Everything that is built, in the order a plan lists it. */
-export function together(all: readonly Contribution[]): Contribution {
+export function mergeContributions(all: readonly Contribution[]): Contribution {
   return {
     figures: Object.assign({}, ...all.map(({ figures }) => figures)) as Figures,
     findings: all.flatMap(({ findings }) => findings),

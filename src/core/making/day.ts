@@ -1,9 +1,9 @@
-import { type Schedule, type ScheduledTask, type Task, schedule } from "./schedule";
+import { type Schedule, type ScheduledTask, type PlannedTask, schedule } from "./schedule";
 
 /** What is on the bench: a piece's tasks, and the steps of it that are done. */
 export interface OnTheBench {
   readonly piece: string;
-  readonly tasks: readonly Task[];
+  readonly tasks: readonly PlannedTask[];
   readonly done: ReadonlySet<string>;
 }
 
@@ -48,7 +48,7 @@ function named(piece: number, step: string): string {
 }
 
 /** Tasks without those done, each still after all that it was after and that is left. */
-function leftOf(tasks: readonly Task[], done: ReadonlySet<string>): Task[] {
+function leftOf(tasks: readonly PlannedTask[], done: ReadonlySet<string>): PlannedTask[] {
   const of = new Map(tasks.map((task) => [task.step, task]));
   const left = (ids: readonly string[]): string[] => ids.flatMap((id) => (done.has(id) ? left(of.get(id)!.after) : [id]));
   return tasks.filter(({ step }) => !done.has(step)).map((task) => ({ ...task, after: [...new Set(left(task.after))] }));

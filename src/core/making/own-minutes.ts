@@ -1,7 +1,7 @@
 import { estimateOf } from "../measure/estimate";
 import { doneSteps } from "./done";
 import { USUAL_MINUTES } from "./minutes";
-import { type Task } from "./schedule";
+import { type PlannedTask } from "./schedule";
 import { type Step, type StepCode } from "./step";
 import { PAUSE } from "./worked";
 
@@ -68,7 +68,11 @@ function toHalf(minutes: number): number {
 }
 
 /** Tasks with the maker's own minutes where the makes have shown them and the bench names none. */
-export function withOwnMinutes(tasks: readonly Task[], steps: readonly Step[], own: ReadonlyMap<StepCode, OwnMinutes>): readonly Task[] {
+export function withOwnMinutes(
+  tasks: readonly PlannedTask[],
+  steps: readonly Step[],
+  own: ReadonlyMap<StepCode, OwnMinutes>,
+): readonly PlannedTask[] {
   if (own.size === 0) return tasks;
   const byId = new Map(steps.map((step) => [step.id, step]));
   return tasks.map((task) => {

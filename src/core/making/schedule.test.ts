@@ -1,16 +1,15 @@
 import fc from "fast-check";
-import { runs } from "@/runs.testing";
 import { DEMO_PIECES, demoPiece } from "@demo/pieces";
 import { SHIPPED_BENCH, minutesOf } from "../piece/bench";
 import { planPiece } from "../piece/plan-piece";
-import { type Schedule, type Task, schedule } from "./schedule";
+import { type Schedule, type PlannedTask, schedule } from "./schedule";
 import { type OnTheBench, dayOf } from "./day";
 import { meanwhile } from "./meanwhile";
 import { step } from "./step";
 import { tasksFrom } from "./tasks";
 
 /** Every order of work there is, each begun as soon as it can be. Written from the definitions alone. */
-function exhaustive(tasks: readonly Task[]): number {
+function exhaustive(tasks: readonly PlannedTask[]): number {
   let least = Infinity;
   const go = (over: ReadonlyMap<string, number>, free: number) => {
     if (over.size === tasks.length) least = Math.min(least, Math.max(...over.values()));
@@ -25,7 +24,7 @@ function exhaustive(tasks: readonly Task[]): number {
 }
 
 /** Up to so many tasks, each after some of those before it. */
-function anyTasks(most: number): fc.Arbitrary<Task[]> {
+function anyTasks(most: number): fc.Arbitrary<PlannedTask[]> {
   const one = fc.record({
     hands: fc.integer({ min: 1, max: 12 }),
     wait: fc.oneof(fc.constant(0), fc.integer({ min: 1, max: 30 })),
@@ -62,7 +61,7 @@ test("the day found is the shortest of all orders of up to 8 steps, and proven",
       expect(day.finish).toBe(exhaustive(tasks));
       expect(day.proven).toBe(true);
     }),
-    { numRuns: runs(300), seed: 16 },
+    { numRuns: 300, seed: 16 },
   );
 });
 
@@ -79,13 +78,13 @@ test("no day of many steps beats its bound, and one that is proven meets it", ()
       expect(day.bound).toBeLessThanOrEqual(day.finish);
       proven += day.proven ? 1 : 0;
     }),
-    { numRuns: runs(60), seed: 3 },
+    { numRuns: 60, seed: 3 },
   );
   expect(proven).toBeGreaterThan(50);
 });
 
 test("a wait is used where another part can be worked", () => {
-  const of = (step: string, hands: number, wait: number, after: string[]): Task => ({
+  const of = (step: string, hands: number, wait: number, after: string[]): PlannedTask => ({
     step,
     hands,
     wait,
@@ -110,7 +109,7 @@ const changes = ({ tasks }: Schedule, pieceOf: (step: string) => string) =>
 
 test("what belongs to one piece is done together where the day is no longer for it", () => {
   const pieceOf = (step: string) => step.slice(0, 1);
-  const of = (step: string, hands: number, wait: number, after: string[]): Task => ({
+  const of = (step: string, hands: number, wait: number, after: string[]): PlannedTask => ({
     step,
     hands,
     wait,
@@ -139,7 +138,7 @@ test("what belongs to one piece is done together where the day is no longer for 
       fewer += changes(together, whose);
       all += changes(plain, whose);
     }),
-    { numRuns: runs(60), seed: 11 },
+    { numRuns: 60, seed: 11 },
   );
   expect(fewer).toBeLessThan(0.75 * all);
 });

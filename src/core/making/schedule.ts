@@ -1,5 +1,5 @@
 /** A step as it takes time, in minutes: the hands first, then what is left to wait before anything after it. */
-export interface Task {
+export interface PlannedTask {
   readonly step: string;
   readonly hands: number;
   readonly wait: number;
@@ -11,7 +11,7 @@ export interface Task {
   readonly makes?: number;
 }
 
-export interface ScheduledTask extends Task {
+export interface ScheduledTask extends PlannedTask {
   /** Minutes from when the first begins. */
   readonly start: number;
 }
@@ -29,7 +29,7 @@ export interface Schedule {
 
 /** A task among the others, by their places. */
 interface Go {
-  readonly task: Task;
+  readonly task: PlannedTask;
   readonly hands: number;
   readonly wait: number;
   readonly before: readonly number[];
@@ -51,7 +51,7 @@ const EPSILON = 1e-9;
  * longer, what belongs to one piece is done one thing after the other; `pieceOf` tells whose a step is.
  * @throws where one is after another that is not listed before it.
  */
-export function schedule(tasks: readonly Task[], pieceOf: (step: string) => string = () => ""): Schedule {
+export function schedule(tasks: readonly PlannedTask[], pieceOf: (step: string) => string = () => ""): Schedule {
   const gos = gosOf(tasks);
   const search = new DaySearch(gos);
   const starts = togetherByPiece(
@@ -69,7 +69,7 @@ export function schedule(tasks: readonly Task[], pieceOf: (step: string) => stri
   };
 }
 
-function gosOf(tasks: readonly Task[]): Go[] {
+function gosOf(tasks: readonly PlannedTask[]): Go[] {
   const places = new Map(tasks.map(({ step }, i) => [step, i]));
   const before = tasks.map(({ step, after }, i) => {
     const earlier = after.map((id) => {

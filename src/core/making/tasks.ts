@@ -1,6 +1,6 @@
 import { type Sourced } from "../measure/figure";
 import { type StepMinutes } from "./minutes";
-import { type Task } from "./schedule";
+import { type PlannedTask } from "./schedule";
 import { type Step } from "./step";
 
 /** What a piece's steps are done to. */
@@ -14,11 +14,11 @@ export interface Worked {
  * The steps as tasks: each after the last before it that worked a part of the same body, so that what does not touch can change its place. Of a pair
  * the hands do everything twice. @throws for a step that works no part.
  */
-export function tasksFrom({ steps, parts, joints }: Worked, minutesOf: (step: Step) => Sourced<StepMinutes>): Task[] {
+export function tasksFrom({ steps, parts, joints }: Worked, minutesOf: (step: Step) => Sourced<StepMinutes>): PlannedTask[] {
   const bodyOf = new Map(parts.map(({ id }) => [id, new Set([id])]));
   const lastOn = new Map<string, string>();
   const partsOf = new Map(joints.map((joint) => [joint.id, joint.parts]));
-  return steps.map((step): Task => {
+  return steps.map((step): PlannedTask => {
     const joined = [...step.joints, String(step.values.joint)].flatMap((joint) => partsOf.get(joint) ?? []);
     const worked = joined.length > 0 ? joined : workedBy(step, parts);
     const bodies = new Set(worked.flatMap((part) => [...bodyOf.get(part)!]));

@@ -1,4 +1,4 @@
-import { felt } from "../geometry/felt";
+import { bezelCurvature } from "../geometry/bezel-curvature";
 import { type Outline } from "../geometry/outline";
 import { type Finding, finding } from "../measure/finding";
 import { type Figure, sum, taken, term } from "../measure/figure";
@@ -31,7 +31,7 @@ export function strainAt(curvature: number, wall: Wall, covered: Cover): number 
 /** Where the wall gathers as it is pushed over, and how much. */
 export function gathering(outline: Outline, wall: Wall, covered: Cover): Gathering {
   const isPoint = (curvature: number) => curvature * wall.catch.value >= 1;
-  const { places, greatest } = felt(outline);
+  const { places, greatest } = bezelCurvature(outline);
   const smooth = places.filter(({ curvature, isCorner }) => !isCorner && !isPoint(curvature));
   const most = isPoint(greatest) ? Math.max(0, ...smooth.map(({ curvature }) => curvature)) : greatest;
   const [fit, reach, tilt] = strainTerms(most, wall, covered);

@@ -1,4 +1,4 @@
-import { felt } from "../geometry/felt";
+import { bezelCurvature } from "../geometry/bezel-curvature";
 import { type Corner, type Loop, type Outline, type Place, type Point } from "../geometry/outline";
 import { type Blank, layBlank } from "../measure/blank";
 import { tolerance } from "../measure/tolerances";
@@ -225,7 +225,7 @@ export function cornerCode({ turn }: Corner): "point" | "notch" {
 /** How far the outline turns along a run, in radians: the mean curvature of the places there, times its length. */
 function turnAlong(outline: Outline, { from, to }: Run): number {
   let [sum, count] = [0, 0];
-  for (const { at, curvature } of felt(outline).places) {
+  for (const { at, curvature } of bezelCurvature(outline).places) {
     if ((at < from || at > to) && (at + 1 < from || at + 1 > to)) continue;
     sum += curvature;
     count += 1;

@@ -1,4 +1,4 @@
-import { felt } from "../geometry/felt";
+import { bezelCurvature } from "../geometry/bezel-curvature";
 import { type Corner, type Outline, withinOne } from "../geometry/outline";
 import { tolerance } from "../measure/tolerances";
 
@@ -18,7 +18,7 @@ const CIRCLE_SEAM = 0.25;
 
 /** Where a wall is folded rather than bent: points, and notches. */
 export function foldedCorners(outline: Outline): readonly Corner[] {
-  return felt(outline).corners;
+  return bezelCurvature(outline).corners;
 }
 
 /**
@@ -26,7 +26,7 @@ export function foldedCorners(outline: Outline): readonly Corner[] {
  * A corner ends a run. A run that closes on itself is { from: 0, to: 1 }.
  */
 export function runsWhere(outline: Outline, level: (curvature: number) => number): Run[] {
-  const { places } = felt(outline);
+  const { places } = bezelCurvature(outline);
   const n = places.length;
   const levels = places.map(({ curvature }) => level(curvature));
   const isIn = (i: number) => levels[i % n]! >= 0;
@@ -69,7 +69,7 @@ export function apart(a: number, b: number): number {
  * straightest 2 mm clear of corners; where no place is clear of them, the farthest. Ties go to the lowest place; a circle has its seam at 0.25.
  */
 export function straightestPlace(outline: Outline, carrierPlaces: readonly number[]): number {
-  const smooth = felt(outline).places.filter(({ isCorner }) => !isCorner);
+  const smooth = bezelCurvature(outline).places.filter(({ isCorner }) => !isCorner);
   const smallest = Math.min(...smooth.map(({ curvature }) => Math.abs(curvature)));
   const limit = smallest + (STRAIGHTNESS * 2 * Math.PI) / outline.perimeter;
   const runs = runsWhere(outline, (curvature) => limit - Math.abs(curvature))
@@ -87,7 +87,7 @@ export function straightestPlace(outline: Outline, carrierPlaces: readonly numbe
  * bend at one place, and is not straight for that. null where no place is clear of corners.
  */
 function straightest(outline: Outline, isClearOfCarrier: (at: number) => boolean): number | null {
-  const { places } = felt(outline);
+  const { places } = bezelCurvature(outline);
   const clear = places.flatMap(({ at, isCorner }, i) => (!isCorner && isClearOfCorners(outline, at) ? [i] : []));
   const free = clear.filter((i) => isClearOfCarrier(places[i]!.at));
   const half = LEAST_RUN_MM / 2 / outline.perimeter;
@@ -122,5 +122,5 @@ function longestThenLowest(runs: readonly { middle: number; length: number }[]):
 
 function farthestFromCorners(outline: Outline): number {
   const clearance = (at: number) => Math.min(...foldedCorners(outline).map((corner) => apart(at, corner.at)));
-  return felt(outline).places.reduce((best, { at }) => (clearance(at) > clearance(best) + tolerance.samePlace ? at : best), 0);
+  return bezelCurvature(outline).places.reduce((best, { at }) => (clearance(at) > clearance(best) + tolerance.samePlace ? at : best), 0);
 }

@@ -133,7 +133,7 @@ function describeHeats(assembly: Assembly, wishes: HeatWishes, chosen: readonly 
       softens: moved("softens"),
       runs: moved("runs"),
       atRisk: parts.filter(({ id, metal }) => !exempt.has(id) && danger(heat.working, metal) === "at-risk").map(({ id }) => id),
-      pallions: together(solder),
+      pallions: commonPallions(solder),
       solder,
       flame,
       thin: thin.find((part) => part !== null) ?? null,
@@ -197,7 +197,7 @@ function crowdedFindings(heats: readonly PlannedHeat[]): Finding[] {
 }
 
 /** One joint's solder as it is; of several what they have in common: the count, and the size where it is one. */
-function together(solder: readonly Pallions[]): PlannedHeat["pallions"] {
+function commonPallions(solder: readonly Pallions[]): PlannedHeat["pallions"] {
   const [first] = solder;
   if (!first || solder.length === 1) return first ?? null;
   const isAlike = solder.every(({ size }) => size.join() === first.size.join());

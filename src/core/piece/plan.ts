@@ -6,7 +6,7 @@ import { type CarrierDrawing, type SettledCarrier } from "./carriers/carrier";
 import { type Conflict, type Means } from "../heats/best";
 import { type Pallions } from "../heats/solder";
 import { type HeatWishes } from "../heats/problem";
-import { type Task } from "../making/schedule";
+import { type PlannedTask } from "../making/schedule";
 import { type Step } from "../making/step";
 import { type Blank } from "../measure/blank";
 import { type Figures } from "../measure/figure";
@@ -32,7 +32,7 @@ export interface Plan {
   readonly heats: readonly PlannedHeat[];
   readonly steps: readonly Step[];
   /** The steps as they take time; null where no order of heats was found. */
-  readonly tasks: readonly Task[] | null;
+  readonly tasks: readonly PlannedTask[] | null;
   readonly findings: readonly Finding[];
   /** What is to be done about what was read in the making. */
   readonly remedies: readonly Remedy[];

@@ -1,6 +1,6 @@
 import { type Applied, afterFlat, massFor, planApplied } from "../applied/applied";
 import { planeOf, roundOf } from "../applied/clearance";
-import { type Contribution, together } from "../joint/contribution";
+import { type Contribution, mergeContributions } from "../joint/contribution";
 import { type Part } from "../joint/joint";
 import { type Figure, sum, term } from "../measure/figure";
 import { type Metal } from "../metal/metals";
@@ -75,9 +75,9 @@ function sizedInHand({ piece, sourceOf }: InHand, bench: BenchEntry): Omit<Sized
     mounts.map((each) => ({ ...each, hung: () => withWeights(each.setting, applied) })),
     bench,
   );
-  const built = together([...mounts.flatMap(({ setting }) => setting.contributions), carried.contribution]);
+  const built = mergeContributions([...mounts.flatMap(({ setting }) => setting.contributions), carried.contribution]);
   const put = applied.length === 0 ? built : withApplied(built, applied, mounts, carriedBy.parts(carrier), carried.drawing);
-  const whole = together([
+  const whole = mergeContributions([
     put,
     finishWhole(
       piece.mounts,
@@ -138,5 +138,5 @@ function withApplied(
     ),
     seams: Object.fromEntries(seams),
   };
-  return together([{ ...built, joints: afterFlat(built.joints, applied) }, planApplied(applied, ground)]);
+  return mergeContributions([{ ...built, joints: afterFlat(built.joints, applied) }, planApplied(applied, ground)]);
 }

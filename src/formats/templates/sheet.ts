@@ -40,7 +40,7 @@ export interface Template {
   readonly box: Box;
 }
 
-interface Told {
+interface SheetSource {
   readonly plan: Plan;
   readonly units: Units;
   readonly doubtOf: DoubtOf;
@@ -78,7 +78,7 @@ function mirror({ id, title, lines, labels, box }: Template): Template {
   };
 }
 
-function ofMount(told: Told, mount: Mount, before: string): Template[] {
+function ofMount(told: SheetSource, mount: Mount, before: string): Template[] {
   const { plan } = told;
   const { back } = plan.drawing.settings[mount.id]!.plan;
   return [
@@ -108,7 +108,7 @@ function template(
   return { id, title: doubt ? `${title}: ${DOUBTS[doubt]}, do not cut` : title, lines, labels, box };
 }
 
-function plateTemplate({ plan, units, doubtOf }: Told, mount: Mount, before: string): Template {
+function plateTemplate({ plan, units, doubtOf }: SheetSource, mount: Mount, before: string): Template {
   const { plan: drawn } = plan.drawing.settings[mount.id]!;
   const { stamp, drain } = drawn.back;
   const key = (name: string) => `${mount.id}.plate.${name}`;
@@ -199,7 +199,7 @@ function heightAt(top: readonly Point[], at: number, tall: number): number {
   return bx === ax ? by : ay + ((by - ay) * (at - ax)) / (bx - ax);
 }
 
-function wallTemplate({ plan, units, doubtOf }: Told, mount: Mount, before: string): Template[] {
+function wallTemplate({ plan, units, doubtOf }: SheetSource, mount: Mount, before: string): Template[] {
   const { wall } = plan.settled.mounts[mount.id]!;
   const { top, plan: drawn } = plan.drawing.settings[mount.id]!;
   if (drawn.seam === null) return [];
@@ -257,7 +257,7 @@ function heights(edge: readonly Point[], blank: Blank, units: Units): TemplateLa
   });
 }
 
-function ledgeTemplate({ plan, units, doubtOf }: Told, mount: Mount, before: string): Template {
+function ledgeTemplate({ plan, units, doubtOf }: SheetSource, mount: Mount, before: string): Template {
   const { ledge } = plan.settled.mounts[mount.id]!.back;
   const key = `${mount.id}.ledge.cutLength`;
   const { lines, labels } = strip(plan.drawing.laid[`${mount.id}.ledge`]!, ledge?.width ?? 1, null);
@@ -265,7 +265,7 @@ function ledgeTemplate({ plan, units, doubtOf }: Told, mount: Mount, before: str
   return template(`${before}ledge`, title, lines, labels, doubtOf(key));
 }
 
-function ornamentTemplates({ plan, units, doubtOf }: Told, mount: Mount, before: string): Template[] {
+function ornamentTemplates({ plan, units, doubtOf }: SheetSource, mount: Mount, before: string): Template[] {
   return plan.drawing.settings[mount.id]!.plan.layers.map(({ id, part, type, width, onRule, made }) => {
     const isCounted = made.counted !== null;
     const key = `${part}.${isCounted ? "netLength" : "cutLength"}`;
@@ -281,7 +281,7 @@ function ornamentTemplates({ plan, units, doubtOf }: Told, mount: Mount, before:
   });
 }
 
-function hoopBlank({ plan, units, doubtOf }: Told): Template[] {
+function hoopBlank({ plan, units, doubtOf }: SheetSource): Template[] {
   const hoop = hoopIn(plan);
   if (!hoop) return [];
   const { section, metal } = hoop.settled;
@@ -319,7 +319,7 @@ function shaped(pattern: readonly Point[], blank: Blank): { lines: TemplateLine[
   };
 }
 
-function bridgeBlank({ plan, units, doubtOf }: Told): Template[] {
+function bridgeBlank({ plan, units, doubtOf }: SheetSource): Template[] {
   const hoop = hoopIn(plan);
   const key = "bridge.blankLength";
   if (!hoop || !(key in plan.figures)) return [];
@@ -339,7 +339,7 @@ function bridgeBlank({ plan, units, doubtOf }: Told): Template[] {
 }
 
 /** The pattern of what something hangs by, where it is sawn to shape and not only cut to length. */
-function bailPattern({ plan, units, doubtOf }: Told): Template[] {
+function bailPattern({ plan, units, doubtOf }: SheetSource): Template[] {
   const bail = bailIn(plan);
   if (!bail?.drawn.isSawnToShape) return [];
   const key = bail.drawn.cut;

@@ -12,8 +12,8 @@ import { APPLIED_NAMES, capital } from "@/words/names";
 
 const STEP = 0.1;
 
-function lineOf(isLit: boolean) {
-  const stroke = isLit ? { stroke: "#0b5d66", strokeWidth: 2 } : { stroke: "#4d585c", strokeWidth: 1 };
+function lineOf(isHighlighted: boolean) {
+  const stroke = isHighlighted ? { stroke: "#0b5d66", strokeWidth: 2 } : { stroke: "#4d585c", strokeWidth: 1 };
   return { fill: "#c3cbcf", vectorEffect: "non-scaling-stroke", ...stroke } as const;
 }
 
@@ -25,13 +25,13 @@ function useAppliedOn(mount: string): readonly Applied[] {
 
 /** It as it lies on a setting that is not to be changed there. */
 export function AppliedAsItIs({ mount }: { readonly mount: string }) {
-  return useAppliedOn(mount).map((each) => <FromAbove key={each.id} applied={each} isLit={false} />);
+  return useAppliedOn(mount).map((each) => <FromAbove key={each.id} applied={each} isHighlighted={false} />);
 }
 
-function FromAbove({ applied: { shaped, at, turn }, isLit }: { readonly applied: Applied; readonly isLit: boolean }) {
+function FromAbove({ applied: { shaped, at, turn }, isHighlighted }: { readonly applied: Applied; readonly isHighlighted: boolean }) {
   const [x, y] = at;
   const [along, across] = shaped.half;
-  const line = lineOf(isLit);
+  const line = lineOf(isHighlighted);
   if (!shaped.isRound)
     return <rect transform={`rotate(${turn} ${x} ${y})`} x={x - along} y={y - across} width={2 * along} height={2 * across} {...line} />;
   return (
@@ -63,7 +63,7 @@ export function AppliedInPlan({ mount }: { readonly mount: string }) {
           onDrag={([px, py]) => put(px, py)}
           onStep={(_by, [dx, dy]) => put(x + dx * STEP, y + dy * STEP)}
         >
-          {(isLit) => <FromAbove applied={applied} isLit={isLit} />}
+          {(isHighlighted) => <FromAbove applied={applied} isHighlighted={isHighlighted} />}
         </DragHandle>
         {!applied.shaped.isRound && <TurnHandle applied={applied} />}
       </g>
@@ -95,7 +95,7 @@ function TurnHandle({ applied: { id, name, shape, shaped, at, turn } }: { readon
       onDrag={([px, py]) => put((Math.atan2(py - y, px - x) * 180) / Math.PI)}
       onStep={(by) => put(turn + by * TURN_STEP)}
     >
-      {(isLit) => <Knob at={[x + far * Math.cos(way), y + far * Math.sin(way)]} isLit={isLit} />}
+      {(isHighlighted) => <Knob at={[x + far * Math.cos(way), y + far * Math.sin(way)]} isHighlighted={isHighlighted} />}
     </DragHandle>
   );
 }
@@ -120,8 +120,8 @@ export function AppliedOnHoop({ applied, outside }: { readonly applied: readonly
         onDrag={([px, py]) => put(Math.atan2(px, py) * outside)}
         onStep={(by) => put(along - by * STEP * 5)}
       >
-        {(isLit) => {
-          const line = lineOf(isLit);
+        {(isHighlighted) => {
+          const line = lineOf(isHighlighted);
           return (
             <g transform={`rotate(${(-along / outside / Math.PI) * 180}) translate(0 ${outside})`}>
               {shaped.melted !== null ? (

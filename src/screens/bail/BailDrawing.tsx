@@ -315,7 +315,7 @@ function EyeHandle({ hang, mount }: { readonly hang: DrawnHang; readonly mount: 
       onDrag={(to) => put(spotAt(hang, nearestStation(places, to).at, to))}
       onStep={(by) => put(spotBeside(hang, eye, by, STEP / perimeter))}
     >
-      {(isLit) => <Knob at={eye.edge} isLit={isLit} />}
+      {(isHighlighted) => <Knob at={eye.edge} isHighlighted={isHighlighted} />}
     </DragHandle>
   );
 }

@@ -104,7 +104,7 @@ function PostHandle({ drawn: { at, wire } }: { readonly drawn: DrawnPost }) {
       onDrag={put}
       onStep={(_by, [dx, dy]) => put([at[0] - dy * STEP, at[1] - dx * STEP])}
     >
-      {(isLit) => (
+      {(isHighlighted) => (
         <>
           <circle cx={at[0]} cy={at[1]} r={Math.max(wire, 1.2)} fill="transparent" />
           <circle
@@ -112,8 +112,8 @@ function PostHandle({ drawn: { at, wire } }: { readonly drawn: DrawnPost }) {
             cy={at[1]}
             r={wire / 2}
             fill="#eef2f3"
-            stroke={isLit ? "#0b5d66" : "#1b2225"}
-            strokeWidth={isLit ? 3 : 1.6}
+            stroke={isHighlighted ? "#0b5d66" : "#1b2225"}
+            strokeWidth={isHighlighted ? 3 : 1.6}
             vectorEffect="non-scaling-stroke"
           />
         </>

@@ -9,9 +9,9 @@ import { underWay } from "@/store/tray-state";
 import { NotKept } from "@/ui/NotKept";
 import { DayLanes, pieceColour } from "@/ui/DayLanes";
 import { Reckoned } from "@/ui/Reckoned";
-import { type DayPiece, type ToldDay, dayOfPieces } from "@/ui/day";
+import { type DayPiece, type DayOfLanes, dayOfPieces } from "@/ui/day";
 import { doubtsOf } from "@/ui/doubt";
-import { LitProvider, useLit } from "@/ui/lit";
+import { HighlightProvider, useHighlight } from "@/ui/highlight";
 import { usePlans } from "@/ui/planner";
 import { useTitle } from "@/ui/title";
 import { useTrayState, useUnits } from "@/ui/tray";
@@ -52,7 +52,7 @@ export function DayScreen() {
   const refused = attempts.filter(({ attempt }) => attempt && !attempt.ok).map(({ record }) => record.piece.name);
   const names = new Map(lying.map(({ id, piece }) => [id, piece.name]));
   return (
-    <LitProvider>
+    <HighlightProvider>
       <main className="min-h-dvh bg-sheet">
         <header className="flex min-h-[46px] flex-wrap items-center gap-2 border-b border-line px-4 py-1.5">
           <Link href="/" className="btn max-lg:h-[44px]">
@@ -95,7 +95,7 @@ export function DayScreen() {
           <Told day={dayOfPieces(pieces, units)} pieces={pieces.map(({ id }) => ({ id, name: names.get(id)! }))} />
         )}
       </main>
-    </LitProvider>
+    </HighlightProvider>
   );
 }
 
@@ -107,7 +107,7 @@ function startOf(begins: string | null, now: number): number {
 }
 
 interface ToldProps {
-  readonly day: ToldDay;
+  readonly day: DayOfLanes;
   readonly pieces: readonly { readonly id: string; readonly name: string }[];
 }
 
@@ -162,22 +162,22 @@ function Told({ day, pieces }: ToldProps) {
   );
 }
 
-function endOf({ tasks }: ToldDay, piece: string): number {
+function endOf({ tasks }: DayOfLanes, piece: string): number {
   return Math.max(...tasks.map((task) => (task.piece === piece ? task.start + task.hands + task.wait : 0)));
 }
 
 interface RowProps {
-  readonly task: ToldDay["told"][number];
+  readonly task: DayOfLanes["told"][number];
   readonly at: string;
   readonly piece: string | null;
 }
 
 function DayRow({ task, at, piece }: RowProps) {
-  const { isLit, handlers } = useLit(`${task.piece} ${task.step}`);
+  const { isHighlighted, handlers } = useHighlight(`${task.piece} ${task.step}`);
   return (
     <li
       {...handlers}
-      className={`grid break-inside-avoid grid-cols-[48px_1fr_auto] gap-x-2 border-t border-hair py-1 text-[13.5px] ${isLit ? "bg-accent-wash" : ""}`}
+      className={`grid break-inside-avoid grid-cols-[48px_1fr_auto] gap-x-2 border-t border-hair py-1 text-[13.5px] ${isHighlighted ? "bg-accent-wash" : ""}`}
     >
       <span className="text-soft">{at}</span>
       <span className="min-w-0">

@@ -22,12 +22,12 @@ export function Consequence({ moved, outcome }: { readonly moved: Moved | null; 
       <b className="block font-[660]">
         {moved ? capital(movedText(moved, namesIn(plan).joint)) : "Hold it over a heat to see what it would do"}
       </b>
-      {moved && <Told outcome={outcome} />}
+      {moved && <Effect outcome={outcome} />}
     </div>
   );
 }
 
-function Told({ outcome }: { readonly outcome: Outcome }) {
+function Effect({ outcome }: { readonly outcome: Outcome }) {
   const units = useUnits();
   if (!outcome) return <p className="text-soft">working it out</p>;
   if (!outcome.ok)

@@ -4,7 +4,7 @@ import { useDraggable, useDroppable } from "@dnd-kit/core";
 import { GripVertical } from "lucide-react";
 import { type Plan, type PlannedHeat } from "@/core/piece/plan";
 import { useDoubt } from "@/ui/doubt";
-import { useLit } from "@/ui/lit";
+import { useHighlight } from "@/ui/highlight";
 import { capital, flameName, namesIn } from "@/words/names";
 import { type Units, showTemperature } from "@/words/show";
 import { sayTorch } from "@/words/torch";
@@ -24,7 +24,7 @@ export function HeatCard({ index, heat, plan, units }: CardProps) {
   const torch = sayTorch(heat, plan, units, useDoubt());
   const { setNodeRef, isOver } = useDroppable({ id: `card ${index}`, data: { index } });
   const isBad = heat.runs.length > 0;
-  const { handlers } = useLit(heat.joints[0]!);
+  const { handlers } = useHighlight(heat.joints[0]!);
   const title = joints.map(({ id }) => capital(names.joint(id))).join(" + ");
   return (
     <li
@@ -92,9 +92,9 @@ interface LitProps {
 
 /** A joint's letter, which lights where the joint is, and is taken hold of by. */
 function LitHandle({ joint, index, plan, label }: LitProps) {
-  const { isLit, handlers } = useLit(joint);
+  const { isHighlighted, handlers } = useHighlight(joint);
   return (
-    <span {...handlers} className={`ml-1.5 rounded-[4px] ${isLit ? "outline-2 outline-accent" : ""}`}>
+    <span {...handlers} className={`ml-1.5 rounded-[4px] ${isHighlighted ? "outline-2 outline-accent" : ""}`}>
       <Handle held={{ kind: "joint", index, joints: [joint] }} label={label}>
         <JointTag joint={joint} plan={plan} />
       </Handle>

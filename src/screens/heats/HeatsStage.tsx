@@ -20,7 +20,7 @@ import { WAY_NAMES, capital, counted, namesIn } from "@/words/names";
 import { HeatCards } from "./HeatCards";
 import { Explained } from "@/ui/Explained";
 import { LadderDrawing } from "./LadderDrawing";
-import { useHeatsBeside } from "./beside";
+import { useHeatsWorker } from "./heats-worker";
 import { AddJoint } from "./AddJoint";
 import { JointRows } from "./JointRows";
 import { JointSketch } from "./JointSketch";
@@ -30,7 +30,7 @@ import { removePin } from "./pins";
 
 /** In what order and with which solder the joints are made, and what each heat does to those before it. */
 export function HeatsStage({ mount }: { readonly mount: string }) {
-  useHeatsBeside();
+  useHeatsWorker();
   return (
     <Stage
       stage="heats"

@@ -7,7 +7,7 @@ import { type PinEntry, type PinnedMeans } from "@/core/heats/pins";
 import { fusible } from "@/core/heats/problem";
 import { type Plan, type PlannedJoint, heatOf } from "@/core/piece/plan";
 import { ChoiceField } from "@/ui/ChoiceField";
-import { useLit } from "@/ui/lit";
+import { useHighlight } from "@/ui/highlight";
 import { usePlan } from "@/ui/plan";
 import { useSession, useSessionState } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
@@ -41,7 +41,7 @@ interface RowProps {
 function JointRow({ joint, plan, pins }: RowProps) {
   const session = useSession();
   const units = useUnits();
-  const { isLit, handlers } = useLit(joint.id);
+  const { isHighlighted, handlers } = useHighlight(joint.id);
   const heat = heatOf(plan, joint.id)?.heat;
   const grades = plan.settled.heats.shelf.grades.map(({ id }) => id);
   const isCold = joint.means === "cold";
@@ -53,7 +53,7 @@ function JointRow({ joint, plan, pins }: RowProps) {
   return (
     <li
       {...handlers}
-      className={`grid grid-cols-[22px_minmax(0,1fr)_24px] items-center gap-x-1.5 max-lg:grid-cols-[22px_minmax(0,1fr)_44px] ${isLit ? "bg-accent-wash" : ""}`}
+      className={`grid grid-cols-[22px_minmax(0,1fr)_24px] items-center gap-x-1.5 max-lg:grid-cols-[22px_minmax(0,1fr)_44px] ${isHighlighted ? "bg-accent-wash" : ""}`}
     >
       <JointTag joint={joint.id} plan={plan} />
       <ChoiceField

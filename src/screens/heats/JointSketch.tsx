@@ -4,7 +4,7 @@ import { boxOf } from "@/core/geometry/curve";
 import { type HoopDrawing } from "@/core/hoop/drawing";
 import { hoopIn } from "@/core/piece/plan";
 import { Millimetres, Shape } from "@/ui/Drawing";
-import { useLitWhat } from "@/ui/lit";
+import { useHighlighted } from "@/ui/highlight";
 import { usePlan } from "@/ui/plan";
 import { namesIn } from "@/words/names";
 import { type Mark, marksOf, settingOf } from "./joint-marks";
@@ -23,7 +23,7 @@ interface Box {
 /** The piece, small: the setting from above, and the hoop along the finger. The joint that is pointed at is lit. */
 export function JointSketch() {
   const plan = usePlan();
-  const what = useLitWhat();
+  const what = useHighlighted();
   const joint = plan.joints.find(({ id }) => id === what);
   const above = settingOf(plan, joint).plan;
   const hoop = hoopIn(plan)?.drawn ?? null;

@@ -4,7 +4,7 @@ import { METALS, isPure } from "@/core/metal/metals";
 import { scaleLinear } from "d3";
 import { type Plan } from "@/core/piece/plan";
 import { type Size } from "@/ui/useSize";
-import { useLit } from "@/ui/lit";
+import { useHighlight } from "@/ui/highlight";
 import { usePlan } from "@/ui/plan";
 import { useUnits } from "@/ui/tray";
 import { capital, flameName, gradeName, namesIn } from "@/words/names";
@@ -291,11 +291,11 @@ interface TagProps {
 
 /** A joint's letter, which lights where the joint is. */
 function Tag({ joint, letter, cx, cy, size }: TagProps) {
-  const { isLit, handlers } = useLit(joint);
+  const { isHighlighted, handlers } = useHighlight(joint);
   const { box, font } = TAG[size];
   return (
     <g {...handlers}>
-      <rect x={cx - box / 2} y={cy - box / 2} width={box} height={box} rx={3} fill={isLit ? "#c3411c" : "#1b2225"} />
+      <rect x={cx - box / 2} y={cy - box / 2} width={box} height={box} rx={3} fill={isHighlighted ? "#c3411c" : "#1b2225"} />
       <text x={cx} y={cy + 0.4 * font} textAnchor="middle" fontSize={font} fontWeight={700} fill="#fff">
         {letter}
       </text>

@@ -5,7 +5,7 @@ import { type Pallions, laidAt } from "@/core/heats/solder";
 import { doubtAmong } from "@/core/piece/doubt";
 import { type Plan, type PlannedJoint, heatOf } from "@/core/piece/plan";
 import { useDoubt } from "@/ui/doubt";
-import { useLit } from "@/ui/lit";
+import { useHighlight } from "@/ui/highlight";
 import { usePlan } from "@/ui/plan";
 import { useSessionState } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
@@ -56,10 +56,10 @@ interface AlongProps {
 
 /** A joint's length with its pieces of solder on it. */
 function Along({ joint, solder, plan, perMm }: AlongProps) {
-  const { isLit, handlers } = useLit(joint.id);
+  const { isHighlighted, handlers } = useHighlight(joint.id);
   const side = solder.size[1];
   return (
-    <li {...handlers} className={`flex items-center gap-1.5 ${isLit ? "bg-accent-wash" : ""}`}>
+    <li {...handlers} className={`flex items-center gap-1.5 ${isHighlighted ? "bg-accent-wash" : ""}`}>
       <JointTag joint={joint.id} plan={plan} />
       <svg viewBox={`0 0 ${WIDTH} ${TALL}`} className="block w-full">
         <line x1={0} x2={joint.length * perMm} y1={TALL - 4} y2={TALL - 4} stroke="#8d989c" strokeWidth={2} />

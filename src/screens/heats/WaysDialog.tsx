@@ -13,7 +13,7 @@ import { faultSentence } from "@/words/fields";
 import { WAY_ADVICE } from "@/words/heats";
 import { WAY_NAMES, capital } from "@/words/names";
 import { sayWay } from "@/words/ways";
-import { heatsBeside } from "./beside";
+import { heatsWorker } from "./heats-worker";
 import { letterOf } from "./ladder";
 
 const NOTHING_READ: readonly never[] = [];
@@ -120,7 +120,7 @@ function useWays(piece: Piece, bench: BenchEntry): Partial<Readonly<Record<Way, 
   const [attempts, setAttempts] = useState<Partial<Record<Way, Attempt>>>({});
   const [failure, setFailure] = useState<Error | null>(null);
   useEffect(() => {
-    const client = heatsBeside;
+    const client = heatsWorker;
     let isGone = false;
     const compare = async () => {
       for (const way of WAYS) {

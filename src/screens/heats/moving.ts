@@ -16,7 +16,7 @@ import { useSession, useSessionState } from "@/ui/session";
 import { useTrayState } from "@/ui/tray";
 import { movedText } from "@/words/heats";
 import { capital, namesIn } from "@/words/names";
-import { heatsBeside } from "./beside";
+import { heatsWorker } from "./heats-worker";
 import { type Moved, movePins } from "./pins";
 
 /** What is held: a whole heat, or one joint of it. */
@@ -70,19 +70,19 @@ export function useMove() {
   const [moved, moveTo] = useState<Moved | null>(null);
   const [outcome, setOutcome] = useState<Outcome>(null);
   const [failure, setFailure] = useState<Error | null>(null);
-  useEffect(() => () => heatsBeside.cancel(), []);
+  useEffect(() => () => heatsWorker.cancel(), []);
   if (failure) throw failure;
 
   const preview = (next: Moved | null) => {
     moveTo(next);
     setOutcome(null);
-    heatsBeside.cancel();
+    heatsWorker.cancel();
     if (!next) return;
     const wished = produce(piece, (each) => movePins(each, next));
-    heatsBeside.ask({ piece: wished, bench, measured: [] }).then((attempt) => attempt && setOutcome(attempt), setFailure);
+    heatsWorker.ask({ piece: wished, bench, measured: [] }).then((attempt) => attempt && setOutcome(attempt), setFailure);
   };
   const letGo = () => {
-    heatsBeside.cancel();
+    heatsWorker.cancel();
     hold(null);
     moveTo(null);
     setOutcome(null);

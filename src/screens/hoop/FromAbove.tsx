@@ -74,7 +74,7 @@ export function FromAbove({ mount, mounts, hoop, box }: Props) {
           onDrag={([px, py]) => put((Math.atan2(py, px) * 180) / Math.PI)}
           onStep={(by) => put(turn + by * STEP)}
         >
-          {(isLit) => <Knob at={[end * Math.cos(angle), end * Math.sin(angle)]} isLit={isLit} />}
+          {(isHighlighted) => <Knob at={[end * Math.cos(angle), end * Math.sin(angle)]} isHighlighted={isHighlighted} />}
         </DragHandle>
       </Millimetres>
     </>

@@ -208,7 +208,7 @@ function PlaceHandle({ mount, along, hoop, out }: PlaceProps) {
       onDrag={([px, py]) => put(Math.atan2(px, py) * hoop.outside)}
       onStep={(by) => put(along - by * STEP)}
     >
-      {(isLit) => <Knob at={[out * Math.sin(angle), out * Math.cos(angle)]} isLit={isLit} />}
+      {(isHighlighted) => <Knob at={[out * Math.sin(angle), out * Math.cos(angle)]} isHighlighted={isHighlighted} />}
     </DragHandle>
   );
 }

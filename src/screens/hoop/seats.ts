@@ -16,12 +16,12 @@ export interface SaidSeat {
   readonly width: { readonly field: "flatWidth" | "saddleWidth"; readonly label: string; readonly usual: string } | null;
 }
 
-interface Told {
+interface SeatSource {
   readonly figure: (name: string) => Figure;
   readonly units: Units;
 }
 
-const SEATS: Readonly<Record<Seat["act"], (told: Told) => SaidSeat>> = {
+const SEATS: Readonly<Record<Seat["act"], (told: SeatSource) => SaidSeat>> = {
   flat: (told) => filed(told, "flat", "wire"),
   saddle: (told) => filed(told, "saddle", "plate"),
   feet: ({ figure, units }) => ({
@@ -47,7 +47,7 @@ const SEATS: Readonly<Record<Seat["act"], (told: Told) => SaidSeat>> = {
   }),
 };
 
-function filed({ figure, units }: Told, act: "flat" | "saddle", of: string): SaidSeat {
+function filed({ figure, units }: SeatSource, act: "flat" | "saddle", of: string): SaidSeat {
   const depth = showLength(figure(act).value, "measured", units);
   const width = showLength(figure(`${act}Width`).value, "blank", units);
   return {
@@ -61,6 +61,6 @@ function filed({ figure, units }: Told, act: "flat" | "saddle", of: string): Sai
   };
 }
 
-export function saySeat(act: Seat["act"], figure: Told["figure"], units: Units): SaidSeat {
+export function saySeat(act: Seat["act"], figure: SeatSource["figure"], units: Units): SaidSeat {
   return SEATS[act]({ figure, units });
 }

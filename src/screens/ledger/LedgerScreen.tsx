@@ -6,7 +6,7 @@ import { type Learned, type Observation, learnedBy } from "@/core/piece/ledger";
 import { FindButton } from "@/ui/Find";
 import { NavBar } from "@/ui/NavBar";
 import { UnitSwitch } from "@/ui/UnitSwitch";
-import { WANTED, useWhenIdle } from "@/ui/idle";
+import { IDLE_TIMEOUT, useWhenIdle } from "@/ui/idle";
 import { useKeys } from "@/ui/keys";
 import { useNotices } from "@/ui/notices";
 import { useOpening } from "@/ui/opening";
@@ -50,7 +50,7 @@ export function LedgerScreen() {
   const isWhole = useTrayState((state) => state.areMakesWhole);
   const bench = useTrayState((state) => state.bench);
   useTitle("Ledger");
-  useWhenIdle(tray.readRestOfMakes, WANTED);
+  useWhenIdle(tray.readRestOfMakes, IDLE_TIMEOUT);
   const [asked, ask] = useState(NOTHING_ASKED);
   const [opened, open] = useState<string | null>(null);
   const [side, setSide] = useState<ReadonlySet<string>>(new Set());

@@ -5,7 +5,7 @@ import { doneSteps } from "@/core/making/done";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { type Make, isUnderWay, pieceNow } from "@/core/piece/make";
-import { KeepError } from "@/store/keeper";
+import { RepositoryError } from "@/store/repository";
 import { Dialog, DialogActions } from "@/ui/Dialog";
 import { useNotices } from "@/ui/notices";
 import { usePlanned } from "@/ui/planner";
@@ -19,7 +19,7 @@ import { TROUBLE_WORDS } from "@/words/trouble";
 import { readingName } from "./compare";
 import { CorrectMake } from "./CorrectMake";
 import { type Entry } from "./entries";
-import { loadFiles } from "../fetched";
+import { loadFiles } from "../lazy-data";
 
 interface Props {
   readonly entry: Entry;
@@ -43,7 +43,7 @@ export function MakeDialog({ entry, onClose, onCompare }: Props) {
     try {
       await work();
     } catch (error) {
-      if (!(error instanceof KeepError)) throw error;
+      if (!(error instanceof RepositoryError)) throw error;
       warn(`${TROUBLE_WORDS[error.trouble]}.`);
     }
   };

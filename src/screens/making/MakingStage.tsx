@@ -2,7 +2,7 @@
 
 import Link from "next/link";
 import { useMemo, useRef, useState } from "react";
-import { type Task } from "@/core/making/schedule";
+import { type PlannedTask } from "@/core/making/schedule";
 import { doneSteps } from "@/core/making/done";
 import { type Step, entriesOf, isHeating } from "@/core/making/step";
 import { underWay } from "@/store/tray-state";
@@ -117,7 +117,7 @@ export function MakingStage() {
 interface DayProps {
   readonly piece: string;
   readonly plan: Plan;
-  readonly tasks: readonly Task[];
+  readonly tasks: readonly PlannedTask[];
   /** Steps that are done, as one text. */
   readonly done: string;
 }

@@ -11,8 +11,8 @@ import { useOpening } from "@/ui/opening";
 import { saveFile } from "@/ui/save-file";
 import { useTrayState } from "@/ui/tray";
 import { TROUBLE_WORDS } from "@/words/trouble";
-import { loadFiles } from "../fetched";
-import { loadDefaults } from "../loads";
+import { loadFiles } from "../lazy-data";
+import { loadDefaults } from "../lazy-screens";
 import { useBenchEdit } from "./bench-edit";
 import { RefusedContext, newRefused, useRefusedCount } from "./refused";
 

@@ -11,10 +11,10 @@ export interface Refused {
 
 export function newRefused(): Refused {
   let all: readonly (() => void)[] = [];
-  const hearers = new Set<() => void>();
+  const listeners = new Set<() => void>();
   const set = (next: typeof all) => {
     all = next;
-    hearers.forEach((hear) => hear());
+    listeners.forEach((hear) => hear());
   };
   return {
     add: (clear) => {
@@ -28,8 +28,8 @@ export function newRefused(): Refused {
     },
     count: () => all.length,
     subscribe: (hear) => {
-      hearers.add(hear);
-      return () => void hearers.delete(hear);
+      listeners.add(hear);
+      return () => void listeners.delete(hear);
     },
   };
 }

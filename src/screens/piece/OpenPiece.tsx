@@ -3,7 +3,7 @@
 import { doneSteps } from "@/core/making/done";
 import { usePathname } from "next/navigation";
 import { type ComponentType, Suspense, lazy, useCallback, useEffect, useState } from "react";
-import { atRest, useWhenIdle } from "@/ui/idle";
+import { whenIdle, useWhenIdle } from "@/ui/idle";
 import { underWay } from "@/store/tray-state";
 import { type Findable, useFind } from "@/ui/Find";
 import { useKeys } from "@/ui/keys";
@@ -51,7 +51,7 @@ const CardScreen = lazy(loadCard);
 async function loadStages(): Promise<void> {
   for (const load of [...Object.values(LOADS), loadCard, loadBench]) {
     await fetchModule<unknown>(load);
-    await atRest();
+    await whenIdle();
   }
 }
 

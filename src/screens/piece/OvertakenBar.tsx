@@ -4,7 +4,7 @@ import { useRouter } from "next/navigation";
 import { useSession, useSessionState } from "@/ui/session";
 import { useNotices } from "@/ui/notices";
 import { useTray } from "@/ui/tray";
-import { KeepError } from "@/store/keeper";
+import { RepositoryError } from "@/store/repository";
 import { TROUBLE_WORDS } from "@/words/trouble";
 
 const BAR =
@@ -43,7 +43,7 @@ export function OvertakenBar({ isNight = false }: { readonly isNight?: boolean }
       session.takeNewer();
       router.push(`/pieces/${id}/wall`);
     } catch (error) {
-      if (!(error instanceof KeepError)) throw error;
+      if (!(error instanceof RepositoryError)) throw error;
       warn(`${TROUBLE_WORDS[error.trouble]}.`);
     }
   };

@@ -7,9 +7,9 @@ import { saveFile } from "@/ui/save-file";
 import { useSession, useSessionState } from "@/ui/session";
 import { useNotices } from "@/ui/notices";
 import { useTray, useTrayState } from "@/ui/tray";
-import { KeepError } from "@/store/keeper";
+import { RepositoryError } from "@/store/repository";
 import { TROUBLE_WORDS } from "@/words/trouble";
-import { loadFiles } from "../fetched";
+import { loadFiles } from "../lazy-data";
 
 const ITEM = "cursor-pointer px-3 py-1 text-[13px] outline-none data-[highlighted]:bg-accent-wash";
 
@@ -25,7 +25,7 @@ export function PieceMenu() {
     session.commit();
     await session.flush();
     await work().catch((error: unknown) => {
-      if (!(error instanceof KeepError)) throw error;
+      if (!(error instanceof RepositoryError)) throw error;
       warn(`${TROUBLE_WORDS[error.trouble]}.`);
     });
   };

@@ -8,7 +8,7 @@ import { useModule } from "@/ui/module";
 import { SessionProvider } from "@/ui/session";
 import { useTray, useTrayState } from "@/ui/tray";
 import { TROUBLE_WORDS } from "@/words/trouble";
-import { loadOpenPiece } from "../loads";
+import { loadOpenPiece } from "../lazy-screens";
 
 const loadSession = () => import("@/store/session");
 
@@ -25,11 +25,11 @@ export function PieceScreen({ id }: { readonly id: string }) {
     if (waits) return;
     let session: Session | null = null;
     let gone = false;
-    const { keeper } = tray.store.getState();
+    const { repository } = tray.store.getState();
     const open = async () => {
-      const [record, { openSession }] = await Promise.all([keeper.piece(id), loadSession()]);
+      const [record, { openSession }] = await Promise.all([repository.piece(id), loadSession()]);
       if (gone) return;
-      session = record && !record.deleted ? openSession(record, keeper, () => tray.store.getState().bench) : null;
+      session = record && !record.deleted ? openSession(record, repository, () => tray.store.getState().bench) : null;
       if (session) tray.isOpenHere(id, true);
       setOpened(session ?? "missing");
     };

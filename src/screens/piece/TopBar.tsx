@@ -3,7 +3,7 @@
 import { ChevronLeft, Redo2, Undo2 } from "lucide-react";
 import Link from "next/link";
 import { Suspense, lazy, useState } from "react";
-import { type Trouble } from "@/store/keeper";
+import { type Trouble } from "@/store/repository";
 import { type Keeping } from "@/store/session-state";
 import { FindButton } from "@/ui/Find";
 import { Mark } from "@/ui/NavBar";

@@ -49,7 +49,7 @@ export function stemOf(
   done: number,
   doubtOf: DoubtOf,
 ): StemEntry[] {
-  const told: Told = { piece, mount: piece.mounts.find(({ id }) => id === mount)!, plan, units, done };
+  const told: StageSource = { piece, mount: piece.mounts.find(({ id }) => id === mount)!, plan, units, done };
   return stagesOf(piece, mount).map((id) => {
     const { rests, result, short } = RESULTS[id];
     const doubt = doubtAmong(rests(mount), doubtOf);
@@ -65,7 +65,7 @@ export function stemOf(
 }
 
 /** What a stage's result is told of. */
-interface Told {
+interface StageSource {
   readonly piece: Piece;
   readonly mount: Mount;
   readonly plan: Plan;
@@ -77,12 +77,13 @@ interface Told {
 interface Result {
   /** What it can be doubted by: parts of the piece, by their keys. */
   readonly rests: (mount: string) => readonly string[];
-  readonly result: (told: Told) => string;
+  readonly result: (told: StageSource) => string;
   /** The same where there is room for a word. */
-  readonly short: (told: Told) => string;
+  readonly short: (told: StageSource) => string;
 }
 
-const lengthIn = ({ plan, units }: Told, key: string, rounding: Rounding) => showLength(figureOf(plan.figures, key).value, rounding, units);
+const lengthIn = ({ plan, units }: StageSource, key: string, rounding: Rounding) =>
+  showLength(figureOf(plan.figures, key).value, rounding, units);
 
 const RESULTS: Readonly<Record<StageId, Result>> = {
   stone: {
@@ -132,7 +133,7 @@ const RESULTS: Readonly<Record<StageId, Result>> = {
 };
 
 /** "blank 18.0, hangs 13.5° off"; of what is worn in the ear "ear wire 40.0, hangs straight", "post 11.0, 1.16 g". */
-function bailResult(told: Told): string {
+function bailResult(told: StageSource): string {
   const bail = bailIn(told.plan);
   if (!bail) return `post ${lengthIn(told, "post.cutLength", "blank")}, ${earringMass(told)}`;
   const { drawn, settled } = bail;
@@ -141,16 +142,16 @@ function bailResult(told: Told): string {
 }
 
 /** How it hangs; what a stud weighs. */
-function tiltText(told: Told): string {
+function tiltText(told: StageSource): string {
   const hang = bailIn(told.plan)?.drawn.hangs.find((each) => each.mount === told.mount.id);
   return hang ? hangsText(hang.tilt) : earringMass(told);
 }
 
-function earringMass({ plan, units }: Told): string {
+function earringMass({ plan, units }: StageSource): string {
   return showFigure(figureOf(plan.figures, "earring.mass"), units);
 }
 
-function backOf({ plan, mount, units }: Told) {
+function backOf({ plan, mount, units }: StageSource) {
   return sayBack(plan, mount.id, bareIn(plan, units), units);
 }
 

@@ -157,7 +157,7 @@ function StruckHandle({ mount, struck: { what, at, clear, refused, shape } }: { 
       onDrag={put}
       onStep={(_by, way) => put(moved(at, fromBehind(way), KEY_STEP))}
     >
-      {(isLit) => shape({ stroke: isLit ? "#0b5d66" : "#1b2225", strokeWidth: isLit ? 2 : 1 })}
+      {(isHighlighted) => shape({ stroke: isHighlighted ? "#0b5d66" : "#1b2225", strokeWidth: isHighlighted ? 2 : 1 })}
     </DragHandle>
   );
 }

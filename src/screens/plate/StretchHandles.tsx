@@ -43,7 +43,7 @@ export function StretchHandles({ mount, layer, entry, others, places }: Props) {
           onDrag={(to) => put(i, end, snapped(nearestStation(places, to).at, others))}
           onStep={(by) => put(i, end, Math.round((at + by * KEY_STEP) * 1e4) / 1e4)}
         >
-          {(isLit) => <Knob at={lies} isLit={isLit} />}
+          {(isHighlighted) => <Knob at={lies} isHighlighted={isHighlighted} />}
         </DragHandle>
       );
     }),

@@ -31,16 +31,16 @@ export interface OnRule {
   readonly beyond: string;
 }
 
-type Told = Pick<Plan, "figures" | "settled" | "drawing">;
+type PlatePlan = Pick<Plan, "figures" | "settled" | "drawing">;
 
 /** What the Plate stage answers; of an ornament where one is chosen. */
-export function onRule(plan: Told, mount: Mount, chosen: OrnamentEntry | null, units: Units): OnRule {
+export function onRule(plan: PlatePlan, mount: Mount, chosen: OrnamentEntry | null, units: Units): OnRule {
   if (chosen) return ornamentOnRule(plan, mount.id, chosen, units);
   return BACK_ON_RULE[plan.settled.mounts[mount.id]!.back.kind](plan, mount.id, units);
 }
 
 /** What lies on the rule of each kind of back; a cup's own base is not cut, and has no stage. */
-const BACK_ON_RULE: Readonly<Record<BackKind, (plan: Told, id: string, units: Units) => OnRule>> = {
+const BACK_ON_RULE: Readonly<Record<BackKind, (plan: PlatePlan, id: string, units: Units) => OnRule>> = {
   plate: plateOnRule,
   own: plateOnRule,
   open: ledgeOnRule,
@@ -48,7 +48,7 @@ const BACK_ON_RULE: Readonly<Record<BackKind, (plan: Told, id: string, units: Un
 };
 
 /** Without a plate it is the tube that is cut. */
-function tubeOnRule(plan: Told, id: string, units: Units): OnRule {
+function tubeOnRule(plan: PlatePlan, id: string, units: Units): OnRule {
   const key = (name: string) => `${id}.wall.${name}`;
   const cut = bareIn(plan, units)(key("cutHeight"));
   return {
@@ -62,7 +62,7 @@ function tubeOnRule(plan: Told, id: string, units: Units): OnRule {
   };
 }
 
-function plateOnRule(plan: Told, id: string, units: Units): OnRule {
+function plateOnRule(plan: PlatePlan, id: string, units: Units): OnRule {
   const key = (name: string) => `${id}.plate.${name}`;
   const bare = bareIn(plan, units);
   return {
@@ -89,7 +89,7 @@ function plateOnRule(plan: Told, id: string, units: Units): OnRule {
   };
 }
 
-function ledgeOnRule(plan: Told, id: string, units: Units): OnRule {
+function ledgeOnRule(plan: PlatePlan, id: string, units: Units): OnRule {
   const key = (name: string) => `${id}.ledge.${name}`;
   const { ledge } = plan.settled.mounts[id]!.back;
   const cut = bareIn(plan, units)(key("cutLength"));
@@ -108,7 +108,7 @@ function ledgeOnRule(plan: Told, id: string, units: Units): OnRule {
   };
 }
 
-function ornamentOnRule(plan: Told, id: string, entry: OrnamentEntry, units: Units): OnRule {
+function ornamentOnRule(plan: PlatePlan, id: string, entry: OrnamentEntry, units: Units): OnRule {
   const said = sayOrnament(plan, id, entry, bareIn(plan, units), units);
   const key = (name: string) => `${id}.ornament.${entry.id}.${name}`;
   const { isCounted } = said;
@@ -147,7 +147,7 @@ function without(figure: Figure, terms: readonly Term[]): Figure {
 
 /** The sum of what is cut. */
 export function sumOf(
-  plan: Told,
+  plan: PlatePlan,
   { figure: key, isAlong }: NonNullable<OnRule["cut"]>,
   units: Units,
 ): { readonly parts: readonly SumPart[]; readonly total: string; readonly why: string } {
@@ -162,6 +162,10 @@ export function sumOf(
 }
 
 /** Each ornament as the list tells it, from the wall outward. */
-export function listed(plan: Told, mount: Mount, units: Units): readonly { readonly entry: OrnamentEntry; readonly said: SaidOrnament }[] {
+export function listed(
+  plan: PlatePlan,
+  mount: Mount,
+  units: Units,
+): readonly { readonly entry: OrnamentEntry; readonly said: SaidOrnament }[] {
   return (mount.plate.ornament ?? []).map((entry) => ({ entry, said: sayOrnament(plan, mount.id, entry, bareIn(plan, units), units) }));
 }

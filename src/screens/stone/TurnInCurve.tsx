@@ -40,7 +40,7 @@ export function TurnInCurve({ mount }: { readonly mount: Mount }) {
         onDrag={([along, up]) => put(i, along / tape.length, up)}
         onStep={(by) => put(i, at, height + by * KEY_STEP)}
       >
-        {(isLit) => <Knob at={turnIn.nodes[i]!} isLit={isLit} />}
+        {(isHighlighted) => <Knob at={turnIn.nodes[i]!} isHighlighted={isHighlighted} />}
       </DragHandle>
     );
   });

@@ -5,7 +5,7 @@ import { Copy, FileDown, Pencil, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { type BenchEntry } from "@/core/piece/bench";
 import { type DoubtOf } from "@/core/piece/doubt";
-import { type PieceRecord } from "@/store/keeper";
+import { type PieceRecord } from "@/store/repository";
 import { doubtsOf } from "@/ui/doubt";
 import { usePlans } from "@/ui/planner";
 import { RenameInput } from "@/ui/RenameInput";

@@ -1,6 +1,6 @@
 "use client";
 
-import { type StoreName, type Unreadable } from "@/store/keeper";
+import { type StoreName, type Unreadable } from "@/store/repository";
 import { saveFile } from "@/ui/save-file";
 import { faultLine } from "@/words/faults";
 import { counted } from "@/words/names";

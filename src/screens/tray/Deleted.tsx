@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import { type PieceRecord } from "@/store/keeper";
+import { type PieceRecord } from "@/store/repository";
 import { Dialog, DialogActions } from "@/ui/Dialog";
 import { counted } from "@/words/names";
 

@@ -4,7 +4,7 @@ import { useEffect, useState } from "react";
 import { type Example } from "@demo/examples";
 import { type Piece } from "@/core/piece/piece";
 import { Dialog } from "@/ui/Dialog";
-import { loadExamples } from "../fetched";
+import { loadExamples } from "../lazy-data";
 
 interface Props {
   readonly onClose: () => void;

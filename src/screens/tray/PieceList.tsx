@@ -5,7 +5,7 @@ import { type BenchEntry } from "@/core/piece/bench";
 import { type Make } from "@/core/piece/make";
 import { type Attempt } from "@/formats/attempt";
 import { type Makes, lastMake } from "@/store/tray-state";
-import { type PieceRecord } from "@/store/keeper";
+import { type PieceRecord } from "@/store/repository";
 import { type Units } from "@/words/show";
 import { doubtsOf } from "@/ui/doubt";
 import { useStanding } from "@/ui/standing";

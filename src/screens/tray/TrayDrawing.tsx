@@ -6,7 +6,7 @@ import { type BenchEntry, SHIPPED } from "@/core/piece/bench";
 import { type Piece } from "@/core/piece/piece";
 import { shapeFaults } from "@/core/stone/shapes/shapes";
 import { outlineOf } from "@/core/stone/stone";
-import { type PieceRecord } from "@/store/keeper";
+import { type PieceRecord } from "@/store/repository";
 import { Millimetres, Shape } from "@/ui/Drawing";
 import { usePlans } from "@/ui/planner";
 import { StoneFill } from "@/ui/StoneFill";

@@ -6,7 +6,7 @@ import { Suspense, lazy, useCallback, useDeferredValue, useMemo, useState } from
 import { UNMEASURED, UNMEASURED_FIELDS, newPiece } from "@/core/piece/new-piece";
 import { type Piece } from "@/core/piece/piece";
 import { type Example } from "@demo/examples";
-import { type PieceRecord } from "@/store/keeper";
+import { type PieceRecord } from "@/store/repository";
 import { Dialog, DialogActions } from "@/ui/Dialog";
 import { FindButton } from "@/ui/Find";
 import { NavBar } from "@/ui/NavBar";
@@ -18,10 +18,10 @@ import { useModule } from "@/ui/module";
 import { saveFile } from "@/ui/save-file";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { TROUBLE_WORDS } from "@/words/trouble";
-import { loadDemoMakes, loadDemoPieces, loadExamples, loadFiles } from "../fetched";
-import { loadLedger } from "../loads";
+import { loadDemoMakes, loadDemoPieces, loadExamples, loadFiles } from "../lazy-data";
+import { loadLedger } from "../lazy-screens";
 import { useNotices } from "@/ui/notices";
-import { KeepError } from "@/store/keeper";
+import { RepositoryError } from "@/store/repository";
 import { underWay } from "@/store/tray-state";
 import { counted } from "@/words/names";
 import { NEW_NAMES } from "@/words/piece-name";
@@ -53,7 +53,7 @@ export function TrayScreen() {
     try {
       await work();
     } catch (error) {
-      if (!(error instanceof KeepError)) throw error;
+      if (!(error instanceof RepositoryError)) throw error;
       warn(`${TROUBLE_WORDS[error.trouble]}.`);
     }
   };
@@ -219,7 +219,7 @@ export function TrayScreen() {
               hasPieces={all.length > 0}
               onEverything={() =>
                 void loadFiles().then(async ({ everythingText, everythingName }) =>
-                  saveFile(everythingName(new Date()), await everythingText(tray.store.getState().keeper, bench)),
+                  saveFile(everythingName(new Date()), await everythingText(tray.store.getState().repository, bench)),
                 )
               }
               onRestore={pick}

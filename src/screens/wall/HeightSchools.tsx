@@ -2,7 +2,7 @@
 
 import { useId } from "react";
 import { type HeightRule } from "@/core/mount/wall";
-import { useLit } from "@/ui/lit";
+import { useHighlight } from "@/ui/highlight";
 import { type SchoolRow } from "./view";
 
 interface Props {
@@ -14,7 +14,7 @@ interface Props {
 /** The three schools of height side by side: what each stands, how far it reaches, and whether it holds. */
 export function HeightSchools({ rows, chosen, onChoose }: Props) {
   const name = useId();
-  const { handlers } = useLit("height");
+  const { handlers } = useHighlight("height");
   return (
     <div role="radiogroup" aria-label="Height set by" className="grid gap-1 border-t border-hair py-1" {...handlers}>
       {rows.map(({ rule, name: label, stands, reaches, holds }) => (

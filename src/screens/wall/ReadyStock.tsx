@@ -1,6 +1,5 @@
 "use client";
 
-import { type Draft as Editable } from "immer";
 import { useId, useState } from "react";
 import { benchOf } from "@/core/piece/bench";
 import { type WallEntry } from "@/core/piece/piece";

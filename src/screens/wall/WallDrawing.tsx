@@ -91,10 +91,10 @@ function SeamHandle({ mount, seam, places }: { readonly mount: string; readonly 
       onDrag={(to) => put(nearestStation(places, to).at)}
       onStep={stepped}
     >
-      {(isLit) => (
+      {(isHighlighted) => (
         <>
           <line {...line} stroke="transparent" className="stroke-[22px] pointer-coarse:stroke-[44px]" />
-          <line {...line} stroke={isLit ? "#0b5d66" : "#1b2225"} strokeWidth={isLit ? 3 : 2} />
+          <line {...line} stroke={isHighlighted ? "#0b5d66" : "#1b2225"} strokeWidth={isHighlighted ? 3 : 2} />
         </>
       )}
     </DragHandle>

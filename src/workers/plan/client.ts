@@ -1,7 +1,7 @@
 import { latestWins } from "../latest-wins";
-import { type BesideAsk, type BesideReply } from "./protocol";
+import { type PlanJob, type BesideReply } from "./protocol";
 
 /** Whole plans worked out beside the page. */
-export function besideClient() {
-  return latestWins<BesideAsk, BesideReply>(() => new Worker(new URL("./beside.worker.ts", import.meta.url), { type: "module" }));
+export function planWorkerClient() {
+  return latestWins<PlanJob, BesideReply>(() => new Worker(new URL("./plan.worker.ts", import.meta.url), { type: "module" }));
 }

@@ -6,13 +6,13 @@ import { planFile } from "@/formats/plan-file";
 import { decodePlanRequest } from "@/formats/plan-request";
 import { textOf } from "@/formats/read-json";
 import { faultMessage } from "@/words/faults";
-import { type BesideAsk, type BesideReply, type PlanReply } from "./protocol";
+import { type PlanJob, type BesideReply, type PlanReply } from "./protocol";
 
 /** A search for better heats that is not over by then gives the best found (ms): half of what a whole plan is given, as a busy machine takes its share of the rest. */
 const SEARCHES = 1000;
 
 /** Plans a piece for the page beside it. */
-export function answerBeside({ piece, bench, measured }: BesideAsk, now: () => number): BesideReply {
+export function answerBeside({ piece, bench, measured }: PlanJob, now: () => number): BesideReply {
   const end = now() + SEARCHES;
   return attemptPlan(piece, bench, (assembly, wishes) => bestHeats(assembly, wishes, () => now() > end), measured);
 }

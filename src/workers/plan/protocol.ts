@@ -11,7 +11,7 @@ export interface PlanReply {
 }
 
 /** A piece that takes too long to be planned on the page. */
-export interface BesideAsk {
+export interface PlanJob {
   readonly piece: Piece;
   readonly bench: BenchEntry;
   /** What was read of it in a making. */

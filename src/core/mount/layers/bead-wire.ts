@@ -1,6 +1,6 @@
 import { smallBead } from "./beads";
 import { type LayerAsked, type LayerKind } from "./layer";
-import { type Piece } from "./line";
+import { type LinePiece } from "./line";
 import { noStock } from "./stock";
 import { bentLayer } from "./wire-work";
 
@@ -30,7 +30,7 @@ export const beadWire: LayerKind = {
 };
 
 /** Along the pieces as they are cut, one after another. */
-function beadsOnRule({ layer: { width }, losses }: LayerAsked, pieces: readonly Piece[]): number[] {
+function beadsOnRule({ layer: { width }, losses }: LayerAsked, pieces: readonly LinePiece[]): number[] {
   const cut = pieces.map(({ length }) => length + losses.squaring.value + losses.mark.value);
   return cut.flatMap((length, i) => {
     const start = cut.slice(0, i).reduce((all, each) => all + each, 0);

@@ -4,7 +4,7 @@ import { type Outline, type Point, outward } from "../../geometry/outline";
 import { type LaidLayer, type Stretch, isAllRound } from "./layer";
 
 /** A stretch of the line along a layer's middle: where it begins along the loop, and how long it is (mm). */
-export interface Piece extends Stretch {
+export interface LinePiece extends Stretch {
   readonly along: number;
   readonly length: number;
 }
@@ -14,7 +14,7 @@ export interface MiddleLine {
   /** mm from the outline. */
   readonly out: number;
   readonly isRound: boolean;
-  readonly pieces: readonly Piece[];
+  readonly pieces: readonly LinePiece[];
   /** mm, of all pieces together. */
   readonly length: number;
   readonly track: Track;
@@ -44,7 +44,12 @@ export function middleLine(outline: Outline, { start, width, extent }: Pick<Laid
 const FINE = 0.25;
 
 /** Points along a piece, each moved out by what `aside` says for how far along the piece it lies. */
-export function pointsAlong({ track }: MiddleLine, { along, length }: Piece, aside: (s: number) => number = () => 0, fine = FINE): Point[] {
+export function pointsAlong(
+  { track }: MiddleLine,
+  { along, length }: LinePiece,
+  aside: (s: number) => number = () => 0,
+  fine = FINE,
+): Point[] {
   const steps = Math.max(2, Math.ceil(length / fine));
   return Array.from({ length: steps + 1 }, (_, i) => {
     const s = (length * i) / steps;

@@ -4,7 +4,7 @@ import { type DrawnHang } from "../../bail/hanging";
 import { bentWire, planEarWire } from "../../earring/ear-wire";
 import { earringFigures } from "../../earring/worn";
 import { flattened } from "../../geometry/curve";
-import { together } from "../../joint/contribution";
+import { mergeContributions } from "../../joint/contribution";
 import { type Hung } from "../../mount/weights";
 import { type EarWiresEntry } from "../piece";
 import { settleBail } from "../settle";
@@ -35,7 +35,7 @@ export const earWires: CarrierKind<EarWiresEntry> = {
       { weights: hanging.hung.weights, stone: `${mount.id}.stone`, metal: own },
     );
     return {
-      contribution: together([bail, { ...wired, figures: { ...wired.figures, ...figures } }]),
+      contribution: mergeContributions([bail, { ...wired, figures: { ...wired.figures, ...figures } }]),
       // From the side the ring is seen edge on: the eye of the wire lies across it.
       drawing: { type: "bail", ...bail.drawn, sides: { [mount.id]: [edgeOn] }, earWire: bent },
       settled: { type: "bail", ...ring, earWire },

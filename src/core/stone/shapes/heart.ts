@@ -1,5 +1,5 @@
 import { arcOutline, inscribedOnAxis } from "../../geometry/arcs";
-import { type Piece, arcOf } from "../../geometry/pieces";
+import { type Segment, arcOf } from "../../geometry/pieces";
 import { flankOf, flanksToRight } from "./flank";
 import { type ShapeFault, type ShapeKind } from "./shape";
 
@@ -29,7 +29,7 @@ export const heart: ShapeKind<Heart> = {
     const { upper, lower } = flanksToRight(r, flank);
     const middle = r - a;
     const toCleft = Math.PI / 2 + Math.atan2(middle, a - cleft);
-    const pieces: Piece[] = [
+    const pieces: Segment[] = [
       upper,
       arcOf(0, middle, a, Math.PI / 2, toCleft),
       arcOf(0, -middle, a, (3 * Math.PI) / 2 - toCleft, toCleft),

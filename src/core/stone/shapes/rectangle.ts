@@ -1,6 +1,6 @@
 import { arcOutline } from "../../geometry/arcs";
 import { type Point } from "../../geometry/outline";
-import { type Piece, arcOf, lineBetween } from "../../geometry/pieces";
+import { type Segment, arcOf, lineBetween } from "../../geometry/pieces";
 import { type ShapeKind } from "./shape";
 
 /** Corners are rounded by `corner`; at 0 they are sharp. */
@@ -21,7 +21,7 @@ export const rectangle: ShapeKind<Rectangle> = {
     const [x, y] = [length / 2, width / 2];
     const turn = Math.PI / 2;
     const side = (from: Point, to: Point) => lineBetween(from, to);
-    const pieces: Piece[] = [
+    const pieces: Segment[] = [
       side([x, 0], [x, y - r]),
       arcOf(x - r, y - r, r, 0, turn),
       side([x - r, y], [-x + r, y]),

@@ -1,6 +1,6 @@
 import { arcOutline } from "../../geometry/arcs";
 import { type Point } from "../../geometry/outline";
-import { type Piece, arcOf, lineBetween } from "../../geometry/pieces";
+import { type Segment, arcOf, lineBetween } from "../../geometry/pieces";
 import { tolerance } from "../../measure/tolerances";
 import { type ShapeFault, type ShapeKind } from "./shape";
 
@@ -37,10 +37,10 @@ export const triangle: ShapeKind<Triangle> = {
 };
 
 /** The corner at an angle from the middle, and the side that follows it. */
-type Third = (angle: number) => readonly [Piece, Piece];
+type Third = (angle: number) => readonly [Segment, Segment];
 
 /** The datum lies in the middle of the first corner. */
-function halves(corner: Piece): { readonly first: Piece[]; readonly second: Piece[] } {
+function halves(corner: Segment): { readonly first: Segment[]; readonly second: Segment[] } {
   if (corner.kind === "line" || corner.radius === 0) return { first: [], second: [] };
   const half = { ...corner, sweep: corner.sweep / 2 };
   return { first: [half], second: [{ ...half, start: half.start + half.sweep }] };

@@ -5,7 +5,7 @@ const BUDGET = 6;
  * Works off what is asked for between frames, what was asked for last first, and tells after each frame that did some: whoever still wants the
  * rest asks again then. While every frame brings something new nothing is done: it passes by faster than anyone reads, and is done once it rests.
  */
-export class InFrames<Key, Ask> {
+export class FrameQueue<Key, Ask> {
   #asked = new Map<Key, Ask>();
   /** What was asked for when it was last told. */
   #before: ReadonlyMap<Key, Ask> = new Map();

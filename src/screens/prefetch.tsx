@@ -3,10 +3,10 @@
 import { usePathname } from "next/navigation";
 import { useEffect } from "react";
 import { fetchModule } from "@/ui/module";
-import { loadDefaults, loadLedger, loadOpenPiece } from "./loads";
+import { loadDefaults, loadLedger, loadOpenPiece } from "./lazy-screens";
 
 /** Fetches what the address will need while the database is still being opened. */
-export function Ahead() {
+export function Prefetch() {
   const pathname = usePathname();
   useEffect(() => {
     if (pathname === "/") void fetchModule(loadLedger);

@@ -1,4 +1,4 @@
-import { InFrames } from "./in-frames";
+import { FrameQueue } from "./frame-queue";
 
 /** Frames that come when asked for, a clock that each piece of work moves on, and a view that asks anew for what it shows whenever it is told. */
 function stage(takes: number) {
@@ -9,7 +9,7 @@ function stage(takes: number) {
   jest.spyOn(globalThis, "setTimeout").mockImplementation(((run: () => void) => void run()) as unknown as typeof setTimeout);
   const told: number[][] = [[]];
   let shown: readonly number[] = [];
-  const queue = new InFrames<string, number>(
+  const queue = new FrameQueue<string, number>(
     (each) => {
       clock += takes;
       told.at(-1)!.push(each);

@@ -1,8 +1,8 @@
 import { HEARD } from "../latest-wins";
 import { answerBeside } from "./handler";
-import { type BesideAsk } from "./protocol";
+import { type PlanJob } from "./protocol";
 
-self.onmessage = ({ data }: MessageEvent<BesideAsk>) => {
+self.onmessage = ({ data }: MessageEvent<PlanJob>) => {
   self.postMessage(HEARD);
   self.postMessage(answerBeside(data, () => performance.now()));
 };

@@ -72,7 +72,7 @@ export interface Stores {
 
 export type StoreName = keyof Stores;
 
-/** A record as it is handed over; the keeper counts its revision. */
+/** A record as it is handed over; the repository counts its revision. */
 export type Unrevised<R extends Kept> = Omit<R, "revision">;
 
 /** Something that is kept and cannot be read: it stays where it is, as it is. */
@@ -129,8 +129,8 @@ export interface Writing {
   readonly signal?: AbortSignal;
 }
 
-/** Where pieces, makes and the bench are kept. A call that fails rejects with a KeepError. */
-export interface Keeper {
+/** Where pieces, makes and the bench are kept. A call that fails rejects with a RepositoryError. */
+export interface Repository {
   /** "memory" keeps nothing beyond the page. */
   readonly kind: "device" | "memory";
   pieces(): Promise<ReadStore<PieceRecord>>;
@@ -161,7 +161,7 @@ export interface Keeper {
 /** Why a change could not be kept. */
 export type Trouble = "full" | "blocked" | "newer" | "unavailable" | "failed" | "stopped" | "cleared";
 
-export class KeepError extends Error {
+export class RepositoryError extends Error {
   constructor(
     readonly trouble: Trouble,
     cause: unknown,

@@ -4,15 +4,15 @@ import { type Corner, type Outline, type Place, type Point } from "./outline";
 import { convexHull, distanceToPolygon } from "./polygon";
 
 /** How much of an outline a wall feels at once (mm), and at the most (a share of its length). */
-const FELT_MM = 2;
-const FELT_SHARE = 1 / 12;
+const AVERAGED_MM = 2;
+const AVERAGED_SHARE = 1 / 12;
 /** A turn of so much (radians) within so little (mm) is a corner. */
 const CORNER = { turn: tolerance.cornerTurn, within: 0.2 } as const;
 /** A notch is one when it is this deep (mm). */
 const LEAST_NOTCH = 0.1;
 
 /** A place of the outline with how it bends over what a wall feels there. */
-export interface FeltPlace {
+export interface CurvaturePlace {
   readonly at: number;
   /** 1/mm, positive outward; the turn of corners left out. */
   readonly curvature: number;
@@ -21,23 +21,23 @@ export interface FeltPlace {
 }
 
 /** An outline as a wall bent round it feels it. */
-export interface Felt {
+export interface BezelCurvature {
   /** In order of `at`. Where a corner ends a run, two stand at the same place. */
-  readonly places: readonly FeltPlace[];
+  readonly places: readonly CurvaturePlace[];
   /** Points and notches, those that are rounded among them. */
   readonly corners: readonly Corner[];
   /** The greatest curvature of the smooth part; 0 where there is none. */
   readonly greatest: number;
 }
 
-const known = new WeakMap<Outline, Felt>();
+const known = new WeakMap<Outline, BezelCurvature>();
 
 /**
  * Curvature at a place is the turn of the tangent over the 2 mm of outline centred on it (a twelfth of the outline where that is less), over
- * that length. What turns 15 degrees or more within 0.2 mm is a corner, and left out of its neighbours' mean. A traced outline is felt as what
+ * that length. What turns 15 degrees or more within 0.2 mm is a corner, and left out of its neighbours' mean. A traced outline is bezelCurvature as what
  * is left of it once its noise is smoothed away: its corners a little, the turn between them more.
  */
-export function felt(outline: Outline): Felt {
+export function bezelCurvature(outline: Outline): BezelCurvature {
   const now = known.get(outline);
   if (now) return now;
   const made = feltOf(outline.isTraced ? smoothed(outline) : exact(outline), outline);
@@ -249,17 +249,17 @@ interface CornerRun {
   readonly corners: readonly Corner[];
 }
 
-function feltOf(turning: Turning, outline: Outline): Felt {
+function feltOf(turning: Turning, outline: Outline): BezelCurvature {
   const { length } = turning;
   const along = lookedAt(turning);
   const runs = cornerRuns(turning, along);
-  const half = Math.min(FELT_MM, length * FELT_SHARE) / 2;
+  const half = Math.min(AVERAGED_MM, length * AVERAGED_SHARE) / 2;
   const between = outline.isTraced ? evenlyTurning(turning, runs) : turning;
   const curvatureAt = (s: number) => {
     const all = turnedAt(between, s + half) - turnedAt(between, s - half);
     return (outline.isTraced ? all : all - turnOfCorners(turning, runs, s - half, s + half)) / (2 * half);
   };
-  const found = along.map((s): FeltPlace => ({
+  const found = along.map((s): CurvaturePlace => ({
     at: turning.at(s),
     curvature: curvatureAt(s),
     isCorner: runs.some((run) => isWithin(run, s, length)),
@@ -309,7 +309,7 @@ function cornerRuns(turning: Turning, along: readonly number[]): CornerRun[] {
   const { length } = turning;
   const isBlunt = turning.rate.every((rate) => Math.abs(rate) * CORNER.within < CORNER.turn);
   if (turning.folds.length === 0 && isBlunt) return [];
-  const half = Math.min(CORNER.within, length * FELT_SHARE) / 2;
+  const half = Math.min(CORNER.within, length * AVERAGED_SHARE) / 2;
   const isSharp = along.map((s) => Math.abs(turnedAt(turning, s + half) - turnedAt(turning, s - half)) >= CORNER.turn);
   const n = along.length;
   const first = isSharp.indexOf(false);

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { runs } from "@/runs.testing";
 import { type OutlineShape, outlineOfShape } from "../stone/shapes/shapes";
 import { ellipse } from "./ellipse";
-import { felt } from "./felt";
+import { bezelCurvature } from "./bezel-curvature";
 import { tracedOval } from "./traced.testing";
 
 /** The turn of an ellipse's tangent over the 2 mm centred on the end of its long axis, by its own arc length. */
@@ -20,19 +20,19 @@ test("what a wall feels at the end of an oval is the turn over two millimetres, 
     [25, 18],
     [30, 8],
   ] as const)
-    expect(felt(ellipse(length / 2, width / 2)).greatest).toBeCloseTo(overTwoMillimetres(length / 2, width / 2), 4);
-  expect(felt(ellipse(5, 5)).greatest).toBeCloseTo(0.2, 9);
+    expect(bezelCurvature(ellipse(length / 2, width / 2)).greatest).toBeCloseTo(overTwoMillimetres(length / 2, width / 2), 4);
+  expect(bezelCurvature(ellipse(5, 5)).greatest).toBeCloseTo(0.2, 9);
 });
 
-test("of a stone shorter round than 24 mm a twelfth is felt at once", () => {
-  expect(felt(ellipse(1.5, 1.5)).greatest).toBeCloseTo(2 / 3, 9);
+test("of a stone shorter round than 24 mm a twelfth is bezelCurvature at once", () => {
+  expect(bezelCurvature(ellipse(1.5, 1.5)).greatest).toBeCloseTo(2 / 3, 9);
   const small = ellipse(3, 2.2);
   const half = small.perimeter / 24;
   const { nx, ny } = small.stationAt(half / small.perimeter);
-  expect(felt(small).greatest).toBeCloseTo(Math.atan2(ny, nx) / half, 4);
+  expect(bezelCurvature(small).greatest).toBeCloseTo(Math.atan2(ny, nx) / half, 4);
 });
 
-test("over any smooth convex outline the felt curvature adds up to one turn", () => {
+test("over any smooth convex outline the bezelCurvature curvature adds up to one turn", () => {
   const size = fc.double({ min: 6, max: 40, noNaN: true });
   fc.assert(
     fc.property(
@@ -41,7 +41,7 @@ test("over any smooth convex outline the felt curvature adds up to one turn", ()
       fc.double({ min: 2, max: 3, noNaN: true }),
       (length, flat, exponent) => {
         const outline = outlineOfShape({ shape: "cushion", length, width: length * flat, exponent });
-        const { places, corners } = felt(outline);
+        const { places, corners } = bezelCurvature(outline);
         fc.pre(corners.length === 0);
         const turned = places.reduce((all, { at, curvature }, i) => {
           const next = places[(i + 1) % places.length]!;
@@ -55,7 +55,7 @@ test("over any smooth convex outline the felt curvature adds up to one turn", ()
 });
 
 const corners = (shape: OutlineShape) =>
-  felt(outlineOfShape(shape)).corners.map(({ at, turn }) => [Number(at.toFixed(4)), Number(turn.toFixed(2))]);
+  bezelCurvature(outlineOfShape(shape)).corners.map(({ at, turn }) => [Number(at.toFixed(4)), Number(turn.toFixed(2))]);
 
 test("what turns fifteen degrees within a fifth of a millimetre is a corner, sharp or rounded; its neighbours do not feel it", () => {
   const edge = 0.2 / (Math.PI / 12);
@@ -63,8 +63,8 @@ test("what turns fifteen degrees within a fifth of a millimetre is a corner, sha
   expect(corners({ shape: "rectangle", length: 14, width: 10, corner: edge * 0.99 })).toHaveLength(4);
   for (const corner of [0, 0.3]) {
     const outline = outlineOfShape({ shape: "rectangle", length: 14, width: 10, corner });
-    expect(felt(outline).corners.map(({ turn }) => turn)).toEqual(Array(4).fill(expect.closeTo(Math.PI / 2, 2)));
-    expect(felt(outline).greatest).toBeLessThan(0.02);
+    expect(bezelCurvature(outline).corners.map(({ turn }) => turn)).toEqual(Array(4).fill(expect.closeTo(Math.PI / 2, 2)));
+    expect(bezelCurvature(outline).greatest).toBeLessThan(0.02);
   }
   expect(corners({ shape: "pear", length: 16, width: 11 })).toEqual([[0, expect.any(Number)]]);
   const heart = corners({ shape: "heart", length: 13, width: 14, cleft: 2.4 }).map(([at, turn]) => [at, Math.sign(turn!)]);
@@ -93,11 +93,11 @@ test("a notch is one from a tenth of a millimetre of depth on", () => {
 });
 
 test("a traced oval gathers as the true one does, to a tenth, however many its points and however they are joined", () => {
-  const { greatest } = felt(ellipse(12.5, 9));
+  const { greatest } = bezelCurvature(ellipse(12.5, 9));
   for (const count of [60, 120, 250, 500, 1000, 2000])
     for (const closed of ["curve", "polyline"] as const)
       for (const seed of [1, 77]) {
-        const { corners, greatest: found } = felt(outlineOfShape(tracedOval([12.5, 9], { count, closed, seed })));
+        const { corners, greatest: found } = bezelCurvature(outlineOfShape(tracedOval([12.5, 9], { count, closed, seed })));
         expect({ count, closed, off: Math.abs(found / greatest - 1) < 0.1, corners: corners.length }).toEqual({
           count,
           closed,

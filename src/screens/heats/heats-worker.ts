@@ -3,20 +3,20 @@ import { benchOf } from "@/core/piece/bench";
 import { useWhenIdle } from "@/ui/idle";
 import { useSession } from "@/ui/session";
 import { useTray } from "@/ui/tray";
-import { besideClient } from "@/workers/plan/client";
+import { planWorkerClient } from "@/workers/plan/client";
 
 /** One worker for whatever is tried on the heats before it is taken: what a move would do, and the five ways. */
-export const heatsBeside = besideClient();
+export const heatsWorker = planWorkerClient();
 
 /** Has it ready with this piece's own plan: the first answer of a new worker takes as long as ten of a used one. */
-export function useHeatsBeside(): void {
+export function useHeatsWorker(): void {
   const session = useSession();
   const tray = useTray();
   useWhenIdle(
     useCallback(() => {
       const { piece } = session.store.getState();
       const bench = benchOf(piece, tray.store.getState().bench);
-      heatsBeside
+      heatsWorker
         .prepare({ piece, bench, measured: [] })
         .catch((error: unknown) => console.error("nothing is planned beside the page", error));
     }, [session, tray]),

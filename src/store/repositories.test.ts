@@ -5,7 +5,7 @@ import tern from "@/core/piece/reference/tern-ring.piece.json";
 import { newDevice } from "./a-page.testing";
 import { openAhead } from "./database";
 import { deviceKeeper } from "./device";
-import { type Change, KeepError, type Keeper, type MakeRecord } from "./keeper";
+import { type Change, RepositoryError, type Repository, type MakeRecord } from "./repository";
 import { memoryKeeper } from "./memory";
 import { makeRecord, pieceRecord } from "./restoring";
 
@@ -39,55 +39,55 @@ beforeEach(newDevice);
 describe.each([
   ["memory", () => Promise.resolve(memoryKeeper())],
   ["device", deviceKeeper],
-] as const)("what every keeper promises: %s", (kind, open) => {
-  let keeper: Keeper;
-  beforeEach(async () => void (keeper = await open()));
+] as const)("what every repository promises: %s", (kind, open) => {
+  let repository: Repository;
+  beforeEach(async () => void (repository = await open()));
 
   test("says what it is, and starts with nothing", async () => {
-    expect(keeper.kind).toBe(kind);
-    expect(await keeper.newest(5)).toEqual({ records: [], unreadable: [], of: 0 });
-    expect(await keeper.bench()).toEqual({ records: [], unreadable: [] });
+    expect(repository.kind).toBe(kind);
+    expect(await repository.newest(5)).toEqual({ records: [], unreadable: [], of: 0 });
+    expect(await repository.bench()).toEqual({ records: [], unreadable: [] });
   });
 
   test("a write names the revision it was made on; one made on another is refused with what is there", async () => {
-    expect(await keeper.write([put("a", "1")])).toMatchObject([{ ok: true, record: { revision: 1 } }]);
-    expect(await keeper.write([put("a", "2", 1)])).toMatchObject([{ ok: true, record: { revision: 2 } }]);
+    expect(await repository.write([put("a", "1")])).toMatchObject([{ ok: true, record: { revision: 1 } }]);
+    expect(await repository.write([put("a", "2", 1)])).toMatchObject([{ ok: true, record: { revision: 2 } }]);
     for (const madeOn of [1, 3, null])
-      expect(await keeper.write([put("a", "3", madeOn)])).toMatchObject([{ ok: false, newer: { revision: 2, changed: "2" } }]);
-    expect(await keeper.write([put("a", "4", "any")])).toMatchObject([{ ok: true, record: { revision: 3 } }]);
-    expect(await keeper.write([{ store: "pieces", remove: "a" }])).toMatchObject([{ ok: true }]);
-    expect(await keeper.piece("a")).toBeNull();
-    expect(await keeper.write([put("a", "5", 3)])).toEqual([{ ok: false, newer: null }]);
+      expect(await repository.write([put("a", "3", madeOn)])).toMatchObject([{ ok: false, newer: { revision: 2, changed: "2" } }]);
+    expect(await repository.write([put("a", "4", "any")])).toMatchObject([{ ok: true, record: { revision: 3 } }]);
+    expect(await repository.write([{ store: "pieces", remove: "a" }])).toMatchObject([{ ok: true }]);
+    expect(await repository.piece("a")).toBeNull();
+    expect(await repository.write([put("a", "5", 3)])).toEqual([{ ok: false, newer: null }]);
   });
 
   test("pieces come newest first, as many as asked for, and all of them", async () => {
-    await keeper.write([put("a", "2"), put("b", "3"), put("c", "1")]);
-    expect(await keeper.ids()).toEqual(["b", "a", "c"]);
-    const { records, of } = await keeper.newest(2);
+    await repository.write([put("a", "2"), put("b", "3"), put("c", "1")]);
+    expect(await repository.ids()).toEqual(["b", "a", "c"]);
+    const { records, of } = await repository.newest(2);
     expect([records.map(({ id }) => id), of]).toEqual([["b", "a"], 3]);
     for (const [count, expected] of [
       [1, ["b"]],
       [3, ["b", "a", "c"]],
       [4, ["b", "a", "c"]],
     ] as const)
-      expect((await keeper.newest(count)).records.map(({ id }) => id)).toEqual(expected);
-    expect((await keeper.pieces()).records.map(({ id }) => id).sort()).toEqual(["a", "b", "c"]);
-    await keeper.write([put("d", "2"), put("e", "2")]);
-    expect((await keeper.newest(2)).records).toHaveLength(2);
+      expect((await repository.newest(count)).records.map(({ id }) => id)).toEqual(expected);
+    expect((await repository.pieces()).records.map(({ id }) => id).sort()).toEqual(["a", "b", "c"]);
+    await repository.write([put("d", "2"), put("e", "2")]);
+    expect((await repository.newest(2)).records).toHaveLength(2);
   });
 
   test("a change is made to what is kept at that moment, and null leaves it as it is", async () => {
-    await keeper.write([put("a", "1")]);
+    await repository.write([put("a", "1")]);
     const rename = (name: string): Change => ({
       store: "pieces",
       id: "a",
       change: (kept) => kept && { ...kept, piece: { ...kept.piece, name: kept.piece.name + name } },
     });
-    await Promise.all([keeper.write([rename("1")]), keeper.write([rename("2")])]);
-    expect(await keeper.piece("a")).toMatchObject({ revision: 3, piece: { name: "Tern ring12" } });
-    const [left] = await keeper.write([{ store: "pieces", id: "a", change: () => null }]);
+    await Promise.all([repository.write([rename("1")]), repository.write([rename("2")])]);
+    expect(await repository.piece("a")).toMatchObject({ revision: 3, piece: { name: "Tern ring12" } });
+    const [left] = await repository.write([{ store: "pieces", id: "a", change: () => null }]);
     expect(left).toMatchObject({ ok: false, newer: { revision: 3 } });
-    expect(await keeper.write([{ store: "pieces", id: "none", change: (kept) => kept }])).toEqual([{ ok: false, newer: null }]);
+    expect(await repository.write([{ store: "pieces", id: "none", change: (kept) => kept }])).toEqual([{ ok: false, newer: null }]);
   });
 
   test("makes are changed by the piece they make, the bench by itself", async () => {
@@ -97,18 +97,18 @@ describe.each([
       only: null,
       change: (kept: readonly MakeRecord[]) => make("a-1", [...(kept[0]?.make.done ?? []).map((each) => each.step), step]),
     });
-    await Promise.all(["one", "two", "three"].map((step) => keeper.write([tick(step)])));
-    expect((await keeper.makes()).records).toMatchObject([
+    await Promise.all(["one", "two", "three"].map((step) => repository.write([tick(step)])));
+    expect((await repository.makes()).records).toMatchObject([
       { revision: 3, make: { done: [{ step: "one" }, { step: "two" }, { step: "three" }] } },
     ]);
-    await keeper.write([{ store: "makes", put: make("a-2", []), madeOn: null }]);
+    await repository.write([{ store: "makes", put: make("a-2", []), madeOn: null }]);
     const seen: string[][] = [];
     const alone = (kept: readonly MakeRecord[]) => {
       seen.push(kept.map(({ id }) => id));
       return make("a-2", ["four"]);
     };
-    await keeper.write([{ store: "makes", piece: "a", only: "a-2", change: alone }]);
-    expect([seen, await keeper.makesOf("a")]).toMatchObject([
+    await repository.write([{ store: "makes", piece: "a", only: "a-2", change: alone }]);
+    expect([seen, await repository.makesOf("a")]).toMatchObject([
       [["a-2"]],
       [{ make: { done: [{}, {}, {}] } }, { make: { done: [{ step: "four" }] } }],
     ]);
@@ -117,18 +117,18 @@ describe.each([
       id: "bench",
       change: (kept) => ({ id: "bench", bench: { ...(kept?.bench ?? SHIPPED_BENCH), overshoot: by }, changed: "1" }),
     });
-    await keeper.write([overshoot(4)]);
-    await keeper.write([overshoot(5)]);
-    expect((await keeper.bench()).records).toMatchObject([{ revision: 2, bench: { overshoot: 5 } }]);
+    await repository.write([overshoot(4)]);
+    await repository.write([overshoot(5)]);
+    expect((await repository.bench()).records).toMatchObject([{ revision: 2, bench: { overshoot: 5 } }]);
   });
 
   test("many changes are made together or not at all: stopped or thrown out of, nothing of them stands", async () => {
-    await keeper.write([put("a", "1")]);
+    await repository.write([put("a", "1")]);
     const stop = new AbortController();
     const many = Array.from({ length: 20 }, (_, i) => put(`p${i}`, "2"));
-    const stopped = keeper.write(many, { signal: stop.signal, onDone: (done) => done === 7 && stop.abort() });
+    const stopped = repository.write(many, { signal: stop.signal, onDone: (done) => done === 7 && stop.abort() });
     await expect(stopped).rejects.toMatchObject({ trouble: "stopped" });
-    expect(await keeper.ids()).toEqual(["a"]);
+    expect(await repository.ids()).toEqual(["a"]);
     const failing: Change = {
       store: "pieces",
       id: "a",
@@ -136,18 +136,18 @@ describe.each([
         throw new RangeError("ours");
       },
     };
-    await expect(keeper.write([put("b", "2"), failing])).rejects.toThrow();
-    expect(await keeper.ids()).toEqual(["a"]);
+    await expect(repository.write([put("b", "2"), failing])).rejects.toThrow();
+    expect(await repository.ids()).toEqual(["a"]);
     let told = 0;
-    await keeper.write(many, { onDone: (done) => void (told = done) });
-    expect([told, (await keeper.ids()).length]).toEqual([20, 21]);
+    await repository.write(many, { onDone: (done) => void (told = done) });
+    expect([told, (await repository.ids()).length]).toEqual([20, 21]);
   });
 });
 
 test("a device that is full says so, and keeps nothing of the write that found it full", async () => {
-  const keeper = await deviceKeeper();
-  await keeper.write([put("a", "1")]);
-  const writes = keeper.write([put("b", "2"), put("c", "3")], {
+  const repository = await deviceKeeper();
+  await repository.write([put("a", "1")]);
+  const writes = repository.write([put("b", "2"), put("c", "3")], {
     onDone: (done) => {
       if (done === 1)
         jest.spyOn(IDBObjectStore.prototype, "put").mockImplementationOnce(() => {
@@ -156,7 +156,7 @@ test("a device that is full says so, and keeps nothing of the write that found i
     },
   });
   await expect(writes).rejects.toMatchObject({ trouble: "full" });
-  expect(await keeper.ids()).toEqual(["a"]);
+  expect(await repository.ids()).toEqual(["a"]);
 });
 
 /** Writes straight into the database, as no program of ours would. */
@@ -186,30 +186,30 @@ const tampered: readonly [string, Record<string, unknown>][] = [
 ];
 
 test.each(tampered)("a record with %s is set aside as it is, and hides no other", async (_name, raw) => {
-  const keeper = await deviceKeeper();
-  await keeper.write([put("a", "1")]);
+  const repository = await deviceKeeper();
+  await repository.write([put("a", "1")]);
   const bad = { ...raw, id: "bad", ...(typeof raw.piece === "object" && { piece: { id: "bad", ...(raw.piece as object) } }) };
   await tamper("pieces", bad);
-  const { records, unreadable } = await keeper.pieces();
+  const { records, unreadable } = await repository.pieces();
   expect(records.map(({ id }) => id)).toEqual(["a"]);
   expect(unreadable).toMatchObject([{ store: "pieces", key: "bad" }]);
   expect(unreadable[0]!.faults.length).toBeGreaterThan(0);
-  expect(await keeper.piece("bad")).toBeNull();
-  expect((await keeper.ids()).sort()).toEqual(["a", "bad"]);
-  expect(await keeper.write([put("bad", "2")])).toEqual([{ ok: false, newer: null }]);
+  expect(await repository.piece("bad")).toBeNull();
+  expect((await repository.ids()).sort()).toEqual(["a", "bad"]);
+  expect(await repository.write([put("bad", "2")])).toEqual([{ ok: false, newer: null }]);
 });
 
 test("a piece whose sizes an older program took is read, so that it can be put right; a broken make or bench is set aside", async () => {
-  const keeper = await deviceKeeper();
+  const repository = await deviceKeeper();
   const thin = structuredClone(good) as unknown as { id: string; piece: { id: string; carrier: { stock: { thickness: number } } } };
   [thin.id, thin.piece.id, thin.piece.carrier.stock.thickness] = ["thin", "thin", 5.5e-11];
   await tamper("pieces", thin);
-  expect(await keeper.piece("thin")).toMatchObject({ piece: { carrier: { stock: { thickness: 5.5e-11 } } } });
-  await keeper.write([{ store: "makes", put: make("a-1"), madeOn: null }]);
+  expect(await repository.piece("thin")).toMatchObject({ piece: { carrier: { stock: { thickness: 5.5e-11 } } } });
+  await repository.write([{ store: "makes", put: make("a-1"), madeOn: null }]);
   await tamper("makes", { id: "a-2", piece: "a", make: { done: 5 }, revision: 1, changed: "1" });
-  expect(await keeper.makes()).toMatchObject({ records: [{ id: "a-1" }], unreadable: [{ store: "makes", key: "a-2" }] });
+  expect(await repository.makes()).toMatchObject({ records: [{ id: "a-1" }], unreadable: [{ store: "makes", key: "a-2" }] });
   await tamper("settings", { id: "bench", bench: { shelves: "none" }, revision: 1, changed: "1" }, "bench");
-  expect(await keeper.bench()).toMatchObject({ records: [], unreadable: [{ store: "settings", key: "bench" }] });
+  expect(await repository.bench()).toMatchObject({ records: [], unreadable: [{ store: "settings", key: "bench" }] });
 });
 
 test("a database of version 2 is brought up: makes and the bench get a revision, and nothing of them is lost", async () => {
@@ -224,26 +224,26 @@ test("a database of version 2 is brought up: makes and the bench get a revision,
   await old.put("makes", plain);
   await old.put("settings", { ...SHIPPED_BENCH, overshoot: 6 }, "bench");
   old.close();
-  const keeper = await deviceKeeper();
-  expect(await keeper.makes()).toMatchObject({ records: [{ id: "a-1", piece: "a", revision: 1, make: plain }], unreadable: [] });
-  expect(await keeper.bench()).toMatchObject({ records: [{ revision: 1, bench: { overshoot: 6 } }], unreadable: [] });
+  const repository = await deviceKeeper();
+  expect(await repository.makes()).toMatchObject({ records: [{ id: "a-1", piece: "a", revision: 1, make: plain }], unreadable: [] });
+  expect(await repository.bench()).toMatchObject({ records: [{ revision: 1, bench: { overshoot: 6 } }], unreadable: [] });
 });
 
 test("a database opened ahead is the one that is taken, once; what went wrong with it is told to who takes it", async () => {
   const open = jest.spyOn(indexedDB, "open");
   openAhead();
-  const keeper = await deviceKeeper();
+  const repository = await deviceKeeper();
   expect(open).toHaveBeenCalledTimes(1);
-  await keeper.write([put("a", "1")]);
+  await repository.write([put("a", "1")]);
   expect(await (await deviceKeeper()).ids()).toEqual(["a"]);
   expect(open).toHaveBeenCalledTimes(2);
   newDevice();
   (await openDB("hoop-ledger", 99)).close();
   openAhead();
-  await expect(deviceKeeper()).rejects.toMatchObject(new KeepError("newer", null));
+  await expect(deviceKeeper()).rejects.toMatchObject(new RepositoryError("newer", null));
 });
 
 test("a database that a newer program left says so", async () => {
   (await openDB("hoop-ledger", 99)).close();
-  await expect(deviceKeeper()).rejects.toMatchObject(new KeepError("newer", null));
+  await expect(deviceKeeper()).rejects.toMatchObject(new RepositoryError("newer", null));
 });
