@@ -131,7 +131,7 @@ async function ofPiece<S extends "makes" | "drafts">(db: Database, store: S, pie
   ).records;
 }
 
-/** The last of an index, backward, and how many there are in all: read in as few turns as may be, for each waits for the page to be free. */
+/** The newest records of an index and the total count, in as few requests as possible: each one waits for the main thread. */
 async function last<S extends "pieces" | "makes">(db: Database, store: S, by: IndexNames<Schema, S>, count: number) {
   const kept = db.transaction(store).store;
   const index = kept.index(by);

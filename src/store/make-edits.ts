@@ -36,7 +36,7 @@ export interface MakeValues {
   readonly words?: string | null;
 }
 
-/** A change of a making as what it adds, takes away and sets, so that it is made to the making as it then is: what another window did stays. */
+/** An edit of a make: entries added, entries removed, values set. It is applied to the stored make, so edits from other windows are kept. */
 export interface MakeEdit {
   readonly drop?: Entries;
   readonly put?: Entries;

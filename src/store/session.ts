@@ -39,8 +39,8 @@ export function openSession(record: PieceRecord, repository: Repository, bench: 
   const faultsNow = (piece: Piece): Fault[] => pieceFaults(piece, benchOf(piece, bench()));
 
   /**
-   * The piece with a change made, or why it cannot be. One that is at fault already takes what leaves fewer faults and no new one; of a choice
-   * also what leaves the fields at fault that were.
+   * The piece after an edit, or why the edit is refused. A piece that has faults accepts an edit that leaves fewer and adds none; for a choice, the
+   * same fields may stay at fault.
    */
   function tried(recipe: Recipe, isChoice = false, say: (fault: Fault) => string = faultMessage): FieldReading<Piece> {
     const before = get().piece;
@@ -144,7 +144,7 @@ export function openSession(record: PieceRecord, repository: Repository, bench: 
   };
 }
 
-/** The same where there is none under that key, so that whoever goes by drafts is not told of each move of a drag. */
+/** Returns the same object if the key has no draft, so that subscribers are not notified at each drag move. */
 function without(drafts: Drafts, key: string): Drafts {
   if (!(key in drafts)) return drafts;
   const { [key]: _dropped, ...rest } = drafts;

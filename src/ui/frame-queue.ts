@@ -2,8 +2,8 @@
 const BUDGET = 6;
 
 /**
- * Works off what is asked for between frames, what was asked for last first, and tells after each frame that did some: whoever still wants the
- * rest asks again then. While every frame brings something new nothing is done: it passes by faster than anyone reads, and is done once it rests.
+ * Runs queued work between frames, newest request first, within a time budget per frame, and notifies after each frame that did some; callers that
+ * still need the rest ask again. While every frame brings new requests (fast scrolling) the queue is debounced.
  */
 export class FrameQueue<Key, Ask> {
   #asked = new Map<Key, Ask>();

@@ -2,9 +2,9 @@ import { useEffect } from "react";
 
 /** Time in ms for what is on screen to come first. */
 const AFTER = 1500;
-/** The browser gives at least this long (ms) only where no frame is to be drawn next. */
+/** An idle deadline above this (ms) means that no frame is pending. */
 const REST = 20;
-/** So soon (ms) after a key or a move of the hand the next one is awaited. */
+/** Input less than this long ago (ms) means that the user is still active. */
 const PAUSE = 400;
 const INPUT_EVENTS = ["keydown", "pointerdown", "pointermove", "wheel", "scroll"];
 /** What a screen shows less without is put off no longer than this (ms). */
@@ -19,7 +19,10 @@ function trackInput(): void {
   INPUT_EVENTS.forEach((each) => addEventListener(each, () => (lastInputAt = performance.now()), { capture: true, passive: true }));
 }
 
-/** Resolves once the page and the hands rest, so that what is done then holds up no key, no drag and no scrolling; or else after `longest` ms. */
+/**
+ * Resolves in an idle callback after a pause in user input, so that background work never delays a key press, a drag or scrolling. `longest` (ms)
+ * caps the wait.
+ */
 export function whenIdle(longest = Infinity): Promise<void> {
   trackInput();
   const end = performance.now() + longest;
@@ -36,7 +39,7 @@ export function whenIdle(longest = Infinity): Promise<void> {
   });
 }
 
-/** Runs `work` once, when the page stands and rests, or else `longest` ms later: what is fetched is then there when it is asked for. */
+/** Runs `work` once after the first render, when the page is idle (or after `longest` ms). Used to prefetch modules before they are needed. */
 export function useWhenIdle(work: () => unknown, longest = Infinity): void {
   useEffect(() => {
     let isGone = false;

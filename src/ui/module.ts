@@ -18,10 +18,7 @@ function hear(told: () => void): () => void {
   return () => listeners.delete(told);
 }
 
-/**
- * A part of the app that is fetched apart from the page, or null until it is there. It stands as soon as it has come, where a suspended one
- * would be held back for a while so as not to flicker.
- */
+/** A lazy-loaded module, or null until it has loaded. It renders as soon as it arrives; Suspense would delay it to avoid flicker. */
 export function useModule<T>(load: Load<T>): T | null {
   const part = useSyncExternalStore(
     hear,

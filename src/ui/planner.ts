@@ -17,9 +17,9 @@ import { FrameQueue } from "./frame-queue";
 
 // The one place where a piece becomes a plan, for every screen: on the page, or beside it where that takes longer than a frame or two.
 
-/** A traced outline of more points than this is planned beside the page. */
+/** A traced outline of more points than this is planned in a worker. */
 const MANY_POINTS = 200;
-/** A plan beside the page that is not there by then is given up (ms). */
+/** A plan in a worker that is not there by then is given up (ms). */
 const LONGEST = 10_000;
 /** Up to so many joints the best heats are found within a frame. */
 const MOST_AT_ONCE = 7;
@@ -31,7 +31,7 @@ const NOTHING_READ: Readings = [];
 interface Known {
   readonly bench: BenchEntry;
   readonly measured: Readings;
-  /** null while it is worked out beside the page. */
+  /** null while a worker computes it. */
   readonly attempt: Attempt | null;
   /** A search that may find it better heats. */
   readonly search: HeatsAsk | null;
@@ -53,8 +53,8 @@ function hearAnswers(hear: () => void): () => void {
 }
 
 /**
- * A piece's plan on the bench it was planned with, or else on the maker's own, or what stands against one; worked out once for as long as neither
- * it nor the bench changes. Null while a heavy one is.
+ * The plan of a piece on its own bench, else the maker's, or the faults that prevent one. Cached until the piece or the bench changes; null while a
+ * worker is planning a heavy piece.
  */
 type PlanOf = (piece: Piece, mine: BenchEntry) => Attempt | null;
 
@@ -66,7 +66,7 @@ interface Plans {
   readonly isSettling: (piece: Piece, mine: BenchEntry) => boolean;
 }
 
-/** What is known of every piece; another whenever something more is, so that what was drawn from it is drawn again. */
+/** All plans so far. The object is replaced when a plan arrives, so that subscribers re-render. */
 export function usePlans(): Plans {
   return useSyncExternalStore(
     hearAnswers,
@@ -129,7 +129,7 @@ function searchLater(ask: PlanJob): void {
   void searchAll();
 }
 
-/** One after the other beside the page, what was asked for last first. What fails is asked for again when it is next drawn. */
+/** One after the other in a worker, what was asked for last first. What fails is asked for again when it is next drawn. */
 async function searchAll(): Promise<void> {
   if (isSearching) return;
   isSearching = true;
@@ -171,7 +171,7 @@ function isHeavy({ mounts }: Piece): boolean {
   return mounts.some(({ stone: { outline } }) => outline.shape === "free" && outline.points.length > MANY_POINTS);
 }
 
-/** Its heats are remembered, or few enough to search, or else the last or the quickest until they are searched for. */
+/** Takes heats from the cache; with few joints searches them at once; otherwise uses the last or the quickest order until the worker has searched. */
 function planHere({ piece, bench, measured }: PlanJob): Known {
   let search: HeatsAsk | null = null;
   const heatsOf: HeatsOf = (assembly, wishes) => {
@@ -222,7 +222,7 @@ async function askPlanWorker(client: ReturnType<typeof planWorkerClient>, ask: P
   }
 }
 
-/** Puts a piece before all others that wait: what a screen shows alone. The returned takes it out again where it is not done by then. */
+/** Moves a piece to the front of the queue because a screen shows it. Returns a function that removes it from the queue if it is still waiting. */
 function prefer(piece: Piece, mine: BenchEntry, measured: Readings): () => void {
   const { bench } = knownOf(piece, mine, measured);
   const find = () => waiting.findIndex((each) => each.piece === piece && each.bench === bench && each.measured === measured);
@@ -243,7 +243,7 @@ const ownNow = () => ownMinutes;
 
 export interface Planned {
   readonly plan: Plan;
-  /** Whether what is shown is of before, in whole or in its heats: better is being worked out. */
+  /** Whether the plan shown, or its heats, are stale while the new ones are being computed. */
   readonly isSettling: boolean;
 }
 
@@ -251,8 +251,8 @@ export interface Planned {
 export type PlannedOrNot = (Planned & { readonly ok: true }) | { readonly ok: false; readonly faults: readonly Fault[] };
 
 /**
- * The plan of the piece that a screen shows alone, as it follows what was read of it: the one of before stays until it is there, and a worker
- * searches for its best heats.
+ * The plan of the piece on screen, with its readings applied. The previous plan stays until the new one is ready; a worker searches for the best
+ * heats.
  */
 export function usePlanned(piece: Piece, mine: BenchEntry, measured: Readings = NOTHING_READ): PlannedOrNot | null {
   const [client] = useState(heatsClient);

@@ -8,7 +8,7 @@ const MOST_POINTS = 60_000_000;
 
 export type SmallJpeg = { readonly ok: true; readonly jpeg: string } | { readonly ok: false; readonly problem: string };
 
-/** A picture made small: JPEG in base64, or what is wrong with it. The browser reads and scales it beside the page. */
+/** A picture made small: JPEG in base64, or what is wrong with it. The browser reads and scales it off the main thread. */
 export async function smallJpeg(file: Blob): Promise<SmallJpeg> {
   if (file.size > MOST_BYTES)
     return { ok: false, problem: `has ${Math.round(file.size / 1e6)} MB; use a picture of ${MOST_BYTES / 1e6} MB at most` };

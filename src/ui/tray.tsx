@@ -9,7 +9,7 @@ import { type TrayState } from "@/store/tray-state";
 import { type Units } from "@/words/show";
 import { IDLE_TIMEOUT, useWhenIdle } from "./idle";
 
-/** What reads and keeps is fetched apart from the page, as soon as the page's own script runs, and the database opened beside it. */
+/** The store is a separate chunk: loading it and opening the database both start as soon as the page script runs. */
 const loadTray = () => import("@/store/tray");
 if (typeof window !== "undefined") {
   openAhead();

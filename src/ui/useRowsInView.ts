@@ -13,7 +13,7 @@ interface Rows {
 
 /** The rows of a long list that stand in view, and a few beyond; all heights in px. */
 export function useRowsInView({ count, height, beyond, top, keyOf }: Rows) {
-  // What it asks is one object that changes within itself: remembered by its name, the rows of the first screen would stand for ever.
+  // The virtualizer mutates one object in place. Memoised by identity, the first screen's rows would never change, so memoisation is off here.
   "use no memo";
   const rows = useWindowVirtualizer<HTMLElement>({
     count,
@@ -21,7 +21,7 @@ export function useRowsInView({ count, height, beyond, top, keyOf }: Rows) {
     overscan: beyond,
     scrollMargin: top,
     getItemKey: keyOf,
-    // A row is as high as it is thought to be until the browser has laid it out: asked before that, it would lay out the page at once.
+    // Use the estimate until the row has been laid out: measuring earlier forces a synchronous layout.
     measureElement: (row, laidOut, all) =>
       laidOut ? measureElement(row, laidOut, all) : (all.itemSizeCache.get(keyOf(all.indexFromElement(row))) ?? height),
   });

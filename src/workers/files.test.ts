@@ -38,7 +38,7 @@ function wireThat(answer: (ask: FileAsk, reply: (reply: FileReply) => void, fail
   return wire;
 }
 
-test("a file is read beside the page, its progress told, its parts put together, and the worker ended", async () => {
+test("a file is read in a worker, its progress told, its parts put together, and the worker ended", async () => {
   const wire = wireThat((asked, reply) => answerFile(asked, reply));
   const told: [number, number][] = [];
   const opened = await readFile(ask, { onProgress: (...each) => told.push(each), signal: new AbortController().signal }, () => wire);

@@ -1,7 +1,7 @@
 /** The part of a worker that a client uses. */
 export type Wire = Pick<Worker, "postMessage" | "terminate" | "onmessage" | "onerror">;
 
-/** What a worker answers at once, before it begins: a browser may have ended one that was idle, and says nothing of it. */
+/** Acknowledgement that a worker posts before it starts. Browsers may end an idle worker without an event; a missing acknowledgement reveals that. */
 export const HEARD = "heard";
 /** One that was idle and does not answer that by then is given up for a new one (ms). */
 const MOST_SILENT = 1500;
@@ -16,7 +16,7 @@ export interface LatestWins<Ask, Reply> {
   /** @throws (rejects) with what went wrong in the worker. */
   ask(question: Ask): Promise<Reply | null>;
   cancel(): void;
-  /** Has a worker ready by asking it something nobody waits for, where there is none yet. Whatever is asked before that is answered ends it. */
+  /** Warms up a worker, if there is none, with a request whose answer is dropped. A request made before the answer cancels it. */
   prepare(question: Ask): Promise<void>;
   /** Ends the worker too where it is idle. The next question starts another. */
   end(): void;

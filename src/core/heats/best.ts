@@ -172,7 +172,7 @@ interface Solved {
 
 const NOTHING = { runs: 0, softens: 0, atRisk: 0, heats: 0, ranks: 0 } as const;
 
-/** Costs to search up to, one after the other: a search is the quicker the less it may cost, and little moves in most best plans. */
+/** Cost limits, tried in turn: a low limit prunes more of the search, and in most best plans few joints move. */
 const LIMITS: readonly Cost[] = [pack({ ...NOTHING, softens: 1 }), ...[1, 2, 4, 8].map((runs) => pack({ ...NOTHING, runs })), NEVER];
 
 /** The task with the least cost; of equals the first. Null if none can be made. */

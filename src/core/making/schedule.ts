@@ -45,11 +45,10 @@ const LEAST_LOOKS = 300;
 const EPSILON = 1e-9;
 
 /**
- * The shortest day: an order of work is begun at every place where it can be, the longest rest first, and left where a bound shows that it ends no
- * earlier than the best found. The bound lets the hands leave and take up work at will; it is no less than the hands' sum with the shortest wait
- * that ends the work, nor than the longest chain. Tasks are in an order in which each is listed after those it is after. Where that makes the day no
- * longer, what belongs to one piece is done one thing after the other; `pieceOf` tells whose a step is.
- * @throws where one is after another that is not listed before it.
+ * Finds the shortest day by branch and bound: longest remaining chain first, pruned where a lower bound is no better than the best day found. The
+ * bound allows preemption; it is at least the total hands-on time plus the shortest final wait, and at least the longest chain. Tasks are in an
+ * order in which each is listed after those it is after. Where that makes the day no longer, what belongs to one piece is done one thing after the
+ * other; `pieceOf` tells whose a step is. @throws where one is after another that is not listed before it.
  */
 export function schedule(tasks: readonly PlannedTask[], pieceOf: (step: string) => string = () => ""): Schedule {
   const gos = gosOf(tasks);

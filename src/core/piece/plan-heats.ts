@@ -70,7 +70,7 @@ function heatPlanOf(best: BestHeats): HeatPlan {
   };
 }
 
-/** Of a pair every step is done twice. */
+/** Adds the number of copies to a step: a pair is made together, step by step. */
 function madeTimes(each: Step, copies: number): Step {
   return copies === 1 ? each : { ...each, values: { ...each.values, copies } };
 }

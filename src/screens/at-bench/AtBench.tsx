@@ -162,7 +162,7 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
       say("Done is held: choose what is to be done about the reading, or read it again.");
       return;
     }
-    // Who works on what waits for nothing goes on with it until the next step's part is out.
+    // After switching to a step that is free, stay with free steps until the waiting part is out.
     look(step === besides ? free(step.id) : null);
     setLooked(new Set());
     if (doneAt === undefined) void keep(ticking(make, entriesOf(step), true, new Date().toISOString()));

@@ -115,7 +115,7 @@ function Outcome({ attempt }: { readonly attempt: Attempt | undefined }) {
   );
 }
 
-/** The piece planned in every way beside the page, one after the other. */
+/** The piece planned in every way in a worker, one after the other. */
 function useWays(piece: Piece, bench: BenchEntry): Partial<Readonly<Record<Way, Attempt>>> {
   const [attempts, setAttempts] = useState<Partial<Record<Way, Attempt>>>({});
   const [failure, setFailure] = useState<Error | null>(null);

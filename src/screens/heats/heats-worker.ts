@@ -8,7 +8,7 @@ import { planWorkerClient } from "@/workers/plan/client";
 /** One worker for whatever is tried on the heats before it is taken: what a move would do, and the five ways. */
 export const heatsWorker = planWorkerClient();
 
-/** Has it ready with this piece's own plan: the first answer of a new worker takes as long as ten of a used one. */
+/** Warms up the worker with this piece when the page is idle: the first answer takes about ten times as long as later ones. */
 export function useHeatsWorker(): void {
   const session = useSession();
   const tray = useTray();
@@ -18,7 +18,7 @@ export function useHeatsWorker(): void {
       const bench = benchOf(piece, tray.store.getState().bench);
       heatsWorker
         .prepare({ piece, bench, measured: [] })
-        .catch((error: unknown) => console.error("nothing is planned beside the page", error));
+        .catch((error: unknown) => console.error("nothing is planned in the worker", error));
     }, [session, tray]),
   );
 }

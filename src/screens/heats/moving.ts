@@ -55,7 +55,7 @@ export const nextCard: KeyboardCoordinateGetter = (
   return rect ? { x: rect.left + rect.width / 2, y: rect.top + rect.height / 2 } : currentCoordinates;
 };
 
-/** What the move that is held would make of the piece, planned beside the page; null while that is worked out. */
+/** What the move that is held would make of the piece, planned in a worker; null until that is done. */
 export type Outcome = Attempt | null;
 
 /** Moving heats and joints: what is held, what letting go would do, and doing it. */

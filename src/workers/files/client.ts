@@ -10,7 +10,7 @@ export interface Watch {
   readonly signal: AbortSignal;
 }
 
-/** Reads a file beside the page; null once it is cancelled. @throws (rejects) with what went wrong in the worker. */
+/** Reads a file in a worker; null once it is cancelled. @throws (rejects) with what went wrong in the worker. */
 export function readFile(ask: FileAsk, { onProgress, signal }: Watch, start: () => Wire = worker): Promise<Opened | null> {
   const wire = start();
   const parts: Extract<FileReply, { kind: "part" }>[] = [];

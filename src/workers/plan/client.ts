@@ -1,7 +1,7 @@
 import { latestWins } from "../latest-wins";
 import { type PlanJob, type BesideReply } from "./protocol";
 
-/** Whole plans worked out beside the page. */
+/** Whole plans computed in a worker. */
 export function planWorkerClient() {
   return latestWins<PlanJob, BesideReply>(() => new Worker(new URL("./plan.worker.ts", import.meta.url), { type: "module" }));
 }
