@@ -55,7 +55,7 @@ const YEAR: readonly Row[] = [
     beyond: { "wall.length": 0.9 },
   },
   { day: "2026-05-26", piece: "cockle-ring", words: "third heat a touch long", minutes: 209 },
-  { day: "2026-06-09", piece: "dotterel-ring", words: "wall pushed by hand, stone taped", minutes: 195 },
+  { day: "2026-06-09", piece: "dotterel-ring", words: "bezel pushed by hand, stone taped", minutes: 195 },
   { day: "2026-06-23", piece: "limpet-ring", words: "points filed thin first", minutes: 226 },
   { day: "2026-07-07", piece: "curlew-ring", words: "arch sprung a little, bound it", minutes: 274 },
   { day: "2026-07-21", piece: "strand-ring", words: "sawn again, clean join", minutes: 176, method: "saw" },
