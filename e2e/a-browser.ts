@@ -1,11 +1,12 @@
 import { spawn } from "node:child_process";
 import { type Page, chromium } from "@playwright/test";
+import { findChromium } from "../scripts/chromium.mjs";
 import { CHROMIUM } from "./places";
 
 /** Chromium as a process of its own, on a profile that outlives it, with a page of its own. */
 export async function browserOn(profile: string): Promise<{ page: Page; kill: () => Promise<void> }> {
   const args = ["--headless", "--remote-debugging-port=0", `--user-data-dir=${profile}`, ...CHROMIUM.args];
-  const child = spawn(CHROMIUM.executablePath, args, { stdio: ["ignore", "ignore", "pipe"] });
+  const child = spawn(findChromium() ?? "", args, { stdio: ["ignore", "ignore", "pipe"] });
   const ended = new Promise<void>((resolve) => child.once("exit", () => resolve()));
   const address = await new Promise<string>((resolve) => {
     let said = "";

@@ -1,13 +1,13 @@
 import { readFileSync } from "node:fs";
 import { type Page, expect } from "@playwright/test";
-import { findChromium } from "../scripts/chromium.mjs";
+import { findHeadless } from "../scripts/chromium.mjs";
 
 /** The server that starts with the demo, and the one that starts with nothing; known once both have started. */
 export const DEMO = process.env.DEMO_ADDRESS ?? "";
 export const EMPTY = `${process.env.EMPTY_ADDRESS ?? ""}/`;
 
 export const CHROMIUM = {
-  executablePath: findChromium() ?? "",
+  executablePath: findHeadless() ?? "",
   args: ["--no-sandbox", "--disable-dev-shm-usage", "--disable-background-networking", "--disable-component-update"],
 };
 

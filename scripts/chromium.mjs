@@ -2,16 +2,21 @@
 import { accessSync, constants, existsSync, readdirSync } from "node:fs";
 import { delimiter, join } from "node:path";
 
-// Without a window of its own it starts and draws a third faster; it is the same browser, from the same sources.
-const NAMES = ["chromium-headless-shell", "chromium", "chromium-browser"];
-const DEBIAN = ["/usr/bin/chromium-headless-shell", "/usr/bin/chromium"];
+const NAMES = ["chromium", "chromium-browser"];
+const DEBIAN = "/usr/bin/chromium";
 
-/** What PLAYWRIGHT_CHROMIUM_EXECUTABLE_PATH names, else one on the path, one of Debian's, or one below PLAYWRIGHT_BROWSERS_PATH. */
+const HEADLESS = "/usr/bin/chromium-headless-shell";
+
+/** The same browser without windows, where it is installed, for tests that need no profile: it starts and draws a third faster, and keeps nothing. */
+export function findHeadless() {
+  return process.env.PLAYWRIGHT_CHROMIUM_EXECUTABLE_PATH === undefined && isProgram(HEADLESS) ? HEADLESS : findChromium();
+}
+
+/** What PLAYWRIGHT_CHROMIUM_EXECUTABLE_PATH names, else one on the path, Debian's, or one below PLAYWRIGHT_BROWSERS_PATH. */
 export function findChromium() {
   const named = process.env.PLAYWRIGHT_CHROMIUM_EXECUTABLE_PATH;
-  const folders = (process.env.PATH ?? "").split(delimiter);
-  const onPath = NAMES.flatMap((name) => folders.map((folder) => join(folder, name)));
-  return [...(named ? [named] : []), ...onPath, ...DEBIAN, ...ofPlaywright()].find(isProgram) ?? null;
+  const onPath = (process.env.PATH ?? "").split(delimiter).flatMap((folder) => NAMES.map((name) => join(folder, name)));
+  return [...(named ? [named] : []), ...onPath, DEBIAN, ...ofPlaywright()].find(isProgram) ?? null;
 }
 
 function ofPlaywright() {
