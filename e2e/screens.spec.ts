@@ -2,28 +2,30 @@ import AxeBuilder from "@axe-core/playwright";
 import { expect, test } from "./a-test";
 import { EMPTY, field, figure, fourStones, kept, laid } from "./places";
 
-const PLACES = [
-  ...["/", "/my-bench", "/ledger", "/cards?pieces=tern-ring"],
-  ...["stone", "wall", "plate", "hoop", "heats", "making", "card", "bench"].map((stage) => `/pieces/whelk-ring/${stage}`),
-  EMPTY,
-];
+const whelk = (...stages: readonly string[]) => stages.map((stage) => `/pieces/whelk-ring/${stage}`);
+const PLACES = {
+  "page beside a piece": ["/", "/my-bench", "/ledger", "/cards?pieces=tern-ring", EMPTY],
+  "stage of a size": whelk("stone", "wall", "plate", "hoop"),
+  "stage of the making": whelk("heats", "making", "card", "bench"),
+};
 
-test("no page has anything serious against it, or is wider than the screen", async ({ page }) => {
-  test.setTimeout(120_000);
-  for (const place of PLACES) {
-    await page.setViewportSize({ width: 1280, height: 800 });
-    await page.goto(place);
-    await expect(page.getByRole("main")).toBeVisible();
-    const { violations } = await new AxeBuilder({ page }).analyze();
-    const serious = violations.filter(({ impact }) => impact === "serious" || impact === "critical");
-    expect([place, serious.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)]).toEqual([place, []]);
-    for (const width of [1024, 1920]) {
-      await page.setViewportSize({ width, height: 800 });
-      const wider = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
-      expect([place, width, Math.max(0, wider)]).toEqual([place, width, 0]);
+for (const [what, places] of Object.entries(PLACES))
+  test(`no ${what} has anything serious against it, or is wider than the screen`, async ({ page }) => {
+    test.setTimeout(180_000);
+    for (const place of places) {
+      await page.setViewportSize({ width: 1280, height: 800 });
+      await page.goto(place);
+      await expect(page.getByRole("main")).toBeVisible();
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      const serious = violations.filter(({ impact }) => impact === "serious" || impact === "critical");
+      expect([place, serious.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)]).toEqual([place, []]);
+      for (const width of [1024, 1920]) {
+        await page.setViewportSize({ width, height: 800 });
+        const wider = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+        expect([place, width, Math.max(0, wider)]).toEqual([place, width, 0]);
+      }
     }
-  }
-});
+  });
 
 test("pages carry the strict policy, workers' files one of their own, and nothing is fetched from elsewhere", async ({ page }) => {
   const elsewhere: string[] = [];
