@@ -4,6 +4,9 @@ import { type Random, mutated } from "./random";
 import { report } from "./report";
 
 const [tern] = DEMO_PIECES;
+/** So many ask at once, each so many times. */
+const [CALLERS, EACH] = [25, 40];
+
 const many = (count: number, each: unknown) => Array.from({ length: count }, () => each);
 const fields = (count: number) => Object.fromEntries(many(count, 1).map((value, i) => [`k${i}`, value]));
 const free = (count: number, reach: (i: number) => number) => ({
@@ -73,14 +76,14 @@ export async function attackServer(address: string, random: Random): Promise<voi
   });
   let failed = 0;
   await Promise.all(
-    many(25, 0).map(async () => {
-      for (let i = 0; i < 20; i++) {
+    many(CALLERS, 0).map(async () => {
+      for (let i = 0; i < EACH; i++) {
         const { status } = await post(mutated(random.of(DEMO_PIECES), random));
         if (status !== 200 && status !== 422) failed++;
       }
     }),
   );
-  report({ what: "server: mutated pieces, 25 at a time", tries: 500, bad: failed, found: "200 or 422 each" });
+  report({ what: `server: mutated pieces, ${CALLERS} at a time`, tries: CALLERS * EACH, bad: failed, found: "200 or 422 each" });
   report({ what: "server: a body that never ends", tries: 1, ...(await slowBody(address)) });
 }
 

@@ -41,10 +41,10 @@ export const READY_SIZES = {
 } as const;
 
 export const ADD = "Add";
-export const METAL_OF = (one: string): string => `Metal of the ${one}`;
-export const REMOVE = (text: string): string => `Remove ${text}`;
+export const metalOf = (one: string): string => `Metal of the ${one}`;
+export const removeText = (text: string): string => `Remove ${text}`;
 export const INSIDE_OUT = {
   tubes: "The inside must be less than the outside",
   cups: "Twice the thickness must be less than the length and the width",
 } as const;
-export const SIZE_NEEDED = (label: string): string => `${label}: type a length, e.g. 6.8 or 1/4in`;
+export const sizeNeeded = (label: string): string => `${label}: type a length, e.g. 6.8 or 1/4in`;

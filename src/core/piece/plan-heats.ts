@@ -206,8 +206,9 @@ function commonPallions(solder: readonly Pallions[]): PlannedHeat["pallions"] {
 }
 
 function overshootFindings({ parts }: Assembly, { overshoot, shelf }: HeatWishes): Finding[] {
-  if (overshoot <= SAFE_OVERSHOOT || !parts.some(({ metal }) => METALS[metal].firestains)) return [];
-  const hottest = solderFlames(shelf, overshoot).filter(({ working }) => danger(working, "sterling") !== null);
+  if (overshoot <= SAFE_OVERSHOOT) return [];
+  const stained = parts.map(({ metal }) => metal).filter((metal) => METALS[metal].firestains);
+  const hottest = solderFlames(shelf, overshoot).filter(({ working }) => stained.some((metal) => danger(working, metal) !== null));
   return hottest.map(({ id, working }) => finding("heats.overshoot", "warning", "heats", { overshoot, grade: id, working }));
 }
 

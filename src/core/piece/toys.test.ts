@@ -135,6 +135,12 @@ test("a metal from outside is offered where it is used, weighed, kept from heats
   expect(before.heats.filter(({ joints }) => joints.includes("m1.foot")).every(({ working }) => working > 720)).toBe(true);
   expect(plan.heatPlan.status === "impossible" || heatOf(plan, "m1.foot").working < 720).toBe(true);
   expect(plan.drawing.settings.m1!.plan).toEqual(before.drawing.settings.m1!.plan);
+  const overheated = (stains: boolean) => {
+    Object.assign(METALS, { moonmetal: { ...moonmetal, firestains: stains } });
+    const hot = { ...plated, heats: { ...tern.heats, overshoot: 14 } };
+    return planPiece(hot, SHIPPED_BENCH).findings.filter(({ code }) => code === "heats.overshoot").length;
+  };
+  expect(overheated(true)).toBeGreaterThan(overheated(false));
   const worn = { ...tern, kind: "earrings", carrier: { type: "posts", wire: 0.8, length: 10, at: [0, 0], metal } } as unknown as Piece;
   expect(planPiece(worn, SHIPPED_BENCH).findings.map(({ code }) => code)).toContain("ear.metal");
 });

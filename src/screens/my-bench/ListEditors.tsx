@@ -5,10 +5,11 @@ import { type Draft as Editable } from "immer";
 import { useState } from "react";
 import { oneLine } from "@/core/measure/one-line";
 import { MM_PER_INCH, readLength } from "@/core/measure/reading";
-import { METALS, type Metal, metalsFor } from "@/core/metal/metals";
+import { METALS, type Metal } from "@/core/metal/metals";
 import { type BenchEntry, type Strip, SHIPPED } from "@/core/piece/bench";
 import { useUnits } from "@/ui/tray";
 import { type Units, lengthUnit, showLength } from "@/words/show";
+import { MetalSelect } from "./MetalSelect";
 import { type BenchEdit } from "./bench-edit";
 import { BenchEntryField } from "./BenchEntryField";
 
@@ -172,18 +173,7 @@ export function StripEditor({ edit }: { readonly edit: BenchEdit }) {
         </div>
       ))}
       <div className="grid grid-cols-[1fr_1fr_auto] items-center gap-2 border-t border-hair py-1.5">
-        <select
-          aria-label="Metal of the strip"
-          value={metal}
-          onChange={(event) => setMetal(event.target.value as Metal)}
-          className="entry !justify-start text-[13px] font-[540]"
-        >
-          {metalsFor("strip").map((each) => (
-            <option key={each} value={each}>
-              {METALS[each].name}
-            </option>
-          ))}
-        </select>
+        <MetalSelect label="Metal of the strip" use="strip" value={metal} onChoose={setMetal} />
         <input
           aria-label={`Thickness of the strip, ${unit}`}
           placeholder={`thick, ${unit} or ga`}

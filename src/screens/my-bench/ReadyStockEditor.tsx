@@ -4,12 +4,13 @@ import { type Draft as Editable } from "immer";
 import { Plus, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { readLength } from "@/core/measure/reading";
-import { METALS, type Metal, metalsFor } from "@/core/metal/metals";
+import { type Metal } from "@/core/metal/metals";
 import { type BenchEntry } from "@/core/piece/bench";
 import { type ReadyCup, type ReadyTube } from "@/core/piece/ready-stock";
 import { useUnits } from "@/ui/tray";
-import { ADD, INSIDE_OUT, METAL_OF, READY_NAMES, READY_SIZES, REMOVE, SIZE_NEEDED, cupText, tubeText } from "@/words/ready-stock";
+import { ADD, INSIDE_OUT, metalOf, READY_NAMES, READY_SIZES, removeText, sizeNeeded, cupText, tubeText } from "@/words/ready-stock";
 import { type Units, lengthUnit } from "@/words/show";
+import { MetalSelect } from "./MetalSelect";
 import { type BenchEdit } from "./bench-edit";
 
 type Kind = keyof typeof READY_SIZES;
@@ -42,13 +43,13 @@ export function ReadyStockEditor({ edit, kind }: { readonly edit: BenchEdit; rea
   return (
     <>
       <ul className="text-[13.5px]">
-        {all.map((stock) => (
-          <li key={JSON.stringify(stock)} className="flex items-center justify-between gap-2 border-t border-hair py-0.5">
+        {all.map((stock, i) => (
+          <li key={`${i} ${JSON.stringify(stock)}`} className="flex items-center justify-between gap-2 border-t border-hair py-0.5">
             {textOf(stock)}
             <button
               type="button"
               className="btn btn-plain"
-              aria-label={REMOVE(textOf(stock))}
+              aria-label={removeText(textOf(stock))}
               onClick={() => void remove(stock).then(setProblem)}
             >
               <Trash2 size={14} aria-hidden="true" />
@@ -57,18 +58,7 @@ export function ReadyStockEditor({ edit, kind }: { readonly edit: BenchEdit; rea
         ))}
       </ul>
       <div className="grid grid-cols-[1fr_1fr_1fr] items-center gap-2 border-t border-hair py-1.5">
-        <select
-          aria-label={METAL_OF(one)}
-          value={metal}
-          onChange={(event) => setMetal(event.target.value as Metal)}
-          className="entry !justify-start text-[13px] font-[540]"
-        >
-          {metalsFor("wall").map((each) => (
-            <option key={each} value={each}>
-              {METALS[each].name}
-            </option>
-          ))}
-        </select>
+        <MetalSelect label={metalOf(one)} use="wall" value={metal} onChoose={setMetal} />
         {sizes.map(({ name, label }) => (
           <input
             key={name}
@@ -109,7 +99,7 @@ function readSizes(
     const text = typed[name] ?? "";
     if (isOptional && text.trim() === "") continue;
     const reading = readLength(text, units.length);
-    if (!reading.ok) return { problem: SIZE_NEEDED(label) };
+    if (!reading.ok) return { problem: sizeNeeded(label) };
     sizes[name] = reading.value;
   }
   const { outside = 0, inside = 0, length = 0, width = 0, thickness = 0 } = sizes;

@@ -31,15 +31,15 @@ export function ReadyStock({ mount, kind }: { readonly mount: string; readonly k
   const take = (use: Pick<WallEntry, "metal" | "tube" | "cup">) =>
     setProblem(session.change((each) => void Object.assign(each.mounts.find(({ id }) => id === mount)!.wall, use)));
   const isUsed = (use: Pick<WallEntry, "metal" | "tube" | "cup">) =>
-    Object.entries(use).every(([name, value]) => JSON.stringify(wall[name as keyof WallEntry]) === JSON.stringify(value));
+    wall.metal === use.metal && isSameSizes(wall.tube, use.tube) && isSameSizes(wall.cup, use.cup);
   return (
     <>
       <p id={heading} className="border-t border-hair pt-1 text-[11.5px] text-soft">
         {READY_NAMES[`${kind}s`].offered}
       </p>
       <ul aria-labelledby={heading} className="pb-1 text-[12.5px]">
-        {offered.slice(0, MOST_OFFERED).map(({ text, over, use }) => (
-          <li key={text}>
+        {offered.slice(0, MOST_OFFERED).map(({ text, over, use }, i) => (
+          <li key={`${i} ${text}`}>
             <button
               type="button"
               className="btn btn-plain !grid !h-auto w-full !justify-start gap-0 !py-1 text-left leading-tight max-lg:min-h-[44px]"
@@ -59,4 +59,12 @@ export function ReadyStock({ mount, kind }: { readonly mount: string; readonly k
       )}
     </>
   );
+}
+
+/** Whether a bezel has just these sizes; one that is made of the other kind is not asked. */
+function isSameSizes(has: object | undefined, wanted: object | undefined): boolean {
+  if (!wanted) return true;
+  const sizes = { ...has } as Readonly<Record<string, unknown>>;
+  const entries = Object.entries(wanted);
+  return Object.keys(sizes).length === entries.length && entries.every(([name, value]) => sizes[name] === value);
 }
