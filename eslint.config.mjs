@@ -3,6 +3,28 @@ import a11y from "eslint-plugin-jsx-a11y";
 import hooks from "eslint-plugin-react-hooks";
 import ts from "typescript-eslint";
 
+const ROUND_LENGTH = {
+  selector: "CallExpression[callee.name=/^(showLength|withUnit)$/] > Literal.arguments:first-child",
+  message: "A round number of millimetres is none in inches: use smallLength, or a value of the plan.",
+};
+
+const TEXT_PROPS = "aria-label|aria-valuetext|aria-roledescription|label|title|placeholder|alt|hint|help|lead|unit|legend|summary";
+const LETTERS = "/[A-Za-z]{2,}/";
+
+const TEXTS = [
+  `JSXText[value=${LETTERS}]`,
+  `JSXAttribute[name.name=/^(${TEXT_PROPS})$/] > Literal[value=${LETTERS}]`,
+  `JSXAttribute[name.name=/^(${TEXT_PROPS})$/] > JSXExpressionContainer > TemplateLiteral > TemplateElement[value.raw=${LETTERS}]`,
+  `:matches(JSXElement, JSXFragment) > JSXExpressionContainer > :matches(ConditionalExpression, LogicalExpression) > Literal[value=${LETTERS}]`,
+  `:matches(JSXElement, JSXFragment) > JSXExpressionContainer > TemplateLiteral > TemplateElement[value.raw=${LETTERS}]`,
+  `Property[key.name=/^(${TEXT_PROPS})$/] > :matches(Literal[value=${LETTERS}], TemplateLiteral > TemplateElement[value.raw=${LETTERS}])`,
+].map((selector) => ({ selector, message: "Texts for people are in src/words: put it there and use it here." }));
+
+const COLOURS = ["Literal", "TemplateElement"].map((node) => ({
+  selector: `${node}[value${node === "Literal" ? "" : ".raw"}=/(^|[^(\\w])#[0-9a-fA-F]{3,8}\\b/]`,
+  message: "Colours are tokens of globals.css: use one, or add one there.",
+}));
+
 export default ts.config(
   { ignores: ["node_modules", ".next", ".build", "src/formats/generated", "next-env.d.ts", "test-results", "playwright-report", "public"] },
   {
@@ -45,17 +67,19 @@ export default ts.config(
     },
   },
   {
-    files: ["src/{words,ui,screens}/**/*.{ts,tsx}"],
+    files: ["src/words/**/*.ts"],
     ignores: ["**/*.test.ts"],
-    rules: {
-      "no-restricted-syntax": [
-        "error",
-        {
-          selector: "CallExpression[callee.name=/^(showLength|withUnit)$/] > Literal.arguments:first-child",
-          message: "A round number of millimetres is none in inches: use smallLength, or a value of the plan.",
-        },
-      ],
-    },
+    rules: { "no-restricted-syntax": ["error", ROUND_LENGTH] },
+  },
+  {
+    files: ["src/{app,ui,screens}/**/*.{ts,tsx}"],
+    ignores: ["**/*.test.ts", "src/app/api/**"],
+    rules: { "no-restricted-syntax": ["error", ROUND_LENGTH, ...TEXTS, ...COLOURS] },
+  },
+  {
+    // The one table of the colours of stones.
+    files: ["src/ui/stone-tint.ts"],
+    rules: { "no-restricted-syntax": ["error", ROUND_LENGTH, ...TEXTS] },
   },
   {
     files: ["src/core/**/*.ts"],

@@ -9,8 +9,9 @@ import { NoticesProvider } from "@/ui/notices";
 import { OpeningProvider } from "@/ui/opening";
 import { TrayProvider } from "@/ui/tray";
 import "./globals.css";
+import { layoutText } from "@/words/app";
 
-export const metadata: Metadata = { title: "Hoop Ledger", description: "Sizes bezel strips, plates and ring blanks, and plans the heats" };
+export const metadata: Metadata = { title: layoutText.hoopLedger, description: layoutText.sizesBezelStripsPlatesAnd };
 
 export default async function RootLayout({ children }: { readonly children: ReactNode }) {
   await connection();

@@ -1,6 +1,7 @@
 import { type CautionCode } from "@/core/making/step";
 import { capital } from "@/words/names";
 import { CAUTIONS, CAUTIONS_DEFER } from "@/words/steps";
+import { cautionsText } from "@/words/ui";
 
 interface Props {
   readonly codes: readonly CautionCode[];
@@ -14,16 +15,16 @@ export function Cautions({ codes, isNight = false }: Props) {
   return (
     <div
       role="note"
-      aria-label="Cautions"
+      aria-label={cautionsText.cautions}
       className={
         isNight
-          ? "mt-4 max-w-[680px] rounded-[8px] bg-[#2b2317] px-3.5 py-2.5 text-[15px] leading-[1.4] text-[#f5d9ad]"
-          : "mt-3 rounded-[5px] bg-warn-wash px-[9px] py-[7px] text-[12.5px] leading-[1.4] text-[#6b3500]"
+          ? "mt-4 max-w-194.5 rounded-lg bg-night-warn-wash px-3.5 py-2.5 text-base leading-text text-solder-pale"
+          : "mt-3 rounded-md bg-warn-wash px-2.5 py-2 text-sm leading-text text-umber"
       }
     >
       {codes.map((code) => (
         <p key={code} className="mb-1">
-          <b className="font-[680]">◆ {capital(CAUTIONS[code].name)}.</b> {CAUTIONS[code].text}
+          <b className="font-strong">◆ {capital(CAUTIONS[code].name)}.</b> {CAUTIONS[code].text}
         </p>
       ))}
       <p>{CAUTIONS_DEFER}</p>

@@ -51,10 +51,10 @@ export function ChoiceField<T extends string>({
   const id = useId();
   return (
     <div
-      className={`grid items-center gap-x-2 border-t border-hair py-px max-lg:py-[3px] ${COLUMNS[width]} ${isHighlighted ? "field-lit" : ""}`}
+      className={`grid items-center gap-x-2 border-t border-hair py-px max-lg:py-1 ${COLUMNS[width]} ${isHighlighted ? "field-lit" : ""}`}
       {...handlers}
     >
-      <div className="text-[13.5px] leading-tight">
+      <div className="text-sm leading-tight">
         {explains ? (
           <Explained word={explains} id={id}>
             {label}
@@ -63,16 +63,16 @@ export function ChoiceField<T extends string>({
           <span id={id}>{label}</span>
         )}
         {hint && (
-          <small id={`${id}-hint`} className="narrow block text-[11.5px] text-soft">
+          <small id={`${id}-hint`} className="narrow block text-xs text-soft">
             {hint}
           </small>
         )}
       </div>
-      <Suspense fallback={<div className="entry justify-between text-[13px] font-[540]">{text}</div>}>
+      <Suspense fallback={<div className="entry justify-between text-sm font-medium">{text}</div>}>
         <ChoiceSelect id={id} name={label} isHinted={hint !== undefined} value={value} text={text} options={options} onChoose={choose} />
       </Suspense>
       {problem && (
-        <p role="alert" className="col-span-2 pt-1 text-[12px] leading-snug text-bad">
+        <p role="alert" className="col-span-2 pt-1 text-xs leading-snug text-bad">
           <span aria-hidden="true">◆ </span>
           {problem}.
         </p>

@@ -27,7 +27,7 @@ function ChoiceSelectNow({ id, name, isHinted, value, text, options, onChoose }:
         aria-labelledby={id}
         aria-describedby={isHinted ? `${id}-hint` : undefined}
         data-field={name}
-        className="entry justify-between text-[13px] font-[540]"
+        className="entry justify-between text-sm font-medium"
       >
         <span className="truncate">
           <Select.Value>{text}</Select.Value>
@@ -39,14 +39,14 @@ function ChoiceSelectNow({ id, name, isHinted, value, text, options, onChoose }:
           position="popper"
           sideOffset={3}
           align="end"
-          className="z-50 min-w-[--radix-select-trigger-width] rounded-[5px] border border-line bg-sheet py-1 shadow-lg"
+          className="z-50 min-w-[--radix-select-trigger-width] rounded-md border border-line bg-sheet py-1 shadow-lg"
         >
           <Select.Viewport nonce={nonce}>
             {options.map((option) => (
               <Select.Item
                 key={option.value}
                 value={option.value}
-                className="flex cursor-pointer items-center gap-2 py-1 pr-4 pl-2 text-[13px] outline-none data-[highlighted]:bg-accent-wash"
+                className="flex cursor-pointer items-center gap-2 py-1 pr-4 pl-2 text-sm outline-none data-highlighted:bg-accent-wash"
               >
                 <span className="w-4">
                   <Select.ItemIndicator>

@@ -5,6 +5,7 @@ import { type DayTask } from "@/core/making/day";
 import { clockText, later } from "@/words/dates";
 import { useHighlight } from "./highlight";
 import { useSize } from "./useSize";
+import { dayLanesText } from "@/words/ui";
 
 /** A task as its lanes tell it. */
 export interface LaneTask extends DayTask {
@@ -35,9 +36,18 @@ const HEIGHT = LANES.length * (LANE + GAP) + AXIS;
 const STEPS = [15, 30, 60, 120, 240] as const;
 const ROOM_FOR_A_TIME = 54;
 
-const KINDS = { hands: "#8d989c", torch: "#a3411c", waiting: "#c9d6d8" } as const;
+const KINDS = { hands: "var(--color-metal-mid)", torch: "var(--color-ember)", waiting: "var(--color-metal-pale)" } as const;
 /** Told apart by their lightness too, for those who see no colour. */
-const PIECES = ["#0b5d66", "#c98a2b", "#7d9aa5", "#5b3f6b", "#a3b18a", "#a3411c", "#39424a", "#d1b9c9"] as const;
+const PIECES = [
+  "var(--color-accent)",
+  "var(--color-ochre)",
+  "var(--color-water)",
+  "var(--color-mauve-deep)",
+  "var(--color-sage)",
+  "var(--color-ember)",
+  "var(--color-metal-deep)",
+  "var(--color-mauve)",
+] as const;
 
 export function pieceColour(number: number): string {
   return PIECES[number % PIECES.length]!;
@@ -58,17 +68,17 @@ export function DayLanes({ tasks, finish, begins, isOfSeveral }: Props) {
       <svg width={width} height={HEIGHT} role="img" aria-label={described(tasks, clock)} className="block">
         {LANES.map((lane) => (
           <g key={lane}>
-            <rect x={LEFT} y={top(lane)} width={Math.max(0, width - LEFT - RIGHT)} height={LANE} rx={3} fill="#f1f4f3" />
-            <text x={LEFT - 8} y={top(lane) + LANE / 2 + 4} textAnchor="end" fontSize={12} fill="#566264">
+            <rect x={LEFT} y={top(lane)} width={Math.max(0, width - LEFT - RIGHT)} height={LANE} rx={3} fill="var(--color-paper)" />
+            <text x={LEFT - 8} y={top(lane) + LANE / 2 + 4} textAnchor="end" fontSize={12} fill="var(--color-soft)">
               {lane}
             </text>
           </g>
         ))}
         {ticks.map((minutes) => (
           <g key={minutes}>
-            <line x1={x(minutes)} x2={x(minutes)} y1={0} y2={HEIGHT - AXIS + 3} stroke="#dde3e1" />
+            <line x1={x(minutes)} x2={x(minutes)} y1={0} y2={HEIGHT - AXIS + 3} stroke="var(--color-hair)" />
             {x(minutes) + 20 < width && (
-              <text x={x(minutes)} y={HEIGHT - 5} textAnchor="middle" fontSize={11.5} fill="#566264">
+              <text x={x(minutes)} y={HEIGHT - 5} textAnchor="middle" fontSize={12} fill="var(--color-soft)">
                 {clock(minutes)}
               </text>
             )}
@@ -120,7 +130,7 @@ function Bar({ task, from, to, y, fill, isFaint = false }: BarProps) {
       rx={2}
       fill={fill}
       opacity={isFaint ? 0.55 : 1}
-      stroke={isHighlighted ? "#1b2225" : "none"}
+      stroke={isHighlighted ? "var(--color-ink)" : "none"}
       strokeWidth={2}
     >
       <title>{task.title}</title>
@@ -129,5 +139,5 @@ function Bar({ task, from, to, y, fill, isFaint = false }: BarProps) {
 }
 
 function described(tasks: readonly LaneTask[], clock: (minutes: number) => string): string {
-  return `The day: ${tasks.map(({ title, start }) => `${clock(start)} ${title}`).join("; ")}`;
+  return dayLanesText.theDay(tasks.map(({ title, start }) => `${clock(start)} ${title}`).join("; "));
 }

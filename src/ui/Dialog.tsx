@@ -17,14 +17,14 @@ export function Dialog({ title, onClose, children, width = 520 }: Props) {
   return (
     <Radix.Root open onOpenChange={(open) => !open && onClose()}>
       <Radix.Portal>
-        <Radix.Overlay className="fixed inset-0 z-40 bg-[#1b2225]/30" />
+        <Radix.Overlay className="fixed inset-0 z-40 bg-ink/30" />
         <Radix.Content
           aria-describedby={undefined}
           onCloseAutoFocus={giveBack}
           style={{ width }}
-          className="fixed top-[16vh] left-1/2 z-50 max-h-[70vh] max-w-[92vw] -translate-x-1/2 overflow-y-auto rounded-[8px] border border-line bg-sheet p-4 shadow-2xl"
+          className="fixed top-[16vh] left-1/2 z-50 max-h-[70vh] max-w-[92vw] -translate-x-1/2 overflow-y-auto rounded-lg border border-line bg-sheet p-4 shadow-2xl"
         >
-          <Radix.Title className="mb-2 text-[16px] font-[660]">{title}</Radix.Title>
+          <Radix.Title className="mb-2 text-lg font-strong">{title}</Radix.Title>
           {children}
         </Radix.Content>
       </Radix.Portal>

@@ -20,7 +20,7 @@ export function Dimension({ from, to, at, text, lights, isUpright = false }: Pro
   const [x, y] = isUpright ? [at, middle + 5] : [middle, at + 5];
   return (
     <>
-      <g stroke="#8a9596">
+      <g stroke="var(--color-metal-mid)">
         <line {...line(from, to, at, at)} />
         <line {...line(from, from, at - 5, at + 5)} />
         <line {...line(to, to, at - 5, at + 5)} />
@@ -29,9 +29,9 @@ export function Dimension({ from, to, at, text, lights, isUpright = false }: Pro
         x={x}
         y={y}
         textAnchor="middle"
-        fontSize={14}
+        fontSize={15}
         fontWeight={620}
-        fill="#1b2225"
+        fill="var(--color-ink)"
         strokeWidth={12}
         {...(lights === undefined ? {} : { lights })}
       >

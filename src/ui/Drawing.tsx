@@ -6,6 +6,7 @@ import { type Curve, trace } from "@/core/geometry/curve";
 import { type Point } from "@/core/geometry/outline";
 import { MM_PER_INCH } from "@/core/measure/reading";
 import { useHighlight } from "./highlight";
+import { drawingText } from "@/words/ui";
 
 /** CSS pixels in a millimetre at life size. */
 const LIFE = 96 / MM_PER_INCH;
@@ -26,8 +27,8 @@ export function scaleFor(wideMm: number, tallMm: number, width: number, height: 
 }
 
 export function scaleText({ times }: Scale): string {
-  if (times === 1) return "life size";
-  return `${Number(times.toFixed(1))} times life size`;
+  if (times === 1) return drawingText.lifeSize;
+  return drawingText.timesLifeSize(Number(times.toFixed(1)));
 }
 
 /** How large a drawing's words are (pixels). */
@@ -43,9 +44,9 @@ const SQUARE = 22;
 export function MetalFill() {
   return (
     <linearGradient id="metal" x1="0" y1="1" x2="0" y2="0">
-      <stop offset="0" stopColor="#dfe4e6" />
-      <stop offset=".45" stopColor="#b3bcc0" />
-      <stop offset="1" stopColor="#cfd5d8" />
+      <stop offset="0" stopColor="var(--color-metal-lit)" />
+      <stop offset=".45" stopColor="var(--color-metal)" />
+      <stop offset="1" stopColor="var(--color-metal-pale)" />
     </linearGradient>
   );
 }
@@ -66,7 +67,7 @@ export function Sheet({
     <svg width={width} height={height} role="group" aria-label={label} className="absolute inset-0 block touch-pan-y">
       <defs>
         <pattern id="squares" width={SQUARE} height={SQUARE} patternUnits="userSpaceOnUse">
-          <path d={`M${SQUARE} 0H0V${SQUARE}`} fill="none" stroke="#edf1ef" />
+          <path d={`M${SQUARE} 0H0V${SQUARE}`} fill="none" stroke="var(--color-paper)" />
         </pattern>
         <MetalFill />
       </defs>
@@ -165,9 +166,9 @@ export function Word({
       x={x}
       y={y}
       fontSize={WORD}
-      fill="#566264"
+      fill="var(--color-soft)"
       paintOrder="stroke"
-      stroke="#fbfcfb"
+      stroke="var(--color-sheet)"
       strokeWidth={4}
       {...rest}
       {...(lights !== undefined && handlers)}
@@ -197,8 +198,8 @@ export function Knob({ at: [x, y], isHighlighted = false }: { readonly at: Point
     <>
       <path {...dot} stroke="transparent" strokeWidth={44} className="hidden pointer-coarse:block" />
       <path {...dot} stroke="transparent" strokeWidth={26} className="knob-ring" />
-      <path {...dot} style={{ stroke: "#0b5d66", strokeWidth: isHighlighted ? 16 : 13 }} />
-      <path {...dot} style={{ stroke: "#fff", strokeWidth: 8.5 }} />
+      <path {...dot} style={{ stroke: "var(--color-accent)", strokeWidth: isHighlighted ? 16 : 13 }} />
+      <path {...dot} style={{ stroke: "var(--color-white)", strokeWidth: 8.5 }} />
     </>
   );
 }

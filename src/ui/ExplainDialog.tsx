@@ -10,7 +10,7 @@ export function ExplainDialog({ word, onClose }: { readonly word: ExplainedWord;
   return (
     <Dialog title={name} onClose={onClose} width={320}>
       <ExplainDrawing word={word} />
-      <p className="mt-2 text-[13.5px] leading-[1.4]">{says}</p>
+      <p className="mt-2 text-sm leading-text">{says}</p>
     </Dialog>
   );
 }

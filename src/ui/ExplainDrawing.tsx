@@ -1,15 +1,15 @@
 import { type ReactNode } from "react";
 import { type ExplainedWord } from "@/words/explain";
 
-const STONE = "#8fae9c";
-const METAL = "#6f7a7e";
-const EDGE = "#0b5d66";
-const HEAT = "#d9581a";
+const STONE = "var(--color-sage)";
+const METAL = "var(--color-metal-edge)";
+const EDGE = "var(--color-accent)";
+const HEAT = "var(--color-flame)";
 
 /** A word of the craft as a small drawing: what is meant stands out in teal. */
 export function ExplainDrawing({ word }: { readonly word: ExplainedWord }) {
   return (
-    <svg width={240} height={96} viewBox="0 0 240 96" aria-hidden="true" className="block rounded-[4px] bg-paper">
+    <svg width={240} height={96} viewBox="0 0 240 96" aria-hidden="true" className="block rounded-sm bg-paper">
       {DRAWINGS[word]}
     </svg>
   );
@@ -24,7 +24,7 @@ function section(more: ReactNode, { lift = 0, gap = 2, lip = true } = {}): React
         d={`M50 ${foot}V${foot - 22}C52 ${foot - 46} 90 ${foot - 62} 120 ${foot - 62}S188 ${foot - 46} 190 ${foot - 22}V${foot}Z`}
         fill={STONE}
       />
-      <rect x={36} y={80} width={168} height={8} fill="#c9d0d3" stroke={METAL} />
+      <rect x={36} y={80} width={168} height={8} fill="var(--color-metal-pale)" stroke={METAL} />
       {[-1, 1].map((side) => {
         const x = 120 + side * (72 + gap);
         const top = lip ? `L${x - side * 12} ${foot - 44}` : "";
@@ -47,7 +47,7 @@ function across(y: number, from: number, to: number): ReactNode {
 function ladder(more: ReactNode): ReactNode {
   return (
     <>
-      <rect x={90} y={34} width={130} height={20} fill="#8d989c" opacity={0.25} />
+      <rect x={90} y={34} width={130} height={20} fill="var(--color-metal-mid)" opacity={0.25} />
       <path d="M90 34H220" stroke={METAL} strokeWidth={1.5} />
       <path d="M90 54H220" stroke={METAL} strokeDasharray="3 3" />
       <rect x={48} y={24} width={9} height={66} fill={HEAT} />
@@ -69,22 +69,22 @@ const DRAWINGS: Readonly<Record<ExplainedWord, ReactNode>> = {
   lift: section(between(120, 66, 80), { lift: 14 }),
   fibre: (
     <>
-      <path d="M60 70A60 60 0 0 1 180 70L160 70A40 40 0 0 0 80 70Z" fill="#c9d0d3" stroke={METAL} />
+      <path d="M60 70A60 60 0 0 1 180 70L160 70A40 40 0 0 0 80 70Z" fill="var(--color-metal-pale)" stroke={METAL} />
       <path d="M72 70A48 48 0 0 1 168 70" stroke={EDGE} strokeWidth={2} strokeDasharray="5 4" fill="none" />
     </>
   ),
   kerf: (
     <>
-      <rect x={20} y={36} width={94} height={24} fill="#c9d0d3" stroke={METAL} />
-      <rect x={124} y={36} width={94} height={24} fill="#c9d0d3" stroke={METAL} />
+      <rect x={20} y={36} width={94} height={24} fill="var(--color-metal-pale)" stroke={METAL} />
+      <rect x={124} y={36} width={94} height={24} fill="var(--color-metal-pale)" stroke={METAL} />
       <path d="M119 14V82" stroke={METAL} strokeWidth={2} strokeDasharray="4 2" />
       {across(74, 114, 124)}
     </>
   ),
   squaring: (
     <>
-      <path d="M40 32L206 32L200 62L34 62Z" fill="#f2c48d" stroke="#8a6a3c" />
-      <rect x={42} y={32} width={156} height={30} fill="#c9d0d3" stroke={METAL} />
+      <path d="M40 32L206 32L200 62L34 62Z" fill="var(--color-solder-pale)" stroke="var(--color-wood)" />
+      <rect x={42} y={32} width={156} height={30} fill="var(--color-metal-pale)" stroke={METAL} />
       {across(76, 34, 42)}
       {across(76, 198, 206)}
     </>
@@ -100,7 +100,7 @@ const DRAWINGS: Readonly<Record<ExplainedWord, ReactNode>> = {
   gather: (
     <>
       <ellipse cx={120} cy={48} rx={84} ry={34} fill={STONE} stroke={METAL} strokeWidth={5} />
-      <path d="M54 27A84 34 0 0 0 54 69M186 27A84 34 0 0 1 186 69" stroke="#d9822b" strokeWidth={6} fill="none" />
+      <path d="M54 27A84 34 0 0 0 54 69M186 27A84 34 0 0 1 186 69" stroke="var(--color-gather)" strokeWidth={6} fill="none" />
     </>
   ),
   seam: (

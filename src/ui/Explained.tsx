@@ -18,7 +18,7 @@ export function Explained({ word, id, children }: Props) {
     <Popover.Root>
       <Popover.Trigger
         id={id}
-        className="tap rounded-[3px] text-left decoration-metal-edge decoration-dotted underline-offset-[3px] hover:underline"
+        className="tap rounded-sm text-left decoration-metal-edge decoration-dotted underline-offset-[3px] hover:underline"
       >
         {children}
       </Popover.Trigger>
@@ -29,11 +29,11 @@ export function Explained({ word, id, children }: Props) {
           align="start"
           sideOffset={8}
           collisionPadding={12}
-          className="z-50 w-[264px] max-w-[94vw] rounded-[6px] border border-line bg-sheet p-3 shadow-xl"
+          className="z-50 w-75.5 max-w-[94vw] rounded-md border border-line bg-sheet p-3 shadow-xl"
         >
-          <h2 className="mb-1.5 text-[13.5px] font-[660]">{EXPLAINED[word].name}</h2>
+          <h2 className="mb-1.5 text-sm font-strong">{EXPLAINED[word].name}</h2>
           <ExplainDrawing word={word} />
-          <p className="mt-2 text-[13px] leading-[1.4]">{EXPLAINED[word].says}</p>
+          <p className="mt-2 text-sm leading-text">{EXPLAINED[word].says}</p>
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>

@@ -6,6 +6,8 @@ import { EXPLAINED, EXPLAINED_WORDS, type ExplainedWord } from "@/words/explain"
 import { useKeys } from "./keys";
 import { useOpening } from "./opening";
 import { useWhenIdle } from "./idle";
+import { commonText } from "@/words/common";
+import { findText } from "@/words/ui";
 
 const loadFind = () => import("./FindDialog").then(({ FindDialog }) => ({ default: FindDialog }));
 const FindDialog = lazy(loadFind);
@@ -39,7 +41,7 @@ export function FindButton() {
   const { open } = useFind();
   return (
     <button type="button" className="btn" onClick={open}>
-      Find <kbd className="key">/</kbd>
+      {findText.find} <kbd className="key">/</kbd>
     </button>
   );
 }
@@ -74,15 +76,15 @@ export function FindProvider({ children }: { readonly children: ReactNode }) {
     ...EXPLAINED_WORDS.map((word): Findable => ({
       group: "Words",
       name: EXPLAINED[word].name,
-      detail: "what it means",
+      detail: findText.whatItMeans,
       go: () => show(word),
     })),
-    { group: "Commands", name: "Open a file", go: pick },
-    { group: "Commands", name: "Plan the day", go: () => router.push("/day") },
-    { group: "Commands", name: "Ledger", go: () => router.push("/ledger") },
-    { group: "Commands", name: "My bench", go: () => router.push("/my-bench") },
-    { group: "Commands", name: "Back to the tray", go: () => router.push("/") },
-    { group: "Commands", name: "List the keys", go: () => show("keys") },
+    { group: "Commands", name: findText.openAFile, go: pick },
+    { group: "Commands", name: findText.planTheDay, go: () => router.push("/day") },
+    { group: "Commands", name: findText.ledger, go: () => router.push("/ledger") },
+    { group: "Commands", name: commonText.myBench, go: () => router.push("/my-bench") },
+    { group: "Commands", name: commonText.backToTheTray, go: () => router.push("/") },
+    { group: "Commands", name: findText.listTheKeys, go: () => show("keys") },
   ];
   return (
     <FindContext value={value}>

@@ -10,11 +10,12 @@ import { type Piece } from "@/core/piece/piece";
 import { SHAPE_NAMES, SYSTEM_NAMES } from "@/words/names";
 import { type Findable } from "./Find";
 import { useTrayState } from "./tray";
+import { findDialogText } from "@/words/ui";
 
 /** More than anyone reads; typing narrows them. */
 const MOST_PIECES = 60;
 
-const ITEM = "flex cursor-pointer items-baseline gap-3 rounded-[4px] px-2.5 py-1.5 text-[13.5px] data-[selected=true]:bg-accent-wash";
+const ITEM = "flex cursor-pointer items-baseline gap-3 rounded-sm px-2.5 py-1.5 text-sm data-[selected=true]:bg-accent-wash";
 
 interface Props {
   readonly commands: readonly Findable[];
@@ -38,23 +39,23 @@ export function FindDialog({ commands, onClose }: Props) {
   return (
     <Dialog.Root open onOpenChange={onClose}>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-[#1b2225]/30" />
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/30" />
         <Dialog.Content
           aria-describedby={undefined}
           onCloseAutoFocus={giveBack}
-          className="fixed top-[14vh] left-1/2 z-50 w-[560px] max-w-[calc(100vw-20px)] -translate-x-1/2 max-lg:top-[4vh] overflow-hidden rounded-[8px] border border-line bg-sheet shadow-2xl"
+          className="fixed top-[14vh] left-1/2 z-50 w-160 max-w-[calc(100vw-20px)] -translate-x-1/2 max-lg:top-[4vh] overflow-hidden rounded-lg border border-line bg-sheet shadow-2xl"
         >
-          <Dialog.Title className="sr-only">Find</Dialog.Title>
-          <Command label="Find" loop filter={(_, search, keywords) => match(keywords?.[0] ?? "", search)}>
+          <Dialog.Title className="sr-only">{findDialogText.find}</Dialog.Title>
+          <Command label={findDialogText.find} loop filter={(_, search, keywords) => match(keywords?.[0] ?? "", search)}>
             <Command.Input
               value={search}
               onValueChange={setSearch}
-              placeholder="A piece, its stone or size, a stage, a figure, a word, a command"
-              className="w-full border-b border-line bg-transparent px-4 py-3 text-[15px] outline-none"
+              placeholder={findDialogText.aPieceItsStoneOr}
+              className="w-full border-b border-line bg-transparent px-4 py-3 text-base outline-none"
             />
             <Command.List className="max-h-[52vh] overflow-y-auto p-2">
-              <Command.Empty className="px-2.5 py-3 text-soft">Nothing by that name.</Command.Empty>
-              {(["Stages", "Figures", "Words"] as const).map((group) => (
+              <Command.Empty className="px-2.5 py-3 text-soft">{findDialogText.nothingByThatName}</Command.Empty>
+              {([findDialogText.stages, findDialogText.figures, findDialogText.words] as const).map((group) => (
                 <FindGroup key={group} name={group} items={commands.filter((each) => each.group === group)} onRun={run} />
               ))}
               <FindGroup
@@ -109,7 +110,7 @@ function FindGroup({ name, items, onRun }: GroupProps) {
   return (
     <Command.Group
       heading={name}
-      className="[&_[cmdk-group-heading]]:px-2.5 [&_[cmdk-group-heading]]:py-1 [&_[cmdk-group-heading]]:text-[12px] [&_[cmdk-group-heading]]:font-[640] [&_[cmdk-group-heading]]:text-soft"
+      className="[&_[cmdk-group-heading]]:px-2.5 [&_[cmdk-group-heading]]:py-1 [&_[cmdk-group-heading]]:text-xs [&_[cmdk-group-heading]]:font-strong [&_[cmdk-group-heading]]:text-soft"
     >
       {items.map(({ name: text, detail, words, go }, i) => (
         <Command.Item
@@ -120,7 +121,7 @@ function FindGroup({ name, items, onRun }: GroupProps) {
           className={ITEM}
         >
           <span className="min-w-0 truncate">{text}</span>
-          {detail && <span className="ml-auto text-[12.5px] whitespace-nowrap text-soft">{detail}</span>}
+          {detail && <span className="ml-auto text-sm whitespace-nowrap text-soft">{detail}</span>}
         </Command.Item>
       ))}
     </Command.Group>

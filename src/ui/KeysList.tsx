@@ -4,13 +4,14 @@ import { useState } from "react";
 import { KEY_WORDS } from "@/words/keys";
 import { Dialog } from "./Dialog";
 import { singleKeysOn, switchSingleKeys } from "./keys";
+import { keysListText } from "@/words/ui";
 
 /** The keys there are, and whether single ones work. */
 export function KeysList({ onClose }: { readonly onClose: () => void }) {
   const [on, setOn] = useState(singleKeysOn);
   return (
-    <Dialog title="Keys" onClose={onClose} width={480}>
-      <dl className="text-[13.5px]">
+    <Dialog title={keysListText.keys} onClose={onClose} width={480}>
+      <dl className="text-sm">
         {KEY_WORDS.map(({ keys, does }) => (
           <div key={keys} className="grid grid-cols-[90px_1fr] border-t border-hair py-1.5">
             <dt>
@@ -20,7 +21,7 @@ export function KeysList({ onClose }: { readonly onClose: () => void }) {
           </div>
         ))}
       </dl>
-      <label className="mt-3 flex items-center gap-2 text-[13.5px]">
+      <label className="mt-3 flex items-center gap-2 text-sm">
         <input
           type="checkbox"
           checked={on}
@@ -28,9 +29,9 @@ export function KeysList({ onClose }: { readonly onClose: () => void }) {
             switchSingleKeys(event.target.checked);
             setOn(event.target.checked);
           }}
-          className="accent-[#0b5d66]"
+          className="accent-accent"
         />
-        Use single keys (outside fields)
+        {keysListText.useSingleKeysOutsideFields}
       </label>
     </Dialog>
   );

@@ -31,7 +31,7 @@ export function MeasureField({ field, value, lights, ...rest }: Props) {
       lights={lights ?? field.key}
       placeholder="—"
       stepped={(by, fine) => field.show((value ?? 0) + by * (fine ? field.step / 10 : field.step))}
-      after={field.unit && <span className="text-[12px] font-[440] text-soft">{field.unit}</span>}
+      after={field.unit && <span className="text-xs font-light text-soft">{field.unit}</span>}
     />
   );
 }

@@ -4,21 +4,22 @@ import Link from "next/link";
 import { usePathname } from "next/navigation";
 import { type ReactNode } from "react";
 import { NotKept } from "./NotKept";
+import { commonText } from "@/words/common";
+import { navBarText } from "@/words/ui";
 
 const PLACES = [
-  { href: "/", name: "Pieces" },
-  { href: "/ledger", name: "Ledger" },
-  { href: "/my-bench", name: "My bench" },
+  { href: "/", name: commonText.pieces },
+  { href: "/ledger", name: navBarText.ledger },
+  { href: "/my-bench", name: commonText.myBench },
 ] as const;
 
 export function Mark() {
   return (
-    <Link
-      href="/"
-      className="pressed inline-flex items-center text-[15px] font-[760] tracking-[-0.01em] whitespace-nowrap [font-stretch:118%]"
-    >
+    <Link href="/" className="pressed inline-flex items-center text-base font-[760] tracking-tight whitespace-nowrap [font-stretch:118%]">
       <span>
-        Hoop<span className="text-accent">·</span>Ledger
+        {navBarText.hoop}
+        <span className="text-accent">·</span>
+        {navBarText.ledger}
       </span>
     </Link>
   );
@@ -29,15 +30,15 @@ export function NavBar({ children }: { readonly children?: ReactNode }) {
   const here = usePathname();
   return (
     <>
-      <header className="flex min-h-[46px] items-center gap-x-3.5 gap-y-1 border-b border-line bg-sheet px-4 max-lg:flex-wrap max-lg:px-3.5 max-lg:py-1">
+      <header className="flex min-h-touch items-center gap-x-3.5 gap-y-1 border-b border-line bg-sheet px-4 max-lg:flex-wrap max-lg:px-3.5 max-lg:py-1">
         <Mark />
-        <nav aria-label="Places" className="flex gap-1 text-[12.5px]">
+        <nav aria-label={navBarText.places} className="flex gap-1 text-sm">
           {PLACES.map(({ href, name }) => (
             <Link
               key={href}
               href={href}
               aria-current={here === href ? "page" : undefined}
-              className={`rounded-[5px] px-[9px] py-1 max-lg:grid max-lg:h-[44px] max-lg:place-items-center ${here === href ? "bg-ink text-white" : "text-soft hover:bg-hair"}`}
+              className={`rounded-md px-2.5 py-1 max-lg:grid max-lg:h-touch max-lg:place-items-center ${here === href ? "bg-ink text-white" : "text-soft hover:bg-hair"}`}
             >
               {name}
             </Link>

@@ -4,6 +4,7 @@ import { useState } from "react";
 import { RepositoryError } from "@/store/repository";
 import { JOURNAL_FULL, NOT_PERSISTENT, TROUBLE_WORDS } from "@/words/trouble";
 import { useTray, useTrayState } from "./tray";
+import { notKeptText } from "@/words/ui";
 
 /** Where a browser notes that the maker has been told what it may clear. */
 const TOLD = "hoop-ledger/told/not-persistent";
@@ -24,7 +25,7 @@ export function NotKept({ isNight = false, saysOnce = false }: Props) {
   const isNew = saysOnce && isPersistent === false && !isHeard && !wasTold();
   const text = trouble ? TROUBLE_WORDS[trouble] : isJournalFull ? JOURNAL_FULL : isNew ? NOT_PERSISTENT : null;
   if (text === null) return null;
-  const button = isNight ? "night-btn !min-h-[44px] !text-[15px]" : "btn";
+  const button = isNight ? "night-btn !min-h-touch !text-base" : "btn";
   const keepAgain = () =>
     void tray.keepAgain().catch((error: unknown) => {
       if (!(error instanceof RepositoryError)) throw error;
@@ -34,22 +35,22 @@ export function NotKept({ isNight = false, saysOnce = false }: Props) {
       role="status"
       className={
         isNight
-          ? "flex flex-wrap items-center gap-3 rounded-[8px] border border-night-warn px-3.5 py-1.5 text-[16px] text-night-warn"
-          : "flex flex-wrap items-center gap-3 border-b border-line bg-bad-wash px-4 py-1.5 text-[12.5px] font-semibold text-bad"
+          ? "flex flex-wrap items-center gap-3 rounded-lg border border-night-warn px-3.5 py-1.5 text-lg text-night-warn"
+          : "flex flex-wrap items-center gap-3 border-b border-line bg-bad-wash px-4 py-1.5 text-sm font-semibold text-bad"
       }
     >
-      <span className="min-w-0 flex-1 basis-[220px]">
+      <span className="min-w-0 flex-1 basis-63">
         <span aria-hidden="true">◆ </span>
         {text}.
       </span>
       {trouble === "newer" && (
         <button type="button" className={button} onClick={() => window.location.reload()}>
-          Reload
+          {notKeptText.reload}
         </button>
       )}
       {trouble === "cleared" && (
         <button type="button" className={button} onClick={keepAgain}>
-          Keep it again
+          {notKeptText.keepItAgain}
         </button>
       )}
       {trouble === null && isNew && (
@@ -61,7 +62,7 @@ export function NotKept({ isNight = false, saysOnce = false }: Props) {
             hear(true);
           }}
         >
-          Close this
+          {notKeptText.closeThis}
         </button>
       )}
     </div>

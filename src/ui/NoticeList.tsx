@@ -15,7 +15,7 @@ export function NoticeList({ notices, onDrop }: { readonly notices: readonly Not
           key={id}
           duration={action ? STANDS_TO_ACT : STANDS}
           onOpenChange={(open) => !open && onDrop(id)}
-          className={`mt-2 flex items-center gap-3 rounded-[6px] border px-3 py-2 text-[13px] shadow-lg ${isBad ? "border-bad bg-bad-wash text-[#7d1712]" : "border-line bg-ink text-white"}`}
+          className={`mt-2 flex items-center gap-3 rounded-md border px-3 py-2 text-sm shadow-lg ${isBad ? "border-bad bg-bad-wash text-melt" : "border-line bg-ink text-white"}`}
         >
           <Toast.Description>
             {isBad && <span aria-hidden="true">◆ </span>}

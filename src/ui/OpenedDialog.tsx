@@ -15,6 +15,8 @@ import { Dialog, DialogActions } from "./Dialog";
 import { FaultList } from "./FaultList";
 import { RestoreDialog } from "./RestoreDialog";
 import { useTray } from "./tray";
+import { commonText } from "@/words/common";
+import { openedDialogText } from "@/words/ui";
 
 /** What an opened file turned out to be, and what is asked before it is taken. */
 export function OpenedDialog({ opened, onClose }: { readonly opened: Opened; readonly onClose: () => void }) {
@@ -40,12 +42,12 @@ function RefusedDialog({
   readonly onClose: () => void;
 }) {
   return (
-    <Dialog title={`${file} is not opened`} onClose={onClose} width={620}>
-      <p className="mb-2 text-soft">Nothing has changed. {counted(faults.length, "thing")} to put right in the file:</p>
+    <Dialog title={openedDialogText.isNotOpened(file)} onClose={onClose} width={620}>
+      <p className="mb-2 text-soft">{openedDialogText.nothingHasChangedToPut(counted(faults.length, "thing"))}</p>
       <FaultList faults={faults} />
       <DialogActions>
         <button type="button" className="btn btn-main" onClick={onClose}>
-          Close
+          {openedDialogText.close}
         </button>
       </DialogActions>
     </Dialog>
@@ -75,14 +77,14 @@ function PieceDialog({ opened, onClose }: Asked<"piece">) {
   };
   if (!piece) {
     return (
-      <Dialog title={`${opened.piece.name} was planned on another bench`} onClose={onClose} width={640}>
-        <p className="mb-2 text-soft">These defaults differ, so some lengths may too:</p>
-        <table className="w-full text-[13px]">
+      <Dialog title={openedDialogText.wasPlannedOnAnotherBench(opened.piece.name)} onClose={onClose} width={640}>
+        <p className="mb-2 text-soft">{openedDialogText.theseDefaultsDifferSoSome}</p>
+        <table className="w-full text-sm">
           <thead className="text-soft">
             <tr>
-              <th className="text-left font-[520]">Default</th>
-              <th className="w-[30%] text-right font-[520]">it came with</th>
-              <th className="w-[30%] text-right font-[520]">my bench</th>
+              <th className="text-left font-medium">{openedDialogText.defaultWord}</th>
+              <th className="w-[30%] text-right font-medium">{openedDialogText.itCameWith}</th>
+              <th className="w-[30%] text-right font-medium">{openedDialogText.myBench}</th>
             </tr>
           </thead>
           <tbody>
@@ -97,40 +99,41 @@ function PieceDialog({ opened, onClose }: Asked<"piece">) {
         </table>
         <DialogActions>
           <button type="button" className="btn" onClick={onClose}>
-            Cancel
+            {commonText.cancel}
           </button>
           <button type="button" className="btn" onClick={() => setPiece(onMyBench(opened.piece))}>
-            Plan it on my bench
+            {openedDialogText.planItOnMyBench}
           </button>
           <button type="button" className="btn btn-main" onClick={() => setPiece(opened.piece)}>
-            Keep the one it came with
+            {openedDialogText.keepTheOneItCame}
           </button>
         </DialogActions>
       </Dialog>
     );
   }
   return (
-    <Dialog title={opened.isTaken ? `${piece.name} is on the tray already` : `Put ${piece.name} on the tray`} onClose={onClose}>
-      <p className="text-soft">
-        {opened.isTaken ? `A piece with the id ${piece.id} is there already. Replace it, or keep both?` : `From ${opened.file}.`}
-      </p>
+    <Dialog
+      title={opened.isTaken ? openedDialogText.isOnTheTrayAlready(piece.name) : openedDialogText.putOnTheTray(piece.name)}
+      onClose={onClose}
+    >
+      <p className="text-soft">{opened.isTaken ? openedDialogText.aPieceWithTheId(piece.id) : openedDialogText.from(opened.file)}</p>
       <Problem text={problem} />
       <DialogActions>
         <button type="button" className="btn" onClick={onClose}>
-          Cancel
+          {commonText.cancel}
         </button>
         {opened.isTaken ? (
           <>
             <button type="button" className="btn" onClick={() => void finish("replace")}>
-              Replace it
+              {openedDialogText.replaceIt}
             </button>
             <button type="button" className="btn btn-main" onClick={() => void finish("both")}>
-              Keep both
+              {openedDialogText.keepBoth}
             </button>
           </>
         ) : (
           <button type="button" className="btn btn-main" onClick={() => void finish("add")}>
-            Put it on the tray
+            {openedDialogText.putItOnTheTray}
           </button>
         )}
       </DialogActions>
@@ -150,15 +153,15 @@ function BenchDialog({ opened, onClose }: Asked<"bench">) {
     router.push("/my-bench");
   };
   return (
-    <Dialog title={`Use ${opened.bench.name ?? opened.file} as my bench`} onClose={onClose}>
-      <p className="text-soft">It replaces all your defaults. You can undo this on My bench.</p>
+    <Dialog title={openedDialogText.useAsMyBench(opened.bench.name ?? opened.file)} onClose={onClose}>
+      <p className="text-soft">{openedDialogText.itReplacesAllYourDefaults}</p>
       <Problem text={problem} />
       <DialogActions>
         <button type="button" className="btn" onClick={onClose}>
-          Cancel
+          {commonText.cancel}
         </button>
         <button type="button" className="btn btn-main" onClick={() => void take()}>
-          Use it
+          {openedDialogText.useIt}
         </button>
       </DialogActions>
     </Dialog>

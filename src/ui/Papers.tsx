@@ -1,10 +1,11 @@
 "use client";
 
 import { useId } from "react";
+import { papersText } from "@/words/ui";
 
 export const PAPERS = [
   { value: "a4", text: "A4" },
-  { value: "letter", text: "Letter" },
+  { value: "letter", text: papersText.letter },
 ] as const;
 export type Paper = (typeof PAPERS)[number]["value"];
 
@@ -13,8 +14,8 @@ export function Papers({ paper, onChoose }: { readonly paper: Paper; readonly on
   const id = useId();
   return (
     <>
-      <span id={id} className="text-[13px] text-soft">
-        Paper
+      <span id={id} className="text-sm text-soft">
+        {papersText.paper}
       </span>
       {PAPERS.map(({ value, text }) => (
         <button

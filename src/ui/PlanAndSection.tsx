@@ -9,6 +9,7 @@ import { usePlan } from "./plan";
 import { useWhileHeld } from "./session";
 import { type Box, backBox, planBox, sectionBox } from "./setting-layout";
 import { type Size } from "./useSize";
+import { planAndSectionText } from "@/words/ui";
 
 /** A part of the sheet: where its origin lies, and its scale. */
 export interface Part extends Omit<Box, "middle"> {
@@ -43,10 +44,10 @@ export function PlanAndSection({ size, mount, label, hasBack = false, children }
     <Sheet width={size.width} height={size.height} label={label}>
       <StoneFill material={mount.stone.material?.name ?? mount.stone.name ?? ""} />
       <Word x={14} y={24}>
-        Plan, {scaleText(plan.scale)}
+        {planAndSectionText.plan(scaleText(plan.scale))}
       </Word>
       <Word x={side.captionX} y={side.captionY}>
-        Section across the width, {scaleText(section.scale)}
+        {planAndSectionText.sectionAcrossTheWidth(scaleText(section.scale))}
       </Word>
       {children({ drawing, plan, section, back })}
     </Sheet>

@@ -1,6 +1,7 @@
 "use client";
 
 import { Dialog, DialogActions } from "./Dialog";
+import { progressDialogText } from "@/words/ui";
 
 interface Props {
   readonly title: string;
@@ -16,7 +17,7 @@ export function ProgressDialog({ title, share, onStop }: Props) {
       <ProgressBar label={title} share={share} />
       <DialogActions>
         <button type="button" className="btn" onClick={onStop}>
-          Stop
+          {progressDialogText.stop}
         </button>
       </DialogActions>
     </Dialog>
@@ -27,10 +28,10 @@ export function ProgressBar({ label, share }: { readonly label: string; readonly
   const percent = Math.round(share * 100);
   return (
     <div role="progressbar" aria-label={label} aria-valuenow={percent} aria-valuemin={0} aria-valuemax={100}>
-      <span className="block h-2.5 overflow-hidden rounded-[3px] bg-hair">
+      <span className="block h-2.5 overflow-hidden rounded-sm bg-hair">
         <span className="block h-full bg-accent" style={{ width: `${percent}%` }} />
       </span>
-      <span className="mt-1 block text-[12.5px] text-soft">{percent} %</span>
+      <span className="mt-1 block text-sm text-soft">{percent} %</span>
     </div>
   );
 }

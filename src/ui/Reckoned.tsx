@@ -1,6 +1,8 @@
 import Link from "next/link";
 import { reckonedText } from "@/words/day";
 import { capital } from "@/words/names";
+import { commonText } from "@/words/common";
+import { reckonedSourceText } from "@/words/ui";
 
 /** Whose minutes a day goes by, where the maker did not type them, and where to type them. */
 export function Reckoned({ tasks }: { readonly tasks: readonly { readonly isUsual: boolean; readonly makes?: number }[] }) {
@@ -10,10 +12,9 @@ export function Reckoned({ tasks }: { readonly tasks: readonly { readonly isUsua
   return (
     <span className={`${isAllOwn ? "text-soft" : "text-warn"} max-lg:block`}>
       {" "}
-      {isAllOwn ? "" : "○ "}
-      {capital(text)}. Set your own on{" "}
+      {reckonedSourceText.setYourOwnOn(isAllOwn ? "" : "○ ", capital(text))}{" "}
       <Link href="/my-bench#minutes" className="pressed inline-flex items-center underline">
-        My bench
+        {commonText.myBench}
       </Link>
       .
     </span>

@@ -13,6 +13,8 @@ import { ProgressBar } from "./ProgressDialog";
 import { RestoreList } from "./RestoreList";
 import { useNotices } from "./notices";
 import { useTray, useUnits } from "./tray";
+import { commonText } from "@/words/common";
+import { restoreDialogText } from "@/words/ui";
 
 /** Everything saved at once: what of it is good, how each part stands beside what is here and what becomes of it; then all that was chosen, or none. */
 export function RestoreDialog({ opened, onClose }: Asked<"backup">) {
@@ -52,7 +54,7 @@ export function RestoreDialog({ opened, onClose }: Asked<"backup">) {
     };
     const fail = (error: unknown) => {
       if (!(error instanceof RepositoryError)) throw error;
-      setProblem(`${TROUBLE_WORDS[error.trouble]}. Nothing was changed`);
+      setProblem(restoreDialogText.nothingWasChanged(TROUBLE_WORDS[error.trouble]));
     };
     const done = (putBack: () => Promise<number>) => {
       const undo = async () => {
@@ -60,14 +62,19 @@ export function RestoreDialog({ opened, onClose }: Asked<"backup">) {
           if (!(error instanceof RepositoryError)) throw error;
           return null;
         });
-        if (left === null) warn("Not undone: everything stays as it was restored.");
-        else say(left === 0 ? "Undone: everything is as it was before" : `Undone, but for ${counted(left, "record")} changed since`);
+        if (left === null) warn(restoreDialogText.notUndoneEverythingStaysAs);
+        else
+          say(left === 0 ? restoreDialogText.undoneEverythingIsAsIt : restoreDialogText.undoneButForChangedSince(counted(left, "record")));
       };
       const count = (kind: RestoreItem["kind"]) => coming.filter((item) => item.kind === kind).length;
       say(
-        `Restored: ${counted(count("piece"), "piece")} and ${counted(count("make"), "make")}${count("bench") > 0 ? ", and the bench" : ""}`,
+        restoreDialogText.restoredAnd(
+          counted(count("piece"), "piece"),
+          counted(count("make"), "make"),
+          count("bench") > 0 ? restoreDialogText.andTheBench : "",
+        ),
         {
-          name: "Undo",
+          name: commonText.undo,
           run: () => void undo(),
         },
       );
@@ -81,53 +88,53 @@ export function RestoreDialog({ opened, onClose }: Asked<"backup">) {
   };
   return (
     <Dialog
-      title={`Restore ${backup.pieces.length === 0 ? counted(backup.makes.length, "make") : counted(backup.pieces.length, "piece")}`}
+      title={restoreDialogText.restoreWhat(
+        backup.pieces.length === 0 ? counted(backup.makes.length, "make") : counted(backup.pieces.length, "piece"),
+      )}
       onClose={() => (stopping ? stopping.abort() : onClose())}
       width={560}
     >
-      <p className="text-soft">
-        From {opened.file}, with {counted(backup.makes.length, "make")}.
-      </p>
+      <p className="text-soft">{restoreDialogText.fromWith(opened.file, counted(backup.makes.length, "make"))}</p>
       {backup.unread.length > 0 && (
-        <section aria-label="Cannot be read" className="mt-2 rounded-[5px] bg-bad-wash px-[9px] py-[7px] text-[13px] text-[#7d1712]">
-          <b>◆ {counted(backup.unread.length, "part")} of it cannot be read and will be left out:</b>
+        <section aria-label={restoreDialogText.cannotBeRead} className="mt-2 rounded-md bg-bad-wash px-2.5 py-2 text-sm text-melt">
+          <b>{restoreDialogText.ofItCannotBeRead(counted(backup.unread.length, "part"))}</b>
           <ul className="break-words">
             {backup.unread.slice(0, MOST_SHOWN).map(({ path, name, faults }) => (
               <li key={path}>
                 {name || path}: {faultSentence(faults[0]!, units)}
               </li>
             ))}
-            {backup.unread.length > MOST_SHOWN && <li>and {backup.unread.length - MOST_SHOWN} more</li>}
+            {backup.unread.length > MOST_SHOWN && <li>{restoreDialogText.andMore(backup.unread.length - MOST_SHOWN)}</li>}
           </ul>
         </section>
       )}
       {items && <RestoreList items={items} chosen={chosen} onChoose={choose} />}
       {items && coming.length === 0 && (
-        <p role="status" className="mt-3 text-[13.5px]">
-          <b>Nothing would change.</b>{" "}
+        <p role="status" className="mt-3 text-sm">
+          <b>{restoreDialogText.nothingWouldChange}</b>{" "}
           {items.some(({ standing }) => standing !== "same")
-            ? "Everything here stays as you chose."
-            : "Everything in this file is already here."}
+            ? restoreDialogText.everythingHereStaysAsYou
+            : restoreDialogText.everythingInThisFileIs}
         </p>
       )}
       {share !== null && (
         <div className="mt-3">
-          <ProgressBar label="Restoring" share={share} />
+          <ProgressBar label={restoreDialogText.restoring} share={share} />
         </div>
       )}
       <Problem text={problem} />
       <DialogActions>
         {stopping ? (
           <button type="button" className="btn" onClick={() => stopping.abort()}>
-            Stop, change nothing
+            {restoreDialogText.stopChangeNothing}
           </button>
         ) : (
           <button type="button" className="btn" onClick={onClose}>
-            Cancel
+            {commonText.cancel}
           </button>
         )}
         <button type="button" className="btn btn-main" disabled={stopping !== null || coming.length === 0} onClick={restore}>
-          Restore
+          {restoreDialogText.restore}
         </button>
       </DialogActions>
     </Dialog>

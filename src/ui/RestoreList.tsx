@@ -2,6 +2,7 @@
 
 import { type Choice, type RestoreItem, type Standing, choicesFor } from "@/store/restore-items";
 import { STANDINGS, choiceText, restoreDetail, restoreName } from "./restore-words";
+import { restoreListText } from "@/words/ui";
 
 const ORDER: readonly Standing[] = ["newer-here", "differs", "newer-there", "deleted-here", "only-there", "same"];
 /** More of one kind than this are chosen for together. */
@@ -22,12 +23,12 @@ export function RestoreList({ items, chosen, onChoose }: Props) {
         if (own.length === 0) return null;
         const { length } = own;
         return (
-          <section key={standing} aria-label={STANDINGS[standing]} className="mt-3 text-[13.5px]">
+          <section key={standing} aria-label={STANDINGS[standing]} className="mt-3 text-sm">
             <h2 className="section-head flex items-center gap-2">
               {STANDINGS[standing]}, {length}
               {standing !== "same" && length > 1 && (
                 <span className="ml-auto">
-                  <ChoiceMenu label={`All of "${STANDINGS[standing]}"`} items={own} chosen={chosen} onChoose={onChoose} />
+                  <ChoiceMenu label={restoreListText.allOf(STANDINGS[standing])} items={own} chosen={chosen} onChoose={onChoose} />
                 </span>
               )}
             </h2>
@@ -39,13 +40,13 @@ export function RestoreList({ items, chosen, onChoose }: Props) {
                   <li key={item.key} className="flex flex-wrap items-center gap-x-2 border-t border-hair py-1">
                     <span className="min-w-0 flex-1 break-words">
                       {restoreName(item)}
-                      <small className="block text-[12px] text-soft">{restoreDetail(item)}</small>
+                      <small className="block text-xs text-soft">{restoreDetail(item)}</small>
                     </span>
                     <ChoiceMenu label={restoreName(item)} items={[item]} chosen={chosen} onChoose={onChoose} />
                   </li>
                 ))}
                 {length > MOST_SHOWN && (
-                  <li className="border-t border-hair py-1 text-soft">and {length - MOST_SHOWN} more: choose for all of them above</li>
+                  <li className="border-t border-hair py-1 text-soft">{restoreListText.andMoreChooseForAll(length - MOST_SHOWN)}</li>
                 )}
               </ul>
             )}
@@ -68,9 +69,9 @@ function ChoiceMenu({ label, items, chosen, onChoose }: Props & { readonly label
       aria-label={label}
       value={value}
       onChange={(event) => onChoose(items, event.target.value as Choice)}
-      className="btn font-normal max-lg:h-[44px]"
+      className="btn font-normal max-lg:h-touch"
     >
-      {value === "" && <option value="">One by one</option>}
+      {value === "" && <option value="">{restoreListText.oneByOne}</option>}
       {choicesFor(like).map((choice) => (
         <option key={choice} value={choice}>
           {choiceText(choice, like)}
@@ -82,5 +83,5 @@ function ChoiceMenu({ label, items, chosen, onChoose }: Props & { readonly label
 
 function namesOf(items: readonly RestoreItem[]): string {
   const names = items.slice(0, 8).map(restoreName).join("; ");
-  return items.length > 8 ? `${names}; and ${items.length - 8} more` : names;
+  return items.length > 8 ? restoreListText.andMore(names, items.length - 8) : names;
 }

@@ -9,6 +9,7 @@ import { type Units } from "@/words/show";
 import { LETTER, NARROW, WORD } from "./Drawing";
 import { placed } from "./placed";
 import { useSize } from "./useSize";
+import { ruleText } from "@/words/ui";
 
 interface Props {
   readonly blank: Blank;
@@ -75,92 +76,123 @@ export function Rule({
   );
   return (
     <div ref={ref} style={{ height: base + RULE_HEIGHT + 4 }} className="w-full">
-      <svg width={width} height={base + RULE_HEIGHT + 4} role={over ? "group" : "img"} aria-label={`Steel rule: ${cut}`} className="block">
+      <svg
+        width={width}
+        height={base + RULE_HEIGHT + 4}
+        role={over ? "group" : "img"}
+        aria-label={ruleText.steelRule(cut)}
+        className="block"
+      >
         <defs>
           <linearGradient id="rule-metal" x1="0" y1="0" x2="0" y2="1">
-            <stop offset="0" stopColor="#f7f9f9" />
-            <stop offset=".5" stopColor="#ccd4d7" />
-            <stop offset="1" stopColor="#e9edee" />
+            <stop offset="0" stopColor="var(--color-sheet)" />
+            <stop offset=".5" stopColor="var(--color-metal-pale)" />
+            <stop offset="1" stopColor="var(--color-print-wash)" />
           </linearGradient>
           <linearGradient id="rule-steel" x1="0" y1="0" x2="0" y2="1">
-            <stop offset="0" stopColor="#e6e1d8" />
-            <stop offset=".12" stopColor="#f4f4f1" />
-            <stop offset="1" stopColor="#dfe3e2" />
+            <stop offset="0" stopColor="var(--color-stone-wash)" />
+            <stop offset=".12" stopColor="var(--color-paper)" />
+            <stop offset="1" stopColor="var(--color-hair)" />
           </linearGradient>
         </defs>
-        <rect x={0.5} y={base} width={Math.max(0, width - 1)} height={RULE_HEIGHT} rx={2} fill="url(#rule-steel)" stroke="#b9c1c4" />
+        <rect
+          x={0.5}
+          y={base}
+          width={Math.max(0, width - 1)}
+          height={RULE_HEIGHT}
+          rx={2}
+          fill="url(#rule-steel)"
+          stroke="var(--color-metal)"
+        />
         <Ticks span={span} x={x} units={units} perMm={perMm} base={base} fits={fits} />
         {tone === "metal" && <rect x={end} y={top} width={Math.max(0, width - end)} height={tall} fill="url(#rule-metal)" opacity={0.35} />}
         {pattern ? (
           <path
             d={`M${[...sideOf(pattern, 1), ...sideOf(pattern, -1).reverse()].map(([along, up]) => `${x(along)} ${base - (0.5 + up / (2 * height)) * tall}`).join("L")}Z`}
             fill="url(#rule-metal)"
-            stroke="#6f7a7e"
+            stroke="var(--color-metal-edge)"
             strokeWidth={0.8}
           />
         ) : tone === "metal" ? (
-          <rect x={x(0)} y={top} width={end - x(0)} height={tall} fill="url(#rule-metal)" stroke="#6f7a7e" strokeWidth={0.8} />
+          <rect
+            x={x(0)}
+            y={top}
+            width={end - x(0)}
+            height={tall}
+            fill="url(#rule-metal)"
+            stroke="var(--color-metal-edge)"
+            strokeWidth={0.8}
+          />
         ) : (
           <>
-            {!edge && <rect x={x(0)} y={top} width={Math.max(0, end - x(0))} height={tall} fill="#c8d6cb" />}
-            {!edge && <line x1={x(0)} x2={end} y1={top} y2={top} stroke="#0b5d66" strokeWidth={2} />}
+            {!edge && <rect x={x(0)} y={top} width={Math.max(0, end - x(0))} height={tall} fill="var(--color-sage-pale)" />}
+            {!edge && <line x1={x(0)} x2={end} y1={top} y2={top} stroke="var(--color-accent)" strokeWidth={2} />}
           </>
         )}
         {edge && (
           <>
             <path
               d={`M${x(0)} ${base}${edge.map(at).join("")}V${base}Z`}
-              fill={tone === "stone" ? "#c8d6cb" : "#0b5d66"}
+              fill={tone === "stone" ? "var(--color-sage-pale)" : "var(--color-accent)"}
               fillOpacity={tone === "stone" ? 1 : 0.14}
             />
-            <path d={edge.map(at).join("").replace("L", "M")} fill="none" stroke="#0b5d66" strokeWidth={2} />
+            <path d={edge.map(at).join("").replace("L", "M")} fill="none" stroke="var(--color-accent)" strokeWidth={2} />
           </>
         )}
         {gaps.length > 0 && (
           <path
             d={gaps.map(({ from, to, depth }) => `M${x(from)} ${top}V${top + (depth / height) * tall}H${x(to)}V${top}`).join("")}
-            fill="#eef0f0"
-            stroke="#6f7a7e"
+            fill="var(--color-paper)"
+            stroke="var(--color-metal-edge)"
             strokeWidth={0.8}
           />
         )}
         {blank.losses.map(({ from, to }, i) => (
-          <rect key={i} x={x(from)} y={top} width={x(to) - x(from)} height={tall} fill="#f2c48d" stroke="#8a6a3c" strokeWidth={0.8} />
+          <rect
+            key={i}
+            x={x(from)}
+            y={top}
+            width={x(to) - x(from)}
+            height={tall}
+            fill="var(--color-solder-pale)"
+            stroke="var(--color-wood)"
+            strokeWidth={0.8}
+          />
         ))}
         {blank.gathers.map(({ from, to }, i) => (
-          <rect key={i} x={x(from)} y={top} width={Math.max(0, x(to) - x(from))} height={5} fill="#d9822b" />
+          <rect key={i} x={x(from)} y={top} width={Math.max(0, x(to) - x(from))} height={5} fill="var(--color-gather)" />
         ))}
         {blank.marks.map(({ at }, i) => (
-          <line key={i} x1={x(at)} x2={x(at)} y1={top} y2={base} stroke="#6f7a7e" strokeDasharray="3 3" />
+          <line key={i} x1={x(at)} x2={x(at)} y1={top} y2={base} stroke="var(--color-metal-edge)" strokeDasharray="3 3" />
         ))}
         {solder.map(({ at, side }, i) => (
-          <rect key={i} x={x(at - side / 2)} y={base - side * perMm} width={side * perMm} height={side * perMm} fill="#c98a2b" />
+          <rect key={i} x={x(at - side / 2)} y={base - side * perMm} width={side * perMm} height={side * perMm} fill="var(--color-ochre)" />
         ))}
         {solder.length > 0 && (solder[1]?.at ?? Infinity) - solder[0]!.at > ROOM_FOR_SOLDER / perMm && (
-          <text x={x(solder[0]!.at + solder[0]!.side / 2) + 5} y={base - 4} fontSize={11.5} fill="#6b4a12">
-            solder
+          <text x={x(solder[0]!.at + solder[0]!.side / 2) + 5} y={base - 4} fontSize={12} fill="var(--color-wood-dark)">
+            {ruleText.solder}
           </text>
         )}
         {words.map(({ text, from }, i) => (
-          <text key={i} x={from} y={base - tall / 2 + 5} fontSize={12.5} fill="#333f43">
+          <text key={i} x={from} y={base - tall / 2 + 5} fontSize={13} fill="var(--color-metal-deep)">
             {text}
           </text>
         ))}
         {over && <g transform={`translate(${LEFT} ${base}) scale(${perMm} ${-tall / height})`}>{over}</g>}
-        <path d={`M${end} ${top - 3} l-5 -8 h10 z`} fill="#1b2225" />
-        <line x1={end} x2={end} y1={top - 3} y2={base + 26} stroke="#1b2225" strokeWidth={1.5} />
+        <path d={`M${end} ${top - 3} l-5 -8 h10 z`} fill="var(--color-ink)" />
+        <line x1={end} x2={end} y1={top - 3} y2={base + 26} stroke="var(--color-ink)" strokeWidth={1.5} />
         <text
           x={fits(end + 9, cut) ? end + 9 : end - 9}
           y={top - 2}
           textAnchor={fits(end + 9, cut) ? "start" : "end"}
           fontSize={13}
           fontWeight={660}
-          fill="#1b2225"
+          fill="var(--color-ink)"
         >
           {cut}
         </text>
         {fits(end + 14, beyond) && (
-          <text x={end + 14} y={base - tall / 2 + 5} fontSize={12.5} fill="#566264">
+          <text x={end + 14} y={base - tall / 2 + 5} fontSize={13} fill="var(--color-soft)">
             {beyond}
           </text>
         )}
@@ -205,7 +237,7 @@ function Ticks({ span, perMm, x, units, base, fits }: TicksProps) {
     <g>
       <TickLines from={0} by={2} count={count} reach={reach} x={x(0)} base={base} apart={perMm * step} strokeWidth={1} />
       {!isCrowded && <TickLines from={1} by={2} count={count} reach={reach} x={x(0)} base={base} apart={perMm * step} strokeWidth={0.6} />}
-      <g fill="#2a3439">
+      <g fill="var(--color-metal-deep)">
         {numbered.map(({ from, text, size, weight, below }) => (
           <text key={text} x={from} y={base + below} fontSize={size} fontWeight={weight}>
             {text}
@@ -237,7 +269,7 @@ function TickLines({ from, by, count, reach, x, base, apart, strokeWidth }: Tick
       d={path}
       transform={`translate(${x} ${base}) scale(${apart} 1)`}
       vectorEffect="non-scaling-stroke"
-      stroke="#39444a"
+      stroke="var(--color-metal-deep)"
       strokeWidth={strokeWidth}
     />
   );

@@ -10,6 +10,7 @@ import { Knob, Millimetres, type Scale, Shape, Word } from "./Drawing";
 import { usePlan } from "./plan";
 import { SECTION_MARGIN_MM } from "./setting-layout";
 import { useSession } from "./session";
+import { sectionViewText } from "@/words/ui";
 
 interface Props {
   readonly mount: Mount;
@@ -52,7 +53,7 @@ function CutWire({ part, from, to, height, shape }: CutProps) {
     shape === "square"
       ? standing(1, from, to, height)
       : Array.from({ length: CUT_STEPS + 1 }, (_, i) => rise((2 * Math.PI * i) / CUT_STEPS));
-  return <Shape points={points} fill="#c3cbcf" stroke="#4d585c" lights={part} />;
+  return <Shape points={points} fill="var(--color-metal-pale)" stroke="var(--color-soft)" lights={part} />;
 }
 
 const CUT_STEPS = 28;
@@ -80,15 +81,19 @@ export function SettingSection({
             [-half, 0],
           ]}
           fill="url(#metal)"
-          stroke="#6f7a7e"
+          stroke="var(--color-metal-edge)"
           lights="plate"
         />
       )}
-      <Shape points={[...section.stone, ...mirrored(section.stone).reverse()]} fill={fill} stroke="#00000055" lights="stone" />
+      <Shape points={[...section.stone, ...mirrored(section.stone).reverse()]} fill={fill} stroke="var(--color-shade)" lights="stone" />
       {([1, -1] as const).map((side) => (
         <g key={side}>
           {section.shelf !== null && (
-            <Shape points={standing(side, section.shelf.inside, wall.inside, section.shelf.height)} fill="url(#metal)" stroke="#6f7a7e" />
+            <Shape
+              points={standing(side, section.shelf.inside, wall.inside, section.shelf.height)}
+              fill="url(#metal)"
+              stroke="var(--color-metal-edge)"
+            />
           )}
           {section.layers.map(({ part, inside, width, height, shape }) => (
             <CutWire key={part} part={part} from={side * inside} to={side * (inside + width)} height={height} shape={shape} />
@@ -97,16 +102,16 @@ export function SettingSection({
             <Shape
               points={standing(side, wall.outside, section.rim, wall.height)}
               fill="none"
-              stroke="#b06a10"
+              stroke="var(--color-warn)"
               strokeDasharray="3 3"
               lights="rim"
             />
           )}
           <Shape
             points={standing(side, wall.inside, wall.outside, wall.height)}
-            fill="#8d989c"
+            fill="var(--color-metal-mid)"
             fillOpacity={0.35}
-            stroke="#6f7a7e"
+            stroke="var(--color-metal-edge)"
             strokeWidth={0.6}
             lights="height"
           />
@@ -114,7 +119,7 @@ export function SettingSection({
             points={side === 1 ? section.folded : mirrored(section.folded)}
             open
             fill="none"
-            stroke="#4d585c"
+            stroke="var(--color-soft)"
             strokeWidth={Math.max(2, section.thickness * scale.perMm)}
             lights="wall"
           />
@@ -145,35 +150,48 @@ export function SectionView({ mount, x, y, scale, view }: Props) {
           ]}
           open
           fill="none"
-          stroke="#b06a10"
+          stroke="var(--color-warn)"
           strokeDasharray="1 3"
         />
         <TurnInHandle mount={mount} half={reach} />
         {section.shoulder && <DomeHandle mount={mount} section={section} at={section.shoulder} />}
       </Millimetres>
-      <Word x={x - reach * k} y={leansInAt} fill="#0b5d66" lights="turnIn">
+      <Word x={x - reach * k} y={leansInAt} fill="var(--color-accent)" lights="turnIn">
         {view.leansIn}
       </Word>
-      <path d={`M${x - reach * k} ${y - section.turnIn * k} V${leansInAt + 4}`} stroke="#0b5d66" strokeWidth={0.8} fill="none" />
-      <Word x={x} y={y - section.top * k - 9} textAnchor="middle" fontSize={13} fontWeight={620} fill="#1b2225">
+      <path
+        d={`M${x - reach * k} ${y - section.turnIn * k} V${leansInAt + 4}`}
+        stroke="var(--color-accent)"
+        strokeWidth={0.8}
+        fill="none"
+      />
+      <Word x={x} y={y - section.top * k - 9} textAnchor="middle" fontSize={13} fontWeight={620} fill="var(--color-ink)">
         {view.top}
       </Word>
       <path
         d={`M${x + wall.outside * k} ${y - wall.height * k} L${x + (reach - 0.4) * k} ${y - section.top * k - 22}`}
-        stroke="#1b2225"
+        stroke="var(--color-ink)"
         strokeWidth={0.8}
         fill="none"
       />
-      <Word x={x + reach * k} y={y - section.top * k - 28} textAnchor="end" fontSize={13} fontWeight={640} fill="#1b2225" lights="height">
+      <Word
+        x={x + reach * k}
+        y={y - section.top * k - 28}
+        textAnchor="end"
+        fontSize={13}
+        fontWeight={640}
+        fill="var(--color-ink)"
+        lights="height"
+      >
         {view.stands}
       </Word>
       <path
         d={`M${x + reach * k} ${y - section.third * k} V${y + plate.thickness * k + 18}`}
-        stroke="#b06a10"
+        stroke="var(--color-warn)"
         strokeWidth={0.8}
         fill="none"
       />
-      <Word x={x + reach * k} y={y + plate.thickness * k + 32} textAnchor="end" fill="#8a4600">
+      <Word x={x + reach * k} y={y + plate.thickness * k + 32} textAnchor="end" fill="var(--color-warn)">
         {view.third}
       </Word>
     </>
@@ -195,7 +213,7 @@ function DomeHandle({ mount, section, at }: { readonly mount: Mount; readonly se
   const turnIn = greatestTurnIn(mount.stone);
   return (
     <DragHandle
-      label="Dome"
+      label={sectionViewText.dome}
       now={dome}
       most={6}
       isUpright
@@ -223,7 +241,7 @@ function TurnInHandle({ mount, half }: { readonly mount: Mount; readonly half: n
   const line = { x1: -half, x2: half, y1: section.turnIn, y2: section.turnIn, vectorEffect: "non-scaling-stroke" } as const;
   return (
     <DragHandle
-      label="Height at which the side leans in"
+      label={sectionViewText.heightAtWhichTheSide}
       now={turnIn}
       most={mount.stone.height}
       isUpright
@@ -234,7 +252,7 @@ function TurnInHandle({ mount, half }: { readonly mount: Mount; readonly half: n
       {(isHighlighted) => (
         <>
           <line {...line} stroke="transparent" className="stroke-[16px] pointer-coarse:stroke-[44px]" />
-          <line {...line} stroke="#0b5d66" strokeWidth={isHighlighted ? 2.6 : 1} strokeDasharray="4 3" />
+          <line {...line} stroke="var(--color-accent)" strokeWidth={isHighlighted ? 2.6 : 1} strokeDasharray="4 3" />
         </>
       )}
     </DragHandle>

@@ -9,6 +9,7 @@ import { DOUBTS } from "@/words/doubt";
 import { useDoubt } from "./doubt";
 import { useSessionState } from "./session";
 import { type Size, useSize } from "./useSize";
+import { stageText } from "@/words/ui";
 
 interface Props {
   readonly stage: StageId;
@@ -26,25 +27,25 @@ export function Stage({ stage, mount, drawing, isTall = false, measures, foot }:
   return (
     <HighlightProvider>
       <section
-        aria-label="Answer"
-        className="relative min-w-0 overflow-hidden border-line bg-paper px-[18px] pt-2.5 pb-1.5 [grid-area:foot] max-lg:border-b max-lg:px-3.5 lg:border-t"
+        aria-label={stageText.answer}
+        className="relative min-w-0 overflow-hidden border-line bg-paper px-5 pt-2.5 pb-1.5 [grid-area:foot] max-lg:border-b max-lg:px-3.5 lg:border-t"
       >
         {foot}
       </section>
       <section
-        aria-label="Drawing"
+        aria-label={stageText.drawing}
         className="flex min-w-0 flex-col border-line bg-sheet [grid-area:draw] max-lg:border-b lg:overflow-hidden lg:border-r"
       >
         <div
           ref={ref}
-          className={`relative min-h-0 flex-1 overflow-hidden max-lg:flex-none ${isTall ? "max-sm:h-[720px] sm:max-lg:h-[max(440px,min(130vw,560px))]" : "max-lg:h-[max(440px,min(130vw,560px))]"}`}
+          className={`relative min-h-0 flex-1 overflow-hidden max-lg:flex-none ${isTall ? "max-sm:h-205.5 sm:max-lg:h-[max(440px,min(130vw,560px))]" : "max-lg:h-[max(440px,min(130vw,560px))]"}`}
         >
           {drawing(size)}
           <Refused />
         </div>
         <FindingNotes stage={stage} mount={mount} />
       </section>
-      <section aria-label="Measures" className="min-w-0 bg-paper px-3.5 pt-2.5 pb-3 [grid-area:meas] lg:overflow-y-auto">
+      <section aria-label={stageText.measures} className="min-w-0 bg-paper px-3.5 pt-2.5 pb-3 [grid-area:meas] lg:overflow-y-auto">
         {measures}
       </section>
     </HighlightProvider>
@@ -57,11 +58,7 @@ function Refused() {
   return (
     <p
       role="alert"
-      className={
-        refused
-          ? "absolute bottom-3 left-3 max-w-[420px] rounded-[5px] bg-bad-wash px-[9px] py-[6px] text-[12.5px] text-[#7d1712]"
-          : "sr-only"
-      }
+      className={refused ? "absolute bottom-3 left-3 max-w-120 rounded-md bg-bad-wash px-2.5 py-1.5 text-sm text-melt" : "sr-only"}
     >
       {refused && (
         <>
@@ -84,15 +81,15 @@ interface AnswersProps {
 export function Answers({ figures, children, sum }: AnswersProps) {
   const doubt = doubtAmong(figures, useDoubt());
   return (
-    <div className={`flex flex-wrap items-baseline gap-x-5 gap-y-0.5 lg:min-h-[54px] ${doubt ? "doubtful" : ""}`}>
+    <div className={`flex flex-wrap items-baseline gap-x-5 gap-y-0.5 lg:min-h-15.5 ${doubt ? "doubtful" : ""}`}>
       {children}
       {doubt && (
-        <p role="note" className="ml-auto text-[13px] font-semibold text-warn">
+        <p role="note" className="ml-auto text-sm font-semibold text-warn">
           <span aria-hidden="true">○ </span>
           {DOUBTS[doubt]}
         </p>
       )}
-      {sum && !doubt && <div className="text-[13px] text-soft lg:ml-auto">{sum}</div>}
+      {sum && !doubt && <div className="text-sm text-soft lg:ml-auto">{sum}</div>}
     </div>
   );
 }
@@ -101,9 +98,9 @@ export function Answers({ figures, children, sum }: AnswersProps) {
 export function Answer({ lead, unit, children }: { readonly lead: string; readonly unit?: string; readonly children: ReactNode }) {
   return (
     <div className="flex items-baseline">
-      <span className="mr-2 text-[12.5px] text-soft">{lead}</span>
+      <span className="mr-2 text-sm text-soft">{lead}</span>
       <span className="big">{children}</span>
-      {unit && <span className="ml-1 text-[15px] font-[520] text-soft">{unit}</span>}
+      {unit && <span className="ml-1 text-base font-medium text-soft">{unit}</span>}
     </div>
   );
 }

@@ -11,6 +11,7 @@ import { addingUp } from "@/words/sums";
 import { SOURCE_NAMES, termText } from "@/words/terms";
 import { type Units, showFigureValue } from "@/words/show";
 import { useUnits } from "./tray";
+import { termsText } from "@/words/ui";
 
 interface Props {
   /** Key of the figure in the plan. */
@@ -29,9 +30,9 @@ export function FigureButton({ figure: key, name, className = "", children }: Pr
   return (
     <Popover.Root>
       <Popover.Trigger
-        aria-label={`${name}, ${doubt ? `${DOUBTS[doubt]}, ` : ""}show its sum`}
+        aria-label={termsText.showItsSum(name, doubt ? `${DOUBTS[doubt]}, ` : "")}
         data-figure={key}
-        className={`${doubt ? "doubtful" : ""} pressed tap rounded-[3px] text-left decoration-line decoration-dotted underline-offset-4 hover:underline ${className}`}
+        className={`${doubt ? "doubtful" : ""} pressed tap rounded-sm text-left decoration-line decoration-dotted underline-offset-4 hover:underline ${className}`}
       >
         {children}
       </Popover.Trigger>
@@ -42,10 +43,10 @@ export function FigureButton({ figure: key, name, className = "", children }: Pr
           align="start"
           sideOffset={6}
           collisionPadding={12}
-          className="z-50 w-[330px] rounded-[6px] border border-line bg-sheet p-3 shadow-xl"
+          className="z-50 w-94.5 rounded-md border border-line bg-sheet p-3 shadow-xl"
         >
-          <h2 className="mb-1 text-[13px] font-[660]">{name}</h2>
-          {doubt && <p className="pb-1 text-[12.5px] font-semibold text-warn">{capital(DOUBTS[doubt])}</p>}
+          <h2 className="mb-1 text-sm font-strong">{name}</h2>
+          {doubt && <p className="pb-1 text-sm font-semibold text-warn">{capital(DOUBTS[doubt])}</p>}
           <TermsTable figure={figure} units={units} />
         </Popover.Content>
       </Popover.Portal>
@@ -61,11 +62,11 @@ function TermsTable({ figure, units }: { readonly figure: Figure; readonly units
     units,
   );
   return (
-    <table className="w-full text-[12.5px]">
+    <table className="w-full text-sm">
       <tbody>
         {figure.terms.map((term, i) => (
           <tr key={i} className="border-t border-hair align-top">
-            <td className="py-1 pr-2 text-right font-[620] whitespace-nowrap">
+            <td className="py-1 pr-2 text-right font-strong whitespace-nowrap">
               {isSum && i > 0 ? (shown[i]! < 0 ? "− " : "+ ") : ""}
               {showFigureValue(isSum && i > 0 ? Math.abs(shown[i]!) : shown[i]!, figure.unit, units)}
             </td>
@@ -77,7 +78,7 @@ function TermsTable({ figure, units }: { readonly figure: Figure; readonly units
         {isSum && (
           <tr className="border-t border-metal-edge">
             <td className="py-1 pr-2 text-right font-bold whitespace-nowrap">{showFigureValue(figure.value, figure.unit, units)}</td>
-            <td className="py-1 font-[620]">in all</td>
+            <td className="py-1 font-strong">{termsText.inAll}</td>
           </tr>
         )}
         {figure.schools?.map(({ rule, value }) => (

@@ -3,6 +3,7 @@ import { type Plan } from "@/core/piece/plan";
 import { torchLines } from "@/words/torch";
 import { useDoubt } from "./doubt";
 import { useUnits } from "./tray";
+import { torchLinesText } from "@/words/ui";
 
 interface Props {
   readonly step: Step;
@@ -17,13 +18,13 @@ export function TorchLines({ step, plan, isNight = false }: Props) {
   if (lines.length === 0) return null;
   return (
     <dl
-      aria-label="At the torch"
-      className={`mt-3 grid max-w-[680px] grid-cols-[auto_1fr] gap-x-3 gap-y-0.5 leading-[1.35] ${isNight ? "text-[16px] lg:text-[18px]" : "text-[13.5px]"}`}
+      aria-label={torchLinesText.atTheTorch}
+      className={`mt-3 grid max-w-194.5 grid-cols-[auto_1fr] gap-x-3 gap-y-0.5 leading-text ${isNight ? "text-lg lg:text-lg" : "text-sm"}`}
     >
       {lines.map(([label, text], i) => (
         <div key={i} className="contents">
           <dt className={isNight ? "text-night-soft" : "text-soft"}>{label}</dt>
-          <dd className={isNight ? "text-[#cdd5d6]" : ""}>{text}</dd>
+          <dd className={isNight ? "text-night-key" : ""}>{text}</dd>
         </div>
       ))}
     </dl>

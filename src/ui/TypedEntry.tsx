@@ -8,6 +8,7 @@ import { Explained } from "./Explained";
 import { useHighlight } from "./highlight";
 import { focusNextMeasure } from "./next-measure";
 import { useSession, useSessionState } from "./session";
+import { typedEntryText } from "@/words/ui";
 
 interface Props<T> {
   readonly field: TypedField<T>;
@@ -32,9 +33,9 @@ interface Props<T> {
 }
 
 const COLUMNS = {
-  usual: "grid-cols-[1fr_96px] gap-x-2 text-[13.5px]",
-  compact: "grid-cols-[1fr_96px] gap-x-1 text-[12.5px] min-[1152px]:grid-cols-[1fr_78px]",
-  wide: "grid-cols-[1fr_148px] gap-x-2 text-[13.5px]",
+  usual: "grid-cols-[1fr_96px] gap-x-2 text-sm",
+  compact: "grid-cols-[1fr_96px] gap-x-1 text-sm wide:grid-cols-[1fr_78px]",
+  wide: "grid-cols-[1fr_148px] gap-x-2 text-sm",
 } as const;
 
 /**
@@ -65,7 +66,7 @@ export function TypedEntry<T>({
 
   const problem = draft?.problem ?? null;
   const shown = draft && (problem !== null || isSame(draft.text)) ? draft.text : own;
-  const told = isUnmeasured ? "not measured yet" : shape === "compact" ? undefined : hint;
+  const told = isUnmeasured ? typedEntryText.notMeasuredYet : shape === "compact" ? undefined : hint;
 
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
     const by = event.key === "ArrowUp" ? 1 : event.key === "ArrowDown" ? -1 : null;
@@ -82,7 +83,7 @@ export function TypedEntry<T>({
 
   return (
     <div
-      className={`grid items-center border-t border-hair py-px max-lg:py-[3px] ${COLUMNS[shape]} ${isHighlighted ? "field-lit" : ""}`}
+      className={`grid items-center border-t border-hair py-px max-lg:py-1 ${COLUMNS[shape]} ${isHighlighted ? "field-lit" : ""}`}
       {...handlers}
     >
       <div className="leading-tight">
@@ -94,7 +95,7 @@ export function TypedEntry<T>({
           <label htmlFor={id}>{label}</label>
         )}
         {told && (
-          <small id={`${id}-hint`} className={`narrow block text-[11.5px] ${isUnmeasured ? "text-warn" : "text-soft"}`}>
+          <small id={`${id}-hint`} className={`narrow block text-xs ${isUnmeasured ? "text-warn" : "text-soft"}`}>
             {told}
           </small>
         )}
@@ -112,7 +113,7 @@ export function TypedEntry<T>({
           spellCheck={false}
           aria-invalid={problem !== null}
           aria-describedby={problem ? `${id}-problem` : told ? `${id}-hint` : undefined}
-          className={isText ? "!text-left text-[13.5px] font-[540]" : ""}
+          className={isText ? "!text-left text-sm font-medium" : ""}
           onChange={(event) => session.type(field, oneLine(event.target.value))}
           onKeyDown={onKeyDown}
           onBlur={() => session.commit()}
@@ -121,9 +122,9 @@ export function TypedEntry<T>({
         {after}
       </div>
       {problem && (
-        <p id={`${id}-problem`} role="alert" className="col-span-2 pt-1 text-[12px] leading-snug text-bad">
+        <p id={`${id}-problem`} role="alert" className="col-span-2 pt-1 text-xs leading-snug text-bad">
           <span aria-hidden="true">◆ </span>
-          {problem}. The plan still uses {own || "none"}.
+          {typedEntryText.thePlanStillUses(problem, own || typedEntryText.none)}
         </p>
       )}
     </div>

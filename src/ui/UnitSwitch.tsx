@@ -2,6 +2,7 @@
 
 import { useId } from "react";
 import { useTray, useTrayState } from "./tray";
+import { unitSwitchText } from "@/words/ui";
 
 /** Switches what lengths are shown in, or temperatures; kept on the bench. */
 export function UnitSwitch({ of = "length" }: { readonly of?: "length" | "temperature" }) {
@@ -13,13 +14,13 @@ export function UnitSwitch({ of = "length" }: { readonly of?: "length" | "temper
   return (
     <span
       role="radiogroup"
-      aria-label={of === "length" ? "Lengths in" : "Temperatures in"}
-      className="inline-flex rounded-[5px] border border-line text-[12.5px]"
+      aria-label={of === "length" ? unitSwitchText.lengthsIn : unitSwitchText.temperaturesIn}
+      className="inline-flex rounded-md border border-line text-sm"
     >
       {options.map((option) => (
         <label
           key={option}
-          className="relative cursor-pointer bg-sheet px-[9px] py-1 text-soft max-lg:grid max-lg:h-[44px] max-lg:min-w-[44px] max-lg:place-items-center first:rounded-l-[4px] last:rounded-r-[4px] has-[:checked]:bg-ink has-[:checked]:text-white has-[:focus-visible]:outline-2 has-[:focus-visible]:outline-offset-2 has-[:focus-visible]:outline-accent"
+          className="relative cursor-pointer bg-sheet px-2.5 py-1 text-soft max-lg:grid max-lg:h-touch max-lg:min-w-touch max-lg:place-items-center first:rounded-l-sm last:rounded-r-sm has-checked:bg-ink has-checked:text-white has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-accent"
         >
           <input
             type="radio"

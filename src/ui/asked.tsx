@@ -7,7 +7,7 @@ export type Asked<K extends Opened["kind"]> = { readonly opened: Extract<Opened,
 export function Problem({ text }: { readonly text: string | null }) {
   if (text === null) return null;
   return (
-    <p role="alert" className="mt-2 text-[13px] text-bad">
+    <p role="alert" className="mt-2 text-sm text-bad">
       <span aria-hidden="true">◆ </span>
       {text}.
     </p>

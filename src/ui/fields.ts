@@ -5,6 +5,7 @@ import { type LengthUnit, MM_PER_INCH, readLength, readNumber, readRise } from "
 import { type FieldReading, type TypedField } from "@/store/session";
 import { lengthFaultMessage } from "@/words/faults";
 import { type Units, degrees, lengthUnit, showRise } from "@/words/show";
+import { fieldsText } from "@/words/ui";
 
 /** A field that holds a number of the piece: what it shows, how it is read, and by how much its keys step. */
 export interface NumberField extends TypedField<number | null> {
@@ -18,15 +19,15 @@ const MM_STEP = 0.1;
 const INCH_STEP = 0.005;
 const PROBLEMS = {
   empty: "empty",
-  "not-a-number": "is not a number",
-  "divided-by-zero": "is divided by nothing",
-  "no-such-gauge": `is not a gauge: gauges run from ${GAUGES.thickest} to ${GAUGES.thinnest}`,
+  "not-a-number": fieldsText.isNotANumber,
+  "divided-by-zero": fieldsText.isDividedByNothing,
+  "no-such-gauge": fieldsText.isNotAGaugeGauges(GAUGES.thickest, GAUGES.thinnest),
 } as const;
 
 function problem(text: string, code: keyof typeof PROBLEMS, example: string): FieldReading<number> {
   return {
     ok: false,
-    problem: code === "empty" ? `Empty: type a number, e.g. ${example}` : `"${text.trim()}" ${PROBLEMS[code]}: type one, e.g. ${example}`,
+    problem: code === "empty" ? fieldsText.emptyTypeANumberE(example) : fieldsText.typeOneEG(text.trim(), PROBLEMS[code], example),
   };
 }
 
@@ -45,7 +46,7 @@ export function lengthField(key: string, units: Units, write: (piece: Editable<P
     show: (value) => showPlain(value, units.length),
     read: (text) => {
       const reading = readLength(text, units.length);
-      return reading.ok ? reading : problem(text, reading.code, units.length === "inch" ? "0.125 or 1/8" : "3.2, 1/8in or 22ga");
+      return reading.ok ? reading : problem(text, reading.code, units.length === "inch" ? fieldsText.inchExample : fieldsText.n3218In);
     },
     write: given(write),
     say: (fault) => lengthFaultMessage(fault, units),

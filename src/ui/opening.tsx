@@ -6,6 +6,7 @@ import { type Tray } from "@/store/tray";
 import { type Watch } from "@/workers/files/client";
 import { type Opened } from "@/workers/files/protocol";
 import { useTray } from "./tray";
+import { openingText } from "@/words/ui";
 
 const OpenedDialog = lazy(() => import("./OpenedDialog").then(({ OpenedDialog }) => ({ default: OpenedDialog })));
 const ProgressDialog = lazy(() => import("./ProgressDialog").then(({ ProgressDialog }) => ({ default: ProgressDialog })));
@@ -68,7 +69,7 @@ export function OpeningProvider({ children }: { readonly children: ReactNode }) 
           ref={input}
           type="file"
           accept=".json,application/json,.csv,text/csv"
-          aria-label="Open a file"
+          aria-label={openingText.openAFile}
           className="hidden"
           onChange={(event) => {
             take(event.target.files?.[0]);
@@ -78,7 +79,7 @@ export function OpeningProvider({ children }: { readonly children: ReactNode }) 
         {children}
       </div>
       <Suspense>
-        {reading && <ProgressDialog title={`Reading ${reading.file}`} share={reading.share} onStop={reading.stop} />}
+        {reading && <ProgressDialog title={openingText.reading(reading.file)} share={reading.share} onStop={reading.stop} />}
         {opened && <OpenedDialog key={opened.file} opened={opened} onClose={() => setOpened(null)} />}
       </Suspense>
     </OpeningContext>

@@ -1,4 +1,4 @@
-/** Longest side of a picture that is kept (px), and the most it takes in base64 (a making holds at most 300 kB of each). */
+import { smallJpegText } from "@/words/ui"; /** Longest side of a picture that is kept (px), and the most it takes in base64 (a making holds at most 300 kB of each). */
 const LONGEST = 1200;
 const MOST = 400_000;
 const QUALITIES = [0.82, 0.7, 0.55, 0.4, 0.25] as const;
@@ -10,15 +10,14 @@ export type SmallJpeg = { readonly ok: true; readonly jpeg: string } | { readonl
 
 /** A picture made small: JPEG in base64, or what is wrong with it. The browser reads and scales it off the main thread. */
 export async function smallJpeg(file: Blob): Promise<SmallJpeg> {
-  if (file.size > MOST_BYTES)
-    return { ok: false, problem: `has ${Math.round(file.size / 1e6)} MB; use a picture of ${MOST_BYTES / 1e6} MB at most` };
+  if (file.size > MOST_BYTES) return { ok: false, problem: smallJpegText.hasMbUseAPicture(Math.round(file.size / 1e6), MOST_BYTES / 1e6) };
   const size = await sizeOf(file);
   if (size && size.width * size.height > MOST_POINTS) {
     const mega = Math.round((size.width * size.height) / 1e6);
-    return { ok: false, problem: `has ${mega} megapixels; use a picture of ${MOST_POINTS / 1e6} at most` };
+    return { ok: false, problem: smallJpegText.hasMegapixelsUseAPicture(mega, MOST_POINTS / 1e6) };
   }
   const picture = size && (await createImageBitmap(file, scaledTo(size)).catch(() => null));
-  if (!picture) return { ok: false, problem: "is not a picture that can be read" };
+  if (!picture) return { ok: false, problem: smallJpegText.isNotAPictureThat };
   const canvas = document.createElement("canvas");
   canvas.width = picture.width;
   canvas.height = picture.height;
@@ -28,7 +27,7 @@ export async function smallJpeg(file: Blob): Promise<SmallJpeg> {
     const jpeg = await base64Of(canvas, quality);
     if (jpeg !== null && jpeg.length <= MOST) return { ok: true, jpeg };
   }
-  return { ok: false, problem: "could not be made small enough to keep" };
+  return { ok: false, problem: smallJpegText.couldNotBeMadeSmall };
 }
 
 interface Size {

@@ -8,6 +8,7 @@ import { type Tray } from "@/store/tray";
 import { type TrayState } from "@/store/tray-state";
 import { type Units } from "@/words/show";
 import { IDLE_TIMEOUT, useWhenIdle } from "./idle";
+import { trayText } from "@/words/ui";
 
 /** The store is a separate chunk: loading it and opening the database both start as soon as the page script runs. */
 const loadTray = () => import("@/store/tray");
@@ -43,7 +44,7 @@ export function TrayProvider({ withDemo, children }: { readonly withDemo: boolea
     };
   }, [withDemo]);
   if (failure !== null) return <NotOpened why={failure} />;
-  if (!tray) return <p className="p-4 text-soft">Opening the tray</p>;
+  if (!tray) return <p className="p-4 text-soft">{trayText.openingTheTray}</p>;
   return (
     <TrayContext value={tray}>
       {children}
@@ -55,11 +56,11 @@ export function TrayProvider({ withDemo, children }: { readonly withDemo: boolea
 function NotOpened({ why }: { readonly why: string }) {
   return (
     <main className="p-6">
-      <h1 className="mb-2 text-lg font-bold">The tray could not be opened.</h1>
-      <p className="mb-1 text-soft">What this device keeps is untouched.</p>
+      <h1 className="mb-2 text-lg font-bold">{trayText.theTrayCouldNotBe}</h1>
+      <p className="mb-1 text-soft">{trayText.whatThisDeviceKeepsIs}</p>
       <p className="mb-4 text-soft">{why}</p>
       <button type="button" className="btn btn-main" onClick={() => window.location.reload()}>
-        Try again
+        {trayText.tryAgain}
       </button>
     </main>
   );

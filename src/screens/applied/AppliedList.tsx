@@ -20,6 +20,8 @@ import { useSession, useSessionState } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
 import { appliedText } from "@/words/applied";
 import { APPLIED_NAMES, capital, namesIn } from "@/words/names";
+import { commonText } from "@/words/common";
+import { appliedListText } from "@/words/screens/applied";
 
 /** What each shape starts as, and what its sizes are called. */
 const SHAPES: Readonly<
@@ -28,24 +30,24 @@ const SHAPES: Readonly<
   disc: {
     start: { disc: { diameter: 3, thickness: 0.6 } },
     fields: [
-      ["diameter", "Across"],
-      ["thickness", "Thick"],
+      ["diameter", appliedListText.across],
+      ["thickness", appliedListText.thick],
     ],
   },
-  ball: { start: { ball: { diameter: 1.5 } }, fields: [["diameter", "Across"]] },
+  ball: { start: { ball: { diameter: 1.5 } }, fields: [["diameter", appliedListText.across]] },
   ring: {
     start: { ring: { inside: 2, wire: 0.8 } },
     fields: [
-      ["inside", "Inside"],
-      ["wire", "Wire"],
+      ["inside", appliedListText.inside],
+      ["wire", commonText.wire],
     ],
   },
   strip: {
     start: { strip: { length: 5, width: 1, thickness: 0.6 } },
     fields: [
-      ["length", "Long"],
-      ["width", "Wide"],
-      ["thickness", "Thick"],
+      ["length", appliedListText.long],
+      ["width", appliedListText.wide],
+      ["thickness", appliedListText.thick],
     ],
   },
 };
@@ -88,27 +90,24 @@ export function AppliedList({ mount }: { readonly mount: string | null }) {
     return { ...start, at: [toTwentieth(x), toTwentieth(y)] };
   };
   return (
-    <section aria-label="Sweated on">
-      <h2 className="section-head">Sweated on</h2>
+    <section aria-label={appliedListText.sweatedOn}>
+      <h2 className="section-head">{appliedListText.sweatedOn}</h2>
       <ul>
         {here.map((each) => (
-          <li
-            key={each.id}
-            className={`flex items-center border-t border-hair ${each === chosen ? "bg-accent-wash shadow-[inset_3px_0_0_var(--color-accent)]" : ""}`}
-          >
+          <li key={each.id} className={`flex items-center border-t border-hair ${each === chosen ? "bg-accent-wash shadow-chosen" : ""}`}>
             <button
               type="button"
               aria-pressed={each === chosen}
               onClick={() => choose(each === chosen ? null : each.id)}
-              className="min-w-0 flex-1 py-1 pl-2 text-left text-[13.5px] max-lg:min-h-[44px]"
+              className="min-w-0 flex-1 py-1 pl-2 text-left text-sm max-lg:min-h-touch"
             >
-              <b className="block font-[640]">{capital(each.name ?? APPLIED_NAMES[each.shape])}</b>
-              <small className="narrow block text-[11.5px] text-soft">{appliedText(each, units)}</small>
+              <b className="block font-strong">{capital(each.name ?? APPLIED_NAMES[each.shape])}</b>
+              <small className="narrow block text-xs text-soft">{appliedText(each, units)}</small>
             </button>
             <button
               type="button"
               className="btn btn-plain"
-              aria-label={`Remove ${each.name ?? APPLIED_NAMES[each.shape]}`}
+              aria-label={appliedListText.remove(each.name ?? APPLIED_NAMES[each.shape])}
               onClick={() =>
                 session.change((piece) => {
                   piece.applied = piece.applied!.filter(({ id }) => id !== each.id);
@@ -164,24 +163,31 @@ function AppliedMeasures({ applied, parts }: { readonly applied: Applied; readon
     });
   const alongField = lengthField(`applied.${id}.along`, units, (piece, value) => void (entryIn(piece, id).along = value));
   return (
-    <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
+    <div className="grid gap-x-3 wide:grid-cols-2">
       {SHAPES[shape].fields.map(([name, label]) => (
         <MeasureField key={name} field={size(name)} label={label} value={Number(sizes[name])} lights={`applied.${id}`} shape="compact" />
       ))}
       {isOnHoop ? (
-        <MeasureField field={alongField} label="Along" value={along} lights={`applied.${id}`} shape="compact" />
+        <MeasureField field={alongField} label={appliedListText.along} value={along} lights={`applied.${id}`} shape="compact" />
       ) : (
         ([0, 1] as const).map((i) => (
-          <MeasureField key={i} field={place(i)} label={i === 0 ? "Right" : "Up"} value={at[i]} lights={`applied.${id}`} shape="compact" />
+          <MeasureField
+            key={i}
+            field={place(i)}
+            label={i === 0 ? appliedListText.right : appliedListText.up}
+            value={at[i]}
+            lights={`applied.${id}`}
+            shape="compact"
+          />
         ))
       )}
       {!applied.shaped.isRound && (
-        <MeasureField field={turnOf(id)} label="Turned" value={applied.turn} lights={`applied.${id}`} shape="compact" />
+        <MeasureField field={turnOf(id)} label={appliedListText.turned} value={applied.turn} lights={`applied.${id}`} shape="compact" />
       )}
       {parts.length > 1 && (
         <div className="col-span-full">
           <ChoiceField
-            label="On"
+            label={appliedListText.on}
             value={on}
             options={parts.map((value) => ({ value, text: capital(namesIn(plan).part(value)) }))}
             onChoose={(next) => session.change((piece) => void (entryIn(piece, id).on = next))}
@@ -191,11 +197,11 @@ function AppliedMeasures({ applied, parts }: { readonly applied: Applied; readon
       {isOnHoop && (
         <div className="col-span-full">
           <ChoiceField
-            label="When"
+            label={appliedListText.when}
             value={when}
             options={[
-              { value: "formed", text: "Formed" },
-              { value: "flat", text: "Flat" },
+              { value: "formed", text: appliedListText.formed },
+              { value: "flat", text: appliedListText.flat },
             ]}
             onChoose={(next) => session.change((piece) => void (entryIn(piece, id).when = next))}
           />

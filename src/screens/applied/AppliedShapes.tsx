@@ -9,12 +9,13 @@ import { Knob } from "@/ui/Drawing";
 import { usePlan } from "@/ui/plan";
 import { useSession } from "@/ui/session";
 import { APPLIED_NAMES, capital } from "@/words/names";
+import { appliedShapesText } from "@/words/screens/applied";
 
 const STEP = 0.1;
 
 function lineOf(isHighlighted: boolean) {
-  const stroke = isHighlighted ? { stroke: "#0b5d66", strokeWidth: 2 } : { stroke: "#4d585c", strokeWidth: 1 };
-  return { fill: "#c3cbcf", vectorEffect: "non-scaling-stroke", ...stroke } as const;
+  const stroke = isHighlighted ? { stroke: "var(--color-accent)", strokeWidth: 2 } : { stroke: "var(--color-soft)", strokeWidth: 1 };
+  return { fill: "var(--color-metal-pale)", vectorEffect: "non-scaling-stroke", ...stroke } as const;
 }
 
 /** What is put on the parts of a setting, in its plane. */
@@ -37,7 +38,7 @@ function FromAbove({ applied: { shaped, at, turn }, isHighlighted }: { readonly 
   return (
     <>
       <circle cx={x} cy={y} r={along} {...line} />
-      {shaped.hole > 0 && <circle cx={x} cy={y} r={shaped.hole} {...line} fill="#eef0f0" />}
+      {shaped.hole > 0 && <circle cx={x} cy={y} r={shaped.hole} {...line} fill="var(--color-paper)" />}
     </>
   );
 }
@@ -87,10 +88,10 @@ function TurnHandle({ applied: { id, name, shape, shaped, at, turn } }: { readon
     }, `applied.${id}.turn`);
   return (
     <DragHandle
-      label={`Turn of ${name ?? APPLIED_NAMES[shape]}`}
+      label={appliedShapesText.turnOf(name ?? APPLIED_NAMES[shape])}
       now={turn}
       most={180}
-      told={`${turn.toFixed(1)} degrees`}
+      told={appliedShapesText.degrees(turn.toFixed(1))}
       lights={`applied.${id}`}
       onDrag={([px, py]) => put((Math.atan2(py - y, px - x) * 180) / Math.PI)}
       onStep={(by) => put(turn + by * TURN_STEP)}

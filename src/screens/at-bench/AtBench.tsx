@@ -50,6 +50,8 @@ import { TakingContext, newTaking } from "./taking";
 import { minutesOf } from "./timed";
 import { outOf, waitingIn } from "./timers";
 import { WentWrong } from "./WentWrong";
+import { commonText } from "@/words/common";
+import { atBenchText } from "@/words/screens/at-bench";
 
 /** Bench mode: the piece's making one step at a time, dark, readable at arm's length. */
 export function AtBench() {
@@ -67,8 +69,8 @@ export function AtBench() {
   const isBegun = make === kept;
   const followed = isBegun ? pieceNow(make) : piece;
   const planned = usePlanned(followed, bench, make.measured);
-  useTitle(piece.name, "At the bench");
-  if (!planned || !isRead) return <Night>Working out the plan</Night>;
+  useTitle(piece.name, commonText.atTheBench);
+  if (!planned || !isRead) return <Night>{atBenchText.workingOutThePlan}</Night>;
   if (!planned.ok)
     return (
       <Night>
@@ -159,7 +161,7 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
   const goOn = () => {
     if (!step || isSlip() || !taking.takeAll()) return;
     if (stop) {
-      say("Done is held: choose what is to be done about the reading, or read it again.");
+      say(atBenchText.doneIsHeldChooseWhat);
       return;
     }
     // After switching to a step that is free, stay with free steps until the waiting part is out.
@@ -212,7 +214,7 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
     const { code, figure, level } = why;
     const remedy = { code, figure, at: new Date().toISOString(), ...(level && { level }) };
     void keep({ put: { ...put, remedies: [remedy] }, drop });
-    say(`A new ${names.part(parts[0]!)}: its steps come again.`);
+    say(atBenchText.aNewItsStepsCome(names.part(parts[0]!)));
   };
   const happened = (mishap: Mishap, isTaken: boolean) => {
     const time = new Date().toISOString();
@@ -229,7 +231,7 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
       ...(isTaken && act?.kind === "change" && setting(make, { asBegun: changed })),
       ...(isTaken && act?.kind === "again" && { drop: { done: make.done.filter((each) => act.entries.includes(each.step)) } }),
     });
-    say(isTaken ? "Applied and noted." : "Noted.");
+    say(isTaken ? atBenchText.appliedAndNoted : "Noted.");
   };
   /** What was read and says otherwise than a check. */
   const contradicted = (code: CheckCode) => (step ? contradicting(code, step, plan.remedies) : undefined);
@@ -252,7 +254,7 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
             onLeave={leave}
           />
           <div className="grid content-start lg:content-stretch lg:grid-cols-[1fr_470px]">
-            <section aria-label="This step" className="min-w-0 px-4 pt-3 lg:px-10 lg:pt-7">
+            <section aria-label={atBenchText.thisStep} className="min-w-0 px-4 pt-3 lg:px-10 lg:pt-7">
               <div className="mb-2 flex flex-col gap-2 empty:hidden">
                 <NotKept isNight />
                 <OvertakenBar isNight />
@@ -281,12 +283,12 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
                   onUntick={() => void keep(ticking(make, entriesOf(shown), false, ""))}
                 />
               ) : (
-                <h1 className="text-[30px] font-bold lg:text-[44px]">All steps are done. How did it turn out?</h1>
+                <h1 className="text-3xl font-bold lg:text-3xl">{atBenchText.allStepsAreDoneHow}</h1>
               )}
             </section>
             <section
-              aria-label="Readings and checks"
-              className="min-w-0 px-4 pt-4 pb-4 lg:border-l lg:border-night-line lg:px-[30px] lg:pt-7"
+              aria-label={atBenchText.readingsAndChecks}
+              className="min-w-0 px-4 pt-4 pb-4 lg:border-l lg:border-night-line lg:px-8.5 lg:pt-7"
             >
               {shown ? (
                 <>
@@ -311,27 +313,27 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
               )}
             </section>
           </div>
-          <footer className="night-foot sticky bottom-0 flex flex-wrap gap-2 border-t border-night-line bg-night px-4 py-2.5 lg:px-[26px] lg:py-4">
-            <button type="button" className="night-btn max-lg:basis-[78px]" disabled={at === 0} onClick={back}>
-              <kbd className="night-key">B</kbd> Back
+          <footer className="night-foot sticky bottom-0 flex flex-wrap gap-2 border-t border-night-line bg-night px-4 py-2.5 lg:px-7.5 lg:py-4">
+            <button type="button" className="night-btn max-lg:basis-22.5" disabled={at === 0} onClick={back}>
+              <kbd className="night-key">B</kbd> {atBenchText.back}
             </button>
-            <button type="button" className="night-btn max-lg:basis-[112px]" disabled={!step} onClick={() => tellWrong(true)}>
-              <kbd className="night-key">X</kbd> Went wrong
+            <button type="button" className="night-btn max-lg:basis-32" disabled={!step} onClick={() => tellWrong(true)}>
+              <kbd className="night-key">X</kbd> {atBenchText.wentWrong}
             </button>
             <span className="max-lg:hidden lg:flex-1" />
             {step ? (
               <button
                 type="button"
                 aria-disabled={stop !== undefined}
-                className={`night-btn max-lg:flex-1 max-lg:!text-[22px] max-lg:!font-bold ${stop ? "border-dashed text-night-soft" : "night-go"}`}
+                className={`night-btn max-lg:flex-1 max-lg:!text-2xl max-lg:!font-bold ${stop ? "border-dashed text-night-soft" : "night-go"}`}
                 onClick={goOn}
               >
-                {stop ? "Done, held" : doneAt === undefined ? "Done" : "Next step"}{" "}
-                <kbd className="night-key !border-[#c79f4b] !bg-[#e6bd66] !text-night">Space</kbd>
+                {stop ? atBenchText.doneHeld : doneAt === undefined ? atBenchText.done : atBenchText.nextStep}{" "}
+                <kbd className="night-key !border-brass !bg-brass-pale !text-night">{atBenchText.space}</kbd>
               </button>
             ) : (
               <button type="button" className="night-btn max-lg:flex-1" onClick={leave}>
-                Leave the bench
+                {atBenchText.leaveTheBench}
               </button>
             )}
           </footer>

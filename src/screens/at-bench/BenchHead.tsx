@@ -6,6 +6,8 @@ import { type Plan } from "@/core/piece/plan";
 import { useSessionState } from "@/ui/session";
 import { clockText } from "@/words/dates";
 import { Strip } from "./StepParts";
+import { commonText } from "@/words/common";
+import { benchHeadText } from "@/words/screens/at-bench";
 
 interface Props {
   readonly make: Make;
@@ -26,22 +28,22 @@ interface Props {
 export function BenchHead({ make, plan, done, step, at, isBegun, undo, onLook, onLeave }: Props) {
   const name = useSessionState((state) => state.piece.name);
   return (
-    <header className="night-head border-b border-night-line px-4 py-2 lg:px-[26px]">
-      <div className="flex items-center gap-4 text-[15px] text-night-soft">
+    <header className="night-head border-b border-night-line px-4 py-2 lg:px-7.5">
+      <div className="flex items-center gap-4 text-base text-night-soft">
         <b className="min-w-0 truncate text-night-ink" title={name}>
           {name}
         </b>
-        <span className="whitespace-nowrap">{step ? `Step ${at + 1} of ${plan.steps.length}` : "All steps done"}</span>
+        <span className="whitespace-nowrap">{step ? benchHeadText.stepOf(at + 1, plan.steps.length) : benchHeadText.allStepsDone}</span>
         <span className="ml-auto whitespace-nowrap max-sm:hidden">
-          {isBegun ? `Started ${clockText(make.started)}` : "Not started yet"}
+          {isBegun ? benchHeadText.started(clockText(make.started)) : benchHeadText.notStartedYet}
         </span>
         {undo && (
-          <button type="button" className="night-btn !min-h-[44px] !px-3 !text-[15px] max-sm:ml-auto" onClick={undo}>
-            Undo
+          <button type="button" className="night-btn !min-h-touch !px-3 !text-base max-sm:ml-auto" onClick={undo}>
+            {commonText.undo}
           </button>
         )}
-        <button type="button" className={`night-btn !min-h-[44px] !px-3 !text-[15px] ${undo ? "" : "max-sm:ml-auto"}`} onClick={onLeave}>
-          Leave <kbd className="night-key">Esc</kbd>
+        <button type="button" className={`night-btn !min-h-touch !px-3 !text-base ${undo ? "" : "max-sm:ml-auto"}`} onClick={onLeave}>
+          {benchHeadText.leave} <kbd className="night-key">{benchHeadText.esc}</kbd>
         </button>
       </div>
       <Strip plan={plan} done={done} at={at} onLook={onLook} />

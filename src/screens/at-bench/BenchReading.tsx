@@ -24,6 +24,7 @@ import { ReadingField, type Taken } from "./ReadingField";
 import { StandIn } from "./StandIn";
 import { WaysToRead } from "./WaysToRead";
 import { useLastHow, useMethods } from "./methods";
+import { benchReadingText } from "@/words/screens/at-bench";
 
 /** How far a usual maker's work lies from what was wanted (mm), and the caliper's last digit. */
 const STAND_IN = { scatter: 0.12, ofStock: 0.01, step: 0.01 } as const;
@@ -123,7 +124,7 @@ export function BenchReading({ asked, make, isFirst, onEdit, onDone, onBack, onL
   };
   const takePair = (extents: Extents, by: Measured["by"], isMadeUp: boolean): Taken => {
     const value = strip && lengthByExtents(strip.outline, strip, extents);
-    if (!value) return { problem: "These sizes leave no room for a stone: measure both sides again" };
+    if (!value) return { problem: benchReadingText.theseSizesLeaveNoRoom };
     const isSame = read !== null && isWithin(read.at, ONE_PAIR);
     return take({ value, extents }, by, isSame ? read : null, isMadeUp);
   };
@@ -170,7 +171,7 @@ export function BenchReading({ asked, make, isFirst, onEdit, onDone, onBack, onL
           beside={isOffered && <StandIn instrument={instrument} onPress={press} hasKey={isFirst} isStacked />}
         />
       )}
-      <div className="-mt-2 mb-5 flex flex-wrap items-center gap-2 text-[15px] text-night-soft empty:hidden">
+      <div className="-mt-2 mb-5 flex flex-wrap items-center gap-2 text-base text-night-soft empty:hidden">
         {isOffered && !isCompact && <StandIn instrument={how === "extents" ? along : instrument} onPress={press} hasKey={isFirst} />}
         {isTaught && (
           <MethodField
@@ -210,7 +211,7 @@ function waysIn(strip: ReturnType<typeof stripIn>): readonly HowRead[] {
 function useInstrument(isInside: boolean, wanted: number, scale: ReadingScale | null, seed: string): Instrument {
   return useMemo(
     () =>
-      standIn(isInside ? "mandrel" : "caliper", isInside ? "Mandrel" : "Caliper", {
+      standIn(isInside ? "mandrel" : "caliper", isInside ? benchReadingText.mandrel : benchReadingText.caliper, {
         ...STAND_IN,
         ...{ wanted, scatter: scale ? STAND_IN.scatter : STAND_IN.ofStock, seed },
       }),

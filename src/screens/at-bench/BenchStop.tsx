@@ -8,6 +8,7 @@ import { useUnits } from "@/ui/tray";
 import { costText } from "@/words/making";
 import { namesIn } from "@/words/names";
 import { sayRemedy } from "@/words/remedies";
+import { benchStopText } from "@/words/screens/at-bench";
 
 interface Props {
   readonly stop: Remedy;
@@ -27,24 +28,26 @@ export function BenchStop({ stop, plan, done, onAnew, onGoOn }: Props) {
   const own = useRef<HTMLElement>(null);
   useEffect(() => void own.current?.scrollIntoView({ block: "nearest" }), []);
   return (
-    <section ref={own} aria-label="Start again" role="alert" className="mb-4 scroll-mb-[110px]">
-      <p className="text-[20px] leading-tight font-bold text-night-warn lg:text-[23px]">
+    <section ref={own} aria-label={benchStopText.startAgain} role="alert" className="mb-4 scroll-mb-[110px]">
+      <p className="text-xl leading-tight font-bold text-night-warn lg:text-2xl">
         <span aria-hidden="true">◆ </span>
         {what}
       </p>
-      <p className="mt-1 mb-2.5 text-[16px] leading-snug text-[#cdd5d6]">{advice} Not sure? Read it again and type it above.</p>
+      <p className="mt-1 mb-2.5 text-lg leading-snug text-night-key">{benchStopText.notSureReadItAgain(advice)}</p>
       <button type="button" className="night-btn night-go w-full !justify-start" onClick={onAnew}>
-        <kbd className="night-key !border-[#c79f4b] !bg-[#e6bd66] !text-night max-lg:hidden">N</kbd>
+        <kbd className="night-key !border-brass !bg-brass-pale !text-night max-lg:hidden">N</kbd>
         <span className="text-left leading-tight">
-          Make a new {names.part(stop.anew[0]!)}
-          <small className="block text-[13.5px] font-normal">again: {costText(costOf(again, plan.tasks))}; the rest stays</small>
+          {benchStopText.makeANew(names.part(stop.anew[0]!))}
+          <small className="block text-sm font-normal">{benchStopText.againTheRestStays(costText(costOf(again, plan.tasks)))}</small>
         </span>
       </button>
       <button type="button" className="night-btn mt-2 w-full !justify-start" onClick={onGoOn}>
         <kbd className="night-key max-lg:hidden">G</kbd>
         <span className="text-left leading-tight">
-          Go on all the same
-          <small className="block text-[13.5px] font-normal text-night-soft">still to come: {costText(costOf(ahead, plan.tasks))}</small>
+          {benchStopText.goOnAllTheSame}
+          <small className="block text-sm font-normal text-night-soft">
+            {benchStopText.stillToCome(costText(costOf(ahead, plan.tasks)))}
+          </small>
         </span>
       </button>
     </section>

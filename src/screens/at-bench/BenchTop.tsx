@@ -11,6 +11,7 @@ import { sayStep } from "@/words/steps";
 import { useDoubt } from "@/ui/doubt";
 import { chime } from "@/ui/chime";
 import { type Waiting, leftText } from "./timers";
+import { benchTopText } from "@/words/screens/at-bench";
 
 interface WaitProps {
   readonly waiting: Waiting;
@@ -36,22 +37,22 @@ export function WaitRow({ waiting: { steps, since, until, isUsual }, now, plan, 
     <div
       role="timer"
       aria-label={`${what} ${word}`}
-      className={`relative flex min-h-[62px] items-center overflow-hidden rounded-[8px] border px-3.5 ${isReady ? "border-glow" : "border-night-edge"} bg-[#1b2023]`}
+      className={`relative flex min-h-17.5 items-center overflow-hidden rounded-lg border px-3.5 ${isReady ? "border-glow" : "border-night-edge"} bg-night-sheet`}
     >
-      <span aria-hidden="true" className="absolute inset-y-0 left-0 bg-[#243437]" style={{ width: `${share * 100}%` }} />
+      <span aria-hidden="true" className="absolute inset-y-0 left-0 bg-metal-deep" style={{ width: `${share * 100}%` }} />
       <p className="relative min-w-0 flex-1">
-        <span className="block truncate text-[14px] text-night-soft">
+        <span className="block truncate text-base text-night-soft">
           {what} {word}
         </span>
-        <span className="text-[23px] leading-none font-bold [font-stretch:94%]" aria-live={isReady ? "assertive" : "off"}>
-          {isReady ? "Ready: take it out" : leftText(left)}
-          <small className="ml-1.5 text-[15px] font-normal text-night-soft">
+        <span className="text-2xl leading-none font-bold font-condensed" aria-live={isReady ? "assertive" : "off"}>
+          {isReady ? benchTopText.readyTakeItOut : leftText(left)}
+          <small className="ml-1.5 text-base font-normal text-night-soft">
             {waitOf(isReady, Math.round((until - since) / 60_000), isUsual)}
           </small>
         </span>
       </p>
-      <button type="button" className="night-btn relative !min-h-[46px] !px-4 !text-[17px]" onClick={onOut}>
-        It’s out
+      <button type="button" className="night-btn relative !min-h-touch !px-4 !text-lg" onClick={onOut}>
+        {benchTopText.itsOut}
       </button>
     </div>
   );
@@ -60,8 +61,8 @@ export function WaitRow({ waiting: { steps, since, until, isUsual }, now, plan, 
 /** How long the wait is, and whose minutes those are where they are not the maker's own. */
 function waitOf(isReady: boolean, minutes: number, isUsual: boolean): string {
   const long = counted(minutes, "minute");
-  if (isUsual) return `${isReady ? "after" : "left of"} the usual ${long}`;
-  return isReady ? "" : `left of ${long}`;
+  if (isUsual) return benchTopText.theUsual(isReady ? "after" : benchTopText.leftOf, long);
+  return isReady ? "" : benchTopText.leftOfTheUsual(long);
 }
 
 /** The joint or part that a step leaves waiting; of what is done to several, the piece. */
@@ -70,7 +71,7 @@ function whatWaits({ joints, values, part, works }: Step, plan: Plan): string {
   if (joints.length > 0) return listed(joints.map(names.joint));
   if (typeof values.joint === "string") return names.joint(values.joint);
   const [only, ...others] = plan.parts.filter(({ id }) => id === part || works.includes(id));
-  return only && others.length === 0 ? names.part(only.id) : "the piece";
+  return only && others.length === 0 ? names.part(only.id) : benchTopText.thePiece;
 }
 
 interface MeanwhileProps {
@@ -87,10 +88,10 @@ export function Meanwhile({ step, plan, units, onTurn }: MeanwhileProps) {
     <button
       type="button"
       onClick={onTurn}
-      className="flex min-h-[46px] items-center gap-3 rounded-[8px] border border-night-line px-3.5 text-left text-[15px] hover:border-night-edge"
+      className="flex min-h-touch items-center gap-3 rounded-lg border border-night-line px-3.5 text-left text-base hover:border-night-edge"
     >
       <span className="min-w-0 flex-1 py-1.5 leading-snug">
-        This part is waiting. <b>Meanwhile: {title}</b>
+        {benchTopText.thisPartIsWaiting} <b>{benchTopText.meanwhile(title)}</b>
       </span>
       <kbd className="night-key max-lg:hidden">M</kbd>
     </button>
@@ -99,7 +100,7 @@ export function Meanwhile({ step, plan, units, onTurn }: MeanwhileProps) {
 
 function readyText({ at, isUsual }: NonNullable<Beside["ready"]>, now: number): string {
   const text = at > now ? leftText(at - now) : "ready";
-  return isUsual ? `${text} (usual time)` : text;
+  return isUsual ? benchTopText.usualTime(text) : text;
 }
 
 /** Another piece that is being worked on: where it stands, and what comes next of it. */
@@ -113,15 +114,15 @@ export interface Beside {
 export function OtherPieces({ others, now }: { readonly others: readonly Beside[]; readonly now: number }) {
   if (others.length === 0) return null;
   return (
-    <nav aria-label="Other pieces under way" className="flex flex-col gap-1.5">
+    <nav aria-label={benchTopText.otherPiecesUnderWay} className="flex flex-col gap-1.5">
       {others.map(({ id, name, next, ready }) => (
         <Link
           key={id}
           href={`/pieces/${id}/bench`}
-          className="flex min-h-[46px] items-center gap-3 rounded-[8px] border border-night-line px-3.5 text-[15px] hover:border-night-edge"
+          className="flex min-h-touch items-center gap-3 rounded-lg border border-night-line px-3.5 text-base hover:border-night-edge"
         >
           <b className="shrink-0">{name}</b>
-          <span className="min-w-0 flex-1 truncate text-night-soft">next: {next}</span>
+          <span className="min-w-0 flex-1 truncate text-night-soft">{benchTopText.next(next)}</span>
           {ready !== null && <span className="shrink-0 text-glow">{readyText(ready, now)}</span>}
         </Link>
       ))}

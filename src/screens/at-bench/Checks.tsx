@@ -5,6 +5,7 @@ import { type Remedy } from "@/core/piece/remedies";
 import { useUnits } from "@/ui/tray";
 import { sayRemedy } from "@/words/remedies";
 import { CHECKS } from "@/words/steps";
+import { checksText } from "@/words/screens/at-bench";
 
 interface Props {
   readonly step: Pick<Step, "checks">;
@@ -19,26 +20,21 @@ export function Checks({ step: { checks }, looked, contradicted, onCheck }: Prop
   const units = useUnits();
   if (checks.length === 0) return null;
   return (
-    <section aria-label="Check before you go on">
-      <h2 className="mb-1 text-[15px] text-night-soft">
-        Check before you go on{" "}
+    <section aria-label={checksText.checkBeforeYouGoOn}>
+      <h2 className="mb-1 text-base text-night-soft">
+        {checksText.checkBeforeYouGoOn}{" "}
         <span className="max-lg:hidden">
-          ({checks.length === 1 ? "key" : "keys"} {checks.map((_, i) => i + 1).join(", ")})
+          ({checks.length === 1 ? checksText.key : checksText.keys} {checks.map((_, i) => i + 1).join(", ")})
         </span>
       </h2>
       {checks.map((check, i) => {
         const against = contradicted(check);
         return (
-          <label key={check} className="flex min-h-[48px] items-center gap-3 border-t border-night-line text-[17px] lg:text-[19px]">
-            <input
-              type="checkbox"
-              checked={looked.has(check)}
-              onChange={() => onCheck(i)}
-              className="h-[26px] w-[26px] shrink-0 accent-[#2d6a3f]"
-            />
+          <label key={check} className="flex min-h-touch items-center gap-3 border-t border-night-line text-lg lg:text-xl">
+            <input type="checkbox" checked={looked.has(check)} onChange={() => onCheck(i)} className="h-7.5 w-7.5 shrink-0 accent-ok" />
             <span>
               {CHECKS[check]}
-              {against && <small className="block text-[15px] text-night-warn">◆ {sayRemedy(against, units).what}</small>}
+              {against && <small className="block text-base text-night-warn">◆ {sayRemedy(against, units).what}</small>}
             </span>
           </label>
         );

@@ -18,6 +18,7 @@ import { useTray } from "@/ui/tray";
 import { WordsField } from "./WordsField";
 import { useTaking } from "./taking";
 import { minutesOf } from "./timed";
+import { finishText } from "@/words/screens/at-bench";
 
 /** Pictures of one making, and letters of its words. */
 const MOST_PHOTOS = 4;
@@ -45,7 +46,7 @@ export function Finish({ make, size, system, weight, onFinish }: Props) {
     if (!kept.ok) return warn(`${kept.problem}.`);
     const { size: theirs = null, minutes } = kept.overruled;
     const other = theirs ?? minutes;
-    if (other !== undefined && other !== null) warn(`Another window had typed ${other} there: what you typed took its place.`);
+    if (other !== undefined && other !== null) warn(finishText.anotherWindowHadTypedThere(other));
   };
   const set = (values: Parameters<typeof tray.setMake>[1], field: string | null) => void tray.setMake(make, values, field).then(tell);
   const addPhoto = async (file: File | undefined) => {
@@ -58,16 +59,16 @@ export function Finish({ make, size, system, weight, onFinish }: Props) {
     setBeingKept((all) => all.toSpliced(all.indexOf(name), 1));
   };
   return (
-    <section aria-label="Result" className="flex flex-col gap-4">
+    <section aria-label={finishText.result} className="flex flex-col gap-4">
       {system !== null && (
         <Field
-          label={`Size reached, ${system}`}
+          label={finishText.sizeReached(system)}
           value={result.size ?? ""}
           onChange={(text) => set({ size: text === "" ? null : oneLine(text).slice(0, 24) }, "size")}
         >
           {result.size === undefined && size !== "" && (
-            <button type="button" className="night-btn !min-h-[46px] !text-[16px]" onClick={() => set({ size }, null)}>
-              Use {size}, as read
+            <button type="button" className="night-btn !min-h-touch !text-lg" onClick={() => set({ size }, null)}>
+              {finishText.useAsRead(size)}
             </button>
           )}
         </Field>
@@ -75,26 +76,22 @@ export function Finish({ make, size, system, weight, onFinish }: Props) {
       <Weight make={make} planned={weight} />
       <Minutes make={make} onSet={(minutes) => set({ minutes }, "minutes")} />
       <WordsField
-        label="Note for next time"
+        label={finishText.noteForNextTime}
         value={result.words ?? ""}
         longest={MOST_WORDS}
         onChange={(text) => set({ words: text === "" ? null : text }, "words")}
       />
       <div>
-        <p className="mb-1.5 text-[15px] text-night-soft">Pictures, up to {MOST_PHOTOS}</p>
+        <p className="mb-1.5 text-base text-night-soft">{finishText.picturesUpTo(MOST_PHOTOS)}</p>
         <div className="flex flex-wrap gap-2">
           {photos.map((photo) => (
             <figure key={photo.at} className="relative">
               {/* eslint-disable-next-line @next/next/no-img-element -- a picture of this device's own, in the page already */}
-              <img
-                src={`data:image/jpeg;base64,${photo.jpeg}`}
-                alt={photo.name}
-                className="h-[92px] rounded-[6px] border border-night-edge"
-              />
+              <img src={`data:image/jpeg;base64,${photo.jpeg}`} alt={photo.name} className="h-26.5 rounded-md border border-night-edge" />
               <button
                 type="button"
-                aria-label={`Remove ${photo.name}`}
-                className="night-btn absolute top-0 right-0 !min-h-[44px] !px-3"
+                aria-label={finishText.remove(photo.name)}
+                className="night-btn absolute top-0 right-0 !min-h-touch !px-3"
                 onClick={() => void tray.editMake(make, { drop: { photos: [photo] } }).then(tell)}
               >
                 <X size={16} aria-hidden="true" />
@@ -102,13 +99,13 @@ export function Finish({ make, size, system, weight, onFinish }: Props) {
             </figure>
           ))}
           {beingKept.map((name, i) => (
-            <span key={`${name} ${i}`} role="status" className="grid h-[92px] w-[92px] place-items-center text-[14px] text-night-soft">
-              Keeping {name}
+            <span key={`${name} ${i}`} role="status" className="grid h-26.5 w-26.5 place-items-center text-base text-night-soft">
+              {finishText.keeping(name)}
             </span>
           ))}
           {photos.length + beingKept.length < MOST_PHOTOS && (
-            <button type="button" className="night-btn !min-h-[92px]" onClick={() => pick.current?.click()}>
-              <Camera aria-hidden="true" /> Add a picture
+            <button type="button" className="night-btn !min-h-26.5" onClick={() => pick.current?.click()}>
+              <Camera aria-hidden="true" /> {finishText.addAPicture}
             </button>
           )}
         </div>
@@ -116,7 +113,7 @@ export function Finish({ make, size, system, weight, onFinish }: Props) {
           ref={pick}
           type="file"
           accept="image/*"
-          aria-label="Picture of the piece"
+          aria-label={finishText.pictureOfThePiece}
           className="hidden"
           onChange={(event) => {
             void addPhoto(event.target.files?.[0]);
@@ -125,7 +122,7 @@ export function Finish({ make, size, system, weight, onFinish }: Props) {
         />
       </div>
       <button type="button" className="night-btn night-go" onClick={onFinish}>
-        Enter it in the ledger
+        {finishText.enterItInTheLedger}
       </button>
     </section>
   );
@@ -142,7 +139,13 @@ function Weight({ make, planned }: { readonly make: Make; readonly planned: numb
   const [doubt, setDoubt] = useState<number | null>(null);
   const last = make.measured.findLast(({ figure }) => figure === MASS_FIGURE);
   const scale = useMemo(
-    () => standIn("scale", "Scale", { ...SCALE, wanted: planned, scatter: SCALE.scatter * planned, seed: `${make.id} ${MASS_FIGURE}` }),
+    () =>
+      standIn("scale", finishText.scale, {
+        ...SCALE,
+        wanted: planned,
+        scatter: SCALE.scatter * planned,
+        seed: `${make.id} ${MASS_FIGURE}`,
+      }),
     [make.id, planned],
   );
   const take = (value: number, by: Measured["by"], isMadeUp = false) => {
@@ -181,9 +184,9 @@ function Weight({ make, planned }: { readonly make: Make; readonly planned: numb
   const typed = text ?? (last ? last.value.toFixed(2) : "");
   return (
     <Field
-      label={`Weight of the metal in g; planned ${planned.toFixed(2)}`}
+      label={finishText.weightOfTheMetalIn(planned.toFixed(2))}
       value={typed}
-      problem={typed === "" || readAmount(typed) !== null ? null : `"${typed}" is not a weight: type grams, e.g. 3.8`}
+      problem={typed === "" || readAmount(typed) !== null ? null : finishText.isNotAWeightType(typed)}
       onChange={(next) => {
         setDoubt(null);
         setText(next);
@@ -191,19 +194,19 @@ function Weight({ make, planned }: { readonly make: Make; readonly planned: numb
       onLeave={takeTyped}
     >
       {doubt !== null && (
-        <span role="alert" className="flex w-full flex-wrap items-center gap-2 text-[16px] text-night-warn">
-          ◆ {doubt} g, where {planned.toFixed(2)} g is planned?
-          <button type="button" className="night-btn !min-h-[46px] !text-[16px]" onClick={() => take(doubt, "typed")}>
-            Keep {doubt} g
+        <span role="alert" className="flex w-full flex-wrap items-center gap-2 text-lg text-night-warn">
+          {finishText.gWhereGIsPlanned(doubt, planned.toFixed(2))}
+          <button type="button" className="night-btn !min-h-touch !text-lg" onClick={() => take(doubt, "typed")}>
+            {finishText.keepG(doubt)}
           </button>
         </span>
       )}
       {isOffered && (
-        <button type="button" className="night-btn !min-h-[46px] !text-[16px]" onClick={() => scale.press()}>
-          Read scale <small className="text-[14px] text-night-soft">{STANDS_IN}</small>
+        <button type="button" className="night-btn !min-h-touch !text-lg" onClick={() => scale.press()}>
+          {finishText.readScale} <small className="text-base text-night-soft">{STANDS_IN}</small>
         </button>
       )}
-      {last?.madeUp && <span className="text-[15px] text-night-soft">{MADE_UP}</span>}
+      {last?.madeUp && <span className="text-base text-night-soft">{MADE_UP}</span>}
     </Field>
   );
 }
@@ -212,12 +215,12 @@ function Minutes({ make, onSet }: { readonly make: Make; readonly onSet: (minute
   const [text, setText] = useHalfTyped(make.piece, "minutes");
   const minutes = make.result?.minutes;
   const typed = text ?? (minutes === undefined ? "" : String(minutes));
-  const problem = typed === "" || readAmount(typed) !== null ? null : `"${typed}" is not a time: type minutes, e.g. 95`;
+  const problem = typed === "" || readAmount(typed) !== null ? null : finishText.isNotATimeType(typed);
   useTaking(() => problem === null);
   const worked = minutesOf(make);
   return (
     <Field
-      label={`Minutes at the bench${worked === null ? "" : `; by your ticks ${worked}, pauses over ${PAUSE} taken off`}`}
+      label={finishText.minutesAtTheBench(worked === null ? "" : finishText.byYourTicksPausesOver(worked, PAUSE))}
       value={typed}
       problem={problem}
       onChange={(next) => {
@@ -241,10 +244,10 @@ interface FieldProps {
 function Field({ label, value, onChange, onLeave, problem = null, children }: FieldProps) {
   const id = useId();
   const look =
-    "w-full min-w-0 flex-1 rounded-[8px] border-2 border-night-edge bg-transparent px-3.5 py-2 text-[20px] outline-none focus:border-glow";
+    "w-full min-w-0 flex-1 rounded-lg border-2 border-night-edge bg-transparent px-3.5 py-2 text-xl outline-none focus:border-glow";
   return (
     <div>
-      <label htmlFor={id} className="mb-1.5 block text-[15px] text-night-soft">
+      <label htmlFor={id} className="mb-1.5 block text-base text-night-soft">
         {label}
       </label>
       <div className="flex flex-wrap gap-2">
@@ -260,7 +263,7 @@ function Field({ label, value, onChange, onLeave, problem = null, children }: Fi
         {children}
       </div>
       {problem && (
-        <p role="alert" className="mt-1 text-[16px] text-night-warn">
+        <p role="alert" className="mt-1 text-lg text-night-warn">
           ◆ {problem}.
         </p>
       )}

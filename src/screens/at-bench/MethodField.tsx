@@ -3,6 +3,7 @@
 import { type AskedReading } from "@/core/making/step";
 import { oneLine } from "@/core/measure/one-line";
 import { ASKED } from "@/words/making";
+import { methodFieldText } from "@/words/screens/at-bench";
 
 interface Props {
   readonly asked: AskedReading;
@@ -16,17 +17,17 @@ interface Props {
 /** How a length was worked, in the maker's own words: what the hands take off is learned by it. */
 export function MethodField({ asked, value, known, onType, onLeave }: Props) {
   return (
-    <label className="flex min-h-[44px] min-w-[200px] flex-1 items-center gap-2">
-      <span className="shrink-0">Method</span>
+    <label className="flex min-h-touch min-w-57 flex-1 items-center gap-2">
+      <span className="shrink-0">{methodFieldText.method}</span>
       <input
         value={value}
         list={`methods-${asked.kind}`}
         maxLength={60}
-        placeholder="file, saw"
-        aria-label={`${ASKED[asked.kind]}: method`}
+        placeholder={methodFieldText.fileSaw}
+        aria-label={methodFieldText.methodOf(ASKED[asked.kind])}
         onChange={(event) => onType(oneLine(event.target.value))}
         onBlur={onLeave}
-        className="min-h-[44px] w-[110px] min-w-0 flex-1 rounded-[6px] border border-night-edge bg-transparent px-2.5 text-[16px] text-night-ink"
+        className="min-h-touch w-31.5 min-w-0 flex-1 rounded-md border border-night-edge bg-transparent px-2.5 text-lg text-night-ink"
       />
       <datalist id={`methods-${asked.kind}`}>
         {known.map((each) => (

@@ -3,6 +3,7 @@
 import { Dialog as Radix } from "radix-ui";
 import { type ReactNode } from "react";
 import { useFocusReturn } from "@/ui/focus-return";
+import { nightDialogText } from "@/words/screens/at-bench";
 
 interface Props {
   readonly title: string;
@@ -20,11 +21,11 @@ export function NightDialog({ title, onClose, children }: Props) {
         <Radix.Content
           aria-describedby={undefined}
           onCloseAutoFocus={giveBack}
-          className="night fixed inset-x-0 bottom-0 z-50 mx-auto max-h-[86dvh] max-w-[760px] overflow-y-auto rounded-t-[12px] border border-night-edge bg-night px-5 pt-4 pb-6 text-night-ink lg:bottom-auto lg:top-[10vh] lg:rounded-[12px]"
+          className="night fixed inset-x-0 bottom-0 z-50 mx-auto max-h-[86dvh] max-w-217 overflow-y-auto rounded-t-[12px] border border-night-edge bg-night px-5 pt-4 pb-6 text-night-ink lg:bottom-auto lg:top-[10vh] lg:rounded-[12px]"
         >
           <div className="mb-3 flex items-center gap-3">
-            <Radix.Title className="text-[22px] font-bold">{title}</Radix.Title>
-            <Radix.Close className="night-btn ml-auto !min-h-[46px] !text-[16px]">Close</Radix.Close>
+            <Radix.Title className="text-2xl font-bold">{title}</Radix.Title>
+            <Radix.Close className="night-btn ml-auto !min-h-touch !text-lg">{nightDialogText.close}</Radix.Close>
           </div>
           {children}
         </Radix.Content>

@@ -13,6 +13,7 @@ import { ReadingField, type Taken } from "./ReadingField";
 import { ReadingScaleView } from "./ReadingScaleView";
 import { ReadingVerdict } from "./ReadingVerdict";
 import { useTaking } from "./taking";
+import { outsideSizesText } from "@/words/screens/at-bench";
 
 type Field = ComponentProps<typeof ReadingField>;
 
@@ -79,8 +80,8 @@ export function OutsideSizes({ asked, units, scale, last, planned, instruments, 
         />
       ))}
       {scale && <ReadingScaleView scale={scale} value={last?.value ?? null} units={units} />}
-      <p aria-live="polite" role="status" className="mt-1 mb-4 min-h-[24px] text-[18px] leading-snug">
-        {isMissing && <span className="text-night-warn">◆ Measure the other side too: the length follows from both.</span>}
+      <p aria-live="polite" role="status" className="mt-1 mb-4 min-h-7 text-lg leading-snug">
+        {isMissing && <span className="text-night-warn">{outsideSizesText.measureTheOtherSideToo}</span>}
         {!isMissing && verdict && last && scale && (
           <ReadingVerdict said={sayVerdict(asked, verdict, scale.wanted, last.value, units)} verdict={verdict} />
         )}

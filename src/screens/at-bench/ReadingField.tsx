@@ -18,6 +18,7 @@ import { ReadingScaleView } from "./ReadingScaleView";
 import { ReadingVerdict } from "./ReadingVerdict";
 import { Toggle } from "./Toggle";
 import { useTaking } from "./taking";
+import { readingFieldText } from "@/words/screens/at-bench";
 
 /** What is typed is taken by then, whether or not it was entered (ms): a browser that ends has it a moment later. */
 const TAKEN_AFTER = 120;
@@ -107,16 +108,14 @@ export function ReadingField({
     (typed: string): { readonly value: number } | { readonly problem: string } => {
       if (inSizes && system) {
         const size = readSize(system, typed, mandrel);
-        return size.ok
-          ? { value: size.diameter }
-          : { problem: `"${typed.trim()}" is not a size (${SYSTEM_NAMES[system]}): type it as marked on the mandrel` };
+        return size.ok ? { value: size.diameter } : { problem: readingFieldText.isNotASizeType(typed.trim(), SYSTEM_NAMES[system]) };
       }
       const length = readLength(typed, units.length);
       if (!length.ok)
         return {
-          problem: typed.trim() === "" ? "Empty: type the reading" : `"${typed.trim()}" is not a number: type what it reads`,
+          problem: typed.trim() === "" ? readingFieldText.emptyTypeTheReading : readingFieldText.isNotANumberType(typed.trim()),
         };
-      return length.value > 0 ? length : { problem: `"${typed.trim()}" is nothing to measure: it must be more than 0` };
+      return length.value > 0 ? length : { problem: readingFieldText.isNothingToMeasureIt(typed.trim()) };
     },
     [inSizes, system, mandrel, units.length],
   );
@@ -213,7 +212,7 @@ export function ReadingField({
   const label = part ?? ASKED[asked.kind];
   return (
     <section aria-label={label} className={isCompact ? "mb-2" : "mb-5"}>
-      <div className={`${isCompact ? "mb-1" : "mb-2"} flex items-baseline gap-3 text-[15px] text-night-soft`}>
+      <div className={`${isCompact ? "mb-1" : "mb-2"} flex items-baseline gap-3 text-base text-night-soft`}>
         <label htmlFor={id}>{label}</label>
         {system && (
           <span className="ml-auto flex gap-1.5">
@@ -227,7 +226,7 @@ export function ReadingField({
                   setProblem(null);
                 }}
               >
-                {each ? SYSTEM_NAMES[system] : `${lengthUnit(units)} inside`}
+                {each ? SYSTEM_NAMES[system] : readingFieldText.inside(lengthUnit(units))}
               </Toggle>
             ))}
           </span>
@@ -235,12 +234,12 @@ export function ReadingField({
       </div>
       <div className={isCompact ? "grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-2" : "grid grid-cols-[60px_1fr_60px] gap-2"}>
         {!isCompact && (
-          <button type="button" aria-label="Less" onClick={() => step(-1)} className="night-btn !px-0">
+          <button type="button" aria-label={readingFieldText.less} onClick={() => step(-1)} className="night-btn !px-0">
             <Minus aria-hidden="true" />
           </button>
         )}
         <div
-          className={`flex min-w-0 items-baseline gap-2 rounded-[8px] border-2 px-3 ${problem ? "border-night-warn" : isGood ? "border-ok" : "border-night-edge"} focus-within:border-glow`}
+          className={`flex min-w-0 items-baseline gap-2 rounded-lg border-2 px-3 ${problem ? "border-night-warn" : isGood ? "border-ok" : "border-night-edge"} focus-within:border-glow`}
         >
           <input
             ref={input}
@@ -283,24 +282,20 @@ export function ReadingField({
               event.target.select();
             }}
             onBlur={takeTyped}
-            className={`w-0 min-w-0 flex-1 bg-transparent py-1 text-right font-bold tabular-nums outline-none [font-stretch:92%] ${isCompact ? "text-[26px]" : "text-[40px]"}`}
+            className={`w-0 min-w-0 flex-1 bg-transparent py-1 text-right font-bold tabular-nums outline-none font-condensed ${isCompact ? "text-2xl" : "text-3xl"}`}
           />
-          <span className="text-[18px] text-night-soft">{inSizes && system ? SYSTEM_NAMES[system] : lengthUnit(units)}</span>
+          <span className="text-lg text-night-soft">{inSizes && system ? SYSTEM_NAMES[system] : lengthUnit(units)}</span>
         </div>
         {isCompact ? (
           beside
         ) : (
-          <button type="button" aria-label="More" onClick={() => step(1)} className="night-btn !px-0">
+          <button type="button" aria-label={readingFieldText.more} onClick={() => step(1)} className="night-btn !px-0">
             <Plus aria-hidden="true" />
           </button>
         )}
       </div>
       {scale && <ReadingScaleView scale={scale} value={doubt ? null : value} units={units} />}
-      <p
-        id={`${id}-told`}
-        aria-live="polite"
-        className={isCompact ? "mt-0.5 text-[16px] leading-snug" : "mt-1 min-h-[24px] text-[18px] leading-snug"}
-      >
+      <p id={`${id}-told`} aria-live="polite" className={isCompact ? "mt-0.5 text-lg leading-snug" : "mt-1 min-h-7 text-lg leading-snug"}>
         {problem && (
           <span className="text-night-warn">
             <span aria-hidden="true">◆ </span>
@@ -316,7 +311,7 @@ export function ReadingField({
         {!problem && !doubt && said && verdict && <ReadingVerdict said={said} verdict={verdict} />}
         {!problem && !doubt && !said && !part && last && text === null && (
           <span className="text-night-soft">
-            {readingText(last.value, units)} {lengthUnit(units)}, {READ_BY[last.by]}. The plan now uses it.
+            {readingFieldText.thePlanNowUsesIt(readingText(last.value, units), lengthUnit(units), READ_BY[last.by])}
           </span>
         )}
         {last?.madeUp && <span className="block text-night-soft">{MADE_UP}</span>}
@@ -324,12 +319,12 @@ export function ReadingField({
       {doubt && (
         <p ref={intoView} className="mt-1 flex scroll-mb-[110px] flex-wrap gap-2">
           {doubt.likely !== null && (
-            <button type="button" className="night-btn night-go !min-h-[46px] !text-[17px]" onClick={() => use(doubt.likely!, doubt.by)}>
-              Use {readingText(doubt.likely, units)}
+            <button type="button" className="night-btn night-go !min-h-touch !text-lg" onClick={() => use(doubt.likely!, doubt.by)}>
+              {readingFieldText.use(readingText(doubt.likely, units))}
             </button>
           )}
-          <button type="button" className="night-btn !min-h-[46px] !text-[17px]" onClick={() => take(doubt.value, doubt.by, text ?? "")}>
-            Keep {typedWithUnit}
+          <button type="button" className="night-btn !min-h-touch !text-lg" onClick={() => take(doubt.value, doubt.by, text ?? "")}>
+            {readingFieldText.keep(typedWithUnit)}
           </button>
         </p>
       )}

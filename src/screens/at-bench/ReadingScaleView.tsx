@@ -5,12 +5,13 @@ import { type ReadingScale, type VerdictCode, verdictOf } from "@/core/piece/rea
 import { BANDS } from "@/words/making";
 import { type Units, showLength } from "@/words/show";
 import { useSize } from "@/ui/useSize";
+import { readingScaleViewText } from "@/words/screens/at-bench";
 
 const FILLS: Readonly<Record<"below" | "between" | "good" | "over", string>> = {
-  below: "#4a2020",
-  between: "#7a5a1c",
-  good: "#2d6a3f",
-  over: "#4a2020",
+  below: "var(--color-night-bad)",
+  between: "var(--color-wood)",
+  good: "var(--color-ok)",
+  over: "var(--color-night-bad)",
 };
 const TALL = 28;
 /** Room on either side of the window, as a share of it. */
@@ -50,7 +51,12 @@ export function ReadingScaleView({
   const told = value === null ? null : verdictOf(scale, value).code;
   return (
     <div ref={ref} className="mt-3">
-      <svg width={width} height={TALL + 46} role="img" aria-label={told === null ? "the window" : `the reading is ${BANDS[told]}`}>
+      <svg
+        width={width}
+        height={TALL + 46}
+        role="img"
+        aria-label={told === null ? readingScaleViewText.theWindow : readingScaleViewText.theReadingIs(BANDS[told])}
+      >
         {bands.map(({ name, code, from, to }) => {
           const [left, wide] = [x(from), x(to) - x(from)];
           const word = BANDS[code];
@@ -63,10 +69,17 @@ export function ReadingScaleView({
                 width={Math.max(0, wide)}
                 height={TALL}
                 fill={FILLS[name]}
-                stroke={told === code ? "#ffd98a" : "none"}
+                stroke={told === code ? "var(--color-glow)" : "none"}
               />
               {size >= SIZES.least && (
-                <text x={left + wide / 2} y={14 + TALL / 2 + 5} textAnchor="middle" fontSize={size} fontWeight={620} fill="#eef1f0">
+                <text
+                  x={left + wide / 2}
+                  y={14 + TALL / 2 + 5}
+                  textAnchor="middle"
+                  fontSize={size}
+                  fontWeight={620}
+                  fill="var(--color-paper)"
+                >
                   {word}
                 </text>
               )}
@@ -74,28 +87,30 @@ export function ReadingScaleView({
           );
         })}
         {[near > low ? low : null, near, high].map((at, i) =>
-          at === null ? null : <line key={i} x1={x(at)} x2={x(at)} y1={14} y2={14 + TALL + 8} stroke="#b0babc" strokeWidth={1.2} />,
+          at === null ? null : (
+            <line key={i} x1={x(at)} x2={x(at)} y1={14} y2={14 + TALL + 8} stroke="var(--color-night-soft)" strokeWidth={1.2} />
+          ),
         )}
-        <text x={x(low)} y={TALL + 38} textAnchor="middle" fontSize={14} fill="#b0babc">
+        <text x={x(low)} y={TALL + 38} textAnchor="middle" fontSize={15} fill="var(--color-night-soft)">
           {showLength(low, "measured", units)}
         </text>
         <text
           x={Math.min(width, x(high) + 4)}
           y={TALL + 38}
           textAnchor={x(high) > width - 90 ? "end" : "middle"}
-          fontSize={14}
+          fontSize={15}
           fontWeight={620}
-          fill="#8fdc9f"
+          fill="var(--color-night-ok)"
         >
-          good to {showLength(high, "measured", units)}
+          {readingScaleViewText.goodTo(showLength(high, "measured", units))}
         </text>
         {value !== null && (
           <g transform={`translate(${x(value)} 0)`}>
-            <path d="M0 14 l-8 -13 h16 z" fill="#ffd98a" />
-            <line y1={12} y2={14 + TALL} stroke="#ffd98a" strokeWidth={2} />
+            <path d="M0 14 l-8 -13 h16 z" fill="var(--color-glow)" />
+            <line y1={12} y2={14 + TALL} stroke="var(--color-glow)" strokeWidth={2} />
           </g>
         )}
-        {value === null && <line x1={x(wanted)} x2={x(wanted)} y1={6} y2={14} stroke="#b0babc" />}
+        {value === null && <line x1={x(wanted)} x2={x(wanted)} y1={6} y2={14} stroke="var(--color-night-soft)" />}
       </svg>
     </div>
   );

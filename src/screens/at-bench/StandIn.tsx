@@ -2,6 +2,7 @@
 
 import { type Instrument } from "@/ui/instruments";
 import { STANDS_IN } from "@/words/making";
+import { standInText } from "@/words/screens/at-bench";
 
 interface Props {
   readonly instrument: Instrument;
@@ -17,15 +18,15 @@ export function StandIn({ instrument, onPress, hasKey, isStacked = false }: Prop
   return (
     <button
       type="button"
-      className={`night-btn !text-[16px] ${isStacked ? "!min-h-[46px] flex-col !gap-0 !px-1.5 !py-0.5" : "!min-h-[46px]"}`}
+      className={`night-btn !text-lg ${isStacked ? "!min-h-touch flex-col !gap-0 !px-1.5 !py-0.5" : "!min-h-touch"}`}
       onClick={onPress}
     >
       <span className="inline-flex items-center gap-3">
         {hasKey && <kbd className="night-key">C</kbd>}
-        Read {instrument.name.toLowerCase()}
+        {standInText.read(instrument.name.toLowerCase())}
       </span>
       {instrument.isStandIn && (
-        <small className={`font-normal text-night-soft ${isStacked ? "text-[12.5px] leading-tight" : "text-[14px]"}`}>{STANDS_IN}</small>
+        <small className={`font-normal text-night-soft ${isStacked ? "text-sm leading-tight" : "text-base"}`}>{STANDS_IN}</small>
       )}
     </button>
   );

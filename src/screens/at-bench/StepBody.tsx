@@ -12,6 +12,7 @@ import { sayRemedy } from "@/words/remedies";
 import { stageName } from "@/words/stages";
 import { STAGE_TITLES, sayStep } from "@/words/steps";
 import { Big } from "./StepParts";
+import { stepBodyText } from "@/words/screens/at-bench";
 
 interface Props {
   readonly step: Step;
@@ -32,21 +33,19 @@ export function StepBody({ step, plan, remedies, doneAt, onUntick }: Props) {
   const big = step.target !== null && figure?.unit === "mm" && !doubtOf(step.target) ? { key: step.target, figure } : null;
   return (
     <div aria-live="polite">
-      <p className="text-[15px] text-night-soft lg:text-[18px]">
+      <p className="text-base text-night-soft lg:text-lg">
         {stageName(STAGE_TITLES[step.stage], step.stage, plan)}
         {doneAt !== undefined && (
           <>
             {" "}
-            · <span className="text-night-ok">done {clockText(doneAt)}</span>{" "}
-            <button type="button" className="ml-2 min-h-[44px] underline" onClick={onUntick}>
-              not done yet
+            · <span className="text-night-ok">{stepBodyText.done(clockText(doneAt))}</span>{" "}
+            <button type="button" className="ml-2 min-h-touch underline" onClick={onUntick}>
+              {stepBodyText.notDoneYet}
             </button>
           </>
         )}
       </p>
-      <h1 className="mt-1 max-w-[720px] text-[26px] leading-[1.08] md:text-[36px] font-bold tracking-[-0.015em] [font-stretch:95%] lg:text-[44px]">
-        {title}
-      </h1>
+      <h1 className="mt-1 max-w-205.5 text-2xl leading-tight md:text-3xl font-bold tracking-tight font-condensed lg:text-3xl">{title}</h1>
       {big && (
         <Big
           figureKey={big.key}
@@ -55,12 +54,12 @@ export function StepBody({ step, plan, remedies, doneAt, onUntick }: Props) {
           isMeasured={big.figure.terms.some(({ from }) => from === "measured")}
         />
       )}
-      {detail && <p className="mt-3 max-w-[680px] text-[16.5px] leading-[1.35] text-[#cdd5d6] lg:text-[20px]">{detail}</p>}
+      {detail && <p className="mt-3 max-w-194.5 text-lg leading-text text-night-key lg:text-xl">{detail}</p>}
       <TorchLines step={step} plan={plan} isNight />
       {remedies.map((remedy) => {
         const { what, advice } = sayRemedy(remedy, units);
         return (
-          <p key={remedy.code} role="note" className="mt-3 max-w-[680px] text-[17px] leading-snug text-night-warn lg:text-[20px]">
+          <p key={remedy.code} role="note" className="mt-3 max-w-194.5 text-lg leading-snug text-night-warn lg:text-xl">
             <b>{what}</b> {advice}
           </p>
         );

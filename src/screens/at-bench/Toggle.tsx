@@ -17,7 +17,7 @@ export function Toggle({
       type="button"
       aria-pressed={isOn}
       onClick={onPress}
-      className={`min-h-[44px] rounded-[6px] border px-3 text-[15px] ${isOn ? "border-glow text-night-ink" : "border-night-edge text-night-soft"}`}
+      className={`min-h-touch rounded-md border px-3 text-base ${isOn ? "border-glow text-night-ink" : "border-night-edge text-night-soft"}`}
     >
       {children}
     </button>

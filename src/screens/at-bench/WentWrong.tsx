@@ -7,6 +7,7 @@ import { type Names } from "@/words/names";
 import { sayMishap } from "@/words/making";
 import { type Units } from "@/words/show";
 import { NightDialog } from "./NightDialog";
+import { wentWrongText } from "@/words/screens/at-bench";
 
 interface Props {
   readonly mishaps: readonly Mishap[];
@@ -23,39 +24,37 @@ interface Props {
 /** What usually goes wrong at this step, each with its remedy on this piece. */
 export function WentWrong({ standing, onAnew, mishaps, names, units, onHappened, onClose }: Props) {
   return (
-    <NightDialog title="What went wrong" onClose={onClose}>
+    <NightDialog title={wentWrongText.whatWentWrong} onClose={onClose}>
       {standing.map((remedy) => {
         const { what, advice } = sayRemedy(remedy, units);
         return (
           <section key={`${remedy.code} ${remedy.figure}`} className="border-t border-night-line py-3">
-            <h3 className="text-[19px] font-bold text-night-warn">{what}</h3>
-            <p className="mt-1 text-[17px] leading-snug text-[#cdd5d6]">{advice}</p>
-            <button type="button" className="night-btn night-go mt-2 !min-h-[46px] !text-[16px]" onClick={() => onAnew(remedy)}>
-              Make a new {names.part(remedy.anew[0]!)}
+            <h3 className="text-xl font-bold text-night-warn">{what}</h3>
+            <p className="mt-1 text-lg leading-snug text-night-key">{advice}</p>
+            <button type="button" className="night-btn night-go mt-2 !min-h-touch !text-lg" onClick={() => onAnew(remedy)}>
+              {wentWrongText.makeANew(names.part(remedy.anew[0]!))}
             </button>
           </section>
         );
       })}
       {mishaps.length === 0 && standing.length === 0 && (
-        <p className="text-[17px] text-night-soft">
-          Nothing usually goes wrong at this step. Press B to go back a step, or note what happened with the result.
-        </p>
+        <p className="text-lg text-night-soft">{wentWrongText.nothingUsuallyGoesWrongAt}</p>
       )}
       <ul>
         {mishaps.map((mishap) => {
           const { what, advice, take } = sayMishap(mishap, names, units);
           return (
             <li key={`${mishap.code} ${mishap.about}`} className="border-t border-night-line py-3">
-              <h3 className="text-[19px] font-bold">{what}</h3>
-              <p className="mt-1 text-[17px] leading-snug text-[#cdd5d6]">{advice}</p>
+              <h3 className="text-xl font-bold">{what}</h3>
+              <p className="mt-1 text-lg leading-snug text-night-key">{advice}</p>
               <div className="mt-2 flex flex-wrap gap-2">
                 {take && (
-                  <button type="button" className="night-btn night-go !min-h-[46px] !text-[16px]" onClick={() => onHappened(mishap, true)}>
+                  <button type="button" className="night-btn night-go !min-h-touch !text-lg" onClick={() => onHappened(mishap, true)}>
                     {take}
                   </button>
                 )}
-                <button type="button" className="night-btn !min-h-[46px] !text-[16px]" onClick={() => onHappened(mishap, false)}>
-                  {take ? "Just note it" : "Note that it happened"}
+                <button type="button" className="night-btn !min-h-touch !text-lg" onClick={() => onHappened(mishap, false)}>
+                  {take ? wentWrongText.justNoteIt : wentWrongText.noteThatItHappened}
                 </button>
               </div>
             </li>

@@ -30,7 +30,7 @@ export function WordsField({ label, value, longest, onChange }: Props) {
   }, [own.text]);
   return (
     <div>
-      <label htmlFor={id} className="mb-1.5 block text-[15px] text-night-soft">
+      <label htmlFor={id} className="mb-1.5 block text-base text-night-soft">
         {label}
       </label>
       <textarea
@@ -46,7 +46,7 @@ export function WordsField({ label, value, longest, onChange }: Props) {
           setOwn({ text, base: text });
           onChange(text);
         }}
-        className="w-full min-w-0 rounded-[8px] border-2 border-night-edge bg-transparent px-3.5 py-2 text-[20px] outline-none focus:border-glow"
+        className="w-full min-w-0 rounded-lg border-2 border-night-edge bg-transparent px-3.5 py-2 text-xl outline-none focus:border-glow"
       />
     </div>
   );

@@ -7,6 +7,7 @@ import { doubtsOf } from "@/ui/doubt";
 import { sayStep } from "@/words/steps";
 import { type Beside } from "./BenchTop";
 import { waitingIn } from "./timers";
+import { othersText } from "@/words/screens/at-bench";
 
 /** Pieces shown beside the one that is worked on. */
 const MOST_SHOWN = 3;
@@ -25,7 +26,7 @@ export function useOthers(here: string): Beside[] {
     const done = doneSteps(plan.steps, make.done);
     const next = plan.steps.find(({ id }) => !done.has(id));
     const [first] = waitingIn(make, plan.steps, benchOf(record.piece, bench));
-    const title = next ? sayStep(next, plan, units, doubtsOf(record)).title : "put it in the ledger";
+    const title = next ? sayStep(next, plan, units, doubtsOf(record)).title : othersText.putItInTheLedger;
     return [{ id: record.id, name: record.piece.name, next: title, ready: first ? { at: first.until, isUsual: first.isUsual } : null }];
   });
   return others.sort((a, b) => (a.ready?.at ?? Infinity) - (b.ready?.at ?? Infinity)).slice(0, MOST_SHOWN);

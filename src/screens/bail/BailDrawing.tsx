@@ -19,6 +19,7 @@ import { namesIn } from "@/words/names";
 import { FromTheSide } from "./FromTheSide";
 import { putEye } from "./fields";
 import { type bailView } from "./view";
+import { bailDrawingText } from "@/words/screens/bail";
 
 type Drawn = NonNullable<ReturnType<typeof bailIn>>["drawn"];
 
@@ -77,7 +78,7 @@ export function BailDrawing({ size, piece, mount, view }: Props) {
   });
   const shown = lie.find(({ hang, isMirror }) => hang.mount === mount && !isMirror)!;
   return (
-    <Sheet width={size.width} height={size.height} label="As it hangs">
+    <Sheet width={size.width} height={size.height} label={bailDrawingText.asItHangsLabel}>
       {piece.mounts.map(({ id, stone }) => (
         <StoneFill key={id} id={`stone-${id}`} material={stone.material?.name ?? stone.name ?? ""} />
       ))}
@@ -85,7 +86,7 @@ export function BailDrawing({ size, piece, mount, view }: Props) {
         <BeadFill />
       </defs>
       <Word x={14} y={24}>
-        As it hangs, {scaleText(scale)}
+        {bailDrawingText.asItHangs(scaleText(scale))}
       </Word>
       {lie.map(({ hang, isMirror, x, turn, origin }) => (
         <g key={`${hang.mount}${isMirror}`}>
@@ -103,7 +104,7 @@ export function BailDrawing({ size, piece, mount, view }: Props) {
       {lie.length > 1 &&
         lie.map(({ hang, isMirror, x }) => (
           <Word key={`${hang.mount}${isMirror}`} x={x} y={size.height - 16} textAnchor="middle">
-            {isMirror ? "its mirror, " : drawn.hangs.length > 1 ? `${namesIn(plan).setting(hang.mount)}, ` : ""}
+            {isMirror ? bailDrawingText.itsMirror : drawn.hangs.length > 1 ? `${namesIn(plan).setting(hang.mount)}, ` : ""}
             {hang.mass.toFixed(2)} g
           </Word>
         ))}
@@ -168,16 +169,25 @@ function HangingSetting({ hang, drawn, mount, isShown, perMm }: SettingProps) {
   return (
     <>
       {isShown && hang.straight && Math.abs(hang.tilt) > 0.05 && (
-        <BailShape eye={hang.straight} shape={drawn} className="opacity-70" fill="#d3e7e8" stroke="#0b5d66" strokeDasharray="3 3" />
+        <BailShape
+          eye={hang.straight}
+          shape={drawn}
+          className="opacity-70"
+          fill="var(--color-water-pale)"
+          stroke="var(--color-accent)"
+          strokeDasharray="3 3"
+        />
       )}
       {hang.eyes.map((eye, i) => (
-        <BailShape key={i} eye={eye} shape={drawn} fill="url(#metal)" stroke="#6f7a7e" lights="bail" />
+        <BailShape key={i} eye={eye} shape={drawn} fill="url(#metal)" stroke="var(--color-metal-edge)" lights="bail" />
       ))}
       {drawn.ring &&
-        hang.eyes.map((eye, i) => <BailShape key={i} eye={eye} shape={drawn.ring!} fill="url(#metal)" stroke="#6f7a7e" lights="ring" />)}
-      <Shape curve={plan.plateEdge} fill="#cdd5d8" stroke="#6f7a7e" lights="plate" />
-      <Shape curve={plan.wallOutside} fill="#eef2f3" stroke="#8d989c" lights="wall" />
-      <Shape curve={plan.stone} fill={`url(#stone-${mount})`} stroke="#00000044" lights="stone" />
+        hang.eyes.map((eye, i) => (
+          <BailShape key={i} eye={eye} shape={drawn.ring!} fill="url(#metal)" stroke="var(--color-metal-edge)" lights="ring" />
+        ))}
+      <Shape curve={plan.plateEdge} fill="var(--color-metal-pale)" stroke="var(--color-metal-edge)" lights="plate" />
+      <Shape curve={plan.wallOutside} fill="var(--color-metal-bright)" stroke="var(--color-metal-mid)" lights="wall" />
+      <Shape curve={plan.stone} fill={`url(#stone-${mount})`} stroke="var(--color-shade)" lights="stone" />
       {plan.layers.map((layer) => (
         <LayerShapes key={layer.id} layer={layer} isChosen={false} />
       ))}
@@ -219,7 +229,7 @@ function EarWireFront({ wire: { wire, height } }: { readonly wire: BentWire }) {
       height={height + wire}
       rx={wire / 2}
       fill="url(#metal)"
-      stroke="#6f7a7e"
+      stroke="var(--color-metal-edge)"
       vectorEffect="non-scaling-stroke"
     />
   );
@@ -247,7 +257,7 @@ function TiltScale({ hang, perMm }: { readonly hang: DrawnHang; readonly perMm: 
               y1={y}
               x2={x + (ox - x) * long}
               y2={y + (oy - y) * long}
-              stroke={tilt === 0 ? "#0b5d66" : "#566264"}
+              stroke={tilt === 0 ? "var(--color-accent)" : "var(--color-soft)"}
               strokeWidth={tilt % 10 === 0 ? 1.4 : 0.8}
               vectorEffect="non-scaling-stroke"
             />
@@ -256,7 +266,7 @@ function TiltScale({ hang, perMm }: { readonly hang: DrawnHang; readonly perMm: 
                 transform={`translate(${tx} ${ty}) rotate(${-turn}) scale(1 -1)`}
                 fontSize={Math.max(DEGREE, SMALLEST / perMm)}
                 textAnchor="middle"
-                fill={tilt === 0 ? "#0b5d66" : "#333f43"}
+                fill={tilt === 0 ? "var(--color-accent)" : "var(--color-metal-deep)"}
                 fontWeight={tilt === 0 ? 700 : 500}
               >
                 {Math.abs(tilt)}°
@@ -307,10 +317,10 @@ function EyeHandle({ hang, mount }: { readonly hang: DrawnHang; readonly mount: 
   const put = ({ at, turn }: Spot) => session.change((piece) => putEye(piece, mount, at, turn), `${mount}.bail.eye`);
   return (
     <DragHandle
-      label="Eye along the edge"
+      label={bailDrawingText.eyeAlongTheEdge}
       now={Math.round(hang.aside * 100) / 100}
       most={perimeter / 2}
-      told={`${hang.aside.toFixed(2)} mm, hangs ${hang.tilt.toFixed(1)} degrees off`}
+      told={bailDrawingText.mmHangsDegreesOff(hang.aside.toFixed(2), hang.tilt.toFixed(1))}
       lights="eye"
       onDrag={(to) => put(spotAt(hang, nearestStation(places, to).at, to))}
       onStep={(by) => put(spotBeside(hang, eye, by, STEP / perimeter))}
@@ -348,12 +358,15 @@ function Plumb({ lie: { hang, x: ox, turn, origin }, y: oy, scale, down, view, i
   return (
     <g pointerEvents="none">
       <g transform={`rotate(${(plumb * 180) / Math.PI} ${x} ${y})`}>
-        <line x1={x} x2={x} y1={y} y2={y + long} stroke="#1b2225" strokeWidth={1.2} />
-        <path d={`M${x} ${y + long}l-4 6 4 16 4 -16z`} fill="#8d989c" stroke="#39444a" />
+        <line x1={x} x2={x} y1={y} y2={y + long} stroke="var(--color-ink)" strokeWidth={1.2} />
+        <path d={`M${x} ${y + long}l-4 6 4 16 4 -16z`} fill="var(--color-metal-mid)" stroke="var(--color-metal-deep)" />
       </g>
-      {isCrooked && <line x1={x} x2={ax} y1={y} y2={ay} stroke="#0b5d66" strokeDasharray="5 4" />}
-      <circle cx={bx} cy={by} r={8} fill="#fff" stroke="#1b2225" strokeWidth={1.6} />
-      <path d={`M${bx} ${by}V${by - 8}A8 8 0 0 1 ${bx + 8} ${by}ZM${bx} ${by}V${by + 8}A8 8 0 0 1 ${bx - 8} ${by}Z`} fill="#1b2225" />
+      {isCrooked && <line x1={x} x2={ax} y1={y} y2={ay} stroke="var(--color-accent)" strokeDasharray="5 4" />}
+      <circle cx={bx} cy={by} r={8} fill="var(--color-white)" stroke="var(--color-ink)" strokeWidth={1.6} />
+      <path
+        d={`M${bx} ${by}V${by - 8}A8 8 0 0 1 ${bx + 8} ${by}ZM${bx} ${by}V${by + 8}A8 8 0 0 1 ${bx - 8} ${by}Z`}
+        fill="var(--color-ink)"
+      />
       {isCrooked && isSingle && (
         <>
           <Word
@@ -362,7 +375,7 @@ function Plumb({ lie: { hang, x: ox, turn, origin }, y: oy, scale, down, view, i
             textAnchor={hang.tilt > 0 ? "end" : "start"}
             fontSize={20}
             fontWeight={680}
-            fill="#8a4600"
+            fill="var(--color-warn)"
           >
             {view.tilt}°
           </Word>
@@ -373,15 +386,15 @@ function Plumb({ lie: { hang, x: ox, turn, origin }, y: oy, scale, down, view, i
       )}
       {isWorded && isSingle && (
         <>
-          <path d={`M${bx + 9} ${by}L${x + 118} ${by - 26}`} stroke="#1b2225" strokeWidth={0.8} fill="none" />
-          <Word x={x + 122} y={by - 30} fontSize={13} fontWeight={640} fill="#1b2225" lights="balance">
-            centre of mass
+          <path d={`M${bx + 9} ${by}L${x + 118} ${by - 26}`} stroke="var(--color-ink)" strokeWidth={0.8} fill="none" />
+          <Word x={x + 122} y={by - 30} fontSize={13} fontWeight={640} fill="var(--color-ink)" lights="balance">
+            {bailDrawingText.centreOfMass}
           </Word>
           <Word x={x + 122} y={by - 14} fontSize={12}>
             {view.balance}
           </Word>
-          <Word x={x + 96} y={y + 6} fontSize={13} fontWeight={640} fill="#1b2225" lights="eye">
-            eye, dragged along the edge
+          <Word x={x + 96} y={y + 6} fontSize={13} fontWeight={640} fill="var(--color-ink)" lights="eye">
+            {bailDrawingText.eyeDraggedAlongTheEdge}
           </Word>
           <Word x={x + 96} y={y + 22} fontSize={12}>
             {view.eachMillimetre}

@@ -26,6 +26,7 @@ import { WhereItLies } from "./WhereItLies";
 import { axisField, eyeField, hungOf, putBailRing, putEye, putEyes, turnField } from "./fields";
 import { BAIL_MEASURES, earWireMeasures, entryOf, ringMeasures } from "./styles";
 import { bailView } from "./view";
+import { bailStageText } from "@/words/screens/bail";
 
 /** What a setting hangs by, and how it hangs; of a stud how it is worn. */
 export function BailStage({ mount }: { readonly mount: string }) {
@@ -52,19 +53,19 @@ function HangingStage({ mount: id }: { readonly mount: string }) {
         <>
           <Answers figures={[view.figure, view.tiltFigure]} sum={view.sum && <Sum parts={view.sum} total={view.total} why={view.why} />}>
             <FigureButton figure={view.figure} name={view.lead}>
-              <Answer lead={view.lead} unit={`${unit} long`}>
+              <Answer lead={view.lead} unit={bailStageText.long(unit)}>
                 {view.cut}
               </Answer>
             </FigureButton>
             {view.ring && (
               <FigureButton figure="bail.jumpRingLength" name="Ring's wire">
-                <Answer lead="ring's wire" unit={unit}>
+                <Answer lead={bailStageText.ringsWire} unit={unit}>
                   {view.ring}
                 </Answer>
               </FigureButton>
             )}
             {view.widest && (
-              <Answer lead="widest" unit={unit}>
+              <Answer lead={bailStageText.widest} unit={unit}>
                 {view.widest}
               </Answer>
             )}
@@ -78,7 +79,7 @@ function HangingStage({ mount: id }: { readonly mount: string }) {
           <Rule
             blank={plan.drawing.laid[view.laid]!}
             height={Math.max(...view.pattern.map(([, wide]) => wide))}
-            cut={ifSure(doubtOf(view.figure), `cut ${view.cut}`)}
+            cut={ifSure(doubtOf(view.figure), bailStageText.cut(view.cut))}
             beyond={view.beyond}
             names={BLANK_MARKS}
             units={units}
@@ -93,10 +94,10 @@ function HangingStage({ mount: id }: { readonly mount: string }) {
 /** The ring that is first hung in a bail (mm). */
 const USUAL_RING = { inside: 4, wire: 1 };
 const AXES = [
-  { value: "0", text: "The point" },
-  { value: "180", text: "The far end" },
-  { value: "90", text: "One side" },
-  { value: "270", text: "Other side" },
+  { value: "0", text: bailStageText.thePoint },
+  { value: "180", text: bailStageText.theFarEnd },
+  { value: "90", text: bailStageText.oneSide },
+  { value: "270", text: bailStageText.otherSide },
 ] as const;
 
 interface MeasuresProps {
@@ -127,44 +128,50 @@ function BailMeasures({ piece, mount, view }: MeasuresProps) {
       <Compact measures={measures} />
       {entry.type === "bail" && (
         <ChoiceField
-          label="Ring in it"
-          hint={settled.ring ? "closed cold; the chain goes through it" : "the chain goes through the bail"}
+          label={bailStageText.ringInIt}
+          hint={settled.ring ? bailStageText.closedColdTheChainGoes : bailStageText.theChainGoesThroughThe}
           value={settled.ring ? "1" : "0"}
           options={[
-            { value: "0", text: "None" },
-            { value: "1", text: "A jump ring" },
+            { value: "0", text: bailStageText.none },
+            { value: "1", text: bailStageText.aJumpRing },
           ]}
           onChoose={(value) => session.change((each) => putBailRing(each, value === "1" ? USUAL_RING : null))}
         />
       )}
       {settled.ring && <Compact measures={ringMeasures(settled.ring, units)} />}
       <MetalField metal={settled.metal} />
-      <h2 className="section-head">How it hangs</h2>
+      <h2 className="section-head">{bailStageText.howItHangs}</h2>
       {entry.type !== "ear-wires" && (
         <>
           <ChoiceField
-            label="Hangs lowest"
-            hint="what should point down"
+            label={bailStageText.hangsLowest}
+            hint={bailStageText.whatShouldPointDown}
             value={axis}
             options={axes}
             lights="axis"
             onChoose={(value) => session.change((each) => void (hungOf(each).hangAxis = Number(value)))}
           />
-          <MeasureField field={axisField} label="Turned by" hint="from the point, anticlockwise" value={settled.axis} lights="axis" />
+          <MeasureField
+            field={axisField}
+            label={bailStageText.turnedBy}
+            hint={bailStageText.fromThePointAnticlockwise}
+            value={settled.axis}
+            lights="axis"
+          />
         </>
       )}
       <MeasureField
         field={eyeField(mount, top, perimeter, units)}
-        label="Eye"
-        hint="along the edge, left of its top"
+        label={bailStageText.eye}
+        hint={bailStageText.alongTheEdgeLeftOf}
         value={Math.round(hang.aside * 100) / 100}
         lights="eye"
       />
       {eye.half !== null && (
         <MeasureField
           field={turnField(mount, eye.at)}
-          label="Round the point"
-          hint={`up to ${eye.half.toFixed(1)}° to each side`}
+          label={bailStageText.roundThePoint}
+          hint={bailStageText.upToToEachSide(eye.half.toFixed(1))}
           value={Math.round(eye.turn * 10) / 10}
           lights="eye"
         />
@@ -175,17 +182,17 @@ function BailMeasures({ piece, mount, view }: MeasuresProps) {
           className="btn my-1.5 w-full"
           onClick={() => session.change((each) => putEye(each, mount, hang.straight!.at, hang.straight!.turn))}
         >
-          Move the eye to where it hangs straight{view.side}
+          {bailStageText.moveTheEyeToWhere(view.side)}
         </button>
       )}
       {entry.type !== "ear-wires" && piece.mounts.length === 1 && piece.copies !== 2 && (
         <ChoiceField
-          label="Eyes"
-          hint={hang.eyes.length > 1 ? "pulled straight through both" : "hangs by one"}
+          label={bailStageText.eyes}
+          hint={hang.eyes.length > 1 ? bailStageText.pulledStraightThroughBoth : bailStageText.hangsByOne}
           value={String(hang.eyes.length)}
           options={[
-            { value: "1", text: "One" },
-            { value: "2", text: "Two, a connector" },
+            { value: "1", text: bailStageText.one },
+            { value: "2", text: bailStageText.twoAConnector },
           ]}
           onChoose={(count) => session.change((each) => putEyes(each, mount, count === "2", top))}
         />

@@ -8,6 +8,7 @@ import { SettingSection } from "@/ui/SectionView";
 import { usePlan } from "@/ui/plan";
 import { useWhileHeld } from "@/ui/session";
 import { type bailView } from "./view";
+import { fromTheSideText } from "@/words/screens/bail";
 
 interface Props {
   readonly mount: string;
@@ -44,7 +45,7 @@ export function FromTheSide({ mount, bail, drawn, earWire, half, view, box }: Pr
   return (
     <>
       <Word x={box.x} y={box.y + 14}>
-        From the side, {scaleText(scale)}
+        {fromTheSideText.fromTheSide(scaleText(scale))}
       </Word>
       <Millimetres x={x} y={y} scale={scale}>
         <g transform={`translate(0 ${-half}) rotate(-90) scale(${stretch} 1)`}>
@@ -52,21 +53,28 @@ export function FromTheSide({ mount, bail, drawn, earWire, half, view, box }: Pr
         </g>
         <g transform={`translate(${-legs} 0)`}>
           {drawn.sides[mount]!.map((curves, i) => (
-            <Shape key={i} curves={curves} fill="url(#metal)" stroke="#6f7a7e" lights="bail" />
+            <Shape key={i} curves={curves} fill="url(#metal)" stroke="var(--color-metal-edge)" lights="bail" />
           ))}
-          {drawn.ring && <Shape curves={drawn.ring.side} fill="url(#metal)" stroke="#6f7a7e" lights="ring" />}
+          {drawn.ring && <Shape curves={drawn.ring.side} fill="url(#metal)" stroke="var(--color-metal-edge)" lights="ring" />}
           {earWire && (
             <g transform={`translate(0 ${pastEdge}) scale(-1 1)`}>
               <Shape
                 points={hook}
                 open
                 fill="none"
-                stroke="#6f7a7e"
+                stroke="var(--color-metal-edge)"
                 strokeWidth={earWire.wire * k}
                 strokeLinecap="round"
                 lights="earwire"
               />
-              <Shape points={hook} open fill="none" stroke="#dfe5e7" strokeWidth={earWire.wire * k - 2} strokeLinecap="round" />
+              <Shape
+                points={hook}
+                open
+                fill="none"
+                stroke="var(--color-metal-lit)"
+                strokeWidth={earWire.wire * k - 2}
+                strokeLinecap="round"
+              />
             </g>
           )}
         </g>
@@ -75,15 +83,15 @@ export function FromTheSide({ mount, bail, drawn, earWire, half, view, box }: Pr
             cx={-legs}
             cy={middle + bore / 2 - chainEnd / 2}
             r={chainEnd / 2}
-            fill="#a8b2b6"
-            stroke="#39444a"
+            fill="var(--color-metal)"
+            stroke="var(--color-metal-deep)"
             vectorEffect="non-scaling-stroke"
           />
         )}
       </Millimetres>
       {view.chain && (
         <>
-          <Word x={x + (outside + 0.6) * k} y={y - chainAt * k - 4} fontSize={12.5} fontWeight={640} fill="#1b2225" lights="chain">
+          <Word x={x + (outside + 0.6) * k} y={y - chainAt * k - 4} fontSize={13} fontWeight={640} fill="var(--color-ink)" lights="chain">
             {view.chain}
           </Word>
           <Word x={x + (outside + 0.6) * k} y={y - chainAt * k + 11} fontSize={12}>
@@ -92,7 +100,7 @@ export function FromTheSide({ mount, bail, drawn, earWire, half, view, box }: Pr
         </>
       )}
       <Word x={box.x} y={box.y + box.height - 6}>
-        drop from the edge {view.drop}
+        {fromTheSideText.dropFromTheEdge(view.drop)}
       </Word>
     </>
   );

@@ -15,6 +15,8 @@ import { capital } from "@/words/names";
 import { degrees, showTemperature } from "@/words/show";
 import { type Measure, STYLES, choicesOf, entryOf, hangsBy, placeOn } from "./styles";
 import { type earringView } from "./view";
+import { commonText } from "@/words/common";
+import { hangsByText } from "@/words/screens/bail";
 
 const WORDS = { ...BAIL_WORDS, ...WORN_WORDS };
 
@@ -26,7 +28,7 @@ export function HangsByField({ piece }: { readonly piece: Piece }) {
   const style = hangsBy(entry);
   return (
     <ChoiceField
-      label="Hangs by"
+      label={hangsByText.hangsBy}
       hint={WORDS[style].hint}
       value={style}
       options={choicesOf(piece).map((value) => ({ value, text: WORDS[value].name }))}
@@ -40,8 +42,8 @@ export function MetalField({ metal }: { readonly metal: Metal }) {
   const units = useUnits();
   return (
     <ChoiceField
-      label="Metal"
-      hint={`starts to melt at ${showTemperature(METALS[metal].solidus, units)} ${degrees(units)}`}
+      label={commonText.metal}
+      hint={hangsByText.startsToMeltAt(showTemperature(METALS[metal].solidus, units), degrees(units))}
       value={metal}
       options={metalsFor("bail").map((value) => ({ value, text: capital(METALS[value].name) }))}
       onChoose={(next) =>
@@ -56,7 +58,7 @@ export function MetalField({ metal }: { readonly metal: Metal }) {
 /** Measures side by side. */
 export function Compact({ measures }: { readonly measures: readonly Measure[] }) {
   return (
-    <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
+    <div className="grid gap-x-3 wide:grid-cols-2">
       {measures.map((measure) => (
         <MeasureField key={measure.label} {...measure} shape="compact" />
       ))}
@@ -71,12 +73,12 @@ export function PairField({ piece }: { readonly piece: Piece }) {
   const isPair = piece.copies === 2;
   return (
     <ChoiceField
-      label="Made"
-      hint={isPair ? "the second its mirror" : "a single one"}
+      label={hangsByText.made}
+      hint={isPair ? hangsByText.theSecondItsMirror : hangsByText.aSingleOne}
       value={isPair ? "2" : "1"}
       options={[
-        { value: "2", text: "A pair" },
-        { value: "1", text: "One" },
+        { value: "2", text: hangsByText.aPair },
+        { value: "1", text: hangsByText.one },
       ]}
       onChoose={(value) => session.change((each) => void (each.copies = Number(value)))}
     />
@@ -94,12 +96,12 @@ export function EarringAnswers({
   return (
     <>
       <FigureButton figure="earring.length" name="Length of the earring">
-        <Answer lead="long" unit={unit}>
+        <Answer lead={hangsByText.long} unit={unit}>
           {length}
         </Answer>
       </FigureButton>
       <FigureButton figure="earring.mass" name="Weight of one earring">
-        <Answer lead="weighs" unit="g">
+        <Answer lead={hangsByText.weighs} unit={hangsByText.gram}>
           {mass}
         </Answer>
       </FigureButton>

@@ -14,6 +14,7 @@ import { type Size } from "@/ui/useSize";
 import { useUnits } from "@/ui/tray";
 import { withUnit } from "@/words/show";
 import { putPost } from "./fields";
+import { postDrawingText } from "@/words/screens/bail";
 
 interface Props {
   readonly size: Size;
@@ -42,26 +43,26 @@ export function PostDrawing({ size, mount, drawn }: Props) {
   const [bx, by] = [x - drawn.balance[1] * k, y + drawn.balance[0] * k];
   const { drain, stamp } = plan.back;
   return (
-    <Sheet width={size.width} height={size.height} label="The stud from behind">
+    <Sheet width={size.width} height={size.height} label={postDrawingText.theStudFromBehind}>
       <StoneFill material={material} />
       <Word x={14} y={24}>
-        From behind, {scaleText(scale)}
+        {postDrawingText.fromBehind(scaleText(scale))}
       </Word>
       <Millimetres x={x} y={y} scale={scale}>
         <g transform="scale(-1 1) rotate(-90)">
-          <Shape curve={plan.plateEdge} fill="url(#metal)" stroke="#1b2225" lights="plate" />
-          <Shape curve={plan.wallOutside} fill="none" stroke="#6f7a7e" strokeDasharray="4 3" />
+          <Shape curve={plan.plateEdge} fill="url(#metal)" stroke="var(--color-ink)" lights="plate" />
+          <Shape curve={plan.wallOutside} fill="none" stroke="var(--color-metal-edge)" strokeDasharray="4 3" />
           {plan.opening.map((curve, i) => (
-            <Shape key={i} curve={curve} fill="#fff" stroke="#6f7a7e" />
+            <Shape key={i} curve={curve} fill="var(--color-white)" stroke="var(--color-metal-edge)" />
           ))}
-          {stamp && <Shape points={stamp.corners} fill="#7d888c" fillOpacity={0.55} stroke="none" />}
+          {stamp && <Shape points={stamp.corners} fill="var(--color-metal-edge)" fillOpacity={0.55} stroke="none" />}
           {drain && (
             <circle
               cx={drain.at[0]}
               cy={drain.at[1]}
               r={drain.diameter / 2}
-              fill="#fff"
-              stroke="#6f7a7e"
+              fill="var(--color-white)"
+              stroke="var(--color-metal-edge)"
               vectorEffect="non-scaling-stroke"
             />
           )}
@@ -69,13 +70,24 @@ export function PostDrawing({ size, mount, drawn }: Props) {
         </g>
       </Millimetres>
       <g pointerEvents="none">
-        <circle cx={bx} cy={by} r={7} fill="none" stroke="#1b2225" strokeWidth={1.4} />
-        <path d={`M${bx - 10} ${by}H${bx + 10}M${bx} ${by - 10}V${by + 10}`} stroke="#1b2225" strokeWidth={1} />
+        <circle cx={bx} cy={by} r={7} fill="none" stroke="var(--color-ink)" strokeWidth={1.4} />
+        <path d={`M${bx - 10} ${by}H${bx + 10}M${bx} ${by - 10}V${by + 10}`} stroke="var(--color-ink)" strokeWidth={1} />
         <Word x={bx + 14} y={by + 4} fontSize={12}>
-          balances here
+          {postDrawingText.balancesHere}
         </Word>
-        <Word x={px} y={py - (drawn.wire / 2) * k - 8} textAnchor="middle" fontSize={13} fontWeight={640} fill="#1b2225" lights="post">
-          post, {withUnit(Math.abs(drawn.balance[0] - drawn.at[0]), "measured", units)} {drawn.at[0] > drawn.balance[0] ? "below" : "above"}
+        <Word
+          x={px}
+          y={py - (drawn.wire / 2) * k - 8}
+          textAnchor="middle"
+          fontSize={13}
+          fontWeight={640}
+          fill="var(--color-ink)"
+          lights="post"
+        >
+          {postDrawingText.post(
+            withUnit(Math.abs(drawn.balance[0] - drawn.at[0]), "measured", units),
+            drawn.at[0] > drawn.balance[0] ? postDrawingText.below : postDrawingText.above,
+          )}
         </Word>
       </g>
       {!isNarrow && (
@@ -96,10 +108,10 @@ function PostHandle({ drawn: { at, wire } }: { readonly drawn: DrawnPost }) {
   const put = ([x, y]: Point) => session.change((piece) => putPost(piece, [toTwentieth(x), toTwentieth(y)]), "post.at");
   return (
     <DragHandle
-      label="Post on the back"
+      label={postDrawingText.postOnTheBack}
       now={at[0]}
       most={50}
-      told={`${at[0].toFixed(2)} down, ${at[1].toFixed(2)} right`}
+      told={postDrawingText.downRight(at[0].toFixed(2), at[1].toFixed(2))}
       lights="post"
       onDrag={put}
       onStep={(_by, [dx, dy]) => put([at[0] - dy * STEP, at[1] - dx * STEP])}
@@ -111,8 +123,8 @@ function PostHandle({ drawn: { at, wire } }: { readonly drawn: DrawnPost }) {
             cx={at[0]}
             cy={at[1]}
             r={wire / 2}
-            fill="#eef2f3"
-            stroke={isHighlighted ? "#0b5d66" : "#1b2225"}
+            fill="var(--color-metal-bright)"
+            stroke={isHighlighted ? "var(--color-accent)" : "var(--color-ink)"}
             strokeWidth={isHighlighted ? 3 : 1.6}
             vectorEffect="non-scaling-stroke"
           />
@@ -144,7 +156,7 @@ function FromTheSide({ section, drawn, half, middle, box }: SideProps) {
   return (
     <>
       <Word x={box.x} y={24}>
-        From the side, {scaleText(scale)}
+        {postDrawingText.fromTheSide(scaleText(scale))}
       </Word>
       <Millimetres x={x} y={y} scale={scale}>
         <rect
@@ -154,7 +166,7 @@ function FromTheSide({ section, drawn, half, middle, box }: SideProps) {
           height={drawn.wire}
           rx={drawn.wire / 3}
           fill="url(#metal)"
-          stroke="#6f7a7e"
+          stroke="var(--color-metal-edge)"
           vectorEffect="non-scaling-stroke"
         />
         <g transform={`rotate(-90) scale(${half / section.plate.half} 1)`}>
@@ -165,9 +177,9 @@ function FromTheSide({ section, drawn, half, middle, box }: SideProps) {
         x={x + (back - drawn.length / 2) * k}
         y={y - (at + drawn.wire / 2) * k - 8}
         textAnchor="middle"
-        fontSize={12.5}
+        fontSize={13}
         fontWeight={640}
-        fill="#1b2225"
+        fill="var(--color-ink)"
         lights="post"
       >
         {withUnit(drawn.length, "measured", units)}

@@ -17,6 +17,8 @@ import { Compact, EarringAnswers, HangsByField, MetalField, PairField } from "./
 import { PostDrawing } from "./PostDrawing";
 import { postMeasures } from "./styles";
 import { earringView } from "./view";
+import { commonText } from "@/words/common";
+import { postStageText } from "@/words/screens/bail";
 
 interface Props {
   readonly mount: string;
@@ -39,10 +41,10 @@ export function PostStage({ mount, post, drawn }: Props) {
       drawing={(size) => <PostDrawing size={size} mount={mount} drawn={drawn} />}
       measures={
         <>
-          <h2 className="section-head">Post</h2>
+          <h2 className="section-head">{postStageText.post}</h2>
           <HangsByField piece={piece} />
           <Compact measures={postMeasures(post, units)} />
-          <p className="text-[12px] text-soft">Down and right are from the middle of the stone, seen from the front, its point down.</p>
+          <p className="text-xs text-soft">{postStageText.downAndRightAreFrom}</p>
           <MetalField metal={post.metal} />
           <PairField piece={piece} />
           <AppliedList mount={mount} />
@@ -52,7 +54,7 @@ export function PostStage({ mount, post, drawn }: Props) {
         <>
           <Answers figures={["post.cutLength", "earring.mass"]}>
             <FigureButton figure="post.cutLength" name="Post's wire">
-              <Answer lead="Cut post" unit={`${unit} long`}>
+              <Answer lead={postStageText.cutPost} unit={postStageText.long(unit)}>
                 {cut}
               </Answer>
             </FigureButton>
@@ -61,8 +63,8 @@ export function PostStage({ mount, post, drawn }: Props) {
           <Rule
             blank={plan.drawing.laid.post!}
             height={post.wire}
-            cut={ifSure(doubtOf("post.cutLength"), `cut ${cut}`)}
-            beyond="rest of the wire"
+            cut={ifSure(doubtOf("post.cutLength"), postStageText.cut(cut))}
+            beyond={commonText.restOfTheWire}
             names={BLANK_MARKS}
             units={units}
           />

@@ -6,6 +6,7 @@ import { useUnits } from "@/ui/tray";
 import { besideText } from "@/words/hang";
 import { capital, namesIn } from "@/words/names";
 import { showFigureValue, showLength } from "@/words/show";
+import { whereItLiesText } from "@/words/screens/bail";
 
 /** What pulls, part by part, and how far beside the line that should point down. */
 export function WhereItLies({ hang }: { readonly hang: DrawnHang }) {
@@ -16,21 +17,21 @@ export function WhereItLies({ hang }: { readonly hang: DrawnHang }) {
   const stone = `${hang.mount}.stone`;
   return (
     <>
-      <h2 className="section-head">Where the weight lies</h2>
-      <table className="w-full text-[13px]">
+      <h2 className="section-head">{whereItLiesText.whereTheWeightLies}</h2>
+      <table className="w-full text-sm">
         <tbody>
           {hang.weights.map(({ part, mass, left }) => (
             <tr key={part} className="border-t border-hair">
-              <th scope="row" className="py-[3px] text-left font-semibold">
-                {part === stone ? "Stone" : capital(names.part(part))}
+              <th scope="row" className="py-1 text-left font-semibold">
+                {part === stone ? whereItLiesText.stone : capital(names.part(part))}
               </th>
               <td className="text-right text-soft">{showFigureValue(mass, "g", units)}</td>
               <td className="narrow text-right text-soft">{beside(left)}</td>
             </tr>
           ))}
           <tr className="border-t border-ink font-semibold">
-            <th scope="row" className="py-[3px] text-left">
-              Together
+            <th scope="row" className="py-1 text-left">
+              {whereItLiesText.together}
             </th>
             <td className="text-right">{showFigureValue(hang.mass, "g", units)}</td>
             <td className="narrow text-right">{beside(hang.left)}</td>

@@ -11,6 +11,8 @@ import { outlineOf } from "@/core/stone/stone";
 import { BAIL_WORDS } from "@/words/bails";
 import { type Units } from "@/words/show";
 import { bailField, bailOptional, bailRingField, postField, ringField, wornField } from "./fields";
+import { commonText } from "@/words/common";
+import { stylesText } from "@/words/screens/bail";
 
 type Entry = BailEntry | JumpRingEntry | EarWiresEntry | PostsEntry;
 
@@ -120,45 +122,45 @@ export const STYLES: Readonly<Record<HangsBy, Style>> = {
 export const BAIL_MEASURES: Readonly<Record<BailStyle, (bail: Bail, units: Units) => readonly Measure[]>> = {
   folded: (bail, units) => [
     ...sheetMeasures(bail, units),
-    { field: bailOptional("foot", units), label: "Foot", value: bail.foot.value, lights: "bail" },
+    { field: bailOptional("foot", units), label: stylesText.foot, value: bail.foot.value, lights: "bail" },
   ],
   tube: (bail, units) => sheetMeasures(bail, units),
   ring: ({ bore, thickness }, units) => [
-    { field: ringField("inside", units), label: "Inside", value: bore, lights: "bore" },
-    { field: ringField("wire", units), label: "Wire", value: thickness, lights: "bail" },
+    { field: ringField("inside", units), label: stylesText.inside, value: bore, lights: "bore" },
+    { field: ringField("wire", units), label: commonText.wire, value: thickness, lights: "bail" },
   ],
 };
 
 function sheetMeasures({ style, bore, drop, widest, thickness, chainEnd }: Bail, units: Units): Measure[] {
   return [
-    { field: bailField("bore", units), label: "Bore", value: bore, lights: "bore" },
-    { field: bailField("drop", units), label: "Drop", value: drop, lights: "drop" },
+    { field: bailField("bore", units), label: stylesText.bore, value: bore, lights: "bore" },
+    { field: bailField("drop", units), label: stylesText.drop, value: drop, lights: "drop" },
     { field: bailOptional("widest", units), label: BAIL_WORDS[style].width, value: widest.value, lights: "bail" },
-    { field: bailField("thickness", units), label: "Sheet", value: thickness, lights: "bail" },
-    { field: bailOptional("chainEnd", units), label: "Chain", value: chainEnd, lights: "chain" },
+    { field: bailField("thickness", units), label: stylesText.sheet, value: thickness, lights: "bail" },
+    { field: bailOptional("chainEnd", units), label: stylesText.chain, value: chainEnd, lights: "chain" },
   ];
 }
 
 /** The ring that hangs in a bail. */
 export function ringMeasures({ inside, wire }: NonNullable<Bail["ring"]>, units: Units): Measure[] {
   return [
-    { field: bailRingField("inside", units), label: "Inside", value: inside, lights: "ring" },
-    { field: bailRingField("wire", units), label: "Wire", value: wire, lights: "ring" },
+    { field: bailRingField("inside", units), label: stylesText.inside, value: inside, lights: "ring" },
+    { field: bailRingField("wire", units), label: commonText.wire, value: wire, lights: "ring" },
   ];
 }
 
 export function earWireMeasures({ wire, length }: Pick<EarWire, "wire" | "length">, units: Units): Measure[] {
   return [
-    { field: wornField("earwire", "wire", units), label: "Wire", value: wire, lights: "earwire" },
-    { field: wornField("earwire", "length", units), label: "Length", value: length, lights: "earwire" },
+    { field: wornField("earwire", "wire", units), label: commonText.wire, value: wire, lights: "earwire" },
+    { field: wornField("earwire", "length", units), label: commonText.length, value: length, lights: "earwire" },
   ];
 }
 
 export function postMeasures({ wire, length, at }: Post, units: Units): Measure[] {
   return [
-    { field: wornField("post", "wire", units), label: "Wire", value: wire, lights: "post" },
-    { field: wornField("post", "length", units), label: "Length", value: length, lights: "post" },
-    { field: postField(0, units), label: "Down", value: at[0], lights: "post" },
-    { field: postField(1, units), label: "Right", value: at[1], lights: "post" },
+    { field: wornField("post", "wire", units), label: commonText.wire, value: wire, lights: "post" },
+    { field: wornField("post", "length", units), label: commonText.length, value: length, lights: "post" },
+    { field: postField(0, units), label: stylesText.down, value: at[0], lights: "post" },
+    { field: postField(1, units), label: stylesText.right, value: at[1], lights: "post" },
   ];
 }

@@ -7,6 +7,8 @@ import { besideText, hangsText, sideText } from "@/words/hang";
 import { type Units, showLength, smallLength, withUnit } from "@/words/show";
 import { cutAt, sumParts } from "@/words/sums";
 import { termName } from "@/words/terms";
+import { commonText } from "@/words/common";
+import { viewText } from "@/words/screens/bail";
 
 /** What the Bail stage says, rounded as a bench reads it. */
 export function bailView(plan: Plan, mount: string, units: Units) {
@@ -24,7 +26,7 @@ export function bailView(plan: Plan, mount: string, units: Units) {
   return {
     figure,
     tiltFigure: "hang.tilt" in plan.figures ? "hang.tilt" : `${mount}.hang.tilt`,
-    lead: earWire ? "Cut ear wire" : words.cut,
+    lead: earWire ? viewText.cutEarWire : words.cut,
     laid: earWire ? "earwire" : "bail",
     pattern: earWire
       ? ([
@@ -40,7 +42,7 @@ export function bailView(plan: Plan, mount: string, units: Units) {
     hangsBy,
     isStraight,
     side: straightenText(hang, measured),
-    swings: `swings to the ${hang.tilt > 0 ? "left" : "right"}`,
+    swings: viewText.swingsToThe(hang.tilt > 0 ? "left" : "right"),
     sum:
       cut.terms.length > 1
         ? sumParts(
@@ -51,12 +53,12 @@ export function bailView(plan: Plan, mount: string, units: Units) {
         : null,
     total: measured(cut.value),
     why: cutAt(cut.value, "blank", units),
-    beyond: earWire ? "rest of the wire" : words.beyond(withUnit(settled.bore, "measured", units)),
-    eachMillimetre: `${smallLength(units).text} along the edge tilts it ${(hang.perMillimetre * smallLength(units).mm).toFixed(1)}°`,
+    beyond: earWire ? commonText.restOfTheWire : words.beyond(withUnit(settled.bore, "measured", units)),
+    eachMillimetre: viewText.alongTheEdgeTiltsIt(smallLength(units).text, (hang.perMillimetre * smallLength(units).mm).toFixed(1)),
     balance: besideText(hang.left, measured),
     drop: withUnit(drawn.pastEdge, "measured", units),
-    chain: settled.chainEnd === null ? null : `chain ${measured(settled.chainEnd)}`,
-    passes: spare === null ? null : spare >= 0 ? `${measured(spare)} to spare` : `${measured(-spare)} too thick`,
+    chain: settled.chainEnd === null ? null : viewText.chain(measured(settled.chainEnd)),
+    passes: spare === null ? null : spare >= 0 ? viewText.toSpare(measured(spare)) : viewText.tooThick(measured(-spare)),
   };
 }
 
@@ -71,5 +73,5 @@ function straightenText({ eyes, straight }: DrawnHang, length: (mm: number) => s
   if (!straight) return "";
   if (Math.abs(straight.along) >= tolerance.seen) return `, ${length(Math.abs(straight.along))} ${sideText(straight.along)}`;
   const turn = straight.turn - eyes.at(-1)!.turn;
-  return `, ${Math.abs(turn).toFixed(1)}° ${sideText(turn)} round the point`;
+  return viewText.roundThePoint(Math.abs(turn).toFixed(1), sideText(turn));
 }

@@ -18,9 +18,11 @@ import { ASKED } from "@/words/making";
 import { flameName, namesIn, capital } from "@/words/names";
 import { degrees, lengthUnit, showTemperature, type Units } from "@/words/show";
 import { CAUTIONS, CAUTIONS_DEFER, STAGE_TITLES, copiesText, figureText } from "@/words/steps";
+import { commonText } from "@/words/common";
+import { cardPageText } from "@/words/screens/card";
 
 /** What is printed of what there is to say; notes, of what another school would do, stay on the screen. */
-const LEVELS: Readonly<Record<Level, string | null>> = { error: "◆ Wrong", warning: "◆ Take care", note: null };
+const LEVELS: Readonly<Record<Level, string | null>> = { error: cardPageText.wrong, warning: cardPageText.takeCare, note: null };
 
 interface PageProps {
   readonly piece: Piece;
@@ -44,21 +46,24 @@ export function CardPage({ piece, plan, units, doubtOf, revision, changed, isFor
   const lines = cardSteps(plan, units, doubtOf);
   const findings = plan.findings.filter(({ at, level }) => !doubtOf(at) && LEVELS[level] !== null);
   return (
-    <article className={`card-page ${lines.length + 2 * findings.length > LONG ? "card-long" : ""}`} aria-label={`Card of ${piece.name}`}>
+    <article
+      className={`card-page ${lines.length + 2 * findings.length > LONG ? "card-long" : ""}`}
+      aria-label={cardPageText.cardOf(piece.name)}
+    >
       <CardHead piece={piece} revision={revision} changed={changed} />
       {isForClass && <NameLine />}
       <div className="card-columns grid grid-cols-[1fr_76mm] gap-[5mm]">
         <table className="w-full">
           <tbody>
             {cardRows(piece, plan, units, doubtOf).map(({ label, text, sum, doubt }, i) => (
-              <tr key={i} className="border-t border-[#bbb] align-top">
-                <th scope="row" className="w-[22mm] py-[0.8mm] text-left font-[620]">
+              <tr key={i} className="border-t border-print-line align-top">
+                <th scope="row" className="w-[22mm] py-[0.8mm] text-left font-strong">
                   {label}
                 </th>
                 <td className="py-[0.8mm]">
                   {text}
                   {doubt && <b className="block card-fine">○ {doubt}</b>}
-                  {sum && <span className="block card-fine text-[#444]">{sum}</span>}
+                  {sum && <span className="block card-fine text-print-ink">{sum}</span>}
                 </td>
               </tr>
             ))}
@@ -85,21 +90,24 @@ export function CardPage({ piece, plan, units, doubtOf, revision, changed, isFor
           <b>{LEVELS[finding.level]}.</b> {findingText(finding, plan, units)}
         </p>
       ))}
-      <h2>Making{copies && <span className="font-normal">. {copies}</span>}</h2>
+      <h2>
+        {cardPageText.making}
+        {copies && <span className="font-normal">. {copies}</span>}
+      </h2>
       <ol className="columns-2 gap-[5mm]">
         {lines.map(({ numbers, title, cautions: at }) => (
           <li key={numbers} className="flex gap-[1.4mm] break-inside-avoid py-[0.25mm]">
-            <span className="mt-[0.5mm] inline-block h-[2.6mm] w-[2.6mm] shrink-0 border border-[#333]" aria-hidden="true" />
+            <span className="mt-[0.5mm] inline-block h-[2.6mm] w-[2.6mm] shrink-0 border border-print-ink" aria-hidden="true" />
             <span>
               {numbers} {title}
-              {at.length > 0 && <span className="text-[#444]"> ◆ {at.map((caution) => cautions.indexOf(caution) + 1).join(" ")}</span>}
+              {at.length > 0 && <span className="text-print-ink"> ◆ {at.map((caution) => cautions.indexOf(caution) + 1).join(" ")}</span>}
             </span>
           </li>
         ))}
       </ol>
       {piece.notes && (
         <p className="mt-[2mm]">
-          <b>Notes.</b> {piece.notes}
+          <b>{cardPageText.notes}</b> {piece.notes}
         </p>
       )}
       {isForClass && <Blanks plan={plan} units={units} doubtOf={doubtOf} />}
@@ -111,8 +119,8 @@ export function CardPage({ piece, plan, units, doubtOf, revision, changed, isFor
 function NameLine() {
   return (
     <p className="mb-[2mm] flex items-end gap-[2mm]">
-      Name <span className="inline-block h-[6mm] w-[70mm] border-b border-[#333]" /> Date{" "}
-      <span className="inline-block h-[6mm] w-[35mm] border-b border-[#333]" />
+      {commonText.name} <span className="inline-block h-[6mm] w-[70mm] border-b border-print-ink" /> {cardPageText.date}{" "}
+      <span className="inline-block h-[6mm] w-[35mm] border-b border-print-ink" />
     </p>
   );
 }
@@ -122,19 +130,19 @@ function Blanks({ plan, units, doubtOf }: { readonly plan: Plan; readonly units:
   const asked = plan.steps.flatMap((step) => step.reads.map((read) => ({ step, read })));
   if (asked.length === 0) return null;
   return (
-    <section aria-label="Measured">
-      <h2>Measured</h2>
+    <section aria-label={commonText.measured}>
+      <h2>{commonText.measured}</h2>
       <ul className="columns-2 gap-[5mm]">
         {asked.map(({ step, read }) => {
           const figure = plan.figures[read.figure];
-          const wanted = figure && !doubtOf(read.figure) ? `, wanted ${figureText(read.figure, figure, units)}` : "";
+          const wanted = figure && !doubtOf(read.figure) ? cardPageText.wanted(figureText(read.figure, figure, units)) : "";
           return (
             <li key={`${step.id} ${read.figure}`} className="flex items-end gap-[1.5mm] break-inside-avoid py-[0.6mm]">
               <span className="min-w-0 flex-1">
                 {STAGE_TITLES[step.stage]}: {ASKED[read.kind].toLowerCase()}
                 {wanted}
               </span>
-              <span className="inline-block h-[4.5mm] w-[16mm] border-b border-[#333]" /> {lengthUnit(units)}
+              <span className="inline-block h-[4.5mm] w-[16mm] border-b border-print-ink" /> {lengthUnit(units)}
             </li>
           );
         })}
@@ -145,11 +153,9 @@ function Blanks({ plan, units, doubtOf }: { readonly plan: Plan; readonly units:
 
 function CardHead({ piece, revision, changed }: { readonly piece: Piece; readonly revision: number; readonly changed: string }) {
   return (
-    <header className="mb-[2mm] flex items-baseline justify-between border-b-2 border-[#1b2225] pb-[1mm]">
+    <header className="mb-[2mm] flex items-baseline justify-between border-b-2 border-ink pb-[1mm]">
       <h1>{piece.name}</h1>
-      <p>
-        {fullDayText(changed)}, revision {revision}
-      </p>
+      <p>{cardPageText.revision(fullDayText(changed), revision)}</p>
     </header>
   );
 }
@@ -172,7 +178,7 @@ interface DrawingProps {
 function CardDrawing({ plan, mount, isOnly, doubt }: DrawingProps) {
   const { plan: top, section } = plan.drawing.settings[mount]!;
   const room = ROOM_MM[isOnly ? "only" : "several"];
-  const what = top.seam ? "plan with the seam, and section" : "plan and section";
+  const what = top.seam ? cardPageText.planWithTheSeamAnd : cardPageText.planAndSection;
   const name = isOnly ? what : namesIn(plan).setting(mount);
   const box = around(top.plateEdge, top.layers);
   const [wide, tall] = [box.right - box.left, box.high - box.low];
@@ -187,33 +193,48 @@ function CardDrawing({ plan, mount, isOnly, doubt }: DrawingProps) {
         height={`${height * fit}mm`}
         viewBox={`0 0 ${width} ${height}`}
         role="img"
-        aria-label={isOnly ? "Plan and section" : `Plan and section of ${name}`}
+        aria-label={isOnly ? cardPageText.planAndSectionHeading : cardPageText.planAndSectionOf(name)}
         className="mx-auto"
       >
         <StoneFill material="agate" id="card-stone" />
         <Millimetres x={2 - box.left + (width - 4 - wide) / 2} y={box.high + 2} scale={CARD_SCALE}>
-          <Shape curve={top.plateEdge} fill="#fff" stroke="#333" strokeWidth={0.8} />
+          <Shape curve={top.plateEdge} fill="var(--color-white)" stroke="var(--color-print-ink)" strokeWidth={0.8} />
           {top.layers.flatMap(({ id, middles, balls, width }) =>
             balls.length > 0
               ? balls.map(({ at, radius }, i) => (
-                  <circle key={`${id}${i}`} cx={at[0]} cy={at[1]} r={radius} fill="#eee" stroke="#333" strokeWidth={0.08} />
+                  <circle
+                    key={`${id}${i}`}
+                    cx={at[0]}
+                    cy={at[1]}
+                    r={radius}
+                    fill="var(--color-print-wash)"
+                    stroke="var(--color-print-ink)"
+                    strokeWidth={0.08}
+                  />
                 ))
               : middles.map((points, i) => (
                   <g key={`${id}${i}`}>
-                    <Shape points={points} open fill="none" stroke="#333" strokeWidth={width} vectorEffect="none" />
-                    <Shape points={points} open fill="none" stroke="#eee" strokeWidth={width * 0.8} vectorEffect="none" />
+                    <Shape points={points} open fill="none" stroke="var(--color-print-ink)" strokeWidth={width} vectorEffect="none" />
+                    <Shape
+                      points={points}
+                      open
+                      fill="none"
+                      stroke="var(--color-print-wash)"
+                      strokeWidth={width * 0.8}
+                      vectorEffect="none"
+                    />
                   </g>
                 )),
           )}
-          <Shape curve={top.wallOutside} fill="#ddd" stroke="#333" strokeWidth={0.8} />
-          <Shape curve={top.stone} fill="url(#card-stone)" stroke="#333" strokeWidth={0.8} />
+          <Shape curve={top.wallOutside} fill="var(--color-print-hair)" stroke="var(--color-print-ink)" strokeWidth={0.8} />
+          <Shape curve={top.stone} fill="url(#card-stone)" stroke="var(--color-print-ink)" strokeWidth={0.8} />
           {top.seam && (
             <line
               x1={top.seam.x}
               y1={top.seam.y}
               x2={top.seam.x + top.seam.nx * 1.2}
               y2={top.seam.y + top.seam.ny * 1.2}
-              stroke="#000"
+              stroke="var(--color-black)"
               strokeWidth={1.6}
               vectorEffect="non-scaling-stroke"
             />
@@ -227,14 +248,14 @@ function CardDrawing({ plan, mount, isOnly, doubt }: DrawingProps) {
               [section.plate.half, 0],
               [-section.plate.half, 0],
             ]}
-            fill="#ddd"
-            stroke="#333"
+            fill="var(--color-print-hair)"
+            stroke="var(--color-print-ink)"
             strokeWidth={0.8}
           />
           <Shape
             points={[...section.stone, ...section.stone.map(([x, y]) => [-x, y] as const).reverse()]}
             fill="url(#card-stone)"
-            stroke="#333"
+            stroke="var(--color-print-ink)"
             strokeWidth={0.8}
           />
           {([1, -1] as const).map((side) => (
@@ -243,15 +264,15 @@ function CardDrawing({ plan, mount, isOnly, doubt }: DrawingProps) {
               points={section.folded.map(([x, y]) => [side * x, y] as const)}
               open
               fill="none"
-              stroke="#333"
+              stroke="var(--color-print-ink)"
               strokeWidth={1.6}
             />
           ))}
         </Millimetres>
       </svg>
-      <figcaption className="card-fine text-[#444]">
-        {capital(name)}, {fit === times ? scaleText({ times, perMm: times }) : `${fit.toFixed(2)} times life size`}
-        {doubt && <b className="block">○ {DOUBTS[doubt]}: the drawing is a guess</b>}
+      <figcaption className="card-fine text-print-ink">
+        {capital(name)}, {fit === times ? scaleText({ times, perMm: times }) : cardPageText.timesLifeSize(fit.toFixed(2))}
+        {doubt && <b className="block">{cardPageText.theDrawingIsAGuess(DOUBTS[doubt])}</b>}
       </figcaption>
     </figure>
   );
@@ -268,13 +289,13 @@ function CardHeats({ plan, copies, units, doubtOf }: HeatsProps) {
   const names = namesIn(plan);
   return (
     <>
-      <h2>Heats</h2>
+      <h2>{commonText.heats}</h2>
       <table className="w-full">
         <tbody>
           {plan.heats.map((heat, i) => (
-            <tr key={i} className="border-t border-[#bbb] align-top">
+            <tr key={i} className="border-t border-print-line align-top">
               <td className="w-[6mm]">{i + 1}</td>
-              <td className="w-[36mm] pr-[2mm] font-[620]">{capital(heat.joints.map(names.joint).join(" + "))}</td>
+              <td className="w-[36mm] pr-[2mm] font-strong">{capital(heat.joints.map(names.joint).join(" + "))}</td>
               <td className="w-[29mm] pr-[2mm]">
                 {flameName(heat)}, {showTemperature(heat.working, units)} {degrees(units)}
               </td>
@@ -285,8 +306,8 @@ function CardHeats({ plan, copies, units, doubtOf }: HeatsProps) {
           ))}
         </tbody>
       </table>
-      <p className="mt-[1mm] border-t border-[#bbb] pt-[0.6mm]">
-        <b>Cut first: </b>
+      <p className="mt-[1mm] border-t border-print-line pt-[0.6mm]">
+        <b>{cardPageText.cutFirst} </b>
         {cuttingList(plan.heats, copies)
           .map((cut) => cutSolderText(cut, plan, units, doubtOf))
           .join("; ")}
@@ -311,9 +332,7 @@ function TorchCell({ heat, plan, units, doubtOf }: TorchProps) {
       {care.map(({ text }) => (
         <b key={text}> ◆ {text}</b>
       ))}
-      <span className="block card-fine text-[#444]">
-        Flame: {flame} {hold && `Hold: ${hold}`}
-      </span>
+      <span className="block card-fine text-print-ink">{cardPageText.flame(flame, hold && cardPageText.hold(hold))}</span>
     </>
   );
 }
@@ -325,7 +344,7 @@ function cautionsOf({ steps }: Plan): CautionCode[] {
 
 function CardCautions({ cautions }: { readonly cautions: readonly CautionCode[] }) {
   return (
-    <footer className="mt-[2mm] border-t border-[#333] pt-[1mm] card-cautions text-[7.2pt] leading-[1.25]">
+    <footer className="mt-[2mm] border-t border-print-ink pt-[1mm] card-cautions text-[7.2pt] leading-tight">
       <b>◆ {CAUTIONS_DEFER}</b> {cautions.map((code, i) => `${i + 1} ${capital(CAUTIONS[code].name)}: ${CAUTIONS[code].text}`).join(" ")}
     </footer>
   );

@@ -9,6 +9,8 @@ import { usePlan } from "@/ui/plan";
 import { useSessionState } from "@/ui/session";
 import { useTrayState, useUnits } from "@/ui/tray";
 import { CardPage } from "./CardPage";
+import { commonText } from "@/words/common";
+import { cardScreenText } from "@/words/screens/card";
 
 /** The card of the piece that is open, for print or a PDF by the browser. */
 export function CardScreen({ onBack }: { readonly onBack: () => void }) {
@@ -22,21 +24,21 @@ export function CardScreen({ onBack }: { readonly onBack: () => void }) {
     <main className={`card-screen paper-${paper}`}>
       <div className="card-bar flex flex-wrap items-center gap-2 border-b border-line bg-sheet px-4 py-2 print:hidden">
         <button type="button" className="btn" onClick={onBack}>
-          <ArrowLeft size={14} aria-hidden="true" /> Back to {piece.name}
+          <ArrowLeft size={14} aria-hidden="true" /> {cardScreenText.backTo(piece.name)}
         </button>
         <Link href={`/pieces/${piece.id}/templates`} className="btn">
-          <Ruler size={14} aria-hidden="true" /> Templates
+          <Ruler size={14} aria-hidden="true" /> {cardScreenText.templates}
         </Link>
         <Link href={`/pieces/${piece.id}/bench`} className="btn">
-          At the bench
+          {commonText.atTheBench}
         </Link>
         <Link href={`/cards?pieces=${piece.id}`} className="btn">
-          For a class
+          {cardScreenText.forAClass}
         </Link>
         <span className="flex-1" />
         <Papers paper={paper} onChoose={setPaper} />
         <button type="button" className="btn btn-main" onClick={() => window.print()}>
-          <Printer size={14} aria-hidden="true" /> Print
+          <Printer size={14} aria-hidden="true" /> {cardScreenText.print}
         </button>
       </div>
       <CardPage

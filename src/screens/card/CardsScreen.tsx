@@ -12,6 +12,8 @@ import { useTitle } from "@/ui/title";
 import { useTrayState, useUnits } from "@/ui/tray";
 import { counted } from "@/words/names";
 import { CardPage } from "./CardPage";
+import { commonText } from "@/words/common";
+import { cardsScreenText } from "@/words/screens/card";
 
 const PIECES = "pieces";
 
@@ -26,7 +28,7 @@ export function CardsScreen() {
   const [chosen, setChosen] = useState<ReadonlySet<string>>(() => new Set(asked?.split(",").filter(Boolean)));
   const [paper, setPaper] = useState<Paper>("a4");
   const [isForClass, forClass] = useState(true);
-  useTitle("Cards");
+  useTitle(cardsScreenText.cards);
   const lying = all.filter(({ deleted }) => deleted === null);
   const shown = lying.filter(({ id }) => chosen.has(id));
   const choose = (id: string) => {
@@ -39,30 +41,32 @@ export function CardsScreen() {
       <div className="card-bar border-b border-line bg-sheet px-4 py-2 print:hidden">
         <div className="flex flex-wrap items-center gap-2">
           <Link href="/" className="btn">
-            <ArrowLeft size={14} aria-hidden="true" /> Pieces
+            <ArrowLeft size={14} aria-hidden="true" /> {commonText.pieces}
           </Link>
-          <h1 className="text-[15px] font-[660]">Print {shown.length === 0 ? "cards" : counted(shown.length, "card")}</h1>
+          <h1 className="text-base font-strong">
+            {cardsScreenText.print(shown.length === 0 ? cardsScreenText.cardsPlural : counted(shown.length, "card"))}
+          </h1>
           <span className="flex-1" />
-          <label className="flex items-center gap-1.5 text-[13px] max-lg:min-h-[44px]">
+          <label className="flex items-center gap-1.5 text-sm max-lg:min-h-touch">
             <input
               type="checkbox"
               checked={isForClass}
               onChange={(event) => forClass(event.target.checked)}
-              className="h-4 w-4 accent-[#0b5d66]"
+              className="h-4 w-4 accent-accent"
             />
-            for a class: lines for name and measurements
+            {cardsScreenText.forAClassLinesFor}
           </label>
           <Papers paper={paper} onChoose={setPaper} />
           <button type="button" className="btn btn-main" disabled={shown.length === 0} onClick={() => window.print()}>
-            <Printer size={14} aria-hidden="true" /> Print
+            <Printer size={14} aria-hidden="true" /> {cardsScreenText.printLabel}
           </button>
         </div>
         <NotKept />
-        <fieldset className="mt-2 flex flex-wrap gap-x-4 gap-y-1 border-t border-hair pt-2 text-[13px]">
-          <legend className="sr-only">Pieces to print</legend>
+        <fieldset className="mt-2 flex flex-wrap gap-x-4 gap-y-1 border-t border-hair pt-2 text-sm">
+          <legend className="sr-only">{cardsScreenText.piecesToPrint}</legend>
           {lying.map(({ id, piece }) => (
-            <label key={id} className="flex items-center gap-1.5 max-lg:min-h-[44px]">
-              <input type="checkbox" checked={chosen.has(id)} onChange={() => choose(id)} className="h-4 w-4 accent-[#0b5d66]" />
+            <label key={id} className="flex items-center gap-1.5 max-lg:min-h-touch">
+              <input type="checkbox" checked={chosen.has(id)} onChange={() => choose(id)} className="h-4 w-4 accent-accent" />
               {piece.name}
             </label>
           ))}
@@ -73,13 +77,13 @@ export function CardsScreen() {
         if (!attempt || plans.isSettling(record.piece, bench))
           return (
             <p key={record.id} className="p-4 text-soft">
-              Working out {record.piece.name}
+              {cardsScreenText.workingOut(record.piece.name)}
             </p>
           );
         if (!attempt.ok)
           return (
             <p key={record.id} className="p-4 text-bad print:hidden">
-              {record.piece.name} cannot be planned: open it to put it right.
+              {cardsScreenText.cannotBePlannedOpenIt(record.piece.name)}
             </p>
           );
         return (

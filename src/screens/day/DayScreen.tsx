@@ -19,6 +19,8 @@ import { useNow } from "@/ui/useNow";
 import { clockText, later } from "@/words/dates";
 import { SETTLING } from "@/words/heats";
 import { NO_DAY, minutesText, savedText } from "@/words/day";
+import { commonText } from "@/words/common";
+import { dayScreenText } from "@/words/screens/day";
 
 const PIECES = "pieces";
 const MINUTE = 60_000;
@@ -33,7 +35,7 @@ export function DayScreen() {
   const pathname = usePathname();
   const asked = useSearchParams().get(PIECES);
   const [chosen, setChosen] = useState<readonly string[]>(() => asked?.split(",").filter(Boolean) ?? []);
-  useTitle("The day");
+  useTitle(dayScreenText.theDay);
   const lying = all.filter(({ deleted }) => deleted === null);
   const choose = (id: string) => {
     const next = chosen.includes(id) ? chosen.filter((each) => each !== id) : [...chosen, id];
@@ -54,42 +56,40 @@ export function DayScreen() {
   return (
     <HighlightProvider>
       <main className="min-h-dvh bg-sheet">
-        <header className="flex min-h-[46px] flex-wrap items-center gap-2 border-b border-line px-4 py-1.5">
-          <Link href="/" className="btn max-lg:h-[44px]">
-            <ArrowLeft size={14} aria-hidden="true" /> Pieces
+        <header className="flex min-h-touch flex-wrap items-center gap-2 border-b border-line px-4 py-1.5">
+          <Link href="/" className="btn max-lg:h-touch">
+            <ArrowLeft size={14} aria-hidden="true" /> {commonText.pieces}
           </Link>
-          <h1 className="text-[15px] font-[660]">The day</h1>
+          <h1 className="text-base font-strong">{dayScreenText.theDay}</h1>
         </header>
         <NotKept />
-        <fieldset className="flex flex-wrap gap-x-4 gap-y-1 border-b border-line bg-paper px-4 py-2.5 text-[13px]">
-          <legend className="sr-only">Pieces to work on</legend>
+        <fieldset className="flex flex-wrap gap-x-4 gap-y-1 border-b border-line bg-paper px-4 py-2.5 text-sm">
+          <legend className="sr-only">{dayScreenText.piecesToWorkOn}</legend>
           {lying.map(({ id, piece }) => (
-            <label key={id} className="flex items-center gap-1.5 max-lg:min-h-[44px]">
-              <input type="checkbox" checked={chosen.includes(id)} onChange={() => choose(id)} className="h-4 w-4 accent-[#0b5d66]" />
+            <label key={id} className="flex items-center gap-1.5 max-lg:min-h-touch">
+              <input type="checkbox" checked={chosen.includes(id)} onChange={() => choose(id)} className="h-4 w-4 accent-accent" />
               {piece.name}
             </label>
           ))}
         </fieldset>
         {refused.length > 0 && (
-          <p role="alert" className="px-4 py-2 text-[13px] text-bad">
-            ◆ Cannot be planned: {refused.join(", ")}. Open to see why.
+          <p role="alert" className="px-4 py-2 text-sm text-bad">
+            {dayScreenText.cannotBePlannedOpenTo(refused.join(", "))}
           </p>
         )}
         {unordered.length > 0 && (
-          <p role="alert" className="px-4 py-2 text-[13px] text-bad">
-            ◆ {unordered.join(", ")}: the day {NO_DAY}. See Heats for the reason.
+          <p role="alert" className="px-4 py-2 text-sm text-bad">
+            {dayScreenText.theDaySeeHeatsFor(unordered.join(", "), NO_DAY)}
           </p>
         )}
         {settling.length > 0 && (
-          <p role="status" className="px-4 py-2 text-[13px] text-soft">
+          <p role="status" className="px-4 py-2 text-sm text-soft">
             {settling.join(", ")}: {SETTLING}.
           </p>
         )}
         {pieces.length === 0 ? (
-          <p className="px-4 py-6 text-[15px] text-soft">
-            {lying.length === 0
-              ? "There are no pieces yet. Add one to plan a day."
-              : "Choose the pieces to work on. The day is planned for one pair of hands and uses the waits in the pickle."}
+          <p className="px-4 py-6 text-base text-soft">
+            {lying.length === 0 ? dayScreenText.thereAreNoPiecesYet : dayScreenText.chooseThePiecesToWork}
           </p>
         ) : (
           <Told day={dayOfPieces(pieces, units)} pieces={pieces.map(({ id }) => ({ id, name: names.get(id)! }))} />
@@ -116,38 +116,40 @@ function Told({ day, pieces }: ToldProps) {
   const [begins, setBegins] = useState<string | null>(null);
   const start = startOf(begins, now);
   const clock = (minutes: number) => clockText(later(start, minutes));
-  if (day.told.length === 0) return <p className="px-4 py-6 text-[15px] text-soft">All their steps are done.</p>;
+  if (day.told.length === 0) return <p className="px-4 py-6 text-base text-soft">{dayScreenText.allTheirStepsAreDone}</p>;
   return (
     <div className="px-4 py-3 lg:px-6">
-      <label className="float-right flex items-center gap-2 text-[13px]">
-        Start at
+      <label className="float-right flex items-center gap-2 text-sm">
+        {dayScreenText.startAt}
         <input
           type="time"
           value={begins ?? clockText(new Date(start).toISOString())}
           onChange={(event) => setBegins(event.target.value || null)}
-          className="entry w-[110px] !justify-start max-lg:h-[44px]"
+          className="entry w-31.5 !justify-start max-lg:h-touch"
         />
       </label>
       <p>
-        <span className="mr-3 text-[13px] text-soft">{pieces.length === 1 ? "Done by" : `All ${pieces.length} done by`}</span>
-        <b className="text-[32px] font-bold [font-stretch:92%]">{clock(day.finish)}</b>
+        <span className="mr-3 text-sm text-soft">
+          {pieces.length === 1 ? dayScreenText.doneBy : dayScreenText.allDoneBy(pieces.length)}
+        </span>
+        <b className="text-3xl font-bold font-condensed">{clock(day.finish)}</b>
       </p>
-      <p className="mb-3 text-[13.5px] text-soft">
+      <p className="mb-3 text-sm text-soft">
         {minutesText(day.finish)}: {savedText(day)}.
         <Reckoned tasks={day.tasks} />
       </p>
       <DayLanes tasks={day.told} finish={day.finish} begins={start} isOfSeveral={pieces.length > 1} />
       {pieces.length > 1 && (
-        <ul aria-label="Pieces" className="mt-1 flex flex-wrap gap-x-5 gap-y-1 text-[13px]">
+        <ul aria-label={commonText.pieces} className="mt-1 flex flex-wrap gap-x-5 gap-y-1 text-sm">
           {pieces.map(({ id, name }, i) => (
             <li key={id} className="flex items-center gap-1.5">
-              <span className="h-3 w-3 rounded-[2px]" style={{ background: pieceColour(i) }} /> {name},{" "}
-              <span className="text-soft">by {clock(endOf(day, id))}</span>
+              <span className="h-3 w-3 rounded-sm" style={{ background: pieceColour(i) }} /> {name},{" "}
+              <span className="text-soft">{dayScreenText.by(clock(endOf(day, id)))}</span>
             </li>
           ))}
         </ul>
       )}
-      <h2 className="section-head !mt-5">Steps in order: {day.told.length}</h2>
+      <h2 className="section-head !mt-5">{dayScreenText.stepsInOrder(day.told.length)}</h2>
       <ol className="columns-1 gap-8 lg:columns-2">
         {day.told.map((task) => (
           <DayRow
@@ -177,22 +179,22 @@ function DayRow({ task, at, piece }: RowProps) {
   return (
     <li
       {...handlers}
-      className={`grid break-inside-avoid grid-cols-[48px_1fr_auto] gap-x-2 border-t border-hair py-1 text-[13.5px] ${isHighlighted ? "bg-accent-wash" : ""}`}
+      className={`grid break-inside-avoid grid-cols-[48px_1fr_auto] gap-x-2 border-t border-hair py-1 text-sm ${isHighlighted ? "bg-accent-wash" : ""}`}
     >
       <span className="text-soft">{at}</span>
       <span className="min-w-0">
         {piece && (
-          <b className="mr-1.5 inline-flex items-center gap-1 font-[620]">
-            <span className="h-2.5 w-2.5 rounded-[2px]" style={{ background: pieceColour(task.number) }} />
+          <b className="mr-1.5 inline-flex items-center gap-1 font-strong">
+            <span className="h-2.5 w-2.5 rounded-sm" style={{ background: pieceColour(task.number) }} />
             {piece}:
           </b>
         )}
-        {task.isAtFire && <span className="mr-1.5 inline-block h-2.5 w-2.5 rounded-[2px] bg-[#a3411c]" aria-hidden="true" />}
+        {task.isAtFire && <span className="mr-1.5 inline-block h-2.5 w-2.5 rounded-sm bg-ember" aria-hidden="true" />}
         {task.title}
       </span>
       <span className="text-right text-soft">
         {minutesText(task.hands)}
-        {task.wait > 0 && `, then ${minutesText(task.wait)}`}
+        {task.wait > 0 && dayScreenText.then(minutesText(task.wait))}
       </span>
     </li>
   );

@@ -10,6 +10,8 @@ import { useSession } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
 import { capital, namesIn } from "@/words/names";
 import { addPin, freeJointId } from "./pins";
+import { commonText } from "@/words/common";
+import { addJointText } from "@/words/screens/heats";
 
 /** A joint of the maker's own: the two parts it ties, and how long it is. */
 export function AddJoint({ onClose }: { readonly onClose: () => void }) {
@@ -26,7 +28,7 @@ export function AddJoint({ onClose }: { readonly onClose: () => void }) {
   const take = () => {
     const reading = field.read(typed);
     if (!reading.ok) return setProblem(capital(reading.problem));
-    if (reading.value === null) return setProblem("Type how long it is");
+    if (reading.value === null) return setProblem(addJointText.typeHowLongItIs);
     const add: AddedJoint = {
       id: freeJointId([...plan.joints, ...plan.leftOut]),
       parts: one === other ? [one] : [one, other],
@@ -38,7 +40,7 @@ export function AddJoint({ onClose }: { readonly onClose: () => void }) {
     onClose();
   };
   return (
-    <Dialog title="A joint more" onClose={onClose} width={380}>
+    <Dialog title={addJointText.aJointMore} onClose={onClose} width={380}>
       <form
         noValidate
         onSubmit={(event) => {
@@ -46,17 +48,17 @@ export function AddJoint({ onClose }: { readonly onClose: () => void }) {
           take();
         }}
       >
-        <ChoiceField label="Between" value={one} options={parts} onChoose={(part) => (chooseOne(part), null)} width="wide" />
+        <ChoiceField label={addJointText.between} value={one} options={parts} onChoose={(part) => (chooseOne(part), null)} width="wide" />
         <ChoiceField
-          label="and"
-          hint="the same part again: it closes on itself"
+          label={addJointText.and}
+          hint={addJointText.theSamePartAgainIt}
           value={other}
           options={parts}
           onChoose={(part) => (chooseOther(part), null)}
           width="wide"
         />
-        <label className="grid grid-cols-[1fr_132px] items-center gap-x-2 border-t border-hair py-px text-[13.5px]">
-          How long it is
+        <label className="grid grid-cols-[1fr_132px] items-center gap-x-2 border-t border-hair py-px text-sm">
+          {addJointText.howLongItIs}
           <span className="entry">
             <input
               value={typed}
@@ -65,21 +67,21 @@ export function AddJoint({ onClose }: { readonly onClose: () => void }) {
               aria-invalid={problem !== null}
               className="w-full bg-transparent text-right outline-none"
             />
-            <span className="text-[12px] font-[440] text-soft">{field.unit}</span>
+            <span className="text-xs font-light text-soft">{field.unit}</span>
           </span>
         </label>
         {problem && (
-          <p role="alert" className="pt-1 text-[12.5px] text-bad">
+          <p role="alert" className="pt-1 text-sm text-bad">
             <span aria-hidden="true">◆ </span>
             {problem}.
           </p>
         )}
         <DialogActions>
           <button type="button" className="btn" onClick={onClose}>
-            Cancel
+            {commonText.cancel}
           </button>
           <button type="submit" className="btn btn-main">
-            Add it
+            {addJointText.addIt}
           </button>
         </DialogActions>
       </form>

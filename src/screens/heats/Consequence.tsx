@@ -9,6 +9,7 @@ import { sayWay } from "@/words/ways";
 import { letterOf } from "./ladder";
 import { type Outcome } from "./moving";
 import { type Moved } from "./pins";
+import { consequenceText } from "@/words/screens/heats";
 
 /** What letting go here would do, before it is let go. */
 export function Consequence({ moved, outcome }: { readonly moved: Moved | null; readonly outcome: Outcome }) {
@@ -16,12 +17,10 @@ export function Consequence({ moved, outcome }: { readonly moved: Moved | null; 
   return (
     <div
       role="status"
-      aria-label="What it would do"
-      className="absolute top-1 left-1/2 z-20 max-w-[560px] min-w-[280px] -translate-x-1/2 rounded-[6px] border border-accent bg-sheet px-3 py-2 text-[13px] shadow-lg"
+      aria-label={consequenceText.whatItWouldDo}
+      className="absolute top-1 left-1/2 z-20 max-w-160 min-w-80 -translate-x-1/2 rounded-md border border-accent bg-sheet px-3 py-2 text-sm shadow-lg"
     >
-      <b className="block font-[660]">
-        {moved ? capital(movedText(moved, namesIn(plan).joint)) : "Hold it over a heat to see what it would do"}
-      </b>
+      <b className="block font-strong">{moved ? capital(movedText(moved, namesIn(plan).joint)) : consequenceText.holdItOverAHeat}</b>
       {moved && <Effect outcome={outcome} />}
     </div>
   );
@@ -29,7 +28,7 @@ export function Consequence({ moved, outcome }: { readonly moved: Moved | null; 
 
 function Effect({ outcome }: { readonly outcome: Outcome }) {
   const units = useUnits();
-  if (!outcome) return <p className="text-soft">working it out</p>;
+  if (!outcome) return <p className="text-soft">{consequenceText.workingItOut}</p>;
   if (!outcome.ok)
     return (
       <p className="text-bad">
@@ -42,11 +41,10 @@ function Effect({ outcome }: { readonly outcome: Outcome }) {
     );
   const { plan } = outcome;
   const { heats, moves } = sayWay(plan, (joint) => letterOf(plan, joint));
-  if (plan.heatPlan.status === "impossible")
-    return <p className="font-semibold text-bad">◆ No order works that way: it would stay where it is.</p>;
+  if (plan.heatPlan.status === "impossible") return <p className="font-semibold text-bad">{consequenceText.noOrderWorksThatWay}</p>;
   return (
     <>
-      {moves.length === 0 && <p className="text-ok">✓ {heats}, all hold</p>}
+      {moves.length === 0 && <p className="text-ok">{consequenceText.allHold(heats)}</p>}
       {moves.map(({ what, text }, i) => (
         <p key={i} className={what === "softens" ? "text-warn" : "text-bad"}>
           ◆ {text}

@@ -10,6 +10,7 @@ import { type Units, showTemperature } from "@/words/show";
 import { sayTorch } from "@/words/torch";
 import { JointTag } from "./JointTag";
 import { type Held } from "./moving";
+import { heatCardText } from "@/words/screens/heats";
 
 interface CardProps {
   readonly index: number;
@@ -31,21 +32,21 @@ export function HeatCard({ index, heat, plan, units }: CardProps) {
       ref={setNodeRef}
       tabIndex={0}
       {...handlers}
-      className={`${joints.length > 1 ? "min-w-[312px]" : "min-w-[196px]"} flex-1 rounded-[6px] border bg-sheet px-[11px] py-[8px] text-[12.2px] leading-[1.32] lg:overflow-y-auto ${isOver ? "border-accent bg-accent-wash" : isBad ? "border-bad" : "border-line"}`}
+      className={`${joints.length > 1 ? "min-w-89" : "min-w-56"} flex-1 rounded-md border bg-sheet px-3 py-2.5 text-xs leading-text lg:overflow-y-auto ${isOver ? "border-accent bg-accent-wash" : isBad ? "border-bad" : "border-line"}`}
     >
-      <h3 className="flex items-start gap-1 text-[14px] font-[660]">
-        <Handle held={{ kind: "heat", index, joints: heat.joints }} label={`Move the heat of ${title.toLowerCase()}`}>
+      <h3 className="flex items-start gap-1 text-base font-strong">
+        <Handle held={{ kind: "heat", index, joints: heat.joints }} label={heatCardText.moveTheHeatOf(title.toLowerCase())}>
           <GripVertical size={14} aria-hidden="true" />
         </Handle>
         <span className="min-w-0 flex-1">{title}</span>
-        <span className="text-[#a32a16]">{showTemperature(heat.working, units)}°</span>
+        <span className="text-bad">{showTemperature(heat.working, units)}°</span>
       </h3>
       <p className="my-0.5 flex flex-wrap items-center gap-1 text-soft">
         {joints.map(({ id }) => (
-          <LitHandle key={id} joint={id} index={index} plan={plan} label={`Move ${names.joint(id)} to another heat`} />
+          <LitHandle key={id} joint={id} index={index} plan={plan} label={heatCardText.moveToAnotherHeat(names.joint(id))} />
         ))}
         <b className="font-semibold text-ink">{capital(flameName(heat))}</b>
-        {joints.some(({ pinned }) => pinned) && ", pinned"}
+        {joints.some(({ pinned }) => pinned) && heatCardText.pinned}
       </p>
       {torch.care.map(({ level, text }) => (
         <p key={text} className={`font-semibold ${level === "error" ? "text-bad" : "text-warn"}`}>
@@ -53,9 +54,9 @@ export function HeatCard({ index, heat, plan, units }: CardProps) {
         </p>
       ))}
       <p className="text-soft">{torch.solder}.</p>
-      <p className="text-soft">Flame: {torch.flame}</p>
-      {torch.hold && <p className="text-soft">Hold: {torch.hold}</p>}
-      <p className="text-soft">Look for: {torch.look}.</p>
+      <p className="text-soft">{heatCardText.flame(torch.flame)}</p>
+      {torch.hold && <p className="text-soft">{heatCardText.hold(torch.hold)}</p>}
+      <p className="text-soft">{heatCardText.lookFor(torch.look)}</p>
       {torch.habit && <p className="text-soft">{torch.habit}</p>}
     </li>
   );
@@ -73,7 +74,7 @@ function Handle({ held, label, children }: HandleProps) {
     <button
       ref={setNodeRef}
       type="button"
-      className="tap -ml-1.5 grid shrink-0 cursor-grab touch-none place-items-center text-soft max-lg:min-h-[44px] max-lg:min-w-[44px]"
+      className="tap -ml-1.5 grid shrink-0 cursor-grab touch-none place-items-center text-soft max-lg:min-h-touch max-lg:min-w-touch"
       {...attributes}
       {...listeners}
       aria-label={label}
@@ -94,7 +95,7 @@ interface LitProps {
 function LitHandle({ joint, index, plan, label }: LitProps) {
   const { isHighlighted, handlers } = useHighlight(joint);
   return (
-    <span {...handlers} className={`ml-1.5 rounded-[4px] ${isHighlighted ? "outline-2 outline-accent" : ""}`}>
+    <span {...handlers} className={`ml-1.5 rounded-sm ${isHighlighted ? "outline-2 outline-accent" : ""}`}>
       <Handle held={{ kind: "joint", index, joints: [joint] }} label={label}>
         <JointTag joint={joint} plan={plan} />
       </Handle>

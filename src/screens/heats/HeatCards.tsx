@@ -11,6 +11,8 @@ import { type Units } from "@/words/show";
 import { Consequence } from "./Consequence";
 import { HeatCard } from "./HeatCard";
 import { HOW_TO_MOVE, heldName, nextCard, useMove } from "./moving";
+import { commonText } from "@/words/common";
+import { heatCardsText } from "@/words/screens/heats";
 
 /** A card for each heat: solder, flame, and what to look for; and one for when there is no more heat. Cards and joints are moved by drag or keys. */
 export function HeatCards() {
@@ -32,34 +34,34 @@ export function HeatCards() {
       onDragCancel={move.cancel}
       accessibility={{ announcements: move.spoken, screenReaderInstructions: { draggable: HOW_TO_MOVE } }}
     >
-      <h2 className="sr-only">Heats, one after the other</h2>
+      <h2 className="sr-only">{heatCardsText.heatsOneAfterTheOther}</h2>
       <ol
-        aria-label="Heats"
+        aria-label={commonText.heats}
         aria-busy={isSettling}
-        className={`flex gap-2.5 max-lg:flex-col lg:max-h-[268px] lg:overflow-x-auto ${isSettling ? "opacity-60" : ""}`}
+        className={`flex gap-2.5 max-lg:flex-col lg:max-h-76.5 lg:overflow-x-auto ${isSettling ? "opacity-60" : ""}`}
       >
         {plan.heats.map((heat, i) => (
           <HeatCard key={heat.joints.join()} index={i} heat={heat} plan={plan} units={units} />
         ))}
-        <li className="min-w-[184px] flex-1 rounded-[6px] border border-line bg-[repeating-linear-gradient(135deg,#f4f6f6_0_8px,#eef1f0_8px_16px)] px-[11px] py-[9px] text-[12.5px]">
-          <b className="text-[14px] font-[660]">No more heat</b>
-          <p className="mt-1 leading-[1.36] text-soft">{afterHeats(plan, units)}</p>
+        <li className="min-w-52.5 flex-1 rounded-md border border-line bg-[repeating-linear-gradient(135deg,var(--color-sheet)_0_8px,var(--color-paper)_8px_16px)] px-3 py-2.5 text-sm">
+          <b className="text-base font-strong">{heatCardsText.noMoreHeat}</b>
+          <p className="mt-1 leading-text text-soft">{afterHeats(plan, units)}</p>
         </li>
       </ol>
       <DragOverlay dropAnimation={null}>
         {move.held && (
-          <p className="w-max rounded-[5px] border border-accent bg-sheet px-2.5 py-1 text-[13px] font-semibold shadow-lg">
+          <p className="w-max rounded-md border border-accent bg-sheet px-2.5 py-1 text-sm font-semibold shadow-lg">
             {heldName(plan, move.held)}
           </p>
         )}
       </DragOverlay>
       {move.held && <Consequence moved={move.moved} outcome={move.outcome} />}
       {isSettling && (
-        <p role="status" className="absolute top-1 right-[18px] rounded-[4px] bg-sheet px-2 text-[12.5px] font-semibold">
+        <p role="status" className="absolute top-1 right-[18px] rounded-sm bg-sheet px-2 text-sm font-semibold">
           {capital(SETTLING)}
         </p>
       )}
-      <p role="note" className="mt-1.5 text-[12px] leading-snug text-[#6b3500]">
+      <p role="note" className="mt-1.5 text-xs leading-snug text-umber">
         ◆ {capital(CAUTIONS.torch.name)}: {CAUTIONS.torch.text} {CAUTIONS_DEFER}
       </p>
     </DndContext>
@@ -70,5 +72,5 @@ export function HeatCards() {
 function afterHeats(plan: Plan, units: Units): string {
   const surfaces = plan.steps.filter(({ code }) => code === "set.surface");
   const titles = surfaces.map((step) => sayStep(step, plan, units).title);
-  return `The stone goes in after this. ${titles.reduce((longest, title) => (title.length > longest.length ? title : longest), "")}.`;
+  return heatCardsText.theStoneGoesInAfter(titles.reduce((longest, title) => (title.length > longest.length ? title : longest), ""));
 }

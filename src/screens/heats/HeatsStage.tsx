@@ -27,6 +27,7 @@ import { JointSketch } from "./JointSketch";
 import { SolderToCut } from "./SolderToCut";
 import { WaysDialog } from "./WaysDialog";
 import { removePin } from "./pins";
+import { heatsStageText } from "@/words/screens/heats";
 
 /** In what order and with which solder the joints are made, and what each heat does to those before it. */
 export function HeatsStage({ mount }: { readonly mount: string }) {
@@ -64,27 +65,28 @@ function HeatsMeasures() {
   });
   return (
     <>
-      <h2 className="section-head">Joints</h2>
-      <p className="narrow pb-1 text-[11.5px] text-soft">
-        In a later heat a joint first <Explained word="gives">softens</Explained>, then <Explained word="runs">runs</Explained>
+      <h2 className="section-head">{heatsStageText.joints}</h2>
+      <p className="narrow pb-1 text-xs text-soft">
+        {heatsStageText.inALaterHeatA} <Explained word="gives">{heatsStageText.softens}</Explained>
+        {heatsStageText.then} <Explained word="runs">{heatsStageText.runs}</Explained>
       </p>
       <JointSketch />
       <JointRows />
-      <button type="button" className="btn btn-small my-1.5 max-lg:h-[44px]" onClick={() => add(true)}>
-        <Plus size={13} aria-hidden="true" /> Add a joint
+      <button type="button" className="btn btn-small my-1.5 max-lg:h-touch" onClick={() => add(true)}>
+        <Plus size={13} aria-hidden="true" /> {heatsStageText.addAJoint}
       </button>
       {isAdding && <AddJoint onClose={() => add(false)} />}
       {pins.length > 0 && (
-        <ul aria-label="Pinned" className="border-t border-hair py-1 text-[12.5px]">
+        <ul aria-label={heatsStageText.pinnedLabel} className="border-t border-hair py-1 text-sm">
           {pins.map((pin, i) => (
             <li key={i} className="flex items-center justify-between gap-2 py-px">
               <span className="min-w-0 truncate">
-                <span className="text-soft">Pinned:</span> {pinText(pin, names)}
+                <span className="text-soft">{heatsStageText.pinned}</span> {pinText(pin, names)}
               </span>
               <button
                 type="button"
                 className="btn btn-plain btn-small"
-                aria-label={`Unpin ${pinText(pin, names)}`}
+                aria-label={heatsStageText.unpin(pinText(pin, names))}
                 onClick={() => session.change((piece) => removePin(piece, i))}
               >
                 <X size={14} aria-hidden="true" />
@@ -93,23 +95,29 @@ function HeatsMeasures() {
           ))}
         </ul>
       )}
-      <h2 className="section-head mt-3">How you work</h2>
+      <h2 className="section-head mt-3">{heatsStageText.howYouWork}</h2>
       <ChoiceField
-        label="Way of grading"
+        label={heatsStageText.wayOfGrading}
         hint={WAY_ADVICE[way]}
         value={way}
         options={WAYS.map((value) => ({ value, text: capital(WAY_NAMES[value]) }))}
         onChoose={(next) => change((heats) => void (heats.way = next))}
         width="wide"
       />
-      <button type="button" className="btn my-1.5 max-lg:h-[44px]" onClick={() => compare(true)}>
-        Compare the five ways
+      <button type="button" className="btn my-1.5 max-lg:h-touch" onClick={() => compare(true)}>
+        {heatsStageText.compareTheFiveWays}
       </button>
       {isComparing && <WaysDialog current={way} onClose={() => compare(false)} />}
-      <MeasureField field={overshootField} label="Overshoot" explains="overshoot" hint={overshootHint(units)} value={overshoot} />
+      <MeasureField
+        field={overshootField}
+        label={heatsStageText.overshoot}
+        explains="overshoot"
+        hint={overshootHint(units)}
+        value={overshoot}
+      />
       <ChoiceField
-        label="Shelf"
-        hint="check your supplier's sheet"
+        label={heatsStageText.shelf}
+        hint={heatsStageText.checkYourSuppliersSheet}
         value={shelf.id}
         options={shelves.map(({ id, grades }) => ({ value: id, text: `${capital(id)}, ${counted(grades.length, "grade")}` }))}
         onChoose={(next) => change((heats) => void (heats.shelf = next))}

@@ -16,6 +16,7 @@ import { capital, flameName, gradeName, namesIn } from "@/words/names";
 import { type Units, withUnit } from "@/words/show";
 import { JointTag } from "./JointTag";
 import { type PinnedTo, addPin, leaveOut, optionOf, pinTo, pinnedTo, putMeans } from "./pins";
+import { jointRowsText } from "@/words/screens/heats";
 
 /** Every joint with what it is made with, and what can be wished of it. */
 export function JointRows() {
@@ -46,9 +47,16 @@ function JointRow({ joint, plan, pins }: RowProps) {
   const grades = plan.settled.heats.shelf.grades.map(({ id }) => id);
   const isCold = joint.means === "cold";
   const choices: readonly { readonly to: PinnedTo; readonly text: string }[] = [
-    { to: null, text: isCold ? "Cold, in no heat" : heat ? `Let the plan choose (${flameName(heat)})` : "Let the plan choose" },
-    ...(isCold ? [] : grades.map((grade) => ({ to: { grade }, text: `${capital(gradeName(grade))}, pinned` }))),
-    ...(!isCold && canFuse(joint, plan) ? [{ to: { means: "fuse" as const }, text: "Fused, pinned" }] : []),
+    {
+      to: null,
+      text: isCold
+        ? jointRowsText.coldInNoHeat
+        : heat
+          ? jointRowsText.letThePlanChoose(flameName(heat))
+          : jointRowsText.letThePlanChooseAny,
+    },
+    ...(isCold ? [] : grades.map((grade) => ({ to: { grade }, text: jointRowsText.gradePinned(capital(gradeName(grade))) }))),
+    ...(!isCold && canFuse(joint, plan) ? [{ to: { means: "fuse" as const }, text: jointRowsText.fusedPinned }] : []),
   ];
   return (
     <li
@@ -82,8 +90,8 @@ function jointHint({ length, means }: PlannedJoint, units: Units): string {
   return `${withUnit(length, "blank", units)}, ${MEANS_NAMES[means]}`;
 }
 
-const ITEM = "cursor-pointer px-3 py-1 text-[13px] outline-none data-[highlighted]:bg-accent-wash max-lg:py-2.5";
-const MENU = "z-50 max-h-[60vh] min-w-[180px] overflow-y-auto rounded-[5px] border border-line bg-sheet py-1 shadow-lg";
+const ITEM = "cursor-pointer px-3 py-1 text-sm outline-none data-highlighted:bg-accent-wash max-lg:py-2.5";
+const MENU = "z-50 max-h-[60vh] min-w-51.5 overflow-y-auto rounded-md border border-line bg-sheet py-1 shadow-lg";
 
 /** How it is made, its order, shared heats, shielding, grades kept off it, and leaving it out. */
 function JointMenu({ joint, plan, grades }: { readonly joint: PlannedJoint; readonly plan: Plan; readonly grades: readonly string[] }) {
@@ -94,7 +102,7 @@ function JointMenu({ joint, plan, grades }: { readonly joint: PlannedJoint; read
   const means: readonly PinnedMeans[] = [...PLACINGS, "cold"];
   return (
     <DropdownMenu.Root>
-      <DropdownMenu.Trigger aria-label={`More for ${names.joint(joint.id)}`} className="btn btn-plain btn-small">
+      <DropdownMenu.Trigger aria-label={jointRowsText.moreFor(names.joint(joint.id))} className="btn btn-plain btn-small">
         <MoreHorizontal size={14} aria-hidden="true" />
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
@@ -102,7 +110,7 @@ function JointMenu({ joint, plan, grades }: { readonly joint: PlannedJoint; read
           <SubMenu
             name="Join by"
             items={[
-              { key: "usual", text: "the usual way", take: () => session.change((piece) => putMeans(piece, joint.id, null)) },
+              { key: "usual", text: jointRowsText.theUsualWay, take: () => session.change((piece) => putMeans(piece, joint.id, null)) },
               ...means.map((each) => ({
                 key: each,
                 text: `${MEANS_NAMES[each]}${each === joint.means ? " ✓" : ""}`,
@@ -123,10 +131,10 @@ function JointMenu({ joint, plan, grades }: { readonly joint: PlannedJoint; read
             items={grades.map((id) => ({ key: id, text: gradeName(id), take: () => pin({ forbid: [joint.id, id] }) }))}
           />
           <DropdownMenu.Item className={ITEM} onSelect={() => pin({ shield: joint.id })}>
-            Shield it in later heats
+            {jointRowsText.shieldItInLaterHeats}
           </DropdownMenu.Item>
           <DropdownMenu.Item className={ITEM} onSelect={() => void session.change((piece) => leaveOut(piece, joint.id))}>
-            Leave it out
+            {jointRowsText.leaveItOut}
           </DropdownMenu.Item>
         </DropdownMenu.Content>
       </DropdownMenu.Portal>

@@ -8,6 +8,7 @@ import { useHighlighted } from "@/ui/highlight";
 import { usePlan } from "@/ui/plan";
 import { namesIn } from "@/words/names";
 import { type Mark, marksOf, settingOf } from "./joint-marks";
+import { jointSketchText } from "@/words/screens/heats";
 
 const WIDTH = 288;
 const HEIGHT = 122;
@@ -41,18 +42,18 @@ export function JointSketch() {
     <svg
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       role="img"
-      aria-label={joint ? `Where ${namesIn(plan).joint(joint.id)} is` : "The piece, from above and along the finger"}
-      className="mb-1 block w-full rounded-[5px] lg:sticky lg:top-[-10px] lg:z-10 border border-hair bg-sheet"
+      aria-label={joint ? jointSketchText.whereIs(namesIn(plan).joint(joint.id)) : jointSketchText.thePieceFromAboveAnd}
+      className="mb-1 block w-full rounded-md lg:sticky lg:top-[-10px] lg:z-10 border border-hair bg-sheet"
     >
       <View box={around} middle={half / 2} width={half}>
-        <Shape curve={above.plateEdge} fill="#eef1f0" stroke="#aab4b7" />
+        <Shape curve={above.plateEdge} fill="var(--color-paper)" stroke="var(--color-metal)" />
         {above.layers.map(({ part, middles }) => (
-          <Shape key={part} runs={middles} fill="none" stroke="#aab4b7" strokeWidth={2} />
+          <Shape key={part} runs={middles} fill="none" stroke="var(--color-metal)" strokeWidth={2} />
         ))}
-        <Shape curve={above.wallOutside} fill="#dfe4e6" stroke="#8d989c" />
-        <Shape curve={above.wallInside} fill="#f7f9f8" stroke="#8d989c" />
+        <Shape curve={above.wallOutside} fill="var(--color-metal-lit)" stroke="var(--color-metal-mid)" />
+        <Shape curve={above.wallInside} fill="var(--color-sheet)" stroke="var(--color-metal-mid)" />
         {above.opening.map((curve, i) => (
-          <Shape key={i} curve={curve} fill="none" stroke="#aab4b7" />
+          <Shape key={i} curve={curve} fill="none" stroke="var(--color-metal)" />
         ))}
         <Marks marks={marks} view="above" />
       </View>
@@ -62,23 +63,30 @@ export function JointSketch() {
             <Shape
               key={i}
               points={points}
-              fill={i === 0 ? "#dfe4e6" : "#ffffff"}
-              stroke="#8d989c"
+              fill={i === 0 ? "var(--color-metal-lit)" : "var(--color-white)"}
+              stroke="var(--color-metal-mid)"
               open={hoop.body.length === 1 && hoop.opening !== null}
             />
           ))}
           {Object.values(hoop.seats).map(({ level, angle, half: wide }, i) => (
-            <Shape key={i} points={seatLine(level, angle, Math.max(wide, 1.5))} open fill="none" stroke="#6f7a7e" strokeWidth={3} />
+            <Shape
+              key={i}
+              points={seatLine(level, angle, Math.max(wide, 1.5))}
+              open
+              fill="none"
+              stroke="var(--color-metal-edge)"
+              strokeWidth={3}
+            />
           ))}
           <Marks marks={marks} view="along" />
         </View>
       )}
-      <text x={half / 2} y={HEIGHT - 5} textAnchor="middle" fontSize={11} fill="#566264">
-        from above
+      <text x={half / 2} y={HEIGHT - 5} textAnchor="middle" fontSize={12} fill="var(--color-soft)">
+        {jointSketchText.fromAbove}
       </text>
       {hoop && (
-        <text x={WIDTH * 0.75} y={HEIGHT - 5} textAnchor="middle" fontSize={11} fill="#566264">
-          along the finger
+        <text x={WIDTH * 0.75} y={HEIGHT - 5} textAnchor="middle" fontSize={12} fill="var(--color-soft)">
+          {jointSketchText.alongTheFinger}
         </text>
       )}
     </svg>
@@ -120,7 +128,7 @@ function View({ box, middle, width, children }: ViewProps) {
   );
 }
 
-const LIT = "#c3411c";
+const LIT = "var(--color-flame)";
 
 function Marks({ marks, view }: { readonly marks: readonly Mark[]; readonly view: Mark["view"] }) {
   return marks

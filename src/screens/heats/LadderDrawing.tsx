@@ -10,6 +10,7 @@ import { useUnits } from "@/ui/tray";
 import { capital, flameName, gradeName, namesIn } from "@/words/names";
 import { type Units, inDegrees, showTemperature } from "@/words/show";
 import { type Band, type Ladder, gradesUnder, ladderOf, letterOf, tagsUnder } from "./ladder";
+import { ladderDrawingText } from "@/words/screens/heats";
 
 const LEFT = 62;
 /** Room for the names of the bands; on a narrow sheet only where each grade runs is named. */
@@ -31,7 +32,7 @@ export function LadderDrawing({ size }: { readonly size: Size }) {
   const plan = usePlan();
   const units = useUnits();
   const { heats } = plan;
-  if (heats.length === 0) return <p className="p-4 text-soft">No heats: nothing can be drawn until an order works.</p>;
+  if (heats.length === 0) return <p className="p-4 text-soft">{ladderDrawingText.noHeatsNothingCanBe}</p>;
   const ladder = ladderOf(plan);
   const [low, high] = ladder.range;
   const isNarrow = size.width < NARROW;
@@ -51,13 +52,13 @@ export function LadderDrawing({ size }: { readonly size: Size }) {
     <svg width={size.width} height={size.height} role="img" aria-label={described(plan, ladder)} className="absolute inset-0 block">
       <defs>
         <linearGradient id="hotter" x1="0" y1="1" x2="0" y2="0">
-          <stop offset="0" stopColor="#5a1a1a" stopOpacity=".03" />
-          <stop offset=".4" stopColor="#d9581a" stopOpacity=".08" />
-          <stop offset="1" stopColor="#ffd98a" stopOpacity=".3" />
+          <stop offset="0" stopColor="var(--color-night-bad)" stopOpacity=".03" />
+          <stop offset=".4" stopColor="var(--color-flame)" stopOpacity=".08" />
+          <stop offset="1" stopColor="var(--color-glow)" stopOpacity=".3" />
         </linearGradient>
       </defs>
-      <text x={14} y={24} fontSize={12.5} fill="#566264">
-        How hot each heat gets, against the joints already made
+      <text x={14} y={24} fontSize={13} fill="var(--color-soft)">
+        {ladderDrawingText.howHotEachHeatGets}
       </text>
       <rect
         x={frame.left}
@@ -70,7 +71,7 @@ export function LadderDrawing({ size }: { readonly size: Size }) {
       {ladder.melting.map(({ metal, at, isBeyond }, i) => (
         <Melting
           key={metal}
-          text={`${METALS[metal].name} ${isPure(metal) ? "melts" : "starts to melt"}, ${showTemperature(at, units)}`}
+          text={`${METALS[metal].name} ${isPure(metal) ? ladderDrawingText.melts : ladderDrawingText.startsToMelt}, ${showTemperature(at, units)}`}
           y={isBeyond ? TOP + BEYOND * (1 - 0.6 * i) + 8 : y(at)}
           frame={frame}
           isBroken={isBeyond}
@@ -81,8 +82,8 @@ export function LadderDrawing({ size }: { readonly size: Size }) {
       ))}
       {gradeLabels(ladder, y, units, isNarrow).map(({ text, at, from }) => (
         <g key={text}>
-          <path d={`M${frame.right} ${from} L${frame.right + 8} ${at}`} stroke="#8a9596" fill="none" />
-          <text x={frame.right + (isNarrow ? 18 : 11)} y={at + 4} fontSize={12} fill="#333f43">
+          <path d={`M${frame.right} ${from} L${frame.right + 8} ${at}`} stroke="var(--color-metal-mid)" fill="none" />
+          <text x={frame.right + (isNarrow ? 18 : 11)} y={at + 4} fontSize={12} fill="var(--color-metal-deep)">
             {text}
           </text>
         </g>
@@ -94,15 +95,22 @@ export function LadderDrawing({ size }: { readonly size: Size }) {
             d={`M${x(i) - head} ${y(heat.working) + 8} L${x(i)} ${y(heat.working) - 8} L${x(i) + head} ${y(heat.working) + 8} Z`}
             fill={flameColour(heat.working)}
           />
-          <text x={x(i)} y={bottom + 20} textAnchor="middle" fontSize={heats.length > 5 ? 11.5 : 13} fontWeight={600} fill="#1b2225">
+          <text
+            x={x(i)}
+            y={bottom + 20}
+            textAnchor="middle"
+            fontSize={heats.length > 5 ? 11.5 : 13}
+            fontWeight={600}
+            fill="var(--color-ink)"
+          >
             {heatTitle(plan, i, isCramped)}
           </text>
         </g>
       ))}
       {grades.map(({ heat, text, row }) => (
-        <text key={heat} x={x(heat)} y={bottom + 37 + under + row * ROW} textAnchor="middle" fontSize={12} fill="#566264">
+        <text key={heat} x={x(heat)} y={bottom + 37 + under + row * ROW} textAnchor="middle" fontSize={12} fill="var(--color-soft)">
           {text}
-          {!isCramped && plan.joints.some(({ id, pinned }) => pinned && heats[heat]!.joints.includes(id)) ? ", pinned" : ""}
+          {!isCramped && plan.joints.some(({ id, pinned }) => pinned && heats[heat]!.joints.includes(id)) ? ladderDrawingText.pinned : ""}
         </text>
       ))}
       {isCramped
@@ -118,7 +126,7 @@ export function LadderDrawing({ size }: { readonly size: Size }) {
           ))
         : ladder.bands.map((band) => <Tags key={band.joint} band={band} among={ladder.bands} x={x} y={y} />)}
       {ladder.disturbed.map(({ heat, band, what }, i) => {
-        const colour = what === "runs" ? "#a3211b" : "#8a4600";
+        const colour = what === "runs" ? "var(--color-bad)" : "var(--color-warn)";
         const above = ladder.disturbed.slice(0, i).filter((other) => other.heat === heat && other.band.runs === band.runs).length;
         return (
           <g key={`${heat}${band.joint}`}>
@@ -139,10 +147,10 @@ export function LadderDrawing({ size }: { readonly size: Size }) {
               fontWeight={660}
               fill={colour}
               paintOrder="stroke"
-              stroke="#fff"
+              stroke="var(--color-white)"
               strokeWidth={4}
             >
-              {band.letter} {what === "runs" ? "runs again" : "softens"}
+              {band.letter} {what === "runs" ? ladderDrawingText.runsAgain : ladderDrawingText.softens}
             </text>
           </g>
         );
@@ -156,9 +164,9 @@ export function LadderDrawing({ size }: { readonly size: Size }) {
           fontSize={15}
           fontWeight={700}
           paintOrder="stroke"
-          stroke="#fff"
+          stroke="var(--color-white)"
           strokeWidth={4}
-          fill="#1b2225"
+          fill="var(--color-ink)"
         >
           {isCramped && heats[i - 1]?.working === heat.working ? "" : `${showTemperature(heat.working, units)}°`}
         </text>
@@ -173,8 +181,10 @@ const LINE = 15;
 function gradeLabels({ grades }: Ladder, y: Linear, units: Units, isNarrow: boolean): { text: string; at: number; from: number }[] {
   const labels = grades
     .flatMap(({ id, gives, runs }) => [
-      { text: `${gradeName(id)} runs, ${showTemperature(runs, units)}`, from: y(runs) },
-      ...(gives < runs && !isNarrow ? [{ text: `${gradeName(id)} softens, ${showTemperature(gives, units)}`, from: y(gives) }] : []),
+      { text: ladderDrawingText.gradeRuns(gradeName(id), showTemperature(runs, units)), from: y(runs) },
+      ...(gives < runs && !isNarrow
+        ? [{ text: ladderDrawingText.gradeSoftens(gradeName(id), showTemperature(gives, units)), from: y(gives) }]
+        : []),
     ])
     .sort((a, b) => a.from - b.from);
   let last = -Infinity;
@@ -193,14 +203,17 @@ function heatTitle(plan: Plan, i: number, isCramped: boolean): string {
 
 function described(plan: Plan, ladder: Ladder): string {
   const names = namesIn(plan);
-  const heats = plan.heats.map(
-    (heat, i) => `heat ${i + 1}, ${heat.joints.map(names.joint).join(" and ")}, ${flameName(heat)}, ${heat.working} degrees C`,
+  const heats = plan.heats.map((heat, i) =>
+    ladderDrawingText.heatDegreesC(i + 1, heat.joints.map(names.joint).join(" and "), flameName(heat), heat.working),
   );
-  const moves = ladder.disturbed.map(({ heat, band, what }) => `${names.joint(band.joint)} ${what} in heat ${heat + 1}`);
-  return `Heats: ${heats.join("; ")}. ${moves.join("; ") || "Every joint holds"}.`;
+  const moves = ladder.disturbed.map(({ heat, band, what }) => ladderDrawingText.inHeat(names.joint(band.joint), what, heat + 1));
+  return ladderDrawingText.heats(heats.join("; "), moves.join("; ") || ladderDrawingText.everyJointHolds);
 }
 
-const FLAMES = scaleLinear<string>().domain([620, 720, 790, 960]).range(["#7c1f16", "#a32a16", "#d9581a", "#f0932b"]).clamp(true);
+const FLAMES = scaleLinear<string>()
+  .domain([620, 720, 790, 960])
+  .range(["var(--color-melt)", "var(--color-bad)", "var(--color-flame)", "var(--color-gather)"])
+  .clamp(true);
 
 function flameColour(working: number): string {
   return FLAMES(working);
@@ -230,8 +243,8 @@ function Axis({
   );
   return inUnit.ticks(5).map((tick) => (
     <g key={tick}>
-      <line x1={frame.left} x2={frame.right} y1={inUnit(tick)} y2={inUnit(tick)} stroke="#dde3e1" />
-      <text x={frame.left - 10} y={inUnit(tick) + 4} textAnchor="end" fontSize={12.5} fill="#566264">
+      <line x1={frame.left} x2={frame.right} y1={inUnit(tick)} y2={inUnit(tick)} stroke="var(--color-hair)" />
+      <text x={frame.left - 10} y={inUnit(tick) + 4} textAnchor="end" fontSize={13} fill="var(--color-soft)">
         {tick}
       </text>
     </g>
@@ -253,10 +266,10 @@ function Melting({
   const zigzag = isBroken ? `h${before} l8 -5 l8 10 l8 -5 H${frame.right}` : `H${frame.right}`;
   return (
     <>
-      <path d={`M${frame.left} ${y} ${zigzag}`} stroke="#a3211b" strokeWidth={1.4} fill="none" strokeDasharray="7 4" />
-      <text x={frame.right - 4} y={y - 5} textAnchor="end" fontSize={12.5} fontWeight={560} fill="#a3211b">
+      <path d={`M${frame.left} ${y} ${zigzag}`} stroke="var(--color-bad)" strokeWidth={1.4} fill="none" strokeDasharray="7 4" />
+      <text x={frame.right - 4} y={y - 5} textAnchor="end" fontSize={13} fontWeight={560} fill="var(--color-bad)">
         {text}
-        {isBroken ? " (scale broken)" : ""}
+        {isBroken ? ladderDrawingText.scaleBroken : ""}
       </text>
     </>
   );
@@ -266,12 +279,19 @@ function BandDrawing({ band, x, y }: { readonly band: Band; readonly x: Linear; 
   const [top, foot] = [y(band.runs), y(band.gives)];
   return band.stretches.map(({ from, to }, i) => (
     <g key={i}>
-      <rect x={x(from)} y={top} width={Math.max(0, x(to) - x(from))} height={Math.max(1, foot - top)} fill="#8d989c" opacity={0.2} />
-      <line x1={x(from)} x2={x(to)} y1={top} y2={top} stroke="#6f7a7e" strokeWidth={1.2} />
-      <line x1={x(from)} x2={x(to)} y1={foot} y2={foot} stroke="#6f7a7e" strokeDasharray="2 3" />
+      <rect
+        x={x(from)}
+        y={top}
+        width={Math.max(0, x(to) - x(from))}
+        height={Math.max(1, foot - top)}
+        fill="var(--color-metal-mid)"
+        opacity={0.2}
+      />
+      <line x1={x(from)} x2={x(to)} y1={top} y2={top} stroke="var(--color-metal-edge)" strokeWidth={1.2} />
+      <line x1={x(from)} x2={x(to)} y1={foot} y2={foot} stroke="var(--color-metal-edge)" strokeDasharray="2 3" />
       {i < band.stretches.length - 1 && x(1) - x(0) > ROOM_FOR_A_NAME && (
-        <text x={x(to) + 4} y={top - 7} fontSize={12} fill="#566264">
-          not heated
+        <text x={x(to) + 4} y={top - 7} fontSize={12} fill="var(--color-soft)">
+          {ladderDrawingText.notHeated}
         </text>
       )}
     </g>
@@ -295,8 +315,15 @@ function Tag({ joint, letter, cx, cy, size }: TagProps) {
   const { box, font } = TAG[size];
   return (
     <g {...handlers}>
-      <rect x={cx - box / 2} y={cy - box / 2} width={box} height={box} rx={3} fill={isHighlighted ? "#c3411c" : "#1b2225"} />
-      <text x={cx} y={cy + 0.4 * font} textAnchor="middle" fontSize={font} fontWeight={700} fill="#fff">
+      <rect
+        x={cx - box / 2}
+        y={cy - box / 2}
+        width={box}
+        height={box}
+        rx={3}
+        fill={isHighlighted ? "var(--color-flame)" : "var(--color-ink)"}
+      />
+      <text x={cx} y={cy + 0.4 * font} textAnchor="middle" fontSize={font} fontWeight={700} fill="var(--color-white)">
         {letter}
       </text>
     </g>

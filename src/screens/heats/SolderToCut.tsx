@@ -11,6 +11,7 @@ import { useSessionState } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
 import { cutSolderText } from "@/words/torch";
 import { JointTag } from "./JointTag";
+import { solderToCutText } from "@/words/screens/heats";
 
 const WIDTH = 250;
 const TALL = 20;
@@ -29,11 +30,11 @@ export function SolderToCut() {
   });
   const perMm = WIDTH / Math.max(1, ...laid.map(({ joint }) => joint.length));
   return (
-    <section aria-label="Solder to cut">
-      <h2 className="section-head mt-3">Solder to cut</h2>
+    <section aria-label={solderToCutText.solderToCut}>
+      <h2 className="section-head mt-3">{solderToCutText.solderToCut}</h2>
       <ul>
         {list.map((cut, i) => (
-          <li key={i} className="border-t border-hair py-1 text-[13px] leading-[1.35]">
+          <li key={i} className="border-t border-hair py-1 text-sm leading-text">
             {cutSolderText(cut, plan, units, doubtOf)}
           </li>
         ))}
@@ -62,7 +63,7 @@ function Along({ joint, solder, plan, perMm }: AlongProps) {
     <li {...handlers} className={`flex items-center gap-1.5 ${isHighlighted ? "bg-accent-wash" : ""}`}>
       <JointTag joint={joint.id} plan={plan} />
       <svg viewBox={`0 0 ${WIDTH} ${TALL}`} className="block w-full">
-        <line x1={0} x2={joint.length * perMm} y1={TALL - 4} y2={TALL - 4} stroke="#8d989c" strokeWidth={2} />
+        <line x1={0} x2={joint.length * perMm} y1={TALL - 4} y2={TALL - 4} stroke="var(--color-metal-mid)" strokeWidth={2} />
         {laidAt(solder, joint.length).map((at, i) => (
           <rect
             key={i}
@@ -71,7 +72,7 @@ function Along({ joint, solder, plan, perMm }: AlongProps) {
             width={side * perMm}
             height={side * perMm}
             rx={solder.form === "paste" ? (side * perMm) / 2 : 0}
-            fill="#c98a2b"
+            fill="var(--color-ochre)"
           />
         ))}
       </svg>

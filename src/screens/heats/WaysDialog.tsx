@@ -15,6 +15,8 @@ import { WAY_NAMES, capital } from "@/words/names";
 import { sayWay } from "@/words/ways";
 import { heatsWorker } from "./heats-worker";
 import { letterOf } from "./ladder";
+import { commonText } from "@/words/common";
+import { waysDialogText } from "@/words/screens/heats";
 
 const NOTHING_READ: readonly never[] = [];
 
@@ -30,21 +32,21 @@ export function WaysDialog({ current, onClose }: { readonly current: Way; readon
     onClose();
   };
   return (
-    <Dialog title="Five ways of grading, on this piece" onClose={onClose} width={880}>
-      <table className="w-full text-[13.5px] max-md:block max-md:[&>tbody]:block">
+    <Dialog title={waysDialogText.fiveWaysOfGradingOn} onClose={onClose} width={880}>
+      <table className="w-full text-sm max-md:block max-md:[&>tbody]:block">
         <thead className="max-md:hidden">
-          <tr className="text-left text-[12.5px] text-soft">
-            <th scope="col" className="py-1 font-[520]">
-              Way
+          <tr className="text-left text-sm text-soft">
+            <th scope="col" className="py-1 font-medium">
+              {waysDialogText.way}
             </th>
-            <th scope="col" className="font-[520]">
-              Heats
+            <th scope="col" className="font-medium">
+              {commonText.heats}
             </th>
-            <th scope="col" className="font-[520]">
-              What is disturbed
+            <th scope="col" className="font-medium">
+              {waysDialogText.whatIsDisturbed}
             </th>
             <th scope="col">
-              <span className="sr-only">Use it</span>
+              <span className="sr-only">{waysDialogText.useIt}</span>
             </th>
           </tr>
         </thead>
@@ -54,17 +56,22 @@ export function WaysDialog({ current, onClose }: { readonly current: Way; readon
               key={way}
               className={`border-t border-hair align-top max-md:grid max-md:grid-cols-[1fr_auto] ${way === current ? "bg-accent-wash" : ""}`}
             >
-              <th scope="row" className="w-[200px] py-2 pl-1 text-left font-[640] max-md:w-auto">
+              <th scope="row" className="w-57 py-2 pl-1 text-left font-strong max-md:w-auto">
                 {capital(WAY_NAMES[way])}
-                <small className="block text-[12px] font-[440] text-soft">{WAY_ADVICE[way]}</small>
+                <small className="block text-xs font-light text-soft">{WAY_ADVICE[way]}</small>
               </th>
               <Outcome attempt={attempts[way]} />
               <td className="py-1.5 pr-1 text-right whitespace-nowrap">
                 {way === current ? (
-                  <span className="text-[13px] font-semibold text-accent">✓ in use</span>
+                  <span className="text-sm font-semibold text-accent">{waysDialogText.inUse}</span>
                 ) : (
-                  <button type="button" className="btn max-md:h-[44px]" aria-label={`Use ${WAY_NAMES[way]}`} onClick={() => take(way)}>
-                    Use it
+                  <button
+                    type="button"
+                    className="btn max-md:h-touch"
+                    aria-label={waysDialogText.use(WAY_NAMES[way])}
+                    onClick={() => take(way)}
+                  >
+                    {waysDialogText.useIt}
                   </button>
                 )}
               </td>
@@ -72,7 +79,7 @@ export function WaysDialog({ current, onClose }: { readonly current: Way; readon
           ))}
         </tbody>
       </table>
-      <p className="mt-2 text-[12.5px] text-soft">Letters are the joints, as in the drawing. Pins apply in every way.</p>
+      <p className="mt-2 text-sm text-soft">{waysDialogText.lettersAreTheJointsAs}</p>
     </Dialog>
   );
 }
@@ -83,7 +90,7 @@ function Outcome({ attempt }: { readonly attempt: Attempt | undefined }) {
   if (!attempt)
     return (
       <td colSpan={2} className={`${cell} text-soft`}>
-        working it out
+        {waysDialogText.workingItOut}
       </td>
     );
   if (!attempt.ok)
@@ -101,10 +108,10 @@ function Outcome({ attempt }: { readonly attempt: Attempt | undefined }) {
     <>
       <td className={`${cell} whitespace-nowrap`}>
         {heats}
-        {!isProven && <small className="block text-[12px] text-soft">not proven the best</small>}
+        {!isProven && <small className="block text-xs text-soft">{waysDialogText.notProvenTheBest}</small>}
       </td>
       <td className={cell}>
-        {moves.length === 0 && <span className="text-ok">{heats === "no order works" ? "" : "✓ all hold"}</span>}
+        {moves.length === 0 && <span className="text-ok">{heats === "no order works" ? "" : waysDialogText.allHold}</span>}
         {moves.map(({ what, text }, i) => (
           <span key={i} className={`block ${what === "softens" ? "text-warn" : "text-bad"}`}>
             ◆ {text}

@@ -18,6 +18,7 @@ import { movedText } from "@/words/heats";
 import { capital, namesIn } from "@/words/names";
 import { heatsWorker } from "./heats-worker";
 import { type Moved, movePins } from "./pins";
+import { movingText } from "@/words/screens/heats";
 
 /** What is held: a whole heat, or one joint of it. */
 export interface Held {
@@ -27,7 +28,7 @@ export interface Held {
   readonly joints: readonly string[];
 }
 
-export const HOW_TO_MOVE = "Space takes hold of it, the arrow keys move it from heat to heat, space lets it go there, Escape puts it back.";
+export const HOW_TO_MOVE = movingText.spaceTakesHoldOfIt;
 
 export function heldName(plan: Plan, { joints }: Held): string {
   const names = namesIn(plan);
@@ -92,16 +93,16 @@ export function useMove() {
     over ? movedTo(plan, from, Number((over.data.current as { index: number }).index)) : null;
   const names = namesIn(plan);
   const spoken: Announcements = {
-    onDragStart: ({ active }) => `${heldName(plan, active.data.current as Held)} is held`,
+    onDragStart: ({ active }) => movingText.isHeld(heldName(plan, active.data.current as Held)),
     onDragOver: (event) => {
       const target = targetOf(event, heldOf(event));
       return target ? capital(movedText(target, names.joint)) : undefined;
     },
     onDragEnd: (event) => {
       const target = targetOf(event, heldOf(event));
-      return target ? capital(movedText(target, names.joint)) : "It stays where it is";
+      return target ? capital(movedText(target, names.joint)) : movingText.itStaysWhereItIs;
     },
-    onDragCancel: () => "It stays where it is",
+    onDragCancel: () => movingText.itStaysWhereItIs,
   };
   return {
     held,
@@ -116,7 +117,7 @@ export function useMove() {
       const isImpossible = target !== null && outcome !== null && outcome.ok && outcome.plan.heatPlan.status === "impossible";
       letGo();
       if (!target) return;
-      if (isImpossible) return warn(`No order works with ${movedText(target, names.joint)}: it stays where it was.`);
+      if (isImpossible) return warn(movingText.noOrderWorksWithIt(movedText(target, names.joint)));
       session.change((each) => movePins(each, target));
       session.commit();
     },

@@ -1,6 +1,7 @@
 import { type Draft as Editable } from "immer";
 import { type PinEntry, type PinnedMeans } from "@/core/heats/pins";
 import { type Piece } from "@/core/piece/piece";
+import { pinsText } from "@/words/screens/heats";
 
 /** What a joint can be pinned to; null lets it free. */
 export type PinnedTo = { readonly grade: string } | { readonly means: "fuse" } | null;
@@ -19,7 +20,7 @@ function isFlame(pin: PinEntry): pin is Extract<PinEntry, { readonly joint: stri
 /** As the value of an option, which is a text. */
 export function optionOf(to: PinnedTo): string {
   if (to === null) return "free";
-  return "grade" in to ? `grade ${to.grade}` : to.means;
+  return "grade" in to ? pinsText.grade(to.grade) : to.means;
 }
 
 /** Pins a joint to a grade or to fusing, or lets it free. Where its solder goes stays as it was wished, but for one that is fused. */

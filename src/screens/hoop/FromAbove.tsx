@@ -9,6 +9,7 @@ import { usePlan } from "@/ui/plan";
 import { useSession, useWhileHeld } from "@/ui/session";
 import { namesIn } from "@/words/names";
 import { putPlace } from "./fields";
+import { fromAboveText } from "@/words/screens/hoop";
 
 interface Props {
   readonly mount: Mount;
@@ -39,11 +40,18 @@ export function FromAbove({ mount, mounts, hoop, box }: Props) {
   return (
     <>
       <Word x={box.x} y={box.y + 14}>
-        From above, {scaleText(scale)}
+        {fromAboveText.fromAbove(scaleText(scale))}
       </Word>
       <Millimetres x={x} y={y} scale={scale}>
         {legs.map(({ middle, width }, i) => (
-          <Shape key={i} points={strip(middle, width)} fill="url(#metal)" stroke="#6f7a7e" strokeWidth={0.8} lights="slit" />
+          <Shape
+            key={i}
+            points={strip(middle, width)}
+            fill="url(#metal)"
+            stroke="var(--color-metal-edge)"
+            strokeWidth={0.8}
+            lights="slit"
+          />
         ))}
         {mounts
           .filter(({ id }) => id !== mount.id)
@@ -51,25 +59,25 @@ export function FromAbove({ mount, mounts, hoop, box }: Props) {
             <Beside key={id} id={id} turn={place?.turn ?? 0} hoop={hoop} beside={mount.id} />
           ))}
         <g transform={`rotate(${turn})`} opacity={0.82}>
-          <Shape curve={seen.plateEdge} fill="#dfe5e7" stroke="#6f7a7e" lights="plate" />
-          <Shape curve={seen.stone} fill={`url(#stone-${mount.id})`} stroke="#00000044" lights="stone" />
+          <Shape curve={seen.plateEdge} fill="var(--color-metal-lit)" stroke="var(--color-metal-edge)" lights="plate" />
+          <Shape curve={seen.stone} fill={`url(#stone-${mount.id})`} stroke="var(--color-shade)" lights="stone" />
         </g>
         {hoop.legs.map(({ middle, width }, i) => (
           <Shape
             key={i}
             points={strip(middle, width)}
             fill="none"
-            stroke="#39444a"
+            stroke="var(--color-metal-deep)"
             strokeWidth={0.9}
             strokeDasharray="4 3"
             pointerEvents="none"
           />
         ))}
         <DragHandle
-          label={`Turn of ${namesIn(plan).setting(mount.id)} on the hoop`}
+          label={fromAboveText.turnOfOnTheHoop(namesIn(plan).setting(mount.id))}
           now={turn}
           most={360}
-          told={`${turn} degrees`}
+          told={fromAboveText.degrees(turn)}
           lights="turn"
           onDrag={([px, py]) => put((Math.atan2(py, px) * 180) / Math.PI)}
           onStep={(by) => put(turn + by * STEP)}
@@ -97,8 +105,8 @@ function Beside({ id, turn, hoop, beside }: BesideProps) {
   if (!lies) return null;
   return (
     <g transform={`translate(0 ${lies.aside}) scale(1 ${lies.share}) rotate(${turn})`} opacity={0.5} pointerEvents="none">
-      <Shape curve={seen.plateEdge} fill="#dfe5e7" stroke="#6f7a7e" />
-      <Shape curve={seen.stone} fill={`url(#stone-${id})`} stroke="#00000044" />
+      <Shape curve={seen.plateEdge} fill="var(--color-metal-lit)" stroke="var(--color-metal-edge)" />
+      <Shape curve={seen.stone} fill={`url(#stone-${id})`} stroke="var(--color-shade)" />
     </g>
   );
 }

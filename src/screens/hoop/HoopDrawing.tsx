@@ -18,6 +18,7 @@ import { FromAbove } from "./FromAbove";
 import { WireSection } from "./WireSection";
 import { putPlace } from "./fields";
 import { type hoopView } from "./view";
+import { hoopDrawingText } from "@/words/screens/hoop";
 
 interface Props {
   readonly size: Size;
@@ -28,7 +29,7 @@ interface Props {
 
 /** Of the sheet's width what the hoop takes; beside it it is seen from above, and its wire cut across. */
 const SHARE = 0.62;
-const METAL = { fill: "url(#metal)", stroke: "#6f7a7e" } as const;
+const METAL = { fill: "url(#metal)", stroke: "var(--color-metal-edge)" } as const;
 
 /** The hoop seen along the finger with its settings on it, from above, and its wire cut across. */
 export function HoopDrawing({ size, piece, mount, view }: Props) {
@@ -57,12 +58,12 @@ export function HoopDrawing({ size, piece, mount, view }: Props) {
   const x = isNarrow ? size.width / 2 : (size.width * SHARE) / 2;
   const y = 44 + (frame.reach + 1.5) * k + Math.max(0, (room.height - (frame.reach + hoop.outside + 1.5) * k) / 2);
   return (
-    <Sheet width={size.width} height={size.height} label={`The hoop, ${units.length}`}>
+    <Sheet width={size.width} height={size.height} label={hoopDrawingText.theHoop(units.length)}>
       {piece.mounts.map(({ id, stone }) => (
         <StoneFill key={id} id={`stone-${id}`} material={stone.material?.name ?? stone.name ?? ""} />
       ))}
       <Word x={14} y={24}>
-        Looking along the finger, {scaleText(scale)}
+        {hoopDrawingText.lookingAlongTheFinger(scaleText(scale))}
       </Word>
       <Millimetres x={x} y={y} scale={scale}>
         <Ring hoop={hoop} />
@@ -80,7 +81,7 @@ export function HoopDrawing({ size, piece, mount, view }: Props) {
           );
         })}
         <AppliedOnHoop applied={plan.drawing.applied.filter(({ on }) => carrying.has(on))} outside={hoop.outside} />
-        <line x1={-hoop.inside} x2={hoop.inside} y1={0} y2={0} stroke="#8a9596" vectorEffect="non-scaling-stroke" />
+        <line x1={-hoop.inside} x2={hoop.inside} y1={0} y2={0} stroke="var(--color-metal-mid)" vectorEffect="non-scaling-stroke" />
         {hoop.seams.map((angle) => (
           <SeamMark key={angle} hoop={hoop} angle={angle} />
         ))}
@@ -88,15 +89,15 @@ export function HoopDrawing({ size, piece, mount, view }: Props) {
           <PlaceHandle key={id} mount={id} along={piece.mounts[i]!.place?.along ?? 0} hoop={hoop} out={tops[i]! + 1} />
         ))}
       </Millimetres>
-      <Word x={x} y={y + 5} textAnchor="middle" fontSize={15} fontWeight={640} fill="#1b2225" strokeWidth={14} lights="size">
+      <Word x={x} y={y + 5} textAnchor="middle" fontSize={15} fontWeight={640} fill="var(--color-ink)" strokeWidth={14} lights="size">
         {view.insideFigure}
       </Word>
-      <Word x={x} y={y + hoop.inside * k - 20} textAnchor="middle" fill="#0b5d66" lights="fibre">
+      <Word x={x} y={y + hoop.inside * k - 20} textAnchor="middle" fill="var(--color-accent)" lights="fibre">
         {view.counted}
       </Word>
       {hoop.seams.includes(Math.PI) && (
-        <Word x={x + 8} y={y + hoop.outside * k + 18} fontWeight={600} fill="#1b2225">
-          seam
+        <Word x={x + 8} y={y + hoop.outside * k + 18} fontWeight={600} fill="var(--color-ink)">
+          {hoopDrawingText.seam}
         </Word>
       )}
       <SeatWords at={isNarrow ? [14, size.height - 190] : [14, size.height - 34]} view={view} />
@@ -142,9 +143,9 @@ function Ring({ hoop }: { readonly hoop: Drawn }) {
       {outside > metal && (
         <path
           d={`${circle(outside)}${circle(metal)}`}
-          fill="#b08a5e"
+          fill="var(--color-wood-pale)"
           fillRule="evenodd"
-          stroke="#6b4f2e"
+          stroke="var(--color-wood-dark)"
           vectorEffect="non-scaling-stroke"
         />
       )}
@@ -152,7 +153,7 @@ function Ring({ hoop }: { readonly hoop: Drawn }) {
         <path d={`${circle(outside)}${circle(outside - inlay)}`} fillRule="evenodd" vectorEffect="non-scaling-stroke" {...METAL} />
       )}
       <path d={closed} fillRule="evenodd" vectorEffect="non-scaling-stroke" {...METAL} />
-      <Shape points={fibre} open fill="none" stroke="#0b5d66" strokeWidth={1.4} strokeDasharray="5 4" />
+      <Shape points={fibre} open fill="none" stroke="var(--color-accent)" strokeWidth={1.4} strokeDasharray="5 4" />
       {arch && [-1, 1].map((side) => <Shape key={side} points={armOf(arch, side)} lights="arch" {...METAL} />)}
     </>
   );
@@ -178,7 +179,15 @@ function SeamMark({ hoop, angle }: { readonly hoop: Drawn; readonly angle: numbe
   const [sin, cos] = [Math.sin(angle), Math.cos(angle)];
   const [from, to] = [hoop.inside - 0.3, hoop.metal + 0.3];
   return (
-    <line x1={from * sin} x2={to * sin} y1={from * cos} y2={to * cos} stroke="#1b2225" strokeWidth={2} vectorEffect="non-scaling-stroke" />
+    <line
+      x1={from * sin}
+      x2={to * sin}
+      y1={from * cos}
+      y2={to * cos}
+      stroke="var(--color-ink)"
+      strokeWidth={2}
+      vectorEffect="non-scaling-stroke"
+    />
   );
 }
 
@@ -201,7 +210,7 @@ function PlaceHandle({ mount, along, hoop, out }: PlaceProps) {
   const put = (mm: number) => session.change((piece) => putPlace(piece, mount, "along", Math.round(mm * 10) / 10), `${mount}.place.along`);
   return (
     <DragHandle
-      label={`Place of ${namesIn(plan).setting(mount)} round the hoop`}
+      label={hoopDrawingText.placeOfRoundTheHoop(namesIn(plan).setting(mount))}
       now={along}
       most={Math.PI * hoop.outside}
       lights="seat"
@@ -218,7 +227,7 @@ function SeatWords({ at: [x, y], view }: { readonly at: Point; readonly view: Pr
   const [first, second] = view.seat.words;
   return (
     <>
-      <Word x={x} y={y} fontSize={13} fontWeight={640} fill="#1b2225" lights="seat">
+      <Word x={x} y={y} fontSize={13} fontWeight={640} fill="var(--color-ink)" lights="seat">
         {first}
       </Word>
       <Word x={x} y={y + 17} fontSize={12}>

@@ -35,6 +35,8 @@ import { FORM_SCREENS } from "./forms";
 import { WORK_SCREENS, clearWorks } from "./works";
 import { hoopView } from "./view";
 import { OnRule } from "./OnRule";
+import { commonText } from "@/words/common";
+import { hoopStageText } from "@/words/screens/hoop";
 
 /** The blank to cut for the hoop, and how it is seated under the setting. */
 export function HoopStage({ mount: id }: { readonly mount: string }) {
@@ -57,7 +59,7 @@ export function HoopStage({ mount: id }: { readonly mount: string }) {
         <>
           <Answers figures={["hoop.cutLength", view.seatFigure]} sum={<Sum parts={view.sum} total={view.total} why={view.why} />}>
             <FigureButton figure="hoop.cutLength" name="Cut blank">
-              <Answer lead="Cut blank" unit={unit}>
+              <Answer lead={hoopStageText.cutBlank} unit={unit}>
                 {view.cut}
               </Answer>
             </FigureButton>
@@ -73,21 +75,21 @@ export function HoopStage({ mount: id }: { readonly mount: string }) {
                 </Answer>
               </FigureButton>
             ))}
-            <FigureButton figure="hoop.lostPerMillimetre" name="Lost for each millimetre" className="text-[13px] text-soft">
+            <FigureButton figure="hoop.lostPerMillimetre" name="Lost for each millimetre" className="text-sm text-soft">
               {view.lost}
             </FigureButton>
           </Answers>
           <Rule
             blank={plan.drawing.laid.hoop!}
             height={Math.max(hoop.stock.width, hoop.stock.backWidth ?? 0)}
-            cut={ifSure(doubtOf("hoop.cutLength"), `cut ${view.cut}`)}
-            beyond="rest of the wire"
+            cut={ifSure(doubtOf("hoop.cutLength"), hoopStageText.cut(view.cut))}
+            beyond={commonText.restOfTheWire}
             names={view.marks}
             units={units}
             pattern={planned.drawn.pattern}
             over={<OnRule hoop={planned.settled} blank={plan.drawing.laid.hoop!} height={hoop.stock.width} />}
           />
-          <p className="narrow flex flex-wrap gap-x-4 text-[12px] text-soft" aria-label="What if">
+          <p className="narrow flex flex-wrap gap-x-4 text-xs text-soft" aria-label={hoopStageText.whatIf}>
             {[...(doubtOf("hoop.cutLength") ? [] : [...view.whatIfs, ...view.notes])].map((text) => (
               <span key={text}>{text}</span>
             ))}
@@ -102,10 +104,10 @@ const SYSTEMS: readonly SizeSystem[] = ["us", "uk", "eu", "continental", "jp", "
 const SECTIONS: readonly SectionShape[] = ["half-round", "d", "round", "oval", "square", "rectangle"];
 const RULES: readonly LengthRule[] = ["fibre", "thickness", { multiplier: 3.145 }, { multiplier: 3.15 }, { multiplier: 3.5 }];
 const LOSSES = [
-  { name: "squaring", label: "Squaring", explains: "squaring" },
-  { name: "kerf", label: "Kerf", explains: "kerf" },
-  { name: "mark", label: "Mark" },
-  { name: "hammer", label: "Hammered" },
+  { name: "squaring", label: hoopStageText.squaring, explains: "squaring" },
+  { name: "kerf", label: hoopStageText.kerf, explains: "kerf" },
+  { name: "mark", label: hoopStageText.mark },
+  { name: "hammer", label: hoopStageText.hammered },
 ] as const;
 
 interface MeasuresProps {
@@ -135,9 +137,9 @@ function HoopMeasures({ hoop, view, mount }: MeasuresProps) {
   const rules = RULES.some((each) => lengthRuleName(each) === lengthRuleName(rule)) ? RULES : [...RULES, rule];
   return (
     <>
-      <h2 className="section-head">Finger</h2>
+      <h2 className="section-head">{hoopStageText.finger}</h2>
       <ChoiceField
-        label="Size system"
+        label={hoopStageText.sizeSystem}
         value={hoop.size.system}
         options={SYSTEMS.filter((system) => system !== "mandrel" || mandrel.length > 0 || hoop.size.system === "mandrel").map((value) => ({
           value,
@@ -145,33 +147,33 @@ function HoopMeasures({ hoop, view, mount }: MeasuresProps) {
         }))}
         onChoose={(system) => change((each) => void (each.size = { system, value: sizeIn(system) }))}
       />
-      <TextField field={sizeField} label="Size" hint={view.inside} value={hoop.size.value} />
+      <TextField field={sizeField} label={hoopStageText.size} hint={view.inside} value={hoop.size.value} />
       <MeasureField
         field={roundField(units, (mm) => {
           const system = hoop.size.system === "mandrel" ? "diameter" : hoop.size.system;
           return { system, value: sizeText(system, mm / Math.PI) ?? hoop.size.value };
         })}
-        label="Round the finger"
-        hint="paper strip, end to end"
+        label={hoopStageText.roundTheFinger}
+        hint={hoopStageText.paperStrip}
         value={doubtOf(sizeField.key) ? null : Math.round(Math.PI * settled.size.value * 100) / 100}
         lights="size"
       />
-      <dl className="grid grid-cols-2 gap-x-3 text-[13px]">
+      <dl className="grid grid-cols-2 gap-x-3 text-sm">
         {view.conversions
           .filter(({ system }) => system !== hoop.size.system)
           .slice(0, 4)
           .map(({ system, name, text }) => (
-            <div key={system} className="flex justify-between border-t border-hair py-[3px] text-soft">
+            <div key={system} className="flex justify-between border-t border-hair py-1 text-soft">
               <dt>{name}</dt>
               <dd className="font-semibold text-ink">{text}</dd>
             </div>
           ))}
       </dl>
-      <h2 className="section-head">Metal</h2>
+      <h2 className="section-head">{commonText.metal}</h2>
       <ChoiceField
-        label="Section"
+        label={hoopStageText.section}
         width="wide"
-        hint={hoop.stock.section === "half-round" || hoop.stock.section === "d" ? "flat side to the finger" : undefined}
+        hint={hoop.stock.section === "half-round" || hoop.stock.section === "d" ? hoopStageText.flatSideToTheFinger : undefined}
         value={hoop.stock.section}
         options={SECTIONS.map((value) => ({ value, text: capital(SECTION_NAMES[value]) }))}
         lights="stock"
@@ -182,20 +184,26 @@ function HoopMeasures({ hoop, view, mount }: MeasuresProps) {
           })
         }
       />
-      <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
-        <MeasureField field={stockField("width", units)} label="Width" value={hoop.stock.width} lights="stock" shape="compact" />
-        <MeasureField field={stockField("thickness", units)} label="Thick" value={hoop.stock.thickness} lights="stock" shape="compact" />
+      <div className="grid gap-x-3 wide:grid-cols-2">
+        <MeasureField field={stockField("width", units)} label={commonText.width} value={hoop.stock.width} lights="stock" shape="compact" />
+        <MeasureField
+          field={stockField("thickness", units)}
+          label={hoopStageText.thick}
+          value={hoop.stock.thickness}
+          lights="stock"
+          shape="compact"
+        />
       </div>
       <ChoiceField
-        label="Metal"
-        hint={`starts to melt at ${showTemperature(METALS[hoop.stock.metal].solidus, units)} ${degrees(units)}`}
+        label={commonText.metal}
+        hint={hoopStageText.startsToMeltAt(showTemperature(METALS[hoop.stock.metal].solidus, units), degrees(units))}
         value={hoop.stock.metal}
         options={metalsFor("hoop").map((value) => ({ value, text: capital(METALS[value].name) }))}
         onChoose={(metal) => change(({ stock }) => void (stock.metal = metal))}
       />
-      <h2 className="section-head">Form</h2>
+      <h2 className="section-head">{hoopStageText.form}</h2>
       <ChoiceField
-        label="Ends"
+        label={hoopStageText.ends}
         hint={FORM_SCREENS[settled.form].hint}
         value={settled.form}
         options={(Object.keys(FORM_SCREENS) as HoopForm[]).map((value) => ({ value, text: FORM_SCREENS[value].text }))}
@@ -212,18 +220,18 @@ function HoopMeasures({ hoop, view, mount }: MeasuresProps) {
         <MeasureField
           field={optionalField(width.field, units)}
           label={width.label}
-          hint={`empty: ${width.usual}`}
+          hint={hoopStageText.empty(width.usual)}
           value={hoop[width.field] ?? null}
           lights="seat"
         />
       )}
       {Fields && <Fields hoop={hoop} settled={settled} />}
       <ChoiceField
-        label="Shank"
-        hint={work ? WORK_SCREENS[work].advice : "wire as it is"}
+        label={hoopStageText.shank}
+        hint={work ? WORK_SCREENS[work].advice : hoopStageText.wireAsItIs}
         value={work ?? "plain"}
         options={[
-          { value: "plain", text: "Plain" },
+          { value: "plain", text: hoopStageText.plain },
           ...WORK_NAMES.filter((name) => name === work || clashesOf({ [name]: {} }, settled.form).length === 0).map((name) => ({
             value: name,
             text: WORK_SCREENS[name].name,
@@ -241,22 +249,40 @@ function HoopMeasures({ hoop, view, mount }: MeasuresProps) {
         const shown = WORK_SCREENS[name];
         return <shown.Fields key={name} hoop={hoop} />;
       })}
-      <h2 className="section-head">Where it sits</h2>
-      <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
-        <MeasureField field={placeField(mount, "along", units)} label="Along" value={place?.along ?? 0} lights="seat" shape="compact" />
-        <MeasureField field={placeField(mount, "turn", units)} label="Turned" value={place?.turn ?? 0} lights="turn" shape="compact" />
+      <h2 className="section-head">{hoopStageText.whereItSits}</h2>
+      <div className="grid gap-x-3 wide:grid-cols-2">
+        <MeasureField
+          field={placeField(mount, "along", units)}
+          label={hoopStageText.along}
+          value={place?.along ?? 0}
+          lights="seat"
+          shape="compact"
+        />
+        <MeasureField
+          field={placeField(mount, "turn", units)}
+          label={hoopStageText.turned}
+          value={place?.turn ?? 0}
+          lights="turn"
+          shape="compact"
+        />
       </div>
-      <h2 className="section-head">Length</h2>
+      <h2 className="section-head">{commonText.length}</h2>
       <ChoiceField
-        label="Length by"
+        label={hoopStageText.lengthBy}
         explains="fibre"
-        hint={rule === "fibre" ? "neither stretched nor squeezed" : rule === "thickness" ? "as most are taught" : "pads a larger ring more"}
+        hint={
+          rule === "fibre"
+            ? hoopStageText.neitherStretchedNorSqueezed
+            : rule === "thickness"
+              ? hoopStageText.asMostAreTaught
+              : hoopStageText.padsALargerRingMore
+        }
         value={lengthRuleName(rule)}
         options={rules.map((each) => ({ value: lengthRuleName(each), text: capital(lengthRuleName(each)) }))}
         lights="fibre"
         onChoose={(name) => change((each) => void (each.lengthRule = rules.find((other) => lengthRuleName(other) === name)!))}
       />
-      <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
+      <div className="grid gap-x-3 wide:grid-cols-2">
         {LOSSES.map(({ name, label, ...more }) => (
           <MeasureField
             key={name}
@@ -268,11 +294,17 @@ function HoopMeasures({ hoop, view, mount }: MeasuresProps) {
             shape="compact"
           />
         ))}
-        <MeasureField field={sawPassesField} label="Saw cuts" value={settled.losses.sawPasses.value} lights="losses" shape="compact" />
+        <MeasureField
+          field={sawPassesField}
+          label={hoopStageText.sawCuts}
+          value={settled.losses.sawPasses.value}
+          lights="losses"
+          shape="compact"
+        />
       </div>
-      <p className="narrow pt-1 text-[11.5px] text-soft">
+      <p className="narrow pt-1 text-xs text-soft">
         {settled.learned
-          ? insteadText(settled.learned, "squaring, saw cuts and mark", units)
+          ? insteadText(settled.learned, hoopStageText.squaringSawCutsAndMark, units)
           : `${capital(SOURCE_NAMES[settled.losses.squaring.from])}.`}{" "}
         {capital(FORM_NAMES[hoop.form])}, {view.mass}.
       </p>

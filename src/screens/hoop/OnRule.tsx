@@ -25,12 +25,12 @@ export function OnRule({ hoop: { works }, blank: { length, marks }, height }: Pr
         y={height / 2 - slit.kerf / 2}
         width={Math.max(0, to - from)}
         height={slit.kerf}
-        fill="#39444a"
+        fill="var(--color-metal-deep)"
         fillOpacity={0.3}
       />
     ));
   }
   if (!strands) return null;
   const [from, to] = strands.soldered === "all" ? [0, length] : [left, right];
-  return <rect x={from} y={0} width={Math.max(0, to - from)} height={height} fill="#0b5d66" fillOpacity={0.16} />;
+  return <rect x={from} y={0} width={Math.max(0, to - from)} height={height} fill="var(--color-accent)" fillOpacity={0.16} />;
 }

@@ -2,6 +2,7 @@
 
 import { type Point } from "@/core/geometry/outline";
 import { Millimetres, type Scale, Shape, Word, scaleFor, scaleText } from "@/ui/Drawing";
+import { wireSectionText } from "@/words/screens/hoop";
 
 interface WireProps {
   readonly x: number;
@@ -20,24 +21,24 @@ export function WireSection({ x, y, wire, view, room }: WireProps) {
   return (
     <>
       <Word x={x} y={y - wire.thickness * k - 14} textAnchor="middle">
-        Wire, {scaleText(scale)}
+        {wireSectionText.wire(scaleText(scale))}
       </Word>
       <Millimetres x={x} y={y} scale={scale}>
-        <Shape points={wire.curve} fill="url(#metal)" stroke="#6f7a7e" lights="stock" />
+        <Shape points={wire.curve} fill="url(#metal)" stroke="var(--color-metal-edge)" lights="stock" />
       </Millimetres>
       <line
         x1={x - half - 8}
         x2={x + half + 8}
         y1={y - wire.fibre * k}
         y2={y - wire.fibre * k}
-        stroke="#0b5d66"
+        stroke="var(--color-accent)"
         strokeWidth={1.4}
         strokeDasharray="5 4"
       />
-      <Word x={x + half + 10} y={y - wire.fibre * k + 4} fontSize={12} fill="#0b5d66" lights="fibre">
+      <Word x={x + half + 10} y={y - wire.fibre * k + 4} fontSize={12} fill="var(--color-accent)" lights="fibre">
         {view.fibre}
       </Word>
-      <Word x={x} y={y + 18} textAnchor="middle" fill="#1b2225">
+      <Word x={x} y={y + 18} textAnchor="middle" fill="var(--color-ink)">
         {view.width}
       </Word>
     </>

@@ -9,6 +9,7 @@ import { MeasureField } from "@/ui/MeasureField";
 import { useUnits } from "@/ui/tray";
 import { showLength } from "@/words/show";
 import { optionalField, partField } from "./fields";
+import { formsText } from "@/words/screens/hoop";
 
 interface FieldsProps {
   readonly hoop: HoopEntry;
@@ -26,16 +27,16 @@ interface FormScreen {
 
 /** The forms of a hoop: what each is called, how it is begun, and its measures. */
 export const FORM_SCREENS: Readonly<Record<HoopForm, FormScreen>> = {
-  closed: { text: "Closed", hint: "seam at the back" },
-  "closed-flat": { text: "Flat on top", hint: "seam at the back" },
-  open: { text: "Open", hint: "two feet on the plate", Fields: lengthOf("plateAbove", "Plate above finger") },
+  closed: { text: formsText.closed, hint: formsText.seamAtTheBack },
+  "closed-flat": { text: formsText.flatOnTop, hint: formsText.seamAtTheBack },
+  open: { text: formsText.open, hint: formsText.twoFeetOnThePlate, Fields: lengthOf("plateAbove", formsText.plateAboveFinger) },
   bridge: {
-    text: "Bridge",
-    hint: "an arch grips the setting",
+    text: formsText.bridge,
+    hint: formsText.anArchGripsTheSetting,
     start: (hoop, outside, width) => void (hoop.bridge ??= usualArch(outside, width)),
     Fields: ArchFields,
   },
-  adjustable: { text: "Open ends", hint: "opened and closed at the back", Fields: lengthOf("openGap", "Gap at the back") },
+  adjustable: { text: formsText.openEnds, hint: formsText.openedAndClosedAtThe, Fields: lengthOf("openGap", formsText.gapAtTheBack) },
 };
 
 /** One length that may be left out, and what is taken then. */
@@ -46,7 +47,7 @@ function lengthOf(name: "plateAbove" | "openGap", label: string) {
       <MeasureField
         field={optionalField(name, units)}
         label={label}
-        hint={`empty: ${showLength(settled[name].value, "measured", units)}`}
+        hint={formsText.empty(showLength(settled[name].value, "measured", units))}
         value={hoop[name] ?? null}
         lights="seat"
       />
@@ -60,10 +61,10 @@ function ArchFields({ hoop: { bridge: arch } }: FieldsProps) {
   if (!arch) return null;
   const field = (name: "inside" | "thickness" | "gap") => partField(`bridge.${name}`, units, (hoop, mm) => void (hoop.bridge![name] = mm));
   return (
-    <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
-      <MeasureField field={field("inside")} label="Arch" value={arch.inside} lights="arch" shape="compact" />
-      <MeasureField field={field("gap")} label="Stands" value={arch.gap ?? null} lights="arch" shape="compact" />
-      <MeasureField field={field("thickness")} label="Sheet" value={arch.thickness} lights="arch" shape="compact" />
+    <div className="grid gap-x-3 wide:grid-cols-2">
+      <MeasureField field={field("inside")} label={formsText.arch} value={arch.inside} lights="arch" shape="compact" />
+      <MeasureField field={field("gap")} label={formsText.stands} value={arch.gap ?? null} lights="arch" shape="compact" />
+      <MeasureField field={field("thickness")} label={formsText.sheet} value={arch.thickness} lights="arch" shape="compact" />
     </div>
   );
 }

@@ -1,6 +1,7 @@
 import { type Seat } from "@/core/hoop/seat";
 import { type Figure } from "@/core/measure/figure";
 import { type Units, lengthUnit, showFigure, showLength, withUnit } from "@/words/show";
+import { seatsText } from "@/words/screens/hoop";
 
 /** How a mount's seat is told: the figure to work to, and the words beside it. */
 export interface SaidSeat {
@@ -26,38 +27,41 @@ const SEATS: Readonly<Record<Seat["act"], (told: SeatSource) => SaidSeat>> = {
   saddle: (told) => filed(told, "saddle", "plate"),
   feet: ({ figure, units }) => ({
     figure: "footAngle",
-    name: "Angle of the feet",
-    lead: "ends meet the plate at",
+    name: seatsText.angleOfTheFeet,
+    lead: seatsText.endsMeetThePlateAt,
     text: showFigure(figure("footAngle"), units).replace("°", ""),
     unit: "°",
     words: [
-      `meets the plate at ${showFigure(figure("footAngle"), units)}`,
-      `file ${showFigure(figure("endAngle"), units)} off square; feet reach ${showLength(figure("reach").value, "blank", units)}`,
+      seatsText.meetsThePlateAt(showFigure(figure("footAngle"), units)),
+      seatsText.fileOffSquareFeetReach(showFigure(figure("endAngle"), units), showLength(figure("reach").value, "blank", units)),
     ],
     width: null,
   }),
   grip: ({ figure, units }) => ({
     figure: "gripWidth",
-    name: "Opening for the setting",
-    lead: "opening",
+    name: seatsText.openingForTheSetting,
+    lead: seatsText.openingLead,
     text: showLength(figure("gripWidth").value, "blank", units),
     unit: lengthUnit(units),
-    words: [`opening ${withUnit(figure("gripWidth").value, "blank", units)}`, "cut small, the arms lifted to it"],
+    words: [seatsText.opening(withUnit(figure("gripWidth").value, "blank", units)), seatsText.cutSmallTheArmsLifted],
     width: null,
   }),
 };
 
 function filed({ figure, units }: SeatSource, act: "flat" | "saddle", of: string): SaidSeat {
   const depth = showLength(figure(act).value, "measured", units);
-  const width = showLength(figure(`${act}Width`).value, "blank", units);
+  const width = showLength(figure(seatsText.width(act)).value, "blank", units);
   return {
     figure: act,
-    name: `Depth of the ${act}`,
-    lead: `file the ${act}`,
+    name: seatsText.depthOfThe(act),
+    lead: seatsText.fileThe(act),
     text: depth,
-    unit: `${lengthUnit(units)} deep`,
-    words: [`${act} ${width} wide, ${depth} deep`, `leaves ${withUnit(figure(`${act}Left`).value, "measured", units)} of the ${of}`],
-    width: { field: `${act}Width`, label: act === "flat" ? "Flat's width" : "Saddle's width", usual: width },
+    unit: seatsText.deep(lengthUnit(units)),
+    words: [
+      seatsText.wideDeep(act, width, depth),
+      seatsText.leavesOfThe(withUnit(figure(seatsText.left(act)).value, "measured", units), of),
+    ],
+    width: { field: `${act}Width`, label: act === "flat" ? seatsText.flatsWidth : seatsText.saddlesWidth, usual: width },
   };
 }
 

@@ -9,6 +9,7 @@ import { cutAt, sumParts } from "@/words/sums";
 import { giveOrTake } from "@/words/hoop-size";
 import { yoursName } from "@/words/terms";
 import { saySeat } from "./seats";
+import { viewText } from "@/words/screens/hoop";
 
 const SHOWN: readonly Exclude<SizeSystem, "mandrel">[] = ["us", "uk", "eu", "continental", "jp", "diameter"];
 
@@ -23,13 +24,13 @@ export function hoopView(plan: Plan, mount: string, system: SizeSystem, units: U
   const seat = saySeat(drawn.seats[mount]!.act, (name) => figureOf(plan.figures, `${mount}.hoop.${name}`), units);
   return {
     cut: showLength(cut.value, "blank", units),
-    inside: `inside ${measured("insideDiameter")} across${giveOrTake(plan)}`,
-    insideFigure: `${measured("insideDiameter")} inside`,
+    inside: viewText.insideAcross(measured("insideDiameter"), giveOrTake(plan)),
+    insideFigure: viewText.inside(measured("insideDiameter")),
     fibre: measured("fibre"),
-    counted: `length counted ${measured("fibre")} from the finger`,
+    counted: viewText.lengthCountedFromTheFinger(measured("fibre")),
     seat,
     seatFigure: `${mount}.hoop.${seat.figure}`,
-    covers: `covers ${Math.round(drawn.seats[mount]!.covers)}° of the finger`,
+    covers: viewText.coversOfTheFinger(Math.round(drawn.seats[mount]!.covers)),
     whatIfs: whatIfs(hoop, figureOf(plan.figures, "hoop.insideDiameter").value, smallLength(units).mm).map((each) =>
       whatIf(each, system, hoop.section.thickness, hoop.wideBand.value, units),
     ),
@@ -48,7 +49,7 @@ export function hoopView(plan: Plan, mount: string, system: SizeSystem, units: U
     conversions: SHOWN.map((each) => ({ system: each, name: SYSTEM_NAMES[each], text: sizeText(each, asked) ?? "—" })),
     sum: sumParts(
       [
-        { name: "round the fibre", value: figure("netLength").value },
+        { name: viewText.roundTheFibre, value: figure("netLength").value },
         { name: "padding", value: term("padding") },
         { name: "squaring", value: term("squaring") },
         { name: "spreading", value: term("slit") },
@@ -71,21 +72,21 @@ export function hoopView(plan: Plan, mount: string, system: SizeSystem, units: U
 
 /** What else is cut for a hoop, where it has it. */
 const ALSO = [
-  { key: "hoop.wireLength", name: "Wire for the twist, each", lead: "each wire" },
-  { key: "bridge.blankLength", name: "Bridge's blank", lead: "bridge" },
-  { key: "hoop.inlayLength", name: "Inlay", lead: "inlay" },
+  { key: "hoop.wireLength", name: viewText.wireForTheTwistEach, lead: viewText.eachWire },
+  { key: "bridge.blankLength", name: viewText.bridgesBlank, lead: viewText.bridgeLead },
+  { key: "hoop.inlayLength", name: viewText.inlay, lead: viewText.inlayLead },
 ] as const;
 
 /** What a twist takes up of each wire. */
 function takesUp({ figures }: Pick<Plan, "figures">, cut: number, units: Units): string[] {
   const wire = figures["hoop.wireLength"];
-  return wire && wire.value > cut ? [`twisting takes up ${withUnit(wire.value - cut, "blank", units)} of each wire`] : [];
+  return wire && wire.value > cut ? [viewText.twistingTakesUpOfEach(withUnit(wire.value - cut, "blank", units))] : [];
 }
 
 /** What lies where on the rule; feet with the angle their ends are filed to. */
 function marksOf({ figures }: Pick<Plan, "figures">, mount: string, units: Units): typeof BLANK_MARKS {
   const end = figures[`${mount}.hoop.endAngle`];
-  return end ? { ...BLANK_MARKS, foot: `foot, filed ${showFigure(end, units)}` } : BLANK_MARKS;
+  return end ? { ...BLANK_MARKS, foot: viewText.footFiled(showFigure(end, units)) } : BLANK_MARKS;
 }
 
 /** What it lands at, in the maker's system, and what stretching it back would leave. */
@@ -96,23 +97,23 @@ function whatIf({ code, inside, left, isFar }: WhatIf, system: SizeSystem, thick
   const what = WHAT_IFS[code](smallLength(units).text);
   if (left === null) return `${what}: ${lands}`;
   const back = isFar
-    ? "too far to stretch back"
-    : `stretched back, ${showLength(left, "measured", units)} of ${withUnit(thickness, "measured", units)} left`;
+    ? viewText.tooFarToStretchBack
+    : viewText.stretchedBackOfLeft(showLength(left, "measured", units), withUnit(thickness, "measured", units));
   return `${what}: ${lands}, ${back}`;
 }
 
 const WHAT_IFS: Readonly<Record<WhatIf["code"], (small: string) => string>> = {
-  saw: () => "one more saw pass",
-  hammered: (small) => `hammered ${small} longer`,
-  short: (small) => `cut ${small} short`,
+  saw: () => viewText.oneMoreSawPass,
+  hammered: (small) => viewText.hammeredLonger(small),
+  short: (small) => viewText.cutShort(small),
 };
 
 /** In the maker's system; a mandrel's readings have no step of their own, so in US sizes. */
 function eachLost(system: SizeSystem, asked: number, perMillimetre: number, units: Units): string {
   const small = smallLength(units);
-  const each = `${small.each} lost`;
+  const each = viewText.lost(small.each);
   const lost = perMillimetre * small.mm;
-  if (system === "diameter") return `${each} is ${withUnit(lost, "measured", units)} inside`;
+  if (system === "diameter") return viewText.isInside(each, withUnit(lost, "measured", units));
   const told = system === "mandrel" ? "us" : system;
-  return `${each} costs ${sizeLost(told, asked, lost).toFixed(2)} ${SYSTEM_NAMES[told]} sizes`;
+  return viewText.costsSizes(each, sizeLost(told, asked, lost).toFixed(2), SYSTEM_NAMES[told]);
 }

@@ -13,6 +13,8 @@ import { useUnits } from "@/ui/tray";
 import { TURNS_IN, TURNS_PER } from "@/words/show";
 import { capital } from "@/words/names";
 import { countField, hoopOf, partField, sleeveField } from "./fields";
+import { commonText } from "@/words/common";
+import { worksText } from "@/words/screens/hoop";
 
 interface WorkScreen {
   readonly name: string;
@@ -25,26 +27,26 @@ interface WorkScreen {
 /** What can be done with a hoop's stock: how it is begun, and its measures. */
 export const WORK_SCREENS: Readonly<Record<WorkName, WorkScreen>> = {
   slit: {
-    name: "Slit",
-    advice: "sawn down the middle, and spread",
+    name: worksText.slit,
+    advice: worksText.sawnDownTheMiddleAnd,
     start: (hoop) => void (hoop.slit = { length: 8, spread: hoop.stock.width + 2.5 }),
     Fields: SlitFields,
   },
   strands: {
-    name: "Strands",
-    advice: "wires side by side",
+    name: worksText.strands,
+    advice: worksText.wiresSideBySide,
     start: (hoop) => void (hoop.strands = { count: 2, soldered: "all" }),
     Fields: StrandFields,
   },
   taper: {
-    name: "Taper",
-    advice: "wide in front, narrow at the back",
+    name: worksText.taper,
+    advice: worksText.wideInFrontNarrowAt,
     start: ({ stock }) => void (stock.backWidth = Math.max(1, Math.round(stock.width * 6) / 10)),
     Fields: TaperFields,
   },
   twist: {
-    name: "Twist",
-    advice: "wires twisted, as they are or flattened",
+    name: worksText.twist,
+    advice: worksText.wiresTwistedAsTheyAre,
     start: ({ stock }) => {
       const wire = Math.round(stock.thickness * 50) / 100;
       stock.twist = { wire, turns: 3, plies: 2, soldered: true };
@@ -52,9 +54,9 @@ export const WORK_SCREENS: Readonly<Record<WorkName, WorkScreen>> = {
     Fields: TwistFields,
   },
   sleeve: {
-    name: "Sleeve",
-    advice: "wood or the like on a liner, cold",
-    start: (hoop) => void (hoop.sleeve = { name: "bog oak", thickness: 2 }),
+    name: worksText.sleeve,
+    advice: worksText.woodOrTheLikeOn,
+    start: (hoop) => void (hoop.sleeve = { name: worksText.bogOak, thickness: 2 }),
     Fields: SleeveFields,
   },
 };
@@ -74,9 +76,9 @@ function SlitFields({ hoop: { slit } }: Props) {
   const units = useUnits();
   const field = (name: "length" | "spread") => partField(`slit.${name}`, units, (hoop, mm) => void (hoop.slit![name] = mm));
   return (
-    <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
-      <MeasureField field={field("length")} label="Long" value={slit!.length} lights="slit" shape="compact" />
-      <MeasureField field={field("spread")} label="Spread" value={slit!.spread} lights="slit" shape="compact" />
+    <div className="grid gap-x-3 wide:grid-cols-2">
+      <MeasureField field={field("length")} label={worksText.long} value={slit!.length} lights="slit" shape="compact" />
+      <MeasureField field={field("spread")} label={worksText.spread} value={slit!.spread} lights="slit" shape="compact" />
     </div>
   );
 }
@@ -92,12 +94,12 @@ function StrandFields({ hoop: { strands, stock } }: Props) {
   return (
     <>
       <ChoiceField
-        label="Soldered"
-        hint={isAll ? "as one band" : "apart in front"}
+        label={worksText.soldered}
+        hint={isAll ? worksText.asOneBand : worksText.apartInFront}
         value={isAll ? "all" : "back"}
         options={[
-          { value: "all", text: "All along" },
-          { value: "back", text: "The back" },
+          { value: "all", text: worksText.allAlong },
+          { value: "back", text: worksText.theBack },
         ]}
         onChoose={(value) =>
           session.change((piece) => {
@@ -112,10 +114,10 @@ function StrandFields({ hoop: { strands, stock } }: Props) {
           })
         }
       />
-      <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
+      <div className="grid gap-x-3 wide:grid-cols-2">
         <MeasureField
           field={countField("strands.count", 1, (each, value) => void (each.strands!.count = value))}
-          label="Strands"
+          label={worksText.strands}
           value={count}
           lights="stock"
           shape="compact"
@@ -124,14 +126,14 @@ function StrandFields({ hoop: { strands, stock } }: Props) {
           <>
             <MeasureField
               field={partField("strands.soldered", units, (each, mm) => void (each.strands!.soldered = mm))}
-              label="Back"
+              label={worksText.back}
               value={soldered}
               lights="slit"
               shape="compact"
             />
             <MeasureField
               field={partField("strands.spread", units, (each, mm) => void (each.strands!.spread = mm))}
-              label="Spread"
+              label={worksText.spread}
               value={spread ?? null}
               lights="slit"
               shape="compact"
@@ -148,8 +150,8 @@ function TaperFields({ hoop: { stock } }: Props) {
   return (
     <MeasureField
       field={partField("stock.backWidth", units, (hoop, mm) => void (hoop.stock.backWidth = mm))}
-      label="Width at the back"
-      hint="the width above is the front's"
+      label={worksText.widthAtTheBack}
+      hint={worksText.theWidthAboveIsThe}
       value={stock.backWidth ?? null}
       lights="stock"
     />
@@ -163,17 +165,17 @@ function TwistFields({ hoop: { stock } }: Props) {
   const { wire, turns, plies, soldered = true } = stock.twist!;
   return (
     <>
-      <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
+      <div className="grid gap-x-3 wide:grid-cols-2">
         <MeasureField
           field={partField("stock.twist.wire", units, (hoop, mm) => void (hoop.stock.twist!.wire = mm))}
-          label="Wire"
+          label={commonText.wire}
           value={wire}
           lights="stock"
           shape="compact"
         />
         <MeasureField
           field={countField("stock.twist.plies", 1, (hoop, value) => void (hoop.stock.twist!.plies = value))}
-          label="Wires"
+          label={worksText.wires}
           value={plies}
           lights="stock"
           shape="compact"
@@ -186,12 +188,12 @@ function TwistFields({ hoop: { stock } }: Props) {
         lights="stock"
       />
       <ChoiceField
-        label="Before flattening"
-        hint="flattened where the stock is thinner than the twist"
+        label={worksText.beforeFlattening}
+        hint={worksText.flattenedWhereTheStockIs}
         value={soldered ? "soldered" : "loose"}
         options={[
-          { value: "soldered", text: "Soldered" },
-          { value: "loose", text: "Loose" },
+          { value: "soldered", text: worksText.soldered },
+          { value: "loose", text: worksText.loose },
         ]}
         onChoose={(value) => session.change((piece) => void (hoopOf(piece).stock.twist!.soldered = value === "soldered"))}
       />
@@ -205,20 +207,26 @@ function SleeveFields({ hoop: { sleeve, stock } }: Props) {
   const { thickness, inlay } = sleeve!;
   return (
     <>
-      <TextField field={sleeveField} label="Sleeve of" hint="wood, horn or the like" value={sleeve!.name ?? ""} shape="wide" />
+      <TextField
+        field={sleeveField}
+        label={worksText.sleeveOf}
+        hint={worksText.woodHornOrTheLike}
+        value={sleeve!.name ?? ""}
+        shape="wide"
+      />
       <MeasureField
         field={partField("sleeve.thickness", units, (hoop, mm) => void (hoop.sleeve!.thickness = mm))}
-        label="Sleeve thick"
+        label={worksText.sleeveThick}
         value={thickness}
         lights="sleeve"
       />
       <ChoiceField
-        label="Inlay"
-        hint={inlay ? METALS[inlay.metal ?? stock.metal].name : "a strip let into it"}
+        label={worksText.inlay}
+        hint={inlay ? METALS[inlay.metal ?? stock.metal].name : worksText.aStripLetIntoIt}
         value={inlay ? "strip" : "none"}
         options={[
           { value: "none", text: capital("none") },
-          { value: "strip", text: "A strip" },
+          { value: "strip", text: worksText.aStrip },
         ]}
         onChoose={(value) =>
           session.change((piece) => {
@@ -229,17 +237,17 @@ function SleeveFields({ hoop: { sleeve, stock } }: Props) {
         }
       />
       {inlay && (
-        <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
+        <div className="grid gap-x-3 wide:grid-cols-2">
           <MeasureField
             field={partField("sleeve.inlay.width", units, (hoop, mm) => void (hoop.sleeve!.inlay!.width = mm))}
-            label="Wide"
+            label={worksText.wide}
             value={inlay.width}
             lights="sleeve"
             shape="compact"
           />
           <MeasureField
             field={partField("sleeve.inlay.depth", units, (hoop, mm) => void (hoop.sleeve!.inlay!.depth = mm))}
-            label="Deep"
+            label={worksText.deep}
             value={inlay.depth}
             lights="sleeve"
             shape="compact"

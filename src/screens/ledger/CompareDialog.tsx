@@ -7,6 +7,7 @@ import { useTrayState, useUnits } from "@/ui/tray";
 import { dayText } from "@/words/dates";
 import { type Entry } from "./entries";
 import { compared } from "./compare";
+import { compareDialogText } from "@/words/screens/ledger";
 
 /** Two or three makes side by side, a line a thing; what differs is marked. */
 export function CompareDialog({ entries, onClose }: { readonly entries: readonly Entry[]; readonly onClose: () => void }) {
@@ -20,11 +21,11 @@ export function CompareDialog({ entries, onClose }: { readonly entries: readonly
   const groups = compared(makes, units);
   const columns = { gridTemplateColumns: `repeat(${makes.length}, minmax(0, 1fr))` };
   return (
-    <Dialog title={`${makes.length} makes side by side`} onClose={onClose} width={860}>
-      <div role="table" aria-label="Makes side by side" className="text-[13px]">
+    <Dialog title={compareDialogText.countSideBySide(makes.length)} onClose={onClose} width={860}>
+      <div role="table" aria-label={compareDialogText.makesSideBySide} className="text-sm">
         <div role="row" className="sticky -top-4 z-10 grid bg-sheet py-1 lg:grid-cols-[180px_1fr]">
           <span role="columnheader" className="text-soft">
-            <span className="text-[#8a5a00]">◆</span> differs
+            <span className="text-warn">◆</span> {compareDialogText.differs}
           </span>
           <span role="presentation" className="grid gap-x-3" style={columns}>
             {makes.map(({ entry: { make, piece } }) => (
@@ -38,23 +39,19 @@ export function CompareDialog({ entries, onClose }: { readonly entries: readonly
           <div key={title} role="rowgroup" aria-label={title}>
             <h2 className="section-head mt-3">{title}</h2>
             {rows.map(({ name, cells, differs }) => (
-              <div
-                key={name}
-                role="row"
-                className={`grid border-t border-hair py-1 lg:grid-cols-[180px_1fr] ${differs ? "bg-[#fdf6e3]" : ""}`}
-              >
+              <div key={name} role="row" className={`grid border-t border-hair py-1 lg:grid-cols-[180px_1fr] ${differs ? "bg-note" : ""}`}>
                 <span role="rowheader" className="pr-2 text-soft">
                   {differs && (
-                    <span aria-hidden="true" className="text-[#8a5a00]">
+                    <span aria-hidden="true" className="text-warn">
                       ◆{" "}
                     </span>
                   )}
                   {name}
-                  {differs && <span className="sr-only">, differs</span>}
+                  {differs && <span className="sr-only">{compareDialogText.andDiffers}</span>}
                 </span>
                 <span role="presentation" className="grid gap-x-3" style={columns}>
                   {cells.map((cell, i) => (
-                    <span key={i} role="cell" className={`min-w-0 break-words ${differs ? "font-[640]" : ""}`}>
+                    <span key={i} role="cell" className={`min-w-0 break-words ${differs ? "font-strong" : ""}`}>
                       {cell || "–"}
                     </span>
                   ))}
@@ -66,7 +63,7 @@ export function CompareDialog({ entries, onClose }: { readonly entries: readonly
       </div>
       <DialogActions>
         <button type="button" className="btn btn-main" onClick={onClose}>
-          Close
+          {compareDialogText.close}
         </button>
       </DialogActions>
     </Dialog>

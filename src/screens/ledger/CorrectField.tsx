@@ -2,6 +2,7 @@
 
 import { useId } from "react";
 import { useHalfTyped } from "@/ui/half-typed";
+import { correctFieldText } from "@/words/screens/ledger";
 
 /** What a text is read as, or why it is nothing. */
 export type Reading<T> = { readonly value: T } | { readonly problem: string };
@@ -62,19 +63,19 @@ export function CorrectField<T>({
   };
   return (
     <div className="border-t border-hair py-1">
-      <div className="flex items-center gap-2 text-[13px]">
+      <div className="flex items-center gap-2 text-sm">
         <label htmlFor={id} className="min-w-0 flex-1">
           {shown}
         </label>
         <span
-          className={`entry ${rows > 1 ? "!h-auto" : ""} ${rows > 1 || longest > 40 ? "w-[62%]" : "w-[190px]"} ${problem ? "entry-wrong" : ""}`}
+          className={`entry ${rows > 1 ? "!h-auto" : ""} ${rows > 1 || longest > 40 ? "w-[62%]" : "w-54.5"} ${problem ? "entry-wrong" : ""}`}
         >
           {rows > 1 ? (
             <textarea
               {...shared}
               rows={rows}
               onChange={(event) => setTyped(event.target.value)}
-              className="w-full min-w-0 resize-y bg-transparent py-1 text-left text-[13.5px] outline-none"
+              className="w-full min-w-0 resize-y bg-transparent py-1 text-left text-sm outline-none"
             />
           ) : (
             <input
@@ -96,9 +97,9 @@ export function CorrectField<T>({
           {unit && <span className="text-soft">{unit}</span>}
         </span>
       </div>
-      <p id={`${id}-told`} className="text-right text-[12px] leading-snug">
-        {problem && <span className="text-bad">◆ {problem}. The record stays as it was.</span>}
-        {!problem && was && <span className="text-soft">was {was}</span>}
+      <p id={`${id}-told`} className="text-right text-xs leading-snug">
+        {problem && <span className="text-bad">{correctFieldText.theRecordStaysAsIt(problem)}</span>}
+        {!problem && was && <span className="text-soft">{correctFieldText.was(was)}</span>}
       </p>
     </div>
   );

@@ -11,6 +11,8 @@ import { fromLocalMinute, localMinute } from "@/words/dates";
 import { readingText } from "@/words/making";
 import { type Units, lengthUnit } from "@/words/show";
 import { CorrectField, type Reading } from "./CorrectField";
+import { commonText } from "@/words/common";
+import { correctMakeText } from "@/words/screens/ledger";
 
 interface Props {
   readonly make: Make;
@@ -30,11 +32,11 @@ export function CorrectMake({ make, nameOf, hasSize }: Props) {
     if (!kept.ok) return warn(`${kept.problem}.`);
     const undo = async () => {
       const isLast = tray.store.getState().makeSteps[make.id]?.past.at(-1) === edit;
-      if (!isLast) return warn("Not undone: this record was corrected again since. Undo that first.");
+      if (!isLast) return warn(correctMakeText.notUndoneThisRecordWas);
       const back = await tray.stepMake(make, "past");
-      if (back === "not-kept") warn("Not undone: the record stays as it was corrected.");
+      if (back === "not-kept") warn(correctMakeText.notUndoneTheRecordStays);
     };
-    say(`Corrected: ${what}`, { name: "Undo", run: () => void undo() });
+    say(correctMakeText.corrected(what), { name: commonText.undo, run: () => void undo() });
   };
   const now = () => new Date().toISOString();
   const { result = {}, piece } = make;
@@ -47,61 +49,61 @@ export function CorrectMake({ make, nameOf, hasSize }: Props) {
     <>
       <div className="mt-2 grid gap-x-6 md:grid-cols-2">
         <CorrectField
-          label="Begun"
+          label={correctMakeText.begun}
           {...{ piece, name: name("started"), type: "datetime-local" }}
           own={localMinute(make.started)}
           was={timeWas(make.datesWas?.findLast(({ started }) => started !== undefined)?.started)}
-          read={(text) => readTime(text, (time) => make.finished === null || time <= make.finished, "It must begin before it is finished")}
-          onCorrect={(started) => setDates("when it was started", { started })}
+          read={(text) => readTime(text, (time) => make.finished === null || time <= make.finished, correctMakeText.itMustBeginBeforeIt)}
+          onCorrect={(started) => setDates(correctMakeText.whenItWasStarted, { started })}
         />
         {make.finished !== null && (
           <CorrectField
-            label="Finished"
+            label={correctMakeText.finished}
             {...{ piece, name: name("finished"), type: "datetime-local" }}
             own={localMinute(make.finished)}
             was={timeWas(make.datesWas?.findLast(({ finished }) => finished !== undefined)?.finished)}
-            read={(text) => readTime(text, (time) => time >= make.started, "It must be finished after it is started")}
-            onCorrect={(finished) => setDates("when it was finished", { finished })}
+            read={(text) => readTime(text, (time) => time >= make.started, correctMakeText.itMustBeFinishedAfter)}
+            onCorrect={(finished) => setDates(correctMakeText.whenItWasFinished, { finished })}
           />
         )}
         {hasSize && (
           <CorrectField
-            label="Size reached"
+            label={correctMakeText.sizeReached}
             {...{ piece, name: name("size"), longest: 24 }}
             own={result.size ?? ""}
             was={told(lastWas("size"))}
             read={readWords}
-            onCorrect={(size) => setResult("the size reached", { size: size === "" ? null : oneLine(size) })}
+            onCorrect={(size) => setResult(correctMakeText.theSizeReached, { size: size === "" ? null : oneLine(size) })}
           />
         )}
         <CorrectField
-          label="Minutes at the bench"
+          label={correctMakeText.minutesAtTheBench}
           {...{ piece, name: name("minutes") }}
           own={result.minutes === undefined ? "" : String(result.minutes)}
           was={told(lastWas("minutes"))}
           read={readMinutes}
-          onCorrect={(minutes) => setResult("the minutes", { minutes })}
+          onCorrect={(minutes) => setResult(correctMakeText.theMinutes, { minutes })}
         />
       </div>
       <CorrectField
-        label="Note for next time"
+        label={correctMakeText.noteForNextTime}
         {...{ piece, name: name("words"), longest: 2000, rows: 2 }}
         own={result.words ?? ""}
         was={told(lastWas("words"))}
         read={readWords}
-        onCorrect={(words) => setResult("the note", { words: words.trim() === "" ? null : words })}
+        onCorrect={(words) => setResult(correctMakeText.theNote, { words: words.trim() === "" ? null : words })}
       />
       <CorrectField
-        label="Notes of the make"
+        label={correctMakeText.notesOfTheMake}
         {...{ piece, name: name("notes"), longest: 20_000, rows: 2 }}
         own={make.notes}
         was={told(make.notesWas?.at(-1)?.value)}
         read={readWords}
-        onCorrect={(notes) => void correct("the notes", correctedNotes(make, notes, now()))}
+        onCorrect={(notes) => void correct(correctMakeText.theNotes, correctedNotes(make, notes, now()))}
       />
-      <section aria-label="Correct what was read" className="mt-3">
-        <h2 className="section-head">Measured</h2>
-        {make.measured.length === 0 && <p className="text-[13px] text-soft">Nothing was measured.</p>}
+      <section aria-label={correctMakeText.correctWhatWasRead} className="mt-3">
+        <h2 className="section-head">{commonText.measured}</h2>
+        {make.measured.length === 0 && <p className="text-sm text-soft">{correctMakeText.nothingWasMeasured}</p>}
         {make.measured.map((reading) => {
           const { figure, at, was = [] } = reading;
           const of = nameOf(reading);
@@ -118,8 +120,8 @@ export function CorrectMake({ make, nameOf, hasSize }: Props) {
                 onCorrect={(value) => void correct(of, correctedReading(reading, { value }, now()))}
               />
               <CorrectField
-                label={`${of}: method`}
-                shown="Method"
+                label={correctMakeText.method(of)}
+                shown={correctMakeText.methodLabel}
                 {...{ piece, name: name(`${figure} ${at} method`), longest: 40 }}
                 own={reading.method ?? ""}
                 was={told(was.findLast(({ method }) => method !== undefined)?.method)}
@@ -141,7 +143,7 @@ function readWords(text: string): Reading<string> {
 function readMinutes(text: string): Reading<number | null> {
   if (text.trim() === "") return { value: null };
   const minutes = readAmount(text);
-  return minutes === null ? { problem: `"${text.trim()}" is not a time: type minutes, e.g. 95` } : { value: minutes };
+  return minutes === null ? { problem: correctMakeText.isNotATimeType(text.trim()) } : { value: minutes };
 }
 
 function readValue(text: string, isMass: boolean, units: Units): Reading<number> {
@@ -149,7 +151,7 @@ function readValue(text: string, isMass: boolean, units: Units): Reading<number>
   const value = isMass ? readAmount(text) : lengthOf(text, units);
   return value !== null && value > 0
     ? { value }
-    : { problem: typed === "" ? "Empty: type what it read" : `"${typed}" is not a measure: type what it read` };
+    : { problem: typed === "" ? correctMakeText.emptyTypeWhatItRead : correctMakeText.isNotAMeasureType(typed) };
 }
 
 function lengthOf(text: string, units: Units): number | null {
@@ -163,7 +165,7 @@ function valueText({ figure, value }: Pick<Measured, "figure" | "value">, units:
 
 function readTime(text: string, isRight: (iso: string) => boolean, otherwise: string): Reading<string> {
   const time = fromLocalMinute(text);
-  if (time === null) return { problem: `"${text}" is not a date with a time` };
+  if (time === null) return { problem: correctMakeText.isNotADateWith(text) };
   return isRight(time) ? { value: time } : { problem: otherwise };
 }
 

@@ -14,6 +14,7 @@ import { dayParts, dayText } from "@/words/dates";
 import { type Units, showLength } from "@/words/show";
 import { type Entry } from "./entries";
 import { LossBar, LossLines, type LossScale } from "./LossRule";
+import { ledgerRowsText } from "@/words/screens/ledger";
 
 const ROW = { wide: 32, narrow: 96 } as const;
 const BEYOND = 8;
@@ -102,9 +103,9 @@ const Line = memo(
     const isOther = loss !== undefined && loss.method !== learned?.method;
     const left = isOther ? "other" : isFar ? "far" : null;
     const why = isOther
-      ? `${loss.method || "no method given"}: counted separately`
+      ? ledgerRowsText.countedSeparately(loss.method || ledgerRowsText.noMethodGiven)
       : isFar
-        ? `left out${note === "" ? "" : `: ${note}`}`
+        ? ledgerRowsText.leftOut(note === "" ? "" : `: ${note}`)
         : "";
     const shown = (of: LossKind) => (lost[of] === undefined ? "–" : showLength(lost[of].value, "measured", units));
     const name = (
@@ -112,38 +113,35 @@ const Line = memo(
         type="button"
         onClick={() => onOpen(make.id)}
         title={piece.name}
-        className="tap block max-w-full truncate text-left font-[640] hover:underline max-lg:min-h-[44px]"
+        className="tap block max-w-full truncate text-left font-strong hover:underline max-lg:min-h-touch"
       >
         {piece.name}
-        {make.finished === null && <span className="ml-1.5 text-[12px] font-normal text-accent">under way</span>}
+        {make.finished === null && <span className="ml-1.5 text-xs font-normal text-accent">{ledgerRowsText.underWay}</span>}
       </button>
     );
     const bar =
       loss === undefined ? (
-        <span className="pl-2 text-[11.5px] text-soft">
-          {learned?.kind === "hoop.length" && piece.carrier.type !== "hoop" ? "no hoop" : "not measured"}
+        <span className="pl-2 text-xs text-soft">
+          {learned?.kind === "hoop.length" && piece.carrier.type !== "hoop" ? ledgerRowsText.noHoop : ledgerRowsText.notMeasured}
         </span>
       ) : (
         <LossBar value={loss.value} x={x} width={chart} units={units} left={left} why={why} />
       );
     if (!isWide) {
       return (
-        <div
-          role="row"
-          className="grid h-full grid-cols-[44px_62px_1fr_auto] items-center gap-x-2 border-t border-hair px-3.5 text-[13.5px]"
-        >
+        <div role="row" className="grid h-full grid-cols-[44px_62px_1fr_auto] items-center gap-x-2 border-t border-hair px-3.5 text-sm">
           <span role="cell" className="leading-tight">
-            <b>{day.month}</b> {day.day} {day.year && <small className="block text-[11.5px] text-soft">{day.year}</small>}
+            <b>{day.month}</b> {day.day} {day.year && <small className="block text-xs text-soft">{day.year}</small>}
           </span>
           <span role="cell">
             <Stones piece={piece} />
           </span>
           <span role="cell" className="min-w-0">
             {name}
-            <small className="block truncate max-lg:-mt-2 text-[12px] text-soft">{note || metals.join(", ")}</small>
+            <small className="block truncate max-lg:-mt-2 text-xs text-soft">{note || metals.join(", ")}</small>
           </span>
           <span role="cell" className="text-right leading-tight">
-            {wanted && <span className="block text-[12px] text-soft">{wanted}</span>}
+            {wanted && <span className="block text-xs text-soft">{wanted}</span>}
             <b>{reached}</b>
           </span>
           <span role="cell" className="relative col-span-4 -mt-1">
@@ -156,22 +154,20 @@ const Line = memo(
     return (
       <div role="row" className="relative flex h-full items-center border-t border-hair">
         <span role="cell" className="absolute inset-y-0 left-0 flex">
-          <label className="grid w-[25px] place-items-center" title="Compare side by side">
+          <label className="grid w-7.5 place-items-center" title={ledgerRowsText.compareSideBySide}>
             <input
               type="checkbox"
               checked={isChosen}
-              aria-label={`Compare ${piece.name}, ${dayText(make.started)}`}
+              aria-label={ledgerRowsText.compare(piece.name, dayText(make.started))}
               onChange={() => onChoose(make.id)}
-              className="h-[13px] w-[13px] accent-[#0b5d66]"
+              className="h-3.5 w-3.5 accent-accent"
             />
           </label>
         </span>
-        <div
-          className={`grid min-w-0 flex-1 items-center pl-[25px] text-[13.5px] ${COLUMNS} [&>*:nth-child(n+6)]:text-right [&>*]:whitespace-nowrap`}
-        >
+        <div className={`grid min-w-0 flex-1 items-center pl-7 text-sm ${COLUMNS} [&>*:nth-child(n+6)]:text-right [&>*]:whitespace-nowrap`}>
           <span role="cell">
-            <b className="inline-block w-[66px]">
-              {day.month} {day.year && <span className="text-[12px] font-[440] text-soft">{day.year}</span>}
+            <b className="inline-block w-19">
+              {day.month} {day.year && <span className="text-xs font-light text-soft">{day.year}</span>}
             </b>
             {day.day}
           </span>
@@ -181,19 +177,19 @@ const Line = memo(
           <span role="cell" className="min-w-0">
             {name}
           </span>
-          <span role="cell" title={note} className="truncate px-2 text-[12.5px] text-soft">
+          <span role="cell" title={note} className="truncate px-2 text-sm text-soft">
             {note}
           </span>
-          <span role="cell" title={metals.join(", ")} className="truncate text-[12.5px] text-soft">
+          <span role="cell" title={metals.join(", ")} className="truncate text-sm text-soft">
             {metals.map((metal) => metal.replace(" silver", "")).join(", ")}
           </span>
           <span role="cell">{wanted || "–"}</span>
-          <span role="cell" className="font-[640]">
+          <span role="cell" className="font-strong">
             {reached || "–"}
           </span>
           <span role="cell">{shown("wall.length")}</span>
           <span role="cell">{minutes ?? "–"}</span>
-          <span role="cell" className="pr-1.5 font-[680]">
+          <span role="cell" className="pr-1.5 font-strong">
             {shown("hoop.length")}
           </span>
         </div>
@@ -250,7 +246,7 @@ function Stones({ piece }: { readonly piece: Piece }) {
         const x = 28 + (before - (wide - 1) / 2 - box.left) * perMm;
         return (
           <Millimetres key={i} x={x} y={15 + ((box.high + box.low) / 2) * perMm} scale={{ times: 1, perMm }}>
-            <Shape curve={curve} fill={colour} stroke="#8d989c" strokeWidth={1.2} />
+            <Shape curve={curve} fill={colour} stroke="var(--color-metal-mid)" strokeWidth={1.2} />
           </Millimetres>
         );
       })}

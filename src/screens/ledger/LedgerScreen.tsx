@@ -22,6 +22,8 @@ import { MOST_COMPARED } from "./most-compared";
 import { type Asked, type Entry, type SortKey, askedFor, entryOf } from "./entries";
 import { COLUMNS, LedgerRows } from "./LedgerRows";
 import { LossLines, LossRule, RULE_TALL } from "./LossRule";
+import { commonText } from "@/words/common";
+import { ledgerScreenText } from "@/words/screens/ledger";
 
 const loadTable = () => import("@/formats/makes-csv");
 const MakeDialog = lazy(() => import("./MakeDialog").then((each) => ({ default: each.MakeDialog })));
@@ -29,10 +31,10 @@ const CompareDialog = lazy(() => import("./CompareDialog").then((each) => ({ def
 const NextCutView = lazy(() => import("./NextCutView").then((each) => ({ default: each.NextCutView })));
 
 const KINDS = [
-  { kind: null, name: "All" },
-  { kind: "ring", name: "Rings" },
-  { kind: "pendant", name: "Pendants" },
-  { kind: "earrings", name: "Earrings" },
+  { kind: null, name: ledgerScreenText.all },
+  { kind: "ring", name: ledgerScreenText.rings },
+  { kind: "pendant", name: ledgerScreenText.pendants },
+  { kind: "earrings", name: ledgerScreenText.earrings },
 ] as const;
 
 const NOTHING_ASKED: Asked = { search: "", kind: null, metal: null, stone: null, sort: "date", isDown: true };
@@ -49,7 +51,7 @@ export function LedgerScreen() {
   const makes = useTrayState((state) => state.makes);
   const isWhole = useTrayState((state) => state.areMakesWhole);
   const bench = useTrayState((state) => state.bench);
-  useTitle("Ledger");
+  useTitle(ledgerScreenText.ledger);
   useWhenIdle(tray.readRestOfMakes, IDLE_TIMEOUT);
   const [asked, ask] = useState(NOTHING_ASKED);
   const [opened, open] = useState<string | null>(null);
@@ -64,7 +66,7 @@ export function LedgerScreen() {
     (id: string) => {
       const next = new Set(sideNow.current);
       if (!next.delete(id)) next.add(id);
-      if (next.size > MOST_COMPARED) say(`${MOST_COMPARED} makes at most stand side by side: remove one first.`);
+      if (next.size > MOST_COMPARED) say(ledgerScreenText.makesAtMostStandSide(MOST_COMPARED));
       else setSide(next);
     },
     [say],
@@ -99,7 +101,7 @@ export function LedgerScreen() {
       type="button"
       onClick={() => sortBy(sort)}
       aria-pressed={asked.sort === sort}
-      className={`tap ${asked.sort === sort ? "font-[640] text-ink" : "hover:underline"}`}
+      className={`tap ${asked.sort === sort ? "font-strong text-ink" : "hover:underline"}`}
     >
       {name} {under && <span className="block">{under}</span>}
       {asked.sort === sort ? (asked.isDown ? "↓" : "↑") : ""}
@@ -107,17 +109,17 @@ export function LedgerScreen() {
   );
   return (
     <main className="flex min-h-dvh flex-col overflow-x-clip">
-      <h1 className="sr-only">Ledger</h1>
+      <h1 className="sr-only">{ledgerScreenText.ledger}</h1>
       <NavBar>
-        <span className="text-[12.5px] text-soft max-lg:w-full">
+        <span className="text-sm text-soft max-lg:w-full">
           {bench.name && `${bench.name}, `}
           {counted(shown.length, "make")}
-          {minutes > 0 && `, ${minutesText(minutes)} of work`}
+          {minutes > 0 && ledgerScreenText.ofWork(minutesText(minutes))}
         </span>
         <UnitSwitch />
         <FindButton />
         <button type="button" className="btn" onClick={pick}>
-          Open file
+          {ledgerScreenText.openFile}
         </button>
         <button
           type="button"
@@ -127,45 +129,57 @@ export function LedgerScreen() {
             void loadTable().then(({ makesCsv }) => saveFile("hoop-ledger-makes.csv", makesCsv(shown.map((each) => each.make))))
           }
         >
-          Save as a table
+          {ledgerScreenText.saveAsATable}
         </button>
       </NavBar>
-      <div className="flex flex-wrap items-center gap-2 border-b border-line bg-paper px-[18px] py-2 max-lg:px-3.5">
-        <label className="flex h-[29px] w-[200px] items-center rounded-[5px] border border-line bg-sheet px-2 max-lg:h-[44px] max-lg:flex-1">
+      <div className="flex flex-wrap items-center gap-2 border-b border-line bg-paper px-5 py-2 max-lg:px-3.5">
+        <label className="flex h-8.5 w-57 items-center rounded-md border border-line bg-sheet px-2 max-lg:h-touch max-lg:flex-1">
           <input
             ref={search}
             type="search"
             value={asked.search}
-            placeholder="Name, stone, note"
-            aria-label="Search the ledger"
+            placeholder={ledgerScreenText.nameStoneNote}
+            aria-label={ledgerScreenText.searchTheLedger}
             onChange={(event) => set({ search: event.target.value })}
-            className="w-0 min-w-0 flex-1 bg-transparent text-[13px] outline-none"
+            className="w-0 min-w-0 flex-1 bg-transparent text-sm outline-none"
           />
           <kbd className="key max-lg:hidden">F</kbd>
         </label>
-        <div role="group" aria-label="Kind" className="inline-flex rounded-[5px] border border-line text-[12.5px] max-lg:w-full">
+        <div role="group" aria-label={ledgerScreenText.kind} className="inline-flex rounded-md border border-line text-sm max-lg:w-full">
           {KINDS.map(({ kind, name }) => (
             <button
               key={name}
               type="button"
               aria-pressed={asked.kind === kind}
               onClick={() => set({ kind })}
-              className={`px-[9px] py-1 first:rounded-l-[4px] last:rounded-r-[4px] max-lg:h-[44px] max-lg:flex-1 ${asked.kind === kind ? "bg-ink text-white" : "bg-sheet text-soft"}`}
+              className={`px-2.5 py-1 first:rounded-l-sm last:rounded-r-sm max-lg:h-touch max-lg:flex-1 ${asked.kind === kind ? "bg-ink text-white" : "bg-sheet text-soft"}`}
             >
               {name} {counts[String(kind)]}
             </button>
           ))}
         </div>
-        <Chooser label="Metal" any="Any metal" value={asked.metal} options={metals} onChoose={(metal) => set({ metal })} />
-        <Chooser label="Stone" any="Any stone" value={asked.stone} options={stones} onChoose={(stone) => set({ stone })} />
+        <Chooser
+          label={commonText.metal}
+          any={ledgerScreenText.anyMetal}
+          value={asked.metal}
+          options={metals}
+          onChoose={(metal) => set({ metal })}
+        />
+        <Chooser
+          label={ledgerScreenText.stone}
+          any={ledgerScreenText.anyStone}
+          value={asked.stone}
+          options={stones}
+          onChoose={(stone) => set({ stone })}
+        />
         {chosen && (
           <div className="ml-auto flex items-center gap-2.5 max-lg:ml-0 max-lg:w-full">
-            <b className="text-[15px]">What your hands take off</b>
+            <b className="text-base">{ledgerScreenText.whatYourHandsTakeOff}</b>
             <select
-              aria-label="Of what, by which method"
+              aria-label={ledgerScreenText.ofWhatByWhichMethod}
               value={keyOf(chosen)}
               onChange={(event) => chooseLoss(event.target.value)}
-              className="btn font-semibold max-lg:h-[44px] max-lg:min-w-0 max-lg:flex-1"
+              className="btn font-semibold max-lg:h-touch max-lg:min-w-0 max-lg:flex-1"
             >
               {learned.map((each) => (
                 <option key={keyOf(each)} value={keyOf(each)}>
@@ -179,29 +193,29 @@ export function LedgerScreen() {
       </div>
       <div
         ref={ref}
-        {...(all.length > 0 && { role: "table", "aria-label": "Makings", "aria-rowcount": shown.length })}
+        {...(all.length > 0 && { role: "table", "aria-label": ledgerScreenText.makings, "aria-rowcount": shown.length })}
         className="relative min-w-0 flex-1 overflow-x-clip bg-sheet"
       >
         {all.length === 0 && <Empty isWhole={isWhole} />}
         {all.length > 0 && (
-          <div role="row" className="sticky top-0 z-10 flex items-end border-b border-[#8a9596] bg-sheet">
+          <div role="row" className="sticky top-0 z-10 flex items-end border-b border-metal-mid bg-sheet">
             {isWide && (
               <div
-                className={`grid min-w-0 flex-1 items-end pb-1.5 pl-[25px] text-[12px] leading-tight text-soft ${COLUMNS} [&>*:nth-child(n+6)]:text-right`}
+                className={`grid min-w-0 flex-1 items-end pb-1.5 pl-7 text-xs leading-tight text-soft ${COLUMNS} [&>*:nth-child(n+6)]:text-right`}
               >
-                <span role="columnheader">{head("date", "Date")}</span>
-                <span role="columnheader">Stones</span>
-                <span role="columnheader">{head("name", "Piece")}</span>
+                <span role="columnheader">{head("date", ledgerScreenText.date)}</span>
+                <span role="columnheader">{ledgerScreenText.stones}</span>
+                <span role="columnheader">{head("name", ledgerScreenText.piece)}</span>
                 <span role="columnheader" className="px-2">
-                  Note
+                  {ledgerScreenText.note}
                 </span>
-                <span role="columnheader">Metal</span>
-                <span role="columnheader">Wanted</span>
-                <span role="columnheader">Reached</span>
-                <span role="columnheader">{head("strip", "Strip", "lost")}</span>
-                <span role="columnheader">{head("minutes", "Minutes")}</span>
+                <span role="columnheader">{commonText.metal}</span>
+                <span role="columnheader">{ledgerScreenText.wanted}</span>
+                <span role="columnheader">{ledgerScreenText.reached}</span>
+                <span role="columnheader">{head("strip", commonText.strip, "lost")}</span>
+                <span role="columnheader">{head("minutes", ledgerScreenText.minutes)}</span>
                 <span role="columnheader" className="pr-1.5">
-                  {head("hoop", "Hoop", "lost")}
+                  {head("hoop", ledgerScreenText.hoop, "lost")}
                 </span>
               </div>
             )}
@@ -233,8 +247,8 @@ export function LedgerScreen() {
             />
           )}
         </div>
-        {all.length > 0 && shown.length === 0 && <p className="px-[18px] py-6 text-soft">No make matches.</p>}
-        {!isWhole && all.length > 0 && <p className="px-[18px] py-2 text-[12.5px] text-soft">Reading the rest of your makes</p>}
+        {all.length > 0 && shown.length === 0 && <p className="px-5 py-6 text-soft">{ledgerScreenText.noMakeMatches}</p>}
+        {!isWhole && all.length > 0 && <p className="px-5 py-2 text-sm text-soft">{ledgerScreenText.readingTheRestOfYour}</p>}
       </div>
       <div className="sticky bottom-0 z-10 max-lg:contents">
         {side.size > 0 && (
@@ -293,7 +307,7 @@ function Chooser({ label, any, value, options, onChoose }: ChooserProps) {
       aria-label={label}
       value={value ?? ""}
       onChange={(event) => onChoose(event.target.value === "" ? null : event.target.value)}
-      className="btn max-lg:h-[44px] max-lg:min-w-0 max-lg:flex-1"
+      className="btn max-lg:h-touch max-lg:min-w-0 max-lg:flex-1"
     >
       <option value="">{any}</option>
       {options.map((each) => (
@@ -307,14 +321,11 @@ function Chooser({ label, any, value, options, onChoose }: ChooserProps) {
 
 function Empty({ isWhole }: { readonly isWhole: boolean }) {
   return (
-    <div className="mx-auto max-w-[560px] px-4 py-16">
-      <h2 className="text-[22px] font-bold [font-stretch:92%]">{isWhole ? "Nothing is written down yet." : "Opening the ledger"}</h2>
-      {isWhole && (
-        <p className="mt-2 text-soft">
-          Open a piece and choose At the bench: what you cut, the size it reached and what went wrong are kept here as you work. From the
-          third make of a kind on, the ledger tells you what your hands take off.
-        </p>
-      )}
+    <div className="mx-auto max-w-160 px-4 py-16">
+      <h2 className="text-2xl font-bold font-condensed">
+        {isWhole ? ledgerScreenText.nothingIsWrittenDownYet : ledgerScreenText.openingTheLedger}
+      </h2>
+      {isWhole && <p className="mt-2 text-soft">{ledgerScreenText.openAPieceAndChoose}</p>}
     </div>
   );
 }

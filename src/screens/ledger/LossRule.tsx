@@ -4,6 +4,7 @@ import { type ScaleLinear } from "d3";
 import { MM_PER_INCH } from "@/core/measure/reading";
 import { type Learned } from "@/core/piece/ledger";
 import { type Units, showLength, withUnit } from "@/words/show";
+import { lossRuleText } from "@/words/screens/ledger";
 
 /** What a chart of losses is drawn by: mm to px along its width. */
 export type LossScale = ScaleLinear<number, number>;
@@ -27,7 +28,11 @@ export function LossRule({ learned, x, width, units }: RuleProps) {
   const most = x.domain()[1]! / unit;
   const ticks = Array.from({ length: Math.floor(most / fine) + 1 }, (_, i) => i);
   const isClose = x(estimate) - x(prior) < 90;
-  const mine = `yours ${showLength(estimate, "measured", units)}${spread === null ? "" : ` ± ${showLength(spread, "measured", units)}`}, from ${kept.length}`;
+  const mine = lossRuleText.yoursFrom(
+    showLength(estimate, "measured", units),
+    spread === null ? "" : ` ± ${showLength(spread, "measured", units)}`,
+    kept.length,
+  );
   const isRight = x(estimate) > width * 0.55;
   return (
     <svg
@@ -35,17 +40,30 @@ export function LossRule({ learned, x, width, units }: RuleProps) {
       height={RULE_TALL}
       className="block"
       role="img"
-      aria-label={`${mine} makes; standard ${showLength(prior, "measured", units)}`}
+      aria-label={lossRuleText.makesStandard(mine, showLength(prior, "measured", units))}
     >
-      <rect x={0} y={HEAD} width={width} height={RULE_TALL - HEAD} fill="#eceeec" stroke="#b9c1c4" />
+      <rect x={0} y={HEAD} width={width} height={RULE_TALL - HEAD} fill="var(--color-paper)" stroke="var(--color-metal)" />
       {ticks.map((i) => {
         const at = x(i * fine * unit);
         const tall = i % 10 === 0 ? 17 : i % 5 === 0 ? 12 : 7;
         return (
           <g key={i}>
-            <line x1={at} x2={at} y1={RULE_TALL} y2={RULE_TALL - tall} stroke="#39444a" strokeWidth={i % 5 === 0 ? 1 : 0.7} />
+            <line
+              x1={at}
+              x2={at}
+              y1={RULE_TALL}
+              y2={RULE_TALL - tall}
+              stroke="var(--color-metal-deep)"
+              strokeWidth={i % 5 === 0 ? 1 : 0.7}
+            />
             {i % 5 === 0 && at < width - 12 && (
-              <text x={at + 3} y={HEAD + 13} fontSize={i % 10 === 0 ? 13.5 : 11.5} fontWeight={i % 10 === 0 ? 640 : 480} fill="#2a3439">
+              <text
+                x={at + 3}
+                y={HEAD + 13}
+                fontSize={i % 10 === 0 ? 13.5 : 11.5}
+                fontWeight={i % 10 === 0 ? 640 : 480}
+                fill="var(--color-metal-deep)"
+              >
                 {Number((i * fine).toFixed(2))}
               </text>
             )}
@@ -53,8 +71,8 @@ export function LossRule({ learned, x, width, units }: RuleProps) {
         );
       })}
       {(!isClose || x(prior) > 90) && (
-        <text x={x(prior) - 4} y={HEAD - 9} textAnchor={x(prior) > 90 ? "end" : "start"} fontSize={12.5} fill="#566264">
-          standard {showLength(prior, "measured", units)}
+        <text x={x(prior) - 4} y={HEAD - 9} textAnchor={x(prior) > 90 ? "end" : "start"} fontSize={13} fill="var(--color-soft)">
+          {lossRuleText.standard(showLength(prior, "measured", units))}
         </text>
       )}
       <text
@@ -63,13 +81,13 @@ export function LossRule({ learned, x, width, units }: RuleProps) {
         textAnchor={isRight ? "end" : "start"}
         fontSize={13}
         fontWeight={640}
-        fill="#0b5d66"
+        fill="var(--color-accent)"
       >
         {mine}
       </text>
-      <line x1={x(prior)} x2={x(prior)} y1={HEAD - 4} y2={RULE_TALL} stroke="#5b6769" strokeDasharray="4 3" strokeWidth={1.2} />
-      <path d={`M${x(estimate)} ${HEAD}l-5 -8h10z`} fill="#0b5d66" />
-      <line x1={x(estimate)} x2={x(estimate)} y1={HEAD} y2={RULE_TALL} stroke="#0b5d66" strokeWidth={2} />
+      <line x1={x(prior)} x2={x(prior)} y1={HEAD - 4} y2={RULE_TALL} stroke="var(--color-soft)" strokeDasharray="4 3" strokeWidth={1.2} />
+      <path d={`M${x(estimate)} ${HEAD}l-5 -8h10z`} fill="var(--color-accent)" />
+      <line x1={x(estimate)} x2={x(estimate)} y1={HEAD} y2={RULE_TALL} stroke="var(--color-accent)" strokeWidth={2} />
     </svg>
   );
 }
@@ -83,7 +101,7 @@ export function LossLines({ learned: { prior, estimate, spread }, x }: Pick<Rule
         className="absolute inset-y-0 bg-accent-wash"
         style={{ left: x(estimate - wide), width: x(estimate + wide) - x(estimate - wide) }}
       />
-      <span className="absolute inset-y-0 border-l border-dashed border-[#5b6769]" style={{ left: x(prior) }} />
+      <span className="absolute inset-y-0 border-l border-dashed border-soft" style={{ left: x(prior) }} />
       <span className="absolute inset-y-0 w-[2px] bg-accent" style={{ left: x(estimate) - 1 }} />
     </div>
   );
@@ -116,17 +134,19 @@ export function LossBar({ value, x, width, units, left, why }: LossBarProps) {
         y={6}
         width={Math.max(0, end - x(0))}
         height={8}
-        fill={left ? "none" : "#f2c48d"}
-        stroke={left ? "#a99a83" : "#c79a5a"}
+        fill={left ? "none" : "var(--color-solder-pale)"}
+        stroke={left ? "var(--color-stone-edge)" : "var(--color-brass)"}
         strokeWidth={0.8}
         strokeDasharray={left ? "3 3" : undefined}
       />
-      {left === null && <circle cx={end} cy={10} r={5} fill="#1b2225" stroke="#fbfcfb" />}
-      {left === "other" && <path d={`M${end} 3.5l6.5 6.5l-6.5 6.5l-6.5 -6.5z`} fill="#fbfcfb" stroke="#5b6769" strokeWidth={1.6} />}
+      {left === null && <circle cx={end} cy={10} r={5} fill="var(--color-ink)" stroke="var(--color-sheet)" />}
+      {left === "other" && (
+        <path d={`M${end} 3.5l6.5 6.5l-6.5 6.5l-6.5 -6.5z`} fill="var(--color-sheet)" stroke="var(--color-soft)" strokeWidth={1.6} />
+      )}
       {left === "far" && (
         <>
-          <circle cx={end} cy={10} r={5.6} fill="#fbfcfb" stroke="#8a4600" strokeWidth={1.7} />
-          <path d={`M${end - 2.6} 7.4l5.2 5.2m0 -5.2l-5.2 5.2`} stroke="#8a4600" strokeWidth={1.5} />
+          <circle cx={end} cy={10} r={5.6} fill="var(--color-sheet)" stroke="var(--color-warn)" strokeWidth={1.7} />
+          <path d={`M${end - 2.6} 7.4l5.2 5.2m0 -5.2l-5.2 5.2`} stroke="var(--color-warn)" strokeWidth={1.5} />
         </>
       )}
       {why && (
@@ -134,10 +154,10 @@ export function LossBar({ value, x, width, units, left, why }: LossBarProps) {
           x={isOver ? end - 12 : end + 12}
           y={14.5}
           textAnchor={isOver ? "end" : "start"}
-          fontSize={12.5}
+          fontSize={13}
           fontWeight={left === "far" ? 600 : 440}
-          fill={left === "far" ? "#8a4600" : "#566264"}
-          stroke="#fbfcfb"
+          fill={left === "far" ? "var(--color-warn)" : "var(--color-soft)"}
+          stroke="var(--color-sheet)"
           strokeWidth={4}
           paintOrder="stroke"
         >

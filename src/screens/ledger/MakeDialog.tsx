@@ -20,6 +20,8 @@ import { readingName } from "./compare";
 import { CorrectMake } from "./CorrectMake";
 import { type Entry } from "./entries";
 import { loadFiles } from "../lazy-data";
+import { commonText } from "@/words/common";
+import { makeDialogText } from "@/words/screens/ledger";
 
 interface Props {
   readonly entry: Entry;
@@ -59,7 +61,7 @@ export function MakeDialog({ entry, onClose, onCompare }: Props) {
     act(async () => {
       const back = await tray.removeMake(make);
       onClose();
-      say(`Removed from the ledger: ${piece.name}`, { name: "Put back", run: () => void act(back) });
+      say(makeDialogText.removedFromTheLedger(piece.name), { name: makeDialogText.putBack, run: () => void act(back) });
     });
   const steps = planned?.ok ? planned.plan.steps : [];
   const times = planned?.ok ? doneSteps(planned.plan.steps, make.done) : new Map<string, string>();
@@ -67,9 +69,9 @@ export function MakeDialog({ entry, onClose, onCompare }: Props) {
   return (
     <Dialog title={piece.name} onClose={onClose} width={760}>
       <p className="text-soft">
-        {fullDayText(make.started)}, {make.finished === null ? "under way" : entry.stones.join(", ")}
-        {entry.wanted && `; wanted ${entry.wanted}`}
-        {entry.reached && `, came to ${entry.reached}`}
+        {fullDayText(make.started)}, {make.finished === null ? makeDialogText.underWay : entry.stones.join(", ")}
+        {entry.wanted && makeDialogText.wanted(entry.wanted)}
+        {entry.reached && makeDialogText.cameTo(entry.reached)}
         {entry.minutes !== null && `; ${counted(entry.minutes, "minute")}`}
       </p>
       {isCorrecting ? (
@@ -82,11 +84,11 @@ export function MakeDialog({ entry, onClose, onCompare }: Props) {
       )}
       <Photos make={make} />
       <div className="mt-3 grid gap-x-6 gap-y-3 md:grid-cols-2">
-        <section aria-label="What was read and what went wrong">
-          {!isCorrecting && <h2 className="section-head">Measured</h2>}
-          {!isCorrecting && make.measured.length === 0 && <p className="text-[13px] text-soft">Nothing was measured.</p>}
+        <section aria-label={makeDialogText.whatWasReadAndWhat}>
+          {!isCorrecting && <h2 className="section-head">{commonText.measured}</h2>}
+          {!isCorrecting && make.measured.length === 0 && <p className="text-sm text-soft">{makeDialogText.nothingWasMeasured}</p>}
           {!isCorrecting && (
-            <ul className="text-[13px]">
+            <ul className="text-sm">
               {make.measured.map((reading) => {
                 const { figure, at } = reading;
                 const wanted = planned?.ok ? planned.plan.figures[figure] : undefined;
@@ -94,9 +96,9 @@ export function MakeDialog({ entry, onClose, onCompare }: Props) {
                   <li key={`${figure} ${at}`} className="border-t border-hair py-1">
                     {readingName(figure, steps)}: <b>{readingWithUnit(reading, units)}</b>
                     <span className="text-soft">
-                      {wanted && `, planned ${figureText(figure, wanted, units)}`}, {readText(reading, units)}
+                      {wanted && makeDialogText.planned(figureText(figure, wanted, units))}, {readText(reading, units)}
                       {reading.was &&
-                        `, was ${readingWithUnit({ figure, value: reading.was.at(-1)!.value }, units)} before it was corrected`}
+                        makeDialogText.wasBeforeItWasCorrected(readingWithUnit({ figure, value: reading.was.at(-1)!.value }, units))}
                     </span>
                   </li>
                 );
@@ -105,8 +107,8 @@ export function MakeDialog({ entry, onClose, onCompare }: Props) {
           )}
           {make.remedies.length > 0 && (
             <>
-              <h2 className="section-head mt-3">What went wrong</h2>
-              <ul className="text-[13px]">
+              <h2 className="section-head mt-3">{makeDialogText.whatWentWrong}</h2>
+              <ul className="text-sm">
                 {make.remedies.map(({ code, figure, at }) => (
                   <li key={`${code} ${figure} ${at}`} className="border-t border-hair py-1">
                     {mishapName(code)}
@@ -116,16 +118,16 @@ export function MakeDialog({ entry, onClose, onCompare }: Props) {
             </>
           )}
         </section>
-        <section aria-label="Done">
+        <section aria-label={makeDialogText.doneLabel}>
           <h2 className="section-head">
-            Done, {done.length}
-            {planned?.ok && ` of ${planned.plan.steps.length}`} steps
+            {makeDialogText.done(done.length)}
+            {planned?.ok && makeDialogText.of(planned.plan.steps.length)} {makeDialogText.steps}
           </h2>
-          <ol className="max-h-[220px] overflow-y-auto text-[13px]">
+          <ol className="max-h-63 overflow-y-auto text-sm">
             {planned?.ok &&
               done.map(({ step, at }) => (
                 <li key={step.id} className="flex gap-2 border-t border-hair py-1">
-                  <span className="w-[38px] shrink-0 text-soft">{clockText(at)}</span>
+                  <span className="w-11 shrink-0 text-soft">{clockText(at)}</span>
                   {sayStep(step, planned.plan, units).title}
                 </li>
               ))}
@@ -142,7 +144,7 @@ export function MakeDialog({ entry, onClose, onCompare }: Props) {
             setCorrecting(!isCorrecting);
           }}
         >
-          {isCorrecting ? "Close the corrections" : "Correct the record"}
+          {isCorrecting ? makeDialogText.closeTheCorrections : makeDialogText.correctTheRecord}
         </button>
         <button
           type="button"
@@ -152,30 +154,30 @@ export function MakeDialog({ entry, onClose, onCompare }: Props) {
             onClose();
           }}
         >
-          Compare
+          {makeDialogText.compare}
         </button>
         <button type="button" className="btn" onClick={() => void takeOut()}>
-          Remove from the ledger
+          {makeDialogText.removeFromTheLedger}
         </button>
         <button
           type="button"
           className="btn"
           onClick={() => void loadFiles().then(({ makeText }) => saveFile(`${make.id}.json`, makeText(make)))}
         >
-          Save file
+          {commonText.saveFile}
         </button>
         {isOnTray && (
           <Link href={`/pieces/${make.piece}/making`} className="btn">
-            Open the piece
+            {makeDialogText.openThePiece}
           </Link>
         )}
         {isUnderWay(make) && isOnTray ? (
           <Link href={`/pieces/${make.piece}/bench`} className="btn btn-main">
-            Continue at the bench
+            {makeDialogText.continueAtTheBench}
           </Link>
         ) : (
           <button type="button" className="btn btn-main" onClick={() => void again()}>
-            Make again
+            {makeDialogText.makeAgain}
           </button>
         )}
       </DialogActions>
@@ -189,7 +191,7 @@ function Photos({ make: { photos = [] } }: { readonly make: Make }) {
     <div className="mt-2 flex flex-wrap gap-2">
       {photos.map(({ name, at, jpeg }) => (
         // eslint-disable-next-line @next/next/no-img-element -- a picture of this device's own, in the page already
-        <img key={at} src={`data:image/jpeg;base64,${jpeg}`} alt={name} className="h-[150px] rounded-[5px] border border-line" />
+        <img key={at} src={`data:image/jpeg;base64,${jpeg}`} alt={name} className="h-43 rounded-md border border-line" />
       ))}
     </div>
   );

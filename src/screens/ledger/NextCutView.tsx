@@ -10,6 +10,7 @@ import { CUT_NAMES } from "@/words/ledger";
 import { counted } from "@/words/names";
 import { type Units, lengthUnit, showLength } from "@/words/show";
 import { nextCut, withMine } from "./next-cut";
+import { nextCutViewText } from "@/words/screens/ledger";
 
 /** The maker is asked from so many on. */
 const OFFERED_FROM = 3;
@@ -44,52 +45,52 @@ export function NextCutView({ learned, units }: { readonly learned: Learned; rea
   const length = (mm: number) => showLength(mm, "measured", units);
   const blank = (mm: number) => showLength(mm, learned.kind === "hoop.length" ? "blank" : "measured", units);
   return (
-    <section aria-label="What is cut next" className="border-t border-line bg-paper px-[18px] pt-2.5 pb-3 max-lg:px-3.5">
+    <section aria-label={nextCutViewText.whatIsCutNext} className="border-t border-line bg-paper px-5 pt-2.5 pb-3 max-lg:px-3.5">
       <div className="flex flex-wrap items-baseline gap-x-5 gap-y-2">
         {next && (
           <p className="flex min-w-0 flex-wrap items-baseline gap-x-2">
-            <span className="min-w-0 text-[12.5px] [overflow-wrap:anywhere] text-soft">
-              Next, {next.piece.name}
-              {next.wanted && `, ${next.wanted}`}: {CUT_NAMES[learned.kind]}
+            <span className="min-w-0 text-sm [overflow-wrap:anywhere] text-soft">
+              {nextCutViewText.next(next.piece.name, next.wanted && `, ${next.wanted}`, CUT_NAMES[learned.kind])}
             </span>
-            <s className="text-[20px] font-semibold text-soft [font-stretch:92%]">{blank(next.now.length)}</s>
-            <span className="text-[12.5px] text-soft">becomes</span>
+            <s className="text-xl font-semibold text-soft font-condensed">{blank(next.now.length)}</s>
+            <span className="text-sm text-soft">{nextCutViewText.becomes}</span>
             <span className="big">{blank(next.mine.length)}</span>
-            <span className="text-[15px] text-soft">{lengthUnit(units)}</span>
+            <span className="text-base text-soft">{lengthUnit(units)}</span>
           </p>
         )}
         {next && (
-          <p className="text-[13px] text-soft">
-            <b className="font-semibold text-ink">{length(next.net)}</b> finished{" "}
-            <b className="font-semibold text-ink">+ {length(learned.estimate)}</b> yours, from {counted(learned.kept.length, "make")} ={" "}
+          <p className="text-sm text-soft">
+            <b className="font-semibold text-ink">{length(next.net)}</b> {nextCutViewText.finished}{" "}
+            <b className="font-semibold text-ink">+ {length(learned.estimate)}</b>{" "}
+            {nextCutViewText.yoursFrom(counted(learned.kept.length, "make"))}{" "}
             <b className="font-semibold text-ink">{length(next.net + learned.estimate)}</b>
           </p>
         )}
         <span className="ml-auto flex flex-wrap gap-2">
           {used && (
-            <button type="button" className="btn max-lg:h-[44px]" onClick={() => change("The standard figure is used again", others)}>
-              Go back to the standard {length(learned.prior)}
+            <button type="button" className="btn max-lg:h-touch" onClick={() => change(nextCutViewText.theStandardFigureIsUsed, others)}>
+              {nextCutViewText.goBackToTheStandard(length(learned.prior))}
             </button>
           )}
           {isUsed ? (
-            <span className="self-center text-[13px] font-semibold text-accent">✓ Yours is used</span>
+            <span className="self-center text-sm font-semibold text-accent">{nextCutViewText.yoursIsUsed}</span>
           ) : learned.kept.length >= OFFERED_FROM ? (
             <button
               type="button"
-              className="btn btn-main h-[34px] max-lg:h-[44px]"
-              onClick={() => change("Your own figure is used from now on", [...(withMine(bench, learned).allowances ?? [])])}
+              className="btn btn-main h-9.5 max-lg:h-touch"
+              onClick={() => change(nextCutViewText.yourOwnFigureIsUsed, [...(withMine(bench, learned).allowances ?? [])])}
             >
-              {used ? `Use the newest: ${length(learned.estimate)}` : "Use mine from now on"}
+              {used ? nextCutViewText.useTheNewest(length(learned.estimate)) : nextCutViewText.useMineFromNowOn}
             </button>
           ) : (
-            <span className="self-center text-[13px] text-soft">You can use it after {counted(OFFERED_FROM, "make")}</span>
+            <span className="self-center text-sm text-soft">{nextCutViewText.youCanUseItAfter(counted(OFFERED_FROM, "make"))}</span>
           )}
         </span>
       </div>
       {next && <Bars next={next} learned={learned} units={units} />}
-      <p className="mt-1 text-[12.5px] text-soft">
-        The standard figure still counts as 3 makes.
-        {learned.outliers.length > 0 && ` ${counted(learned.outliers.length, "make")} left out: too far from the others.`}
+      <p className="mt-1 text-sm text-soft">
+        {nextCutViewText.theStandardFigureStillCounts}
+        {learned.outliers.length > 0 && nextCutViewText.leftOutTooFarFrom(counted(learned.outliers.length, "make"))}
       </p>
     </section>
   );
@@ -119,8 +120,8 @@ function Bars({ next, learned, units }: BarsProps) {
   );
   const isRoomy = width > 700;
   const bars = [
-    { cut: next.now, y: 14, tall: 24, faint: true, word: `cut ${show(next.now.length)}, with the standard ${show(learned.prior)}` },
-    { cut: next.mine, y: 52, tall: 36, faint: false, word: `cut ${show(next.mine.length)}, with yours` },
+    { cut: next.now, y: 14, tall: 24, faint: true, word: nextCutViewText.cutWithTheStandard(show(next.now.length), show(learned.prior)) },
+    { cut: next.mine, y: 52, tall: 36, faint: false, word: nextCutViewText.cutWithYours(show(next.mine.length)) },
   ];
   const wanted = x(next.net);
   return (
@@ -129,10 +130,10 @@ function Bars({ next, learned, units }: BarsProps) {
         width={width}
         height={TALL}
         role="img"
-        aria-label={`Cut ${show(next.mine.length)} in place of ${show(next.now.length)}`}
+        aria-label={nextCutViewText.cutInPlaceOf(show(next.mine.length), show(next.now.length))}
         className="block"
       >
-        <rect x={0.5} y={90} width={Math.max(0, width - 1)} height={50} rx={2} fill="#eceeec" stroke="#b9c1c4" />
+        <rect x={0.5} y={90} width={Math.max(0, width - 1)} height={50} rx={2} fill="var(--color-paper)" stroke="var(--color-metal)" />
         {ticks.map((i) => {
           const at = x(i * fine * unit);
           return (
@@ -142,21 +143,21 @@ function Bars({ next, learned, units }: BarsProps) {
                 x2={at}
                 y1={90}
                 y2={90 + (i % 10 === 0 ? 24 : i % 5 === 0 ? 17 : 9)}
-                stroke="#39444a"
+                stroke="var(--color-metal-deep)"
                 strokeWidth={i % 5 === 0 ? 1 : 0.7}
               />
               {i % 10 === 0 && (
-                <text x={at + 4} y={130} fontSize={15} fontWeight={640} fill="#2a3439">
+                <text x={at + 4} y={130} fontSize={15} fontWeight={640} fill="var(--color-metal-deep)">
                   {Number((i * fine).toFixed(2))}
                 </text>
               )}
             </g>
           );
         })}
-        <line x1={wanted} x2={wanted} y1={0} y2={90} stroke="#0b5d66" strokeWidth={1.6} strokeDasharray="5 3" />
+        <line x1={wanted} x2={wanted} y1={0} y2={90} stroke="var(--color-accent)" strokeWidth={1.6} strokeDasharray="5 3" />
         {bars.map(({ cut, y, tall, faint, word }) => {
           const [lands, end] = [x(cut.lands), x(cut.length)];
-          const inside = cut.size === "" ? `finished ${show(cut.lands)}` : `comes out ${cut.size}`;
+          const inside = cut.size === "" ? nextCutViewText.finishedAt(show(cut.lands)) : nextCutViewText.comesOut(cut.size);
           const fitsRight = end + 10 + word.length * 6.6 < width;
           return (
             <g key={y}>
@@ -165,8 +166,8 @@ function Bars({ next, learned, units }: BarsProps) {
                 y={y}
                 width={Math.max(0, lands - 0.5)}
                 height={tall}
-                fill="#d6dcdf"
-                stroke="#6f7a7e"
+                fill="var(--color-print-hair)"
+                stroke="var(--color-metal-edge)"
                 strokeWidth={0.8}
                 opacity={faint ? 0.62 : 1}
               />
@@ -175,38 +176,51 @@ function Bars({ next, learned, units }: BarsProps) {
                 y={y}
                 width={Math.max(0, end - lands)}
                 height={tall}
-                fill="#f2c48d"
-                stroke="#8a6a3c"
+                fill="var(--color-solder-pale)"
+                stroke="var(--color-wood)"
                 strokeWidth={0.8}
                 opacity={faint ? 0.62 : 1}
               />
               {isRoomy && (
-                <text x={lands - 9} y={y + tall / 2 + 4.5} textAnchor="end" fontSize={13} fontWeight={640} fill="#1b2225">
+                <text x={lands - 9} y={y + tall / 2 + 4.5} textAnchor="end" fontSize={13} fontWeight={640} fill="var(--color-ink)">
                   {inside}
                 </text>
               )}
               {end - lands > 110 && (
-                <text x={(lands + end) / 2} y={y + tall / 2 + 4.5} textAnchor="middle" fontSize={12.5} fill="#5a3a10">
-                  {show(estimate)} comes off
+                <text x={(lands + end) / 2} y={y + tall / 2 + 4.5} textAnchor="middle" fontSize={13} fill="var(--color-wood-dark)">
+                  {nextCutViewText.comesOff(show(estimate))}
                 </text>
               )}
-              <path d={`M${end} ${y - 1}l-5 -8h10z`} fill={faint ? "#5b6769" : "#1b2225"} />
-              <line x1={end} x2={end} y1={y - 2} y2={faint ? y + tall : 114} stroke={faint ? "#5b6769" : "#1b2225"} strokeWidth={1.5} />
+              <path d={`M${end} ${y - 1}l-5 -8h10z`} fill={faint ? "var(--color-soft)" : "var(--color-ink)"} />
+              <line
+                x1={end}
+                x2={end}
+                y1={y - 2}
+                y2={faint ? y + tall : 114}
+                stroke={faint ? "var(--color-soft)" : "var(--color-ink)"}
+                strokeWidth={1.5}
+              />
               {isRoomy && fitsRight && (
-                <text x={end + 10} y={y + tall / 2 + 4.5} fontSize={13} fontWeight={660} fill={faint ? "#5b6769" : "#1b2225"}>
+                <text
+                  x={end + 10}
+                  y={y + tall / 2 + 4.5}
+                  fontSize={13}
+                  fontWeight={660}
+                  fill={faint ? "var(--color-soft)" : "var(--color-ink)"}
+                >
                   {word}
                 </text>
               )}
             </g>
           );
         })}
-        <text x={wanted - 7} y={10} textAnchor="end" fontSize={12.5} fontWeight={640} fill="#0b5d66">
-          {next.wanted === "" ? "wanted" : `${next.wanted}, wanted`}
+        <text x={wanted - 7} y={10} textAnchor="end" fontSize={13} fontWeight={640} fill="var(--color-accent)">
+          {next.wanted === "" ? nextCutViewText.wanted : nextCutViewText.sizeWanted(next.wanted)}
         </text>
         {spread !== null && (
           <path
             d={`M${x(next.net - spread)} 41v8M${x(next.net + spread)} 41v8M${x(next.net - spread)} 45H${x(next.net + spread)}`}
-            stroke="#0b5d66"
+            stroke="var(--color-accent)"
             strokeWidth={2}
             fill="none"
           />
@@ -222,9 +236,9 @@ function Break({ x }: { readonly x: number }) {
   const line = `M${x} 0l7 12l-12 14l12 14l-12 14l12 14l-12 14l12 14l-12 14l12 14l-7 18`;
   return (
     <g aria-hidden="true" fill="none">
-      <path d={line} stroke="#eef1f0" strokeWidth={13} />
+      <path d={line} stroke="var(--color-paper)" strokeWidth={13} />
       {[-6.5, 6.5].map((by) => (
-        <path key={by} d={line} stroke="#9aa5a8" transform={`translate(${by} 0)`} />
+        <path key={by} d={line} stroke="var(--color-metal-mid)" transform={`translate(${by} 0)`} />
       ))}
     </g>
   );

@@ -10,6 +10,8 @@ import { settingName } from "@/words/names";
 import { type Units, withUnit } from "@/words/show";
 import { STAGE_TITLES, figureText } from "@/words/steps";
 import { type Entry } from "./entries";
+import { commonText } from "@/words/common";
+import { compareText } from "@/words/screens/ledger";
 
 /** A making with its plan as it stands; null where it cannot be planned, or is not yet. */
 export interface Compared {
@@ -36,20 +38,20 @@ export function compared(makes: readonly Compared[], units: Units): CompareGroup
     return { name, cells, differs: new Set(cells).size > 1 };
   };
   const lost = (kind: LossKind) =>
-    row(`${LOSS_NAMES[kind]} lost`, ({ entry }) => {
+    row(compareText.lost(LOSS_NAMES[kind]), ({ entry }) => {
       const value = entry.lost[kind]?.value;
       return value === undefined ? "" : withUnit(value, "measured", units);
     });
   const told = [
-    row("Begun", ({ entry }) => fullDayText(entry.make.started)),
-    row("Stones", ({ entry }) => entry.stones.join(", ")),
-    row("Metals", ({ entry }) => entry.metals.join(", ")),
-    row("Size wanted", ({ entry }) => entry.wanted),
-    row("Size reached", ({ entry }) => entry.reached),
-    row("Minutes", ({ entry }) => (entry.minutes === null ? "" : String(entry.minutes))),
+    row(compareText.begun, ({ entry }) => fullDayText(entry.make.started)),
+    row(compareText.stones, ({ entry }) => entry.stones.join(", ")),
+    row(compareText.metals, ({ entry }) => entry.metals.join(", ")),
+    row(compareText.sizeWanted, ({ entry }) => entry.wanted),
+    row(compareText.sizeReached, ({ entry }) => entry.reached),
+    row(compareText.minutes, ({ entry }) => (entry.minutes === null ? "" : String(entry.minutes))),
     ...LOSS_KINDS.map(lost),
-    row("Went wrong", ({ entry }) => entry.make.remedies.map(({ code }) => mishapName(code)).join(", ")),
-    row("Note", ({ entry }) => entry.note),
+    row(compareText.wentWrong, ({ entry }) => entry.make.remedies.map(({ code }) => mishapName(code)).join(", ")),
+    row(compareText.note, ({ entry }) => entry.note),
   ];
   const read = union(makes.map(({ entry }) => inUse(entry.make.measured).map(({ figure }) => figure)));
   const steps = makes.flatMap(({ plan }) => plan?.steps ?? []);
@@ -62,9 +64,9 @@ export function compared(makes: readonly Compared[], units: Units): CompareGroup
     }),
   );
   return [
-    { title: "What came of it", rows: told.filter(isKnown) },
-    { title: "Measured", rows: readings },
-    { title: "Planned otherwise", rows: plans.filter(({ name, differs }) => differs && name !== "") },
+    { title: compareText.whatCameOfIt, rows: told.filter(isKnown) },
+    { title: commonText.measured, rows: readings },
+    { title: compareText.plannedOtherwise, rows: plans.filter(({ name, differs }) => differs && name !== "") },
   ].filter(({ rows }) => rows.length > 0);
 }
 
@@ -75,7 +77,7 @@ function isKnown({ cells }: CompareRow): boolean {
 function readingIn({ make }: Entry, figure: string, units: Units): string {
   const last = inUse(make.measured).findLast((each) => each.figure === figure);
   if (!last) return "";
-  return [readingWithUnit(last, units), ...(last.method ? [last.method] : []), ...(last.madeUp ? ["made up"] : [])].join(", ");
+  return [readingWithUnit(last, units), ...(last.method ? [last.method] : []), ...(last.madeUp ? [compareText.madeUp] : [])].join(", ");
 }
 
 /** Each once, in the order in which they are first met. */

@@ -29,6 +29,7 @@ import { stageName } from "@/words/stages";
 import { CHECKS, STAGE_TITLES, copiesText, sayStep } from "@/words/steps";
 import { capital } from "@/words/names";
 import { type Units } from "@/words/show";
+import { makingStageText } from "@/words/screens/making";
 
 const MINUTE = 60_000;
 
@@ -55,7 +56,7 @@ export function MakingStage() {
   return (
     <>
       <section
-        aria-label="Steps"
+        aria-label={makingStageText.steps}
         className="min-w-0 border-line bg-sheet px-4 py-3 [grid-area:meas] max-lg:px-2 lg:overflow-y-auto lg:border-r lg:[grid-area:draw]"
       >
         {standing.length > 0 && (
@@ -65,7 +66,7 @@ export function MakingStage() {
             ))}
           </div>
         )}
-        {copies && <p className="pb-1 text-[13px] font-semibold">{copies}</p>}
+        {copies && <p className="pb-1 text-sm font-semibold">{copies}</p>}
         <ol ref={list}>
           {plan.steps.map((step, i) => (
             <StepRow
@@ -84,30 +85,33 @@ export function MakingStage() {
         </ol>
       </section>
       <section
-        aria-label="This step"
+        aria-label={makingStageText.thisStep}
         className="min-w-0 border-line bg-paper px-3.5 pt-2.5 pb-3 [grid-area:draw] max-lg:border-b lg:overflow-y-auto lg:[grid-area:meas]"
       >
         {shown && <StepDetail step={shown} plan={plan} units={units} doubtOf={doubtOf} />}
       </section>
       <section
-        aria-label="Answer"
-        className="flex min-w-0 flex-col justify-center gap-4 overflow-hidden border-line bg-paper px-[18px] [grid-area:foot] max-lg:gap-2 max-lg:border-b max-lg:px-3.5 max-lg:py-3 lg:border-t"
+        aria-label={makingStageText.answer}
+        className="flex min-w-0 flex-col justify-center gap-4 overflow-hidden border-line bg-paper px-5 [grid-area:foot] max-lg:gap-2 max-lg:border-b max-lg:px-3.5 max-lg:py-3 lg:border-t"
       >
         <div className="flex items-baseline gap-5">
           <p className="min-w-0 lg:truncate">
-            <span className="mr-2 text-[12.5px] text-soft">{next ? `Step ${plan.steps.indexOf(next) + 1}` : "All steps"}</span>
-            <span className="font-bold [font-stretch:92%] max-lg:text-[19px] lg:text-[24px]">
-              {next ? sayStep(next, plan, units, doubtOf).title : "done"}
+            <span className="mr-2 text-sm text-soft">
+              {next ? makingStageText.step(plan.steps.indexOf(next) + 1) : makingStageText.allSteps}
+            </span>
+            <span className="font-bold font-condensed max-lg:text-xl lg:text-2xl">
+              {next ? sayStep(next, plan, units, doubtOf).title : makingStageText.done}
             </span>
           </p>
-          <p className="ml-auto text-[13px] whitespace-nowrap text-soft">
-            <b className="font-semibold text-ink">{plan.steps.filter(({ id }) => done.has(id)).length}</b> of {plan.steps.length} done
+          <p className="ml-auto text-sm whitespace-nowrap text-soft">
+            <b className="font-semibold text-ink">{plan.steps.filter(({ id }) => done.has(id)).length}</b>{" "}
+            {makingStageText.ofDone(plan.steps.length)}
           </p>
         </div>
         {plan.tasks ? (
           <DayLeft piece={piece.id} plan={plan} tasks={plan.tasks} done={[...done].join()} />
         ) : (
-          <p className="text-[13px] text-bad">◆ The day {NO_DAY}.</p>
+          <p className="text-sm text-bad">{makingStageText.theDay(NO_DAY)}</p>
         )}
       </section>
     </>
@@ -135,11 +139,11 @@ function DayLeft({ piece, plan, tasks, done }: DayProps) {
   if (day.told.length === 0) return null;
   return (
     <>
-      <p className="text-[12.5px] text-soft">
-        <b className="font-semibold text-ink">{minutesText(day.finish)}</b> left, done by{" "}
+      <p className="text-sm text-soft">
+        <b className="font-semibold text-ink">{minutesText(day.finish)}</b> {makingStageText.leftDoneBy}{" "}
         <b className="font-semibold text-ink">{clock(day.finish)}</b>: {savedText(day)}.{" "}
         <Link href={`/day?pieces=${piece}`} className="pressed inline-flex items-center underline max-lg:flex max-lg:w-fit">
-          Plan the day
+          {makingStageText.planTheDay}
         </Link>
         <Reckoned tasks={day.tasks} />
       </p>
@@ -164,9 +168,9 @@ function StepRow({ step, number, title, heading, isDone, isNext, isShown, onShow
   const isHeat = isHeating(step);
   return (
     <li>
-      {heading && <h2 className="mt-3 mb-1 text-[12px] font-[640] text-soft first:mt-0">{heading}</h2>}
+      {heading && <h2 className="mt-3 mb-1 text-xs font-strong text-soft first:mt-0">{heading}</h2>}
       <div
-        className={`grid grid-cols-[30px_26px_1fr_auto] items-center max-lg:grid-cols-[44px_26px_1fr_auto] rounded-[4px] border-t border-hair ${isShown ? "bg-accent-wash" : ""} ${isNext ? "font-[620]" : ""}`}
+        className={`grid grid-cols-[30px_26px_1fr_auto] items-center max-lg:grid-cols-[44px_26px_1fr_auto] rounded-sm border-t border-hair ${isShown ? "bg-accent-wash" : ""} ${isNext ? "font-strong" : ""}`}
       >
         <label className="pressed grid place-items-center">
           <input
@@ -175,19 +179,19 @@ function StepRow({ step, number, title, heading, isDone, isNext, isShown, onShow
             onChange={onTick}
             onFocus={onShow}
             aria-label={`${number}. ${title}`}
-            className="h-4 w-4 accent-[#0b5d66] max-lg:h-[22px] max-lg:w-[22px]"
+            className="h-4 w-4 accent-accent max-lg:h-6.5 max-lg:w-6.5"
           />
         </label>
-        <span className="text-right text-[12.5px] text-soft">{number}</span>
+        <span className="text-right text-sm text-soft">{number}</span>
         <button
           type="button"
           onClick={onShow}
-          className={`min-w-0 py-[5px] pl-2.5 text-left text-[13.5px] max-lg:min-h-[44px] ${isDone ? "text-soft" : ""}`}
+          className={`min-w-0 py-1.5 pl-2.5 text-left text-sm max-lg:min-h-touch ${isDone ? "text-soft" : ""}`}
         >
-          {isHeat && <span className="mr-1.5 inline-block h-2.5 w-2.5 rounded-[2px] bg-[#a3411c]" aria-hidden="true" />}
+          {isHeat && <span className="mr-1.5 inline-block h-2.5 w-2.5 rounded-sm bg-ember" aria-hidden="true" />}
           {title}
         </button>
-        {isNext && <span className="px-2 text-[12px] text-accent">next</span>}
+        {isNext && <span className="px-2 text-xs text-accent">{makingStageText.next}</span>}
       </div>
     </li>
   );
@@ -209,16 +213,16 @@ function StepDetail({ step, plan, units, doubtOf }: DetailProps) {
   return (
     <>
       <h2 className="section-head">{stageName(STAGE_TITLES[step.stage], step.stage, plan)}</h2>
-      <h3 className="text-[19px] leading-tight font-bold [font-stretch:92%]">{title}</h3>
-      {doubt && <p className="mt-1 text-[13px] font-semibold text-warn">○ {capital(DOUBTS[doubt])}</p>}
-      {detail && <p className="mt-2 text-[13.5px] leading-[1.4]">{detail}</p>}
+      <h3 className="text-xl leading-tight font-bold font-condensed">{title}</h3>
+      {doubt && <p className="mt-1 text-sm font-semibold text-warn">○ {capital(DOUBTS[doubt])}</p>}
+      {detail && <p className="mt-2 text-sm leading-text">{detail}</p>}
       <TorchLines step={step} plan={plan} />
       {step.checks.length > 0 && (
         <>
-          <h2 className="section-head mt-4">Check before you go on</h2>
+          <h2 className="section-head mt-4">{makingStageText.checkBeforeYouGoOn}</h2>
           <ul>
             {step.checks.map((check) => (
-              <li key={check} className="border-t border-hair py-1.5 text-[13.5px]">
+              <li key={check} className="border-t border-hair py-1.5 text-sm">
                 {CHECKS[check]}
               </li>
             ))}

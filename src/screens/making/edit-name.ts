@@ -1,14 +1,15 @@
 import { type MakeEdit } from "@/store/make-edits";
+import { editNameText } from "@/words/screens/making";
 
 /** What an edit of a making was, in a word, for who takes it back. */
 export function editName({ put, drop, set }: MakeEdit): string {
   const lists = { ...drop, ...put };
-  if (lists.measured && lists.remedies) return "the new part";
-  if (lists.measured) return "a reading";
-  if (lists.held) return "going on all the same";
-  if (lists.remedies) return "a remedy";
-  if (lists.taken) return "the new plan";
-  if (lists.photos) return "a picture";
-  if (lists.done) return "a tick";
-  return set && "finished" in set ? "finishing the make" : "an entry";
+  if (lists.measured && lists.remedies) return editNameText.theNewPart;
+  if (lists.measured) return editNameText.aReading;
+  if (lists.held) return editNameText.goingOnAllTheSame;
+  if (lists.remedies) return editNameText.aRemedy;
+  if (lists.taken) return editNameText.theNewPlan;
+  if (lists.photos) return editNameText.aPicture;
+  if (lists.done) return editNameText.aTick;
+  return set && "finished" in set ? editNameText.finishingTheMake : editNameText.anEntry;
 }

@@ -3,6 +3,7 @@
 import { useCallback, useId, useState } from "react";
 import { oneLine } from "@/core/measure/one-line";
 import { useRefused } from "./refused";
+import { benchEntryFieldText } from "@/words/screens/my-bench";
 
 interface Props {
   readonly label: string;
@@ -37,12 +38,12 @@ export function BenchEntryField({ label, hint, value, shipped, unit, onTake, isT
       className={
         hidesLabel
           ? ""
-          : `grid items-center gap-x-2 border-t border-hair py-[3px] text-[13.5px] ${isWide ? "grid-cols-[1fr_210px]" : "grid-cols-[1fr_128px]"}`
+          : `grid items-center gap-x-2 border-t border-hair py-1 text-sm ${isWide ? "grid-cols-[1fr_210px]" : "grid-cols-[1fr_128px]"}`
       }
     >
       <div className={hidesLabel ? "sr-only" : "leading-tight"}>
         <label htmlFor={id}>{label}</label>
-        {hint && <small className="narrow block text-[11.5px] text-soft">{hint}</small>}
+        {hint && <small className="narrow block text-xs text-soft">{hint}</small>}
       </div>
       <span className={`entry ${typed?.problem ? "entry-wrong" : ""}`}>
         <input
@@ -53,17 +54,17 @@ export function BenchEntryField({ label, hint, value, shipped, unit, onTake, isT
           spellCheck={false}
           aria-invalid={Boolean(typed?.problem)}
           aria-describedby={typed?.problem ? `${id}-problem` : undefined}
-          className={isText ? "!text-left text-[13.5px] font-[540]" : ""}
+          className={isText ? "!text-left text-sm font-medium" : ""}
           onChange={(event) => setTyped({ text: oneLine(event.target.value), problem: null })}
           onBlur={(event) => typed && void take(event.target.value)}
           onKeyDown={(event) => event.key === "Enter" && void take(event.currentTarget.value)}
         />
-        {unit && <span className="text-[12px] font-[440] text-soft">{unit}</span>}
+        {unit && <span className="text-xs font-light text-soft">{unit}</span>}
       </span>
       {typed?.problem && (
-        <p id={`${id}-problem`} role="alert" className="col-span-2 pt-1 text-[12px] leading-snug text-bad">
+        <p id={`${id}-problem`} role="alert" className="col-span-2 pt-1 text-xs leading-snug text-bad">
           <span aria-hidden="true">◆ </span>
-          {typed.problem}. The bench still uses {value || shipped}.
+          {benchEntryFieldText.theBenchStillUses(typed.problem)} {value || shipped}.
         </p>
       )}
     </div>

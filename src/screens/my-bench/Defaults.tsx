@@ -22,6 +22,8 @@ import { MinutesEditor } from "./MinutesEditor";
 import { ReadyStockEditor } from "./ReadyStockEditor";
 import { ShelfEditor } from "./ShelfEditor";
 import { type BenchEdit } from "./bench-edit";
+import { commonText } from "@/words/common";
+import { defaultsText } from "@/words/screens/my-bench";
 
 const SYSTEMS: readonly SizeSystem[] = ["us", "uk", "eu", "continental", "jp", "diameter"];
 
@@ -31,10 +33,10 @@ export function Defaults({ edit }: { readonly edit: BenchEdit }) {
     <div className="grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-4 md:grid-cols-2 lg:grid-cols-3">
       <div>
         <General edit={edit} />
-        <h2 className="section-head !mt-5">Mandrel</h2>
+        <h2 className="section-head !mt-5">{defaultsText.mandrel}</h2>
         <MandrelEditor edit={edit} />
         <h2 id="minutes" className="section-head !mt-5">
-          Minutes
+          {defaultsText.minutes}
         </h2>
         <MinutesEditor edit={edit} />
       </div>
@@ -43,9 +45,9 @@ export function Defaults({ edit }: { readonly edit: BenchEdit }) {
         <OwnLosses edit={edit} />
       </div>
       <div>
-        <h2 className="section-head">Solder shelf</h2>
+        <h2 className="section-head">{defaultsText.solderShelf}</h2>
         <ShelfEditor edit={edit} />
-        <h2 className="section-head !mt-5">Strips on the shelf</h2>
+        <h2 className="section-head !mt-5">{defaultsText.stripsOnTheShelf}</h2>
         <StripEditor edit={edit} />
         {(["tubes", "cups"] as const).map((kind) => (
           <section key={kind} aria-label={READY_NAMES[kind].head}>
@@ -62,10 +64,10 @@ export function Defaults({ edit }: { readonly edit: BenchEdit }) {
 function StandInSwitch() {
   const [on, setOn] = useState(standInsOn);
   return (
-    <label className="flex min-h-[28px] items-center justify-between border-t border-hair py-1.5 text-[13.5px]">
+    <label className="flex min-h-8 items-center justify-between border-t border-hair py-1.5 text-sm">
       <span>
-        Stand-in instruments
-        <small className="narrow block text-[11.5px] text-soft">make readings up, to try the bench without a caliper</small>
+        {defaultsText.standInInstruments}
+        <small className="narrow block text-xs text-soft">{defaultsText.makeReadingsUpToTry}</small>
       </span>
       <input
         type="checkbox"
@@ -74,7 +76,7 @@ function StandInSwitch() {
           switchStandIns(event.target.checked);
           setOn(event.target.checked);
         }}
-        className="h-4 w-4 accent-[#0b5d66] max-lg:h-[22px] max-lg:w-[22px]"
+        className="h-4 w-4 accent-accent max-lg:h-6.5 max-lg:w-6.5"
       />
     </label>
   );
@@ -86,11 +88,9 @@ function General({ edit }: { readonly edit: BenchEdit }) {
   const units = useUnits();
   return (
     <>
-      <p className="mb-3 text-[13px] text-soft">
-        These values apply where a piece does not set its own. An empty field uses the standard value.
-      </p>
+      <p className="mb-3 text-sm text-soft">{defaultsText.theseValuesApplyWhereA}</p>
       <BenchEntryField
-        label="Name"
+        label={commonText.name}
         value={bench.name ?? ""}
         shipped="yours"
         isText
@@ -102,23 +102,23 @@ function General({ edit }: { readonly edit: BenchEdit }) {
         }
       />
       <StandInSwitch />
-      <div className="flex items-center justify-between border-t border-hair py-1.5 text-[13.5px]">
-        <span>Lengths in</span>
+      <div className="flex items-center justify-between border-t border-hair py-1.5 text-sm">
+        <span>{defaultsText.lengthsIn}</span>
         <UnitSwitch />
       </div>
-      <div className="flex items-center justify-between border-t border-hair py-1.5 text-[13.5px]">
-        <span>Temperatures in</span>
+      <div className="flex items-center justify-between border-t border-hair py-1.5 text-sm">
+        <span>{defaultsText.temperaturesIn}</span>
         <UnitSwitch of="temperature" />
       </div>
       <ChoiceField
-        label="Ring sizes in"
+        label={defaultsText.ringSizesIn}
         value={bench.sizeSystem ?? SHIPPED.sizeSystem}
         options={SYSTEMS.map((value) => ({ value, text: capital(SYSTEM_NAMES[value]) }))}
         onChoose={(system) => change((each) => void (each.sizeSystem = system))}
         width="wide"
       />
       <ChoiceField
-        label="Way of grading"
+        label={defaultsText.wayOfGrading}
         hint={WAY_ADVICE[way]}
         value={way}
         options={WAYS.map((value) => ({ value, text: capital(WAY_NAMES[value]) }))}
@@ -126,14 +126,14 @@ function General({ edit }: { readonly edit: BenchEdit }) {
         width="wide"
       />
       <BenchEntryField
-        label="Overshoot"
+        label={defaultsText.overshoot}
         hint={overshootHint(units)}
         value={bench.overshoot === undefined ? "" : showRise(bench.overshoot, units)}
         shipped={showRise(SHIPPED.overshoot, units)}
         unit={degrees(units)}
         onTake={(text) => {
           const reading = readRise(text, units.temperature);
-          if (text.trim() !== "" && !reading.ok) return `Type a number, as ${showRise(SHIPPED.overshoot, units)}`;
+          if (text.trim() !== "" && !reading.ok) return defaultsText.typeANumberAs(showRise(SHIPPED.overshoot, units));
           return change((each) => {
             if (reading.ok) each.overshoot = reading.value;
             else delete each.overshoot;
@@ -151,20 +151,20 @@ function OwnLosses({ edit: { bench, change } }: { readonly edit: BenchEdit }) {
   if (own.length === 0) return null;
   return (
     <>
-      <h2 className="section-head !mt-5">What your hands take off</h2>
+      <h2 className="section-head !mt-5">{defaultsText.whatYourHandsTakeOff}</h2>
       {own.map(({ kind, method, value, count }) => (
-        <div key={`${kind} ${method}`} className="flex items-center justify-between gap-2 border-t border-hair py-1.5 text-[13.5px]">
+        <div key={`${kind} ${method}`} className="flex items-center justify-between gap-2 border-t border-hair py-1.5 text-sm">
           <span className="min-w-0">
             {lossName(kind)}
             {method && `, ${method}`}
-            <small className="block text-[11.5px] text-soft">
-              {count === undefined ? "yours" : `yours, from ${counted(count, "make")}`}
+            <small className="block text-xs text-soft">
+              {count === undefined ? defaultsText.yours : defaultsText.yoursFrom(counted(count, "make"))}
             </small>
           </span>
           <b>{withUnit(value, "measured", units)}</b>
           <button
             type="button"
-            className="btn btn-small max-lg:h-[44px]"
+            className="btn btn-small max-lg:h-touch"
             onClick={() =>
               void change((each) => {
                 const rest = (each.allowances ?? []).filter((other) => other.kind !== kind || other.method !== method);
@@ -173,7 +173,7 @@ function OwnLosses({ edit: { bench, change } }: { readonly edit: BenchEdit }) {
               })
             }
           >
-            Go back to the standard values
+            {defaultsText.goBackToTheStandard}
           </button>
         </div>
       ))}
@@ -189,7 +189,7 @@ function Losses({ edit }: { readonly edit: BenchEdit }) {
   const { losses, seatOf } = edit.bench;
   return (
     <>
-      <h2 className="section-head">Lost on a bezel</h2>
+      <h2 className="section-head">{defaultsText.lostOnABezel}</h2>
       {WALL_LOSSES.map((name) => (
         <LengthEntry
           key={name}
@@ -202,7 +202,7 @@ function Losses({ edit }: { readonly edit: BenchEdit }) {
           }}
         />
       ))}
-      <h2 className="section-head !mt-5">Lost on a hoop</h2>
+      <h2 className="section-head !mt-5">{defaultsText.lostOnAHoop}</h2>
       {HOOP_LOSSES.map((name) =>
         name === "sawPasses" ? (
           <NumberEntry
@@ -229,7 +229,7 @@ function Losses({ edit }: { readonly edit: BenchEdit }) {
           />
         ),
       )}
-      <h2 className="section-head !mt-5">Round the stone</h2>
+      <h2 className="section-head !mt-5">{defaultsText.roundTheStone}</h2>
       {SEAT.map((name) => (
         <LengthEntry
           key={name}
@@ -273,7 +273,7 @@ function NumberEntry({ edit, label, hint, unit, value, shipped, write }: NumberP
       onTake={(text) => {
         if (text.trim() === "") return edit.change((bench) => write(bench, undefined));
         const reading = readNumber(text);
-        return reading.ok ? edit.change((bench) => write(bench, reading.value)) : `Type a number, e.g. ${shipped}`;
+        return reading.ok ? edit.change((bench) => write(bench, reading.value)) : defaultsText.typeANumberEG(shipped);
       }}
     />
   );
@@ -285,14 +285,14 @@ function LengthEntry({ edit, label, hint, value, shipped, write }: NumberProps) 
   return (
     <BenchEntryField
       label={label}
-      hint={hint ?? (value === undefined ? "standard value" : "yours")}
+      hint={hint ?? (value === undefined ? defaultsText.standardValue : defaultsText.yours)}
       value={value === undefined ? "" : shown(value)}
       shipped={shown(shipped)}
       unit={lengthUnit(units)}
       onTake={(text) => {
         if (text.trim() === "") return edit.change((bench) => write(bench, undefined));
         const reading = readLength(text, units.length);
-        return reading.ok ? edit.change((bench) => write(bench, reading.value)) : `Type a length, e.g. ${shown(shipped)}`;
+        return reading.ok ? edit.change((bench) => write(bench, reading.value)) : defaultsText.typeALengthEG(shown(shipped));
       }}
     />
   );

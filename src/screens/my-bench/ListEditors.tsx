@@ -12,6 +12,8 @@ import { type Units, lengthUnit, showLength } from "@/words/show";
 import { MetalSelect } from "./MetalSelect";
 import { type BenchEdit } from "./bench-edit";
 import { BenchEntryField } from "./BenchEntryField";
+import { commonText } from "@/words/common";
+import { listEditorsText } from "@/words/screens/my-bench";
 
 /** A reading across a mandrel, as an example (mm). */
 const AS_READ = 17.22;
@@ -27,7 +29,7 @@ export function MandrelEditor({ edit }: { readonly edit: BenchEdit }) {
   const add = async () => {
     const reading = readLength(across, units.length);
     if (!label.trim() || !reading.ok) {
-      return setProblem(`Type what is engraved, as 54, and the reading across, as ${showLength(AS_READ, "measured", units)}`);
+      return setProblem(listEditorsText.typeWhatIsEngravedAs(showLength(AS_READ, "measured", units)));
     }
     const refused = await edit.change((bench) => {
       const others = (bench.mandrel ?? []).filter((mark) => mark.label !== label.trim());
@@ -42,17 +44,17 @@ export function MandrelEditor({ edit }: { readonly edit: BenchEdit }) {
   };
   return (
     <>
-      <ul className="text-[13.5px]">
+      <ul className="text-sm">
         {mandrel.map((mark) => (
           <li key={mark.label} className="flex items-center justify-between border-t border-hair py-0.5">
             <span>
-              <b className="font-[620]">{mark.label}</b> <span className="text-soft">reads</span>{" "}
+              <b className="font-strong">{mark.label}</b> <span className="text-soft">{listEditorsText.reads}</span>{" "}
               {showLength(mark.diameter, "measured", units)} {unit}
             </span>
             <button
               type="button"
               className="btn btn-plain"
-              aria-label={`Remove reading ${mark.label}`}
+              aria-label={listEditorsText.removeReading(mark.label)}
               onClick={() =>
                 void edit
                   .change((bench) => void (bench.mandrel = bench.mandrel?.filter(({ label }) => label !== mark.label) ?? []))
@@ -66,32 +68,30 @@ export function MandrelEditor({ edit }: { readonly edit: BenchEdit }) {
       </ul>
       <div className="grid grid-cols-[1fr_1fr_auto] items-center gap-2 border-t border-hair py-1.5">
         <input
-          aria-label="Engraved"
-          placeholder="engraved"
+          aria-label={listEditorsText.engraved}
+          placeholder={listEditorsText.engravedExample}
           value={label}
           onChange={(event) => setLabel(oneLine(event.target.value))}
           className="entry !justify-start"
         />
         <input
-          aria-label={`Reads across, ${unit}`}
-          placeholder={`${unit} across`}
+          aria-label={listEditorsText.readsAcross(unit)}
+          placeholder={listEditorsText.across(unit)}
           value={across}
           onChange={(event) => setAcross(event.target.value)}
           onKeyDown={(event) => event.key === "Enter" && void add()}
           className="entry"
         />
         <button type="button" className="btn" onClick={() => void add()}>
-          <Plus size={14} aria-hidden="true" /> Reading
+          <Plus size={14} aria-hidden="true" /> {listEditorsText.reading}
         </button>
       </div>
       {problem && (
-        <p role="alert" className="text-[12px] text-bad">
+        <p role="alert" className="text-xs text-bad">
           ◆ {problem}.
         </p>
       )}
-      <p className="narrow text-[11.5px] text-soft">
-        Sizes between two readings are worked out from both. Choose “My mandrel” on a hoop to size by it.
-      </p>
+      <p className="narrow text-xs text-soft">{listEditorsText.sizesBetweenTwoReadingsAre}</p>
     </>
   );
 }
@@ -140,7 +140,7 @@ export function StripEditor({ edit }: { readonly edit: BenchEdit }) {
     });
   const add = async () => {
     const reading = readLength(thickness, units.length);
-    if (!reading.ok) return setProblem(`Type the strip's thickness, as ${showLength(AS_THICK, "measured", units)} or 28ga`);
+    if (!reading.ok) return setProblem(listEditorsText.typeTheStripsThicknessAs(showLength(AS_THICK, "measured", units)));
     const strip = { metal, thickness: Math.round(reading.value * 1000) / 1000, heights: [] };
     const refused = await change((all) => void all.push(strip));
     setProblem(refused);
@@ -158,14 +158,15 @@ export function StripEditor({ edit }: { readonly edit: BenchEdit }) {
             unit={unit}
             onTake={(text) => {
               const heights = readHeights(text, strip.heights, units);
-              if (!heights) return `Type heights with spaces between, as ${AS_TALL.map((height) => showHeight(height, units)).join(" ")}`;
+              if (!heights)
+                return listEditorsText.typeHeightsWithSpacesBetween(AS_TALL.map((height) => showHeight(height, units)).join(" "));
               return changeStrip(strip, (all, at) => void (all[at]!.heights = heights));
             }}
           />
           <button
             type="button"
             className="btn btn-plain"
-            aria-label={`Remove ${METALS[strip.metal].name} ${strip.thickness}`}
+            aria-label={listEditorsText.remove(METALS[strip.metal].name, strip.thickness)}
             onClick={() => void changeStrip(strip, (all, at) => void all.splice(at, 1)).then(setProblem)}
           >
             <Trash2 size={14} aria-hidden="true" />
@@ -173,21 +174,21 @@ export function StripEditor({ edit }: { readonly edit: BenchEdit }) {
         </div>
       ))}
       <div className="grid grid-cols-[1fr_1fr_auto] items-center gap-2 border-t border-hair py-1.5">
-        <MetalSelect label="Metal of the strip" use="strip" value={metal} onChoose={setMetal} />
+        <MetalSelect label={listEditorsText.metalOfTheStrip} use="strip" value={metal} onChoose={setMetal} />
         <input
-          aria-label={`Thickness of the strip, ${unit}`}
-          placeholder={`thick, ${unit} or ga`}
+          aria-label={listEditorsText.thicknessOfTheStrip(unit)}
+          placeholder={listEditorsText.thickOrGa(unit)}
           value={thickness}
           onChange={(event) => setThickness(event.target.value)}
           onKeyDown={(event) => event.key === "Enter" && void add()}
           className="entry"
         />
         <button type="button" className="btn" onClick={() => void add()}>
-          <Plus size={14} aria-hidden="true" /> Strip
+          <Plus size={14} aria-hidden="true" /> {commonText.strip}
         </button>
       </div>
       {problem && (
-        <p role="alert" className="text-[12px] text-bad">
+        <p role="alert" className="text-xs text-bad">
           ◆ {problem}.
         </p>
       )}

@@ -14,7 +14,7 @@ export function MetalSelect({ label, use, value, onChoose }: Props) {
       aria-label={label}
       value={value}
       onChange={(event) => onChoose(event.target.value as Metal)}
-      className="entry !justify-start text-[13px] font-[540]"
+      className="entry !justify-start text-sm font-medium"
     >
       {metalsFor(use).map((each) => (
         <option key={each} value={each}>

@@ -10,11 +10,12 @@ import { STAGE_TITLES } from "@/words/steps";
 import { capital } from "@/words/names";
 import { type BenchEdit } from "./bench-edit";
 import { BenchEntryField } from "./BenchEntryField";
+import { minutesEditorText } from "@/words/screens/my-bench";
 
 const CODES = Object.keys(STAGE_OF) as StepCode[];
 const TIMES = [
-  { name: "hands", label: "hands" },
-  { name: "wait", label: "then waits" },
+  { name: "hands", label: minutesEditorText.hands },
+  { name: "wait", label: minutesEditorText.thenWaits },
 ] as const;
 
 /** How long each step takes the maker's hands, and how long it leaves the piece waiting. */
@@ -23,8 +24,8 @@ export function MinutesEditor({ edit }: { readonly edit: BenchEdit }) {
     <>
       {STEP_STAGES.map((stage) => (
         <details key={stage} open={stage === "join"} className="border-t border-hair py-1">
-          <summary className="cursor-pointer py-1 text-[13.5px] font-[620] max-lg:min-h-[44px]">{STAGE_TITLES[stage]}</summary>
-          <div className="grid grid-cols-[minmax(0,1fr)_88px_88px] items-center gap-x-2 text-[13px]">
+          <summary className="cursor-pointer py-1 text-sm font-strong max-lg:min-h-touch">{STAGE_TITLES[stage]}</summary>
+          <div className="grid grid-cols-[minmax(0,1fr)_88px_88px] items-center gap-x-2 text-sm">
             <span />
             {TIMES.map(({ label }) => (
               <span key={label} className="text-right text-soft">
@@ -63,11 +64,11 @@ function Minutes({ code, edit }: { readonly code: StepCode; readonly edit: Bench
           hidesLabel
           value={own && own[name] !== USUAL_MINUTES[code][name] ? String(own[name]) : ""}
           shipped={String(USUAL_MINUTES[code][name])}
-          unit="min"
+          unit={minutesEditorText.min}
           onTake={(text) => {
             if (text.trim() === "") return put(name, null);
             const reading = readNumber(text);
-            if (!reading.ok) return `Type minutes, as ${USUAL_MINUTES[code][name]}`;
+            if (!reading.ok) return minutesEditorText.typeMinutesAs(USUAL_MINUTES[code][name]);
             return put(name, reading.value);
           }}
         />

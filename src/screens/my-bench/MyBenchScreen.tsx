@@ -15,6 +15,8 @@ import { loadFiles } from "../lazy-data";
 import { loadDefaults } from "../lazy-screens";
 import { useBenchEdit } from "./bench-edit";
 import { RefusedContext, newRefused, useRefusedCount } from "./refused";
+import { commonText } from "@/words/common";
+import { myBenchScreenText } from "@/words/screens/my-bench";
 
 /** The maker's defaults: what a piece leaves out is taken from here. */
 export function MyBenchScreen() {
@@ -27,32 +29,38 @@ export function MyBenchScreen() {
   const trouble = useTrayState((state) => state.trouble);
   const { pick } = useOpening();
   const defaults = useModule(loadDefaults);
-  useTitle("My bench");
+  useTitle(commonText.myBench);
   useKeys({ "$mod+z": undo, "$mod+Shift+z": edit.redo, "$mod+y": edit.redo });
   return (
     <main className="min-h-dvh">
       <NavBar>
-        {trouble && <span className="text-[12.5px] font-semibold text-bad">{TROUBLE_WORDS[trouble]}</span>}
-        <button type="button" className="btn btn-plain" aria-label="Undo" disabled={!edit.canUndo && !isOneRefused} onClick={undo}>
+        {trouble && <span className="text-sm font-semibold text-bad">{TROUBLE_WORDS[trouble]}</span>}
+        <button
+          type="button"
+          className="btn btn-plain"
+          aria-label={commonText.undo}
+          disabled={!edit.canUndo && !isOneRefused}
+          onClick={undo}
+        >
           <Undo2 size={15} aria-hidden="true" />
         </button>
-        <button type="button" className="btn btn-plain" aria-label="Redo" disabled={!edit.canRedo} onClick={edit.redo}>
+        <button type="button" className="btn btn-plain" aria-label={myBenchScreenText.redo} disabled={!edit.canRedo} onClick={edit.redo}>
           <Redo2 size={15} aria-hidden="true" />
         </button>
         <FindButton />
         <button type="button" className="btn" onClick={pick}>
-          Open file
+          {myBenchScreenText.openFile}
         </button>
         <button
           type="button"
           className="btn btn-main"
           onClick={() => void loadFiles().then(({ benchText }) => saveFile("my-bench.json", benchText(edit.bench)))}
         >
-          Save file
+          {commonText.saveFile}
         </button>
       </NavBar>
-      <div className="mx-auto max-w-[1320px] px-6 py-5 max-lg:px-3.5">
-        <h1 className="mb-2 text-[22px] font-bold [font-stretch:92%]">My bench</h1>
+      <div className="mx-auto max-w-377 px-6 py-5 max-lg:px-3.5">
+        <h1 className="mb-2 text-2xl font-bold font-condensed">{commonText.myBench}</h1>
         <RefusedContext value={refused}>{defaults && <defaults.Defaults edit={edit} />}</RefusedContext>
       </div>
     </main>

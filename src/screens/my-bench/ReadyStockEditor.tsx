@@ -12,6 +12,7 @@ import { ADD, INSIDE_OUT, metalOf, READY_NAMES, READY_SIZES, removeText, sizeNee
 import { type Units, lengthUnit } from "@/words/show";
 import { MetalSelect } from "./MetalSelect";
 import { type BenchEdit } from "./bench-edit";
+import { readyStockEditorText } from "@/words/screens/my-bench";
 
 type Kind = keyof typeof READY_SIZES;
 type Stock = ReadyTube | ReadyCup;
@@ -42,7 +43,7 @@ export function ReadyStockEditor({ edit, kind }: { readonly edit: BenchEdit; rea
   const textOf = (stock: Stock) => ("outside" in stock ? tubeText(stock, units) : cupText(stock, units));
   return (
     <>
-      <ul className="text-[13.5px]">
+      <ul className="text-sm">
         {all.map((stock, i) => (
           <li key={`${i} ${JSON.stringify(stock)}`} className="flex items-center justify-between gap-2 border-t border-hair py-0.5">
             {textOf(stock)}
@@ -62,7 +63,7 @@ export function ReadyStockEditor({ edit, kind }: { readonly edit: BenchEdit; rea
         {sizes.map(({ name, label }) => (
           <input
             key={name}
-            aria-label={`${label} of the ${one}, ${lengthUnit(units)}`}
+            aria-label={readyStockEditorText.ofThe(label, one, lengthUnit(units))}
             placeholder={label.toLowerCase()}
             value={typed[name] ?? ""}
             onChange={(event) => setTyped({ ...typed, [name]: event.target.value })}
@@ -75,7 +76,7 @@ export function ReadyStockEditor({ edit, kind }: { readonly edit: BenchEdit; rea
         </button>
       </div>
       {problem && (
-        <p role="alert" className="text-[12px] text-bad">
+        <p role="alert" className="text-xs text-bad">
           ◆ {problem}.
         </p>
       )}

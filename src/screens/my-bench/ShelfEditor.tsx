@@ -17,11 +17,12 @@ import { capital, gradeName } from "@/words/names";
 import { Explained } from "@/ui/Explained";
 import { type BenchEdit } from "./bench-edit";
 import { BenchEntryField } from "./BenchEntryField";
+import { shelfEditorText } from "@/words/screens/my-bench";
 
 const COLUMNS = [
-  { name: "gives", label: "gives at" },
-  { name: "runs", label: "runs at" },
-  { name: "rank", label: "rank" },
+  { name: "gives", label: shelfEditorText.givesAt },
+  { name: "runs", label: shelfEditorText.runsAt },
+  { name: "rank", label: shelfEditorText.rank },
 ] as const;
 
 /** The solder shelf: each grade, where it gives and where it runs, from the maker's own supplier's sheet. */
@@ -45,26 +46,24 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
     const isLarge = file.size > MOST_TABLE_BYTES;
     const read = isLarge ? null : readShelvesCsv(await file.text());
     input.value = "";
-    if (!read)
-      return setProblem(`${file.name} has ${Math.round(file.size / 1000)} kB: a table of shelves has ${MOST_TABLE_BYTES / 1000} at most`);
-    if (!read.ok && "tooMany" in read)
-      return setProblem(`${file.name} has ${read.tooMany} lines: a table of shelves has ${read.limit} at most`);
-    if (!read.ok) return setProblem(`${file.name}, line ${read.line}: ${wrongIn(read)}`);
+    if (!read) return setProblem(shelfEditorText.hasKbATableOf(file.name, Math.round(file.size / 1000), MOST_TABLE_BYTES / 1000));
+    if (!read.ok && "tooMany" in read) return setProblem(shelfEditorText.hasLinesATableOf(file.name, read.tooMany, read.limit));
+    if (!read.ok) return setProblem(shelfEditorText.line(file.name, read.line, wrongIn(read)));
     setProblem(await change((all) => void all.splice(0, all.length, ...(read.shelves as Editable<Shelf>[]))));
   };
   return (
     <>
       {shelves.map((shelf, s) => (
-        <section key={shelf.id} aria-label={`Shelf ${shelf.id}`} className="mb-4">
+        <section key={shelf.id} aria-label={shelfEditorText.shelf(shelf.id)} className="mb-4">
           <div className="flex items-center justify-between border-t border-hair pt-1.5">
-            <h3 className="flex items-center gap-1 text-[13.5px] font-[620]">
+            <h3 className="flex items-center gap-1 text-sm font-strong">
               <NameEntry
-                label={`Name of shelf ${shelf.id}`}
+                label={shelfEditorText.nameOfShelf(shelf.id)}
                 id={shelf.id}
                 others={shelves.flatMap(({ id }) => (id === shelf.id ? [] : [id]))}
                 onName={(id) => changeShelf(shelf.id, (own) => void (own.id = id))}
               />
-              {s === 0 && <span className="font-normal text-soft">· in use</span>}
+              {s === 0 && <span className="font-normal text-soft">{shelfEditorText.inUse}</span>}
             </h3>
             <span className="flex gap-1">
               {s > 0 && (
@@ -73,7 +72,7 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
                   className="btn"
                   onClick={() => void changeShelf(shelf.id, (own, all) => void all.unshift(...all.splice(all.indexOf(own), 1)))}
                 >
-                  Use this one
+                  {shelfEditorText.useThisOne}
                 </button>
               )}
               <button
@@ -81,21 +80,21 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
                 className="btn"
                 onClick={() => void changeShelf(shelf.id, ({ grades }) => void grades.push(newGrade(grades)))}
               >
-                <Plus size={14} aria-hidden="true" /> Grade
+                <Plus size={14} aria-hidden="true" /> {shelfEditorText.grade}
               </button>
             </span>
           </div>
-          <table className="w-full text-[13px]">
+          <table className="w-full text-sm">
             <thead className="text-soft">
               <tr>
-                <th className="text-left font-[520]">Grade</th>
+                <th className="text-left font-medium">{shelfEditorText.grade}</th>
                 {COLUMNS.map(({ name, label }) => (
-                  <th key={name} className="pl-2 text-right font-[520]">
+                  <th key={name} className="pl-2 text-right font-medium">
                     {name === "rank" ? label : <Explained word={name}>{label}</Explained>}
                   </th>
                 ))}
                 <th>
-                  <span className="sr-only">Remove</span>
+                  <span className="sr-only">{shelfEditorText.remove}</span>
                 </th>
               </tr>
             </thead>
@@ -105,16 +104,16 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
                   <tr>
                     <td className="py-1">
                       <NameEntry
-                        label={`Name of ${gradeName(grade.id)} of ${shelf.id}`}
+                        label={shelfEditorText.nameOfOf(gradeName(grade.id), shelf.id)}
                         id={grade.id}
                         others={shelf.grades.flatMap(({ id }) => (id === grade.id ? [] : [id]))}
                         onName={(id) => changeGrade(shelf.id, grade.id, (own) => void (own.id = id))}
                       />
                     </td>
                     {COLUMNS.map(({ name, label }) => (
-                      <td key={name} className="w-[92px] py-1 pl-2">
+                      <td key={name} className="w-26.5 py-1 pl-2">
                         <BenchEntryField
-                          label={`${gradeName(grade.id)} of ${shelf.id} ${label}`}
+                          label={shelfEditorText.of(gradeName(grade.id), shelf.id, label)}
                           hidesLabel
                           value={name === "rank" ? String(grade[name]) : showTemperature(grade[name], units)}
                           unit={name === "rank" ? "" : degrees(units)}
@@ -122,17 +121,17 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
                             const reading = name === "rank" ? readNumber(text) : readTemperature(text, units.temperature);
                             return reading.ok
                               ? changeGrade(shelf.id, grade.id, (own) => void (own[name] = reading.value))
-                              : `Type a number, as ${name === "rank" ? "3" : showTemperature(718, units)}`;
+                              : shelfEditorText.typeANumberAs(name === "rank" ? "3" : showTemperature(718, units));
                           }}
                         />
                       </td>
                     ))}
-                    <td className="w-[34px] py-1 pl-1">
+                    <td className="w-9.5 py-1 pl-1">
                       <button
                         type="button"
                         className="btn btn-plain"
                         disabled={shelf.grades.length === 1}
-                        aria-label={`Remove ${gradeName(grade.id)} of ${shelf.id}`}
+                        aria-label={shelfEditorText.removeOf(gradeName(grade.id), shelf.id)}
                         onClick={() => void changeGrade(shelf.id, grade.id, (own, all) => void all.splice(all.indexOf(own), 1))}
                       >
                         <Trash2 size={14} aria-hidden="true" />
@@ -140,16 +139,16 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
                     </td>
                   </tr>
                   <tr>
-                    <td className="pr-2 pb-1.5 text-right text-[12px] text-soft">in stock</td>
+                    <td className="pr-2 pb-1.5 text-right text-xs text-soft">{shelfEditorText.inStock}</td>
                     <td colSpan={3} className="pb-1.5 pl-2">
                       <BenchEntryField
-                        label={`${gradeName(grade.id)} of ${shelf.id} in stock`}
+                        label={shelfEditorText.ofInStock(gradeName(grade.id), shelf.id)}
                         hidesLabel
                         isText
                         value={inHandText(grade.forms, units)}
                         onTake={(text) => {
                           const forms = readForms(text, (each) => lengthIn(each, units));
-                          if (forms === null) return "Type sheet, wire or paste, each with its thickness, as sheet 0.25, wire 0.5";
+                          if (forms === null) return shelfEditorText.typeSheetWireOrPaste;
                           return changeGrade(shelf.id, grade.id, (own) => {
                             if (forms.length > 0) own.forms = forms;
                             else delete own.forms;
@@ -163,7 +162,7 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
               ))}
             </tbody>
           </table>
-          <ul className="mt-1 text-[12px] leading-snug">
+          <ul className="mt-1 text-xs leading-snug">
             {overlapsOf(shelf, edit.bench.overshoot ?? SHIPPED.overshoot).map((overlap) => (
               <li
                 key={overlap.softer}
@@ -177,22 +176,22 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
       ))}
       <div className="mb-2 flex flex-wrap gap-2">
         <button type="button" className="btn" onClick={() => void change((all) => void all.push(newShelf(all)))}>
-          <Plus size={14} aria-hidden="true" /> Another shelf
+          <Plus size={14} aria-hidden="true" /> {shelfEditorText.anotherShelf}
         </button>
         <button type="button" className="btn" onClick={() => saveFile("shelves.csv", shelvesCsv(shelves), "text/csv")}>
-          Save as a table
+          {shelfEditorText.saveAsATable}
         </button>
         <label className="btn cursor-pointer">
-          Open a table
+          {shelfEditorText.openATable}
           <input type="file" accept=".csv,text/csv" className="sr-only" onChange={(event) => void open(event.target)} />
         </label>
       </div>
       {problem && (
-        <p role="alert" className="mb-2 text-[12px] text-bad">
+        <p role="alert" className="mb-2 text-xs text-bad">
           ◆ {problem}.
         </p>
       )}
-      <p className="narrow text-[11.5px] text-soft">These are typical published values. Follow your supplier's sheet.</p>
+      <p className="narrow text-xs text-soft">{shelfEditorText.theseAreTypicalPublishedValues}</p>
     </>
   );
 }
@@ -209,8 +208,8 @@ function lengthIn(text: string, { length }: Units): number | null {
 }
 
 function wrongIn({ column, got, isTwice }: Extract<ReadShelves, { readonly line: number }>): string {
-  if (isTwice) return `"${got}" is already on that shelf`;
-  return `the entry under "${column}" cannot be read${got && `: "${got}"`}`;
+  if (isTwice) return shelfEditorText.isAlreadyOnThatShelf(got);
+  return shelfEditorText.theEntryUnderCannotBe(column, got && `: "${got}"`);
 }
 
 interface NameProps {
@@ -231,8 +230,8 @@ function NameEntry({ label, id, others, onName }: NameProps) {
       value={capital(gradeName(id))}
       onTake={async (text) => {
         const named = plainId(text);
-        if (named === "") return "Type a word, as hard or paste";
-        if (others.includes(named)) return "Type a name that is not used yet";
+        if (named === "") return shelfEditorText.typeAWordAsHard;
+        if (others.includes(named)) return shelfEditorText.typeANameThatIs;
         return named === id ? null : onName(named);
       }}
     />

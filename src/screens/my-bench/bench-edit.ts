@@ -5,6 +5,7 @@ import { type BenchEntry } from "@/core/piece/bench";
 import { type BenchRecipe } from "@/store/bench-changes";
 import { useNotices } from "@/ui/notices";
 import { useTray, useTrayState } from "@/ui/tray";
+import { benchEditText } from "@/words/screens/my-bench";
 
 /** The bench being edited, with its undo. */
 export interface BenchEdit {
@@ -24,7 +25,7 @@ export function useBenchEdit(): BenchEdit {
   const { past, future } = useTrayState((state) => state.benchSteps);
   return useMemo(() => {
     const told = (word: string, step: () => Promise<string | null>) => () =>
-      void step().then((problem) => problem !== null && warn(`Not ${word}: ${problem}`));
+      void step().then((problem) => problem !== null && warn(benchEditText.not(word, problem)));
     return {
       bench,
       change: tray.changeBench,

@@ -19,6 +19,7 @@ import { SYSTEM_NAMES, capital } from "@/words/names";
 import { useKeys } from "@/ui/keys";
 import { TopBar } from "./TopBar";
 import { useUndo } from "./undo";
+import { mendPieceText } from "@/words/screens/piece";
 
 /** There is one screen until it can be planned. */
 const stay = () => undefined;
@@ -41,19 +42,18 @@ export function MendPiece({ faults }: { readonly faults: readonly Fault[] }) {
   return (
     <main className="frame">
       <TopBar shows="length" undoing={undoing} />
-      <section aria-label="What is wrong" className="col-span-full row-[2/-1] overflow-y-auto bg-sheet px-6 py-5">
-        <h1 className="text-[22px] font-bold [font-stretch:92%]">This piece cannot be planned</h1>
-        <p className="mb-3 text-[13px] text-soft">
-          {piece.benchUsed ? "It does not work out on the bench it came with." : "It does not work out on your bench."} Nothing is lost, and
-          all other pieces work.
+      <section aria-label={mendPieceText.whatIsWrong} className="col-span-full row-[2/-1] overflow-y-auto bg-sheet px-6 py-5">
+        <h1 className="text-2xl font-bold font-condensed">{mendPieceText.thisPieceCannotBePlanned}</h1>
+        <p className="mb-3 text-sm text-soft">
+          {mendPieceText.nothingIsLostAndAll(piece.benchUsed ? mendPieceText.itDoesNotWorkOut : mendPieceText.itDoesNotWorkOutOn)}
         </p>
-        <ul className="mb-4 max-w-[760px]">
+        <ul className="mb-4 max-w-217">
           {faults.map((fault, i) => (
             <li
               key={i}
               role="note"
-              aria-label="Wrong"
-              className="mt-1.5 rounded-[5px] bg-bad-wash px-[9px] py-[7px] text-[13px] text-[#7d1712]"
+              aria-label={mendPieceText.wrong}
+              className="mt-1.5 rounded-md bg-bad-wash px-2.5 py-2 text-sm text-melt"
             >
               <span aria-hidden="true">◆ </span>
               {faultSentence(fault, units)}.
@@ -62,10 +62,10 @@ export function MendPiece({ faults }: { readonly faults: readonly Fault[] }) {
         </ul>
         {piece.benchUsed && (
           <button type="button" className="btn mb-4" onClick={() => session.change((each) => void delete each.benchUsed)}>
-            Plan it on my bench
+            {mendPieceText.planItOnMyBench}
           </button>
         )}
-        <div className="grid max-w-[980px] grid-cols-1 gap-x-10 min-[900px]:grid-cols-2">
+        <div className="grid max-w-280 grid-cols-1 gap-x-10 min-[900px]:grid-cols-2">
           {first.map(({ path, value }) =>
             path === "/carrier/size/system" ? (
               <ChoiceField
@@ -115,7 +115,7 @@ function MendLeaf({ path, value }: Omit<MendFieldProps, "units">) {
       read: (text) => {
         if (isText) return { ok: true, value: text.trim() };
         const reading = readNumber(text);
-        return reading.ok ? reading : { ok: false, problem: `"${text.slice(0, 40)}" is not a number` };
+        return reading.ok ? reading : { ok: false, problem: mendPieceText.isNotANumber(text.slice(0, 40)) };
       },
       write: (piece, next) => put(piece, path, next),
     }),

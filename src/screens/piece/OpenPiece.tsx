@@ -29,6 +29,8 @@ import { OvertakenBar } from "./OvertakenBar";
 import { TopBar } from "./TopBar";
 import { useUndo } from "./undo";
 import { type StemEntry, stagesOf, stemOf } from "./stages";
+import { commonText } from "@/words/common";
+import { openPieceText } from "@/words/screens/piece";
 
 interface StageScreenProps {
   readonly mount: string;
@@ -66,7 +68,7 @@ export function OpenPiece({ id }: { readonly id: string }) {
   if (isAtBench) return <BenchMode />;
   return (
     <>
-      {!planned && <p className="p-4 text-soft">Working out the plan</p>}
+      {!planned && <p className="p-4 text-soft">{openPieceText.workingOutThePlan}</p>}
       {planned && (planned.ok ? <PlannedPiece id={id} planned={planned} /> : <MendPiece faults={planned.faults} />)}
       <OvertakenBar />
     </>
@@ -127,15 +129,15 @@ function PlannedPiece({ id, planned }: { readonly id: string; readonly planned: 
         const told = figure && ifSure(doubtAmong([`${mount}.${key}`, key], doubtOf), figureText(key, figure, units));
         return told ? [{ group: "Figures", name, detail: told, go: () => go(at) }] : [];
       }),
-      { group: "Commands", name: "Templates at true size", go: openTemplates },
-      { group: "Commands", name: "Undo", go: undoing.undo },
-      { group: "Commands", name: "Redo", go: undoing.redo },
+      { group: "Commands", name: openPieceText.templatesAtTrueSize, go: openTemplates },
+      { group: "Commands", name: commonText.undo, go: undoing.undo },
+      { group: "Commands", name: openPieceText.redo, go: undoing.redo },
     ]);
   }, [offer, piece, plan, mount, units, doubtOf, go, undoing, openTemplates]);
   useEffect(() => () => offer(() => []), [offer]);
   const titled = stageName(STAGE_NAMES[stage], stage, plan);
   const entries = stemOf(piece, planned, mount, units, done, doubtOf);
-  useTitle(printable(piece.name), asked === "card" ? "Card" : asked === "templates" ? "Templates" : titled);
+  useTitle(printable(piece.name), asked === "card" ? openPieceText.card : asked === "templates" ? openPieceText.templates : titled);
   return (
     <PlanProvider value={planned}>
       {asked === "card" || asked === "templates" ? (

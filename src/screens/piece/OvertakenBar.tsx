@@ -6,11 +6,13 @@ import { useNotices } from "@/ui/notices";
 import { useTray } from "@/ui/tray";
 import { RepositoryError } from "@/store/repository";
 import { TROUBLE_WORDS } from "@/words/trouble";
+import { commonText } from "@/words/common";
+import { overtakenBarText } from "@/words/screens/piece";
 
 const BAR =
-  "fixed top-[54px] left-1/2 z-30 flex -translate-x-1/2 items-center gap-3 rounded-[6px] border border-warn bg-warn-wash px-3 py-2 text-[13px] text-[#6b3500] shadow-lg";
+  "fixed top-[54px] left-1/2 z-30 flex -translate-x-1/2 items-center gap-3 rounded-md border border-warn bg-warn-wash px-3 py-2 text-sm text-umber shadow-lg";
 
-const NIGHT_BAR = "flex flex-wrap items-center gap-2 rounded-[8px] border border-night-warn bg-[#2b2317] p-3.5 text-[16px]";
+const NIGHT_BAR = "flex flex-wrap items-center gap-2 rounded-lg border border-night-warn bg-night-warn-wash p-3.5 text-lg";
 
 /** Told where another window changed or deleted the piece meanwhile: the maker says what becomes of what is here. */
 export function OvertakenBar({ isNight = false }: { readonly isNight?: boolean }) {
@@ -20,18 +22,18 @@ export function OvertakenBar({ isNight = false }: { readonly isNight?: boolean }
   const { warn } = useNotices();
   const keeping = useSessionState((state) => state.keeping);
   const state = useSessionState((all) => all);
-  const [bar, button] = isNight ? [NIGHT_BAR, "night-btn !min-h-[46px] !text-[16px]"] : [BAR, "btn"];
+  const [bar, button] = isNight ? [NIGHT_BAR, "night-btn !min-h-touch !text-lg"] : [BAR, "btn"];
   if (keeping.state === "deleted") {
     return (
       <div role="alert" className={bar}>
         <span>
-          <b className="font-[680]">◆ This piece was deleted in another window.</b> What you type here is not kept until you put it back.
+          <b className="font-strong">{overtakenBarText.thisPieceWasDeletedIn}</b> {overtakenBarText.whatYouTypeHereIs}
         </span>
         <button type="button" className={button} onClick={() => router.push("/")}>
-          Back to the tray
+          {commonText.backToTheTray}
         </button>
         <button type="button" className={button} onClick={() => void session.putBack()}>
-          Put it back
+          {overtakenBarText.putItBack}
         </button>
       </div>
     );
@@ -50,13 +52,13 @@ export function OvertakenBar({ isNight = false }: { readonly isNight?: boolean }
   return (
     <div role="alert" className={bar}>
       <span>
-        <b className="font-[680]">◆ This piece was changed in another window.</b> What you type here is not kept until you choose.
+        <b className="font-strong">{overtakenBarText.thisPieceWasChangedIn}</b> {overtakenBarText.whatYouTypeHereIsNot}
       </span>
       <button type="button" className={button} onClick={() => session.takeNewer()}>
-        Use the newer one
+        {overtakenBarText.useTheNewerOne}
       </button>
       <button type="button" className={button} onClick={() => void keepCopy()}>
-        Keep mine as a copy
+        {overtakenBarText.keepMineAsACopy}
       </button>
     </div>
   );

@@ -10,8 +10,10 @@ import { useTray, useTrayState } from "@/ui/tray";
 import { RepositoryError } from "@/store/repository";
 import { TROUBLE_WORDS } from "@/words/trouble";
 import { loadFiles } from "../lazy-data";
+import { commonText } from "@/words/common";
+import { pieceMenuText } from "@/words/screens/piece";
 
-const ITEM = "cursor-pointer px-3 py-1 text-[13px] outline-none data-[highlighted]:bg-accent-wash";
+const ITEM = "cursor-pointer px-3 py-1 text-sm outline-none data-highlighted:bg-accent-wash";
 
 /** What can be done to the whole piece. */
 export function PieceMenu() {
@@ -37,30 +39,30 @@ export function PieceMenu() {
     });
   return (
     <DropdownMenu.Root>
-      <DropdownMenu.Trigger aria-label="More for this piece" className="btn btn-plain">
+      <DropdownMenu.Trigger aria-label={pieceMenuText.moreForThisPiece} className="btn btn-plain">
         <MoreHorizontal size={16} aria-hidden="true" />
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
-        <DropdownMenu.Content align="start" className="z-50 min-w-[190px] rounded-[5px] border border-line bg-sheet py-1 shadow-lg">
+        <DropdownMenu.Content align="start" className="z-50 min-w-54.5 rounded-md border border-line bg-sheet py-1 shadow-lg">
           <DropdownMenu.Item className={`${ITEM} lg:hidden`} onSelect={() => router.push(`/pieces/${piece.id}/card`)}>
-            Card
+            {pieceMenuText.card}
           </DropdownMenu.Item>
           <DropdownMenu.Item className={ITEM} onSelect={() => void duplicate()}>
-            Duplicate
+            {pieceMenuText.duplicate}
           </DropdownMenu.Item>
           <DropdownMenu.Item
             className={ITEM}
             onSelect={() => void loadFiles().then(({ pieceText }) => saveFile(`${piece.id}.json`, pieceText(piece, bench)))}
           >
-            Save file
+            {commonText.saveFile}
           </DropdownMenu.Item>
           {piece.benchUsed && (
             <DropdownMenu.Item className={ITEM} onSelect={() => session.change((each) => void delete each.benchUsed)}>
-              Plan it on my bench
+              {pieceMenuText.planItOnMyBench}
             </DropdownMenu.Item>
           )}
           <DropdownMenu.Item className={ITEM} onSelect={() => void remove()}>
-            Delete
+            {pieceMenuText.deleteWord}
           </DropdownMenu.Item>
         </DropdownMenu.Content>
       </DropdownMenu.Portal>

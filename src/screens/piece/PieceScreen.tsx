@@ -9,6 +9,8 @@ import { SessionProvider } from "@/ui/session";
 import { useTray, useTrayState } from "@/ui/tray";
 import { TROUBLE_WORDS } from "@/words/trouble";
 import { loadOpenPiece } from "../lazy-screens";
+import { commonText } from "@/words/common";
+import { pieceScreenText } from "@/words/screens/piece";
 
 const loadSession = () => import("@/store/session");
 
@@ -46,7 +48,7 @@ export function PieceScreen({ id }: { readonly id: string }) {
     };
   }, [id, tray, waits]);
   if (isMissing) return <MissingPiece isUnreadable={isUnreadable} />;
-  if (opened === null || !planner) return <p className="p-4 text-soft">Opening the piece</p>;
+  if (opened === null || !planner) return <p className="p-4 text-soft">{pieceScreenText.openingThePiece}</p>;
   return (
     <SessionProvider value={opened}>
       <planner.OpenPiece id={id} />
@@ -59,23 +61,19 @@ function MissingPiece({ isUnreadable }: { readonly isUnreadable: boolean }) {
   if (trouble)
     return (
       <main className="p-6">
-        <h1 className="mb-2 text-lg font-bold">This piece cannot be opened now.</h1>
+        <h1 className="mb-2 text-lg font-bold">{pieceScreenText.thisPieceCannotBeOpened}</h1>
         <p className="mb-4 text-soft">{TROUBLE_WORDS[trouble]}.</p>
         <Link href="/" className="btn">
-          Back to the tray
+          {commonText.backToTheTray}
         </Link>
       </main>
     );
   return (
     <main className="p-6">
-      <h1 className="mb-2 text-lg font-bold">{isUnreadable ? "This piece could not be read." : "This piece is not on this device."}</h1>
-      <p className="mb-4 text-soft">
-        {isUnreadable
-          ? "It is kept as it is; the tray says what is wrong with it and saves it as a file."
-          : "It was deleted, or it is kept in another browser. It opens here as soon as it is put back."}
-      </p>
+      <h1 className="mb-2 text-lg font-bold">{isUnreadable ? pieceScreenText.thisPieceCouldNotBe : pieceScreenText.thisPieceIsNotOn}</h1>
+      <p className="mb-4 text-soft">{isUnreadable ? pieceScreenText.itIsKeptAsIt : pieceScreenText.itWasDeletedOrIt}</p>
       <Link href="/" className="btn">
-        Back to the tray
+        {commonText.backToTheTray}
       </Link>
     </main>
   );

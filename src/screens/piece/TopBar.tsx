@@ -17,6 +17,8 @@ import { ifSure } from "@/words/doubt";
 import { andOthers } from "@/words/settings";
 import { stoneSize } from "./stages";
 import { type Undoing } from "./undo";
+import { commonText } from "@/words/common";
+import { topBarText } from "@/words/screens/piece";
 
 const PieceMenu = lazy(() => import("./PieceMenu").then(({ PieceMenu }) => ({ default: PieceMenu })));
 
@@ -38,12 +40,12 @@ export function TopBar({ shows, undoing }: Props) {
       <span className="max-lg:hidden">
         <Mark />
       </span>
-      <Link href="/" aria-label="Pieces" className="btn btn-plain lg:hidden">
+      <Link href="/" aria-label={commonText.pieces} className="btn btn-plain lg:hidden">
         <ChevronLeft size={18} aria-hidden="true" />
       </Link>
       <p className="flex min-w-0 items-center gap-1.5 whitespace-nowrap text-soft max-lg:flex-1 max-lg:flex-col max-lg:items-start max-lg:gap-0">
         <Link href="/" className="tap content-center hover:underline max-lg:hidden lg:inline-grid">
-          Pieces
+          {commonText.pieces}
         </Link>
         <span aria-hidden="true" className="max-lg:hidden">
           /
@@ -51,10 +53,10 @@ export function TopBar({ shows, undoing }: Props) {
         <Name stone={told} />
         <span className="min-w-0 truncate max-xl:hidden">— {told}</span>
       </p>
-      <button type="button" className="btn btn-plain" aria-label="Undo" disabled={!undoing.canUndo} onClick={undoing.undo}>
+      <button type="button" className="btn btn-plain" aria-label={commonText.undo} disabled={!undoing.canUndo} onClick={undoing.undo}>
         <Undo2 size={15} aria-hidden="true" />
       </button>
-      <button type="button" className="btn btn-plain" aria-label="Redo" disabled={!undoing.canRedo} onClick={undoing.redo}>
+      <button type="button" className="btn btn-plain" aria-label={topBarText.redo} disabled={!undoing.canRedo} onClick={undoing.redo}>
         <Redo2 size={15} aria-hidden="true" />
       </button>
       <Suspense>
@@ -62,10 +64,10 @@ export function TopBar({ shows, undoing }: Props) {
       </Suspense>
       <span className="flex-1 max-lg:hidden" />
       <Link href={`/pieces/${piece.id}/card`} className="btn max-lg:hidden lg:order-last">
-        Card
+        {topBarText.card}
       </Link>
       <Link href={`/pieces/${piece.id}/bench`} className="btn btn-main lg:order-last">
-        At the bench
+        {commonText.atTheBench}
       </Link>
       <span className="flex min-w-0 items-center gap-3 max-lg:w-full max-lg:justify-between max-lg:px-2">
         <KeepingText keeping={keeping} />
@@ -86,23 +88,23 @@ function Name({ stone }: { readonly stone: string }) {
   if (isEdited) {
     return (
       <RenameInput
-        label="Name of the piece"
+        label={topBarText.nameOfThePiece}
         name={name}
         onRename={(next) => session.change((piece) => void (piece.name = next))}
         onDone={() => setEdited(false)}
-        className="w-[200px] rounded-[3px] border border-line bg-white px-1 font-[620] text-ink"
+        className="w-57 rounded-sm border border-line bg-white px-1 font-strong text-ink"
       />
     );
   }
   return (
     <button
       type="button"
-      title={`${name}: rename`}
+      title={topBarText.rename(name)}
       onClick={() => setEdited(true)}
-      className="tap max-w-[240px] truncate rounded-[3px] font-[620] text-ink hover:bg-hair max-lg:min-h-[44px] max-lg:w-full max-lg:max-w-full max-lg:text-left max-lg:leading-tight max-lg:whitespace-normal"
+      className="tap max-w-68.5 truncate rounded-sm font-strong text-ink hover:bg-hair max-lg:min-h-touch max-lg:w-full max-lg:max-w-full max-lg:text-left max-lg:leading-tight max-lg:whitespace-normal"
     >
       <span className="max-lg:line-clamp-2 max-lg:break-words">{name}</span>
-      <small className="block text-[12.5px] leading-tight font-[440] whitespace-normal text-soft lg:hidden">{stone}</small>
+      <small className="block text-sm leading-tight font-light whitespace-normal text-soft lg:hidden">{stone}</small>
     </button>
   );
 }
@@ -116,7 +118,7 @@ function KeepingText({ keeping }: { readonly keeping: Keeping }) {
   return (
     <span
       role={isBad ? "status" : undefined}
-      className={`min-w-0 text-[12.5px] ${isBad ? "leading-tight font-semibold text-bad" : "truncate text-soft"}`}
+      className={`min-w-0 text-sm ${isBad ? "leading-tight font-semibold text-bad" : "truncate text-soft"}`}
     >
       {other ?? keepingText(keeping, trouble ?? "unavailable")}
     </span>
@@ -127,17 +129,17 @@ function KeepingText({ keeping }: { readonly keeping: Keeping }) {
 function keepingText(keeping: Keeping, trouble: Trouble): string {
   switch (keeping.state) {
     case "kept":
-      return `Kept on this device, ${new Date(keeping.at).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" })}`;
+      return topBarText.keptOnThisDevice(new Date(keeping.at).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" }));
     case "writing":
-      return "Keeping";
+      return topBarText.keeping;
     case "memory":
       return TROUBLE_WORDS[trouble];
     case "refused":
-      return `Not kept: ${keeping.problem}`;
+      return topBarText.notKept(keeping.problem);
     case "elsewhere":
-      return "Changed in another window";
+      return topBarText.changedInAnotherWindow;
     case "deleted":
-      return "Deleted in another window";
+      return topBarText.deletedInAnotherWindow;
     case "trouble":
       return TROUBLE_WORDS[keeping.trouble];
   }

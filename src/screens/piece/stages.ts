@@ -15,6 +15,7 @@ import { bareIn } from "@/words/steps";
 import { wallStock } from "@/words/wall-stock";
 import { SETTLING, sayHeats } from "@/words/heats";
 import { STAGES, STAGE_NAMES, type StageId, stageName, stageOf } from "@/words/stages";
+import { stagesText } from "@/words/screens/piece";
 
 export interface StemEntry {
   readonly id: StageId;
@@ -88,7 +89,7 @@ const lengthIn = ({ plan, units }: StageSource, key: string, rounding: Rounding)
 const RESULTS: Readonly<Record<StageId, Result>> = {
   stone: {
     rests: (mount) => [`${mount}.stone`],
-    result: ({ mount: { stone }, units }) => `${stoneSize(stone.outline, units)}, ${showLength(stone.height, "blank", units)} tall`,
+    result: ({ mount: { stone }, units }) => stagesText.tall(stoneSize(stone.outline, units), showLength(stone.height, "blank", units)),
     short: (told) => {
       const side = (name: string) => lengthIn(told, `${told.mount.id}.stone.${name}`, "blank");
       return `${side("length")} × ${side("width")}`;
@@ -108,9 +109,14 @@ const RESULTS: Readonly<Record<StageId, Result>> = {
     rests: (mount) => ["hoop.cutLength", `${mount}.hoop`],
     result: (told) =>
       told.piece.carrier.type === "hoop"
-        ? `${SYSTEM_NAMES[told.piece.carrier.size.system]} ${told.piece.carrier.size.value}${giveOrTake(told.plan)}, blank ${lengthIn(told, "hoop.cutLength", "blank")}`
+        ? stagesText.blank(
+            SYSTEM_NAMES[told.piece.carrier.size.system],
+            told.piece.carrier.size.value,
+            giveOrTake(told.plan),
+            lengthIn(told, "hoop.cutLength", "blank"),
+          )
         : "",
-    short: (told) => `blank ${lengthIn(told, "hoop.cutLength", "blank")}`,
+    short: (told) => stagesText.blankLength(lengthIn(told, "hoop.cutLength", "blank")),
   },
   bail: {
     rests: (mount) => ["bail", "hang", `${mount}.hang`, "earring.mass"],
@@ -127,17 +133,17 @@ const RESULTS: Readonly<Record<StageId, Result>> = {
   },
   making: {
     rests: () => [],
-    result: ({ plan, done }) => `${done} of ${counted(plan.steps.length, "step")}`,
-    short: ({ plan, done }) => `${done} of ${plan.steps.length}`,
+    result: ({ plan, done }) => stagesText.of(done, counted(plan.steps.length, "step")),
+    short: ({ plan, done }) => stagesText.doneOf(done, plan.steps.length),
   },
 };
 
 /** "blank 18.0, hangs 13.5° off"; of what is worn in the ear "ear wire 40.0, hangs straight", "post 11.0, 1.16 g". */
 function bailResult(told: StageSource): string {
   const bail = bailIn(told.plan);
-  if (!bail) return `post ${lengthIn(told, "post.cutLength", "blank")}, ${earringMass(told)}`;
+  if (!bail) return stagesText.post(lengthIn(told, "post.cutLength", "blank"), earringMass(told));
   const { drawn, settled } = bail;
-  if (drawn.earWire) return `ear wire ${lengthIn(told, "earwire.cutLength", "blank")}, ${tiltText(told)}`;
+  if (drawn.earWire) return stagesText.earWire(lengthIn(told, "earwire.cutLength", "blank"), tiltText(told));
   return `${BAIL_WORDS[settled.style].stock} ${lengthIn(told, drawn.cut, "blank")}, ${tiltText(told)}`;
 }
 
@@ -158,15 +164,15 @@ function backOf({ plan, mount, units }: StageSource) {
 function wallResult(plan: Plan, id: string, units: Units): string {
   const { name, size, sense } = wallStock(plan, id, units);
   const thickness = showLength(plan.settled.mounts[id]!.wall.thickness, "measured", units);
-  return name === "strip" ? `strip ${size} × ${thickness}` : `${name} ${size}, ${sense}`;
+  return name === "strip" ? stagesText.strip(size, thickness) : `${name} ${size}, ${sense}`;
 }
 
 export function stoneSize(outline: Piece["mounts"][number]["stone"]["outline"], units: Units): string {
   switch (outline.shape) {
     case "round":
-      return `${showLength(outline.diameter, "blank", units)} round`;
+      return stagesText.round(showLength(outline.diameter, "blank", units));
     case "triangle":
-      return `${SHAPE_NAMES.triangle}, side ${showLength(outline.side, "blank", units)}`;
+      return stagesText.side(SHAPE_NAMES.triangle, showLength(outline.side, "blank", units));
     case "free":
       return `${SHAPE_NAMES.free}, ${counted(outline.points.length, "point")}`;
     default: {

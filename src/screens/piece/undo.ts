@@ -9,6 +9,7 @@ import { useNotices } from "@/ui/notices";
 import { useSession } from "@/ui/session";
 import { useTray, useTrayState } from "@/ui/tray";
 import { STAGE_NAMES, type StageId } from "@/words/stages";
+import { undoText } from "@/words/screens/piece";
 
 /** Undo and redo of what is seen, for the keys and the buttons. */
 export interface Undoing {
@@ -36,11 +37,11 @@ export function useUndoMaking(piece: string): Undoing {
       if (!make || !steps?.[way].length) return;
       void tray
         .stepMake(make, way)
-        .then((edit) => (edit === "not-kept" ? warn("That was not kept.") : edit && say(`${word}: ${editName(edit)}`)));
+        .then((edit) => (edit === "not-kept" ? warn(undoText.thatWasNotKept) : edit && say(`${word}: ${editName(edit)}`)));
     };
     return {
-      undo: step("past", "Undone"),
-      redo: step("future", "Redone"),
+      undo: step("past", undoText.undone),
+      redo: step("future", undoText.redone),
       canUndo: (steps?.past.length ?? 0) > 0,
       canRedo: (steps?.future.length ?? 0) > 0,
     };
@@ -59,10 +60,10 @@ function useUndoFields(onStage: StageId | null, go: (stage: StageId) => void): U
       const after = session.store.getState().piece;
       if (before === after) return;
       const stage = stageOfChange(before, after);
-      say(`${word}: ${stage ? STAGE_NAMES[stage] : "the piece"}`);
+      say(`${word}: ${stage ? STAGE_NAMES[stage] : undoText.thePiece}`);
       if (stage && stage !== onStage) go(stage);
     };
-    return { undo: step("Undone", session.undo), redo: step("Redone", session.redo), canUndo, canRedo };
+    return { undo: step(undoText.undone, session.undo), redo: step(undoText.redone, session.redo), canUndo, canRedo };
   }, [session, onStage, go, say, canUndo, canRedo]);
 }
 

@@ -15,6 +15,7 @@ import { useSession } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
 import { capital } from "@/words/names";
 import { showLength } from "@/words/show";
+import { backViewText } from "@/words/screens/plate";
 
 const KEY_STEP = 0.1;
 
@@ -54,10 +55,10 @@ export function BackView({ mount, drawing, x, y, scale }: Props) {
       what: "stamp",
       at: stamp.at,
       clear: (at) => stampClear(settled.stamp!, at, band, flattened(plateEdge, DRAWN)),
-      refused: "must lie on the plate, clear of the hoop",
-      words: ["stamp", stamp.clear < 0 ? "over" : `${showLength(stamp.clear, "measured", units)} clear`],
+      refused: backViewText.mustLieOnThePlate,
+      words: ["stamp", stamp.clear < 0 ? "over" : backViewText.clear(showLength(stamp.clear, "measured", units))],
       wordsFrom: Math.min(...stamp.corners.map(([, py]) => py)),
-      shape: (line) => <Shape points={stamp.corners} fill="#7d888c" fillOpacity={0.55} {...line} />,
+      shape: (line) => <Shape points={stamp.corners} fill="var(--color-metal-edge)" fillOpacity={0.55} {...line} />,
     });
   }
   if (drain) {
@@ -66,18 +67,20 @@ export function BackView({ mount, drawing, x, y, scale }: Props) {
       what: "drain",
       at: drain.at,
       clear: (at) => drainClear(drain.diameter, at, band, flattened(wallInside, DRAWN)),
-      refused: "must open inside the bezel, clear of the hoop",
+      refused: backViewText.mustOpenInsideTheBezel,
       words: ["drain"],
       wordsFrom: cy - drain.diameter / 2,
-      shape: (line) => <circle cx={cx} cy={cy} r={drain.diameter / 2} fill="#fff" vectorEffect="non-scaling-stroke" {...line} />,
+      shape: (line) => (
+        <circle cx={cx} cy={cy} r={drain.diameter / 2} fill="var(--color-white)" vectorEffect="non-scaling-stroke" {...line} />
+      ),
     });
   }
   return (
     <>
       <Millimetres x={x} y={y} scale={scale}>
         <g transform="scale(-1 1)">
-          <Shape curve={plateEdge} fill="url(#metal)" stroke="#1b2225" lights="plate" />
-          <Shape curve={wallOutside} fill="none" stroke="#6f7a7e" strokeDasharray="4 3" />
+          <Shape curve={plateEdge} fill="url(#metal)" stroke="var(--color-ink)" lights="plate" />
+          <Shape curve={wallOutside} fill="none" stroke="var(--color-metal-edge)" strokeDasharray="4 3" />
           {band && (
             <g transform={`rotate(${(band.along * 180) / Math.PI})`}>
               <rect
@@ -85,9 +88,9 @@ export function BackView({ mount, drawing, x, y, scale }: Props) {
                 y={-BAND_TALL / 2}
                 width={2 * band.half}
                 height={BAND_TALL}
-                fill="#ffffff"
+                fill="var(--color-white)"
                 fillOpacity={0.35}
-                stroke="#6f7a7e"
+                stroke="var(--color-metal-edge)"
                 strokeDasharray="3 3"
                 vectorEffect="non-scaling-stroke"
               />
@@ -98,8 +101,8 @@ export function BackView({ mount, drawing, x, y, scale }: Props) {
               cx={post.drawn.at[0]}
               cy={post.drawn.at[1]}
               r={post.drawn.wire / 2}
-              fill="#eef2f3"
-              stroke="#1b2225"
+              fill="var(--color-metal-bright)"
+              stroke="var(--color-ink)"
               vectorEffect="non-scaling-stroke"
             />
           )}
@@ -116,7 +119,7 @@ export function BackView({ mount, drawing, x, y, scale }: Props) {
             y={y - wordsFrom * scale.perMm + LINE * (i + 1)}
             textAnchor="middle"
             stroke="none"
-            fill="#1b2225"
+            fill="var(--color-ink)"
             lights={what}
           >
             {word}
@@ -157,7 +160,7 @@ function StruckHandle({ mount, struck: { what, at, clear, refused, shape } }: { 
       onDrag={put}
       onStep={(_by, way) => put(moved(at, fromBehind(way), KEY_STEP))}
     >
-      {(isHighlighted) => shape({ stroke: isHighlighted ? "#0b5d66" : "#1b2225", strokeWidth: isHighlighted ? 2 : 1 })}
+      {(isHighlighted) => shape({ stroke: isHighlighted ? "var(--color-accent)" : "var(--color-ink)", strokeWidth: isHighlighted ? 2 : 1 })}
     </DragHandle>
   );
 }

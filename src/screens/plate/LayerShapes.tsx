@@ -4,16 +4,16 @@ import { type DrawnLayer } from "@/core/mount/layers/layer";
 import { type Point } from "@/core/geometry/outline";
 import { Shape } from "@/ui/Drawing";
 
-const EDGE = "#5b6769";
-const METAL = "#dfe5e7";
+const EDGE = "var(--color-soft)";
+const METAL = "var(--color-metal-lit)";
 
 /** What beads are filled with: lit from above. */
 export function BeadFill() {
   return (
     <radialGradient id="bead" cx=".36" cy=".64" r=".75">
-      <stop offset="0" stopColor="#ffffff" />
-      <stop offset=".5" stopColor="#c3cbcf" />
-      <stop offset="1" stopColor="#7d888c" />
+      <stop offset="0" stopColor="var(--color-white)" />
+      <stop offset=".5" stopColor="var(--color-metal-pale)" />
+      <stop offset="1" stopColor="var(--color-metal-edge)" />
     </radialGradient>
   );
 }
@@ -31,7 +31,7 @@ export function LayerShapes({ layer, isChosen }: { readonly layer: DrawnLayer; r
           points={points}
           open
           fill="none"
-          stroke={isChosen ? "#0b5d66" : "transparent"}
+          stroke={isChosen ? "var(--color-accent)" : "transparent"}
           strokeOpacity={isChosen ? 0.28 : 0}
           strokeWidth={width + (isChosen ? HALO : 0)}
           vectorEffect="none"
@@ -61,7 +61,7 @@ function Wires({ runs, thick, isShiny }: WiresProps) {
     <g pointerEvents="none">
       <Shape {...line} stroke={EDGE} strokeWidth={thick} />
       <Shape {...line} stroke={METAL} strokeWidth={thick * 0.82} />
-      {isShiny && <Shape {...line} stroke="#ffffff" strokeWidth={thick * 0.28} />}
+      {isShiny && <Shape {...line} stroke="var(--color-white)" strokeWidth={thick * 0.28} />}
     </g>
   );
 }

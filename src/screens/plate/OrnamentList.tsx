@@ -23,6 +23,7 @@ import { LAYER_NAMES, capital } from "@/words/names";
 import { type SaidOrnament } from "@/words/ornament";
 import { editable, freeOrnamentId, newOrnament } from "./ornament-edit";
 import { listed } from "./view";
+import { ornamentListText } from "@/words/screens/plate";
 
 const TYPES: readonly LayerType[] = ["wire", "twist", "bead-wire", "granules"];
 
@@ -65,7 +66,7 @@ export function OrnamentList({ mount, chosen, onChoose }: Props) {
         accessibility={{ announcements: spokenFor(rows), screenReaderInstructions: { draggable: HOW_TO_MOVE } }}
       >
         <SortableContext items={ids} strategy={verticalListSortingStrategy}>
-          <ul aria-label="Round the bezel, from the bezel outward">
+          <ul aria-label={ornamentListText.roundTheBezelFromThe}>
             {rows.map(({ entry, said }) => (
               <Row
                 key={entry.id}
@@ -89,17 +90,18 @@ export function OrnamentList({ mount, chosen, onChoose }: Props) {
   );
 }
 
-const HOW_TO_MOVE = "Space picks it up, the arrow keys move it, Space puts it down, Escape puts it back.";
+const HOW_TO_MOVE = ornamentListText.spacePicksItUpThe;
 
 /** What a screen reader is told while one is moved. */
 function spokenFor(rows: ReturnType<typeof listed>): Announcements {
   const name = (id: UniqueIdentifier) => rows.find(({ entry }) => entry.id === id)?.said.name ?? String(id);
-  const place = (id: UniqueIdentifier) => `place ${rows.findIndex(({ entry }) => entry.id === id) + 1} of ${rows.length} from the bezel`;
+  const place = (id: UniqueIdentifier) =>
+    ornamentListText.placeOfFromTheBezel(rows.findIndex(({ entry }) => entry.id === id) + 1, rows.length);
   return {
-    onDragStart: ({ active }) => `${name(active.id)} is held`,
-    onDragOver: ({ active, over }) => (over ? `${name(active.id)} goes to ${place(over.id)}` : undefined),
-    onDragEnd: ({ active, over }) => `${name(active.id)} lies at ${place((over ?? active).id)}`,
-    onDragCancel: ({ active }) => `${name(active.id)} is back where it was`,
+    onDragStart: ({ active }) => ornamentListText.isHeld(name(active.id)),
+    onDragOver: ({ active, over }) => (over ? ornamentListText.goesTo(name(active.id), place(over.id)) : undefined),
+    onDragEnd: ({ active, over }) => ornamentListText.liesAt(name(active.id), place((over ?? active).id)),
+    onDragCancel: ({ active }) => ornamentListText.isBackWhereItWas(name(active.id)),
   };
 }
 
@@ -116,14 +118,14 @@ function Row({ id, said, isChosen, onChoose }: RowProps) {
     <li
       ref={setNodeRef}
       style={{ transform: CSS.Transform.toString(transform), transition }}
-      className={`flex items-center border-t border-hair ${isChosen ? "bg-accent-wash shadow-[inset_3px_0_0_var(--color-accent)]" : ""}`}
+      className={`flex items-center border-t border-hair ${isChosen ? "bg-accent-wash shadow-chosen" : ""}`}
     >
       <button
         type="button"
-        className="grid h-[34px] w-[24px] shrink-0 cursor-grab touch-none place-items-center text-soft max-lg:h-[44px] max-lg:w-[44px]"
+        className="grid h-9.5 w-7 shrink-0 cursor-grab touch-none place-items-center text-soft max-lg:h-touch max-lg:w-touch"
         {...attributes}
         {...listeners}
-        aria-label={`Move ${said.name.toLowerCase()}`}
+        aria-label={ornamentListText.move(said.name.toLowerCase())}
       >
         <GripVertical size={14} aria-hidden="true" />
       </button>
@@ -131,11 +133,11 @@ function Row({ id, said, isChosen, onChoose }: RowProps) {
         type="button"
         aria-pressed={isChosen}
         onClick={onChoose}
-        className="grid min-w-0 flex-1 grid-cols-[minmax(0,1fr)_auto] items-baseline gap-x-2 py-1 text-left text-[13.5px] max-lg:min-h-[44px]"
+        className="grid min-w-0 flex-1 grid-cols-[minmax(0,1fr)_auto] items-baseline gap-x-2 py-1 text-left text-sm max-lg:min-h-touch"
       >
-        <b className="font-[640]">{said.name}</b>
-        <b className="font-[640]">{said.cut}</b>
-        <small className="narrow col-span-2 text-[11.5px] text-soft">{said.what}</small>
+        <b className="font-strong">{said.name}</b>
+        <b className="font-strong">{said.cut}</b>
+        <small className="narrow col-span-2 text-xs text-soft">{said.what}</small>
       </button>
     </li>
   );

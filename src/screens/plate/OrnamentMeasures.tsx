@@ -17,21 +17,23 @@ import { useUnits } from "@/ui/tray";
 import { LAYER_NAMES, capital } from "@/words/names";
 import { TURNS_IN, TURNS_PER, showLength } from "@/words/show";
 import { editable, editableOne, extentFor, lieOf } from "./ornament-edit";
+import { commonText } from "@/words/common";
+import { ornamentMeasuresText } from "@/words/screens/plate";
 
 const SECTIONS: readonly { readonly value: WireSection; readonly text: string }[] = [
-  { value: "round", text: "Round" },
-  { value: "square", text: "Square" },
+  { value: "round", text: ornamentMeasuresText.round },
+  { value: "square", text: ornamentMeasuresText.square },
   { value: "half-round", text: "Half-round" },
 ];
 const LIES = [
-  { value: "all", text: "All round" },
-  { value: "sides", text: "Both sides" },
-  { value: "ends", text: "Both ends" },
+  { value: "all", text: ornamentMeasuresText.allRound },
+  { value: "sides", text: ornamentMeasuresText.bothSides },
+  { value: "ends", text: ornamentMeasuresText.bothEnds },
 ] as const;
 const SNIPPED = [
-  { value: "wire", text: "Wire" },
-  { value: "strip", text: "Strip" },
-  { value: "notches", text: "Notches" },
+  { value: "wire", text: commonText.wire },
+  { value: "strip", text: commonText.strip },
+  { value: "notches", text: ornamentMeasuresText.notches },
 ] as const;
 /** What beads are snipped from where nobody said: usual wire, and the strip of a usual wall. */
 const USUAL = { wire: 0.8, strip: [0.32, 3.2], pitch: 1, turns: 10 } as const;
@@ -58,16 +60,16 @@ export function OrnamentMeasures({ mount, entry, onGone }: Props) {
       {across !== null && <MeasureField field={width} label={across} value={entry.width} shape="compact" />}
       {Own && <Own mount={mount.id} entry={entry} />}
       <ChoiceField
-        label="Metal"
+        label={commonText.metal}
         value={entry.metal}
         options={metalsFor("ornament").map((value) => ({ value, text: capital(METALS[value].name) }))}
         onChoose={(metal) => change((one) => void (one.metal = metal))}
       />
       <ChoiceField
-        label="Lies"
-        hint={lie === "all" ? "choose sides or ends, then drag" : "drag its ends in the plan"}
+        label={ornamentMeasuresText.lies}
+        hint={lie === "all" ? ornamentMeasuresText.chooseSidesOrEndsThen : ornamentMeasuresText.dragItsEndsInThe}
         value={lie}
-        options={lie === "dragged" ? [...LIES, { value: "dragged", text: "Dragged" }] : LIES}
+        options={lie === "dragged" ? [...LIES, { value: "dragged", text: ornamentMeasuresText.dragged }] : LIES}
         onChoose={(next) =>
           change((one) => {
             if (next === "dragged") return;
@@ -90,7 +92,7 @@ export function OrnamentMeasures({ mount, entry, onGone }: Props) {
           if (refused === null) onGone();
         }}
       >
-        <Trash2 size={13} aria-hidden="true" /> Remove
+        <Trash2 size={13} aria-hidden="true" /> {ornamentMeasuresText.remove}
       </button>
     </>
   );
@@ -103,10 +105,10 @@ interface OneProps {
 
 /** What only one kind of ornament is measured by; `across` is what its width is called, null where that follows from the rest. */
 const MEASURES: Readonly<Record<LayerType, { readonly across: string | null; readonly Own: ((props: OneProps) => ReactNode) | null }>> = {
-  wire: { across: "Width", Own: WireMeasures },
+  wire: { across: commonText.width, Own: WireMeasures },
   twist: { across: null, Own: TwistMeasures },
-  "bead-wire": { across: "Width", Own: null },
-  granules: { across: "Across", Own: BeadMeasures },
+  "bead-wire": { across: commonText.width, Own: null },
+  granules: { across: ornamentMeasuresText.across, Own: BeadMeasures },
 };
 
 function WireMeasures({ mount, entry }: OneProps) {
@@ -126,14 +128,19 @@ function WireMeasures({ mount, entry }: OneProps) {
   return (
     <>
       <ChoiceField
-        label="Section"
+        label={ornamentMeasuresText.section}
         value={section}
         options={SECTIONS}
         onChoose={(next) => session.change((piece) => void (editableOne(piece, mount, id).section = next))}
       />
-      {section !== "round" && <MeasureField field={height} label="Height" value={entry.height ?? entry.width} shape="compact" />}
+      {section !== "round" && <MeasureField field={height} label={commonText.height} value={entry.height ?? entry.width} shape="compact" />}
       {extent === "all" && (
-        <MeasureField field={tight} label="Undersize by" hint="file the inside until it fits over" value={entry.tight ?? null} />
+        <MeasureField
+          field={tight}
+          label={ornamentMeasuresText.undersizeBy}
+          hint={ornamentMeasuresText.fileTheInsideUntilIt}
+          value={entry.tight ?? null}
+        />
       )}
     </>
   );
@@ -156,11 +163,11 @@ function TwistMeasures({ mount, entry }: OneProps) {
   const per = TURNS_PER[units.length];
   return (
     <>
-      <MeasureField field={wire} label="Wire, each" value={twisted.wire} />
+      <MeasureField field={wire} label={ornamentMeasuresText.wireEach} value={twisted.wire} />
       <MeasureField
         field={turns}
         label={TURNS_IN[units.length]}
-        hint="usual: one per six wire widths"
+        hint={ornamentMeasuresText.usualOnePerSixWire}
         value={per * (twisted.turns ?? USUAL.turns / (6 * twisted.wire))}
       />
     </>
@@ -192,31 +199,31 @@ function BeadMeasures({ mount, entry }: OneProps) {
     <>
       {closes !== undefined && !isClosed && (
         <button type="button" className="btn btn-small my-1" onClick={() => change((one) => void (one.width = closes))}>
-          Use {showLength(closes, "measured", units)}: they close exactly
+          {ornamentMeasuresText.useTheyCloseExactly(showLength(closes, "measured", units))}
         </button>
       )}
-      <ChoiceField label="Snipped from" value={snipped} options={SNIPPED} onChoose={choose} />
+      <ChoiceField label={ornamentMeasuresText.snippedFrom} value={snipped} options={SNIPPED} onChoose={choose} />
       {from && snippet !== undefined && snipped !== "notches" && (
         <MeasureField
           field={length("snippet", (one, value) => void (one.width = toMicron(ballFrom(from, value))))}
-          label="Snippet"
-          hint="sets the bead"
+          label={ornamentMeasuresText.snippet}
+          hint={ornamentMeasuresText.setsTheBead}
           value={Math.round(snippet * 1000) / 1000}
         />
       )}
       {snipped === "wire" && from && "wire" in from && (
-        <MeasureField field={length("wire", (one, value) => void (one.from = { wire: value }))} label="Wire" value={from.wire} />
+        <MeasureField field={length("wire", (one, value) => void (one.from = { wire: value }))} label={commonText.wire} value={from.wire} />
       )}
       {from && "strip" in from && (
         <>
           <MeasureField
             field={length("thickness", (one, value) => void (one.from = { ...from, strip: [value, from.strip[1]] }))}
-            label="Strip, thick"
+            label={ornamentMeasuresText.stripThick}
             value={from.strip[0]}
           />
           <MeasureField
             field={length("height", (one, value) => void (one.from = { ...from, strip: [from.strip[0], value] }))}
-            label="Strip, tall"
+            label={ornamentMeasuresText.stripTall}
             value={from.strip[1]}
           />
           {from.notches !== undefined && from.pitch !== undefined && (
@@ -225,13 +232,13 @@ function BeadMeasures({ mount, entry }: OneProps) {
                 field={numberField(key("notches"), "", 1, 0, (piece, value) =>
                   takeNotches(editableOne(piece, mount, id), from.strip, Math.max(1, Math.round(value)), from.pitch!),
                 )}
-                label="Notches each"
-                hint="sets the bead"
+                label={ornamentMeasuresText.notchesEach}
+                hint={ornamentMeasuresText.setsTheBead}
                 value={from.notches}
               />
               <MeasureField
                 field={length("pitch", (one, value) => takeNotches(one, from.strip, from.notches!, value))}
-                label="Pitch"
+                label={ornamentMeasuresText.pitch}
                 value={from.pitch}
               />
             </>

@@ -15,6 +15,7 @@ import { AppliedInPlan } from "../applied/AppliedShapes";
 import { BackView } from "./BackView";
 import { BeadFill, LayerShapes } from "./LayerShapes";
 import { StretchHandles } from "./StretchHandles";
+import { plateDrawingText } from "@/words/screens/plate";
 
 function boxed(curve: Curve): Point[] {
   const { left, right, low, high } = boxOf(curve);
@@ -41,7 +42,7 @@ export function PlateDrawing({ size, mount, chosen }: Props) {
   const ornament = mount.plate.ornament ?? [];
   const entry = ornament.find(({ id }) => id === chosen);
   return (
-    <PlanAndSection size={size} mount={mount} label="The plate in plan and section" hasBack={isPlate}>
+    <PlanAndSection size={size} mount={mount} label={plateDrawingText.thePlateInPlanAnd} hasBack={isPlate}>
       {({ drawing, plan, section, back }) => {
         const corners = boxed(drawing.plan.sawLine).map(
           ([x, y]) => [plan.x + x * plan.scale.perMm, plan.y - y * plan.scale.perMm] as const,
@@ -58,19 +59,30 @@ export function PlateDrawing({ size, mount, chosen }: Props) {
             <Millimetres x={plan.x} y={plan.y} scale={plan.scale}>
               {isPlate && (
                 <>
-                  <Shape points={boxed(drawing.plan.sawLine)} fill="#dfe4e6" fillOpacity={0.45} stroke="#6f7a7e" lights="blank" />
-                  <Shape curve={drawing.plan.sawLine} fill="none" stroke="#5b6769" strokeDasharray="5 4" lights="saw" />
-                  <Shape curve={drawing.plan.plateEdge} fill="url(#metal)" stroke="#1b2225" lights="plate" />
+                  <Shape
+                    points={boxed(drawing.plan.sawLine)}
+                    fill="var(--color-metal-lit)"
+                    fillOpacity={0.45}
+                    stroke="var(--color-metal-edge)"
+                    lights="blank"
+                  />
+                  <Shape curve={drawing.plan.sawLine} fill="none" stroke="var(--color-soft)" strokeDasharray="5 4" lights="saw" />
+                  <Shape curve={drawing.plan.plateEdge} fill="url(#metal)" stroke="var(--color-ink)" lights="plate" />
                 </>
               )}
               {drawing.plan.layers.map((layer) => (
                 <LayerShapes key={layer.id} layer={layer} isChosen={layer.id === chosen} />
               ))}
-              <Shape curve={drawing.plan.wallOutside} fill={isPlate ? "none" : "url(#metal)"} stroke="#6f7a7e" lights="wall" />
-              <Shape curve={drawing.plan.wallInside} fill={isPlate ? "none" : "#fbfcfb"} stroke="#6f7a7e" />
-              <Shape curve={drawing.plan.stone} fill="url(#stone)" fillOpacity={0.55} stroke="#00000033" />
+              <Shape
+                curve={drawing.plan.wallOutside}
+                fill={isPlate ? "none" : "url(#metal)"}
+                stroke="var(--color-metal-edge)"
+                lights="wall"
+              />
+              <Shape curve={drawing.plan.wallInside} fill={isPlate ? "none" : "var(--color-sheet)"} stroke="var(--color-metal-edge)" />
+              <Shape curve={drawing.plan.stone} fill="url(#stone)" fillOpacity={0.55} stroke="var(--color-shade)" />
               {drawing.plan.opening.map((curve, i) => (
-                <Shape key={i} curve={curve} fill="none" stroke="#1b2225" strokeDasharray="4 3" lights="ledge" />
+                <Shape key={i} curve={curve} fill="none" stroke="var(--color-ink)" strokeDasharray="4 3" lights="ledge" />
               ))}
               <AppliedInPlan mount={mount.id} />
               {entry && chosenLayer && (
@@ -95,12 +107,12 @@ export function PlateDrawing({ size, mount, chosen }: Props) {
                   isUpright
                 />
                 <Word x={high[0]} y={high[1] - 8} textAnchor="end">
-                  blank, dashed: saw line
+                  {plateDrawingText.blankDashedSawLine}
                 </Word>
               </>
             ) : (
               <Word x={14} y={42}>
-                dashed: the ledge&apos;s inner edge
+                {plateDrawingText.dashedTheLedgesInnerEdge}
               </Word>
             )}
             <Millimetres x={section.x} y={section.y} scale={section.scale}>
@@ -118,7 +130,7 @@ export function PlateDrawing({ size, mount, chosen }: Props) {
             {back && (
               <>
                 <Word x={back.captionX} y={back.captionY}>
-                  Back, {scaleText(back.scale)}; dashed: bezel, hoop
+                  {plateDrawingText.backDashedBezelHoop(scaleText(back.scale))}
                 </Word>
                 <BackView mount={mount} drawing={drawing} x={back.x} y={back.y} scale={back.scale} />
               </>

@@ -20,14 +20,16 @@ import { OrnamentList } from "./OrnamentList";
 import { fromBehind } from "./BackView";
 import { OrnamentMeasures } from "./OrnamentMeasures";
 import { Stack } from "./Stack";
+import { commonText } from "@/words/common";
+import { plateMeasuresText } from "@/words/screens/plate";
 
 const METAL_OPTIONS = metalsFor("plate").map((value) => ({ value, text: capital(METALS[value].name) }));
 
 const STYLE_ADVICE = {
-  flush: "filed back to the bezel",
-  border: "a plain border all round",
-  open: "a ledge, and no plate",
-  none: "the tube's own floor",
+  flush: plateMeasuresText.filedBackToTheBezel,
+  border: plateMeasuresText.aPlainBorderAllRound,
+  open: plateMeasuresText.aLedgeAndNoPlate,
+  none: plateMeasuresText.theTubesOwnFloor,
 } as const;
 /** What is asked for where nobody said: sizes that makers use (mm). */
 const USUAL = {
@@ -80,15 +82,17 @@ export function PlateMeasures({ mount, chosen, onChoose }: Props) {
   const isOpen = plate.style === "open";
   return (
     <>
-      <h2 className="section-head">Back</h2>
+      <h2 className="section-head">{plateMeasuresText.back}</h2>
       <ChoiceField
-        label="Finish"
+        label={plateMeasuresText.finish}
         hint={STYLE_ADVICE[plate.style]}
         value={plate.style}
         options={[
-          { value: "flush", text: "Flush" },
-          { value: "border", text: "Border" },
-          ...(mount.wall.source === "tube" ? [{ value: "none" as const, text: "None" }] : [{ value: "open" as const, text: "Open" }]),
+          { value: "flush", text: plateMeasuresText.flush },
+          { value: "border", text: plateMeasuresText.border },
+          ...(mount.wall.source === "tube"
+            ? [{ value: "none" as const, text: plateMeasuresText.none }]
+            : [{ value: "open" as const, text: plateMeasuresText.open }]),
         ]}
         onChoose={(style) =>
           session.change((piece) =>
@@ -100,38 +104,56 @@ export function PlateMeasures({ mount, chosen, onChoose }: Props) {
         }
       />
       {plate.style === "none" ? (
-        <p className="py-1.5 text-[13px] text-soft">The seat leaves its floor: Lift under stone, at Bezel, says how thick.</p>
+        <p className="py-1.5 text-sm text-soft">{plateMeasuresText.theSeatLeavesItsFloor}</p>
       ) : isOpen ? (
         <LedgeMeasures mount={mount} />
       ) : (
         <>
           <ChoiceField
-            label="Metal"
-            hint={`starts to melt at ${showTemperature(METALS[settled.metal].solidus, units)} ${degrees(units)}`}
+            label={commonText.metal}
+            hint={plateMeasuresText.startsToMeltAt(showTemperature(METALS[settled.metal].solidus, units), degrees(units))}
             value={settled.metal}
             options={METAL_OPTIONS}
             onChoose={(metal) => change((each) => void (each.metal = metal))}
           />
-          <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
-            <MeasureField field={field("thickness")} label="Thick" value={settled.thickness} lights="plate" shape="compact" />
-            <MeasureField field={field("sawMargin")} label="Saw" value={settled.sawMargin.value} lights="saw" shape="compact" />
+          <div className="grid gap-x-3 wide:grid-cols-2">
+            <MeasureField
+              field={field("thickness")}
+              label={plateMeasuresText.thick}
+              value={settled.thickness}
+              lights="plate"
+              shape="compact"
+            />
+            <MeasureField
+              field={field("sawMargin")}
+              label={plateMeasuresText.saw}
+              value={settled.sawMargin.value}
+              lights="saw"
+              shape="compact"
+            />
           </div>
         </>
       )}
-      <h2 className="section-head">From the stone outward</h2>
+      <h2 className="section-head">{plateMeasuresText.fromTheStoneOutward}</h2>
       <Stack mount={id} />
       <OrnamentList mount={mount} chosen={chosen} onChoose={onChoose} />
       {plate.style === "border" && (
-        <MeasureField field={field("border")} label="Border" hint="outside the ornament" value={settled.border.value} lights="plate" />
+        <MeasureField
+          field={field("border")}
+          label={plateMeasuresText.border}
+          hint={plateMeasuresText.outsideTheOrnament}
+          value={settled.border.value}
+          lights="plate"
+        />
       )}
       {sawn !== null && (plate.ornament ?? []).length > 0 && (
         <ChoiceField
-          label="Edge"
-          hint={settled.edge === "even" ? "the same width all round" : "cut away where there is no ornament"}
+          label={plateMeasuresText.edge}
+          hint={settled.edge === "even" ? plateMeasuresText.theSameWidthAllRound : plateMeasuresText.cutAwayWhereThereIs}
           value={settled.edge}
           options={[
-            { value: "follows", text: "Follows" },
-            { value: "even", text: "Even" },
+            { value: "follows", text: plateMeasuresText.follows },
+            { value: "even", text: plateMeasuresText.even },
           ]}
           onChoose={(edge) => change((each) => void (each.edge = edge))}
         />
@@ -161,7 +183,7 @@ function Places({ mount, what, at }: PlacesProps) {
         const own = piece.mounts.find((each) => each.id === mount)!.plate[what];
         if (own) own.at = [...fromBehind(i === 0 ? [value, seen[1]] : [seen[0], value])];
       })}
-      label={i === 0 ? "right" : "up"}
+      label={i === 0 ? plateMeasuresText.right : plateMeasuresText.up}
       value={seen[i]}
       lights={what}
       shape="compact"
@@ -174,7 +196,7 @@ function Templates() {
   const piece = useSessionState((state) => state.piece.id);
   return (
     <Link href={`/pieces/${piece}/templates`} className="btn btn-small mt-2">
-      <Ruler size={13} aria-hidden="true" /> Templates at true size
+      <Ruler size={13} aria-hidden="true" /> {plateMeasuresText.templatesAtTrueSize}
     </Link>
   );
 }
@@ -191,10 +213,22 @@ function LedgeMeasures({ mount: { id, plate } }: { readonly mount: Mount }) {
     });
   return (
     <>
-      <MeasureField field={field("width")} label="Ledge, wide" hint="reaches in from the bezel" value={ledge.width} lights="ledge" />
-      <MeasureField field={field("height")} label="Ledge, tall" hint="raises the stone" value={ledge.height} lights="ledge" />
+      <MeasureField
+        field={field("width")}
+        label={plateMeasuresText.ledgeWide}
+        hint={plateMeasuresText.reachesInFromTheBezel}
+        value={ledge.width}
+        lights="ledge"
+      />
+      <MeasureField
+        field={field("height")}
+        label={plateMeasuresText.ledgeTall}
+        hint={plateMeasuresText.raisesTheStone}
+        value={ledge.height}
+        lights="ledge"
+      />
       <ChoiceField
-        label="Metal"
+        label={commonText.metal}
         value={ledge.metal}
         options={METAL_OPTIONS}
         onChoose={(metal) =>
@@ -234,15 +268,27 @@ function StruckMeasures({ mount: { id, plate } }: { readonly mount: Mount }) {
   });
   return (
     <>
-      <h2 className="section-head">On the back</h2>
-      <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
-        <div role="group" aria-label="Stamp" className="contents">
-          <MeasureField field={stampField("width")} label="Stamp" value={stamp?.width ?? null} lights="stamp" shape="compact" />
-          <MeasureField field={stampField("height")} label="by" value={stamp?.height ?? null} lights="stamp" shape="compact" />
+      <h2 className="section-head">{plateMeasuresText.onTheBack}</h2>
+      <div className="grid gap-x-3 wide:grid-cols-2">
+        <div role="group" aria-label={plateMeasuresText.stamp} className="contents">
+          <MeasureField
+            field={stampField("width")}
+            label={plateMeasuresText.stamp}
+            value={stamp?.width ?? null}
+            lights="stamp"
+            shape="compact"
+          />
+          <MeasureField
+            field={stampField("height")}
+            label={plateMeasuresText.by}
+            value={stamp?.height ?? null}
+            lights="stamp"
+            shape="compact"
+          />
           {placed.stamp && <Places mount={id} what="stamp" at={placed.stamp.at} />}
         </div>
-        <div role="group" aria-label="Drain" className="contents">
-          <MeasureField field={drainField} label="Drain" value={drain?.diameter ?? null} lights="drain" shape="compact" />
+        <div role="group" aria-label={plateMeasuresText.drain} className="contents">
+          <MeasureField field={drainField} label={plateMeasuresText.drain} value={drain?.diameter ?? null} lights="drain" shape="compact" />
           {placed.drain && <Places mount={id} what="drain" at={placed.drain.at} />}
         </div>
       </div>

@@ -49,7 +49,7 @@ export function PlateStage({ mount: id }: { readonly mount: string }) {
                 </Answer>
               </FigureButton>
             ))}
-            <FigureButton figure={view.aside.figure} name={view.aside.name} className="text-[13px] text-soft">
+            <FigureButton figure={view.aside.figure} name={view.aside.name} className="text-sm text-soft">
               {view.aside.text}
             </FigureButton>
           </Answers>

@@ -8,6 +8,7 @@ import { useUnits } from "@/ui/tray";
 import { LAYER_NAMES } from "@/words/names";
 import { showLength } from "@/words/show";
 import { useSize } from "@/ui/useSize";
+import { stackText } from "@/words/screens/plate";
 
 const NAMES: Readonly<Record<OuterBand["code"], string>> = {
   ...LAYER_NAMES,
@@ -16,8 +17,12 @@ const NAMES: Readonly<Record<OuterBand["code"], string>> = {
   border: "border",
   saw: "saw",
 };
-const FILLS: Readonly<Partial<Record<OuterBand["code"], string>>> = { wall: "#6b767a", border: "#e6e9ec", saw: "#f2c48d" };
-const ORNAMENT = "#cdd4d7";
+const FILLS: Readonly<Partial<Record<OuterBand["code"], string>>> = {
+  wall: "var(--color-metal-edge)",
+  border: "var(--color-metal-hi)",
+  saw: "var(--color-solder-pale)",
+};
+const ORNAMENT = "var(--color-metal-pale)";
 
 const HEIGHT = 24;
 const LETTER = 6.4;
@@ -44,25 +49,33 @@ export function Stack({ mount }: { readonly mount: string }) {
         width={width}
         height={HEIGHT + 18}
         role="img"
-        aria-label={bands.map(({ name, to }) => `${name} to ${showLength(to, "measured", units)}`).join(", ")}
+        aria-label={bands.map(({ name, to }) => stackText.to(name, showLength(to, "measured", units))).join(", ")}
       >
         <rect x={0} y={0} width={14} height={HEIGHT} fill={stoneTint(material?.name ?? called ?? "")[1]} />
         {bands.map(({ name, from, to, fill }, i) => (
           <g key={`${name}${from}`}>
-            <rect x={x(from)} y={0} width={Math.max(0, x(to) - x(from))} height={HEIGHT} fill={fill} stroke="#6f7a7e" strokeWidth={0.8} />
+            <rect
+              x={x(from)}
+              y={0}
+              width={Math.max(0, x(to) - x(from))}
+              height={HEIGHT}
+              fill={fill}
+              stroke="var(--color-metal-edge)"
+              strokeWidth={0.8}
+            />
             {x(to) - x(from) > name.length * LETTER + 4 && (
               <text
                 x={(x(from) + x(to)) / 2}
                 y={HEIGHT - 8}
                 textAnchor="middle"
-                fontSize={11.5}
-                fill={name === "wall" ? "#fff" : "#333f43"}
+                fontSize={12}
+                fill={name === "wall" ? "var(--color-white)" : "var(--color-metal-deep)"}
               >
                 {name}
               </text>
             )}
             {(i === bands.length - 1 || x(bands[i + 1]!.to) - x(to) > ROOM) && (
-              <text x={x(to)} y={HEIGHT + 14} textAnchor="middle" fontSize={11.5} fontWeight={620} fill="#1b2225">
+              <text x={x(to)} y={HEIGHT + 14} textAnchor="middle" fontSize={12} fontWeight={620} fill="var(--color-ink)">
                 {showLength(to, "measured", units)}
               </text>
             )}

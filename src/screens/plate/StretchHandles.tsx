@@ -8,6 +8,7 @@ import { Knob } from "@/ui/Drawing";
 import { useSession } from "@/ui/session";
 import { LAYER_NAMES, capital } from "@/words/names";
 import { editableOne, snapped } from "./ornament-edit";
+import { stretchHandlesText } from "@/words/screens/plate";
 
 const KEY_STEP = 0.005;
 
@@ -36,7 +37,11 @@ export function StretchHandles({ mount, layer, entry, others, places }: Props) {
       return (
         <DragHandle
           key={`${i}.${end}`}
-          label={`${capital(LAYER_NAMES[entry.type])}, stretch ${i + 1}, ${end === 0 ? "start" : "end"}`}
+          label={stretchHandlesText.stretch(
+            capital(LAYER_NAMES[entry.type]),
+            i + 1,
+            end === 0 ? stretchHandlesText.start : stretchHandlesText.end,
+          )}
           now={Math.round(at * 1000) / 1000}
           most={1}
           lights={`${layer.part}.${i}.${end}`}

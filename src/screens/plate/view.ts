@@ -8,6 +8,8 @@ import { type SaidOrnament, sayOrnament } from "@/words/ornament";
 import { type Units, lengthUnit, showLength } from "@/words/show";
 import { bareIn, figureText, roundingOf } from "@/words/steps";
 import { type Share, type SumPart, cutAt, sharesOf, sumParts } from "@/words/sums";
+import { commonText } from "@/words/common";
+import { viewText } from "@/words/screens/plate";
 
 /** One large figure of the answer: what it is called, what it says, and what comes after it. */
 export interface SaidAnswer {
@@ -53,12 +55,12 @@ function tubeOnRule(plan: PlatePlan, id: string, units: Units): OnRule {
   const cut = bareIn(plan, units)(key("cutHeight"));
   return {
     part: `${id}.wall`,
-    answers: [{ figure: key("cutHeight"), name: "Tube, cut length", lead: "Saw the tube", text: cut, unit: lengthUnit(units) }],
-    aside: { figure: key("netHeight"), name: "Tube, as it stands", text: sayBack(plan, id, bareIn(plan, units), units).card },
+    answers: [{ figure: key("cutHeight"), name: viewText.tubeCutLength, lead: viewText.sawTheTube, text: cut, unit: lengthUnit(units) }],
+    aside: { figure: key("netHeight"), name: viewText.tubeAsItStands, text: sayBack(plan, id, bareIn(plan, units), units).card },
     cut: { figure: key("cutHeight"), isAlong: false },
     tall: plan.drawing.settings[id]!.stock.tall,
-    atCut: `cut ${cut}`,
-    beyond: "rest of the tube",
+    atCut: viewText.cut(cut),
+    beyond: viewText.restOfTheTube,
   };
 }
 
@@ -68,24 +70,30 @@ function plateOnRule(plan: PlatePlan, id: string, units: Units): OnRule {
   return {
     part: `${id}.plate`,
     answers: [
-      { figure: key("blankLength"), name: "Plate's blank, lengthwise", lead: "Cut blank", text: bare(key("blankLength")), unit: "long" },
+      {
+        figure: key("blankLength"),
+        name: viewText.platesBlankLengthwise,
+        lead: viewText.cutBlank,
+        text: bare(key("blankLength")),
+        unit: viewText.long,
+      },
       {
         figure: key("blankWidth"),
-        name: "Plate's blank, across",
-        lead: "by",
+        name: viewText.platesBlankAcross,
+        lead: viewText.by,
         text: bare(key("blankWidth")),
-        unit: `${lengthUnit(units)} wide`,
+        unit: viewText.wide(lengthUnit(units)),
       },
     ],
     aside: {
       figure: key("area"),
-      name: "Plate's area",
-      text: `sawn to ${bare(key("length"))} × ${bare(key("width"))}, ${figureText(key("mass"), figureOf(plan.figures, key("mass")), units)}`,
+      name: viewText.platesArea,
+      text: viewText.sawnTo(bare(key("length")), bare(key("width")), figureText(key("mass"), figureOf(plan.figures, key("mass")), units)),
     },
     cut: { figure: key("blankLength"), isAlong: false },
     tall: figureOf(plan.figures, key("blankWidth")).value,
-    atCut: `cut ${bare(key("blankLength"))}`,
-    beyond: "rest of the sheet",
+    atCut: viewText.cutMark(bare(key("blankLength"))),
+    beyond: viewText.restOfTheSheet,
   };
 }
 
@@ -95,16 +103,16 @@ function ledgeOnRule(plan: PlatePlan, id: string, units: Units): OnRule {
   const cut = bareIn(plan, units)(key("cutLength"));
   return {
     part: `${id}.ledge`,
-    answers: [{ figure: key("cutLength"), name: "Ledge, cut length", lead: "Cut ledge", text: cut, unit: lengthUnit(units) }],
+    answers: [{ figure: key("cutLength"), name: viewText.ledgeCutLength, lead: viewText.cutLedge, text: cut, unit: lengthUnit(units) }],
     aside: {
       figure: key("backShown"),
-      name: "Back shown",
-      text: `shows ${figureText(key("backShown"), figureOf(plan.figures, key("backShown")), units)} of the back`,
+      name: viewText.backShown,
+      text: viewText.showsOfTheBack(figureText(key("backShown"), figureOf(plan.figures, key("backShown")), units)),
     },
     cut: { figure: key("cutLength"), isAlong: true },
     tall: ledge?.height ?? 1,
-    atCut: `cut ${cut}`,
-    beyond: "rest of the wire",
+    atCut: viewText.cut(cut),
+    beyond: commonText.restOfTheWire,
   };
 }
 
@@ -118,19 +126,23 @@ function ornamentOnRule(plan: PlatePlan, id: string, entry: OrnamentEntry, units
     answers: [
       {
         figure: said.figure,
-        name: isCounted ? `${said.name}, how many` : `${said.name}, cut length`,
-        lead: isCounted ? "Make" : `Cut ${name}`,
+        name: isCounted ? viewText.howMany(said.name) : viewText.cutLength(said.name),
+        lead: isCounted ? viewText.make : viewText.cutNamed(name),
         text: isCounted ? String(figureOf(plan.figures, key("count")).value) : said.cut,
-        unit: isCounted ? `${name} of ${showLength(entry.width, "measured", units)} ${lengthUnit(units)}` : lengthUnit(units),
+        unit: isCounted ? viewText.of(name, showLength(entry.width, "measured", units), lengthUnit(units)) : lengthUnit(units),
       },
     ],
-    aside: { figure: key(isCounted ? "gap" : "netLength"), name: isCounted ? "Left over" : `${said.name}, net length`, text: said.what },
+    aside: {
+      figure: key(isCounted ? "gap" : "netLength"),
+      name: isCounted ? viewText.leftOver : viewText.netLength(said.name),
+      text: said.what,
+    },
     cut: isCounted ? null : { figure: said.figure, isAlong: true },
     tall: entry.height ?? entry.width,
     atCut: isCounted
-      ? `${figureText(key("netLength"), figureOf(plan.figures, key("netLength")), units)} round`
-      : `cut ${bareIn(plan, units)(key("cutLength"))}`,
-    beyond: isCounted ? "" : `rest of the ${name}`,
+      ? viewText.round(figureText(key("netLength"), figureOf(plan.figures, key("netLength")), units))
+      : viewText.cutTo(bareIn(plan, units)(key("cutLength"))),
+    beyond: isCounted ? "" : viewText.restOfThe(name),
   };
 }
 
@@ -138,7 +150,7 @@ function ornamentOnRule(plan: PlatePlan, id: string, entry: OrnamentEntry, units
 const ALONG: ReadonlySet<TermCode> = new Set<TermCode>(["outline", "fit", "ornament", "ledge"]);
 
 function alongOf(terms: readonly Term[]): Share {
-  return { name: "along it", value: terms.reduce((all, { value }) => all + value, 0) };
+  return { name: viewText.alongIt, value: terms.reduce((all, { value }) => all + value, 0) };
 }
 
 function without(figure: Figure, terms: readonly Term[]): Figure {

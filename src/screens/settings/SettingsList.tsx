@@ -11,6 +11,7 @@ import { useSession, useSessionState } from "@/ui/session";
 import { namesIn } from "@/words/names";
 import { calledIn } from "@/words/settings";
 import { addSetting, placeSettings, removeSetting } from "./settings-edit";
+import { settingsListText } from "@/words/screens/settings";
 
 /** Room left between a setting and one that is added beside it (mm). */
 const BESIDE = 0.6;
@@ -40,16 +41,16 @@ export function SettingsList({ mount }: { readonly mount: string }) {
     hoop && seats && session.change((piece) => placeSettings(piece, sideBySide(hoop.outside, seats, gap, isEven).map(toMicron)));
   return (
     <>
-      <h2 className="section-head">Settings of this piece</h2>
-      <ul className="text-[13px]">
+      <h2 className="section-head">{settingsListText.settingsOfThisPiece}</h2>
+      <ul className="text-sm">
         {mounts.map((each) => (
-          <li key={each.id} className="flex items-center justify-between border-t border-hair py-[3px]">
+          <li key={each.id} className="flex items-center justify-between border-t border-hair py-1">
             <span className={each.id === mount ? "font-semibold" : "text-soft"}>{calledIn(mounts, each)}</span>
             {mounts.length > 1 && (
               <button
                 type="button"
                 className="btn !px-1.5"
-                aria-label={`Remove ${names.setting(each.id)}`}
+                aria-label={settingsListText.remove(names.setting(each.id))}
                 onClick={() => session.change((piece) => removeSetting(piece, each.id))}
               >
                 <Trash2 size={14} aria-hidden="true" />
@@ -59,22 +60,22 @@ export function SettingsList({ mount }: { readonly mount: string }) {
         ))}
       </ul>
       {hoop && mounts.length > 1 && (
-        <div role="group" aria-label="Side by side" className="flex flex-wrap items-center gap-1.5 py-1 text-[13px]">
-          <span className="text-soft">Side by side</span>
+        <div role="group" aria-label={settingsListText.sideBySide} className="flex flex-wrap items-center gap-1.5 py-1 text-sm">
+          <span className="text-soft">{settingsListText.sideBySide}</span>
           <button type="button" className="btn btn-small" onClick={() => layOut(0, false)}>
-            Touching
+            {settingsListText.touching}
           </button>
           <button type="button" className="btn btn-small" onClick={() => layOut(BESIDE, false)}>
-            {withUnit(BESIDE, "measured", units)} apart
+            {settingsListText.apart(withUnit(BESIDE, "measured", units))}
           </button>
           <button type="button" className="btn btn-small" onClick={() => layOut(BESIDE, true)}>
-            Even
+            {settingsListText.even}
           </button>
         </div>
       )}
       {mounts.length < MOST && (
         <button type="button" className="btn my-1" onClick={() => session.change((piece) => void addSetting(piece, mount, next))}>
-          <Plus size={14} aria-hidden="true" /> Add a setting
+          <Plus size={14} aria-hidden="true" /> {settingsListText.addASetting}
         </button>
       )}
     </>

@@ -15,6 +15,8 @@ import { type Units, showLength, withUnit } from "@/words/show";
 import { stoneSize } from "../piece/stages";
 import { useFreeForm } from "./FreePoints";
 import { pointsKey, stoneOf, takeOutline } from "./fields";
+import { commonText } from "@/words/common";
+import { freeMeasuresText } from "@/words/screens/stone";
 
 interface Props {
   readonly mount: Mount;
@@ -26,19 +28,17 @@ export function FreeMeasures({ mount, shape }: Props) {
   const change = useFreeForm(mount.id, false);
   const [isRead, setRead] = useState(false);
   return (
-    <div className="border-t border-hair py-1.5 text-[13px]">
-      <p className="text-soft">
-        {counted(shape.points.length, "point")}. Drag one to move it; double-click the outline to add one; Delete removes one.
-      </p>
+    <div className="border-t border-hair py-1.5 text-sm">
+      <p className="text-soft">{freeMeasuresText.dragOneToMoveIt(counted(shape.points.length, "point"))}</p>
       <div className="mt-1.5 flex flex-wrap gap-1.5">
         <button type="button" className="btn" onClick={() => change(smoothed)}>
-          Smooth
+          {freeMeasuresText.smooth}
         </button>
         <button type="button" className="btn" onClick={() => change(mirroredAcross)}>
-          Mirror
+          {freeMeasuresText.mirror}
         </button>
         <button type="button" className="btn" aria-expanded={isRead} onClick={() => setRead(!isRead)}>
-          Caliper readings
+          {freeMeasuresText.caliperReadings}
         </button>
       </div>
       {isRead && <Readings mount={mount} shape={shape} onDone={() => setRead(false)} />}
@@ -54,14 +54,15 @@ function NearestShape({ mount, shape }: Props) {
   const settled = useDeferredValue(useWhileHeld(shape));
   const fit = useMemo(() => nearestRegular(outlineOfShape(settled)), [settled]);
   const take = (outline: OutlineShape) => takeOutline(session, mount.id, shape, outline, true);
-  const name = fit.shape.shape === "oval" ? `oval ${stoneSize(fit.shape, units)}` : stoneSize(fit.shape, units);
+  const name = fit.shape.shape === "oval" ? freeMeasuresText.oval(stoneSize(fit.shape, units)) : stoneSize(fit.shape, units);
   return (
     <div className="mt-2 flex items-center justify-between gap-2 border-t border-hair pt-1.5">
       <span className="text-soft">
-        Nearest: <b className="font-semibold text-ink">{name}</b>, off by at most {withUnit(fit.off, "measured", units)}
+        {freeMeasuresText.nearest} <b className="font-semibold text-ink">{name}</b>
+        {freeMeasuresText.offByAtMost(withUnit(fit.off, "measured", units))}
       </span>
       <button type="button" className="btn" onClick={() => take(fit.shape)}>
-        Use it
+        {freeMeasuresText.useIt}
       </button>
     </div>
   );
@@ -104,34 +105,34 @@ function Readings({ mount, shape, onDone }: Props & { readonly onDone: () => voi
         if (key === "Enter" && !focusNextMeasure(currentTarget, currentTarget.closest("fieldset")!)) make();
       }}
       onFocus={(event) => event.target.select()}
-      className="w-full rounded-[4px] border border-line bg-sheet px-1.5 py-0.5 text-right"
+      className="w-full rounded-sm border border-line bg-sheet px-1.5 py-0.5 text-right"
     />
   );
   return (
-    <fieldset className="mt-2 rounded-[5px] border border-line bg-sheet p-2">
-      <legend className="px-1 text-[12px] text-soft">Lay a line along the stone and read across it</legend>
-      <div className="grid grid-cols-[1fr_64px_64px] items-center gap-x-2 gap-y-1 text-[12.5px]">
-        <span>Length</span>
-        {entry("length", "Length")}
+    <fieldset className="mt-2 rounded-md border border-line bg-sheet p-2">
+      <legend className="px-1 text-xs text-soft">{freeMeasuresText.layALineAlongThe}</legend>
+      <div className="grid grid-cols-[1fr_64px_64px] items-center gap-x-2 gap-y-1 text-sm">
+        <span>{commonText.length}</span>
+        {entry("length", commonText.length)}
         <span />
-        <span className="text-soft">along from the left</span>
-        <span className="text-right text-soft">up</span>
-        <span className="text-right text-soft">down</span>
+        <span className="text-soft">{freeMeasuresText.alongFromTheLeft}</span>
+        <span className="text-right text-soft">{freeMeasuresText.up}</span>
+        <span className="text-right text-soft">{freeMeasuresText.down}</span>
         {SHARES.map((share, i) => (
           <div key={share} className="contents">
             <span>{Math.round(share * 100)}%</span>
-            {entry(`up${i}`, `Up at ${Math.round(share * 100)}%`)}
-            {entry(`down${i}`, `Down at ${Math.round(share * 100)}%`)}
+            {entry(`up${i}`, freeMeasuresText.upAt(Math.round(share * 100)))}
+            {entry(`down${i}`, freeMeasuresText.downAt(Math.round(share * 100)))}
           </div>
         ))}
       </div>
       {problem && (
-        <p role="alert" className="pt-1 text-[12px] text-bad">
+        <p role="alert" className="pt-1 text-xs text-bad">
           ◆ {problem}.
         </p>
       )}
       <button type="button" className="btn mt-2" onClick={make}>
-        Make the outline
+        {freeMeasuresText.makeTheOutline}
       </button>
     </fieldset>
   );

@@ -9,6 +9,7 @@ import { takeHold } from "@/ui/DragHandle";
 import { Knob, pointUnder } from "@/ui/Drawing";
 import { useSession } from "@/ui/session";
 import { pointsKey, stoneOf } from "./fields";
+import { freePointsText } from "@/words/screens/stone";
 
 const STEP = 0.1;
 const WAYS: Readonly<Record<string, Point>> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] };
@@ -30,7 +31,7 @@ export function useFreeForm(mount: string, measures: boolean): (change: (shape: 
       },
       measures ? pointsKey(mount) : null,
     );
-    session.refuse(problem && `The outline ${problem}`);
+    session.refuse(problem && freePointsText.theOutline(problem));
   };
 }
 
@@ -49,7 +50,7 @@ export function FreePoints({ mount, shape }: Props) {
       const step = event.altKey ? STEP * FINE : STEP;
       change((each) => moved(each, i, [x + way[0] * step, y + way[1] * step]));
     } else if (event.key === "Delete" || event.key === "Backspace") {
-      if (without(shape, i) === shape) session.refuse(`The outline needs ${shape.points.length} points at least`);
+      if (without(shape, i) === shape) session.refuse(freePointsText.theOutlineNeedsPointsAt(shape.points.length));
       else change((each) => without(each, i));
     } else if (event.key === "Enter") change((each) => withPointNear(each, [(x + nx) / 2, (y + ny) / 2]));
     else return;
@@ -66,7 +67,7 @@ export function FreePoints({ mount, shape }: Props) {
       key={i}
       role="button"
       tabIndex={0}
-      aria-label={`Point ${i + 1} at ${x.toFixed(2)}, ${y.toFixed(2)}`}
+      aria-label={freePointsText.pointAt(i + 1, x.toFixed(2), y.toFixed(2))}
       className="cursor-move touch-none"
       onPointerDown={(event) => takeHold(event, session)}
       onPointerMove={(event) => onPointerMove(event, i)}

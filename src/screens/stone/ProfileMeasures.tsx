@@ -7,6 +7,7 @@ import { MeasureField } from "@/ui/MeasureField";
 import { useSession } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
 import { profileField, stoneOf } from "./fields";
+import { profileMeasuresText } from "@/words/screens/stone";
 
 /** Whether the side leans in at one height or at several round the stone, and those. */
 export function ProfileMeasures({ mount }: { readonly mount: Mount }) {
@@ -21,7 +22,7 @@ export function ProfileMeasures({ mount }: { readonly mount: Mount }) {
   if (typeof turnIn === "number") {
     return (
       <button type="button" className="btn mt-1 mb-1.5" onClick={() => put([0, 0.25, 0.5, 0.75].map((at) => ({ at, height: turnIn })))}>
-        It varies round the stone
+        {profileMeasuresText.itVariesRoundTheStone}
       </button>
     );
   }
@@ -35,7 +36,7 @@ export function ProfileMeasures({ mount }: { readonly mount: Mount }) {
         <div key={i} className="grid grid-cols-[minmax(0,1fr)_24px] items-center gap-x-1 max-lg:grid-cols-[minmax(0,1fr)_44px]">
           <MeasureField
             field={profileField(mount.id, i, units)}
-            label={`at ${Math.round(at * 100)}% of the way round`}
+            label={profileMeasuresText.atOfTheWayRound(Math.round(at * 100))}
             value={height}
             lights={`turnIn.${i}`}
           />
@@ -43,7 +44,7 @@ export function ProfileMeasures({ mount }: { readonly mount: Mount }) {
             <button
               type="button"
               className="btn btn-plain btn-small"
-              aria-label={`Leave out the height at ${Math.round(at * 100)}%`}
+              aria-label={profileMeasuresText.leaveOutTheHeightAt(Math.round(at * 100))}
               onClick={() => put(turnIn.filter((_, other) => other !== i))}
             >
               <X size={14} aria-hidden="true" />
@@ -53,10 +54,10 @@ export function ProfileMeasures({ mount }: { readonly mount: Mount }) {
       ))}
       <div className="mt-1 mb-2 flex gap-1.5">
         <button type="button" className="btn" onClick={add}>
-          Add a height
+          {profileMeasuresText.addAHeight}
         </button>
         <button type="button" className="btn" onClick={() => put(Math.max(...turnIn.map((each) => each.height)))}>
-          Same all round
+          {profileMeasuresText.sameAllRound}
         </button>
       </div>
     </>

@@ -50,6 +50,8 @@ import {
   wrappedField,
 } from "./fields";
 import { stoneView } from "./view";
+import { commonText } from "@/words/common";
+import { stoneStageText } from "@/words/screens/stone";
 
 /** The stone as it was measured: outline, height, dome, and what it will not bear. */
 export function StoneStage({ mount: id }: { readonly mount: string }) {
@@ -72,25 +74,25 @@ export function StoneStage({ mount: id }: { readonly mount: string }) {
             figures={[`${id}.stone`]}
             sum={
               <>
-                {view.long} long <b className="font-semibold text-ink">{view.wide}</b> wide{" "}
-                <b className="font-semibold text-ink">{view.face}</b> face
+                {stoneStageText.long(view.long)} <b className="font-semibold text-ink">{view.wide}</b> {stoneStageText.wide}{" "}
+                <b className="font-semibold text-ink">{view.face}</b> {stoneStageText.face}
               </>
             }
           >
             <FigureButton figure={`${id}.outline.perimeter`} name="Round the stone">
-              <Answer lead="Perimeter" unit={unit}>
+              <Answer lead={stoneStageText.perimeter} unit={unit}>
                 {view.round}
               </Answer>
             </FigureButton>
-            <Answer lead="leans in at" unit={unit}>
+            <Answer lead={stoneStageText.leansInAt} unit={unit}>
               {view.leansIn}
             </Answer>
-            <span className="text-[13px] text-soft">{view.tightest}</span>
+            <span className="text-sm text-soft">{view.tightest}</span>
           </Answers>
           <Rule
             blank={plan.drawing.laid[`${id}.stone`]!}
             height={tall}
-            cut={ifSure(doubtOf(`${id}.outline.perimeter`), `round ${view.round}`)}
+            cut={ifSure(doubtOf(`${id}.outline.perimeter`), stoneStageText.round(view.round))}
             beyond=""
             names={BLANK_MARKS}
             units={units}
@@ -112,7 +114,7 @@ function StoneDrawing({ size, mount }: { readonly size: Size; readonly mount: Mo
   const change = useFreeForm(mount.id, true);
   const addPoint = (to: Point) => change((each) => withPointNear(each, to));
   return (
-    <PlanAndSection size={size} mount={mount} label="The stone in plan and section">
+    <PlanAndSection size={size} mount={mount} label={stoneStageText.theStoneInPlanAnd}>
       {({ drawing, plan: { x, y, scale }, section }) => {
         const box = boxOf(drawing.plan.stone);
         const [left, right] = [x + box.left * scale.perMm, x + box.right * scale.perMm];
@@ -125,7 +127,7 @@ function StoneDrawing({ size, mount }: { readonly size: Size; readonly mount: Mo
                 <Shape
                   curve={drawing.plan.stone}
                   fill="url(#stone)"
-                  stroke="#00000066"
+                  stroke="var(--color-shade)"
                   strokeWidth={shape.shape === "free" ? 3 : 1}
                   lights="stone"
                 />
@@ -160,22 +162,22 @@ function MillimetreSquares({ box }: { readonly box: Box }) {
   };
   return (
     <>
-      <path d={path(false)} vectorEffect="non-scaling-stroke" stroke="#e1e8e5" fill="none" />
-      <path d={path(true)} vectorEffect="non-scaling-stroke" stroke="#b9c8c2" fill="none" />
+      <path d={path(false)} vectorEffect="non-scaling-stroke" stroke="var(--color-hair)" fill="none" />
+      <path d={path(true)} vectorEffect="non-scaling-stroke" stroke="var(--color-sage-pale)" fill="none" />
     </>
   );
 }
 
 const SHAPES: readonly OutlineShape["shape"][] = ["oval", "round", "cushion", "rectangle", "pear", "marquise", "heart", "triangle", "free"];
 
-const FROM_TABLE = "from the table of stones";
+const FROM_TABLE = stoneStageText.fromTheTableOfStones;
 
 const TENDER: readonly { readonly to: Tenderness; readonly text: string }[] = [
-  { to: "heat", text: "heat" },
-  { to: "water", text: "water" },
-  { to: "acid", text: "acid" },
-  { to: "sulphur", text: "sulphur" },
-  { to: "ultrasonic", text: "ultrasonic" },
+  { to: "heat", text: stoneStageText.heat },
+  { to: "water", text: stoneStageText.water },
+  { to: "acid", text: stoneStageText.acid },
+  { to: "sulphur", text: stoneStageText.sulphur },
+  { to: "ultrasonic", text: stoneStageText.ultrasonic },
 ];
 
 function StoneMeasures({ mount }: { readonly mount: Mount }) {
@@ -193,9 +195,9 @@ function StoneMeasures({ mount }: { readonly mount: Mount }) {
   const isList = typeof stone.turnIn !== "number";
   return (
     <>
-      <h2 className="section-head">Outline</h2>
+      <h2 className="section-head">{stoneStageText.outline}</h2>
       <ChoiceField
-        label="Shape"
+        label={stoneStageText.shape}
         value={outline.shape}
         options={SHAPES.map((value) => ({ value, text: capital(SHAPE_NAMES[value]) }))}
         onChoose={(shape) => takeOutline(session, id, outline, reshaped(outline, shape))}
@@ -211,14 +213,14 @@ function StoneMeasures({ mount }: { readonly mount: Mount }) {
         />
       ))}
       {outline.shape === "free" && <FreeMeasures mount={mount} shape={outline} />}
-      <h2 className="section-head">Height</h2>
-      <MeasureField field={heightField(id, units)} label="Whole stone" value={stone.height} lights="stone" />
+      <h2 className="section-head">{commonText.height}</h2>
+      <MeasureField field={heightField(id, units)} label={stoneStageText.wholeStone} value={stone.height} lights="stone" />
       {!isFlat && (
         <MeasureField
           field={turnInField(id, units)}
-          label={isList ? "Leans in, highest" : "Side leans in at"}
+          label={isList ? stoneStageText.leansInHighest : stoneStageText.sideLeansInAt}
           explains="leansIn"
-          hint={isList ? "drag the heights along the rule" : "drag the line in the section"}
+          hint={isList ? stoneStageText.dragTheHeightsAlongThe : stoneStageText.dragTheLineInThe}
           value={greatestTurnIn(stone)}
           lights="turnIn"
         />
@@ -226,18 +228,18 @@ function StoneMeasures({ mount }: { readonly mount: Mount }) {
       {!isFlat && <ProfileMeasures mount={mount} />}
       <MeasureField
         field={wrappedField(id, units)}
-        label="Round it by tape"
-        hint="leave empty if not wrapped"
+        label={stoneStageText.roundItByTape}
+        hint={stoneStageText.leaveEmptyIfNotWrapped}
         value={stone.measuredPerimeter ?? null}
         lights="stone"
       />
       <ChoiceField
-        label="Face"
-        hint={isFlat ? view.dome : "domed"}
+        label={stoneStageText.faceLabel}
+        hint={isFlat ? view.dome : stoneStageText.domed}
         value={isFlat ? "flat" : "dome"}
         options={[
-          { value: "dome", text: "Dome" },
-          { value: "flat", text: "Flat" },
+          { value: "dome", text: stoneStageText.dome },
+          { value: "flat", text: stoneStageText.flat },
         ]}
         onChoose={(face) =>
           session.choose(
@@ -251,19 +253,19 @@ function StoneMeasures({ mount }: { readonly mount: Mount }) {
         }
       />
       {typeof stone.dome !== "string" && (
-        <MeasureField field={domeField(id)} label="Dome" hint={view.dome} value={stone.dome ?? ELLIPTIC} lights="dome" />
+        <MeasureField field={domeField(id)} label={stoneStageText.dome} hint={view.dome} value={stone.dome ?? ELLIPTIC} lights="dome" />
       )}
-      <h2 className="section-head">Material</h2>
+      <h2 className="section-head">{stoneStageText.material}</h2>
       <TextField
         field={materialField(id)}
-        label="Name"
-        hint={called !== "" && !knownStone(called) ? "not known here: drawn grey, its weight a guess" : undefined}
+        label={commonText.name}
+        hint={called !== "" && !knownStone(called) ? stoneStageText.notKnownHereDrawnGrey : undefined}
         value={called}
         shape="wide"
       />
       {likely.length > 0 && (
-        <p className="flex flex-wrap items-center gap-1.5 py-1 text-[12.5px] text-soft">
-          Is it
+        <p className="flex flex-wrap items-center gap-1.5 py-1 text-sm text-soft">
+          {stoneStageText.isIt}
           {likely.map((name) => (
             <button
               key={name}
@@ -284,20 +286,20 @@ function StoneMeasures({ mount }: { readonly mount: Mount }) {
       )}
       <MeasureField
         field={mohsField(id)}
-        label="Hardness"
+        label={stoneStageText.hardness}
         hint={table.mohs === undefined ? undefined : FROM_TABLE}
         value={stone.material?.mohs ?? null}
       />
       <MeasureField
         field={densityField(id)}
-        label="Density"
+        label={stoneStageText.density}
         hint={table.density === undefined ? undefined : FROM_TABLE}
         value={stone.material?.density ?? null}
       />
       <fieldset className="border-t border-hair py-1.5">
-        <legend className="float-left pt-0.5 text-[13.5px] leading-tight">
-          Tender to
-          {table.tender && <small className="narrow block text-[11.5px] text-soft">{FROM_TABLE}</small>}
+        <legend className="float-left pt-0.5 text-sm leading-tight">
+          {stoneStageText.tenderTo}
+          {table.tender && <small className="narrow block text-xs text-soft">{FROM_TABLE}</small>}
         </legend>
         <div className="flex flex-wrap justify-end gap-1">
           {TENDER.map(({ to, text }) => {
@@ -313,7 +315,7 @@ function StoneMeasures({ mount }: { readonly mount: Mount }) {
                     each.material = { ...each.material, tender: has ? tender.filter((other) => other !== to) : [...tender, to] };
                   })
                 }
-                className={`pressed rounded-[4px] border px-1.5 py-0.5 text-[12.5px] ${has ? "border-accent bg-accent-wash font-semibold text-accent-deep" : "border-line bg-sheet text-soft"}`}
+                className={`pressed rounded-sm border px-1.5 py-0.5 text-sm ${has ? "border-accent bg-accent-wash font-semibold text-accent-deep" : "border-line bg-sheet text-soft"}`}
               >
                 {has ? "✓ " : ""}
                 {text}

@@ -7,6 +7,7 @@ import { Knob } from "@/ui/Drawing";
 import { usePlan } from "@/ui/plan";
 import { useSession } from "@/ui/session";
 import { stoneOf } from "./fields";
+import { turnInCurveText } from "@/words/screens/stone";
 
 const KEY_STEP = 0.05;
 
@@ -32,7 +33,7 @@ export function TurnInCurve({ mount }: { readonly mount: Mount }) {
     return (
       <DragHandle
         key={i}
-        label={`Height at ${Math.round(at * 100)}% of the way round`}
+        label={turnInCurveText.heightAtOfTheWay(Math.round(at * 100))}
         now={height}
         most={most}
         isUpright

@@ -7,6 +7,8 @@ import { LEAST_TURN_IN, type Material, atHeight, raisedTo } from "@/core/stone/s
 import { type Session } from "@/store/session";
 import { lengthField, numberField, optionalLengthField, wordsField } from "@/ui/fields";
 import { type Units } from "@/words/show";
+import { commonText } from "@/words/common";
+import { fieldsText } from "@/words/screens/stone";
 
 type Stone = Piece["mounts"][number]["stone"];
 
@@ -23,23 +25,23 @@ interface Dimension {
   readonly lights: "length" | "width" | "stone";
 }
 
-const LENGTH: Dimension = { name: "length", label: "Length", lights: "length" };
-const WIDTH: Dimension = { name: "width", label: "Width", lights: "width" };
-const CORNER: Dimension = { name: "corner", label: "Corner", hint: "its radius; 0 is sharp", lights: "stone" };
+const LENGTH: Dimension = { name: "length", label: commonText.length, lights: "length" };
+const WIDTH: Dimension = { name: "width", label: commonText.width, lights: "width" };
+const CORNER: Dimension = { name: "corner", label: fieldsText.corner, hint: fieldsText.itsRadius0IsSharp, lights: "stone" };
 
 /** What is measured of each shape, in the order it is measured. */
 export const DIMENSIONS: Readonly<Record<OutlineShape["shape"], readonly Dimension[]>> = {
-  round: [{ name: "diameter", label: "Across", lights: "length" }],
+  round: [{ name: "diameter", label: fieldsText.across, lights: "length" }],
   oval: [LENGTH, WIDTH],
-  cushion: [LENGTH, WIDTH, { name: "exponent", label: "Squareness", hint: "2 is an oval, 4 nearly square", lights: "stone" }],
+  cushion: [LENGTH, WIDTH, { name: "exponent", label: fieldsText.squareness, hint: fieldsText.squarenessHint, lights: "stone" }],
   rectangle: [LENGTH, WIDTH, CORNER],
   pear: [LENGTH, WIDTH],
   marquise: [LENGTH, WIDTH],
-  heart: [LENGTH, WIDTH, { name: "cleft", label: "Cleft", hint: "its depth between the lobes", lights: "stone" }],
+  heart: [LENGTH, WIDTH, { name: "cleft", label: fieldsText.cleft, hint: fieldsText.itsDepthBetweenTheLobes, lights: "stone" }],
   triangle: [
-    { name: "side", label: "Side", hint: "between the corners as if sharp", lights: "width" },
+    { name: "side", label: fieldsText.side, hint: fieldsText.betweenTheCornersAsIf, lights: "width" },
     CORNER,
-    { name: "bulge", label: "Bulge", hint: "how far a side rises", lights: "stone" },
+    { name: "bulge", label: fieldsText.bulge, hint: fieldsText.howFarASideRises, lights: "stone" },
   ],
   free: [],
 };
@@ -120,7 +122,7 @@ export function domeField(mount: string) {
 }
 
 export function mohsField(mount: string) {
-  return numberField(`${mount}.stone.mohs`, "Mohs", 0.5, 1, (piece, value) => {
+  return numberField(`${mount}.stone.mohs`, fieldsText.mohs, 0.5, 1, (piece, value) => {
     const stone = stoneOf(piece, mount);
     stone.material = { ...stone.material, mohs: value };
   });

@@ -3,6 +3,7 @@ import { type Mount } from "@/core/piece/piece";
 import { type Plan } from "@/core/piece/plan";
 import { ELLIPTIC, greatestTurnIn } from "@/core/stone/stone";
 import { type Units, showArea, showLength, withUnit } from "@/words/show";
+import { viewText } from "@/words/screens/stone";
 
 export interface StoneView {
   readonly round: string;
@@ -22,7 +23,7 @@ export function stoneView(plan: Plan, mount: Mount, units: Units): StoneView {
   return {
     round: showLength(value("outline.perimeter"), "measured", units),
     leansIn: showLength(greatestTurnIn(mount.stone), "measured", units),
-    tightest: `tightest radius ${withUnit(tightest, "blank", units)}`,
+    tightest: viewText.tightestRadius(withUnit(tightest, "blank", units)),
     long: showLength(value("stone.length"), "blank", units),
     wide: showLength(value("stone.width"), "blank", units),
     face: showArea(value("outline.area"), units, 0),
@@ -31,7 +32,7 @@ export function stoneView(plan: Plan, mount: Mount, units: Units): StoneView {
 }
 
 function domeName(dome: number | "flat"): string {
-  if (dome === "flat") return "a flat face, as a coin or tablet";
-  if (dome < 1.8) return "steep, toward a point";
-  return dome <= 2.2 ? "round, a half ellipse" : "low and full";
+  if (dome === "flat") return viewText.aFlatFaceAsA;
+  if (dome < 1.8) return viewText.steepTowardAPoint;
+  return dome <= 2.2 ? viewText.roundAHalfEllipse : viewText.lowAndFull;
 }

@@ -3,6 +3,7 @@
 import { type KeyboardEvent, type PointerEvent, useState } from "react";
 import { MM_PER_INCH } from "@/core/measure/reading";
 import { useUnits } from "@/ui/tray";
+import { screenScaleText } from "@/words/screens/templates";
 
 /** A bank card's sides in mm, the same everywhere. */
 const CARD = { width: 85.6, height: 53.98 } as const;
@@ -40,36 +41,40 @@ export function ScreenScale({ pxPerMm, isSet, onSet }: Props) {
   };
   if (!isOpen) {
     return (
-      <p className="text-[13px]">
-        {isSet ? "The screen size is set." : "The screen size is not set yet: what you see may be a few per cent off."}{" "}
+      <p className="text-sm">
+        {isSet ? screenScaleText.theScreenSizeIsSet : screenScaleText.theScreenSizeIsNot}{" "}
         <button type="button" className="btn btn-small" onClick={() => open(true)}>
-          Set the screen
+          {screenScaleText.setTheScreen}
         </button>
       </p>
     );
   }
   return (
-    <section aria-label="Set the screen" className="text-[13px]">
+    <section aria-label={screenScaleText.setTheScreen} className="text-sm">
       <p className="mb-2">
-        Lay a bank card on the screen, its left edge on the left line, and drag the right edge until it is covered.{" "}
+        {screenScaleText.layABankCardOn}{" "}
         <button type="button" className="btn btn-small" onClick={() => open(false)}>
-          Done
+          {screenScaleText.done}
         </button>
       </p>
       <div className="max-w-full overflow-x-auto pb-1">
         <div
-          className="relative rounded-[3px] border border-ink bg-accent-wash"
+          className="relative rounded-sm border border-ink bg-accent-wash"
           style={{ width: CARD.width * now, height: CARD.height * now }}
         >
           <div
             role="slider"
             tabIndex={0}
-            aria-label="Right edge of the card"
+            aria-label={screenScaleText.rightEdgeOfTheCard}
             aria-valuenow={Math.round(now * 1000) / 1000}
             aria-valuemin={LEAST}
             aria-valuemax={MOST}
-            aria-valuetext={inInches ? `${(now * MM_PER_INCH).toFixed(1)} pixels to an inch` : `${now.toFixed(2)} pixels to a millimetre`}
-            className="absolute inset-y-0 -right-[22px] w-[44px] cursor-ew-resize touch-none"
+            aria-valuetext={
+              inInches
+                ? screenScaleText.pixelsToAnInch((now * MM_PER_INCH).toFixed(1))
+                : screenScaleText.pixelsToAMillimetre(now.toFixed(2))
+            }
+            className="absolute inset-y-0 -right-[22px] w-touch cursor-ew-resize touch-none"
             onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
             onPointerMove={onPointerMove}
             onLostPointerCapture={finish}
@@ -77,7 +82,7 @@ export function ScreenScale({ pxPerMm, isSet, onSet }: Props) {
           >
             <span className="absolute inset-y-0 left-1/2 w-[3px] -translate-x-1/2 bg-accent" />
           </div>
-          <span className="absolute top-1/2 left-3 -translate-y-1/2 text-soft">a bank card</span>
+          <span className="absolute top-1/2 left-3 -translate-y-1/2 text-soft">{screenScaleText.aBankCard}</span>
         </div>
       </div>
     </section>

@@ -12,6 +12,7 @@ import { useSessionState } from "@/ui/session";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { printClient } from "@/workers/templates/client";
 import { ScreenScale } from "./ScreenScale";
+import { templatesScreenText } from "@/words/screens/templates";
 
 const loadDxf = () => import("@/formats/templates/dxf");
 
@@ -36,7 +37,7 @@ export function TemplatesScreen({ onBack }: { readonly onBack: () => void }) {
   const templates = templatesOf(piece, plan, units, doubtOf);
   const print = () => {
     setBusy(true);
-    const revision = `revision ${record?.revision ?? 1}`;
+    const revision = templatesScreenText.revision(record?.revision ?? 1);
     void client
       .ask({ templates, print: { name: piece.name, revision, paper } })
       .then((bytes) => bytes && saveFile(`${piece.id}-templates.pdf`, [bytes], "application/pdf"))
@@ -47,19 +48,19 @@ export function TemplatesScreen({ onBack }: { readonly onBack: () => void }) {
     <main className="min-h-dvh bg-sheet">
       <div className="flex flex-wrap items-center gap-2 border-b border-line bg-paper px-4 py-2">
         <button type="button" className="btn" onClick={onBack}>
-          <ArrowLeft size={14} aria-hidden="true" /> Back to {piece.name}
+          <ArrowLeft size={14} aria-hidden="true" /> {templatesScreenText.backTo(piece.name)}
         </button>
         <span className="flex-1" />
         <Papers paper={paper} onChoose={setPaper} />
         <button type="button" className="btn btn-main" disabled={isBusy} onClick={print}>
-          <Printer size={14} aria-hidden="true" /> {isBusy ? "Laying them out" : "Save to print"}
+          <Printer size={14} aria-hidden="true" /> {isBusy ? templatesScreenText.layingThemOut : templatesScreenText.saveToPrint}
         </button>
       </div>
-      <div className="mx-auto max-w-[1320px] px-6 py-5 max-lg:px-3.5">
-        <h1 className="text-[22px] font-bold [font-stretch:92%]">Templates, {set === null ? "about life size" : "life size"}</h1>
-        <p className="mb-3 max-w-[640px] text-[13px] text-soft">
-          Print them at 100% and measure the bars first. Glue a template to the sheet, saw along the full line and file to the dashed one.
-        </p>
+      <div className="mx-auto max-w-377 px-6 py-5 max-lg:px-3.5">
+        <h1 className="text-2xl font-bold font-condensed">
+          {templatesScreenText.templates(set === null ? templatesScreenText.aboutLifeSize : templatesScreenText.lifeSize)}
+        </h1>
+        <p className="mb-3 max-w-183 text-sm text-soft">{templatesScreenText.printThemAt100And}</p>
         <ScreenScale
           pxPerMm={set ?? USUAL_PX_PER_MM}
           isSet={set !== null}
@@ -69,26 +70,26 @@ export function TemplatesScreen({ onBack }: { readonly onBack: () => void }) {
           {templates.map((template) => (
             <li key={template.id} className="border-t border-hair pt-2">
               <div className="flex flex-wrap items-center gap-2">
-                <h2 className="min-w-0 flex-1 text-[14px] font-[640]">{template.title}</h2>
+                <h2 className="min-w-0 flex-1 text-base font-strong">{template.title}</h2>
                 <button
                   type="button"
                   className="btn btn-small"
-                  aria-label={`Save ${template.id} as SVG`}
+                  aria-label={templatesScreenText.saveAsSvg(template.id)}
                   onClick={() => saveFile(`${piece.id}-${template.id}.svg`, [templateSvg(template)], "image/svg+xml")}
                 >
-                  <FileDown size={13} aria-hidden="true" /> SVG
+                  <FileDown size={13} aria-hidden="true" /> {templatesScreenText.svg}
                 </button>
                 <button
                   type="button"
                   className="btn btn-small"
-                  aria-label={`Save ${template.id} as DXF`}
+                  aria-label={templatesScreenText.saveAsDxf(template.id)}
                   onClick={() =>
                     void loadDxf().then(({ templateDxf }) =>
                       saveFile(`${piece.id}-${template.id}.dxf`, [templateDxf(template)], "application/dxf"),
                     )
                   }
                 >
-                  <FileDown size={13} aria-hidden="true" /> DXF
+                  <FileDown size={13} aria-hidden="true" /> {templatesScreenText.dxf}
                 </button>
               </div>
               <TrueSize template={template} pxPerMm={set ?? USUAL_PX_PER_MM} />
@@ -122,15 +123,15 @@ function TrueSize({ template, pxPerMm }: { readonly template: Template; readonly
           <path
             key={i}
             d={svgPath(curve, isClosed, left, top)}
-            fill={kind === "edge" ? "#e9edee" : "none"}
+            fill={kind === "edge" ? "var(--color-print-wash)" : "none"}
             fillOpacity={0.6}
-            stroke={kind === "mark" ? "#6f7a7e" : "#1b2225"}
+            stroke={kind === "mark" ? "var(--color-metal-edge)" : "var(--color-ink)"}
             strokeWidth={kind === "cut" ? 0.2 : 0.12}
             strokeDasharray={DASHES[kind]}
           />
         ))}
         {labels.map(({ at: [x, y], text, size, isMiddle }, i) => (
-          <text key={i} x={x - left} y={top - y} fontSize={size} textAnchor={isMiddle ? "middle" : "start"} fill="#333f43">
+          <text key={i} x={x - left} y={top - y} fontSize={size} textAnchor={isMiddle ? "middle" : "start"} fill="var(--color-metal-deep)">
             {text}
           </text>
         ))}

@@ -14,6 +14,8 @@ import { type Plan } from "@/core/piece/plan";
 import { faultSentence } from "@/words/fields";
 import { sayFinding } from "@/words/findings";
 import { type Units } from "@/words/show";
+import { commonText } from "@/words/common";
+import { chosenPieceText } from "@/words/screens/tray";
 
 interface Props {
   readonly record: PieceRecord;
@@ -36,48 +38,48 @@ export function ChosenPiece({ record, bench, units, onOpen, onRename, onDuplicat
     <>
       {isEdited ? (
         <RenameInput
-          label="Name"
+          label={commonText.name}
           name={piece.name}
           onRename={onRename}
           onDone={() => setEdited(false)}
-          className="w-full rounded-[4px] border border-line bg-sheet px-2 py-1 text-[15px] font-[620]"
+          className="w-full rounded-sm border border-line bg-sheet px-2 py-1 text-base font-strong"
         />
       ) : (
-        <h2 className="truncate text-[15px] font-[660]" title={piece.name}>
+        <h2 className="truncate text-base font-strong" title={piece.name}>
           {piece.name}
         </h2>
       )}
-      {piece.notes && <p className="mt-1 text-[12.5px] text-soft">{piece.notes}</p>}
+      {piece.notes && <p className="mt-1 text-sm text-soft">{piece.notes}</p>}
       <div className="mt-2.5 flex flex-wrap gap-2">
         <button type="button" className="btn btn-main" onClick={onOpen}>
-          Open
+          {chosenPieceText.open}
         </button>
         <Link href={`/pieces/${piece.id}/bench`} className="btn">
-          At the bench
+          {commonText.atTheBench}
         </Link>
         <button type="button" className="btn" onClick={() => setEdited(true)}>
-          <Pencil size={14} aria-hidden="true" /> Rename
+          <Pencil size={14} aria-hidden="true" /> {chosenPieceText.rename}
         </button>
         <button type="button" className="btn" onClick={onDuplicate}>
-          <Copy size={14} aria-hidden="true" /> Duplicate
+          <Copy size={14} aria-hidden="true" /> {chosenPieceText.duplicate}
         </button>
         <button type="button" className="btn" onClick={onSave}>
-          <FileDown size={14} aria-hidden="true" /> Save file
+          <FileDown size={14} aria-hidden="true" /> {commonText.saveFile}
         </button>
         <button type="button" className="btn" onClick={onDelete}>
-          <Trash2 size={14} aria-hidden="true" /> Delete
+          <Trash2 size={14} aria-hidden="true" /> {chosenPieceText.deleteWord}
         </button>
       </div>
       <div className="mt-3 flex flex-col gap-2">
         {!attempt ? (
-          <p className="text-[12.5px] text-soft">Working it out</p>
+          <p className="text-sm text-soft">{chosenPieceText.workingItOut}</p>
         ) : attempt.ok ? (
           <Findings plan={attempt.plan} units={units} doubtOf={doubtsOf(record)} />
         ) : (
           attempt.faults
             .slice(0, MOST_SHOWN)
             .map((fault, i) => (
-              <Note key={i} level="error" said={{ what: `${faultSentence(fault, units)}.`, advice: "Open it to put it right." }} />
+              <Note key={i} level="error" said={{ what: `${faultSentence(fault, units)}.`, advice: chosenPieceText.openItToPutIt }} />
             ))
         )}
       </div>
@@ -95,7 +97,7 @@ interface FindingsProps {
 
 function Findings({ plan, units, doubtOf }: FindingsProps) {
   const { findings } = plan;
-  if (findings.length === 0) return <p className="text-[12.5px] text-soft">Nothing to put right.</p>;
+  if (findings.length === 0) return <p className="text-sm text-soft">{chosenPieceText.nothingToPutRight}</p>;
   return findings
     .slice(0, MOST_SHOWN)
     .map((finding, i) => <Note key={i} level={finding.level} said={sayFinding(finding, plan, units)} doubt={doubtOf(finding.at)} />);

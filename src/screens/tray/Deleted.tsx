@@ -4,6 +4,8 @@ import { useState } from "react";
 import { type PieceRecord } from "@/store/repository";
 import { Dialog, DialogActions } from "@/ui/Dialog";
 import { counted } from "@/words/names";
+import { commonText } from "@/words/common";
+import { deletedText } from "@/words/screens/tray";
 
 interface Props {
   readonly records: readonly PieceRecord[];
@@ -17,25 +19,25 @@ const MOST_SHOWN = 6;
 export function Deleted({ records, onPutBack, onEmpty }: Props) {
   const [isAsked, ask] = useState(false);
   return (
-    <section aria-label="Deleted" className="mt-5">
-      <h2 className="section-head">Deleted, can be put back</h2>
-      <ul className="text-[13px]">
+    <section aria-label={deletedText.deleted} className="mt-5">
+      <h2 className="section-head">{deletedText.deletedCanBePutBack}</h2>
+      <ul className="text-sm">
         {records.slice(0, MOST_SHOWN).map(({ id, piece }) => (
           <li key={id} className="flex items-center justify-between gap-2 border-t border-hair py-1">
             <span className="min-w-0 truncate">{piece.name}</span>
             <button type="button" className="btn" onClick={() => onPutBack(id)}>
-              Put back
+              {deletedText.putBack}
             </button>
           </li>
         ))}
       </ul>
       <button type="button" className="btn btn-plain mt-1 text-soft" onClick={() => ask(true)}>
-        Remove {records.length === 1 ? "it" : `all ${records.length}`} for good
+        {deletedText.removeForGood(records.length === 1 ? deletedText.it : deletedText.all(records.length))}
       </button>
       {isAsked && (
-        <Dialog title={`Remove ${counted(records.length, "piece")} for good?`} onClose={() => ask(false)}>
-          <p className="text-soft">Their makes go too. You can undo this for half a minute.</p>
-          <ul className="mt-2 columns-2 text-[13px]">
+        <Dialog title={deletedText.removeForGoodQuestion(counted(records.length, "piece"))} onClose={() => ask(false)}>
+          <p className="text-soft">{deletedText.theirMakesGoTooYou}</p>
+          <ul className="mt-2 columns-2 text-sm">
             {records.map(({ id, piece }) => (
               <li key={id} className="truncate py-0.5">
                 {piece.name}
@@ -44,7 +46,7 @@ export function Deleted({ records, onPutBack, onEmpty }: Props) {
           </ul>
           <DialogActions>
             <button type="button" className="btn" onClick={() => ask(false)}>
-              Cancel
+              {commonText.cancel}
             </button>
             <button
               type="button"
@@ -54,7 +56,7 @@ export function Deleted({ records, onPutBack, onEmpty }: Props) {
                 onEmpty();
               }}
             >
-              Remove for good
+              {deletedText.removeForGoodButton}
             </button>
           </DialogActions>
         </Dialog>

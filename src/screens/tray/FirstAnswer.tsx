@@ -8,6 +8,8 @@ import { StoneFill } from "@/ui/StoneFill";
 import { flameName, namesIn } from "@/words/names";
 import { type Units, degrees, lengthUnit, showLength, showTemperature } from "@/words/show";
 import { roundingOf } from "@/words/steps";
+import { commonText } from "@/words/common";
+import { firstAnswerText } from "@/words/screens/tray";
 
 interface Props {
   readonly plan: Plan;
@@ -23,22 +25,26 @@ export function FirstAnswer({ plan, units, doubtOf }: Props) {
   return (
     <div className="mt-5 grid grid-cols-1 gap-3 md:grid-cols-3">
       <Part
-        title="Bezel and plate"
+        title={firstAnswerText.bezelAndPlate}
         isKnown={isKnown("m1.wall.cutLength", "m1.wall.cutHeight")}
         says={
           <>
-            Cut strip <Big>{length("m1.wall.cutLength")}</Big> × {length("m1.wall.cutHeight")} {unit}
+            {firstAnswerText.cutStrip} <Big>{length("m1.wall.cutLength")}</Big> × {length("m1.wall.cutHeight")} {unit}
             <br />
-            plate&apos;s blank {length("m1.plate.blankLength")} × {length("m1.plate.blankWidth")} {unit}
+            {firstAnswerText.platesBlank(length("m1.plate.blankLength"), length("m1.plate.blankWidth"), unit)}
           </>
         }
       >
         <SectionPicture plan={plan} />
       </Part>
-      <Part title="Hoop" isKnown={isKnown("hoop.cutLength")} says="The blank depends on the finger size, asked for next.">
+      <Part title={firstAnswerText.hoop} isKnown={isKnown("hoop.cutLength")} says={firstAnswerText.theBlankDependsOnThe}>
         <HoopPicture plan={plan} />
       </Part>
-      <Part title="Heats" isKnown={isKnown("m1.wall.cutLength")} says={`${plan.heats.length} heats; no earlier joint may run again.`}>
+      <Part
+        title={commonText.heats}
+        isKnown={isKnown("m1.wall.cutLength")}
+        says={firstAnswerText.heatsNoEarlierJointMay(plan.heats.length)}
+      >
         <HeatsPicture plan={plan} units={units} />
       </Part>
     </div>
@@ -46,7 +52,7 @@ export function FirstAnswer({ plan, units, doubtOf }: Props) {
 }
 
 function Big({ children }: { readonly children: ReactNode }) {
-  return <b className="text-[24px] font-bold [font-stretch:92%]">{children}</b>;
+  return <b className="text-2xl font-bold font-condensed">{children}</b>;
 }
 
 interface PartProps {
@@ -58,12 +64,12 @@ interface PartProps {
 
 function Part({ title, isKnown, says, children }: PartProps) {
   return (
-    <section aria-label={title} className="min-w-0 rounded-[6px] border border-line bg-paper/85 p-3">
-      <h2 className="text-[13px] font-[640] text-soft">{title}</h2>
+    <section aria-label={title} className="min-w-0 rounded-md border border-line bg-paper/85 p-3">
+      <h2 className="text-sm font-strong text-soft">{title}</h2>
       <div aria-hidden="true" className={isKnown ? "" : "opacity-35"}>
         {children}
       </div>
-      <p className="mt-2 text-[13px] leading-[1.45]">{says}</p>
+      <p className="mt-2 text-sm leading-text">{says}</p>
     </section>
   );
 }
@@ -96,7 +102,7 @@ function HoopPicture({ plan }: { readonly plan: Plan }) {
   return (
     <svg {...PICTURE} viewBox={`0 0 ${PICTURE.width} ${PICTURE.height}`} className="mx-auto max-w-full">
       <Millimetres x={PICTURE.width / 2} y={y} scale={scale}>
-        <circle r={(hoop.inside + hoop.outside) / 2} fill="none" stroke="#b9c1c4" strokeWidth={hoop.outside - hoop.inside} />
+        <circle r={(hoop.inside + hoop.outside) / 2} fill="none" stroke="var(--color-metal)" strokeWidth={hoop.outside - hoop.inside} />
         <g transform={`translate(0 ${rest + section.plate.thickness})`}>
           <SettingSection section={section} scale={scale} />
         </g>
@@ -111,14 +117,14 @@ function HeatsPicture({ plan, units }: { readonly plan: Plan; readonly units: Un
   const names = namesIn(plan);
   const most = Math.max(...plan.heats.map(({ working }) => working));
   return (
-    <ol className="flex h-[132px] flex-col justify-center gap-1.5 text-[12.5px]">
+    <ol className="flex h-37.5 flex-col justify-center gap-1.5 text-sm">
       {plan.heats.map((heat, i) => (
         <li key={i} className="grid grid-cols-[1fr_88px] items-center gap-2">
           <span className="min-w-0 truncate">
             {i + 1} {heat.joints.map(names.joint).join(" + ")}, {flameName(heat)}
           </span>
           <span className="flex items-center gap-1.5">
-            <span className="h-2 rounded-[2px] bg-[#d9581a]" style={{ width: `${(44 * (heat.working - COOLEST)) / (most - COOLEST)}px` }} />
+            <span className="h-2 rounded-sm bg-flame" style={{ width: `${(44 * (heat.working - COOLEST)) / (most - COOLEST)}px` }} />
             {showTemperature(heat.working, units)}
             {degrees(units)}
           </span>

@@ -20,12 +20,14 @@ import { FIRST_NAME } from "@/words/piece-name";
 import { lengthFaultMessage } from "@/words/faults";
 import { type Units, lengthUnit } from "@/words/show";
 import { FirstAnswer } from "./FirstAnswer";
+import { commonText } from "@/words/common";
+import { firstStoneText } from "@/words/screens/tray";
 
 const FIELDS = [
-  { name: "length", label: "Length", key: "m1.stone.outline.length" },
-  { name: "width", label: "Width", key: "m1.stone.outline.width" },
-  { name: "height", label: "Height", key: "m1.stone.height" },
-  { name: "turnIn", label: "Leans in at", key: "m1.stone.turnIn" },
+  { name: "length", label: commonText.length, key: "m1.stone.outline.length" },
+  { name: "width", label: commonText.width, key: "m1.stone.outline.width" },
+  { name: "height", label: commonText.height, key: "m1.stone.height" },
+  { name: "turnIn", label: firstStoneText.leansInAt, key: "m1.stone.turnIn" },
 ] as const;
 
 type Texts = Readonly<Record<keyof FirstMeasures, string>>;
@@ -59,25 +61,22 @@ export function FirstStone({ onDemo }: { readonly onDemo: () => void }) {
   };
   return (
     <section
-      aria-label="Start"
-      className="border-b border-line bg-sheet bg-[linear-gradient(#eef2f0_1px,transparent_1px),linear-gradient(90deg,#eef2f0_1px,transparent_1px)] bg-[size:35px_35px] px-10 py-8 max-lg:px-3.5 max-lg:py-4"
+      aria-label={firstStoneText.start}
+      className="border-b border-line bg-sheet bg-[linear-gradient(var(--color-paper)_1px,transparent_1px),linear-gradient(90deg,var(--color-paper)_1px,transparent_1px)] bg-[size:35px_35px] px-10 py-8 max-lg:px-3.5 max-lg:py-4"
     >
       <div className="flex flex-wrap gap-x-10 gap-y-3">
         <div className="min-w-0 flex-1">
-          <h1 className="mb-1 text-[22px] font-bold [font-stretch:92%]">Start with your stone</h1>
-          <p className="mb-4 max-w-[640px] text-[13.5px] leading-[1.4] text-soft">
-            Four numbers give you everything to cut: the strip for the bezel and its height, the plate, the hoop&apos;s blank, and the
-            solder for each joint, heat by heat. Then the making, step by step.
-          </p>
+          <h1 className="mb-1 text-2xl font-bold font-condensed">{firstStoneText.startWithYourStone}</h1>
+          <p className="mb-4 max-w-183 text-sm leading-text text-soft">{firstStoneText.fourNumbersGiveYouEverything}</p>
           <div className="flex flex-wrap items-start gap-5">
             <Place plan={first.missing.some((key) => key.includes("outline")) ? null : plan} />
             {FIELDS.map(({ name, label }, i) => {
               const reading = readings[i]!;
               const isWrong = !reading.ok && reading.code !== "empty";
               return (
-                <label key={name} className="block text-[13.5px]">
+                <label key={name} className="block text-sm">
                   {label}
-                  <span className={`entry mt-1 !w-[112px] ${isWrong ? "entry-wrong" : ""}`}>
+                  <span className={`entry mt-1 !w-32 ${isWrong ? "entry-wrong" : ""}`}>
                     <input
                       data-first={name}
                       value={texts[name]}
@@ -88,31 +87,31 @@ export function FirstStone({ onDemo }: { readonly onDemo: () => void }) {
                       onChange={(event) => setTexts({ ...texts, [name]: event.target.value })}
                       onKeyDown={onKeyDown}
                     />
-                    <span className="text-[12px] font-[440] text-soft">{lengthUnit(units)}</span>
+                    <span className="text-xs font-light text-soft">{lengthUnit(units)}</span>
                   </span>
-                  {isWrong && <span className="mt-1 block text-[12px] text-bad">◆ type a number, e.g. 3.2</span>}
+                  {isWrong && <span className="mt-1 block text-xs text-bad">{firstStoneText.typeANumberEG}</span>}
                 </label>
               );
             })}
           </div>
-          <p aria-live="polite" className="mt-4 min-h-[20px] text-[13px]">
+          <p aria-live="polite" className="mt-4 min-h-6 text-sm">
             {first.problem ? (
               <span className="text-bad">◆ {first.problem}</span>
             ) : isWhole ? (
               <button type="button" className="btn btn-main" onClick={() => void keep()}>
-                Put it on the tray
+                {firstStoneText.putItOnTheTray}
               </button>
             ) : (
-              <span className="text-soft">Measure with a caliper; press Enter for the next.</span>
+              <span className="text-soft">{firstStoneText.measureWithACaliperPress}</span>
             )}
           </p>
         </div>
         <div className="flex flex-col items-stretch gap-2 max-lg:w-full max-lg:flex-row max-lg:flex-wrap">
           <button type="button" className="btn justify-center" onClick={onDemo}>
-            See the demo pieces
+            {firstStoneText.seeTheDemoPieces}
           </button>
           <button type="button" className="btn justify-center" onClick={pick}>
-            Open a file
+            {firstStoneText.openAFile}
           </button>
         </div>
       </div>
@@ -132,15 +131,24 @@ function Place({ plan }: { readonly plan: Plan | null }) {
   return (
     <svg {...PLACE} aria-hidden="true" className="mr-2">
       <StoneFill material="agate" id="first-stone" />
-      <ellipse cx={x} cy={y} rx={66} ry={48} fill="#f6f8f7" stroke="#8a9596" strokeDasharray="5 4" strokeWidth={1.5} />
+      <ellipse
+        cx={x}
+        cy={y}
+        rx={66}
+        ry={48}
+        fill="var(--color-sheet)"
+        stroke="var(--color-metal-mid)"
+        strokeDasharray="5 4"
+        strokeWidth={1.5}
+      />
       {drawn ? (
         <Millimetres x={x} y={y} scale={{ times: 1, perMm: 0.84 / reach }}>
-          <Shape curve={drawn.wallOutside} fill="#dfe5e7" stroke="#8d989c" />
-          <Shape curve={drawn.stone} fill="url(#first-stone)" stroke="#00000044" />
+          <Shape curve={drawn.wallOutside} fill="var(--color-metal-lit)" stroke="var(--color-metal-mid)" />
+          <Shape curve={drawn.stone} fill="url(#first-stone)" stroke="var(--color-shade)" />
         </Millimetres>
       ) : (
-        <text x={x} y={y + 4} textAnchor="middle" fontSize={12.5} fill="#566264">
-          an empty place
+        <text x={x} y={y + 4} textAnchor="middle" fontSize={13} fill="var(--color-soft)">
+          {firstStoneText.anEmptyPlace}
         </text>
       )}
     </svg>

@@ -5,6 +5,7 @@ import { type Example } from "@demo/examples";
 import { type Piece } from "@/core/piece/piece";
 import { Dialog } from "@/ui/Dialog";
 import { loadExamples } from "../lazy-data";
+import { newPieceDialogText } from "@/words/screens/tray";
 
 interface Props {
   readonly onClose: () => void;
@@ -13,9 +14,9 @@ interface Props {
 }
 
 const KINDS: readonly { readonly kind: Piece["kind"]; readonly name: string; readonly says: string }[] = [
-  { kind: "ring", name: "Ring", says: "a hoop round the finger" },
-  { kind: "pendant", name: "Pendant", says: "hangs from a bail" },
-  { kind: "earrings", name: "Earrings", says: "a pair, one the mirror of the other" },
+  { kind: "ring", name: newPieceDialogText.ring, says: newPieceDialogText.aHoopRoundTheFinger },
+  { kind: "pendant", name: newPieceDialogText.pendant, says: newPieceDialogText.hangsFromABail },
+  { kind: "earrings", name: newPieceDialogText.earrings, says: newPieceDialogText.aPairOneTheMirror },
 ];
 
 /** What a new piece is to be; and every form as a worked example to open and change. */
@@ -29,31 +30,31 @@ export function NewPieceDialog({ onClose, onNew, onExample }: Props) {
     };
   }, []);
   return (
-    <Dialog title="New piece" onClose={onClose} width={680}>
+    <Dialog title={newPieceDialogText.newPiece} onClose={onClose} width={680}>
       <div className="grid gap-2 sm:grid-cols-3">
         {KINDS.map(({ kind, name, says }) => (
           <button
             key={kind}
             type="button"
             onClick={() => onNew(kind)}
-            className="rounded-[6px] border border-line bg-paper px-3 py-2.5 text-left hover:border-ink focus-visible:border-ink"
+            className="rounded-md border border-line bg-paper px-3 py-2.5 text-left hover:border-ink focus-visible:border-ink"
           >
-            <b className="block text-[15px] font-[660]">{name}</b>
-            <span className="text-[12.5px] text-soft">{says}</span>
+            <b className="block text-base font-strong">{name}</b>
+            <span className="text-sm text-soft">{says}</span>
           </button>
         ))}
       </div>
-      <h3 className="section-head mt-4">Or open a worked example</h3>
+      <h3 className="section-head mt-4">{newPieceDialogText.orOpenAWorkedExample}</h3>
       <ul className="grid gap-x-4 border-t border-hair sm:grid-cols-2">
         {examples.map((example) => (
           <li key={example.name}>
             <button
               type="button"
               onClick={() => onExample(example)}
-              className="w-full border-b border-hair px-1.5 py-[5px] text-left hover:bg-hair max-lg:min-h-[44px]"
+              className="w-full border-b border-hair px-1.5 py-1.5 text-left hover:bg-hair max-lg:min-h-touch"
             >
-              <b className="text-[13.5px] font-[620]">{example.name}</b>
-              <span className="narrow block text-[12px] text-soft">{example.says}</span>
+              <b className="text-sm font-strong">{example.name}</b>
+              <span className="narrow block text-xs text-soft">{example.says}</span>
             </button>
           </li>
         ))}

@@ -14,6 +14,8 @@ import { useIsNarrow } from "@/ui/useIsNarrow";
 import { useRowsInView } from "@/ui/useRowsInView";
 import { faultSentence } from "@/words/fields";
 import { type PieceRow, rowOf, stoneAndSize } from "./rows";
+import { commonText } from "@/words/common";
+import { pieceListText } from "@/words/screens/tray";
 
 interface Props {
   readonly records: readonly PieceRecord[];
@@ -37,7 +39,14 @@ const ROW = { wide: 55, narrow: 184 } as const;
 /** Rows made beyond those in view, so that the next one stands there for the arrow keys. */
 const BEYOND = 6;
 
-const HEADS = ["Piece", "Strip", "Plate", "Hoop or bail", "Heats", "Next"] as const;
+const HEADS = [
+  pieceListText.piece,
+  commonText.strip,
+  pieceListText.plate,
+  pieceListText.hoopOrBail,
+  commonText.heats,
+  pieceListText.next,
+] as const;
 
 const CELLS = ["strip", "plate", "carrier", "heats"] as const;
 
@@ -78,7 +87,7 @@ export function PieceList({ records, bench, makes, areMakesWhole, units, chosen,
     <table
       ref={table}
       aria-rowcount={records.length + 1}
-      className="w-full table-fixed border-collapse text-[13.5px] max-md:block max-md:[&>tbody]:block"
+      className="w-full table-fixed border-collapse text-sm max-md:block max-md:[&>tbody]:block"
     >
       <colgroup className="max-md:hidden">
         {WIDTHS.map((width, i) => (
@@ -91,7 +100,7 @@ export function PieceList({ records, bench, makes, areMakesWhole, units, chosen,
             <th
               key={head}
               scope="col"
-              className={`border-b border-line pt-2.5 pb-1.5 text-[12.5px] font-[520] text-soft ${i === 0 ? "pr-2 pl-[18px] text-left" : i === HEADS.length - 1 ? "pr-[18px] pl-2 text-right" : "px-1.5 text-right xl:px-2"}`}
+              className={`border-b border-line pt-2.5 pb-1.5 text-sm font-medium text-soft ${i === 0 ? "pr-2 pl-5 text-left" : i === HEADS.length - 1 ? "pr-5 pl-2 text-right" : "px-1.5 text-right xl:px-2"}`}
             >
               {head}
             </th>
@@ -128,7 +137,7 @@ export function PieceList({ records, bench, makes, areMakesWhole, units, chosen,
 function Level({ level }: { readonly level: PieceRow["level"] }) {
   if (!level) return null;
   return (
-    <span className={colourOf(level)} title={level === "error" ? "something is wrong" : "take care"}>
+    <span className={colourOf(level)} title={level === "error" ? pieceListText.somethingIsWrong : pieceListText.takeCare}>
       ◆{" "}
     </span>
   );
@@ -159,32 +168,32 @@ const Row = memo(function Row({ index, measure, record, attempt, isSettling, mak
       aria-selected={isChosen}
       onClick={() => onChoose(id)}
       onDoubleClick={() => onOpen(id)}
-      className={`border-b border-hair h-[55px] align-top max-md:grid max-md:h-auto max-md:min-h-[184px] max-md:grid-cols-2 max-md:px-1.5 max-md:py-1 ${isChosen ? "bg-accent-wash shadow-[inset_3px_0_0_var(--color-accent)]" : "hover:bg-hair"}`}
+      className={`border-b border-hair h-15.5 align-top max-md:grid max-md:h-auto max-md:min-h-52.5 max-md:grid-cols-2 max-md:px-1.5 max-md:py-1 ${isChosen ? "bg-accent-wash shadow-chosen" : "hover:bg-hair"}`}
     >
-      <td className="py-2.5 pl-[18px] max-md:col-span-2 max-md:py-1 max-md:pl-2">
+      <td className="py-2.5 pl-5 max-md:col-span-2 max-md:py-1 max-md:pl-2">
         <button
           type="button"
           data-piece={id}
           onFocus={() => onChoose(id)}
           onClick={() => onOpen(id)}
-          className="tap block max-w-full truncate text-left font-[640] max-md:min-h-[44px]"
+          className="tap block max-w-full truncate text-left font-strong max-md:min-h-touch"
           title={piece.name}
         >
           <Level level={row ? row.level : attempt ? "error" : null} />
           {piece.name}
         </button>
-        <small className="block truncate text-[12px] text-soft">
-          {attempt && !attempt.ok ? "cannot be planned" : stoneAndSize(piece, doubts)}
+        <small className="block truncate text-xs text-soft">
+          {attempt && !attempt.ok ? pieceListText.cannotBePlanned : stoneAndSize(piece, doubts)}
         </small>
         {row?.finding && (
-          <small className={`block truncate text-[12px] ${colourOf(row.level)}`} title={row.finding}>
+          <small className={`block truncate text-xs ${colourOf(row.level)}`} title={row.finding}>
             {row.finding}
           </small>
         )}
       </td>
       {!attempt && <td colSpan={HEADS.length - 1} />}
       {attempt && !attempt.ok && (
-        <td colSpan={HEADS.length - 1} className="px-2 py-2.5 pr-[18px] text-[13px] text-bad">
+        <td colSpan={HEADS.length - 1} className="px-2 py-2.5 pr-5 text-sm text-bad">
           {attempt.faults
             .slice(0, 2)
             .map((fault) => faultSentence(fault, units))
@@ -197,12 +206,12 @@ const Row = memo(function Row({ index, measure, record, attempt, isSettling, mak
           <td key={i} className="px-1.5 py-2.5 xl:px-2 text-right whitespace-nowrap max-md:py-1 max-md:text-left">
             <span className="text-soft md:hidden">{NAMES[i]}</span>
             {row[cell][0]}
-            <small className={`block text-[12px] ${colourOf(cell === "heats" ? row.heatsLevel : null)}`}>{row[cell][1]}</small>
+            <small className={`block text-xs ${colourOf(cell === "heats" ? row.heatsLevel : null)}`}>{row[cell][1]}</small>
           </td>
         ))}
       {row && (
         <td
-          className={`px-2 py-2.5 pr-[18px] text-right max-md:col-span-2 max-md:py-1 max-md:text-left ${row.isUnderWay ? "font-semibold text-accent" : ""}`}
+          className={`px-2 py-2.5 pr-5 text-right max-md:col-span-2 max-md:py-1 max-md:text-left ${row.isUnderWay ? "font-semibold text-accent" : ""}`}
         >
           {row.next}
         </td>

@@ -14,6 +14,7 @@ import { useUnits } from "@/ui/tray";
 import { useSize } from "@/ui/useSize";
 import { type Attempt } from "@/formats/attempt";
 import { type TrayStone, trayStone } from "./rows";
+import { trayDrawingText } from "@/words/screens/tray";
 
 interface Props {
   readonly records: readonly PieceRecord[];
@@ -51,21 +52,21 @@ export function TrayDrawing({ records, bench, chosen, onChoose, onOpen }: Props)
   return (
     <section
       ref={ref}
-      aria-label="Tray"
+      aria-label={trayDrawingText.tray}
       tabIndex={wholeWidth > width ? 0 : undefined}
       className="overflow-x-auto overflow-y-hidden border-b border-line bg-sheet"
       style={{ height: HEIGHT }}
     >
-      <svg width={wholeWidth} height={HEIGHT} role="group" aria-label="The stones on the tray" className="block">
+      <svg width={wholeWidth} height={HEIGHT} role="group" aria-label={trayDrawingText.theStonesOnTheTray} className="block">
         <defs>
           <pattern id="tray-squares" width={square * 2} height={square * 2} patternUnits="userSpaceOnUse">
-            <path d={`M${square} 0V${square * 2}M0 ${square}H${square * 2}`} stroke="#f1f4f3" fill="none" />
-            <path d={`M${square * 2} 0H0V${square * 2}`} stroke="#e1e8e5" fill="none" />
+            <path d={`M${square} 0V${square * 2}M0 ${square}H${square * 2}`} stroke="var(--color-paper)" fill="none" />
+            <path d={`M${square * 2} 0H0V${square * 2}`} stroke="var(--color-hair)" fill="none" />
           </pattern>
         </defs>
         <rect width={wholeWidth} height={HEIGHT} fill="url(#tray-squares)" />
-        <text x={16} y={22} fontSize={12.5} fill="#566264">
-          On the tray, all to one scale; a square is {inInches ? "1/4 in" : "5 mm"}
+        <text x={16} y={22} fontSize={13} fill="var(--color-soft)">
+          {trayDrawingText.onTheTrayAllTo(inInches ? trayDrawingText.n14In : trayDrawingText.n5Mm)}
         </text>
         {lying.map(({ record, drawn }, i) => {
           const { piece } = record;
@@ -89,13 +90,13 @@ export function TrayDrawing({ records, bench, chosen, onChoose, onOpen }: Props)
               ) : (
                 <EmptyPlace x={middles[i]!} isWaiting={drawn === null} />
               )}
-              <text x={middles[i]} y={226} textAnchor="middle" fontSize={14} fontWeight={640} fill="#1b2225">
+              <text x={middles[i]} y={226} textAnchor="middle" fontSize={15} fontWeight={640} fill="var(--color-ink)">
                 {shortName(piece.name)}
               </text>
-              <text x={middles[i]} y={244} textAnchor="middle" fontSize={12.5} fill="#566264">
+              <text x={middles[i]} y={244} textAnchor="middle" fontSize={13} fill="var(--color-soft)">
                 {piece.kind}
               </text>
-              {isChosen && <rect x={middles[i]! - 46} y={254} width={92} height={4} rx={2} fill="#0b5d66" />}
+              {isChosen && <rect x={middles[i]! - 46} y={254} width={92} height={4} rx={2} fill="var(--color-accent)" />}
             </g>
           );
         })}
@@ -116,8 +117,8 @@ const Lies = memo(function Lies({ stone, x, perMm, tint }: LiesProps) {
   const [left, up] = stone.middle;
   return (
     <Millimetres x={x - left * perMm} y={122 + up * perMm} scale={{ perMm, times: 1 }}>
-      <Shape curve={stone.wall} fill="#dfe5e7" stroke="#8d989c" />
-      <Shape curve={stone.stone} fill={tint} stroke="#00000044" />
+      <Shape curve={stone.wall} fill="var(--color-metal-lit)" stroke="var(--color-metal-mid)" />
+      <Shape curve={stone.stone} fill={tint} stroke="var(--color-shade)" />
     </Millimetres>
   );
 });
@@ -147,12 +148,13 @@ function sizeOf({ mounts }: Piece, lying: Lying | null): { readonly width: numbe
 }
 
 function EmptyPlace({ x, isWaiting }: { readonly x: number; readonly isWaiting: boolean }) {
-  if (isWaiting) return <ellipse cx={x} cy={122} rx={34} ry={26} fill="none" stroke="#8d989c" strokeDasharray="5 4" strokeWidth={1.5} />;
+  if (isWaiting)
+    return <ellipse cx={x} cy={122} rx={34} ry={26} fill="none" stroke="var(--color-metal-mid)" strokeDasharray="5 4" strokeWidth={1.5} />;
   return (
     <>
-      <ellipse cx={x} cy={122} rx={34} ry={26} fill="none" stroke="#b3261e" strokeDasharray="5 4" strokeWidth={1.5} />
-      <text x={x} y={126} textAnchor="middle" fontSize={12} fill="#b3261e">
-        no plan
+      <ellipse cx={x} cy={122} rx={34} ry={26} fill="none" stroke="var(--color-bad)" strokeDasharray="5 4" strokeWidth={1.5} />
+      <text x={x} y={126} textAnchor="middle" fontSize={12} fill="var(--color-bad)">
+        {trayDrawingText.noPlan}
       </text>
     </>
   );

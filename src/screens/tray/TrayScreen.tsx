@@ -26,6 +26,8 @@ import { underWay } from "@/store/tray-state";
 import { counted } from "@/words/names";
 import { NEW_NAMES } from "@/words/piece-name";
 import { type Stepped } from "./PieceList";
+import { commonText } from "@/words/common";
+import { trayScreenText } from "@/words/screens/tray";
 
 const NewPieceDialog = lazy(() => import("./NewPieceDialog").then((each) => ({ default: each.NewPieceDialog })));
 const FirstStone = lazy(() => import("./FirstStone").then(({ FirstStone }) => ({ default: FirstStone })));
@@ -35,7 +37,7 @@ const NONE: readonly PieceRecord[] = [];
 /** Home: the stones on the tray, and the ledger's page under them. */
 export function TrayScreen() {
   const tray = useTray();
-  useTitle("Pieces");
+  useTitle(commonText.pieces);
   const ledger = useModule(loadLedger);
   const router = useRouter();
   const units = useUnits();
@@ -62,7 +64,7 @@ export function TrayScreen() {
   const remove = (id: string, name: string) =>
     act(async () => {
       await tray.setDeleted([id], true);
-      say(`Deleted: ${name}`, { name: "Put back", run: () => void act(() => tray.setDeleted([id], false)) });
+      say(trayScreenText.deleted(name), { name: trayScreenText.putBack, run: () => void act(() => tray.setDeleted([id], false)) });
     });
   const [isAsking, ask] = useState(false);
   const addNew = () => ask(true);
@@ -124,16 +126,16 @@ export function TrayScreen() {
     });
   return (
     <main className="flex min-h-dvh flex-col">
-      {pieces.length > 0 && <h1 className="sr-only">Pieces</h1>}
+      {pieces.length > 0 && <h1 className="sr-only">{commonText.pieces}</h1>}
       <NavBar>
-        {bench.name && <span className="text-[12.5px] text-soft">{bench.name}</span>}
+        {bench.name && <span className="text-sm text-soft">{bench.name}</span>}
         <UnitSwitch />
         <FindButton />
         <button type="button" className="btn" onClick={pick}>
-          Open file
+          {trayScreenText.openFile}
         </button>
         <button type="button" className="btn btn-main" onClick={addNew}>
-          New piece <kbd className="key max-lg:hidden">N</kbd>
+          {trayScreenText.newPiece} <kbd className="key max-lg:hidden">N</kbd>
         </button>
       </NavBar>
       {isAsking && (
@@ -142,17 +144,19 @@ export function TrayScreen() {
         </Suspense>
       )}
       {underWayOfDemo && (
-        <Dialog title="A piece of the demo is being made" onClose={() => askToClear(null)}>
+        <Dialog title={trayScreenText.aPieceOfTheDemo} onClose={() => askToClear(null)}>
           <p className="text-soft">
-            {underWayOfDemo.join(", ")}: {underWayOfDemo.length === 1 ? "a make of it is" : "makes of them are"} under way. Cleared away,
-            the pieces can be put back from Deleted; the makes stay in the ledger.
+            {trayScreenText.underWayClearedAwayThe(
+              underWayOfDemo.join(", "),
+              underWayOfDemo.length === 1 ? trayScreenText.aMakeOfItIs : trayScreenText.makesOfThemAre,
+            )}
           </p>
           <DialogActions>
             <button type="button" className="btn" onClick={() => void clearDemo()}>
-              Remove the demo pieces
+              {trayScreenText.removeTheDemoPieces}
             </button>
             <button type="button" className="btn btn-main" onClick={() => askToClear(null)}>
-              Keep the demo
+              {trayScreenText.keepTheDemo}
             </button>
           </DialogActions>
         </Dialog>
@@ -164,10 +168,10 @@ export function TrayScreen() {
       ) : ledger ? (
         <ledger.TrayDrawing records={drawn} bench={bench} chosen={chosen?.id ?? null} onChoose={choose} onOpen={open} />
       ) : (
-        <div className="h-[268px] border-b border-line bg-sheet" />
+        <div className="h-76.5 border-b border-line bg-sheet" />
       )}
       <div className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start lg:grid-cols-[minmax(0,1fr)_280px] xl:grid-cols-[minmax(0,1fr)_372px]">
-        <section aria-label="Pieces" className="min-w-0 overflow-x-auto">
+        <section aria-label={commonText.pieces} className="min-w-0 overflow-x-auto">
           {ledger && pieces.length > 0 && (
             <ledger.PieceList
               records={pieces}
@@ -181,9 +185,9 @@ export function TrayScreen() {
               stepped={stepped}
             />
           )}
-          {!isWhole && <p className="px-[18px] py-2 text-[12.5px] text-soft">Reading the rest of your pieces</p>}
+          {!isWhole && <p className="px-5 py-2 text-sm text-soft">{trayScreenText.readingTheRestOfYour}</p>}
         </section>
-        <aside className="border-line px-[18px] py-3.5 max-lg:contents lg:border-l">
+        <aside className="border-line px-5 py-3.5 max-lg:contents lg:border-l">
           {ledger && chosen && (
             <div className="border-line max-lg:order-first max-lg:border-b max-lg:px-3.5 max-lg:py-3">
               <ledger.ChosenPiece
@@ -210,7 +214,10 @@ export function TrayScreen() {
                 onEmpty={() =>
                   void act(async () => {
                     const haveBack = await tray.remove(deleted.map(({ id }) => id));
-                    say(`Removed for good: ${counted(deleted.length, "piece")}`, { name: "Undo", run: () => void act(haveBack) });
+                    say(trayScreenText.removedForGood(counted(deleted.length, "piece")), {
+                      name: commonText.undo,
+                      run: () => void act(haveBack),
+                    });
                   })
                 }
               />
@@ -243,35 +250,35 @@ interface ActionsProps {
 
 function TrayActions({ hasPieces, onEverything, onRestore, onDemo, onRemoveDemo }: ActionsProps) {
   return (
-    <section aria-label="Everything" className="mt-5">
-      <h2 className="section-head">Everything on this device</h2>
+    <section aria-label={trayScreenText.everything} className="mt-5">
+      <h2 className="section-head">{trayScreenText.everythingOnThisDevice}</h2>
       <div className="flex flex-wrap gap-2 border-t border-hair pt-2">
         {hasPieces && (
           <button type="button" className="btn" onClick={onEverything}>
-            Save everything
+            {trayScreenText.saveEverything}
           </button>
         )}
         <button type="button" className="btn" onClick={onRestore}>
-          Restore
+          {trayScreenText.restore}
         </button>
         {hasPieces && (
           <>
             <Link href="/day" className="btn">
-              Plan the day
+              {trayScreenText.planTheDay}
             </Link>
             <Link href="/cards" className="btn">
-              Print cards
+              {trayScreenText.printCards}
             </Link>
           </>
         )}
         {hasPieces && (
           <button type="button" className="btn" onClick={onDemo}>
-            Add the demo pieces
+            {trayScreenText.addTheDemoPieces}
           </button>
         )}
         {hasPieces && (
           <button type="button" className="btn" onClick={onRemoveDemo}>
-            Remove the demo pieces
+            {trayScreenText.removeTheDemoPieces}
           </button>
         )}
       </div>

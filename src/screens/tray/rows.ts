@@ -21,6 +21,7 @@ import { sayBack } from "@/words/backs";
 import { andOthers } from "@/words/settings";
 import { bareIn, sayStep } from "@/words/steps";
 import { wallStock } from "@/words/wall-stock";
+import { rowsText } from "@/words/screens/tray";
 
 /** What a piece's plan tells of it in the list: two lines to a cell. */
 export interface PieceRow {
@@ -76,10 +77,10 @@ export function rowOf(
     carrier:
       carrier.type === "hoop"
         ? sure("hoop.cutLength", [
-            `blank ${showLength(value("hoop.cutLength"), "blank", units)}`,
+            rowsText.blank(showLength(value("hoop.cutLength"), "blank", units)),
             `${FORM_NAMES[carrier.form]}, ${SECTION_NAMES[carrier.stock.section]}`,
           ])
-        : (bailCell(plan, id, units, sure) ?? ["no hoop or bail", stone.name ?? ""]),
+        : (bailCell(plan, id, units, sure) ?? [rowsText.noHoopOrBail, stone.name ?? ""]),
     ...(isSettling ? SEARCHED : heatsCell(plan)),
     next: isSettling && isUnderWay(make) ? "" : nextStep(plan, make, units, doubtOf),
     isUnderWay: isUnderWay(make),
@@ -97,14 +98,14 @@ function bailCell(
 ): readonly [string, string] | null {
   if (postIn(plan)) {
     const [length, mass] = ["post.cutLength", "earring.mass"].map((key) => figureOf(plan.figures, key));
-    return sure("earring.mass", [`post ${showLength(length!.value, "blank", units)}`, showFigure(mass!, units)]);
+    return sure("earring.mass", [rowsText.post(showLength(length!.value, "blank", units)), showFigure(mass!, units)]);
   }
   const bail = bailIn(plan);
   const hang = bail?.drawn.hangs.find((each) => each.mount === mount);
   if (!bail || !hang) return null;
   if (bail.drawn.earWire)
     return sure("hang.tilt", [
-      `ear wire ${showLength(figureOf(plan.figures, "earwire.cutLength").value, "blank", units)}`,
+      rowsText.earWire(showLength(figureOf(plan.figures, "earwire.cutLength").value, "blank", units)),
       hangsText(hang.tilt),
     ]);
   const cut = showLength(figureOf(plan.figures, bail.drawn.cut).value, "blank", units);
@@ -133,13 +134,13 @@ function isUnderWay(make: Make | undefined | null): boolean {
 
 function nextStep(plan: Plan, make: Make | undefined | null, units: Units, doubtOf: DoubtOf): string {
   if (make === null) return "";
-  if (!make || (make.finished === null && !isUnderWay(make))) return "Planned";
-  if (make.finished !== null) return `Made ${dayText(make.finished)}`.trimEnd();
+  if (!make || (make.finished === null && !isUnderWay(make))) return rowsText.planned;
+  if (make.finished !== null) return rowsText.made(dayText(make.finished)).trimEnd();
   const done = doneSteps(plan.steps, make.done);
   const next = plan.steps.findIndex(({ id }) => !done.has(id));
-  if (next < 0) return "All steps done";
+  if (next < 0) return rowsText.allStepsDone;
   const { lead, title } = sayStep(plan.steps[next]!, plan, units, doubtOf);
-  return `Step ${next + 1}: ${title.slice(lead.length).split(/[:,;]/)[0]!.toLowerCase()}`;
+  return rowsText.step(next + 1, title.slice(lead.length).split(/[:,;]/)[0]!.toLowerCase());
 }
 
 /** A stone as it lies on the tray: its outline and its wall's, in mm. */

@@ -4,6 +4,7 @@ import { useId } from "react";
 import { type HeightRule } from "@/core/mount/wall";
 import { useHighlight } from "@/ui/highlight";
 import { type SchoolRow } from "./view";
+import { heightSchoolsText } from "@/words/screens/wall";
 
 interface Props {
   readonly rows: readonly SchoolRow[];
@@ -16,11 +17,11 @@ export function HeightSchools({ rows, chosen, onChoose }: Props) {
   const name = useId();
   const { handlers } = useHighlight("height");
   return (
-    <div role="radiogroup" aria-label="Height set by" className="grid gap-1 border-t border-hair py-1" {...handlers}>
+    <div role="radiogroup" aria-label={heightSchoolsText.heightSetBy} className="grid gap-1 border-t border-hair py-1" {...handlers}>
       {rows.map(({ rule, name: label, stands, reaches, holds }) => (
         <label
           key={rule}
-          className="pressed relative grid cursor-pointer grid-cols-[14px_1fr_auto] items-center gap-x-2 rounded-[5px] px-1.5 py-[3px] has-[:checked]:bg-accent-wash has-[:focus-visible]:outline-2 has-[:focus-visible]:outline-accent"
+          className="pressed relative grid cursor-pointer grid-cols-[14px_1fr_auto] items-center gap-x-2 rounded-md px-1.5 py-1 has-checked:bg-accent-wash has-focus-visible:outline-2 has-focus-visible:outline-accent"
         >
           <input
             type="radio"
@@ -33,15 +34,15 @@ export function HeightSchools({ rows, chosen, onChoose }: Props) {
             className="accent-accent"
           />
           <span id={`${name}${rule}`} className="leading-tight">
-            <span className="block text-[13.5px]">
+            <span className="block text-sm">
               {label}{" "}
-              <span className={`text-[11.5px] ${holds ? "text-soft" : "font-semibold text-bad"}`}>
-                {holds ? "holds" : "◆ does not hold"}
+              <span className={`text-xs ${holds ? "text-soft" : "font-semibold text-bad"}`}>
+                {holds ? heightSchoolsText.holds : heightSchoolsText.doesNotHold}
               </span>
             </span>
-            <small className="narrow block text-[11.5px] text-soft">{reaches}</small>
+            <small className="narrow block text-xs text-soft">{reaches}</small>
           </span>
-          <span className="text-[15px] font-[620]">{stands}</span>
+          <span className="text-base font-strong">{stands}</span>
         </label>
       ))}
     </div>

@@ -34,26 +34,26 @@ export function ReadyStock({ mount, kind }: { readonly mount: string; readonly k
     wall.metal === use.metal && isSameSizes(wall.tube, use.tube) && isSameSizes(wall.cup, use.cup);
   return (
     <>
-      <p id={heading} className="border-t border-hair pt-1 text-[11.5px] text-soft">
+      <p id={heading} className="border-t border-hair pt-1 text-xs text-soft">
         {READY_NAMES[`${kind}s`].offered}
       </p>
-      <ul aria-labelledby={heading} className="pb-1 text-[12.5px]">
+      <ul aria-labelledby={heading} className="pb-1 text-sm">
         {offered.slice(0, MOST_OFFERED).map(({ text, over, use }, i) => (
           <li key={`${i} ${text}`}>
             <button
               type="button"
-              className="btn btn-plain !grid !h-auto w-full !justify-start gap-0 !py-1 text-left leading-tight max-lg:min-h-[44px]"
+              className="btn btn-plain !grid !h-auto w-full !justify-start gap-0 !py-1 text-left leading-tight max-lg:min-h-touch"
               aria-pressed={isUsed(use)}
               onClick={() => take(use)}
             >
-              <span className={isUsed(use) ? "font-[660]" : ""}>{text}</span>
-              <span className="text-[11.5px] text-soft">{overText(over, units)}</span>
+              <span className={isUsed(use) ? "font-strong" : ""}>{text}</span>
+              <span className="text-xs text-soft">{overText(over, units)}</span>
             </button>
           </li>
         ))}
       </ul>
       {problem && (
-        <p role="alert" className="text-[12px] text-bad">
+        <p role="alert" className="text-xs text-bad">
           ◆ {problem}.
         </p>
       )}

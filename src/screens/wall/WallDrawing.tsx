@@ -16,21 +16,24 @@ import { type Size } from "@/ui/useSize";
 import { BLANK_MARKS } from "@/words/marks";
 import { AppliedInPlan } from "../applied/AppliedShapes";
 import { wallView } from "./view";
+import { wallDrawingText } from "@/words/screens/wall";
 
 /** The wall from above and cut through, each to its stated scale. */
 export function WallDrawing({ size, mount }: { readonly size: Size; readonly mount: Mount }) {
   const view = wallView(usePlan(), mount, useUnits());
   return (
-    <PlanAndSection size={size} mount={mount} label="The bezel in plan and section">
+    <PlanAndSection size={size} mount={mount} label={wallDrawingText.theBezelInPlanAnd}>
       {({ drawing, plan: { x, y, scale }, section }) => (
         <>
           <Millimetres x={x} y={y} scale={scale}>
-            {view.sawLine !== null && <Shape curve={drawing.plan.sawLine} fill="none" stroke="#8a9596" strokeDasharray="5 4" />}
-            <Shape curve={drawing.plan.wallOutside} fill="url(#metal)" stroke="#6f7a7e" lights="wall" />
-            <Shape curve={drawing.plan.wallInside} fill="#fff" stroke="none" lights="fit" />
-            <Shape curve={drawing.plan.stone} fill="url(#stone)" stroke="#00000055" />
+            {view.sawLine !== null && (
+              <Shape curve={drawing.plan.sawLine} fill="none" stroke="var(--color-metal-mid)" strokeDasharray="5 4" />
+            )}
+            <Shape curve={drawing.plan.wallOutside} fill="url(#metal)" stroke="var(--color-metal-edge)" lights="wall" />
+            <Shape curve={drawing.plan.wallInside} fill="var(--color-white)" stroke="none" lights="fit" />
+            <Shape curve={drawing.plan.stone} fill="url(#stone)" stroke="var(--color-shade)" />
             {drawing.plan.face.map((face, i) => (
-              <Shape key={i} curve={face} fill="none" stroke="#0b5d66" strokeWidth={1.2} strokeDasharray="2 3" lights="catch" />
+              <Shape key={i} curve={face} fill="none" stroke="var(--color-accent)" strokeWidth={1.2} strokeDasharray="2 3" lights="catch" />
             ))}
             {drawing.plan.gathers.map((run, i) => (
               <Shape
@@ -38,7 +41,7 @@ export function WallDrawing({ size, mount }: { readonly size: Size; readonly mou
                 points={run}
                 open
                 fill="none"
-                stroke="#d9822b"
+                stroke="var(--color-gather)"
                 strokeWidth={Math.min(GATHER_PX, Math.max(4, drawing.section.thickness * scale.perMm))}
               />
             ))}
@@ -83,10 +86,10 @@ function SeamHandle({ mount, seam, places }: { readonly mount: string; readonly 
   const hundredths = Math.round(seam.at * 100);
   return (
     <DragHandle
-      label="Seam"
+      label={wallDrawingText.seam}
       now={hundredths}
       most={100}
-      told={`${hundredths}% of the way round`}
+      told={wallDrawingText.ofTheWayRound(hundredths)}
       lights="seam"
       onDrag={(to) => put(nearestStation(places, to).at)}
       onStep={stepped}
@@ -94,7 +97,7 @@ function SeamHandle({ mount, seam, places }: { readonly mount: string; readonly 
       {(isHighlighted) => (
         <>
           <line {...line} stroke="transparent" className="stroke-[22px] pointer-coarse:stroke-[44px]" />
-          <line {...line} stroke={isHighlighted ? "#0b5d66" : "#1b2225"} strokeWidth={isHighlighted ? 3 : 2} />
+          <line {...line} stroke={isHighlighted ? "var(--color-accent)" : "var(--color-ink)"} strokeWidth={isHighlighted ? 3 : 2} />
         </>
       )}
     </DragHandle>
@@ -118,14 +121,20 @@ function PlanWords({ drawing, view, x, y, perMm, width }: WordsProps) {
   const gatherAt = gathers
     .flat()
     .reduce<Point | null>((best, point) => (best === null || point[0] + point[1] > best[0] + best[1] ? point : best), null);
-  const gatherText = `${view.gather}${gathers.length > 1 ? ` in ${gathers.length} places` : ""}`;
+  const gatherText = `${view.gather}${gathers.length > 1 ? wallDrawingText.inPlaces(gathers.length) : ""}`;
   const gatherX = x + (gatherAt?.[0] ?? 0) * perMm + 12;
   const gatherFits = gatherX + gatherText.length * LETTER < width;
   return (
     <>
       {seam && (
-        <Word x={x + seam.x * perMm + 10} y={y - (seam.y + seam.ny * 1.25) * perMm + 4} fill="#1b2225" fontWeight={600} lights="seam">
-          seam
+        <Word
+          x={x + seam.x * perMm + 10}
+          y={y - (seam.y + seam.ny * 1.25) * perMm + 4}
+          fill="var(--color-ink)"
+          fontWeight={600}
+          lights="seam"
+        >
+          {wallDrawingText.seamMark}
         </Word>
       )}
       {corners.map(({ code, place }, i) => {
@@ -138,7 +147,7 @@ function PlanWords({ drawing, view, x, y, perMm, width }: WordsProps) {
             y={y - place.y * perMm - place.ny * off + 4}
             textAnchor={way > 0.5 ? "start" : way < -0.5 ? "end" : "middle"}
             fontSize={12}
-            {...(code === "notch" && { fill: "#fff", strokeWidth: 0 })}
+            {...(code === "notch" && { fill: "var(--color-white)", strokeWidth: 0 })}
           >
             {BLANK_MARKS[code]}
           </Word>
@@ -149,7 +158,7 @@ function PlanWords({ drawing, view, x, y, perMm, width }: WordsProps) {
           x={gatherFits ? gatherX : width - 10}
           y={y - gatherAt[1] * perMm - (gatherFits ? 34 : 62)}
           textAnchor={gatherFits ? "start" : "end"}
-          fill="#8a4600"
+          fill="var(--color-warn)"
         >
           {gatherText}
         </Word>

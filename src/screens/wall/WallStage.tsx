@@ -32,6 +32,8 @@ import { HeightSchools } from "./HeightSchools";
 import { baseField, cupLengthField, cupThicknessField, gapField, pitchField, tubeField, wallField, wallLossField } from "./fields";
 import { ReadyStock } from "./ReadyStock";
 import { wallView } from "./view";
+import { commonText } from "@/words/common";
+import { wallStageText } from "@/words/screens/wall";
 
 /** How long and tall the strip is cut, and where its seam lies. */
 export function WallStage({ mount: id }: { readonly mount: string }) {
@@ -59,7 +61,7 @@ export function WallStage({ mount: id }: { readonly mount: string }) {
                 </Answer>
               </FigureButton>
             ))}
-            <FigureButton figure={`${id}.wall.netLength`} name="Net length of the bezel" className="text-[13px] text-soft">
+            <FigureButton figure={`${id}.wall.netLength`} name="Net length of the bezel" className="text-sm text-soft">
               {view.lands}
             </FigureButton>
           </Answers>
@@ -95,19 +97,19 @@ function pastLead(top: readonly Point[], { losses }: Blank): Point[] {
 }
 
 const SOURCES: readonly { readonly value: WallSource; readonly text: string }[] = [
-  { value: "strip", text: "Strip" },
-  { value: "sheet", text: "Sheet" },
-  { value: "notched", text: "Notched" },
-  { value: "tube", text: "Tube" },
-  { value: "cup", text: "Cup" },
+  { value: "strip", text: commonText.strip },
+  { value: "sheet", text: wallStageText.sheet },
+  { value: "notched", text: wallStageText.notched },
+  { value: "tube", text: wallStageText.tube },
+  { value: "cup", text: wallStageText.cup },
 ];
-const STOCK_HEADS = { strip: "Strip", tube: "Tube", cup: "Cup" } as const;
+const STOCK_HEADS = { strip: commonText.strip, tube: wallStageText.tube, cup: wallStageText.cup } as const;
 
 const LOSSES = [
-  { name: "squaring", label: "Squaring", explains: "squaring" },
-  { name: "mark", label: "Mark" },
-  { name: "foot", label: "Foot" },
-  { name: "top", label: "Top" },
+  { name: "squaring", label: wallStageText.squaring, explains: "squaring" },
+  { name: "mark", label: wallStageText.mark },
+  { name: "foot", label: wallStageText.foot },
+  { name: "top", label: wallStageText.top },
 ] as const;
 
 /** What is lost by what it is made of: a tube has no seam, a cup no open foot. */
@@ -153,7 +155,7 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
     <>
       <h2 className="section-head">{STOCK_HEADS[view.stock]}</h2>
       <ChoiceField
-        label="Made from"
+        label={wallStageText.madeFrom}
         hint={view.shelf ?? SOURCE_ADVICE[settled.source]}
         value={settled.source}
         options={SOURCES}
@@ -161,14 +163,24 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
       />
       {settled.notch !== null && (
         <>
-          <MeasureField field={pitchField(id, units)} label="From tooth to tooth" hint={view.teeth} value={settled.notch.pitch} />
+          <MeasureField
+            field={pitchField(id, units)}
+            label={wallStageText.fromToothToTooth}
+            hint={view.teeth}
+            value={settled.notch.pitch}
+          />
           <MeasureField
             field={gapField(id, "depth", units)}
-            label="Gaps, deep"
+            label={wallStageText.gapsDeep}
             hint={view.gaps.depth}
             value={mount.wall.notch?.depth ?? null}
           />
-          <MeasureField field={gapField(id, "gap", units)} label="Gaps, wide" hint={view.gaps.gap} value={mount.wall.notch?.gap ?? null} />
+          <MeasureField
+            field={gapField(id, "gap", units)}
+            label={wallStageText.gapsWide}
+            hint={view.gaps.gap}
+            value={mount.wall.notch?.gap ?? null}
+          />
         </>
       )}
       {view.stock !== "strip" && <ReadyStock mount={id} kind={view.stock} />}
@@ -176,15 +188,15 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
         <>
           <MeasureField
             field={tubeField(id, "outside", units)}
-            label="Yours, outside"
+            label={wallStageText.yoursOutside}
             hint={view.wants}
             value={mount.wall.tube?.outside ?? null}
             lights="rim"
           />
           <MeasureField
             field={tubeField(id, "inside", units)}
-            label="Yours, inside"
-            hint="narrower than the stone: a seat is cut"
+            label={wallStageText.yoursInside}
+            hint={wallStageText.narrowerThanTheStoneA}
             value={mount.wall.tube?.inside ?? null}
             lights="fit"
           />
@@ -193,8 +205,8 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
       {view.stock === "cup" && (
         <MeasureField
           field={cupLengthField(id, units)}
-          label="Yours, outside"
-          hint="along its length"
+          label={wallStageText.yoursOutside}
+          hint={wallStageText.alongItsLength}
           value={mount.wall.cup?.length ?? null}
           lights="rim"
         />
@@ -202,22 +214,22 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
       {view.stock === "cup" && mount.wall.cup && (
         <MeasureField
           field={cupThicknessField(id, units)}
-          label="Yours, thick"
+          label={wallStageText.yoursThick}
           hint={view.wants}
           value={mount.wall.cup.thickness}
           lights="fit"
         />
       )}
       <ChoiceField
-        label="Metal"
-        hint={`starts to melt at ${showTemperature(METALS[mount.wall.metal].solidus, units)} ${degrees(units)}`}
+        label={commonText.metal}
+        hint={wallStageText.startsToMeltAt(showTemperature(METALS[mount.wall.metal].solidus, units), degrees(units))}
         value={mount.wall.metal}
         options={metalsFor("wall").map((value) => ({ value, text: capital(METALS[value].name) }))}
         onChoose={(metal) => change((wall) => void (wall.metal = metal))}
       />
       <MeasureField
         field={wallField(id, "thickness", units)}
-        label={settled.ready ? "Bezel wanted" : "Thickness"}
+        label={settled.ready ? wallStageText.bezelWanted : wallStageText.thickness}
         hint={view.thickness}
         value={mount.wall.thickness}
         lights="wall"
@@ -225,71 +237,77 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
       {view.stock === "cup" && (
         <MeasureField
           field={baseField(id, units)}
-          label="Base"
-          hint="the cup's own"
+          label={wallStageText.base}
+          hint={wallStageText.theCupsOwn}
           value={plan.settled.mounts[id]!.back.thickness}
           lights="plate"
         />
       )}
       <MeasureField
         field={wallField(id, "fit", units)}
-        label="Fit around stone"
+        label={wallStageText.fitAroundStone}
         explains="fit"
-        hint="snug, slides with a push"
+        hint={wallStageText.snugSlidesWithAPush}
         value={(settled.ready?.wanted.fit ?? settled.fit).value}
         lights="fit"
       />
       {seam && (
         <ChoiceField
-          label="Seam"
+          label={wallStageText.seam}
           explains="seam"
-          hint={mount.wall.seamAt === undefined || mount.wall.seamAt === "auto" ? "on the straightest run" : "where you put it; drag it"}
+          hint={
+            mount.wall.seamAt === undefined || mount.wall.seamAt === "auto"
+              ? wallStageText.onTheStraightestRun
+              : wallStageText.whereYouPutItDrag
+          }
           value={mount.wall.seamAt === undefined || mount.wall.seamAt === "auto" ? "auto" : "chosen"}
           options={[
-            { value: "auto", text: "Best place" },
-            { value: "chosen", text: "Chosen" },
+            { value: "auto", text: wallStageText.bestPlace },
+            { value: "chosen", text: wallStageText.chosen },
           ]}
           lights="seam"
           onChoose={(value) => change((wall) => void (wall.seamAt = value === "auto" ? "auto" : seam.at))}
         />
       )}
-      <h2 className="section-head">Height</h2>
+      <h2 className="section-head">{commonText.height}</h2>
       <HeightSchools rows={view.schools} chosen={settled.height.rule} onChoose={(rule) => change((wall) => standBy(wall, rule))} />
       {settled.height.rule === "fixed" && (
         <MeasureField
           field={wallField(id, "fixedHeight", units)}
-          label="House height"
-          hint="as it stands when done"
+          label={wallStageText.houseHeight}
+          hint={wallStageText.asItStandsWhenDone}
           value={settled.height.height}
           lights="height"
         />
       )}
       <MeasureField
         field={wallField(id, "catch", units)}
-        label="Catch over the dome"
+        label={wallStageText.catchOverTheDome}
         explains="catch"
-        hint="seen from above"
+        hint={wallStageText.seenFromAbove}
         value={settled.catch.value}
         lights="catch"
       />
       <MeasureField
         field={wallField(id, "lift", units)}
-        label="Lift under stone"
+        label={wallStageText.liftUnderStone}
         explains="lift"
-        hint="cushion or ledge"
+        hint={wallStageText.cushionOrLedge}
         value={settled.lift.value}
         lights="lift"
       />
-      <h2 className="section-head">Losses on the way</h2>
-      <div className="grid gap-x-3 min-[1152px]:grid-cols-2">
+      <h2 className="section-head">{wallStageText.lossesOnTheWay}</h2>
+      <div className="grid gap-x-3 wide:grid-cols-2">
         {LOSSES.filter(({ name }) => LOSSES_OF[view.stock].includes(name)).map((loss) => (
           <LossField key={loss.name} mount={id} loss={loss} value={settled.losses[loss.name].value} />
         ))}
       </div>
-      <p className="narrow pt-1 text-[11.5px] text-soft">
-        {settled.learned.length && view.stock === "strip" && `${insteadText(settled.learned.length, "squaring and mark", units)} `}
-        {settled.learned.height && view.stock !== "cup" && `${insteadText(settled.learned.height, "foot and top", units)} `}
-        {capital(SOURCE_NAMES[settled.losses.top.from])}. {view.stock === "strip" && "A scribed line takes 0.10, a pen line 0.40."}
+      <p className="narrow pt-1 text-xs text-soft">
+        {settled.learned.length &&
+          view.stock === "strip" &&
+          `${insteadText(settled.learned.length, wallStageText.squaringAndMark, units)} `}
+        {settled.learned.height && view.stock !== "cup" && `${insteadText(settled.learned.height, wallStageText.footAndTop, units)} `}
+        {capital(SOURCE_NAMES[settled.losses.top.from])}. {view.stock === "strip" && wallStageText.aScribedLineTakes0}
       </p>
       {view.stock === "cup" && <AppliedList mount={id} />}
     </>

@@ -9,6 +9,7 @@ import { type Units, lengthUnit, showLength, showPercent, withUnit } from "@/wor
 import { type SumPart, cutAt, sharesOf, sumParts } from "@/words/sums";
 import { yoursName } from "@/words/terms";
 import { type WallStock, wallHolds, wallStock } from "@/words/wall-stock";
+import { viewText } from "@/words/screens/wall";
 
 /** One of the large answers across the foot. */
 export interface BigAnswer {
@@ -75,26 +76,29 @@ export function wallView(plan: Plan, mount: Mount, units: Units): WallView {
       rule,
       name: RULE_NAMES[rule],
       stands: measured(height),
-      reaches: `${past < 0 ? `${measured(-past)} under the turn-in` : `${measured(past)} past the turn-in`}, ${showPercent(behind)} of the height`,
+      reaches: viewText.ofTheHeight(
+        past < 0 ? viewText.underTheTurnIn(measured(-past)) : viewText.pastTheTurnIn(measured(past)),
+        showPercent(behind),
+      ),
       holds,
     })),
-    gather: `gathers ${showPercent(figure("gather").value, 1)}`,
-    leansIn: `leans in at ${measured(greatestTurnIn(mount.stone))}`,
-    stands: `bezel stands ${measured(figure("netHeight").value)}`,
-    third: `a third of the height${lift > 0 ? " and the lift" : ""}, ${measured(section.third)}`,
+    gather: viewText.gathers(showPercent(figure("gather").value, 1)),
+    leansIn: viewText.leansInAt(measured(greatestTurnIn(mount.stone))),
+    stands: viewText.bezelStands(measured(figure("netHeight").value)),
+    third: viewText.aThirdOfTheHeight(lift > 0 ? viewText.andTheLift : "", measured(section.third)),
     top: showLength(mount.stone.height, "blank", units),
     thickness: plan.figures[`${mount.id}.wall.wallLeft`]
-      ? `${measured(figure("wallLeft").value)} is left`
-      : `${nearestGauge(mount.wall.thickness)} gauge`,
+      ? viewText.isLeft(measured(figure("wallLeft").value))
+      : viewText.gauge(nearestGauge(mount.wall.thickness)),
     wants: wantsText(plan, mount, stock, units),
     shelf: shelfText(plan, mount, units),
     teeth: teethText(plan, mount, units),
     gaps: {
-      depth: usualText(mount.wall.notch?.depth, "half the lip", plan.figures[`${mount.id}.wall.notchDepth`], units),
-      gap: usualText(mount.wall.notch?.gap, "0.4 of the pitch", plan.figures[`${mount.id}.wall.notchGap`], units),
+      depth: usualText(mount.wall.notch?.depth, viewText.halfTheLip, plan.figures[`${mount.id}.wall.notchDepth`], units),
+      gap: usualText(mount.wall.notch?.gap, viewText.n04OfThePitch, plan.figures[`${mount.id}.wall.notchGap`], units),
     },
     sawLine:
-      stock.name === "cup" ? null : `saw line, ${withUnit(plan.settled.mounts[mount.id]!.back.sawMargin.value, "blank", units)} outside`,
+      stock.name === "cup" ? null : viewText.sawLineOutside(withUnit(plan.settled.mounts[mount.id]!.back.sawMargin.value, "blank", units)),
     across: showLength(figureOf(plan.figures, `${mount.id}.stone.length`).value, "blank", units),
   };
 }
@@ -102,9 +106,9 @@ export function wallView(plan: Plan, mount: Mount, units: Units): WallView {
 /** What a tube or a cup would rightly measure; of the maker's own cup its inside too, which nobody typed. */
 function wantsText(plan: Plan, { id }: Mount, stock: WallStock, units: Units): string {
   if (stock.name === "strip") return "";
-  const right = `${withUnit(stock.figure.value, "measured", units)} would be right`;
+  const right = viewText.wouldBeRight(withUnit(stock.figure.value, "measured", units));
   const at = plan.settled.mounts[id]!.wall.ready?.at;
-  return stock.name === "cup" && at ? `${showLength(at.inside, "measured", units)} inside; ${right}` : right;
+  return stock.name === "cup" && at ? viewText.inside(showLength(at.inside, "measured", units), right) : right;
 }
 
 /** Wall and fit of a strip are one addition to a maker; all else is as it is. */
@@ -112,7 +116,7 @@ function sumOf({ name, figure }: WallStock, units: Units): SumPart[] {
   const value = (label: string) => figure.terms.find((each) => each.label === label)?.value ?? 0;
   const strip = [
     { name: "outline", value: value("outline") },
-    { name: "bezel and fit", value: value("wall") + value("fit") },
+    { name: viewText.bezelAndFit, value: value("wall") + value("fit") },
     { name: "squaring", value: value("squaring") },
     { name: "mark", value: value("mark") },
     { name: yoursName(figure), value: value("yours") },
@@ -133,45 +137,45 @@ function answersOf(plan: Plan, { id }: Mount, stock: WallStock, units: Units): P
     unit: `${unit} ${what}`,
   });
   const tall = showLength(figure("cutHeight"), "height", units);
-  const shows = wallHolds(plan, id) ? `shows ${showPercent(figure("faceShown"))} of the face` : "does not hold the stone";
+  const shows = wallHolds(plan, id) ? viewText.showsOfTheFace(showPercent(figure("faceShown"))) : viewText.doesNotHoldTheStone;
   if (stock.name === "tube") {
     const at = plan.settled.mounts[id]!.wall.ready?.at;
     return {
       answers: [
-        answer("tubeOutside", "Tube that fits", at ? "Tube wanted" : "Tube", measured("tubeOutside"), "across"),
-        answer("cutHeight", "Saw the tube to", "saw it", tall, "long"),
+        answer("tubeOutside", viewText.tubeThatFits, at ? viewText.tubeWanted : viewText.tube, measured("tubeOutside"), "across"),
+        answer("cutHeight", viewText.sawTheTubeTo, viewText.sawIt, tall, "long"),
         ...(has("seatDepth")
-          ? [answer("seatDepth", "Depth of the seat", "seat", showLength(figure("seatDepth"), "height", units), "deep")]
+          ? [answer("seatDepth", viewText.depthOfTheSeat, "seat", showLength(figure("seatDepth"), "height", units), "deep")]
           : []),
       ],
-      lands: has("wallLeft") ? `leaves ${measured("wallLeft")} of wall` : shows,
-      cut: `saw ${tall}`,
-      beyond: "rest of the tube",
+      lands: has("wallLeft") ? viewText.leavesOfWall(measured("wallLeft")) : shows,
+      cut: viewText.saw(tall),
+      beyond: viewText.restOfTheTube,
     };
   }
   if (stock.name === "cup") {
     return {
       answers: [
-        answer("cupLength", "Cup that fits, inside length", "Cup wanted", measured("cupLength"), "inside"),
-        answer("cupWidth", "Cup that fits, inside width", "by", measured("cupWidth"), "wide"),
-        answer("cutHeight", "File the rim to", "file it to", tall, "tall"),
+        answer("cupLength", viewText.cupThatFitsInsideLength, viewText.cupWanted, measured("cupLength"), "inside"),
+        answer("cupWidth", viewText.cupThatFitsInsideWidth, "by", measured("cupWidth"), "wide"),
+        answer("cutHeight", viewText.fileTheRimTo, viewText.fileItTo, tall, "tall"),
       ],
       lands: has("gap")
-        ? [`leaves ${measured("gap")} round it`, ...(has("thin") ? [`thin by ${measured("thin")}`] : [])].join(", ")
+        ? [viewText.leavesRoundIt(measured("gap")), ...(has("thin") ? [viewText.thinBy(measured("thin"))] : [])].join(", ")
         : shows,
-      cut: `${showLength(plan.drawing.laid[`${id}.wall`]!.length, "measured", units)} inside`,
+      cut: viewText.insideLength(showLength(plan.drawing.laid[`${id}.wall`]!.length, "measured", units)),
       beyond: "",
     };
   }
   const cut = showLength(figure("cutLength"), "strip", units);
   return {
     answers: [
-      answer("cutLength", "Cut strip", "Cut strip", cut, "long"),
-      answer("cutHeight", "Slit the strip to", "slit to", tall, "tall"),
+      answer("cutLength", viewText.cutStrip, viewText.cutStrip, cut, "long"),
+      answer("cutHeight", viewText.slitTheStripTo, viewText.slitTo, tall, "tall"),
     ],
-    lands: `finished ${measured("netLength")} × ${measured("netHeight")}, ${shows}`,
-    cut: `cut ${cut}`,
-    beyond: plan.settled.mounts[id]!.wall.source === "sheet" ? "rest of the sheet" : "rest of the coil",
+    lands: viewText.finished(measured("netLength"), measured("netHeight"), shows),
+    cut: viewText.cut(cut),
+    beyond: plan.settled.mounts[id]!.wall.source === "sheet" ? viewText.restOfTheSheet : viewText.restOfTheCoil,
   };
 }
 
@@ -181,15 +185,15 @@ function shelfText({ figures }: Plan, { id }: Mount, units: Units): string | nul
   const [has, takes] = [showLength(strip.value, "measured", units), showLength(cut.value, "height", units)];
   const off = Number(has) - Number(takes);
   const digits = units.length === "inch" ? 3 : 2;
-  return `${has} ${lengthUnit(units)} on the shelf, ${off > 0 ? `${off.toFixed(digits)} comes off` : "nothing to trim"}`;
+  return viewText.onTheShelf(has, lengthUnit(units), off > 0 ? viewText.comesOff(off.toFixed(digits)) : viewText.nothingToTrim);
 }
 
 function teethText({ figures }: Plan, { id }: Mount, units: Units): string {
   const [count, pitch] = [figures[`${id}.wall.notches`], figures[`${id}.wall.notchPitch`]];
-  return count && pitch ? `${count.value} notches, ${withUnit(pitch.value, "measured", units)} apart, close at the seam` : "";
+  return count && pitch ? viewText.notchesApartCloseAtThe(count.value, withUnit(pitch.value, "measured", units)) : "";
 }
 
 /** What is usual, and what it comes to where nothing was chosen. */
 function usualText(chosen: number | undefined, usual: string, taken: Figure | undefined, units: Units): string {
-  return chosen === undefined && taken ? `empty: ${usual}, ${showLength(taken.value, "measured", units)}` : `${usual} is usual`;
+  return chosen === undefined && taken ? viewText.empty(usual, showLength(taken.value, "measured", units)) : viewText.isUsual(usual);
 }

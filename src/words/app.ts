@@ -1,0 +1,14 @@
+export const errorText = {
+  thisScreenCouldNotBe: "This screen could not be shown.",
+  whatYouTypedIsKept: "What you typed is kept on this device.",
+  tryAgain: "Try again",
+};
+
+export const layoutText = {
+  hoopLedger: "Hoop Ledger",
+  sizesBezelStripsPlatesAnd: "Sizes bezel strips, plates and ring blanks, and plans the heats",
+};
+
+export const notFoundText = {
+  thereIsNoSuchPage: "There is no such page.",
+};

@@ -1,0 +1,15 @@
+export const dayScreenText = {
+  theDay: "The day",
+  piecesToWorkOn: "Pieces to work on",
+  cannotBePlannedOpenTo: (refused: string) => `◆ Cannot be planned: ${refused}. Open to see why.`,
+  theDaySeeHeatsFor: (unordered: string, why: string) => `◆ ${unordered}: the day ${why}. See Heats for the reason.`,
+  thereAreNoPiecesYet: "There are no pieces yet. Add one to plan a day.",
+  chooseThePiecesToWork: "Choose the pieces to work on. The day is planned for one pair of hands and uses the waits in the pickle.",
+  allTheirStepsAreDone: "All their steps are done.",
+  startAt: "Start at",
+  doneBy: "Done by",
+  allDoneBy: (count: number) => `All ${count} done by`,
+  by: (clock: string) => `by ${clock}`,
+  stepsInOrder: (count: number) => `Steps in order: ${count}`,
+  then: (minutes: string) => `, then ${minutes}`,
+};

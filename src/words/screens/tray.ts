@@ -1,0 +1,121 @@
+export const chosenPieceText = {
+  open: "Open",
+  rename: "Rename",
+  duplicate: "Duplicate",
+  deleteWord: "Delete",
+  workingItOut: "Working it out",
+  openItToPutIt: "Open it to put it right.",
+  nothingToPutRight: "Nothing to put right.",
+};
+
+export const couldNotBeReadText = {
+  aPiece: "a piece",
+  aMake: "a make",
+  myBench: "my bench",
+  aHalfTypedField: "a half-typed field",
+  somethingStarted: "something started",
+  aChangeNotKeptYet: "a change not kept yet",
+  couldNotBeRead: (records: string) => `Could not be read: ${records}`,
+  saveItAsItIs: "Save it as it is",
+  discardIt: "Discard it",
+  couldNotBeReadLabel: "Could not be read",
+};
+
+export const deletedText = {
+  deletedCanBePutBack: "Deleted, can be put back",
+  putBack: "Put back",
+  removeForGood: (what: string) => `Remove ${what} for good`,
+  it: "it",
+  all: (count: number) => `all ${count}`,
+  theirMakesGoTooYou: "Their makes go too. You can undo this for half a minute.",
+  removeForGoodButton: "Remove for good",
+  removeForGoodQuestion: (pieces: string) => `Remove ${pieces} for good?`,
+  deleted: "Deleted",
+};
+
+export const firstAnswerText = {
+  bezelAndPlate: "Bezel and plate",
+  cutStrip: "Cut strip",
+  platesBlank: (length: string, width: string, unit: string) => `plate's blank ${length} × ${width} ${unit}`,
+  hoop: "Hoop",
+  theBlankDependsOnThe: "The blank depends on the finger size, asked for next.",
+  heatsNoEarlierJointMay: (count: number) => `${count} heats; no earlier joint may run again.`,
+};
+
+export const firstStoneText = {
+  leansInAt: "Leans in at",
+  startWithYourStone: "Start with your stone",
+  fourNumbersGiveYouEverything:
+    "Four numbers give you everything to cut: the strip for the bezel and its height, the plate, the hoop's blank, and the solder for each joint, heat by heat. Then the making, step by step.",
+  typeANumberEG: "◆ type a number, e.g. 3.2",
+  putItOnTheTray: "Put it on the tray",
+  measureWithACaliperPress: "Measure with a caliper; press Enter for the next.",
+  seeTheDemoPieces: "See the demo pieces",
+  openAFile: "Open a file",
+  start: "Start",
+  anEmptyPlace: "an empty place",
+};
+
+export const newPieceDialogText = {
+  ring: "Ring",
+  aHoopRoundTheFinger: "a hoop round the finger",
+  pendant: "Pendant",
+  hangsFromABail: "hangs from a bail",
+  earrings: "Earrings",
+  aPairOneTheMirror: "a pair, one the mirror of the other",
+  orOpenAWorkedExample: "Or open a worked example",
+  newPiece: "New piece",
+};
+
+export const pieceListText = {
+  piece: "Piece",
+  plate: "Plate",
+  hoopOrBail: "Hoop or bail",
+  next: "Next",
+  somethingIsWrong: "something is wrong",
+  takeCare: "take care",
+  cannotBePlanned: "cannot be planned",
+};
+
+export const trayDrawingText = {
+  onTheTrayAllTo: (square: string) => `On the tray, all to one scale; a square is ${square}`,
+  n14In: "1/4 in",
+  n5Mm: "5 mm",
+  theStonesOnTheTray: "The stones on the tray",
+  tray: "Tray",
+  noPlan: "no plan",
+};
+
+export const trayScreenText = {
+  deleted: (name: string) => `Deleted: ${name}`,
+  putBack: "Put back",
+  openFile: "Open file",
+  newPiece: "New piece",
+  underWayClearedAwayThe: (makes: string, note: string) =>
+    `${makes}: ${note} under way. Cleared away, the pieces can be put back from Deleted; the makes stay in the ledger.`,
+  aMakeOfItIs: "a make of it is",
+  makesOfThemAre: "makes of them are",
+  removeTheDemoPieces: "Remove the demo pieces",
+  keepTheDemo: "Keep the demo",
+  aPieceOfTheDemo: "A piece of the demo is being made",
+  readingTheRestOfYour: "Reading the rest of your pieces",
+  removedForGood: (pieces: string) => `Removed for good: ${pieces}`,
+  everythingOnThisDevice: "Everything on this device",
+  saveEverything: "Save everything",
+  restore: "Restore",
+  planTheDay: "Plan the day",
+  printCards: "Print cards",
+  addTheDemoPieces: "Add the demo pieces",
+  everything: "Everything",
+};
+
+export const rowsText = {
+  blank: (length: string) => `blank ${length}`,
+  noHoopOrBail: "no hoop or bail",
+  post: (length: string) => `post ${length}`,
+  earWire: (length: string) => `ear wire ${length}`,
+  planned: "Planned",
+  made: (day: string) => `Made ${day}`,
+  allStepsDone: "All steps done",
+  step: (next: number, what: string) => `Step ${next}: ${what}`,
+};

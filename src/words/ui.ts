@@ -1,0 +1,215 @@
+export const cautionsText = {
+  cautions: "Cautions",
+};
+
+export const dayLanesText = {
+  theDay: (tasks: string) => `The day: ${tasks}`,
+};
+
+export const drawingText = {
+  lifeSize: "life size",
+  timesLifeSize: (times: number) => `${times} times life size`,
+};
+
+export const faultListText = {
+  andMore: (count: number) => `and ${count} more`,
+};
+
+export const findText = {
+  find: "Find",
+  whatItMeans: "what it means",
+  openAFile: "Open a file",
+  planTheDay: "Plan the day",
+  ledger: "Ledger",
+  listTheKeys: "List the keys",
+};
+
+export const findDialogText = {
+  find: "Find",
+  aPieceItsStoneOr: "A piece, its stone or size, a stage, a figure, a word, a command",
+  nothingByThatName: "Nothing by that name.",
+  stages: "Stages",
+  figures: "Figures",
+  words: "Words",
+};
+
+export const keysListText = {
+  useSingleKeysOutsideFields: "Use single keys (outside fields)",
+  keys: "Keys",
+};
+
+export const navBarText = {
+  ledger: "Ledger",
+  hoop: "Hoop",
+  places: "Places",
+};
+
+export const notKeptText = {
+  reload: "Reload",
+  keepItAgain: "Keep it again",
+  closeThis: "Close this",
+};
+
+export const noteText = {
+  wrong: "Wrong",
+  takeCare: "Take care",
+  note: "Note",
+};
+
+export const openedDialogText = {
+  nothingHasChangedToPut: (things: string) => `Nothing has changed. ${things} to put right in the file:`,
+  close: "Close",
+  isNotOpened: (file: string) => `${file} is not opened`,
+  theseDefaultsDifferSoSome: "These defaults differ, so some lengths may too:",
+  defaultWord: "Default",
+  itCameWith: "it came with",
+  myBench: "my bench",
+  planItOnMyBench: "Plan it on my bench",
+  keepTheOneItCame: "Keep the one it came with",
+  wasPlannedOnAnotherBench: (name: string) => `${name} was planned on another bench`,
+  aPieceWithTheId: (id: string) => `A piece with the id ${id} is there already. Replace it, or keep both?`,
+  from: (file: string) => `From ${file}.`,
+  replaceIt: "Replace it",
+  keepBoth: "Keep both",
+  putItOnTheTray: "Put it on the tray",
+  isOnTheTrayAlready: (name: string) => `${name} is on the tray already`,
+  putOnTheTray: (name: string) => `Put ${name} on the tray`,
+  itReplacesAllYourDefaults: "It replaces all your defaults. You can undo this on My bench.",
+  useIt: "Use it",
+  useAsMyBench: (name: string) => `Use ${name} as my bench`,
+};
+
+export const papersText = {
+  letter: "Letter",
+  paper: "Paper",
+};
+
+export const planAndSectionText = {
+  plan: (scale: string) => `Plan, ${scale}`,
+  sectionAcrossTheWidth: (scale: string) => `Section across the width, ${scale}`,
+};
+
+export const progressDialogText = {
+  stop: "Stop",
+};
+
+export const reckonedSourceText = {
+  setYourOwnOn: (mark: string, source: string) => `${mark}${source}. Set your own on`,
+};
+
+export const restoreDialogText = {
+  nothingWasChanged: (troubleWords: string) => `${troubleWords}. Nothing was changed`,
+  notUndoneEverythingStaysAs: "Not undone: everything stays as it was restored.",
+  undoneEverythingIsAsIt: "Undone: everything is as it was before",
+  undoneButForChangedSince: (records: string) => `Undone, but for ${records} changed since`,
+  restoredAnd: (pieces: string, makes: string, bench: string) => `Restored: ${pieces} and ${makes}${bench}`,
+  andTheBench: ", and the bench",
+  fromWith: (file: string, makes: string) => `From ${file}, with ${makes}.`,
+  ofItCannotBeRead: (parts: string) => `◆ ${parts} of it cannot be read and will be left out:`,
+  andMore: (count: number) => `and ${count} more`,
+  cannotBeRead: "Cannot be read",
+  nothingWouldChange: "Nothing would change.",
+  everythingHereStaysAsYou: "Everything here stays as you chose.",
+  everythingInThisFileIs: "Everything in this file is already here.",
+  restoring: "Restoring",
+  stopChangeNothing: "Stop, change nothing",
+  restore: "Restore",
+  restoreWhat: (what: string) => `Restore ${what}`,
+};
+
+export const restoreListText = {
+  allOf: (standings: string) => `All of "${standings}"`,
+  andMoreChooseForAll: (length: number) => `and ${length} more: choose for all of them above`,
+  oneByOne: "One by one",
+  andMore: (names: string, count: number) => `${names}; and ${count} more`,
+};
+
+export const ruleText = {
+  solder: "solder",
+  steelRule: (cut: string) => `Steel rule: ${cut}`,
+};
+
+export const sectionViewText = {
+  dome: "Dome",
+  heightAtWhichTheSide: "Height at which the side leans in",
+};
+
+export const stageText = {
+  answer: "Answer",
+  drawing: "Drawing",
+  measures: "Measures",
+};
+
+export const termsText = {
+  showItsSum: (name: string, doubt: string) => `${name}, ${doubt}show its sum`,
+  inAll: "in all",
+};
+
+export const torchLinesText = {
+  atTheTorch: "At the torch",
+};
+
+export const typedEntryText = {
+  notMeasuredYet: "not measured yet",
+  thePlanStillUses: (problem: string, value: string) => `${problem}. The plan still uses ${value}.`,
+  none: "none",
+};
+
+export const unitSwitchText = {
+  lengthsIn: "Lengths in",
+  temperaturesIn: "Temperatures in",
+};
+
+export const fieldsText = {
+  isNotANumber: "is not a number",
+  isDividedByNothing: "is divided by nothing",
+  isNotAGaugeGauges: (thickest: number, thinnest: number) => `is not a gauge: gauges run from ${thickest} to ${thinnest}`,
+  emptyTypeANumberE: (example: string) => `Empty: type a number, e.g. ${example}`,
+  typeOneEG: (text: string, problem: string, example: string) => `"${text}" ${problem}: type one, e.g. ${example}`,
+  inchExample: "0.125 or 1/8",
+  n3218In: "3.2, 1/8in or 22ga",
+};
+
+export const openingText = {
+  openAFile: "Open a file",
+  reading: (file: string) => `Reading ${file}`,
+};
+
+export const restoreWordsText = {
+  newerHere: "Newer here",
+  differentNotKnownWhichIs: "Different, not known which is newer",
+  newerInTheFile: "Newer in the file",
+  deletedHere: "Deleted here",
+  onlyInTheFile: "Only in the file",
+  theSame: "The same",
+  keepBoth: "Keep both",
+  useTheFilesBench: "Use the file's bench",
+  keepMyBench: "Keep my bench",
+  addIt: "Add it",
+  leaveItOut: "Leave it out",
+  bringItBack: "Bring it back",
+  leaveItDeleted: "Leave it deleted",
+  useTheFiles: "Use the file's",
+  keepMine: "Keep mine",
+  myBench: (name: string) => `My bench, ${name}`,
+  makeOf: (name: string, day: string) => `Make of ${name}, ${day}`,
+  hereInTheFile: (here: string, there: string) => `here ${here}; in the file ${there}`,
+};
+
+export const smallJpegText = {
+  hasMbUseAPicture: (size: number, most: number) => `has ${size} MB; use a picture of ${most} MB at most`,
+  hasMegapixelsUseAPicture: (size: number, most: number) => `has ${size} megapixels; use a picture of ${most} at most`,
+  isNotAPictureThat: "is not a picture that can be read",
+  couldNotBeMadeSmall: "could not be made small enough to keep",
+};
+
+export const titleText = {
+  hoopLedger: "Hoop Ledger",
+};
+
+export const trayText = {
+  openingTheTray: "Opening the tray",
+  theTrayCouldNotBe: "The tray could not be opened.",
+  whatThisDeviceKeepsIs: "What this device keeps is untouched.",
+  tryAgain: "Try again",
+};
