@@ -15,8 +15,8 @@ test("templates are opened from the plate, seen at true size once the screen is 
   await page.getByRole("link", { name: "Templates at true size" }).click();
   await expect(page.getByRole("heading", { name: "Templates, about life size" })).toBeVisible();
   await expect(page.getByRole("heading", { level: 2 })).toContainText([
-    "Plate, blank 22.7 × 18.7",
     "Bezel, 46.05",
+    "Plate, blank 22.7 × 18.7",
     "Rope",
     "Beads",
     "Hoop's blank, 59.1",

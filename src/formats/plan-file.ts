@@ -10,6 +10,7 @@ import { termText } from "@/words/terms";
 /** A plan as its file has it: with the sentences of its terms, steps and findings, and without what only screens need. */
 export function planFile(plan: Plan): object {
   const {
+    cuts: _cuts,
     drawing: _drawing,
     settled: _settled,
     figures,

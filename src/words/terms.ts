@@ -109,6 +109,7 @@ const FORMULA_NAMES: Readonly<Record<FormulaCode, string>> = {
   "bail.ring": "pi times the inside and one wire",
   "earwire.length": "as long as it was asked for",
   "post.length": "as long as it was asked for",
+  "applied.size": "as you asked for it",
   "earring.stands": "from edge to edge, the point down",
   "hang.tilt": "from the wanted axis to the line from the eye to the centre of mass",
   "hang.pulled": "from the wanted axis to the line through both eyes",

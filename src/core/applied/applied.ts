@@ -4,6 +4,7 @@ import { step } from "../making/step";
 import { single } from "../measure/figure";
 import { type Finding, type FindingCode, type FindingValues, type Level, finding } from "../measure/finding";
 import { tolerance } from "../measure/tolerances";
+import { type Cut, cutToLength, roundWire } from "../metal/cut";
 import { type Metal, massOf } from "../metal/metals";
 import { roundTheHoop } from "../hoop/placing";
 import { snippetOf, usualWire } from "../mount/layers/granules";
@@ -74,6 +75,7 @@ export function planApplied(all: readonly Applied[], ground: Ground): Contributi
     })),
     findings: all.flatMap((each, i) => [...findingsOf(each, ground), ...placeFindings(each, all.slice(0, i), ground)]),
     joints: all.map((each) => jointOf(each, ground)),
+    cuts: all.flatMap((each) => cutsOf(each, ground)),
   };
 }
 
@@ -93,10 +95,22 @@ const MADE_FLAT: ReadonlySet<JointKind> = new Set(["twist", "strands"]);
 function figuresOf(each: Applied): Contribution["figures"] {
   const part = partOf(each);
   const mass = { [`${part}.mass`]: single("g", massFor(each), "density") };
-  const { melted } = each.shaped;
+  const { melted, cut } = each.shaped;
+  if (cut) return { ...mass, [`${part}.cutLength`]: cut.length };
   if (melted === null) return mass;
   const { length, formula } = snippetOf(usualWire(melted), melted);
   return { ...mass, [`${part}.snippet`]: single("mm", length, formula) };
+}
+
+/** Sawn or cut to its shape; of a ball the snippet that is melted. */
+function cutsOf(each: Applied, ground: Ground): Cut[] {
+  const part = partOf(each);
+  const of = { part, mount: mountOf(each, ground), metal: each.metal };
+  const { melted, cut } = each.shaped;
+  if (cut) return [{ ...of, stock: cut.stock, shape: cut.shape, figure: `${part}.cutLength`, across: null, count: 1 }];
+  if (melted === null) return [];
+  const from = usualWire(melted);
+  return [cutToLength(of, roundWire(from.wire), `${part}.snippet`, snippetOf(from, melted).length)];
 }
 
 function partOf({ id }: Applied): string {

@@ -1,3 +1,6 @@
+import { circle } from "../geometry/curve";
+import { type Figure, single } from "../measure/figure";
+import { type CutShape, type CutStock, rectangle, roundWire } from "../metal/cut";
 import { sectionArea } from "../metal/section";
 
 /** Sizes of what is put on, in mm. */
@@ -31,6 +34,8 @@ export interface Shaped {
   readonly hole: number;
   /** Diameter of the ball that its metal is melted to; null for what is cut or bent. */
   readonly melted: number | null;
+  /** What it is cut from and to; null for what is melted from a snippet. */
+  readonly cut: { readonly stock: CutStock; readonly shape: CutShape; readonly length: Figure } | null;
   /** Whether it bends with what it lies on, and is not crushed by it. */
   readonly isFlat: boolean;
 }
@@ -46,6 +51,11 @@ export const APPLIED_SHAPES = {
     isRound: true,
     hole: 0,
     melted: null,
+    cut: {
+      stock: { form: "sheet", thickness },
+      shape: { kind: "outline", outline: circle(d / 2), length: d, width: d },
+      length: single("mm", d, "applied.size", "piece"),
+    },
     isFlat: true,
   }),
   ball: ({ diameter: d }: Ball): Shaped => ({
@@ -57,6 +67,7 @@ export const APPLIED_SHAPES = {
     isRound: true,
     hole: 0,
     melted: d,
+    cut: null,
     isFlat: false,
   }),
   ring: ({ inside, wire, section = "round" }: Ring): Shaped => {
@@ -71,6 +82,11 @@ export const APPLIED_SHAPES = {
       isRound: true,
       hole: inside / 2,
       melted: null,
+      cut: {
+        stock: section === "round" ? roundWire(wire) : { form: "wire", section, width: wire, thickness: wire },
+        shape: { kind: "length", length: round },
+        length: single("mm", round, "bail.ring"),
+      },
       isFlat: false,
     };
   },
@@ -83,6 +99,11 @@ export const APPLIED_SHAPES = {
     isRound: false,
     hole: 0,
     melted: null,
+    cut: {
+      stock: { form: "sheet", thickness },
+      shape: rectangle(length, width),
+      length: single("mm", length, "applied.size", "piece"),
+    },
     isFlat: true,
   }),
 } as const;

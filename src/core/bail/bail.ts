@@ -1,9 +1,11 @@
 import { type Part, type Tie } from "../joint/joint";
 import { type Contribution, NOTHING, type WorkedJoint } from "../joint/contribution";
+import { polygonCurve } from "../geometry/curve";
 import { step } from "../making/step";
 import { layBlank } from "../measure/blank";
 import { type Figures, type Sourced, figureOf, single } from "../measure/figure";
 import { type Finding, finding } from "../measure/finding";
+import { type Cut, cutToLength, roundWire } from "../metal/cut";
 import { type Metal, massOf } from "../metal/metals";
 import { type Hung } from "../mount/weights";
 import { type DrawnHang, hangOf } from "./hanging";
@@ -144,6 +146,19 @@ export function planBail(bail: Bail, hangings: readonly Hanging[]): BailPlan {
         bail.ring ? [ringLink(bail.ring, part, `bail.eye.${mount}${number === 0 ? "" : `.${number + 1}`}`)] : [],
       ),
     ],
+    cuts: eyes.flatMap(({ part }) => [
+      cutOf(bail, kind, part, blank.value),
+      ...(bail.ring
+        ? [
+            cutToLength(
+              { part: `${part}.ring`, mount: null, metal: bail.metal },
+              roundWire(bail.ring.wire),
+              "bail.ringLength",
+              ringLength(bail.ring),
+            ),
+          ]
+        : []),
+    ]),
     made: Object.fromEntries(
       eyes.map(({ part }) => {
         const making = kind.making(bail, part);
@@ -165,6 +180,16 @@ export function planBail(bail: Bail, hangings: readonly Hanging[]): BailPlan {
       ring: bail.ring && drawnRing(bail.ring, kind.boreAt(bail) + bail.bore / 2),
     },
   };
+}
+
+/** Sawn out of sheet round its pattern, its length along x; else only to length. */
+function cutOf(bail: Bail, kind: BailKind, part: string, length: number): Cut {
+  const cut = cutToLength({ part, mount: null, metal: bail.metal }, kind.stock(bail), kind.figure, length);
+  if (!kind.isSawnToShape) return cut;
+  const pattern = kind.pattern(bail);
+  const side = (by: number) => pattern.map(([along, wide]) => [along, (by * wide) / 2] as const);
+  const width = Math.max(...pattern.map(([, wide]) => wide));
+  return { ...cut, shape: { kind: "outline", outline: polygonCurve([...side(-1), ...side(1).reverse()]), length, width } };
 }
 
 /** The first is the bail; others are numbered. */

@@ -5,6 +5,7 @@ import { step } from "../making/step";
 import { layBlank } from "../measure/blank";
 import { single } from "../measure/figure";
 import { finding } from "../measure/finding";
+import { cutToLength, roundWire } from "../metal/cut";
 import { type Metal } from "../metal/metals";
 import { wornInEar } from "./worn";
 
@@ -75,6 +76,7 @@ export function planEarWire(earWire: EarWire, holder: string, after: string): Co
     ],
     parts: [{ id: part, kind: "earwire", mount: null, metal, mass: wireMass(metal, wire, length), thickness: wire }],
     joints: [linked(part, holder, wire, [after], "earwire.cutLength", making)],
+    cuts: [cutToLength({ part, mount: null, metal }, roundWire(wire), "earwire.cutLength", length)],
     made: { [part]: { flat: making, formed: making } },
     laid: {
       earwire: layBlank(length, 0, 0, [

@@ -9,6 +9,7 @@ import { step } from "../making/step";
 import { layBlank } from "../measure/blank";
 import { single } from "../measure/figure";
 import { type Finding, finding } from "../measure/finding";
+import { cutToLength, roundWire } from "../metal/cut";
 import { type Metal } from "../metal/metals";
 import { tolerance } from "../measure/tolerances";
 import { type SettingDrawing } from "../mount/drawing";
@@ -99,6 +100,7 @@ export function planPost(
         },
       },
     ],
+    cuts: [cutToLength({ part: "post", mount: null, metal }, roundWire(wire), "post.cutLength", length)],
     made: { post: { flat: making, formed: making } },
     laid: { post: layBlank(length, 0, 0, []) },
     drawn: { ...post, balance, mass: mass + own, clear },

@@ -5,6 +5,7 @@ import { type Blank, layBlank } from "../measure/blank";
 import { type Finding, finding } from "../measure/finding";
 import { type Figure, type Figures, type OwnLoss, type School, type Sourced, single, sum, taken, term } from "../measure/figure";
 import { unusualFindings } from "../measure/usual";
+import { type Cut, cutToLength } from "../metal/cut";
 import { type Metal, massOf } from "../metal/metals";
 import { type Section, fibre, sectionArea } from "../metal/section";
 import { type SizeSystem, sizeLost } from "./sizes";
@@ -140,6 +141,7 @@ export function planHoop(hoop: Hoop, bases: readonly Base[]): HoopPlan {
       ...cold(hoop, laid),
       ...seats.flatMap((seat, i) => mountJoints(outside, bases, i, seat, [...before, ...cold(hoop, laid)], isClosed ? [] : formed)),
     ],
+    cuts: [...blanks(hoop, laid), ...eachWork(hoop.works, (kind, asked) => kind.cuts?.(asked, laid)).flat(), ...extra.cuts],
     laid: { [HOOP]: layHoop(hoop, net.value, cut.value) },
     first: [],
     finish: [],
@@ -160,6 +162,16 @@ function layHoop(hoop: Hoop, net: number, cut: number): Blank {
 }
 
 const HOOP = "hoop";
+
+/** Its stock, once for each strand, or what that is made of. */
+function blanks(hoop: Hoop, laid: LaidHoop): readonly Cut[] {
+  const made = eachWork(hoop.works, (kind, asked) => kind.stockCuts?.(asked, laid)).flat();
+  if (made.length > 0) return made;
+  const { shape: section, width, thickness } = hoop.section;
+  return hoopParts(hoop).map((part) =>
+    cutToLength({ part, mount: null, metal: hoop.metal }, { form: "wire", section, width, thickness }, "hoop.cutLength", laid.cut),
+  );
+}
 
 function ownParts(hoop: Hoop, mass: number): Part[] {
   const ids = hoopParts(hoop);

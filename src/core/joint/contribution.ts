@@ -3,6 +3,7 @@ import { type Work } from "../making/steps";
 import { type Blank } from "../measure/blank";
 import { type Finding } from "../measure/finding";
 import { type Figures } from "../measure/figure";
+import { type Cut } from "../metal/cut";
 import { type Assembly, type Joint, type Part } from "./joint";
 
 export interface WorkedJoint extends Joint {
@@ -16,6 +17,8 @@ export interface Contribution {
   /** Of the same part that two build, a cup's wall and its base, the masses add up. */
   readonly parts: readonly Part[];
   readonly joints: readonly WorkedJoint[];
+  /** What is cut for its parts, in the order it is made. */
+  readonly cuts: readonly Cut[];
   /** What lies along a rule, by the part it is cut for. */
   readonly laid: Readonly<Record<string, Blank>>;
   /** What is done cold, before any heat. */
@@ -39,6 +42,7 @@ export const NOTHING: Contribution = {
   findings: [],
   parts: [],
   joints: [],
+  cuts: [],
   laid: {},
   first: [],
   finish: [],
@@ -53,6 +57,7 @@ export function mergeContributions(all: readonly Contribution[]): Contribution {
     findings: all.flatMap(({ findings }) => findings),
     parts: addedUp(all.flatMap(({ parts }) => parts)),
     joints: all.flatMap(({ joints }) => joints),
+    cuts: all.flatMap(({ cuts }) => cuts),
     laid: Object.assign({}, ...all.map(({ laid }) => laid)) as Contribution["laid"],
     first: all.flatMap(({ first }) => first),
     finish: all.flatMap(({ finish }) => finish),

@@ -129,6 +129,7 @@ export type FormulaCode =
   | "bail.ring"
   | "earwire.length"
   | "post.length"
+  | "applied.size"
   | "earring.stands"
   | "hang.tilt"
   | "hang.pulled"

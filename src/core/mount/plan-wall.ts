@@ -47,7 +47,7 @@ export function planWall({ mount: id, outline, dome, wall, carrierPlaces, stone,
   const cutHeight = sum("mm", [...netHeight.terms, ...heightLosses(wall)]);
   const gather = gathering(outline, wall, covered);
   const ofSource = wall.ready
-    ? planReady(id, outline, wall, wall.ready, netHeight, stone)
+    ? planReady(id, outline, wall, wall.ready, netHeight, cutHeight.value, stone)
     : planStrip(id, outline, wall, net, cutHeight.value, carrierPlaces, lip.value);
   const shelfArea = ofSource.shelf?.area ?? 0;
   const volume = net.value * netHeight.value * wall.thickness + shelfArea * wall.lift.value;
@@ -75,6 +75,7 @@ export function planWall({ mount: id, outline, dome, wall, carrierPlaces, stone,
       footArea: net.value * wall.thickness + shelfArea,
       joints: seams.map((seam) => seam.id),
     },
+    cuts: ofSource.cuts,
     laid: { [part]: layStock(stock) },
     stock,
     first: ofSource.first,

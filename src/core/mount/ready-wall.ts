@@ -3,6 +3,7 @@ import { type Step, type StepCode, step } from "../making/step";
 import { type Finding, finding } from "../measure/finding";
 import { type Figure, type Figures, type Sourced, sum, taken, term } from "../measure/figure";
 import { toMicron } from "../measure/micron";
+import { cutToLength } from "../metal/cut";
 import { tolerance } from "../measure/tolerances";
 import { type ReadyMade, type SourcePlan, type Wall } from "./wall";
 
@@ -45,11 +46,27 @@ function isBored({ at, wanted }: Pick<ReadyMade, "at" | "wanted">, across: numbe
 }
 
 /** How a tube or a cup is sized against the stone. */
-export function planReady(id: string, outline: Outline, wall: Wall, ready: ReadyMade, netHeight: Figure, stone: string): SourcePlan {
-  return ready.kind === "tube" ? planTube(id, outline, wall, ready, netHeight, stone) : planCup(id, outline, ready, stone);
+export function planReady(
+  id: string,
+  outline: Outline,
+  wall: Wall,
+  ready: ReadyMade,
+  netHeight: Figure,
+  cutHeight: number,
+  stone: string,
+): SourcePlan {
+  return ready.kind === "tube" ? planTube(id, outline, wall, ready, netHeight, cutHeight, stone) : planCup(id, outline, ready, stone);
 }
 
-function planTube(id: string, outline: Outline, wall: Wall, ready: ReadyMade, netHeight: Figure, name: string): SourcePlan {
+function planTube(
+  id: string,
+  outline: Outline,
+  wall: Wall,
+  ready: ReadyMade,
+  netHeight: Figure,
+  cutHeight: number,
+  name: string,
+): SourcePlan {
   const key = (name: string) => `${id}.wall.${name}`;
   const { at, wanted } = ready;
   const across = lengthOf(outline);
@@ -74,6 +91,15 @@ function planTube(id: string, outline: Outline, wall: Wall, ready: ReadyMade, ne
     shelf: at && shelf && isShelved ? { inside: at.inside / 2, area: (Math.PI / 4) * (bore ** 2 - at.inside ** 2) } : null,
     thin: 0,
     first: tubeSteps(id, name, bored || !at),
+    // Of a tube still to be found, the one that would be right.
+    cuts: [
+      cutToLength(
+        { part: `${id}.wall`, mount: id, metal: wall.metal },
+        { form: "tube", ...(at ?? { outside: bore + 2 * wanted.thickness, inside: across }) },
+        key("cutHeight"),
+        cutHeight,
+      ),
+    ],
     figures: {
       [key("tubeOutside")]: sum("mm", [stone, room, term("wall", 2 * wanted.thickness, "piece")]),
       ...((bored || !at) && { [key("seatBore")]: sum("mm", [stone, room]), [key("seatDepth")]: seatDepth }),
@@ -133,6 +159,7 @@ function planCup(id: string, outline: Outline, { at, wanted }: ReadyMade, stone:
     shelf: null,
     thin,
     first: cupSteps(id, stone, thin),
+    cuts: [],
     figures: {
       [key("cupLength")]: inside(0),
       [key("cupWidth")]: inside(Math.PI / 2),

@@ -2,6 +2,7 @@ import { type Outline } from "../geometry/outline";
 import { type Finding, finding } from "../measure/finding";
 import { type Figure, type Figures, single, sum } from "../measure/figure";
 import { tolerance } from "../measure/tolerances";
+import { type Cut, cutToLength, rectangle } from "../metal/cut";
 import { lengthLosses } from "./losses";
 import { isClearOfCorners, straightestPlace } from "./seam";
 import { type SourcePlan, type Wall } from "./wall";
@@ -25,13 +26,15 @@ export function planStrip(
   const wrapped = hullLength(outline, wall);
   const key = (name: string) => `${id}.wall.${name}`;
   const notched = notchFigures(key, wall, net.value, lip);
+  const cut = sum("mm", [...net.terms, ...lengthLosses(wall)]);
   return {
     seamAt,
     shelf: null,
     thin: 0,
     first: [],
+    cuts: [cutOf(id, wall, cut.value, cutHeight)],
     figures: {
-      [key("cutLength")]: sum("mm", [...net.terms, ...lengthLosses(wall)]),
+      [key("cutLength")]: cut,
       [key("hullLength")]: wrapped,
       ...notched,
       [key("windowLow")]: single("mm", net.value / STRETCH, "window.low"),
@@ -48,6 +51,15 @@ export function planStrip(
         : [finding("wall.no-strip", "note", `${id}.wall`, { needed: cutHeight, tallest: Math.max(...wall.stripHeights) }, id)]),
     ],
   };
+}
+
+/** A length of strip, or sliced from sheet. */
+function cutOf(id: string, { metal, source, thickness }: Wall, length: number, height: number): Cut {
+  const of = { part: `${id}.wall`, mount: id, metal };
+  const figure = `${id}.wall.cutLength`;
+  const strip = { ...cutToLength(of, { form: "strip", width: height, thickness }, figure, length), across: `${id}.wall.cutHeight` };
+  if (source !== "sheet") return strip;
+  return { ...strip, stock: { form: "sheet", thickness }, shape: rectangle(length, height) };
 }
 
 /** The net length wrapped over the notches: the hull has none, so its parallel curve is longer by a turn of the distance. */

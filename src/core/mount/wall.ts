@@ -5,6 +5,7 @@ import { type Contribution } from "../joint/contribution";
 import { type Step } from "../making/step";
 import { type Finding } from "../measure/finding";
 import { type Figures, type OwnLoss, type Source, type Sourced } from "../measure/figure";
+import { type Cut } from "../metal/cut";
 import { type Metal } from "../metal/metals";
 import { type Cover } from "../stone/dome";
 
@@ -66,6 +67,8 @@ export interface SourcePlan {
   readonly thin: number;
   /** What is made ready of it cold, before any heat. */
   readonly first: readonly Step[];
+  /** What is cut for it; nothing of a cup, which is bought as it is. */
+  readonly cuts: readonly Cut[];
 }
 
 /** What one of the three schools of height makes of a wall. */
@@ -97,7 +100,7 @@ export interface Stock {
   readonly cutHeight: number;
 }
 
-export interface WallPlan extends Contribution, Omit<SourcePlan, "first"> {
+export interface WallPlan extends Contribution, Omit<SourcePlan, "first" | "cuts"> {
   /** What stands on a back. */
   readonly standing: StandingWall;
   readonly stock: Stock;

@@ -57,6 +57,7 @@ export function planHeats(sized: SizedPiece, bench: BenchEntry, heatsOf: HeatsOf
       ...crowdedFindings(heats),
     ],
     remedies: sized.remedies,
+    cuts: contribution.cuts,
     drawing: sized.drawing,
     settled: { ...sized.settled, heats: wishes },
   };

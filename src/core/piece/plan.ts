@@ -11,6 +11,7 @@ import { type Step } from "../making/step";
 import { type Blank } from "../measure/blank";
 import { type Figures } from "../measure/figure";
 import { type Finding } from "../measure/finding";
+import { type Cut } from "../metal/cut";
 import { type Metal } from "../metal/metals";
 import { type Applied } from "../applied/applied";
 import { type SettingDrawing } from "../mount/drawing";
@@ -18,7 +19,7 @@ import { type Back } from "../mount/backs/back";
 import { type Remedy } from "./remedies";
 import { type Wall } from "../mount/wall";
 
-/** What a piece comes to. Its file leaves out `drawing` and `settled`. */
+/** What a piece comes to. Its file leaves out `cuts`, `drawing` and `settled`. */
 export interface Plan {
   readonly format: "hoop-ledger/plan";
   readonly version: 1;
@@ -36,6 +37,8 @@ export interface Plan {
   readonly findings: readonly Finding[];
   /** What is to be done about what was read in the making. */
   readonly remedies: readonly Remedy[];
+  /** What is cut for each part, in the order it is made; of one copy. Its file leaves it out. */
+  readonly cuts: readonly Cut[];
   readonly drawing: Drawing;
   readonly settled: Settled;
 }

@@ -2,9 +2,10 @@ import { METALS } from "@/core/metal/metals";
 import { type Box, type Curve, boxOf, circle, mirrored, polygonCurve } from "@/core/geometry/curve";
 import { type Point } from "@/core/geometry/outline";
 import { type Blank, type BlankMark } from "@/core/measure/blank";
-import { figureOf } from "@/core/measure/figure";
 import { type Gap } from "@/core/mount/laid-out";
-import { type Mount, type Piece } from "@/core/piece/piece";
+import { type LayerType, type PartKind } from "@/core/joint/joint";
+import { type Cut, type CutStock } from "@/core/metal/cut";
+import { type Piece } from "@/core/piece/piece";
 import { type Plan, bailIn, hoopIn } from "@/core/piece/plan";
 import { type Doubt, type DoubtOf, SURE } from "@/core/piece/doubt";
 import { DOUBTS } from "@/words/doubt";
@@ -46,22 +47,85 @@ interface SheetSource {
   readonly doubtOf: DoubtOf;
 }
 
-/** All that is cut of a piece, in the order it is made: plates, walls, ledges, ornament, and the hoop's blank. */
+/** What is drawn of a part, and what its file is called, before the setting it belongs to. */
+interface Drawn {
+  readonly id: string;
+  /** The figure of its length and its width in mm, where what is drawn is made of what is cut. */
+  readonly made?: { readonly figure: string; readonly width: number };
+  readonly lines: readonly TemplateLine[];
+  readonly labels: readonly TemplateLabel[];
+}
+
+/** All that is cut of a piece, in the order it is made. Wire that is only cut to length, and what is melted, has no template. */
 export function templatesOf(piece: Piece, plan: Plan, units: Units, doubtOf: DoubtOf = SURE): Template[] {
   const told = { plan, units, doubtOf };
   const isOnly = piece.mounts.length === 1;
   const names = namesIn(plan);
-  const all = [
-    ...piece.mounts.flatMap((mount) =>
-      isOnly ? ofMount(told, mount, "") : ofMount(told, mount, `${mount.id}-`).map((each) => led(each, capital(names.setting(mount.id)))),
-    ),
-    ...hoopBlank(told),
-    ...bridgeBlank(told),
-    ...bailPattern(told),
-  ];
+  const all = plan.cuts
+    .filter(({ part }, i) => plan.cuts.findIndex((other) => other.part === part) === i)
+    .flatMap((cut) => {
+      const each = templateOf(told, cut);
+      if (!each) return [];
+      return isOnly || cut.mount === null ? [each] : [led({ ...each, id: `${cut.mount}-${each.id}` }, capital(names.setting(cut.mount)))];
+    });
   return piece.copies === 2 ? all.flatMap((each) => [each, mirror(each)]) : all;
 }
 
+/** How a part's cut is drawn, by its kind. What is put on is sawn along its outline; other kinds have no template. */
+const DRAWN_AS: Partial<Record<PartKind, (plan: Plan, cut: Cut, units: Units) => Drawn | null>> = {
+  plate: drawnPlate,
+  wall: drawnWall,
+  ledge: drawnAlong,
+  wire: drawnAlong,
+  twist: drawnAlong,
+  "bead-wire": drawnAlong,
+  granules: drawnAlong,
+  hoop: drawnHoop,
+  strand: drawnHoop,
+  bridge: (_plan, { shape, stock }) => ({
+    id: "bridge",
+    ...strip({ length: shape.length, losses: [], gathers: [], marks: [] }, widthOf(stock), null),
+  }),
+  bail: drawnBail,
+  disc: drawnOutline,
+  strip: drawnOutline,
+};
+
+const TITLES: Partial<Record<PartKind, string>> = { plate: "Plate, blank", hoop: "Hoop's blank,", strand: "Hoop's blank,", wall: "Bezel," };
+
+function templateOf({ plan, units, doubtOf }: SheetSource, cut: Cut): Template | null {
+  const { kind, name } = plan.parts.find(({ id }) => id === cut.part)!;
+  const drawn = DRAWN_AS[kind]?.(plan, cut, units);
+  if (!drawn) return null;
+  const title = TITLES[kind] ?? `${capital(name ?? LAYER_NAMES[kind as LayerType] ?? namesIn(plan).part(cut.part))},`;
+  const as: Cut = drawn.made ? { ...cut, figure: drawn.made.figure } : cut;
+  return template(
+    drawn,
+    `${title} ${sizesOf({ plan, units, doubtOf }, as, drawn.made?.width)}`,
+    doubtOf(as.figure) ?? doubtOf(as.across ?? as.figure),
+  );
+}
+
+/** "46.05 × 3.20 mm, fine silver 0.32". */
+function sizesOf({ plan, units, doubtOf }: SheetSource, { stock, metal, figure, across, shape }: Cut, width?: number): string {
+  const bare = bareIn(plan, units, doubtOf);
+  const length = (mm: number) => showLength(mm, "measured", units);
+  const wide = across === null ? length(width ?? (shape.kind === "outline" ? shape.width : widthOf(stock))) : bare(across);
+  const thick = stock.form === "sheet" || stock.form === "strip" ? ` ${length(stock.thickness)}` : "";
+  return `${bare(figure)} × ${wide} ${lengthUnit(units)}, ${METALS[metal].name}${thick}`;
+}
+
+/** mm along the finger or up the stone. */
+function widthOf(stock: CutStock): number {
+  return stock.form === "tube" ? stock.outside : stock.form === "sheet" ? 0 : stock.width;
+}
+
+/** What is put on: sawn along its outline. */
+function drawnOutline(plan: Plan, { part, shape }: Cut): Drawn | null {
+  const put = plan.drawing.applied.find(({ id }) => `applied.${id}` === part);
+  if (!put || shape.kind !== "outline") return null;
+  return { id: put.id, lines: [{ curve: shape.outline, isClosed: true, kind: "cut" }], labels: [] };
+}
 /** Of one of several settings. */
 function led(each: Template, setting: string): Template {
   return { ...each, title: `${setting}: ${lowered(each.title)}` };
@@ -78,26 +142,9 @@ function mirror({ id, title, lines, labels, box }: Template): Template {
   };
 }
 
-function ofMount(told: SheetSource, mount: Mount, before: string): Template[] {
-  const { plan } = told;
-  const { back } = plan.drawing.settings[mount.id]!.plan;
-  return [
-    ...(back.plate === null ? [] : [plateTemplate(told, mount, before)]),
-    ...wallTemplate(told, mount, before),
-    ...(`${mount.id}.ledge` in plan.drawing.laid ? [ledgeTemplate(told, mount, before)] : []),
-    ...ornamentTemplates(told, mount, before),
-  ];
-}
-
 const TEXT = 2;
 
-function template(
-  id: string,
-  title: string,
-  lines: readonly TemplateLine[],
-  labels: readonly TemplateLabel[],
-  doubt: Doubt | null,
-): Template {
+function template({ id, lines, labels }: Drawn, title: string, doubt: Doubt | null): Template {
   const boxes = lines.map(({ curve }) => boxOf(curve));
   const box = boxes.reduce((a, b) => ({
     left: Math.min(a.left, b.left),
@@ -108,17 +155,14 @@ function template(
   return { id, title: doubt ? `${title}: ${DOUBTS[doubt]}, do not cut` : title, lines, labels, box };
 }
 
-function plateTemplate({ plan, units, doubtOf }: SheetSource, mount: Mount, before: string): Template {
-  const { plan: drawn } = plan.drawing.settings[mount.id]!;
+function drawnPlate({ drawing }: Plan, { mount, shape }: Cut): Drawn | null {
+  if (mount === null || shape.kind !== "outline") return null;
+  const { plan: drawn } = drawing.settings[mount]!;
   const { stamp, drain } = drawn.back;
-  const key = (name: string) => `${mount.id}.plate.${name}`;
-  const bare = bareIn(plan, units, doubtOf);
-  const { back } = plan.settled.mounts[mount.id]!;
-  return template(
-    `${before}plate`,
-    `Plate, blank ${bare(key("blankLength"))} × ${bare(key("blankWidth"))} ${lengthUnit(units)}, ${METALS[back.metal].name} ${showLength(back.thickness, "measured", units)}`,
-    [
-      { curve: drawn.sawLine, isClosed: true, kind: "cut" },
+  return {
+    id: "plate",
+    lines: [
+      { curve: shape.outline, isClosed: true, kind: "cut" },
       { curve: drawn.plateEdge, isClosed: true, kind: "edge" },
       { curve: drawn.wallOutside, isClosed: true, kind: "mark" },
       ...drawn.layers.flatMap(({ balls, middles }): TemplateLine[] =>
@@ -129,9 +173,8 @@ function plateTemplate({ plan, units, doubtOf }: SheetSource, mount: Mount, befo
       ...(stamp ? [{ curve: polygonCurve(stamp.corners), isClosed: true, kind: "mark" } as const] : []),
       ...(drain ? [{ curve: circle(drain.diameter / 2, drain.at), isClosed: true, kind: "cut" } as const] : []),
     ],
-    stamp ? [{ at: stamp.at, text: "stamp, behind", size: TEXT * 0.6, isMiddle: true }] : [],
-    doubtOf(key("blankLength")),
-  );
+    labels: stamp ? [{ at: stamp.at, text: "stamp, behind", size: TEXT * 0.6, isMiddle: true }] : [],
+  };
 }
 
 /** A strip as it lies on a rule: its ends, what it loses, and its marks with their names. */
@@ -199,26 +242,20 @@ function heightAt(top: readonly Point[], at: number, tall: number): number {
   return bx === ax ? by : ay + ((by - ay) * (at - ax)) / (bx - ax);
 }
 
-function wallTemplate({ plan, units, doubtOf }: SheetSource, mount: Mount, before: string): Template[] {
-  const { wall } = plan.settled.mounts[mount.id]!;
-  const { top, plan: drawn } = plan.drawing.settings[mount.id]!;
-  if (drawn.seam === null) return [];
-  const blank = plan.drawing.laid[`${mount.id}.wall`]!;
-  const key = (name: string) => `${mount.id}.wall.${name}`;
-  const tall = figureOf(plan.figures, key("cutHeight")).value;
-  const edge = top && cutEdge(top, blank, wall.losses.foot.value + wall.losses.top.value);
-  const bare = bareIn(plan, units, doubtOf);
-  const drawing = strip(blank, tall, edge);
-  const { gaps } = plan.drawing.settings[mount.id]!.stock;
-  return [
-    template(
-      `${before}wall`,
-      `Bezel, ${bare(key("cutLength"))} × ${bare(key("cutHeight"))} ${lengthUnit(units)}, ${METALS[wall.metal].name} ${showLength(wall.thickness, "measured", units)}`,
-      [...drawing.lines, ...gaps.map((gap) => sawn(gap, edge, tall))],
-      [...drawing.labels, ...(edge ? heights(edge, blank, units) : [])],
-      doubtOf(key("cutLength")) ?? doubtOf(key("cutHeight")),
-    ),
-  ];
+/** A bezel's strip; of a tube, which is only sawn off, nothing is drawn. */
+function drawnWall({ drawing, settled }: Plan, { mount, stock, shape }: Cut, units: Units): Drawn | null {
+  if (mount === null || stock.form === "tube") return null;
+  const { losses } = settled.mounts[mount]!.wall;
+  const { top, stock: laidOut } = drawing.settings[mount]!;
+  const blank = drawing.laid[`${mount}.wall`]!;
+  const tall = shape.kind === "outline" ? shape.width : widthOf(stock);
+  const edge = top && cutEdge(top, blank, losses.foot.value + losses.top.value);
+  const { lines, labels } = strip(blank, tall, edge);
+  return {
+    id: "wall",
+    lines: [...lines, ...laidOut.gaps.map((gap) => sawn(gap, edge, tall))],
+    labels: [...labels, ...(edge ? heights(edge, blank, units) : [])],
+  };
 }
 
 /** A gap between teeth, sawn from the top edge down. */
@@ -257,39 +294,27 @@ function heights(edge: readonly Point[], blank: Blank, units: Units): TemplateLa
   });
 }
 
-function ledgeTemplate({ plan, units, doubtOf }: SheetSource, mount: Mount, before: string): Template {
-  const { ledge } = plan.settled.mounts[mount.id]!.back;
-  const key = `${mount.id}.ledge.cutLength`;
-  const { lines, labels } = strip(plan.drawing.laid[`${mount.id}.ledge`]!, ledge?.width ?? 1, null);
-  const title = `Ledge, ${bareIn(plan, units, doubtOf)(key)} ${lengthUnit(units)}`;
-  return template(`${before}ledge`, title, lines, labels, doubtOf(key));
+/** Wire that lies round a stone, along the rule, with the beads on it. */
+function drawnAlong({ drawing }: Plan, { part, mount, stock }: Cut): Drawn | null {
+  if (mount === null) return null;
+  const layer = drawing.settings[mount]!.plan.layers.find((each) => each.part === part);
+  const width = layer?.width ?? widthOf(stock);
+  const { lines, labels } = strip(drawing.laid[part]!, width, null);
+  const balls = layer && layer.made.counted !== null ? layer.onRule.balls : [];
+  return {
+    id: layer?.id ?? "ledge",
+    ...(layer && { made: { figure: `${part}.${layer.made.counted === null ? "cutLength" : "netLength"}`, width } }),
+    lines: [...lines, ...balls.map((at): TemplateLine => ({ curve: circle(width / 2, [at, width / 2]), isClosed: true, kind: "mark" }))],
+    labels,
+  };
 }
 
-function ornamentTemplates({ plan, units, doubtOf }: SheetSource, mount: Mount, before: string): Template[] {
-  return plan.drawing.settings[mount.id]!.plan.layers.map(({ id, part, type, width, onRule, made }) => {
-    const isCounted = made.counted !== null;
-    const key = `${part}.${isCounted ? "netLength" : "cutLength"}`;
-    const { lines, labels } = strip(plan.drawing.laid[part]!, width, null);
-    const balls = isCounted ? onRule.balls : [];
-    return template(
-      `${before}${id}`,
-      `${capital(LAYER_NAMES[type])}, ${bareIn(plan, units, doubtOf)(key)} ${lengthUnit(units)}, ${showLength(width, "measured", units)} wide`,
-      [...lines, ...balls.map((at): TemplateLine => ({ curve: circle(width / 2, [at, width / 2]), isClosed: true, kind: "mark" }))],
-      labels,
-      doubtOf(key),
-    );
-  });
-}
-
-function hoopBlank({ plan, units, doubtOf }: SheetSource): Template[] {
+function drawnHoop(plan: Plan): Drawn | null {
   const hoop = hoopIn(plan);
-  if (!hoop) return [];
-  const { section, metal } = hoop.settled;
+  if (!hoop) return null;
   const blank = plan.drawing.laid.hoop!;
   const { pattern } = hoop.drawn;
-  const title = `Hoop's blank, ${bareIn(plan, units, doubtOf)("hoop.cutLength")} × ${showLength(section.width, "measured", units)} ${lengthUnit(units)}, ${METALS[metal].name}`;
-  const { lines, labels } = pattern ? shaped(pattern, blank) : strip(blank, section.width, null);
-  return [template("hoop", title, lines, labels, doubtOf("hoop.cutLength"))];
+  return { id: "hoop", ...(pattern ? shaped(pattern, blank) : strip(blank, hoop.settled.section.width, null)) };
 }
 
 /** What is cut to a shape, alike to both sides of its middle, with its marks. */
@@ -319,39 +344,8 @@ function shaped(pattern: readonly Point[], blank: Blank): { lines: TemplateLine[
   };
 }
 
-function bridgeBlank({ plan, units, doubtOf }: SheetSource): Template[] {
-  const hoop = hoopIn(plan);
-  const key = "bridge.blankLength";
-  if (!hoop || !(key in plan.figures)) return [];
-  const { bridge, section } = hoop.settled;
-  const length = figureOf(plan.figures, key).value;
-  const blank: Blank = { length, losses: [], gathers: [], marks: [] };
-  const { lines, labels } = strip(blank, section.width, null);
-  return [
-    template(
-      "bridge",
-      `Bridge, ${bareIn(plan, units, doubtOf)(key)} × ${showLength(section.width, "measured", units)} ${lengthUnit(units)}, ${METALS[bridge.metal].name} ${showLength(bridge.thickness, "measured", units)}`,
-      lines,
-      labels,
-      doubtOf(key),
-    ),
-  ];
-}
-
 /** The pattern of what something hangs by, where it is sawn to shape and not only cut to length. */
-function bailPattern({ plan, units, doubtOf }: SheetSource): Template[] {
+function drawnBail(plan: Plan, { shape }: Cut): Drawn | null {
   const bail = bailIn(plan);
-  if (!bail?.drawn.isSawnToShape) return [];
-  const key = bail.drawn.cut;
-  const { metal, thickness, widest } = bail.settled;
-  const { lines, labels } = shaped(bail.drawn.pattern, plan.drawing.laid.bail!);
-  return [
-    template(
-      "bail",
-      `Bail, ${bareIn(plan, units, doubtOf)(key)} × ${showLength(widest.value, "measured", units)} ${lengthUnit(units)}, ${METALS[metal].name} ${showLength(thickness, "measured", units)}`,
-      lines,
-      labels,
-      doubtOf(key),
-    ),
-  ];
+  return bail && shape.kind === "outline" ? { id: "bail", ...shaped(bail.drawn.pattern, plan.drawing.laid.bail!) } : null;
 }

@@ -30,14 +30,14 @@ function sawn(id: string, out: number): number {
 }
 
 test("each thing that is cut has its template, at the size that is cut", () => {
-  expect(sheetOf("turnstone-ring").map(({ id }) => id)).toEqual(["plate", "wall", "rope", "beads", "hoop"]);
+  expect(sheetOf("turnstone-ring").map(({ id }) => id)).toEqual(["wall", "plate", "rope", "beads", "hoop"]);
   expect(sheetOf("slate-ring").map(({ id }) => id)).toEqual(["wall", "ledge", "hoop"]);
   expect(sheetOf("samphire-ring").map(({ id }) => id)).toEqual(["hoop"]);
   expect(sheetOf("redshank-ring").map(({ id, title }) => [id, title.split(",")[0]])).toEqual([
-    ["m1-plate", "Stone 1: plate"],
     ["m1-wall", "Stone 1: bezel"],
-    ["m2-plate", "Stone 2: plate"],
+    ["m1-plate", "Stone 1: plate"],
     ["m2-wall", "Stone 2: bezel"],
+    ["m2-plate", "Stone 2: plate"],
     ["hoop", "Hoop's blank"],
   ]);
   const piece = demoPiece("tern-ring");
@@ -53,7 +53,21 @@ test("each thing that is cut has its template, at the size that is cut", () => {
   const hoop = one("tern-ring", "hoop").box;
   expect(hoop.right - hoop.left).toBeCloseTo(figures["hoop.cutLength"]!.value, 9);
   const guessed = templatesOf(piece, planPiece(piece, SHIPPED_BENCH), METRIC, doubter({ unmeasured: ["m1.stone.height"], refused: [] }));
-  expect(guessed.map(({ title }) => title.includes("do not cut"))).toEqual([false, true, false]);
+  expect(guessed.map(({ title }) => title.includes("do not cut"))).toEqual([true, false, false]);
+  expect(sheetOf("turnstone-ring").map(({ title }) => title)).toEqual([
+    "Bezel, 46.05 × 3.20 mm, fine silver 0.32",
+    "Plate, blank 22.7 × 18.7 mm, sterling 0.60",
+    "Rope, 29.60 × 1.20 mm, fine silver",
+    "Beads, 21.76 × 1.20 mm, fine silver",
+    "Hoop's blank, 59.1 × 3.00 mm, sterling",
+  ]);
+});
+
+test("what is put on is cut to its own outline", () => {
+  const tern = demoPiece("tern-ring");
+  const piece = { ...tern, applied: [{ id: "dot", on: "m1.plate", metal: "sterling" as const, disc: { diameter: 2, thickness: 0.5 } }] };
+  const dot = templatesOf(piece, planPiece(piece, SHIPPED_BENCH), METRIC).find(({ id }) => id === "dot")!;
+  expect([dot.title, dot.box]).toEqual(["Disc, 2.00 × 2.00 mm, sterling 0.50", { left: -1, right: 1, low: -1, high: 1 }]);
 });
 
 const exampleCalled = (name: string) =>

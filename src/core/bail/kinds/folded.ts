@@ -19,6 +19,7 @@ export const folded: BailKind = {
     step(part, "bail.cut", { target: "bail.blankLength", checks: ["ends.noBurr"], cautions: ["saw"] }),
     step(part, "bail.fold", { checks: ["bail.legs"], values: { rod: bore } }),
   ],
+  stock: ({ thickness }) => ({ form: "sheet", thickness }),
   marks: ({ drop, ...bail }) => [
     { code: "frontLeg", at: 0 },
     { code: "overChain", at: drop },

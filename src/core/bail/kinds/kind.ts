@@ -5,6 +5,7 @@ import { type Point } from "../../geometry/outline";
 import { type Step } from "../../making/step";
 import { type Blank } from "../../measure/blank";
 import { type Finding } from "../../measure/finding";
+import { type CutStock } from "../../metal/cut";
 import { type Figure } from "../../measure/figure";
 import { type Bail, type BailDrawing } from "../bail";
 
@@ -26,6 +27,8 @@ export interface BailKind {
   seam(bail: Bail, part: string): WorkedJoint | null;
   /** How it is made, as far as its seam. */
   making(bail: Bail, part: string): readonly Step[];
+  /** What it is cut from. */
+  stock(bail: Bail): CutStock;
   marks(bail: Bail): Blank["marks"];
   pattern(bail: Bail): BailDrawing["pattern"];
   /** What only this kind can do wrong. */

@@ -1,5 +1,6 @@
 import { step } from "../../making/step";
 import { single } from "../../measure/figure";
+import { roundWire } from "../../metal/cut";
 import { type Bail } from "../bail";
 import { ringLength, wireFace } from "../link";
 import { type BailKind, annulus, outsideOf } from "./kind";
@@ -28,6 +29,7 @@ export const ring: BailKind = {
   making: ({ bore }, part) => [
     step(part, "bail.wind", { target: "bail.jumpRingLength", checks: ["ends.noLight"], cautions: ["saw"], values: { rod: bore } }),
   ],
+  stock: ({ thickness }) => roundWire(thickness),
   marks: () => [{ code: "seam", at: 0 }],
   pattern: (bail) => [
     [0, bail.thickness],

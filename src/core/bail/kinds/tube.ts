@@ -19,6 +19,7 @@ export const tube: BailKind = {
   making: (_bail, part) => [
     step(part, "bail.saw", { target: "bail.blankLength", checks: ["ends.square", "ends.noBurr"], cautions: ["saw"] }),
   ],
+  stock: ({ bore, thickness }) => ({ form: "tube", outside: bore + 2 * thickness, inside: bore }),
   marks: () => [],
   pattern: ({ widest, bore, thickness }) => [
     [0, bore + 2 * thickness],

@@ -1,6 +1,7 @@
 import { step } from "../../making/step";
 import { type Finding, finding } from "../../measure/finding";
 import { single } from "../../measure/figure";
+import { cutToLength } from "../../metal/cut";
 import { type Metal, massOf } from "../../metal/metals";
 import { type Hoop } from "../hoop";
 import { type Base, gripped, saddle } from "../seat";
@@ -86,6 +87,14 @@ function extraOf(hoop: Hoop, outside: number, bases: readonly Base[]): FormExtra
     },
     findings: armFindings(arm, front),
     parts: [{ id: BRIDGE, kind: "bridge", mount: null, metal: bridge.metal, mass, thickness: bridge.thickness }],
+    cuts: [
+      cutToLength(
+        { part: BRIDGE, mount: null, metal: bridge.metal },
+        { form: "strip", width: section.width, thickness: bridge.thickness },
+        "bridge.blankLength",
+        length,
+      ),
+    ],
     joints: [1, 2].map((end) => ({
       id: `${BRIDGE}.${end}`,
       kind: "bridge",

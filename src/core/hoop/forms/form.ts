@@ -1,3 +1,4 @@
+import { type Cut } from "../../metal/cut";
 import { type Contribution, type WorkedJoint } from "../../joint/contribution";
 import { type Step } from "../../making/step";
 import { type Blank } from "../../measure/blank";
@@ -29,6 +30,7 @@ export interface FormExtra {
   readonly figures: Figures;
   readonly findings: readonly Finding[];
   readonly parts: readonly Part[];
+  readonly cuts: readonly Cut[];
   readonly joints: readonly WorkedJoint[];
   readonly made: Contribution["made"];
   readonly arch: Arch | null;
@@ -53,4 +55,4 @@ export interface FormKind {
   extra(hoop: Hoop, outside: number, bases: readonly Base[]): FormExtra;
 }
 
-export const NOTHING_MORE: FormExtra = { figures: {}, findings: [], parts: [], joints: [], made: {}, arch: null };
+export const NOTHING_MORE: FormExtra = { figures: {}, findings: [], parts: [], cuts: [], joints: [], made: {}, arch: null };

@@ -1,5 +1,6 @@
 import { step } from "../../making/step";
 import { single } from "../../measure/figure";
+import { cutToLength } from "../../metal/cut";
 import { type Metal, massOf } from "../../metal/metals";
 import { type WorkKind } from "./work";
 
@@ -28,6 +29,12 @@ export const sleeve: WorkKind<Sleeve> = {
   stands: ({ thickness }) => thickness,
   figures: (asked, { hoop, inside }) =>
     asked.inlay ? { "hoop.inlayLength": single("mm", inlayLength(asked, inside, hoop.section.thickness), "inlay.length") } : {},
+  cuts: (asked, { hoop, inside }) => {
+    if (!asked.inlay) return [];
+    const { width, depth, metal } = asked.inlay;
+    const length = inlayLength(asked, inside, hoop.section.thickness);
+    return [cutToLength({ part: INLAY, mount: null, metal }, { form: "strip", width, thickness: depth }, "hoop.inlayLength", length)];
+  },
   parts: (asked, { hoop, inside }) => {
     if (!asked.inlay) return [];
     const { width, depth, metal } = asked.inlay;

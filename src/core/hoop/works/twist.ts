@@ -2,6 +2,7 @@ import { type WorkedJoint } from "../../joint/contribution";
 import { type Step, step } from "../../making/step";
 import { type Figures, single } from "../../measure/figure";
 import { tolerance } from "../../measure/tolerances";
+import { cutToLength, roundWire } from "../../metal/cut";
 import { sectionArea } from "../../metal/section";
 import { type Hoop } from "../hoop";
 import { ROUND_MEETING, hoopParts } from "./strands";
@@ -50,6 +51,17 @@ export const twist: WorkKind<Twist> = {
   figures: (asked, { hoop, cut }): Figures => ({
     "hoop.wireLength": single("mm", cut * wirePerMm(asked, hoop), isFlattened(asked, hoop) ? "twist.flattened" : "twist.wire"),
   }),
+  stockCuts: (asked, { hoop, cut }) => [
+    {
+      ...cutToLength(
+        { part: "hoop", mount: null, metal: hoop.metal },
+        roundWire(asked.wire),
+        "hoop.wireLength",
+        cut * wirePerMm(asked, hoop),
+      ),
+      count: asked.plies,
+    },
+  ],
   steps: (asked, laid) => ({ stock: asked.isSoldered ? [] : [...twisting(asked), ...flattening(asked, laid)] }),
   stockJoints: (asked, laid) => (asked.isSoldered ? alongWires(asked, laid) : []),
 };

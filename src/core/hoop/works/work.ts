@@ -4,6 +4,7 @@ import { type Figures, type Term } from "../../measure/figure";
 import { type Finding } from "../../measure/finding";
 import { type Part } from "../../joint/joint";
 import { type WorkedJoint } from "../../joint/contribution";
+import { type Cut } from "../../metal/cut";
 import { type Section } from "../../metal/section";
 import { type Hoop, type HoopForm } from "../hoop";
 import { type Sleeve } from "./sleeve";
@@ -68,6 +69,9 @@ export interface WorkKind<Asked> {
   figures?(asked: Asked, laid: LaidHoop): Figures;
   findings?(asked: Asked, laid: LaidHoop): readonly Finding[];
   parts?(asked: Asked, laid: LaidHoop): readonly Part[];
+  /** What is cut beside the blank; and what is cut in place of it, to make its stock. */
+  cuts?(asked: Asked, laid: LaidHoop): readonly Cut[];
+  stockCuts?(asked: Asked, laid: LaidHoop): readonly Cut[];
   joints?(asked: Asked, laid: LaidHoop): readonly WorkedJoint[];
   /** Joints that its stock is made with, before it is cut. */
   stockJoints?(asked: Asked, laid: LaidHoop): readonly WorkedJoint[];

@@ -5,6 +5,7 @@ import { type Step, type StepCode, step } from "../../making/step";
 import { layBlank } from "../../measure/blank";
 import { type Figure, type Figures, single, sum, taken, term } from "../../measure/figure";
 import { type Finding, finding } from "../../measure/finding";
+import { cutToLength } from "../../metal/cut";
 import { massOf } from "../../metal/metals";
 import { straightestPlace } from "../seam";
 import { type BackAsked, type BackType, type Ledge, NO_PLATE } from "./back";
@@ -44,6 +45,14 @@ export const open: BackType = {
         ...(back.stamp || back.drain ? [finding("ledge.no-plate", "warning", part, {}, mount)] : []),
       ],
       joints,
+      cuts: [
+        cutToLength(
+          { part, mount, metal: ledge.metal },
+          { form: "wire", section: "rectangle", width: ledge.width, thickness: ledge.height },
+          key("cutLength"),
+          cut.value,
+        ),
+      ],
       made: { [part]: { flat: joints[0]!.work.before.slice(0, 1), formed: joints[0]!.work.before } },
       laid: { [part]: layBlank(net.value, lead, lead + losses.mark.value, [{ code: "seam", at: 0 }]) },
       tie: { part: wall.part, after: joints.map(({ id }) => id) },

@@ -18,10 +18,11 @@ export const plate: BackType = {
     const isStruck = back.stamp !== null || back.drain !== null;
     const { drawn, findings } = struck(asked, isStruck ? rim.loop.points() : []);
     const key = (name: string) => `${mount}.plate.${name}`;
+    const sawLine = rim.wider(back.sawMargin.value);
     return {
       ...NOTHING,
       rim,
-      sawLine: rim.wider(back.sawMargin.value),
+      sawLine,
       figures: {
         [key("length")]: length,
         [key("width")]: width,
@@ -33,6 +34,16 @@ export const plate: BackType = {
       parts: [{ id: partOf(mount), kind: "plate", mount, metal: back.metal, mass: mass.value, blankMass, thickness: back.thickness }],
       findings: [...unusualFindings("plate.unusual", back.thickness, partOf(mount), mount), ...borderFindings(asked), ...findings],
       joints: [foot],
+      cuts: [
+        {
+          ...{ part: partOf(mount), mount, metal: back.metal, stock: { form: "sheet", thickness: back.thickness } },
+          ...{ figure: key("blankLength"), across: key("blankWidth"), count: 1 },
+          shape: {
+            ...{ kind: "outline", outline: sawLine.loop.curve() },
+            ...{ length: sawn.length.value, width: sawn.width.value },
+          },
+        },
+      ],
       made: { [partOf(mount)]: { flat: foot.work.before, formed: foot.work.before } },
       laid: { [partOf(mount)]: laidLengthwise(asked.outline, rim, back.sawMargin.value) },
       tie: { part: partOf(mount), after: [foot.id] },

@@ -2,6 +2,7 @@ import { NOTHING } from "../../joint/contribution";
 import { type Figures, type FormulaCode, single, sum, term } from "../../measure/figure";
 import { type Finding, finding } from "../../measure/finding";
 import { layPieces } from "../../measure/blank";
+import { type CutStock, cutToLength, roundWire } from "../../metal/cut";
 import { METALS, massOf } from "../../metal/metals";
 import { closingWidth, rowAlong, rowRound, smallBead } from "./beads";
 import { type LayerAsked, type LayerKind, type MadeFrom } from "./layer";
@@ -70,6 +71,7 @@ export const granules: LayerKind = {
               },
             ]
           : [],
+      cuts: count > 0 ? [cutToLength({ part: id, mount, metal }, stockOf(madeFrom(layer)), key("stock"), count * snippet.length)] : [],
       made: { [id]: { flat: making, formed: making } },
       laid: {
         [id]: layPieces(
@@ -146,6 +148,13 @@ function findingsOf({ mount, layer }: LayerAsked, rows: readonly { readonly at: 
 /** What a ball of a width is melted from where nobody said: wire half as thick. */
 export function usualWire(width: number): { readonly wire: number } {
   return { wire: width / 2 };
+}
+
+/** What snippets are cut from. */
+function stockOf(from: MadeFrom): CutStock {
+  if ("wire" in from) return roundWire(from.wire);
+  const [thickness, width] = from.strip;
+  return { form: "strip", width, thickness };
 }
 
 function madeFrom({ from, width }: LayerAsked["layer"]): MadeFrom {

@@ -1,5 +1,6 @@
 import { single } from "../../measure/figure";
 import { finding } from "../../measure/finding";
+import { cutToLength, roundWire } from "../../metal/cut";
 import { type DrawnLayer, type Layer, type LayerKind, type MadeFrom } from "./layer";
 import { type Point } from "../../geometry/outline";
 import { type MiddleLine, pointsAlong } from "./line";
@@ -40,6 +41,9 @@ export const twist: LayerKind = {
         Math.abs(off) > OFF * layer.width
           ? [finding("ornament.twist-width", "warning", id, { width: layer.width, wire, stands: 2 * wire }, mount)]
           : [],
+      cuts: (cutLength) => [
+        { ...cutToLength({ part: id, mount, metal: layer.metal }, roundWire(wire), `${id}.wire`, cutLength * longer), count: 2 },
+      ],
       made: [
         ornamentStep(mount, layer.id, "ornament.twist", {
           target: `${id}.wire`,

@@ -3,6 +3,7 @@ import { type Step, type StepCode, step } from "../../making/step";
 import { layPieces } from "../../measure/blank";
 import { type Figures, type Sourced, type Term, single, sum, taken, term } from "../../measure/figure";
 import { type Finding, finding } from "../../measure/finding";
+import { type Cut, type CutStock, cutToLength } from "../../metal/cut";
 import { massOf } from "../../metal/metals";
 import { straightestPlace } from "../seam";
 import { type DrawnLayer, type LayerAsked, type LayerPlan } from "./layer";
@@ -18,6 +19,8 @@ export interface Bent {
   readonly face: number;
   readonly shape: DrawnLayer["cut"]["shape"];
   readonly figures?: (cutLength: number) => Figures;
+  /** What is cut for it, where that is not its own wire to its own length. */
+  readonly cuts?: (cutLength: number) => readonly Cut[];
   readonly findings?: readonly Finding[];
   /** What is made ready before it is cut. */
   readonly made?: readonly Step[];
@@ -46,6 +49,7 @@ export function bentLayer(asked: LayerAsked, bent: Bent): LayerPlan {
   const net = sum("mm", addedUp(nets));
   const cuts = nets.map((terms) => sum("mm", [...terms, taken("squaring", losses.squaring), taken("mark", losses.mark)]));
   const cut = sum("mm", [...net.terms, times("squaring", losses.squaring, nets.length), times("mark", losses.mark, nets.length)]);
+  const pieceKeys = cuts.length > 1 ? cuts.map((_, i) => key(`piece${i + 1}`)) : [key("cutLength")];
   const mass = massOf(layer.metal, net.value * bent.volume);
   const seamAt = line.isRound ? straightestPlace(outline, avoid) : null;
   const before: Step[] = [...(bent.made ?? []), ...cutting(asked, line, key), ...closing(asked, line)];
@@ -100,6 +104,9 @@ export function bentLayer(asked: LayerAsked, bent: Bent): LayerPlan {
         },
       },
     ],
+    cuts:
+      bent.cuts?.(cut.value) ??
+      cuts.map((each, i) => cutToLength({ part: id, mount, metal: layer.metal }, wireOf(layer), pieceKeys[i]!, each.value)),
     made: { [id]: { flat: before, formed: before } },
     laid: {
       [id]: layPieces(
@@ -115,6 +122,10 @@ export function bentLayer(asked: LayerAsked, bent: Bent): LayerPlan {
       ...bent.drawn?.(line),
     },
   };
+}
+
+function wireOf({ section, width, height }: LayerAsked["layer"]): CutStock {
+  return { form: "wire", section, width, thickness: height };
 }
 
 /** What of a layer is drawn alike, whatever it is made of. */

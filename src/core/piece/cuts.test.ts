@@ -1,0 +1,86 @@
+import fc from "fast-check";
+import { DEMO_PIECES } from "@demo/pieces";
+import { flattened } from "../geometry/curve";
+import { type Cut, type CutStock } from "../metal/cut";
+import { massOf } from "../metal/metals";
+import { sectionArea } from "../metal/section";
+import { polygonArea } from "../geometry/polygon";
+import { type BenchEntry, SHIPPED_BENCH } from "./bench";
+import { anyBench, anyPiece } from "./any-piece.testing";
+import { type Piece } from "./piece";
+import { type SizedPiece, sizePiece } from "./size-piece";
+import { runs } from "@/runs.testing";
+
+/** mm2 of metal across it. */
+function acrossArea(stock: CutStock): number {
+  switch (stock.form) {
+    case "wire":
+      return sectionArea({ shape: stock.section, width: stock.width, thickness: stock.thickness });
+    case "strip":
+      return stock.width * stock.thickness;
+    case "tube":
+      return (Math.PI / 4) * (stock.outside ** 2 - stock.inside ** 2);
+    case "sheet":
+      return stock.thickness;
+  }
+}
+
+function mass({ stock, shape, metal, count }: Cut): number {
+  const size = shape.kind === "length" ? shape.length : areaOf(shape.outline);
+  return count * massOf(metal, size * acrossArea(stock));
+}
+
+function areaOf(outline: Parameters<typeof flattened>[0]): number {
+  return Math.abs(polygonArea(flattened(outline, 1e-4)));
+}
+
+function contributionOf(piece: Piece, bench: BenchEntry = SHIPPED_BENCH): SizedPiece["contribution"] {
+  return sizePiece(piece, bench).contribution;
+}
+
+/** A cup is bought as it is: its wall and its base are in no cut. */
+const isBought = (piece: Piece, part: string) => piece.mounts.some(({ id, wall }) => wall.source === "cup" && part === `${id}.wall`);
+
+test.each(DEMO_PIECES.map((piece) => [piece.name, piece] as const))(
+  "every part of %s is cut from its own metal, and from enough",
+  (_name, piece) => {
+    const { parts, cuts } = contributionOf(piece);
+    for (const part of parts) {
+      const own = cuts.filter((cut) => cut.part === part.id);
+      expect([part.id, own.length > 0]).toEqual([part.id, !isBought(piece, part.id)]);
+      if (own.length === 0) continue;
+      expect(own.map(({ metal, mount }) => ({ metal, mount }))).toEqual(own.map(() => ({ metal: part.metal, mount: part.mount })));
+      // What is melted or wound of wire keeps all of it.
+      expect(own.reduce((all, cut) => all + mass(cut), 0)).toBeGreaterThan(part.mass * (1 - 1e-3));
+    }
+  },
+);
+
+test("a cut's sizes are those of its figures, whatever the piece", () =>
+  fc.assert(
+    fc.property(anyPiece(), anyBench(), (piece, bench) => {
+      const { cuts, figures, parts } = contributionOf(piece, bench);
+      for (const { figure, across, shape, stock, part, count } of cuts) {
+        expect(figures[figure]!.value).toBeCloseTo(shape.length, 9);
+        const width = shape.kind === "outline" ? shape.width : stock.form === "strip" ? stock.width : null;
+        if (across !== null) expect(figures[across]!.value).toBeCloseTo(width!, 9);
+        expect(parts.some(({ id }) => id === part) || part === "hoop").toBe(true);
+        expect(count).toBeGreaterThan(0);
+      }
+    }),
+    { numRuns: runs(200) },
+  ));
+
+test("the Tern ring is cut from strip, sheet and half-round wire", () => {
+  const piece = DEMO_PIECES.find(({ id }) => id === "tern-ring")!;
+  expect(contributionOf(piece).cuts.map(({ part, figure, stock, count }) => ({ part, figure, stock, count }))).toEqual([
+    {
+      part: "m1.wall",
+      figure: "m1.wall.cutLength",
+      stock: { form: "strip", width: expect.closeTo(3.2, 1) as number, thickness: 0.32 },
+      count: 1,
+    },
+    { part: "m1.plate", figure: "m1.plate.blankLength", stock: { form: "sheet", thickness: 0.6 }, count: 1 },
+    { part: "hoop", figure: "hoop.cutLength", stock: { form: "wire", section: "half-round", width: 3, thickness: 1.6 }, count: 1 },
+  ]);
+});
