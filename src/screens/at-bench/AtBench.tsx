@@ -39,6 +39,7 @@ import { Changed } from "./Changed";
 import { Checks } from "./Checks";
 import { contradicting } from "./contradicts";
 import { LastTime } from "./LastTime";
+import { NextUp } from "./NextUp";
 import { Result } from "./Result";
 import { StepBody } from "./StepBody";
 import { useOthers } from "./others";
@@ -320,7 +321,7 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
             <button type="button" className="night-btn max-lg:basis-32" disabled={!step} onClick={() => tellWrong(true)}>
               <kbd className="night-key">X</kbd> {atBenchText.wentWrong}
             </button>
-            <span className="max-lg:hidden lg:flex-1" />
+            <NextUp step={plan.steps.find(({ id }, i) => i > at && !done.has(id)) ?? null} plan={plan} units={units} />
             {step ? (
               <button
                 type="button"

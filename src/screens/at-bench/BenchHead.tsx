@@ -28,25 +28,31 @@ interface Props {
 export function BenchHead({ make, plan, done, step, at, isBegun, undo, onLook, onLeave }: Props) {
   const name = useSessionState((state) => state.piece.name);
   return (
-    <header className="night-head border-b border-night-line px-4 py-2 lg:px-7.5">
-      <div className="flex items-center gap-4 text-base text-night-soft">
-        <b className="min-w-0 truncate text-night-ink" title={name}>
+    <header className="night-head flex flex-wrap items-center gap-x-5 border-b border-night-line px-4 py-1.5 text-base text-night-soft lg:px-7.5">
+      <p className="min-w-0 leading-snug max-lg:flex max-lg:flex-1 max-lg:items-baseline max-lg:gap-3 lg:max-w-53">
+        <b className="block truncate text-night-ink" title={name}>
           {name}
         </b>
-        <span className="whitespace-nowrap">{step ? benchHeadText.stepOf(at + 1, plan.steps.length) : benchHeadText.allStepsDone}</span>
-        <span className="ml-auto whitespace-nowrap max-sm:hidden">
-          {isBegun ? benchHeadText.started(clockText(make.started)) : benchHeadText.notStartedYet}
+        <span
+          className="text-sm whitespace-nowrap"
+          title={isBegun ? benchHeadText.started(clockText(make.started)) : benchHeadText.notStartedYet}
+        >
+          {step ? benchHeadText.stepOf(at + 1, plan.steps.length) : benchHeadText.allStepsDone}
         </span>
+      </p>
+      <div className="order-last flex min-w-0 max-lg:basis-full lg:order-none lg:flex-1">
+        <Strip plan={plan} done={done} at={at} onLook={onLook} />
+      </div>
+      <div className="flex items-center gap-2">
         {undo && (
-          <button type="button" className="night-btn !min-h-touch !px-3 !text-base max-sm:ml-auto" onClick={undo}>
+          <button type="button" className="night-btn !min-h-touch !px-3 !text-base" onClick={undo}>
             {commonText.undo}
           </button>
         )}
-        <button type="button" className={`night-btn !min-h-touch !px-3 !text-base ${undo ? "" : "max-sm:ml-auto"}`} onClick={onLeave}>
+        <button type="button" className="night-btn !min-h-touch !px-3 !text-base" onClick={onLeave}>
           {benchHeadText.leave} <kbd className="night-key">{benchHeadText.esc}</kbd>
         </button>
       </div>
-      <Strip plan={plan} done={done} at={at} onLook={onLook} />
     </header>
   );
 }

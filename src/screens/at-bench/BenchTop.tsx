@@ -37,21 +37,21 @@ export function WaitRow({ waiting: { steps, since, until, isUsual }, now, plan, 
     <div
       role="timer"
       aria-label={`${what} ${word}`}
-      className={`relative flex min-h-17.5 items-center overflow-hidden rounded-lg border px-3.5 ${isReady ? "border-glow" : "border-night-edge"} bg-night-sheet`}
+      className={`relative flex min-h-touch items-center overflow-hidden rounded-lg border pl-3.5 ${isReady ? "border-glow" : "border-night-edge"} bg-night-sheet`}
     >
-      <span aria-hidden="true" className="absolute inset-y-0 left-0 bg-metal-deep" style={{ width: `${share * 100}%` }} />
-      <p className="relative min-w-0 flex-1">
-        <span className="block truncate text-base text-night-soft">
+      <span aria-hidden="true" className="absolute bottom-0 left-0 h-1 bg-water" style={{ width: `${share * 100}%` }} />
+      <p className="relative flex min-w-0 flex-1 flex-wrap items-baseline gap-x-3 py-1">
+        <span className="min-w-0 truncate text-base text-night-key">
           {what} {word}
         </span>
-        <span className="text-2xl leading-none font-bold font-condensed" aria-live={isReady ? "assertive" : "off"}>
+        <span className="text-xl leading-none font-bold font-condensed whitespace-nowrap" aria-live={isReady ? "assertive" : "off"}>
           {isReady ? benchTopText.readyTakeItOut : leftText(left)}
           <small className="ml-1.5 text-base font-normal text-night-soft">
             {waitOf(isReady, Math.round((until - since) / 60_000), isUsual)}
           </small>
         </span>
       </p>
-      <button type="button" className="night-btn relative !min-h-touch !px-4 !text-lg" onClick={onOut}>
+      <button type="button" className="night-btn relative !min-h-touch !rounded-none !border-0 !border-l !px-4 !text-base" onClick={onOut}>
         {benchTopText.itsOut}
       </button>
     </div>

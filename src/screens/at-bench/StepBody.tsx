@@ -12,6 +12,8 @@ import { sayRemedy } from "@/words/remedies";
 import { stageName } from "@/words/stages";
 import { STAGE_TITLES, sayStep } from "@/words/steps";
 import { Big } from "./StepParts";
+import { StepPicture } from "./StepPicture";
+import { PICTURES } from "./step-pictures";
 import { stepBodyText } from "@/words/screens/at-bench";
 
 interface Props {
@@ -31,6 +33,7 @@ export function StepBody({ step, plan, remedies, doneAt, onUntick }: Props) {
   const { title, detail } = sayStep(step, plan, units, doubtOf);
   const figure = step.target === null ? undefined : plan.figures[step.target];
   const big = step.target !== null && figure?.unit === "mm" && !doubtOf(step.target) ? { key: step.target, figure } : null;
+  const isWide = PICTURES[step.code] === "rule";
   return (
     <div aria-live="polite">
       <p className="text-base text-night-soft lg:text-lg">
@@ -46,16 +49,21 @@ export function StepBody({ step, plan, remedies, doneAt, onUntick }: Props) {
         )}
       </p>
       <h1 className="mt-1 max-w-205.5 text-2xl leading-tight md:text-3xl font-bold tracking-tight font-condensed lg:text-3xl">{title}</h1>
-      {big && (
-        <Big
-          figureKey={big.key}
-          mm={big.figure.value}
-          units={units}
-          isMeasured={big.figure.terms.some(({ from }) => from === "measured")}
-        />
-      )}
-      {detail && <p className="mt-3 max-w-194.5 text-lg leading-text text-night-key lg:text-xl">{detail}</p>}
-      <TorchLines step={step} plan={plan} isNight />
+      {detail && <p className="mt-2 max-w-194.5 text-base leading-text text-night-key lg:text-lg">{detail}</p>}
+      <div className={`step-shown ${isWide ? "step-wide" : ""}`}>
+        <div className="min-w-0">
+          {big && (
+            <Big
+              figureKey={big.key}
+              mm={big.figure.value}
+              units={units}
+              isMeasured={big.figure.terms.some(({ from }) => from === "measured")}
+            />
+          )}
+          <TorchLines step={step} plan={plan} isNight />
+        </div>
+        <StepPicture step={step} plan={plan} />
+      </div>
       {remedies.map((remedy) => {
         const { what, advice } = sayRemedy(remedy, units);
         return (

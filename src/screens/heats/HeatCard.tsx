@@ -5,8 +5,11 @@ import { GripVertical } from "lucide-react";
 import { type Plan, type PlannedHeat } from "@/core/piece/plan";
 import { useDoubt } from "@/ui/doubt";
 import { useHighlight } from "@/ui/highlight";
+import { FlameBar } from "@/ui/pictures/FlameBar";
+import { HeatPicture } from "@/ui/pictures/HeatPicture";
 import { capital, flameName, namesIn } from "@/words/names";
 import { type Units, showTemperature } from "@/words/show";
+import { pictureText } from "@/words/pictures";
 import { sayTorch } from "@/words/torch";
 import { JointTag } from "./JointTag";
 import { type Held } from "./moving";
@@ -17,9 +20,13 @@ interface CardProps {
   readonly heat: PlannedHeat;
   readonly plan: Plan;
   readonly units: Units;
+  /** Whether all that is told of it stands on it. */
+  readonly isOpen: boolean;
+  readonly onOpen: () => void;
 }
 
-export function HeatCard({ index, heat, plan, units }: CardProps) {
+/** A heat as it lies on the block, what solder it takes and how its flame divides; the rest on a press. */
+export function HeatCard({ index, heat, plan, units, isOpen, onOpen }: CardProps) {
   const joints = heat.joints.map((id) => plan.joints.find((joint) => joint.id === id)!);
   const names = namesIn(plan);
   const torch = sayTorch(heat, plan, units, useDoubt());
@@ -32,32 +39,63 @@ export function HeatCard({ index, heat, plan, units }: CardProps) {
       ref={setNodeRef}
       tabIndex={0}
       {...handlers}
-      className={`${joints.length > 1 ? "min-w-89" : "min-w-56"} flex-1 rounded-md border bg-sheet px-3 py-2.5 text-xs leading-text lg:overflow-y-auto ${isOver ? "border-accent bg-accent-wash" : isBad ? "border-bad" : "border-line"}`}
+      className={`${isOpen ? "min-w-98" : "min-w-29"} flex-1 rounded-md border bg-sheet px-2.5 py-2 text-xs leading-text lg:overflow-y-auto ${isOver ? "border-accent bg-accent-wash" : isBad ? "border-bad" : isOpen ? "border-accent" : "border-line"}`}
     >
-      <h3 className="flex items-start gap-1 text-base font-strong">
+      <p className="flex items-center gap-1">
         <Handle held={{ kind: "heat", index, joints: heat.joints }} label={heatCardText.moveTheHeatOf(title.toLowerCase())}>
           <GripVertical size={14} aria-hidden="true" />
         </Handle>
-        <span className="min-w-0 flex-1">{title}</span>
-        <span className="text-bad">{showTemperature(heat.working, units)}°</span>
-      </h3>
-      <p className="my-0.5 flex flex-wrap items-center gap-1 text-soft">
-        {joints.map(({ id }) => (
-          <LitHandle key={id} joint={id} index={index} plan={plan} label={heatCardText.moveToAnotherHeat(names.joint(id))} />
-        ))}
-        <b className="font-semibold text-ink">{capital(flameName(heat))}</b>
-        {joints.some(({ pinned }) => pinned) && heatCardText.pinned}
+        <b className="text-base font-strong">{index + 1}</b>
+        <span className="flex min-w-0 flex-wrap items-center">
+          {joints.map(({ id }) => (
+            <LitHandle key={id} joint={id} index={index} plan={plan} label={heatCardText.moveToAnotherHeat(names.joint(id))} />
+          ))}
+        </span>
+        <b className="ml-auto text-base font-strong text-bad">{showTemperature(heat.working, units)}°</b>
       </p>
-      {torch.care.map(({ level, text }) => (
-        <p key={text} className={`font-semibold ${level === "error" ? "text-bad" : "text-warn"}`}>
-          ◆ {text}
-        </p>
-      ))}
-      <p className="text-soft">{torch.solder}.</p>
-      <p className="text-soft">{heatCardText.flame(torch.flame)}</p>
-      {torch.hold && <p className="text-soft">{heatCardText.hold(torch.hold)}</p>}
-      <p className="text-soft">{heatCardText.lookFor(torch.look)}</p>
-      {torch.habit && <p className="text-soft">{torch.habit}</p>}
+      <div className={isOpen ? "grid gap-x-3 lg:grid-cols-2" : ""}>
+        <div className="min-w-0">
+          <h3 className="text-sm leading-tight font-strong">{title}</h3>
+          <p className="text-soft">
+            {capital(flameName(heat))}
+            {joints.some(({ pinned }) => pinned) && heatCardText.pinned}
+          </p>
+          <div className="my-1 h-25.5">
+            <HeatPicture plan={plan} heat={heat} label={pictureText.onTheBlock(title)} width={isOpen ? 220 : 150} height={112} />
+          </div>
+          <FlameBar heat={heat} part={names.part} most={isOpen ? undefined : 2} />
+          {!isOpen && <p className="line-clamp-2 text-soft">{torch.solder}.</p>}
+        </div>
+        <div className="min-w-0">
+          {torch.care.map(({ level, text }) => (
+            <p
+              key={text}
+              className={`font-semibold ${level === "error" ? "text-bad" : "text-warn"} ${isOpen ? "" : "line-clamp-2"}`}
+              title={text}
+            >
+              ◆ {text}
+            </p>
+          ))}
+          {isOpen && (
+            <>
+              <p className="text-soft">{torch.solder}.</p>
+              <p className="text-soft">{heatCardText.flame(torch.flame)}</p>
+              {torch.hold && <p className="text-soft">{heatCardText.hold(torch.hold)}</p>}
+              <p className="text-soft">{heatCardText.lookFor(torch.look)}</p>
+              {torch.habit && <p className="text-soft">{torch.habit}</p>}
+            </>
+          )}
+          <button
+            type="button"
+            className="tap -ml-1 rounded-sm px-1 font-semibold text-accent underline underline-offset-2 max-lg:min-h-touch"
+            aria-expanded={isOpen}
+            aria-label={isOpen ? heatCardText.lessOf(title) : heatCardText.moreOf(title)}
+            onClick={onOpen}
+          >
+            {isOpen ? heatCardText.less : heatCardText.more}
+          </button>
+        </div>
+      </div>
     </li>
   );
 }
@@ -95,7 +133,7 @@ interface LitProps {
 function LitHandle({ joint, index, plan, label }: LitProps) {
   const { isHighlighted, handlers } = useHighlight(joint);
   return (
-    <span {...handlers} className={`ml-1.5 rounded-sm ${isHighlighted ? "outline-2 outline-accent" : ""}`}>
+    <span {...handlers} className={`ml-1 rounded-sm ${isHighlighted ? "outline-2 outline-accent" : ""}`}>
       <Handle held={{ kind: "joint", index, joints: [joint] }} label={label}>
         <JointTag joint={joint} plan={plan} />
       </Handle>

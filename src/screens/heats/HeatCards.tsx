@@ -1,6 +1,7 @@
 "use client";
 
 import { DndContext, DragOverlay, KeyboardSensor, PointerSensor, closestCenter, useSensor, useSensors } from "@dnd-kit/core";
+import { useState } from "react";
 import { type Plan } from "@/core/piece/plan";
 import { useIsSettling, usePlan } from "@/ui/plan";
 import { useUnits } from "@/ui/tray";
@@ -20,6 +21,8 @@ export function HeatCards() {
   const isSettling = useIsSettling();
   const units = useUnits();
   const move = useMove();
+  /** The card that tells all it has, by its joints. */
+  const [open, turn] = useState<string | null>(null);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
     useSensor(KeyboardSensor, { coordinateGetter: nextCard }),
@@ -41,9 +44,14 @@ export function HeatCards() {
         className={`flex gap-2.5 max-lg:flex-col lg:max-h-76.5 lg:overflow-x-auto ${isSettling ? "opacity-60" : ""}`}
       >
         {plan.heats.map((heat, i) => (
-          <HeatCard key={heat.joints.join()} index={i} heat={heat} plan={plan} units={units} />
+          <HeatCard
+            key={heat.joints.join()}
+            {...{ index: i, heat, plan, units }}
+            isOpen={open === heat.joints.join()}
+            onOpen={() => turn((was) => (was === heat.joints.join() ? null : heat.joints.join()))}
+          />
         ))}
-        <li className="min-w-52.5 flex-1 rounded-md border border-line bg-[repeating-linear-gradient(135deg,var(--color-sheet)_0_8px,var(--color-paper)_8px_16px)] px-3 py-2.5 text-sm">
+        <li className="min-w-25 max-w-60 flex-1 rounded-md border border-line bg-[repeating-linear-gradient(135deg,var(--color-sheet)_0_8px,var(--color-paper)_8px_16px)] px-3 py-2.5 text-sm">
           <b className="text-base font-strong">{heatCardsText.noMoreHeat}</b>
           <p className="mt-1 leading-text text-soft">{afterHeats(plan, units)}</p>
         </li>

@@ -61,12 +61,13 @@ function JointRow({ joint, plan, pins }: RowProps) {
   return (
     <li
       {...handlers}
+      title={`${withUnit(joint.length, "blank", units)}, ${MEANS_NAMES[joint.means]}`}
       className={`grid grid-cols-[22px_minmax(0,1fr)_24px] items-center gap-x-1.5 max-lg:grid-cols-[22px_minmax(0,1fr)_44px] ${isHighlighted ? "bg-accent-wash" : ""}`}
     >
       <JointTag joint={joint.id} plan={plan} />
       <ChoiceField
         label={capital(namesIn(plan).joint(joint.id))}
-        hint={jointHint(joint, units)}
+        hint={plan.joints.length > ROOM_FOR_HINTS ? undefined : jointHint(joint, plan, units)}
         value={optionOf(pinnedTo(pins, joint.id))}
         shown={pinnedTo(pins, joint.id) === null && heat ? capital(flameName(heat)) : undefined}
         options={choices.map(({ to, text }) => ({ value: optionOf(to), text }))}
@@ -85,9 +86,14 @@ function canFuse(joint: PlannedJoint, plan: Plan): boolean {
   return fusible(plan.parts.filter(({ id }) => joint.parts.includes(id)).map(({ metal }) => metal)) !== null;
 }
 
-/** "45.5 mm, pallions inside" */
-function jointHint({ length, means }: PlannedJoint, units: Units): string {
-  return `${withUnit(length, "blank", units)}, ${MEANS_NAMES[means]}`;
+/** More joints than this stand in the list by their names alone. */
+const ROOM_FOR_HINTS = 6;
+
+/** "45.5 mm, heat 3" */
+function jointHint({ id, length }: PlannedJoint, plan: Plan, units: Units): string {
+  const heat = plan.heats.findIndex(({ joints }) => joints.includes(id));
+  const long = withUnit(length, "blank", units);
+  return heat < 0 ? long : jointRowsText.inHeat(long, heat + 1);
 }
 
 const ITEM = "cursor-pointer px-3 py-1 text-sm outline-none data-highlighted:bg-accent-wash max-lg:py-2.5";

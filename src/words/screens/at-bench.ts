@@ -160,3 +160,7 @@ export const wentWrongText = {
 export const othersText = {
   putItInTheLedger: "put it in the ledger",
 };
+
+export const nextUpText = {
+  next: "Next",
+};

@@ -17,6 +17,10 @@ export const consequenceText = {
 };
 
 export const heatCardText = {
+  more: "More",
+  less: "Less",
+  moreOf: (heat: string) => `More on ${heat}`,
+  lessOf: (heat: string) => `Less on ${heat}`,
   moveTheHeatOf: (title: string) => `Move the heat of ${title}`,
   moveToAnotherHeat: (joint: string) => `Move ${joint} to another heat`,
   pinned: ", pinned",
@@ -50,6 +54,7 @@ export const heatsStageText = {
 };
 
 export const jointRowsText = {
+  inHeat: (length: string, heat: number) => `${length}, heat ${heat}`,
   coldInNoHeat: "Cold, in no heat",
   letThePlanChoose: (heat: string) => `Let the plan choose (${heat})`,
   letThePlanChooseAny: "Let the plan choose",

@@ -1,0 +1,121 @@
+"use client";
+
+import { type Box } from "@/core/geometry/curve";
+import { type StepCode, isHeating } from "@/core/making/step";
+import { type Plan, type PlannedHeat, type PlannedJoint, hoopIn } from "@/core/piece/plan";
+import { type SolderPlace, solderPlaces } from "@/core/piece/solder-places";
+import { type Shown, Pallions, SettingAbove, boxAbove } from "./Above";
+import { HoopAlong, boxAlong } from "./Along";
+import { Frame, type Pixels, around } from "./Frame";
+
+interface Props extends Pixels {
+  readonly plan: Plan;
+  readonly heat: PlannedHeat;
+  readonly label: string;
+  /** Whether its solder is laid yet. */
+  readonly isLaid?: boolean;
+}
+
+/** What lies on the block in a heat, as it lies: the parts that are heated, and each pallion in its place. */
+export function HeatPicture({ plan, heat, label, isLaid = true, ...size }: Props) {
+  const joints = heat.joints.flatMap((id) => plan.joints.filter((joint) => joint.id === id));
+  const places = isLaid ? joints.map((joint, i) => ({ joint, side: heat.solder[i]?.size[0] ?? 0, places: solderPlaces(plan, joint) })) : [];
+  const isAlong = joints.some((joint) => isOnHoop(plan, joint));
+  return isAlong ? (
+    <Along plan={plan} heat={heat} label={label} laid={places} {...size} />
+  ) : (
+    <Above plan={plan} heat={heat} joints={joints} label={label} laid={places} {...size} />
+  );
+}
+
+interface Laid {
+  readonly side: number;
+  readonly places: readonly SolderPlace[];
+}
+
+/** Whether a joint is of the hoop, so that the piece is seen along the finger. */
+function isOnHoop(plan: Plan, joint: PlannedJoint): boolean {
+  const isOfHoop = (id: string) =>
+    plan.parts.some((part) => part.id === id && (part.kind === "hoop" || part.kind === "strand" || part.kind === "bridge"));
+  return hoopIn(plan) !== null && joint.parts.some(isOfHoop);
+}
+
+interface ViewProps extends Pixels {
+  readonly plan: Plan;
+  readonly heat: PlannedHeat;
+  readonly label: string;
+  readonly laid: readonly Laid[];
+}
+
+function Along({ plan, heat, label, laid, ...size }: ViewProps) {
+  const hoop = hoopIn(plan)!.drawn;
+  const { settings } = plan.drawing;
+  const heated = new Set(heat.flame.map(({ part }) => part));
+  const on = Object.keys(settings).filter((id) => plan.parts.some((part) => part.mount === id && heated.has(part.id)));
+  const shown = { settings: on, isFiled: isPast(plan, heat, "hoop.flat") };
+  return (
+    <Frame
+      {...size}
+      box={boxAlong(hoop, settings, shown)}
+      label={label}
+      shapes={({ perMm }) => (
+        <>
+          <HoopAlong hoop={hoop} settings={settings} shown={shown} perMm={perMm} />
+          {laid.map(({ places, side }, i) => (
+            <Pallions key={i} places={places.filter(({ view }) => view === "along")} side={side} />
+          ))}
+        </>
+      )}
+    />
+  );
+}
+
+/** mm between two settings that are heated at once. */
+const BESIDE = 4;
+
+function Above({ plan, heat, joints, label, laid, ...size }: ViewProps & { readonly joints: readonly PlannedJoint[] }) {
+  const mounts = [...new Set(joints.map(({ mount }) => mount))].filter((id) => id !== null);
+  const own = mounts.length > 0 ? mounts : Object.keys(plan.drawing.settings).slice(0, 1);
+  const views = own.map((id) => ({ id, shown: shownIn(plan, heat, id), drawing: plan.drawing.settings[id]! }));
+  const boxes = views.map(({ drawing, shown }) => boxAbove(drawing, shown));
+  const lefts = boxes.map((_, i) => boxes.slice(0, i).reduce((all, box) => all + box.right - box.left + BESIDE, 0));
+  const moved = boxes.map((box, i): Box => ({ ...box, left: lefts[i]!, right: lefts[i]! + box.right - box.left }));
+  return (
+    <Frame
+      {...size}
+      box={around(...moved)}
+      label={label}
+      shapes={() =>
+        views.map(({ id, shown, drawing }, i) => (
+          <g key={id} transform={`translate(${lefts[i]! - boxes[i]!.left} 0)`}>
+            <SettingAbove drawing={drawing} shown={shown} fill="stone" />
+            {laid.map(({ places, side }, n) =>
+              joints[n]!.mount === id || joints[n]!.mount === null ? (
+                <Pallions key={n} places={places.filter(({ view }) => view === "above")} side={side} />
+              ) : null,
+            )}
+          </g>
+        ))
+      }
+    />
+  );
+}
+
+/** Whether a step is done before a heat; one that the piece has not counts as done. */
+function isPast(plan: Plan, heat: PlannedHeat, code: StepCode, part?: string): boolean {
+  const at = plan.steps.findIndex((step) => isHeating(step) && step.joints[0] === heat.joints[0]);
+  return plan.steps.findIndex((step) => step.code === code && (part === undefined || step.part === part)) < at;
+}
+
+/** What of a setting is on the block in a heat. */
+function shownIn(plan: Plan, heat: PlannedHeat, mount: string): Shown {
+  const heated = plan.parts.filter((part) => part.mount === mount && heat.flame.some((share) => share.part === part.id));
+  const has = (kind: string) => heated.some((part) => part.kind === kind);
+  return {
+    plate: has("plate"),
+    isBlank: !isPast(plan, heat, "plate.saw", mount),
+    wall: has("wall"),
+    stone: false,
+    layers: heated.map(({ id }) => id),
+  };
+}
