@@ -108,7 +108,7 @@ test("pointing at a joint lights where it is, on the ladder and in the small dra
 test("three pieces share an afternoon: by when, on three lanes, step by step; a maker's own minutes count", async ({ page }) => {
   await page.clock.setFixedTime(new Date("2026-11-26T12:00:00"));
   await page.goto("/");
-  await page.getByRole("link", { name: "Plan the day" }).click();
+  await page.getByRole("link", { name: "Day", exact: true }).click();
   for (const name of ["Tern ring", "Knot ring", "Samphire ring"]) await page.getByRole("checkbox", { name }).check();
   await page.getByLabel("Start at").fill("13:00");
   await expect(page.getByText("All 3 done by")).toBeVisible();

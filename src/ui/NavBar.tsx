@@ -9,6 +9,7 @@ import { navBarText } from "@/words/ui";
 
 const PLACES = [
   { href: "/", name: commonText.pieces },
+  { href: "/day", name: navBarText.day },
   { href: "/ledger", name: navBarText.ledger },
   { href: "/my-bench", name: commonText.myBench },
 ] as const;
@@ -31,14 +32,16 @@ export function NavBar({ children }: { readonly children?: ReactNode }) {
   return (
     <>
       <header className="flex min-h-touch items-center gap-x-3.5 gap-y-1 border-b border-line bg-sheet px-4 max-lg:flex-wrap max-lg:px-3.5 max-lg:py-1">
-        <Mark />
+        <span className="max-sm:hidden">
+          <Mark />
+        </span>
         <nav aria-label={navBarText.places} className="flex gap-1 text-sm">
           {PLACES.map(({ href, name }) => (
             <Link
               key={href}
               href={href}
               aria-current={here === href ? "page" : undefined}
-              className={`rounded-md px-2.5 py-1 max-lg:grid max-lg:h-touch max-lg:place-items-center ${here === href ? "bg-ink text-white" : "text-soft hover:bg-hair"}`}
+              className={`rounded-md px-2.5 py-1 max-sm:px-1.5 max-lg:grid max-lg:h-touch max-lg:place-items-center ${here === href ? "bg-ink text-white" : "text-soft hover:bg-hair"}`}
             >
               {name}
             </Link>

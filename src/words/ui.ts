@@ -39,6 +39,7 @@ export const keysListText = {
 };
 
 export const navBarText = {
+  day: "Day",
   ledger: "Ledger",
   hoop: "Hoop",
   places: "Places",

@@ -1,7 +1,7 @@
 import { type Curve, flattened } from "../geometry/curve";
 import { type Point } from "../geometry/outline";
 import { type HoopDrawing } from "../hoop/drawing";
-import { type JointKind } from "../joint/joint";
+import { type JointKind, type PartKind } from "../joint/joint";
 import { type DrawnLayer } from "../mount/layers/layer";
 import { type Plan, type PlannedJoint, bailIn, heatOf, hoopIn, postIn } from "./plan";
 
@@ -94,12 +94,17 @@ function inLedge(asked: Asked): SolderPlace[] {
   return opening ? roundCurve(opening, asked.count, asked.side / 2) : [];
 }
 
-/** At a wall's seam, inside it. */
+/** At a wall's seam; of ornament where its wire closes, of a ledge where that does. */
 function atSeam(asked: Asked): SolderPlace[] {
+  if (kindOf(asked) === "ledge") return inLedge(asked).slice(0, 1);
   const { seam } = settingOf(asked).plan;
   const layer = layerOf(asked);
   if (layer) return alongLine(layer.middles[0] ?? [], 1, layer.width / 2 + asked.side / 2, false).slice(0, 1);
   return seam ? spread(asked.count, asked.side, () => ({ view: "above", at: [seam.x, seam.y], turn: 0 })) : [];
+}
+
+function kindOf({ plan, joint }: Asked): PartKind | undefined {
+  return plan.parts.find(({ id }) => id === joint.parts[0])?.kind;
 }
 
 function layerOf(asked: Asked): DrawnLayer | undefined {

@@ -60,11 +60,11 @@ export function HeatCard({ index, heat, plan, units, isOpen, onOpen }: CardProps
             {capital(flameName(heat))}
             {joints.some(({ pinned }) => pinned) && heatCardText.pinned}
           </p>
-          <div className="my-1 h-25.5">
+          <div className="my-0.5 h-23">
             <HeatPicture plan={plan} heat={heat} label={pictureText.onTheBlock(title)} width={isOpen ? 220 : 150} height={112} />
           </div>
           <FlameBar heat={heat} part={names.part} most={isOpen ? undefined : 2} />
-          {!isOpen && <p className="line-clamp-2 text-soft">{torch.solder}.</p>}
+          {!isOpen && <p className={`text-soft ${heat.flame.length > 1 ? "line-clamp-1" : "line-clamp-3"}`}>{torch.solder}.</p>}
         </div>
         <div className="min-w-0">
           {torch.care.map(({ level, text }) => (

@@ -1,6 +1,7 @@
 "use client";
 
 import { scaleLinear } from "d3";
+import { FileDown } from "lucide-react";
 import { Suspense, lazy, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from "react";
 import { type Learned, type Observation, learnedBy } from "@/core/piece/ledger";
 import { FindButton } from "@/ui/Find";
@@ -54,6 +55,7 @@ export function LedgerScreen() {
   useTitle(ledgerScreenText.ledger);
   useWhenIdle(tray.readRestOfMakes, IDLE_TIMEOUT);
   const [asked, ask] = useState(NOTHING_ASKED);
+  const [areFiltersOpen, openFilters] = useState(false);
   const [opened, open] = useState<string | null>(null);
   const [side, setSide] = useState<ReadonlySet<string>>(new Set());
   const [isComparing, setComparing] = useState(false);
@@ -111,25 +113,29 @@ export function LedgerScreen() {
     <main className="flex min-h-dvh flex-col overflow-x-clip">
       <h1 className="sr-only">{ledgerScreenText.ledger}</h1>
       <NavBar>
-        <span className="text-sm text-soft max-lg:w-full">
+        <span className="text-sm text-soft max-lg:hidden">
           {bench.name && `${bench.name}, `}
           {counted(shown.length, "make")}
           {minutes > 0 && ledgerScreenText.ofWork(minutesText(minutes))}
         </span>
-        <UnitSwitch />
+        <span className="max-sm:hidden">
+          <UnitSwitch />
+        </span>
         <FindButton />
-        <button type="button" className="btn" onClick={pick}>
+        <button type="button" className="btn max-sm:hidden" onClick={pick}>
           {ledgerScreenText.openFile}
         </button>
         <button
           type="button"
-          className="btn btn-main"
+          className="btn btn-main max-sm:px-2"
+          title={ledgerScreenText.saveAsATable}
           disabled={all.length === 0}
           onClick={() =>
             void loadTable().then(({ makesCsv }) => saveFile("hoop-ledger-makes.csv", makesCsv(shown.map((each) => each.make))))
           }
         >
-          {ledgerScreenText.saveAsATable}
+          <FileDown size={16} aria-hidden="true" className="sm:hidden" />
+          <span className="max-sm:sr-only">{ledgerScreenText.saveAsATable}</span>
         </button>
       </NavBar>
       <div className="flex flex-wrap items-center gap-2 border-b border-line bg-paper px-5 py-2 max-lg:px-3.5">
@@ -145,7 +151,14 @@ export function LedgerScreen() {
           />
           <kbd className="key max-lg:hidden">F</kbd>
         </label>
-        <div role="group" aria-label={ledgerScreenText.kind} className="inline-flex rounded-md border border-line text-sm max-lg:w-full">
+        <button type="button" className="btn h-touch lg:hidden" aria-expanded={areFiltersOpen} onClick={() => openFilters((was) => !was)}>
+          {ledgerScreenText.filters}
+        </button>
+        <div
+          role="group"
+          aria-label={ledgerScreenText.kind}
+          className={`inline-flex rounded-md border border-line text-sm max-lg:w-full ${areFiltersOpen ? "" : "max-lg:hidden"}`}
+        >
           {KINDS.map(({ kind, name }) => (
             <button
               key={name}
@@ -159,6 +172,7 @@ export function LedgerScreen() {
           ))}
         </div>
         <Chooser
+          isOpen={areFiltersOpen}
           label={commonText.metal}
           any={ledgerScreenText.anyMetal}
           value={asked.metal}
@@ -166,6 +180,7 @@ export function LedgerScreen() {
           onChoose={(metal) => set({ metal })}
         />
         <Chooser
+          isOpen={areFiltersOpen}
           label={ledgerScreenText.stone}
           any={ledgerScreenText.anyStone}
           value={asked.stone}
@@ -294,6 +309,8 @@ function namesIn(entries: readonly Entry[], of: (entry: Entry) => readonly strin
 }
 
 interface ChooserProps {
+  /** On a narrow screen it stands there only once the filters are opened. */
+  readonly isOpen: boolean;
   readonly label: string;
   readonly any: string;
   readonly value: string | null;
@@ -301,13 +318,13 @@ interface ChooserProps {
   readonly onChoose: (value: string | null) => void;
 }
 
-function Chooser({ label, any, value, options, onChoose }: ChooserProps) {
+function Chooser({ isOpen, label, any, value, options, onChoose }: ChooserProps) {
   return (
     <select
       aria-label={label}
       value={value ?? ""}
       onChange={(event) => onChoose(event.target.value === "" ? null : event.target.value)}
-      className="btn max-lg:h-touch max-lg:min-w-0 max-lg:flex-1"
+      className={`btn max-lg:h-touch max-lg:min-w-0 max-lg:flex-1 ${isOpen ? "" : "max-lg:hidden"}`}
     >
       <option value="">{any}</option>
       {options.map((each) => (

@@ -4,6 +4,7 @@ import Link from "next/link";
 import { Copy, FileDown, Pencil, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { type BenchEntry } from "@/core/piece/bench";
+import { type Make } from "@/core/piece/make";
 import { type DoubtOf } from "@/core/piece/doubt";
 import { type PieceRecord } from "@/store/repository";
 import { doubtsOf } from "@/ui/doubt";
@@ -16,11 +17,14 @@ import { sayFinding } from "@/words/findings";
 import { type Units } from "@/words/show";
 import { commonText } from "@/words/common";
 import { chosenPieceText } from "@/words/screens/tray";
+import { rowOf, stoneAndSize } from "./rows";
 
 interface Props {
   readonly record: PieceRecord;
   readonly bench: BenchEntry;
   readonly units: Units;
+  /** Its making that is under way. */
+  readonly make: Make | undefined;
   readonly onOpen: () => void;
   readonly onRename: (name: string) => void;
   readonly onDuplicate: () => void;
@@ -29,11 +33,13 @@ interface Props {
 }
 
 /** The chosen piece: what there is to say about it, and what can be done with it. */
-export function ChosenPiece({ record, bench, units, onOpen, onRename, onDuplicate, onSave, onDelete }: Props) {
+export function ChosenPiece({ record, bench, units, make, onOpen, onRename, onDuplicate, onSave, onDelete }: Props) {
   const { piece } = record;
   const plans = usePlans();
   const attempt = plans.soon(piece, bench);
   const [isEdited, setEdited] = useState(false);
+  const isUnderWay = make !== undefined && make.done.length > 0;
+  const row = attempt?.ok ? rowOf(piece, { plan: attempt.plan, isSettling: false }, make, units, doubtsOf(record)) : null;
   return (
     <>
       {isEdited ? (
@@ -49,27 +55,30 @@ export function ChosenPiece({ record, bench, units, onOpen, onRename, onDuplicat
           {piece.name}
         </h2>
       )}
+      <p className="text-sm text-soft">{stoneAndSize(piece, doubtsOf(record))}</p>
       {piece.notes && <p className="mt-1 text-sm text-soft">{piece.notes}</p>}
-      <div className="mt-2.5 flex flex-wrap gap-2">
-        <button type="button" className="btn btn-main" onClick={onOpen}>
-          {chosenPieceText.open}
-        </button>
-        <Link href={`/pieces/${piece.id}/bench`} className="btn">
-          {commonText.atTheBench}
-        </Link>
-        <button type="button" className="btn" onClick={() => setEdited(true)}>
-          <Pencil size={14} aria-hidden="true" /> {chosenPieceText.rename}
-        </button>
-        <button type="button" className="btn" onClick={onDuplicate}>
-          <Copy size={14} aria-hidden="true" /> {chosenPieceText.duplicate}
-        </button>
-        <button type="button" className="btn" onClick={onSave}>
-          <FileDown size={14} aria-hidden="true" /> {commonText.saveFile}
-        </button>
-        <button type="button" className="btn" onClick={onDelete}>
-          <Trash2 size={14} aria-hidden="true" /> {chosenPieceText.deleteWord}
-        </button>
-      </div>
+      {isUnderWay ? (
+        <>
+          <Link
+            href={`/pieces/${piece.id}/bench`}
+            className="btn btn-main mt-2.5 h-auto min-h-touch w-full justify-center whitespace-normal"
+          >
+            {row ? chosenPieceText.goOnAtTheBench(row.next) : commonText.atTheBench}
+          </Link>
+          <button type="button" className="btn mt-2" onClick={onOpen}>
+            {chosenPieceText.open}
+          </button>
+        </>
+      ) : (
+        <div className="mt-2.5 flex gap-2">
+          <button type="button" className="btn btn-main flex-1 justify-center" onClick={onOpen}>
+            {chosenPieceText.open}
+          </button>
+          <Link href={`/pieces/${piece.id}/bench`} className="btn flex-1 justify-center">
+            {commonText.atTheBench}
+          </Link>
+        </div>
+      )}
       <div className="mt-3 flex flex-col gap-2">
         {!attempt ? (
           <p className="text-sm text-soft">{chosenPieceText.workingItOut}</p>
@@ -82,6 +91,20 @@ export function ChosenPiece({ record, bench, units, onOpen, onRename, onDuplicat
               <Note key={i} level="error" said={{ what: `${faultSentence(fault, units)}.`, advice: chosenPieceText.openItToPutIt }} />
             ))
         )}
+      </div>
+      <div className="mt-3 flex flex-wrap gap-x-4 gap-y-1 text-sm">
+        <button type="button" className="tap inline-flex items-center gap-1 hover:underline" onClick={() => setEdited(true)}>
+          <Pencil size={13} aria-hidden="true" /> {chosenPieceText.rename}
+        </button>
+        <button type="button" className="tap inline-flex items-center gap-1 hover:underline" onClick={onDuplicate}>
+          <Copy size={13} aria-hidden="true" /> {chosenPieceText.duplicate}
+        </button>
+        <button type="button" className="tap inline-flex items-center gap-1 hover:underline" onClick={onSave}>
+          <FileDown size={13} aria-hidden="true" /> {commonText.saveFile}
+        </button>
+        <button type="button" className="tap inline-flex items-center gap-1 text-bad hover:underline lg:ml-auto" onClick={onDelete}>
+          <Trash2 size={13} aria-hidden="true" /> {chosenPieceText.deleteWord}
+        </button>
       </div>
     </>
   );

@@ -13,7 +13,7 @@ import { usePlans } from "@/ui/planner";
 import { useIsNarrow } from "@/ui/useIsNarrow";
 import { useRowsInView } from "@/ui/useRowsInView";
 import { faultSentence } from "@/words/fields";
-import { type PieceRow, rowOf, stoneAndSize } from "./rows";
+import { CELLS, type PieceRow, rowOf, stoneAndSize } from "./rows";
 import { commonText } from "@/words/common";
 import { pieceListText } from "@/words/screens/tray";
 
@@ -48,8 +48,6 @@ const HEADS = [
   pieceListText.next,
 ] as const;
 
-const CELLS = ["strip", "plate", "carrier", "heats"] as const;
-
 function colourOf(level: PieceRow["level"]): string {
   return level === "error" ? "text-bad" : level === "warning" ? "text-warn" : "text-soft";
 }
@@ -58,7 +56,7 @@ function colourOf(level: PieceRow["level"]): string {
 const NAMES = ["wall ", "back ", "", "heats "] as const;
 
 /** Of the columns, in percent: they stay where they are whatever stands in them. */
-const WIDTHS = [28, 15, 12, 23, 10, 12] as const;
+const WIDTHS = [25, 14, 12, 21, 9, 19] as const;
 
 /** The ledger's page: each piece with what is cut for it. */
 export function PieceList({ records, bench, makes, areMakesWhole, units, chosen, onChoose, onOpen, stepped }: Props) {
@@ -185,11 +183,6 @@ const Row = memo(function Row({ index, measure, record, attempt, isSettling, mak
         <small className="block truncate text-xs text-soft">
           {attempt && !attempt.ok ? pieceListText.cannotBePlanned : stoneAndSize(piece, doubts)}
         </small>
-        {row?.finding && (
-          <small className={`block truncate text-xs ${colourOf(row.level)}`} title={row.finding}>
-            {row.finding}
-          </small>
-        )}
       </td>
       {!attempt && <td colSpan={HEADS.length - 1} />}
       {attempt && !attempt.ok && (
@@ -206,7 +199,13 @@ const Row = memo(function Row({ index, measure, record, attempt, isSettling, mak
           <td key={i} className="px-1.5 py-2.5 xl:px-2 text-right whitespace-nowrap max-md:py-1 max-md:text-left">
             <span className="text-soft md:hidden">{NAMES[i]}</span>
             {row[cell][0]}
-            <small className={`block text-xs ${colourOf(cell === "heats" ? row.heatsLevel : null)}`}>{row[cell][1]}</small>
+            {row.findingAt === cell && cell !== "heats" ? (
+              <small className={`block text-xs font-semibold ${colourOf(row.level)}`} title={row.finding ?? undefined}>
+                ◆ {row.level === "error" ? pieceListText.putRight : pieceListText.takeCare}
+              </small>
+            ) : (
+              <small className={`block text-xs ${colourOf(cell === "heats" ? row.heatsLevel : null)}`}>{row[cell][1]}</small>
+            )}
           </td>
         ))}
       {row && (
@@ -214,6 +213,11 @@ const Row = memo(function Row({ index, measure, record, attempt, isSettling, mak
           className={`px-2 py-2.5 pr-5 text-right max-md:col-span-2 max-md:py-1 max-md:text-left ${row.isUnderWay ? "font-semibold text-accent" : ""}`}
         >
           {row.next}
+          {row.share !== null && (
+            <span aria-hidden="true" className="own-colours mt-1 ml-auto block h-1.5 w-25.5 overflow-hidden rounded-sm bg-line">
+              <span className="block h-full bg-accent" style={{ width: `${row.share * 100}%` }} />
+            </span>
+          )}
         </td>
       )}
     </tr>

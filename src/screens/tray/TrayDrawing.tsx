@@ -22,17 +22,25 @@ interface Props {
   readonly chosen: string | null;
   readonly onChoose: (id: string) => void;
   readonly onOpen: (id: string) => void;
+  /** How far the making of a piece is; null where none is under way. */
+  readonly shares: (record: PieceRecord) => number | null;
 }
 
-const HEIGHT = 268;
+/** Of the tray; of a stone's middle, its name, and the bar under it (pixels). */
+const HEIGHT = 152;
+const MIDDLE = 74;
+const NAME_AT = 132;
+const BAR_AT = 140;
+/** About how wide a letter of a name is (pixels). */
+const NAME_LETTER = 8;
 const SQUARE_MM = 5;
 const MOST_STONES = 24;
-const MARGIN = 40;
-const LARGEST_SCALE = 9;
+const MARGIN = 16;
+const LARGEST_SCALE = 5;
 const LEAST_SCALE = 2.5;
 
 /** The stones themselves, all to one scale, as they lie on the bench. */
-export function TrayDrawing({ records, bench, chosen, onChoose, onOpen }: Props) {
+export function TrayDrawing({ records, bench, chosen, onChoose, onOpen, shares }: Props) {
   const plans = usePlans();
   const [ref, { width }] = useSize(1280, HEIGHT);
   const lying = records
@@ -41,9 +49,9 @@ export function TrayDrawing({ records, bench, chosen, onChoose, onOpen }: Props)
   const sizes = lying.map(({ record, drawn }) => sizeOf(record.piece, drawn));
   const all = sizes.reduce((sum, { width }) => sum + width, 0);
   const tallest = Math.max(1, ...sizes.map(({ height }) => height));
-  const fits = Math.min((width - MARGIN * (lying.length + 1)) / all, 150 / tallest, LARGEST_SCALE);
+  const fits = Math.min((width - MARGIN * (lying.length + 1)) / all, 88 / tallest, LARGEST_SCALE);
   const perMm = Math.max(LEAST_SCALE, fits);
-  const slots = sizes.map((size) => size.width * perMm);
+  const slots = sizes.map((size, i) => Math.max(size.width * perMm, shortName(lying[i]!.record.piece.name).length * NAME_LETTER));
   const spare = Math.max(MARGIN, (width - slots.reduce((a, b) => a + b, 0)) / (lying.length + 1));
   const inInches = useUnits().length === "inch";
   const square = (inInches ? MM_PER_INCH / 4 : SQUARE_MM) * perMm;
@@ -65,7 +73,7 @@ export function TrayDrawing({ records, bench, chosen, onChoose, onOpen }: Props)
           </pattern>
         </defs>
         <rect width={wholeWidth} height={HEIGHT} fill="url(#tray-squares)" />
-        <text x={16} y={22} fontSize={13} fill="var(--color-soft)">
+        <text x={16} y={18} fontSize={12} fill="var(--color-soft)">
           {trayDrawingText.onTheTrayAllTo(inInches ? trayDrawingText.n14In : trayDrawingText.n5Mm)}
         </text>
         {lying.map(({ record, drawn }, i) => {
@@ -83,25 +91,34 @@ export function TrayDrawing({ records, bench, chosen, onChoose, onOpen }: Props)
               onClick={() => onChoose(record.id)}
               onDoubleClick={() => onOpen(record.id)}
             >
-              <rect x={middles[i]! - slots[i]! / 2} y={40} width={slots[i]} height={HEIGHT - 48} fill="transparent" />
+              <rect x={middles[i]! - slots[i]! / 2} y={24} width={slots[i]} height={HEIGHT - 24} fill="transparent" />
               <StoneFill id={`tint-${record.id}`} material={tint} />
               {drawn?.isPlanned ? (
                 <Lies stone={drawn.stone} x={middles[i]!} perMm={perMm} tint={`url(#tint-${record.id})`} />
               ) : (
                 <EmptyPlace x={middles[i]!} isWaiting={drawn === null} />
               )}
-              <text x={middles[i]} y={226} textAnchor="middle" fontSize={15} fontWeight={640} fill="var(--color-ink)">
+              <text x={middles[i]} y={NAME_AT} textAnchor="middle" fontSize={15} fontWeight={640} fill="var(--color-ink)">
                 {shortName(piece.name)}
               </text>
-              <text x={middles[i]} y={244} textAnchor="middle" fontSize={13} fill="var(--color-soft)">
-                {piece.kind}
-              </text>
-              {isChosen && <rect x={middles[i]! - 46} y={254} width={92} height={4} rx={2} fill="var(--color-accent)" />}
+              <Progress x={middles[i]!} share={shares(record)} />
+              {isChosen && <rect x={middles[i]! - 36} y={HEIGHT - 5} width={72} height={4} rx={2} fill="var(--color-accent)" />}
             </g>
           );
         })}
       </svg>
     </section>
+  );
+}
+
+/** How far a piece is made, under its name. */
+function Progress({ x, share }: { readonly x: number; readonly share: number | null }) {
+  if (share === null) return null;
+  return (
+    <>
+      <rect x={x - 23} y={BAR_AT} width={46} height={5} rx={2} fill="var(--color-line)" />
+      <rect x={x - 23} y={BAR_AT} width={46 * share} height={5} rx={2} fill="var(--color-accent)" />
+    </>
   );
 }
 
@@ -116,7 +133,7 @@ interface LiesProps {
 const Lies = memo(function Lies({ stone, x, perMm, tint }: LiesProps) {
   const [left, up] = stone.middle;
   return (
-    <Millimetres x={x - left * perMm} y={122 + up * perMm} scale={{ perMm, times: 1 }}>
+    <Millimetres x={x - left * perMm} y={MIDDLE + up * perMm} scale={{ perMm, times: 1 }}>
       <Shape curve={stone.wall} fill="var(--color-metal-lit)" stroke="var(--color-metal-mid)" />
       <Shape curve={stone.stone} fill={tint} stroke="var(--color-shade)" />
     </Millimetres>
@@ -149,11 +166,13 @@ function sizeOf({ mounts }: Piece, lying: Lying | null): { readonly width: numbe
 
 function EmptyPlace({ x, isWaiting }: { readonly x: number; readonly isWaiting: boolean }) {
   if (isWaiting)
-    return <ellipse cx={x} cy={122} rx={34} ry={26} fill="none" stroke="var(--color-metal-mid)" strokeDasharray="5 4" strokeWidth={1.5} />;
+    return (
+      <ellipse cx={x} cy={MIDDLE} rx={30} ry={22} fill="none" stroke="var(--color-metal-mid)" strokeDasharray="5 4" strokeWidth={1.5} />
+    );
   return (
     <>
-      <ellipse cx={x} cy={122} rx={34} ry={26} fill="none" stroke="var(--color-bad)" strokeDasharray="5 4" strokeWidth={1.5} />
-      <text x={x} y={126} textAnchor="middle" fontSize={12} fill="var(--color-bad)">
+      <ellipse cx={x} cy={MIDDLE} rx={30} ry={22} fill="none" stroke="var(--color-bad)" strokeDasharray="5 4" strokeWidth={1.5} />
+      <text x={x} y={MIDDLE + 4} textAnchor="middle" fontSize={12} fill="var(--color-bad)">
         {trayDrawingText.noPlan}
       </text>
     </>

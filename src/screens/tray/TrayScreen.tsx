@@ -1,12 +1,12 @@
 "use client";
 
 import Link from "next/link";
+import { Plus } from "lucide-react";
 import { useRouter } from "next/navigation";
-import { Suspense, lazy, useCallback, useDeferredValue, useMemo, useState } from "react";
+import { type ReactNode, Suspense, lazy, useCallback, useMemo, useState } from "react";
 import { UNMEASURED, UNMEASURED_FIELDS, newPiece } from "@/core/piece/new-piece";
 import { type Piece } from "@/core/piece/piece";
 import { type Example } from "@demo/examples";
-import { type PieceRecord } from "@/store/repository";
 import { Dialog, DialogActions } from "@/ui/Dialog";
 import { FindButton } from "@/ui/Find";
 import { NavBar } from "@/ui/NavBar";
@@ -15,24 +15,22 @@ import { useTitle } from "@/ui/title";
 import { useKeys } from "@/ui/keys";
 import { useOpening } from "@/ui/opening";
 import { useModule } from "@/ui/module";
+import { noteSaved } from "@/ui/last-saved";
 import { saveFile } from "@/ui/save-file";
-import { useTray, useTrayState, useUnits } from "@/ui/tray";
+import { useTray, useTrayState } from "@/ui/tray";
 import { TROUBLE_WORDS } from "@/words/trouble";
 import { loadDemoMakes, loadDemoPieces, loadExamples, loadFiles } from "../lazy-data";
 import { loadLedger } from "../lazy-screens";
 import { useNotices } from "@/ui/notices";
 import { RepositoryError } from "@/store/repository";
-import { underWay } from "@/store/tray-state";
+import { type Makes, underWay } from "@/store/tray-state";
 import { counted } from "@/words/names";
 import { NEW_NAMES } from "@/words/piece-name";
-import { type Stepped } from "./PieceList";
 import { commonText } from "@/words/common";
 import { trayScreenText } from "@/words/screens/tray";
 
 const NewPieceDialog = lazy(() => import("./NewPieceDialog").then((each) => ({ default: each.NewPieceDialog })));
 const FirstStone = lazy(() => import("./FirstStone").then(({ FirstStone }) => ({ default: FirstStone })));
-/** The list stands first, the drawing a moment later. */
-const NONE: readonly PieceRecord[] = [];
 
 /** Home: the stones on the tray, and the ledger's page under them. */
 export function TrayScreen() {
@@ -40,15 +38,12 @@ export function TrayScreen() {
   useTitle(commonText.pieces);
   const ledger = useModule(loadLedger);
   const router = useRouter();
-  const units = useUnits();
   const { pick } = useOpening();
   const { pieces: all, isWhole, bench, makes, areMakesWhole, unreadable } = useTrayState((state) => state);
   const { warn, say } = useNotices();
   const pieces = useMemo(() => all.filter(({ deleted }) => deleted === null), [all]);
   const deleted = useMemo(() => all.filter((record) => record.deleted !== null), [all]);
-  const drawn = useDeferredValue(pieces, NONE);
-  const [asked, choose] = useState<string | null>(null);
-  const chosen = pieces.find(({ id }) => id === asked) ?? pieces[0] ?? null;
+  const [saved, setSaved] = useState(0);
   const open = useCallback((id: string) => router.push(`/pieces/${id}/wall`), [router]);
   /** Does something to what is kept; what could not be kept is said. */
   const act = async (work: () => Promise<unknown>) => {
@@ -81,18 +76,8 @@ export function TrayScreen() {
       router.push(`/pieces/${id}/${example.kind === "ring" ? "hoop" : "bail"}`);
     });
   };
-  const [stepped, setStepped] = useState<Stepped | null>(null);
-  const step = (by: 1 | -1) => {
-    const next = pieces[pieces.findIndex(({ id }) => id === chosen?.id) + by];
-    if (!next) return;
-    choose(next.id);
-    setStepped({ to: next.id });
-  };
   useKeys({
     n: addNew,
-    ArrowDown: () => step(1),
-    ArrowUp: () => step(-1),
-    Delete: () => chosen && void remove(chosen.id, chosen.piece.name),
   });
   const layDemo = () =>
     act(async () => {
@@ -124,18 +109,56 @@ export function TrayScreen() {
       if (busy.length === 0) await clearDemo();
       else askToClear(busy.map(({ name }) => name));
     });
+  const aside = (
+    <>
+      {ledger && unreadable.length > 0 && <ledger.CouldNotBeRead found={unreadable} onDrop={(each) => void act(() => tray.drop(each))} />}
+      {ledger && deleted.length > 0 && (
+        <ledger.Deleted
+          records={deleted}
+          onPutBack={(id) => void act(() => tray.setDeleted([id], false))}
+          onEmpty={() =>
+            void act(async () => {
+              const haveBack = await tray.remove(deleted.map(({ id }) => id));
+              say(trayScreenText.removedForGood(counted(deleted.length, "piece")), {
+                name: commonText.undo,
+                run: () => void act(haveBack),
+              });
+            })
+          }
+        />
+      )}
+      <TrayActions
+        hasPieces={all.length > 0}
+        kept={ledger && isWhole && areMakesWhole ? <ledger.KeptHere pieces={pieces.length} makes={countOf(makes)} saved={saved} /> : null}
+        onEverything={() =>
+          void loadFiles().then(async ({ everythingText, everythingName }) => {
+            const now = new Date();
+            saveFile(everythingName(now), await everythingText(tray.store.getState().repository, bench));
+            noteSaved(now.toISOString());
+            setSaved((times) => times + 1);
+          })
+        }
+        onRestore={pick}
+        onDemo={() => void layDemo()}
+        onRemoveDemo={() => void removeDemo()}
+      />
+    </>
+  );
   return (
     <main className="flex min-h-dvh flex-col">
       {pieces.length > 0 && <h1 className="sr-only">{commonText.pieces}</h1>}
       <NavBar>
         {bench.name && <span className="text-sm text-soft">{bench.name}</span>}
-        <UnitSwitch />
+        <span className="max-sm:hidden">
+          <UnitSwitch />
+        </span>
         <FindButton />
-        <button type="button" className="btn" onClick={pick}>
+        <button type="button" className="btn max-sm:hidden" onClick={pick}>
           {trayScreenText.openFile}
         </button>
         <button type="button" className="btn btn-main" onClick={addNew}>
-          {trayScreenText.newPiece} <kbd className="key max-lg:hidden">N</kbd>
+          <Plus size={16} aria-hidden="true" className="sm:hidden" />
+          <span className="max-sm:sr-only">{trayScreenText.newPiece}</span> <kbd className="key max-lg:hidden">N</kbd>
         </button>
       </NavBar>
       {isAsking && (
@@ -165,93 +188,37 @@ export function TrayScreen() {
         <Suspense>
           <FirstStone onDemo={() => void layDemo()} />
         </Suspense>
-      ) : ledger ? (
-        <ledger.TrayDrawing records={drawn} bench={bench} chosen={chosen?.id ?? null} onChoose={choose} onOpen={open} />
+      ) : null}
+      {ledger && pieces.length > 0 ? (
+        <ledger.Home pieces={pieces} onOpen={open} onRemove={remove} act={act} aside={aside} />
       ) : (
-        <div className="h-76.5 border-b border-line bg-sheet" />
+        <>
+          {pieces.length > 0 && <div className="h-43.5 border-b border-line bg-sheet" />}
+          <aside className="px-5 py-3.5">{aside}</aside>
+        </>
       )}
-      <div className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start lg:grid-cols-[minmax(0,1fr)_280px] xl:grid-cols-[minmax(0,1fr)_372px]">
-        <section aria-label={commonText.pieces} className="min-w-0 overflow-x-auto">
-          {ledger && pieces.length > 0 && (
-            <ledger.PieceList
-              records={pieces}
-              bench={bench}
-              makes={makes}
-              areMakesWhole={areMakesWhole}
-              units={units}
-              chosen={chosen?.id ?? null}
-              onChoose={choose}
-              onOpen={open}
-              stepped={stepped}
-            />
-          )}
-          {!isWhole && <p className="px-5 py-2 text-sm text-soft">{trayScreenText.readingTheRestOfYour}</p>}
-        </section>
-        <aside className="border-line px-5 py-3.5 max-lg:contents lg:border-l">
-          {ledger && chosen && (
-            <div className="border-line max-lg:order-first max-lg:border-b max-lg:px-3.5 max-lg:py-3">
-              <ledger.ChosenPiece
-                key={chosen.id}
-                record={chosen}
-                bench={bench}
-                units={units}
-                onOpen={() => open(chosen.id)}
-                onRename={(name) => void act(() => tray.rename(chosen.id, name))}
-                onDuplicate={() => void act(() => tray.duplicate(chosen))}
-                onSave={() => void loadFiles().then(({ pieceText }) => saveFile(`${chosen.id}.json`, pieceText(chosen.piece, bench)))}
-                onDelete={() => void remove(chosen.id, chosen.piece.name)}
-              />
-            </div>
-          )}
-          <div className="max-lg:px-3.5 max-lg:pb-6">
-            {ledger && unreadable.length > 0 && (
-              <ledger.CouldNotBeRead found={unreadable} onDrop={(each) => void act(() => tray.drop(each))} />
-            )}
-            {ledger && deleted.length > 0 && (
-              <ledger.Deleted
-                records={deleted}
-                onPutBack={(id) => void act(() => tray.setDeleted([id], false))}
-                onEmpty={() =>
-                  void act(async () => {
-                    const haveBack = await tray.remove(deleted.map(({ id }) => id));
-                    say(trayScreenText.removedForGood(counted(deleted.length, "piece")), {
-                      name: commonText.undo,
-                      run: () => void act(haveBack),
-                    });
-                  })
-                }
-              />
-            )}
-            <TrayActions
-              hasPieces={all.length > 0}
-              onEverything={() =>
-                void loadFiles().then(async ({ everythingText, everythingName }) =>
-                  saveFile(everythingName(new Date()), await everythingText(tray.store.getState().repository, bench)),
-                )
-              }
-              onRestore={pick}
-              onDemo={() => void layDemo()}
-              onRemoveDemo={() => void removeDemo()}
-            />
-          </div>
-        </aside>
-      </div>
     </main>
   );
 }
 
+function countOf(makes: Makes): number {
+  return Object.values(makes).reduce((all, each) => all + each.length, 0);
+}
+
 interface ActionsProps {
   readonly hasPieces: boolean;
+  readonly kept: ReactNode;
   readonly onEverything: () => void;
   readonly onRestore: () => void;
   readonly onDemo: () => void;
   readonly onRemoveDemo: () => void;
 }
 
-function TrayActions({ hasPieces, onEverything, onRestore, onDemo, onRemoveDemo }: ActionsProps) {
+function TrayActions({ hasPieces, kept, onEverything, onRestore, onDemo, onRemoveDemo }: ActionsProps) {
   return (
     <section aria-label={trayScreenText.everything} className="mt-5">
       <h2 className="section-head">{trayScreenText.everythingOnThisDevice}</h2>
+      {kept}
       <div className="flex flex-wrap gap-2 border-t border-hair pt-2">
         {hasPieces && (
           <button type="button" className="btn" onClick={onEverything}>
@@ -263,9 +230,6 @@ function TrayActions({ hasPieces, onEverything, onRestore, onDemo, onRemoveDemo 
         </button>
         {hasPieces && (
           <>
-            <Link href="/day" className="btn">
-              {trayScreenText.planTheDay}
-            </Link>
             <Link href="/cards" className="btn">
               {trayScreenText.printCards}
             </Link>

@@ -1,6 +1,7 @@
 import { METALS } from "@/core/metal/metals";
 import { BAIL_WORDS } from "@/words/bails";
 import { doneSteps } from "@/core/making/done";
+import { type Finding } from "@/core/measure/finding";
 import { figureOf } from "@/core/measure/figure";
 import { type DoubtOf } from "@/core/piece/doubt";
 import { type Make } from "@/core/piece/make";
@@ -20,8 +21,13 @@ import { SETTLING, sayHeats } from "@/words/heats";
 import { sayBack } from "@/words/backs";
 import { andOthers } from "@/words/settings";
 import { bareIn, sayStep } from "@/words/steps";
+import { type StageId, stageOf } from "@/words/stages";
 import { wallStock } from "@/words/wall-stock";
 import { rowsText } from "@/words/screens/tray";
+
+/** Cells of the list that a plan fills. */
+export const CELLS = ["strip", "plate", "carrier", "heats"] as const;
+type CellName = (typeof CELLS)[number];
 
 /** What a piece's plan tells of it in the list: two lines to a cell. */
 export interface PieceRow {
@@ -38,6 +44,10 @@ export interface PieceRow {
   readonly level: "error" | "warning" | null;
   /** What that is, in words; null where nothing is wrong. */
   readonly finding: string | null;
+  /** The cell it is about; null where it is about none of them. */
+  readonly findingAt: CellName | null;
+  /** How far the making is, as a share of its steps; null where none is under way. */
+  readonly share: number | null;
 }
 
 /**
@@ -85,8 +95,24 @@ export function rowOf(
     next: isSettling && isUnderWay(make) ? "" : nextStep(plan, make, units, doubtOf),
     isUnderWay: isUnderWay(make),
     level: stopped || gravest?.level === "error" ? "error" : gravest ? "warning" : null,
+    share: isUnderWay(make) && make ? doneSteps(plan.steps, make.done).size / Math.max(1, plan.steps.length) : null,
+    findingAt: stopped ? "strip" : gravest ? cellOf(gravest) : null,
     finding: stopped ? sayRemedy(stopped, units).what : gravest ? sayFinding(gravest, plan, units).what : null,
   };
+}
+
+/** The cell that a finding is about, by the stage that it stands on. */
+const CELL_OF: Readonly<Partial<Record<StageId, CellName>>> = {
+  wall: "strip",
+  plate: "plate",
+  hoop: "carrier",
+  bail: "carrier",
+  heats: "heats",
+};
+
+function cellOf(finding: Finding): CellName | null {
+  const stage = stageOf(finding, finding.mount ?? "");
+  return stage === null ? null : (CELL_OF[stage] ?? null);
 }
 
 /** What a setting hangs by, and how it hangs; null where it does not. */

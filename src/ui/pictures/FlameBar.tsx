@@ -8,11 +8,11 @@ interface Props {
   readonly heat: PlannedHeat;
   readonly part: (id: string) => string;
   /** How many parts are named, those that take the most. */
-  readonly most?: number;
+  readonly most?: number | undefined;
 }
 
 /** How the flame's time divides among the parts of a heat, as one bar; nothing where there is one part. */
-export function FlameBar({ heat, part, most = heat.flame.length }: Props) {
+export function FlameBar({ heat, part, most }: Props) {
   if (heat.flame.length < 2) return null;
   const percents = percentsOf(heat.flame.map(({ share }) => share));
   const order = heat.flame.map(({ share }, i) => ({ share, i })).sort((a, b) => b.share - a.share);
@@ -27,7 +27,7 @@ export function FlameBar({ heat, part, most = heat.flame.length }: Props) {
     <div className="text-xs leading-text">
       <p className="flex flex-wrap gap-x-2">
         {order
-          .slice(0, most)
+          .slice(0, most ?? order.length)
           .map(({ i }) => [heat.flame[i]!.part, i] as const)
           .map(([id, i]) => (
             <span key={id}>

@@ -59,6 +59,7 @@ export const ledgerRowsText = {
 };
 
 export const ledgerScreenText = {
+  filters: "Filters",
   all: "All",
   rings: "Rings",
   pendants: "Pendants",

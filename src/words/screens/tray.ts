@@ -1,4 +1,5 @@
 export const chosenPieceText = {
+  goOnAtTheBench: (step: string) => `Go on at the bench: ${step}`,
   open: "Open",
   rename: "Rename",
   duplicate: "Duplicate",
@@ -74,6 +75,7 @@ export const pieceListText = {
   next: "Next",
   somethingIsWrong: "something is wrong",
   takeCare: "take care",
+  putRight: "put right",
   cannotBePlanned: "cannot be planned",
 };
 
@@ -98,12 +100,10 @@ export const trayScreenText = {
   removeTheDemoPieces: "Remove the demo pieces",
   keepTheDemo: "Keep the demo",
   aPieceOfTheDemo: "A piece of the demo is being made",
-  readingTheRestOfYour: "Reading the rest of your pieces",
   removedForGood: (pieces: string) => `Removed for good: ${pieces}`,
   everythingOnThisDevice: "Everything on this device",
   saveEverything: "Save everything",
   restore: "Restore",
-  planTheDay: "Plan the day",
   printCards: "Print cards",
   addTheDemoPieces: "Add the demo pieces",
   everything: "Everything",
@@ -118,4 +118,25 @@ export const rowsText = {
   made: (day: string) => `Made ${day}`,
   allStepsDone: "All steps done",
   step: (next: number, what: string) => `Step ${next}: ${what}`,
+};
+
+export const listHeadText = {
+  show: "Show",
+  filters: { all: "All", "under-way": "Under way", "to-make": "To make", made: "Made", "to-put-right": "To put right" },
+  search: "Search name, stone, size",
+  order: "Order",
+  sorts: { "under-way": "Under way first", changed: "Last changed first", name: "By name" },
+};
+
+export const keptHereText = {
+  kept: (pieces: string, makes: string, size: string | null) => `${pieces}, ${makes}${size === null ? "" : `: ${size}`}.`,
+  megabytes: (size: string) => `${size} MB`,
+  lastSaved: (when: string) => `Last saved to a file ${when}.`,
+  neverSaved: "Never saved to a file.",
+};
+
+export const homeText = {
+  close: "Close",
+  noneIsFound: "No piece is found so. Show all, or search for less.",
+  readingTheRestOfYour: "Reading the rest of your pieces",
 };
