@@ -72,7 +72,7 @@ test("four numbers that cannot be a stone are explained, and the demo can be lai
     ["Height", "5"],
     ["Leans in at", "6"],
   ] as const)
-    await start.getByLabel(label).fill(text);
+    await start.getByRole("textbox", { name: label }).fill(text);
   await expect(start).toContainText("Leans in at must be less than the stone's height, 5, got 6");
   await start.getByLabel("Width").fill("twelve");
   await expect(start).toContainText("type a number");

@@ -73,7 +73,7 @@ test("how a joint is made is chosen, one is added and one left out; each is name
     for (const name of names) await page.getByRole("menuitem", { name }).press("Enter");
   };
   await menu("bezel to plate", "Join by", "fed wire");
-  await expect(joints(page)).toContainText("45.5 mm, fed wire");
+  await expect(joints(page)).toContainText("45.5 mm, heat 3, fed wire");
   await expect(heats(page)).toContainText("of 0.5 mm wire fed by hand once it is hot");
   await expect(page.getByRole("region", { name: "Drawing" })).toContainText("Medium is not on the shelf as wire.");
   await menu("hoop to plate", "Join by", "cold");

@@ -78,7 +78,7 @@ test("in inches and by touch two outside sizes are two fields, half of them outl
 }) => {
   const page = await (await browser.newContext({ ...devices["Pixel 5"], viewport: { width: 390, height: 844 } })).newPage();
   await page.goto(DEMO);
-  await page.getByText("inch", { exact: true }).tap();
+  await page.getByText("inch", { exact: true }).last().tap();
   await page.goto(`${DEMO}/pieces/tern-ring/bench`);
   for (let i = 0; i < 20 && !TRY.test((await heading(page).textContent()) ?? ""); i++) {
     const before = await heading(page).textContent();

@@ -41,7 +41,7 @@ export function NavBar({ children }: { readonly children?: ReactNode }) {
               key={href}
               href={href}
               aria-current={here === href ? "page" : undefined}
-              className={`rounded-md px-2.5 py-1 max-sm:px-1.5 max-lg:grid max-lg:h-touch max-lg:place-items-center ${here === href ? "bg-ink text-white" : "text-soft hover:bg-hair"}`}
+              className={`rounded-md px-2.5 py-1 max-sm:px-1.5 max-lg:min-w-touch max-lg:grid max-lg:h-touch max-lg:place-items-center ${here === href ? "bg-ink text-white" : "text-soft hover:bg-hair"}`}
             >
               {name}
             </Link>

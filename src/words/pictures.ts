@@ -13,3 +13,7 @@ export const pictureText = {
   onTheBlock: (joints: string) => `What lies on the block: ${joints}`,
   aside: (length: string) => `eye ${length}`,
 };
+
+export const caliperDrawingText = {
+  itTouchesUpToHere: "it touches up to here",
+};

@@ -62,7 +62,9 @@ export function Strip({ plan, done, at, onLook }: StripProps) {
                 </li>
               ))}
             </ol>
-            <span className={`block truncate text-xs leading-none ${isHere ? "font-semibold text-night-ink" : "text-night-soft"}`}>
+            <span
+              className={`flex text-xs leading-none whitespace-nowrap ${first > 0 && first + steps.length === plan.steps.length ? "justify-end" : ""} ${isHere ? "font-semibold text-night-ink" : "text-night-soft max-lg:hidden"}`}
+            >
               {steps.length < LEAST_NAMED && !isHere ? "" : stageName(STAGE_TITLES[stage], stage, plan)}
             </span>
           </li>

@@ -87,7 +87,7 @@ export function HeatCard({ index, heat, plan, units, isOpen, onOpen }: CardProps
           )}
           <button
             type="button"
-            className="tap -ml-1 rounded-sm px-1 font-semibold text-accent underline underline-offset-2 max-lg:min-h-touch"
+            className="tap -ml-1 rounded-sm px-1 font-semibold text-accent underline underline-offset-2 max-lg:min-h-touch max-lg:min-w-touch"
             aria-expanded={isOpen}
             aria-label={isOpen ? heatCardText.lessOf(title) : heatCardText.moreOf(title)}
             onClick={onOpen}

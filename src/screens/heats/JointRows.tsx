@@ -2,7 +2,7 @@
 
 import { MoreHorizontal } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
-import { PLACINGS } from "@/core/joint/placing";
+import { PLACINGS, usualPlacing } from "@/core/joint/placing";
 import { type PinEntry, type PinnedMeans } from "@/core/heats/pins";
 import { fusible } from "@/core/heats/problem";
 import { type Plan, type PlannedJoint, heatOf } from "@/core/piece/plan";
@@ -89,11 +89,12 @@ function canFuse(joint: PlannedJoint, plan: Plan): boolean {
 /** More joints than this stand in the list by their names alone. */
 const ROOM_FOR_HINTS = 6;
 
-/** "45.5 mm, heat 3" */
-function jointHint({ id, length }: PlannedJoint, plan: Plan, units: Units): string {
+/** "45.5 mm, heat 3"; with how it is made where that is not as usual. */
+function jointHint({ id, kind, mount, means, length }: PlannedJoint, plan: Plan, units: Units): string {
   const heat = plan.heats.findIndex(({ joints }) => joints.includes(id));
   const long = withUnit(length, "blank", units);
-  return heat < 0 ? long : jointRowsText.inHeat(long, heat + 1);
+  const told = heat < 0 ? long : jointRowsText.inHeat(long, heat + 1);
+  return means === usualPlacing({ kind, mount }) ? told : `${told}, ${MEANS_NAMES[means]}`;
 }
 
 const ITEM = "cursor-pointer px-3 py-1 text-sm outline-none data-highlighted:bg-accent-wash max-lg:py-2.5";

@@ -9,11 +9,13 @@ import { type DoubtOf } from "@/core/piece/doubt";
 import { type PieceRecord } from "@/store/repository";
 import { doubtsOf } from "@/ui/doubt";
 import { usePlans } from "@/ui/planner";
+import { useStanding } from "@/ui/standing";
 import { RenameInput } from "@/ui/RenameInput";
 import { Note } from "@/ui/Note";
 import { type Plan } from "@/core/piece/plan";
 import { faultSentence } from "@/words/fields";
 import { sayFinding } from "@/words/findings";
+import { sayRemedy } from "@/words/remedies";
 import { type Units } from "@/words/show";
 import { commonText } from "@/words/common";
 import { chosenPieceText } from "@/words/screens/tray";
@@ -38,8 +40,9 @@ export function ChosenPiece({ record, bench, units, make, onOpen, onRename, onDu
   const plans = usePlans();
   const attempt = plans.soon(piece, bench);
   const [isEdited, setEdited] = useState(false);
+  const standing = useStanding(piece.id);
   const isUnderWay = make !== undefined && make.done.length > 0;
-  const row = attempt?.ok ? rowOf(piece, { plan: attempt.plan, isSettling: false }, make, units, doubtsOf(record)) : null;
+  const row = attempt?.ok ? rowOf(piece, { plan: attempt.plan, isSettling: false }, make, units, doubtsOf(record), standing) : null;
   return (
     <>
       {isEdited ? (
@@ -80,6 +83,9 @@ export function ChosenPiece({ record, bench, units, make, onOpen, onRename, onDu
         </div>
       )}
       <div className="mt-3 flex flex-col gap-2">
+        {standing.map((remedy) => (
+          <Note key={`${remedy.code} ${remedy.figure}`} level="error" said={sayRemedy(remedy, units)} />
+        ))}
         {!attempt ? (
           <p className="text-sm text-soft">{chosenPieceText.workingItOut}</p>
         ) : attempt.ok ? (

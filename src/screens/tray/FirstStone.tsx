@@ -1,44 +1,52 @@
 "use client";
 
+import { FileInput, Gem } from "lucide-react";
 import { useRouter } from "next/navigation";
 import { type KeyboardEvent, useState } from "react";
-import { boxOf } from "@/core/geometry/curve";
+import { type Example } from "@demo/examples";
 import { readLength } from "@/core/measure/reading";
 import { type BenchEntry } from "@/core/piece/bench";
 import { doubter } from "@/core/piece/doubt";
 import { type FirstMeasures, UNMEASURED, newPiece } from "@/core/piece/new-piece";
 import { type Piece } from "@/core/piece/piece";
-import { type Plan } from "@/core/piece/plan";
 import { pieceFromJson } from "@/formats/piece-codec";
 import { type Json } from "@/formats/read-json";
 import { usePlans } from "@/ui/planner";
-import { Millimetres, Shape } from "@/ui/Drawing";
-import { StoneFill } from "@/ui/StoneFill";
+import { CaliperDrawing } from "@/ui/pictures/CaliperDrawing";
 import { useOpening } from "@/ui/opening";
+import { UnitSwitch } from "@/ui/UnitSwitch";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { FIRST_NAME } from "@/words/piece-name";
 import { lengthFaultMessage } from "@/words/faults";
 import { type Units, lengthUnit } from "@/words/show";
+import { Examples } from "./Examples";
 import { FirstAnswer } from "./FirstAnswer";
 import { commonText } from "@/words/common";
 import { firstStoneText } from "@/words/screens/tray";
 
 const FIELDS = [
-  { name: "length", label: commonText.length, key: "m1.stone.outline.length" },
-  { name: "width", label: commonText.width, key: "m1.stone.outline.width" },
-  { name: "height", label: commonText.height, key: "m1.stone.height" },
-  { name: "turnIn", label: firstStoneText.leansInAt, key: "m1.stone.turnIn" },
+  { name: "length", label: commonText.length, how: firstStoneText.howLength, key: "m1.stone.outline.length" },
+  { name: "width", label: commonText.width, how: firstStoneText.howWidth, key: "m1.stone.outline.width" },
+  { name: "height", label: commonText.height, how: firstStoneText.howHeight, key: "m1.stone.height" },
+  { name: "turnIn", label: firstStoneText.leansInAt, how: firstStoneText.howLeansIn, key: "m1.stone.turnIn" },
 ] as const;
 
 type Texts = Readonly<Record<keyof FirstMeasures, string>>;
 
-/** The empty tray: one empty place, and the four numbers a piece starts with. */
-export function FirstStone({ onDemo }: { readonly onDemo: () => void }) {
+interface Props {
+  readonly onDemo: () => void;
+  readonly onExample: (example: Example) => void;
+}
+
+/** The empty tray: the four numbers a piece starts with, each with how it is measured, and other ways to begin. */
+export function FirstStone({ onDemo, onExample }: Props) {
   const tray = useTray();
   const router = useRouter();
   const bench = useTrayState((state) => state.bench);
   const units = useUnits();
   const { pick } = useOpening();
+  /** The measure that is being taken. */
+  const [here, turn] = useState<keyof FirstMeasures>("length");
   const [texts, setTexts] = useState<Texts>({ length: "", width: "", height: "", turnIn: "" });
   const readings = FIELDS.map(({ name }) => readLength(texts[name], units.length));
   const first = firstPiece(texts, units, bench, (measures) => newPiece(tray.idFor("first-ring"), FIRST_NAME, bench, measures));
@@ -62,21 +70,33 @@ export function FirstStone({ onDemo }: { readonly onDemo: () => void }) {
   return (
     <section
       aria-label={firstStoneText.start}
-      className="border-b border-line bg-sheet bg-[linear-gradient(var(--color-paper)_1px,transparent_1px),linear-gradient(90deg,var(--color-paper)_1px,transparent_1px)] bg-[size:35px_35px] px-10 py-8 max-lg:px-3.5 max-lg:py-4"
+      className="border-b border-line bg-sheet bg-[linear-gradient(var(--color-paper)_1px,transparent_1px),linear-gradient(90deg,var(--color-paper)_1px,transparent_1px)] bg-[size:35px_35px] px-7 py-5 max-lg:px-3.5 max-lg:py-4"
     >
-      <div className="flex flex-wrap gap-x-10 gap-y-3">
-        <div className="min-w-0 flex-1">
-          <h1 className="mb-1 text-2xl font-bold font-condensed">{firstStoneText.startWithYourStone}</h1>
-          <p className="mb-4 max-w-183 text-sm leading-text text-soft">{firstStoneText.fourNumbersGiveYouEverything}</p>
-          <div className="flex flex-wrap items-start gap-5">
-            <Place plan={first.missing.some((key) => key.includes("outline")) ? null : plan} />
-            {FIELDS.map(({ name, label }, i) => {
-              const reading = readings[i]!;
-              const isWrong = !reading.ok && reading.code !== "empty";
-              return (
-                <label key={name} className="block text-sm">
-                  {label}
-                  <span className={`entry mt-1 !w-32 ${isWrong ? "entry-wrong" : ""}`}>
+      <h1 className="text-2xl font-bold font-condensed">{firstStoneText.startWithYourStone}</h1>
+      <p className="mb-3 max-w-183 text-sm leading-text text-soft">{firstStoneText.fourNumbersGiveYouEverything}</p>
+      <p className="mb-2 sm:hidden">
+        <UnitSwitch />
+      </p>
+      <div className="flex flex-wrap gap-x-6 gap-y-3">
+        <div className="flex min-w-0 flex-1 items-stretch gap-3 max-lg:basis-full max-lg:flex-wrap">
+          {FIELDS.map(({ name, label, how }, i) => {
+            const reading = readings[i]!;
+            const isWrong = !reading.ok && reading.code !== "empty";
+            const isHere = name === here;
+            return (
+              <div
+                key={name}
+                className={`min-w-0 rounded-lg border bg-sheet p-3 ${isHere ? "flex-[2.6] border-accent shadow-ring max-lg:order-first max-lg:basis-full" : "flex-1 border-line"}`}
+              >
+                <div className={`${isHere ? "lg:flex lg:gap-4" : ""}`}>
+                  <div className={`h-36 min-w-0 flex-1 ${isHere ? "" : "max-lg:hidden"}`}>
+                    <CaliperDrawing measure={name} />
+                  </div>
+                  {isHere && <p className="text-sm leading-text lg:flex-1 lg:self-center">{how}</p>}
+                </div>
+                <label className="mt-1 block text-sm font-strong">
+                  {label} {reading.ok && <span className="text-ok">✓</span>}
+                  <span className={`entry mt-1 ${isWrong ? "entry-wrong" : ""}`}>
                     <input
                       data-first={name}
                       value={texts[name]}
@@ -84,74 +104,45 @@ export function FirstStone({ onDemo }: { readonly onDemo: () => void }) {
                       autoComplete="off"
                       aria-invalid={isWrong}
                       autoFocus={i === 0}
+                      onFocus={() => turn(name)}
                       onChange={(event) => setTexts({ ...texts, [name]: event.target.value })}
                       onKeyDown={onKeyDown}
                     />
                     <span className="text-xs font-light text-soft">{lengthUnit(units)}</span>
                   </span>
-                  {isWrong && <span className="mt-1 block text-xs text-bad">{firstStoneText.typeANumberEG}</span>}
                 </label>
-              );
-            })}
-          </div>
-          <p aria-live="polite" className="mt-4 min-h-6 text-sm">
-            {first.problem ? (
-              <span className="text-bad">◆ {first.problem}</span>
-            ) : isWhole ? (
-              <button type="button" className="btn btn-main" onClick={() => void keep()}>
-                {firstStoneText.putItOnTheTray}
-              </button>
-            ) : (
-              <span className="text-soft">{firstStoneText.measureWithACaliperPress}</span>
-            )}
-          </p>
+                {isWrong && <p className="mt-1 text-xs text-bad">{firstStoneText.typeANumberEG}</p>}
+              </div>
+            );
+          })}
         </div>
-        <div className="flex flex-col items-stretch gap-2 max-lg:w-full max-lg:flex-row max-lg:flex-wrap">
-          <button type="button" className="btn justify-center" onClick={onDemo}>
-            {firstStoneText.seeTheDemoPieces}
-          </button>
-          <button type="button" className="btn justify-center" onClick={pick}>
-            {firstStoneText.openAFile}
-          </button>
+        <div className="w-51.5 max-lg:w-full">
+          <h2 className="section-head">{firstStoneText.otherWays}</h2>
+          <div className="flex flex-col gap-2 max-lg:flex-row max-lg:flex-wrap">
+            <button type="button" className="btn h-auto min-h-touch justify-start" onClick={pick}>
+              <FileInput size={18} aria-hidden="true" /> {firstStoneText.openAFile}
+            </button>
+            <button type="button" className="btn h-auto min-h-touch justify-start" onClick={onDemo}>
+              <Gem size={18} aria-hidden="true" /> {firstStoneText.seeTheDemoPieces}
+            </button>
+          </div>
         </div>
       </div>
+      <p aria-live="polite" className="mt-3 min-h-6 text-sm">
+        {first.problem ? (
+          <span className="text-bad">◆ {first.problem}</span>
+        ) : isWhole ? (
+          <button type="button" className="btn btn-main" onClick={() => void keep()}>
+            {firstStoneText.putItOnTheTray}
+          </button>
+        ) : (
+          <span className="text-soft">{firstStoneText.measureWithACaliperPress}</span>
+        )}
+      </p>
       {plan && <FirstAnswer plan={plan} units={units} doubtOf={doubtOf} />}
+      <h2 className="section-head mt-5">{firstStoneText.orOpenAWorkedExample}</h2>
+      <Examples bench={bench} onExample={onExample} />
     </section>
-  );
-}
-
-const PLACE = { width: 150, height: 116 } as const;
-
-/** The empty place, until the stone can lie in it. */
-function Place({ plan }: { readonly plan: Plan | null }) {
-  const [x, y] = [PLACE.width / 2, PLACE.height / 2];
-  const drawn = plan?.drawing.settings.m1?.plan;
-  const box = drawn && boxOf(drawn.wallOutside);
-  const reach = box ? Math.max(-box.left / x, box.right / x, -box.low / y, box.high / y) : 1;
-  return (
-    <svg {...PLACE} aria-hidden="true" className="mr-2">
-      <StoneFill material="agate" id="first-stone" />
-      <ellipse
-        cx={x}
-        cy={y}
-        rx={66}
-        ry={48}
-        fill="var(--color-sheet)"
-        stroke="var(--color-metal-mid)"
-        strokeDasharray="5 4"
-        strokeWidth={1.5}
-      />
-      {drawn ? (
-        <Millimetres x={x} y={y} scale={{ times: 1, perMm: 0.84 / reach }}>
-          <Shape curve={drawn.wallOutside} fill="var(--color-metal-lit)" stroke="var(--color-metal-mid)" />
-          <Shape curve={drawn.stone} fill="url(#first-stone)" stroke="var(--color-shade)" />
-        </Millimetres>
-      ) : (
-        <text x={x} y={y + 4} textAnchor="middle" fontSize={13} fill="var(--color-soft)">
-          {firstStoneText.anEmptyPlace}
-        </text>
-      )}
-    </svg>
   );
 }
 

@@ -1,5 +1,6 @@
 "use client";
 
+import { UnitSwitch } from "@/ui/UnitSwitch";
 import { listHeadText } from "@/words/screens/tray";
 import { type Choosing, FILTERS, type Filter, SORTS, type Sort } from "./choosing";
 
@@ -13,7 +14,10 @@ interface Props {
 /** What of the pieces is shown, found by their words, and in what order. */
 export function ListHead({ choosing, counts, onChoose }: Props) {
   return (
-    <div className="flex flex-wrap items-center gap-2 border-b border-line px-4 py-2 max-lg:flex-nowrap max-lg:overflow-x-auto">
+    <div className="relative flex flex-wrap items-center gap-2 border-b border-line px-4 py-2 max-lg:flex-nowrap max-lg:overflow-x-auto">
+      <span className="sm:hidden">
+        <UnitSwitch />
+      </span>
       <div role="group" aria-label={listHeadText.show} className="flex gap-1.5">
         {FILTERS.map((filter) => {
           const count = counts[filter];

@@ -1,10 +1,10 @@
 "use client";
 
-import { useEffect, useState } from "react";
 import { type Example } from "@demo/examples";
 import { type Piece } from "@/core/piece/piece";
 import { Dialog } from "@/ui/Dialog";
-import { loadExamples } from "../lazy-data";
+import { useTrayState } from "@/ui/tray";
+import { Examples } from "./Examples";
 import { newPieceDialogText } from "@/words/screens/tray";
 
 interface Props {
@@ -21,16 +21,9 @@ const KINDS: readonly { readonly kind: Piece["kind"]; readonly name: string; rea
 
 /** What a new piece is to be; and every form as a worked example to open and change. */
 export function NewPieceDialog({ onClose, onNew, onExample }: Props) {
-  const [examples, setExamples] = useState<readonly Example[]>([]);
-  useEffect(() => {
-    let gone = false;
-    void loadExamples().then(({ EXAMPLES }) => gone || setExamples(EXAMPLES));
-    return () => {
-      gone = true;
-    };
-  }, []);
+  const bench = useTrayState((state) => state.bench);
   return (
-    <Dialog title={newPieceDialogText.newPiece} onClose={onClose} width={680}>
+    <Dialog title={newPieceDialogText.newPiece} onClose={onClose} width={760}>
       <div className="grid gap-2 sm:grid-cols-3">
         {KINDS.map(({ kind, name, says }) => (
           <button
@@ -45,20 +38,7 @@ export function NewPieceDialog({ onClose, onNew, onExample }: Props) {
         ))}
       </div>
       <h3 className="section-head mt-4">{newPieceDialogText.orOpenAWorkedExample}</h3>
-      <ul className="grid gap-x-4 border-t border-hair sm:grid-cols-2">
-        {examples.map((example) => (
-          <li key={example.name}>
-            <button
-              type="button"
-              onClick={() => onExample(example)}
-              className="w-full border-b border-hair px-1.5 py-1.5 text-left hover:bg-hair max-lg:min-h-touch"
-            >
-              <b className="text-sm font-strong">{example.name}</b>
-              <span className="narrow block text-xs text-soft">{example.says}</span>
-            </button>
-          </li>
-        ))}
-      </ul>
+      <Examples bench={bench} onExample={onExample} />
     </Dialog>
   );
 }

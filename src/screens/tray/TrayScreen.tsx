@@ -186,7 +186,7 @@ export function TrayScreen() {
       )}
       {pieces.length === 0 ? (
         <Suspense>
-          <FirstStone onDemo={() => void layDemo()} />
+          <FirstStone onDemo={() => void layDemo()} onExample={addExample} />
         </Suspense>
       ) : null}
       {ledger && pieces.length > 0 ? (

@@ -44,6 +44,13 @@ export const firstAnswerText = {
 };
 
 export const firstStoneText = {
+  howLength: "The longest way across the stone, seen from above. Turn the stone a little in the caliper and read where it is largest.",
+  howWidth: "The widest way across, square to the length.",
+  howHeight: "From the flat back to the highest place of the dome.",
+  howLeansIn:
+    "Stand a square or a steel rule against the side. The stone touches it at the foot; where light first shows, the side leans in. Read that height.",
+  otherWays: "Other ways to begin",
+  orOpenAWorkedExample: "Or open a worked example",
   leansInAt: "Leans in at",
   startWithYourStone: "Start with your stone",
   fourNumbersGiveYouEverything:
@@ -54,7 +61,6 @@ export const firstStoneText = {
   seeTheDemoPieces: "See the demo pieces",
   openAFile: "Open a file",
   start: "Start",
-  anEmptyPlace: "an empty place",
 };
 
 export const newPieceDialogText = {
