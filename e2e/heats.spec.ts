@@ -109,7 +109,10 @@ test("three pieces share an afternoon: by when, on three lanes, step by step; a 
   await page.clock.setFixedTime(new Date("2026-11-26T12:00:00"));
   await page.goto("/");
   await page.getByRole("link", { name: "Day", exact: true }).click();
-  for (const name of ["Tern ring", "Knot ring", "Samphire ring"]) await page.getByRole("checkbox", { name }).check();
+  for (const name of ["Tern ring", "Knot ring", "Samphire ring"]) {
+    await page.getByLabel("Find a piece to add").fill(name.slice(0, 5));
+    await page.getByRole("button", { name: `+ ${name}` }).click();
+  }
   await page.getByLabel("Start at").fill("13:00");
   await expect(page.getByText("All 3 done by")).toBeVisible();
   const by = page.getByText("All 3 done by").locator("xpath=..").locator("b");
@@ -117,9 +120,17 @@ test("three pieces share an afternoon: by when, on three lanes, step by step; a 
   const finish = await by.textContent();
   await expect(page.getByRole("img", { name: /^The day: 13:00 / })).toBeVisible();
   await expect(page.getByRole("list", { name: "Pieces" }).getByRole("listitem")).toHaveCount(3);
-  await page.reload();
-  await page.getByLabel("Start at").fill("13:00");
+  await page.goto("/day");
   await expect(by).toHaveText(finish!, { timeout: 20_000 });
+  await page.getByLabel("Break at").fill("14:00");
+  await page.getByLabel("Stop at").fill("17:00");
+  await expect(page.getByText(/of work, go to tomorrow\.$/)).toBeVisible();
+  await expect(page.getByText("goes on tomorrow").first()).toBeVisible();
+  await page.getByRole("button", { name: "Knot ring: not today" }).click();
+  await page.reload();
+  await expect(page.getByLabel("Stop at")).toHaveValue("17:00");
+  await expect(page.getByRole("region", { name: "Cut before you light the torch" })).toContainText("Samphire ring");
+  await expect(page.getByRole("region", { name: "Cut before you light the torch" })).not.toContainText("Knot ring");
 
   await page.goto("/my-bench");
   await page.getByLabel("solder a heat, hands").fill("60");

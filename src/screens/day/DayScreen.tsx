@@ -1,15 +1,20 @@
 "use client";
 
 import { doneSteps } from "@/core/making/done";
-import { ArrowLeft } from "lucide-react";
-import Link from "next/link";
 import { usePathname, useSearchParams } from "next/navigation";
 import { useState } from "react";
+import { cuttingList } from "@/core/heats/cutting";
+import { handsOf, withinHours } from "@/core/making/working-day";
+import { type DoubtOf } from "@/core/piece/doubt";
+import { type Plan } from "@/core/piece/plan";
+import { type PieceRecord } from "@/store/repository";
 import { underWay } from "@/store/tray-state";
-import { NotKept } from "@/ui/NotKept";
+import { FindButton } from "@/ui/Find";
+import { NavBar } from "@/ui/NavBar";
 import { DayLanes, pieceColour } from "@/ui/DayLanes";
 import { Reckoned } from "@/ui/Reckoned";
 import { type DayPiece, type DayOfLanes, dayOfPieces } from "@/ui/day";
+import { type DayAsked, NO_DAY_ASKED, keepDay, keptDay, minutesBetween } from "@/ui/day-hours";
 import { doubtsOf } from "@/ui/doubt";
 import { HighlightProvider, useHighlight } from "@/ui/highlight";
 import { usePlans } from "@/ui/planner";
@@ -20,6 +25,9 @@ import { clockText, later } from "@/words/dates";
 import { SETTLING } from "@/words/heats";
 import { NO_DAY, minutesText, savedText } from "@/words/day";
 import { commonText } from "@/words/common";
+import { TimeField } from "./TimeField";
+import { counted } from "@/words/names";
+import { cutSolderText } from "@/words/torch";
 import { dayScreenText } from "@/words/screens/day";
 
 const PIECES = "pieces";
@@ -33,16 +41,27 @@ export function DayScreen() {
   const makes = useTrayState((state) => state.makes);
   const all = useTrayState(({ pieces }) => pieces);
   const pathname = usePathname();
-  const asked = useSearchParams().get(PIECES);
-  const [chosen, setChosen] = useState<readonly string[]>(() => asked?.split(",").filter(Boolean) ?? []);
+  const inAddress = useSearchParams().get(PIECES);
+  const [asked, setAsked] = useState<DayAsked>(() => keptDay() ?? NO_DAY_ASKED);
   useTitle(dayScreenText.theDay);
   const lying = all.filter(({ deleted }) => deleted === null);
+  const busy = lying.filter(({ id }) => (underWay(makes, id)?.done.length ?? 0) > 0).map(({ id }) => id);
+  const inHand = inAddress !== null ? inAddress.split(",").filter(Boolean) : asked.pieces.length > 0 ? asked.pieces : busy;
+  const [changed, change] = useState<readonly string[] | null>(null);
+  const chosen = (changed ?? inHand).filter((id) => lying.some((each) => each.id === id));
+  const ask = (next: Partial<DayAsked>) => {
+    const day = { ...asked, ...next };
+    setAsked(day);
+    keepDay(day);
+  };
   const choose = (id: string) => {
     const next = chosen.includes(id) ? chosen.filter((each) => each !== id) : [...chosen, id];
-    setChosen(next);
+    change(next);
+    ask({ pieces: next });
     window.history.replaceState(null, "", `${pathname}?${PIECES}=${next.join(",")}`);
   };
-  const attempts = lying.filter(({ id }) => chosen.includes(id)).map((record) => ({ record, attempt: plans.soon(record.piece, bench) }));
+  const records = chosen.map((id) => lying.find((each) => each.id === id)!);
+  const attempts = records.map((record) => ({ record, attempt: plans.soon(record.piece, bench) }));
   const pieces = attempts.flatMap(({ record, attempt }): DayPiece[] => {
     if (!attempt?.ok || !attempt.plan.tasks || plans.isSettling(record.piece, bench)) return [];
     const { plan } = attempt;
@@ -56,22 +75,14 @@ export function DayScreen() {
   return (
     <HighlightProvider>
       <main className="min-h-dvh bg-sheet">
-        <header className="flex min-h-touch flex-wrap items-center gap-2 border-b border-line px-4 py-1.5">
-          <Link href="/" className="btn max-lg:h-touch">
-            <ArrowLeft size={14} aria-hidden="true" /> {commonText.pieces}
-          </Link>
-          <h1 className="text-base font-strong">{dayScreenText.theDay}</h1>
-        </header>
-        <NotKept />
-        <fieldset className="flex flex-wrap gap-x-4 gap-y-1 border-b border-line bg-paper px-4 py-2.5 text-sm">
-          <legend className="sr-only">{dayScreenText.piecesToWorkOn}</legend>
-          {lying.map(({ id, piece }) => (
-            <label key={id} className="flex items-center gap-1.5 max-lg:min-h-touch">
-              <input type="checkbox" checked={chosen.includes(id)} onChange={() => choose(id)} className="h-4 w-4 accent-accent" />
-              {piece.name}
-            </label>
-          ))}
-        </fieldset>
+        <h1 className="sr-only">{dayScreenText.theDay}</h1>
+        <NavBar>
+          <FindButton />
+          <button type="button" className="btn print:hidden" onClick={() => window.print()}>
+            {dayScreenText.printTheDay}
+          </button>
+        </NavBar>
+        <ChosenPieces records={records} others={lying.filter(({ id }) => !chosen.includes(id))} onChoose={choose} />
         {refused.length > 0 && (
           <p role="alert" className="px-4 py-2 text-sm text-bad">
             {dayScreenText.cannotBePlannedOpenTo(refused.join(", "))}
@@ -92,79 +103,198 @@ export function DayScreen() {
             {lying.length === 0 ? dayScreenText.thereAreNoPiecesYet : dayScreenText.chooseThePiecesToWork}
           </p>
         ) : (
-          <Told day={dayOfPieces(pieces, units)} pieces={pieces.map(({ id }) => ({ id, name: names.get(id)! }))} />
+          <Told
+            day={dayOfPieces(pieces, units)}
+            pieces={pieces.map(({ id, plan, doubtOf }) => ({ id, name: names.get(id)!, plan, doubtOf }))}
+            copies={new Map(records.map(({ id, piece }) => [id, piece.copies ?? 1]))}
+            asked={asked}
+            onAsk={ask}
+          />
         )}
       </main>
     </HighlightProvider>
   );
 }
 
-/** When the day begins: as typed today, else with the next minute. */
+interface ChosenProps {
+  readonly records: readonly PieceRecord[];
+  readonly others: readonly PieceRecord[];
+  readonly onChoose: (id: string) => void;
+}
+
+/** How many pieces are offered at once. */
+const MOST_OFFERED = 8;
+
+/** What is worked on today; others are found by a part of their name, and added. */
+function ChosenPieces({ records, others, onChoose }: ChosenProps) {
+  const [typed, type] = useState("");
+  const found = others.filter(({ piece }) => piece.name.toLowerCase().includes(typed.trim().toLowerCase())).slice(0, MOST_OFFERED);
+  return (
+    <section aria-label={dayScreenText.piecesToWorkOn} className="border-b border-line bg-paper px-4 py-2.5">
+      <ul className="flex flex-wrap gap-2">
+        {records.map(({ id, piece }, i) => (
+          <li
+            key={id}
+            className="flex items-center gap-2 rounded-md border border-line bg-sheet py-1 pl-3 text-sm font-strong"
+            style={{ borderBottom: `4px solid ${pieceColour(i)}` }}
+          >
+            {piece.name}
+            <button
+              type="button"
+              className="tap px-2 font-normal text-soft hover:text-ink max-lg:min-h-touch max-lg:min-w-touch print:hidden"
+              aria-label={dayScreenText.notToday(piece.name)}
+              onClick={() => onChoose(id)}
+            >
+              ×
+            </button>
+          </li>
+        ))}
+      </ul>
+      {others.length > 0 && (
+        <div className="mt-2 flex flex-wrap items-center gap-2 print:hidden">
+          <input
+            type="search"
+            aria-label={dayScreenText.findAPiece}
+            placeholder={dayScreenText.findAPiece}
+            value={typed}
+            onChange={(event) => type(event.target.value)}
+            className="entry !w-57 !justify-start text-left !text-sm !font-normal max-lg:min-h-touch"
+          />
+          {found.map(({ id, piece }) => (
+            <button key={id} type="button" className="btn max-lg:min-h-touch" onClick={() => onChoose(id)}>
+              + {piece.name}
+            </button>
+          ))}
+        </div>
+      )}
+    </section>
+  );
+}
+
+interface ToldProps {
+  readonly day: DayOfLanes;
+  readonly pieces: readonly { readonly id: string; readonly name: string; readonly plan: Plan; readonly doubtOf: DoubtOf }[];
+  readonly copies: ReadonlyMap<string, number>;
+  readonly asked: DayAsked;
+  readonly onAsk: (asked: Partial<DayAsked>) => void;
+}
+
+/** When the day begins: as it was typed, else with the next minute. */
 function startOf(begins: string | null, now: number): number {
   if (begins === null) return now + MINUTE;
   const [hours, minutes] = begins.split(":").map(Number) as [number, number];
   return new Date(now).setHours(hours, minutes, 0, 0);
 }
 
-interface ToldProps {
-  readonly day: DayOfLanes;
-  readonly pieces: readonly { readonly id: string; readonly name: string }[];
-}
-
-function Told({ day, pieces }: ToldProps) {
+function Told({ day, pieces, copies, asked, onAsk }: ToldProps) {
   const now = useNow(MINUTE);
-  const [begins, setBegins] = useState<string | null>(null);
-  const start = startOf(begins, now);
+  const start = startOf(asked.start, now);
+  const begins = clockText(new Date(start).toISOString());
   const clock = (minutes: number) => clockText(later(start, minutes));
   if (day.told.length === 0) return <p className="px-4 py-6 text-base text-soft">{dayScreenText.allTheirStepsAreDone}</p>;
+  const { pause, stop } = asked;
+  const { today, tomorrow, finish } = withinHours(day.told, {
+    pause: pause && { from: minutesBetween(begins, pause.from), minutes: pause.minutes },
+    stop: stop === null ? null : Math.max(0, minutesBetween(begins, stop)),
+  });
   return (
     <div className="px-4 py-3 lg:px-6">
-      <label className="float-right flex items-center gap-2 text-sm">
-        {dayScreenText.startAt}
-        <input
-          type="time"
-          value={begins ?? clockText(new Date(start).toISOString())}
-          onChange={(event) => setBegins(event.target.value || null)}
-          className="entry w-31.5 !justify-start max-lg:h-touch"
+      <div className="float-right flex flex-wrap items-end gap-3 text-sm print:hidden">
+        <TimeField label={dayScreenText.startAt} value={asked.start ?? begins} onChange={(value) => onAsk({ start: value })} />
+        <TimeField
+          label={dayScreenText.breakAt}
+          value={pause?.from ?? ""}
+          onChange={(value) => onAsk({ pause: value === null ? null : { from: value, minutes: pause?.minutes ?? USUAL_BREAK } })}
         />
-      </label>
+        {pause && (
+          <label>
+            {dayScreenText.breakMinutes}
+            <input
+              type="number"
+              min={1}
+              max={240}
+              value={pause.minutes}
+              onChange={(event) => onAsk({ pause: { ...pause, minutes: Math.max(1, Number(event.target.value) || 1) } })}
+              className="entry mt-0.5 block !w-20 max-lg:h-touch"
+            />
+          </label>
+        )}
+        <TimeField label={dayScreenText.stopAt} value={stop ?? ""} onChange={(value) => onAsk({ stop: value })} />
+      </div>
       <p>
         <span className="mr-3 text-sm text-soft">
-          {pieces.length === 1 ? dayScreenText.doneBy : dayScreenText.allDoneBy(pieces.length)}
+          {tomorrow.length > 0
+            ? dayScreenText.todayUntil
+            : pieces.length === 1
+              ? dayScreenText.doneBy
+              : dayScreenText.allDoneBy(pieces.length)}
         </span>
-        <b className="text-3xl font-bold font-condensed">{clock(day.finish)}</b>
+        <b className="text-3xl font-bold font-condensed">{clock(finish)}</b>
       </p>
+      {tomorrow.length > 0 && (
+        <p className="text-sm font-strong text-warn">
+          {dayScreenText.goesToTomorrow(counted(tomorrow.length, "step"), minutesText(handsOf(tomorrow)))}
+        </p>
+      )}
       <p className="mb-3 text-sm text-soft">
         {minutesText(day.finish)}: {savedText(day)}.
         <Reckoned tasks={day.tasks} />
       </p>
-      <DayLanes tasks={day.told} finish={day.finish} begins={start} isOfSeveral={pieces.length > 1} />
+      <DayLanes tasks={today} finish={finish} begins={start} isOfSeveral={pieces.length > 1} />
       {pieces.length > 1 && (
         <ul aria-label={commonText.pieces} className="mt-1 flex flex-wrap gap-x-5 gap-y-1 text-sm">
           {pieces.map(({ id, name }, i) => (
             <li key={id} className="flex items-center gap-1.5">
               <span className="h-3 w-3 rounded-sm" style={{ background: pieceColour(i) }} /> {name},{" "}
-              <span className="text-soft">{dayScreenText.by(clock(endOf(day, id)))}</span>
+              <span className="text-soft">
+                {tomorrow.some(({ piece }) => piece === id) ? dayScreenText.goesOnTomorrow : dayScreenText.by(clock(endOf(today, id)))}
+              </span>
             </li>
           ))}
         </ul>
       )}
-      <h2 className="section-head !mt-5">{dayScreenText.stepsInOrder(day.told.length)}</h2>
-      <ol className="columns-1 gap-8 lg:columns-2">
-        {day.told.map((task) => (
-          <DayRow
-            key={`${task.piece} ${task.step}`}
-            task={task}
-            at={clock(task.start)}
-            piece={pieces.length > 1 ? pieces[task.number]!.name : null}
-          />
-        ))}
-      </ol>
+      <div className="grid gap-x-8 lg:grid-cols-[minmax(0,1fr)_280px]">
+        <div className="min-w-0">
+          <h2 className="section-head !mt-5">{dayScreenText.stepsInOrder(today.length)}</h2>
+          <ol className="columns-1 gap-8 lg:columns-2">
+            {today.map((task) => (
+              <DayRow
+                key={`${task.piece} ${task.step}`}
+                task={task}
+                at={clock(task.start)}
+                piece={pieces.length > 1 ? pieces[task.number]!.name : null}
+              />
+            ))}
+          </ol>
+        </div>
+        <CutFirst pieces={pieces} copies={copies} />
+      </div>
     </div>
   );
 }
 
-function endOf({ tasks }: DayOfLanes, piece: string): number {
+/** A break that nobody gave a length (minutes). */
+const USUAL_BREAK = 45;
+
+/** All the solder of the day's pieces, to be cut before the torch is lit. */
+function CutFirst({ pieces, copies }: Pick<ToldProps, "pieces" | "copies">) {
+  const units = useUnits();
+  return (
+    <section aria-label={dayScreenText.cutFirst}>
+      <h2 className="section-head !mt-5">{dayScreenText.cutFirst}</h2>
+      {pieces.map(({ id, name, plan, doubtOf }) => (
+        <div key={id} className="border-t border-hair py-1 text-sm leading-text">
+          {pieces.length > 1 && <b className="font-strong">{name}</b>}
+          {cuttingList(plan.heats, copies.get(id)).map((cut, i) => (
+            <p key={i}>{cutSolderText(cut, plan, units, doubtOf)}</p>
+          ))}
+        </div>
+      ))}
+    </section>
+  );
+}
+
+function endOf(tasks: DayOfLanes["told"], piece: string): number {
   return Math.max(...tasks.map((task) => (task.piece === piece ? task.start + task.hands + task.wait : 0)));
 }
 

@@ -1,4 +1,14 @@
 export const dayScreenText = {
+  printTheDay: "Print the day",
+  notToday: (piece: string) => `${piece}: not today`,
+  findAPiece: "Find a piece to add",
+  breakAt: "Break at",
+  breakMinutes: "Minutes",
+  stopAt: "Stop at",
+  todayUntil: "Today until",
+  goesToTomorrow: (steps: string, work: string) => `${steps}, ${work} of work, go to tomorrow.`,
+  goesOnTomorrow: "goes on tomorrow",
+  cutFirst: "Cut before you light the torch",
   theDay: "The day",
   piecesToWorkOn: "Pieces to work on",
   cannotBePlannedOpenTo: (refused: string) => `◆ Cannot be planned: ${refused}. Open to see why.`,
@@ -12,4 +22,9 @@ export const dayScreenText = {
   by: (clock: string) => `by ${clock}`,
   stepsInOrder: (count: number) => `Steps in order: ${count}`,
   then: (minutes: string) => `, then ${minutes}`,
+};
+
+export const timeFieldText = {
+  none: "none",
+  typeATime: "type a time, e.g. 9:30",
 };

@@ -1,0 +1,60 @@
+/** What the maker said of the day, kept on this device: the pieces, and its hours as "09:30". */
+export interface DayAsked {
+  readonly pieces: readonly string[];
+  readonly start: string | null;
+  readonly pause: { readonly from: string; readonly minutes: number } | null;
+  readonly stop: string | null;
+}
+
+export const NO_DAY_ASKED: DayAsked = { pieces: [], start: null, pause: null, stop: null };
+
+const KEY = "hoop-ledger/day";
+const TIME = /^\d\d:\d\d$/;
+
+/** What was kept; nothing of what cannot be read. */
+export function keptDay(): DayAsked | null {
+  const text = localStorage.getItem(KEY);
+  return text === null ? null : dayFrom(text);
+}
+
+export function keepDay(day: DayAsked): void {
+  localStorage.setItem(KEY, JSON.stringify(day));
+}
+
+function dayFrom(text: string): DayAsked | null {
+  const day = parsed(text);
+  if (typeof day !== "object" || day === null) return null;
+  const { pieces, start, pause, stop } = day as Partial<Record<keyof DayAsked, unknown>>;
+  const { from, minutes } = (typeof pause === "object" && pause !== null ? pause : {}) as { from?: unknown; minutes?: unknown };
+  return {
+    pieces: Array.isArray(pieces) ? pieces.filter((each) => typeof each === "string") : [],
+    start: timeFrom(start),
+    pause: timeFrom(from) !== null && typeof minutes === "number" && minutes > 0 ? { from: timeFrom(from)!, minutes } : null,
+    stop: timeFrom(stop),
+  };
+}
+
+function parsed(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return null;
+  }
+}
+
+function timeFrom(value: unknown): string | null {
+  return typeof value === "string" && TIME.test(value) ? value : null;
+}
+
+/** Minutes from one time of a day to another of the same day; below 0 where that lies before it. */
+export function minutesBetween(from: string, to: string): number {
+  const of = (time: string) => Number(time.slice(0, 2)) * 60 + Number(time.slice(3));
+  return of(to) - of(from);
+}
+
+/** A time of the day as it is typed, as "09:30": "9", "9:30", "9.30", "0930"; null for what is none. */
+export function readClock(typed: string): string | null {
+  const [, hours, minutes = "0"] = /^\s*(\d{1,2})(?:[:.]?(\d{2}))?\s*$/.exec(typed) ?? [];
+  if (hours === undefined || Number(hours) > 23 || Number(minutes) > 59) return null;
+  return `${hours.padStart(2, "0")}:${minutes.padStart(2, "0")}`;
+}
