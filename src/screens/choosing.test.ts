@@ -4,7 +4,8 @@ import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { type Make } from "@/core/piece/make";
 import { planPiece } from "@/core/piece/plan-piece";
 import { type PieceRecord } from "@/store/repository";
-import { type Choosing, chosenRecords, isToPutRight, shareDone, standingOfPiece } from "./tray/choosing";
+import { type Choosing, type KnownMakes, chosenRecords, isToPutRight, standingOfPiece } from "./tray/choosing";
+import { shareDone } from "./tray/rows";
 
 const record = (id: string): PieceRecord => ({
   id,
@@ -21,16 +22,22 @@ const ALL: Choosing = { filter: "all", sort: "changed", search: "" };
 const finished = demoMakes().find(({ piece }) => piece === "tern-ring")!;
 const first = attemptOf(limpet).plan.steps[0]!.id;
 const begun: Make = { ...finished, id: "now", piece: "limpet-pendant", finished: null, done: [{ step: first, at: finished.started }] };
-const makes = { "tern-ring": [finished], "limpet-pendant": [begun] };
+const makes: KnownMakes = { makes: { "tern-ring": [finished], "limpet-pendant": [begun] }, isWhole: true };
 const shown = (choosing: Partial<Choosing>) =>
   chosenRecords([tern, plover, limpet], { ...ALL, ...choosing }, makes, attemptOf).map(({ id }) => id);
 
 test("pieces are under way, made, or to make; one that was opened at the bench with nothing done is still to make", () => {
   expect([tern, plover, limpet].map(({ id }) => standingOfPiece(makes, id))).toEqual(["made", "to-make", "under-way"]);
-  expect(standingOfPiece({ "tern-ring": [{ ...begun, done: [] }] }, "tern-ring")).toBe("to-make");
+  expect(standingOfPiece({ makes: { "tern-ring": [{ ...begun, done: [] }] }, isWhole: true }, "tern-ring")).toBe("to-make");
   expect(shown({ filter: "under-way" })).toEqual(["limpet-pendant"]);
   expect(shown({ filter: "to-make" })).toEqual(["plover-ring"]);
   expect(shown({ filter: "made" })).toEqual(["tern-ring"]);
+});
+
+test("while makes are still read, a piece without one is not said to be still to make", () => {
+  const partly = { ...makes, isWhole: false };
+  expect([tern, plover, limpet].map(({ id }) => standingOfPiece(partly, id))).toEqual(["made", null, "under-way"]);
+  expect(chosenRecords([tern, plover], { ...ALL, filter: "to-make" }, partly, attemptOf)).toEqual([]);
 });
 
 test("what is to be put right has an error that rests on no guess, or no plan; what is not planned yet is not known", () => {
@@ -52,8 +59,9 @@ test("those under way come first and the rest as they were changed; or all by na
 });
 
 test("a making is as far as its steps are done; none that is finished or has not begun", () => {
-  expect(shareDone(begun, attemptOf(limpet))).toBeCloseTo(1 / attemptOf(limpet).plan.steps.length, 9);
-  expect(shareDone(finished, attemptOf(tern))).toBeNull();
-  expect(shareDone({ ...begun, done: [] }, attemptOf(limpet))).toBeNull();
-  expect(shareDone(begun, null)).toBeNull();
+  const { plan } = attemptOf(limpet);
+  expect(shareDone(begun, plan)).toBeCloseTo(1 / plan.steps.length, 9);
+  expect(shareDone(finished, attemptOf(tern).plan)).toBeNull();
+  expect(shareDone({ ...begun, done: [] }, plan)).toBeNull();
+  expect(shareDone(undefined, plan)).toBeNull();
 });

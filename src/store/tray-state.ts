@@ -26,6 +26,12 @@ export function underWay(makes: Makes, piece: string): Make | undefined {
   return makes[piece]?.find(isUnderWay);
 }
 
+/** The making of a piece that is under way with something done in it, if there is one. */
+export function begunMake(makes: Makes, piece: string): Make | undefined {
+  const make = underWay(makes, piece);
+  return make && make.done.length > 0 ? make : undefined;
+}
+
 export interface TrayState {
   readonly repository: Repository;
   readonly bench: BenchEntry;

@@ -1,3 +1,5 @@
+import { keepOnDevice } from "./device-switch";
+
 /** What the maker said of the day, kept on this device: the pieces, and its hours as "09:30". */
 export interface DayAsked {
   readonly pieces: readonly string[];
@@ -17,8 +19,9 @@ export function keptDay(): DayAsked | null {
   return text === null ? null : dayFrom(text);
 }
 
-export function keepDay(day: DayAsked): void {
-  localStorage.setItem(KEY, JSON.stringify(day));
+/** False where the browser takes no more. */
+export function keepDay(day: DayAsked): boolean {
+  return keepOnDevice(KEY, JSON.stringify(day));
 }
 
 function dayFrom(text: string): DayAsked | null {

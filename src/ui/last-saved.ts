@@ -1,3 +1,5 @@
+import { keepOnDevice } from "./device-switch";
+
 /** When everything on this device was last saved to a file, as far as this browser knows. */
 const KEY = "hoop-ledger/saved-at";
 
@@ -5,6 +7,7 @@ export function lastSaved(): string | null {
   return localStorage.getItem(KEY);
 }
 
-export function noteSaved(at: string): void {
-  localStorage.setItem(KEY, at);
+/** False where the browser takes no more. */
+export function noteSaved(at: string): boolean {
+  return keepOnDevice(KEY, at);
 }

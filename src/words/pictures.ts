@@ -2,16 +2,12 @@
 export const pictureText = {
   fromTheTop: "1 from the top",
   fromTheFoot: "2 from the foot",
-  long: (length: string) => `${length} long`,
-  inside: (length: string) => `${length} inside`,
   deep: (length: string) => `${length} deep`,
   seam: "seam",
   stamp: "stamp",
   drain: "drain",
-  blank: "blank",
   of: (step: string) => `Picture: ${step}`,
   onTheBlock: (joints: string) => `What lies on the block: ${joints}`,
-  aside: (length: string) => `eye ${length}`,
 };
 
 export const caliperDrawingText = {

@@ -104,7 +104,6 @@ const DRAWN_AS: Readonly<Record<PictureKind, (drawn: Drawn) => ReactNode>> = {
   "heat-bare": (drawn) => <AtHeat {...drawn} isLaid={false} />,
   push: (drawn) => <Push {...drawn} drawing={drawn.plan.drawing.settings[drawn.mount]!} inTurn />,
   set: (drawn) => <Push {...drawn} drawing={drawn.plan.drawing.settings[drawn.mount]!} inTurn={false} />,
-  none: () => null,
 };
 
 /** A figure as it is told; nothing of one that the plan has not, or that rests on a guess. */

@@ -18,8 +18,7 @@ export type PictureKind =
   | "heat"
   | "heat-bare"
   | "push"
-  | "set"
-  | "none";
+  | "set";
 
 /** The picture of each step. */
 export const PICTURES: Readonly<Record<StepCode, PictureKind>> = {

@@ -8,7 +8,7 @@ import { handsOf, withinHours } from "@/core/making/working-day";
 import { type DoubtOf } from "@/core/piece/doubt";
 import { type Plan } from "@/core/piece/plan";
 import { type PieceRecord } from "@/store/repository";
-import { underWay } from "@/store/tray-state";
+import { begunMake, underWay } from "@/store/tray-state";
 import { FindButton } from "@/ui/Find";
 import { NavBar } from "@/ui/NavBar";
 import { DayLanes, pieceColour } from "@/ui/DayLanes";
@@ -17,6 +17,7 @@ import { type DayPiece, type DayOfLanes, dayOfPieces } from "@/ui/day";
 import { type DayAsked, NO_DAY_ASKED, keepDay, keptDay, minutesBetween } from "@/ui/day-hours";
 import { doubtsOf } from "@/ui/doubt";
 import { HighlightProvider, useHighlight } from "@/ui/highlight";
+import { useNotices } from "@/ui/notices";
 import { usePlans } from "@/ui/planner";
 import { useTitle } from "@/ui/title";
 import { useTrayState, useUnits } from "@/ui/tray";
@@ -28,6 +29,7 @@ import { commonText } from "@/words/common";
 import { TimeField } from "./TimeField";
 import { counted } from "@/words/names";
 import { cutSolderText } from "@/words/torch";
+import { TROUBLE_WORDS } from "@/words/trouble";
 import { dayScreenText } from "@/words/screens/day";
 
 const PIECES = "pieces";
@@ -35,6 +37,7 @@ const MINUTE = 60_000;
 
 /** Several pieces on the bench at once: what is done when with one pair of hands, and until when. */
 export function DayScreen() {
+  const { warn } = useNotices();
   const units = useUnits();
   const plans = usePlans();
   const bench = useTrayState((state) => state.bench);
@@ -45,14 +48,14 @@ export function DayScreen() {
   const [asked, setAsked] = useState<DayAsked>(() => keptDay() ?? NO_DAY_ASKED);
   useTitle(dayScreenText.theDay);
   const lying = all.filter(({ deleted }) => deleted === null);
-  const busy = lying.filter(({ id }) => (underWay(makes, id)?.done.length ?? 0) > 0).map(({ id }) => id);
+  const busy = lying.filter(({ id }) => begunMake(makes, id) !== undefined).map(({ id }) => id);
   const inHand = inAddress !== null ? inAddress.split(",").filter(Boolean) : asked.pieces.length > 0 ? asked.pieces : busy;
   const [changed, change] = useState<readonly string[] | null>(null);
   const chosen = (changed ?? inHand).filter((id) => lying.some((each) => each.id === id));
   const ask = (next: Partial<DayAsked>) => {
     const day = { ...asked, ...next };
     setAsked(day);
-    keepDay(day);
+    if (!keepDay(day)) warn(`${TROUBLE_WORDS.full}.`);
   };
   const choose = (id: string) => {
     const next = chosen.includes(id) ? chosen.filter((each) => each !== id) : [...chosen, id];

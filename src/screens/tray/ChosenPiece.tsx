@@ -25,7 +25,7 @@ interface Props {
   readonly record: PieceRecord;
   readonly bench: BenchEntry;
   readonly units: Units;
-  /** Its making that is under way. */
+  /** Its making that is under way with something done. */
   readonly make: Make | undefined;
   readonly onOpen: () => void;
   readonly onRename: (name: string) => void;
@@ -41,7 +41,6 @@ export function ChosenPiece({ record, bench, units, make, onOpen, onRename, onDu
   const attempt = plans.soon(piece, bench);
   const [isEdited, setEdited] = useState(false);
   const standing = useStanding(piece.id);
-  const isUnderWay = make !== undefined && make.done.length > 0;
   const row = attempt?.ok ? rowOf(piece, { plan: attempt.plan, isSettling: false }, make, units, doubtsOf(record), standing) : null;
   return (
     <>
@@ -60,7 +59,7 @@ export function ChosenPiece({ record, bench, units, make, onOpen, onRename, onDu
       )}
       <p className="text-sm text-soft">{stoneAndSize(piece, doubtsOf(record))}</p>
       {piece.notes && <p className="mt-1 text-sm text-soft">{piece.notes}</p>}
-      {isUnderWay ? (
+      {make ? (
         <>
           <Link
             href={`/pieces/${piece.id}/bench`}

@@ -3,7 +3,7 @@
 import { type ReactNode, useDeferredValue, useMemo, useState } from "react";
 import { type Attempt } from "@/formats/attempt";
 import { type PieceRecord } from "@/store/repository";
-import { type Makes, underWay } from "@/store/tray-state";
+import { type Makes, begunMake } from "@/store/tray-state";
 import { useKeys } from "@/ui/keys";
 import { usePlans } from "@/ui/planner";
 import { saveFile } from "@/ui/save-file";
@@ -15,7 +15,8 @@ import { ChosenPiece } from "./ChosenPiece";
 import { ListHead } from "./ListHead";
 import { PieceList, type Stepped } from "./PieceList";
 import { TrayDrawing } from "./TrayDrawing";
-import { type Choosing, type Filter, type Standing, chosenRecords, isToPutRight, shareDone, standingOfPiece } from "./choosing";
+import { type Choosing, type Filter, type Standing, chosenRecords, isToPutRight, standingOfPiece } from "./choosing";
+import { shareDone } from "./rows";
 
 interface Props {
   readonly pieces: readonly PieceRecord[];
@@ -40,11 +41,16 @@ export function Home({ pieces, onOpen, onRemove, act, aside }: Props) {
   const [asked, choose] = useState<string | null>(null);
   const [choosing, setChoosing] = useState<Choosing>({ filter: "all", sort: "under-way", search: "" });
   const listed = useMemo(
-    () => chosenRecords(pieces, choosing, makes, ({ piece }) => plans.soon(piece, bench)),
-    [pieces, choosing, makes, plans, bench],
+    () => chosenRecords(pieces, choosing, { makes, isWhole: areMakesWhole }, ({ piece }) => plans.soon(piece, bench)),
+    [pieces, choosing, makes, areMakesWhole, plans, bench],
   );
   const attemptOf = ({ piece }: PieceRecord) => plans.soon(piece, bench);
   const chosen = listed.find(({ id }) => id === asked) ?? listed[0] ?? null;
+  /** Whether pieces that are not shown may yet turn out to be asked for. */
+  const isStillLooking = (filter: Filter): boolean => {
+    if (filter === "to-put-right") return pieces.some((record) => attemptOf(record) === null);
+    return filter !== "all" && !areMakesWhole;
+  };
   const [stepped, setStepped] = useState<Stepped | null>(null);
   const step = (by: 1 | -1) => {
     const next = listed[listed.findIndex(({ id }) => id === chosen?.id) + by];
@@ -65,7 +71,10 @@ export function Home({ pieces, onOpen, onRemove, act, aside }: Props) {
         chosen={chosen?.id ?? null}
         onChoose={choose}
         onOpen={onOpen}
-        shares={(record) => shareDone(underWay(makes, record.id), attemptOf(record))}
+        shares={(record) => {
+          const attempt = attemptOf(record);
+          return attempt?.ok ? shareDone(begunMake(makes, record.id), attempt.plan) : null;
+        }}
       />
       <div className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start lg:grid-cols-[minmax(0,1fr)_280px] xl:grid-cols-[minmax(0,1fr)_348px]">
         <section aria-label={commonText.pieces} className="min-w-0 overflow-x-auto">
@@ -85,6 +94,11 @@ export function Home({ pieces, onOpen, onRemove, act, aside }: Props) {
               stepped={stepped}
             />
           )}
+          {isStillLooking(choosing.filter) && (
+            <p role="status" className="px-5 py-2 text-sm text-soft">
+              {homeText.stillLooking}
+            </p>
+          )}
           {!isWhole && <p className="px-5 py-2 text-sm text-soft">{homeText.readingTheRestOfYour}</p>}
         </section>
         <aside className="border-line px-5 py-3.5 max-lg:contents lg:border-l">
@@ -100,7 +114,7 @@ export function Home({ pieces, onOpen, onRemove, act, aside }: Props) {
                 record={chosen}
                 bench={bench}
                 units={units}
-                make={underWay(makes, chosen.id)}
+                make={begunMake(makes, chosen.id)}
                 onOpen={() => onOpen(chosen.id)}
                 onRename={(name) => void act(() => tray.rename(chosen.id, name))}
                 onDuplicate={() => void act(() => tray.duplicate(chosen))}
@@ -130,7 +144,7 @@ const MOST_LOOKED_THROUGH = 200;
 /** How many pieces each filter shows; null where not all that it takes is known yet. */
 function countsOf({ pieces, makes, areMakesWhole, isWhole, attemptOf }: Counted): Readonly<Record<Filter, number | null>> {
   const isKnown = areMakesWhole && isWhole;
-  const standings = pieces.map(({ id }) => standingOfPiece(makes, id));
+  const standings = pieces.map(({ id }) => standingOfPiece({ makes, isWhole: areMakesWhole }, id));
   const of = (standing: Standing) => (isKnown ? standings.filter((each) => each === standing).length : null);
   const wrong = isWhole && pieces.length <= MOST_LOOKED_THROUGH ? pieces.map((each) => isToPutRight(each, attemptOf(each))) : [null];
   return {

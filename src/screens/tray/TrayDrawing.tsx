@@ -74,7 +74,7 @@ export function TrayDrawing({ records, bench, chosen, onChoose, onOpen, shares }
         </defs>
         <rect width={wholeWidth} height={HEIGHT} fill="url(#tray-squares)" />
         <text x={16} y={18} fontSize={12} fill="var(--color-soft)">
-          {trayDrawingText.onTheTrayAllTo(inInches ? trayDrawingText.n14In : trayDrawingText.n5Mm)}
+          {trayDrawingText.onTheTrayAllTo(inInches ? trayDrawingText.quarterInch : trayDrawingText.fiveMillimetres)}
         </text>
         {lying.map(({ record, drawn }, i) => {
           const { piece } = record;

@@ -23,7 +23,7 @@ import { loadDemoMakes, loadDemoPieces, loadExamples, loadFiles } from "../lazy-
 import { loadLedger } from "../lazy-screens";
 import { useNotices } from "@/ui/notices";
 import { RepositoryError } from "@/store/repository";
-import { type Makes, underWay } from "@/store/tray-state";
+import { type Makes, begunMake } from "@/store/tray-state";
 import { counted } from "@/words/names";
 import { NEW_NAMES } from "@/words/piece-name";
 import { commonText } from "@/words/common";
@@ -105,7 +105,7 @@ export function TrayScreen() {
       const { DEMO_PIECES } = await loadDemoPieces();
       await tray.readMakesOf(DEMO_PIECES.map(({ id }) => id));
       const known = tray.store.getState().makes;
-      const busy = DEMO_PIECES.filter(({ id }) => (underWay(known, id)?.done.length ?? 0) > 0 && pieces.some((each) => each.id === id));
+      const busy = DEMO_PIECES.filter(({ id }) => begunMake(known, id) !== undefined && pieces.some((each) => each.id === id));
       if (busy.length === 0) await clearDemo();
       else askToClear(busy.map(({ name }) => name));
     });
@@ -134,7 +134,7 @@ export function TrayScreen() {
           void loadFiles().then(async ({ everythingText, everythingName }) => {
             const now = new Date();
             saveFile(everythingName(now), await everythingText(tray.store.getState().repository, bench));
-            noteSaved(now.toISOString());
+            if (!noteSaved(now.toISOString())) warn(trayScreenText.notNoted);
             setSaved((times) => times + 1);
           })
         }

@@ -1,7 +1,6 @@
-import { doneSteps } from "@/core/making/done";
-import { type Make, isUnderWay } from "@/core/piece/make";
+import { isUnderWay } from "@/core/piece/make";
 import { type Attempt } from "@/formats/attempt";
-import { type Makes, underWay } from "@/store/tray-state";
+import { type Makes, begunMake } from "@/store/tray-state";
 import { type PieceRecord } from "@/store/repository";
 import { doubtsOf } from "@/ui/doubt";
 import { stoneAndSize } from "./rows";
@@ -14,11 +13,17 @@ export type Sort = "under-way" | "changed" | "name";
 export const FILTERS: readonly Filter[] = ["all", "under-way", "to-make", "made", "to-put-right"];
 export const SORTS: readonly Sort[] = ["under-way", "changed", "name"];
 
-/** Whether it has a making that is under way with something done, a finished one, or neither. */
-export function standingOfPiece(makes: Makes, piece: string): Standing {
-  const make = underWay(makes, piece);
-  if (make && make.done.length > 0) return "under-way";
-  return makes[piece]?.some((each) => !isUnderWay(each)) ? "made" : "to-make";
+/** Makes as far as they are read: `isWhole` once they are all. */
+export interface KnownMakes {
+  readonly makes: Makes;
+  readonly isWhole: boolean;
+}
+
+/** Whether it has a making that is under way with something done, a finished one, or neither; null while a making of it may still be read. */
+export function standingOfPiece({ makes, isWhole }: KnownMakes, piece: string): Standing | null {
+  if (begunMake(makes, piece)) return "under-way";
+  if (makes[piece]?.some((each) => !isUnderWay(each))) return "made";
+  return isWhole ? "to-make" : null;
 }
 
 /** Whether something is wrong with a piece: it cannot be planned, or its plan has an error that rests on no guess. Null while it is not planned. */
@@ -39,7 +44,7 @@ export interface Choosing {
 export function chosenRecords(
   records: readonly PieceRecord[],
   { filter, sort, search }: Choosing,
-  makes: Makes,
+  makes: KnownMakes,
   attemptOf: (record: PieceRecord) => Attempt | null,
 ): readonly PieceRecord[] {
   const words = search.toLowerCase().split(/\s+/).filter(Boolean);
@@ -49,7 +54,7 @@ export function chosenRecords(
   return sort === "changed" ? found : [...found].sort(ORDER[sort](makes));
 }
 
-function isOf(filter: Filter, record: PieceRecord, makes: Makes, attemptOf: (record: PieceRecord) => Attempt | null): boolean {
+function isOf(filter: Filter, record: PieceRecord, makes: KnownMakes, attemptOf: (record: PieceRecord) => Attempt | null): boolean {
   if (filter === "all") return true;
   if (filter === "to-put-right") return isToPutRight(record, attemptOf(record)) === true;
   return standingOfPiece(makes, record.id) === filter;
@@ -61,17 +66,10 @@ function textOf(record: PieceRecord): string {
 }
 
 /** Sorting is stable: what is alike stays as it was changed last. */
-const ORDER: Readonly<Record<Exclude<Sort, "changed">, (makes: Makes) => (a: PieceRecord, b: PieceRecord) => number>> = {
+const ORDER: Readonly<Record<Exclude<Sort, "changed">, (makes: KnownMakes) => (a: PieceRecord, b: PieceRecord) => number>> = {
   "under-way": (makes) => {
     const rank = ({ id }: PieceRecord) => (standingOfPiece(makes, id) === "under-way" ? 0 : 1);
     return (a, b) => rank(a) - rank(b);
   },
   name: () => (a, b) => a.piece.name.localeCompare(b.piece.name, "en"),
 };
-
-/** How far a making is, as a share of its steps; null where none is under way. */
-export function shareDone(make: Make | undefined, attempt: Attempt | null): number | null {
-  if (!make || make.finished !== null || make.done.length === 0 || !attempt?.ok) return null;
-  const { steps } = attempt.plan;
-  return steps.length === 0 ? null : doneSteps(steps, make.done).size / steps.length;
-}

@@ -95,7 +95,7 @@ export function rowOf(
     next: isSettling && isUnderWay(make) ? "" : nextStep(plan, make, units, doubtOf),
     isUnderWay: isUnderWay(make),
     level: stopped || gravest?.level === "error" ? "error" : gravest ? "warning" : null,
-    share: isUnderWay(make) && make ? doneSteps(plan.steps, make.done).size / Math.max(1, plan.steps.length) : null,
+    share: shareDone(make, plan),
     findingAt: stopped ? "strip" : gravest ? cellOf(gravest) : null,
     finding: stopped ? sayRemedy(stopped, units).what : gravest ? sayFinding(gravest, plan, units).what : null,
   };
@@ -154,8 +154,13 @@ function heatsCell(plan: Plan): Pick<PieceRow, "heats" | "heatsLevel"> {
   return { heats: [plan.heatPlan.status === "impossible" ? "—" : String(plan.heats.length), text], heatsLevel: level };
 }
 
-function isUnderWay(make: Make | undefined | null): boolean {
+function isUnderWay(make: Make | undefined | null): make is Make {
   return !!make && make.finished === null && make.done.length > 0;
+}
+
+/** How far a making is, as a share of its steps; null where none is under way with something done. */
+export function shareDone(make: Make | undefined | null, { steps }: Pick<Plan, "steps">): number | null {
+  return isUnderWay(make) && steps.length > 0 ? doneSteps(steps, make.done).size / steps.length : null;
 }
 
 function nextStep(plan: Plan, make: Make | undefined | null, units: Units, doubtOf: DoubtOf): string {

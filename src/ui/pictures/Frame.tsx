@@ -46,13 +46,18 @@ export function Frame({ width, height, box, label, margin = 8, shapes, words }: 
   );
 }
 
-/** What holds all of these. */
-export function around(...boxes: readonly Box[]): Box {
+/** Boxes one beside the other, so many mm apart: how far each is moved along x, and what holds them all. */
+export function sideBySide(boxes: readonly Box[], apart: number): { readonly moves: readonly number[]; readonly box: Box } {
+  const lefts = boxes.map((_, i) => boxes.slice(0, i).reduce((all, { left, right }) => all + right - left + apart, 0));
+  const last = boxes.at(-1)!;
   return {
-    left: Math.min(...boxes.map(({ left }) => left)),
-    right: Math.max(...boxes.map(({ right }) => right)),
-    low: Math.min(...boxes.map(({ low }) => low)),
-    high: Math.max(...boxes.map(({ high }) => high)),
+    moves: boxes.map(({ left }, i) => lefts[i]! - left),
+    box: {
+      left: 0,
+      right: lefts.at(-1)! + last.right - last.left,
+      low: Math.min(...boxes.map(({ low }) => low)),
+      high: Math.max(...boxes.map(({ high }) => high)),
+    },
   };
 }
 

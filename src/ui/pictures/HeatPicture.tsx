@@ -1,12 +1,13 @@
 "use client";
 
-import { type Box } from "@/core/geometry/curve";
+import { type Curve, boxOf } from "@/core/geometry/curve";
 import { type StepCode, isHeating } from "@/core/making/step";
-import { type Plan, type PlannedHeat, type PlannedJoint, hoopIn } from "@/core/piece/plan";
+import { type Plan, type PlannedHeat, type PlannedJoint, bailIn, hoopIn } from "@/core/piece/plan";
 import { type SolderPlace, solderPlaces } from "@/core/piece/solder-places";
+import { Shape } from "../Drawing";
 import { type Shown, Pallions, SettingAbove, boxAbove } from "./Above";
 import { HoopAlong, boxAlong } from "./Along";
-import { Frame, type Pixels, around } from "./Frame";
+import { Frame, type Pixels, sideBySide } from "./Frame";
 
 interface Props extends Pixels {
   readonly plan: Plan;
@@ -21,10 +22,25 @@ export function HeatPicture({ plan, heat, label, isLaid = true, ...size }: Props
   const joints = heat.joints.flatMap((id) => plan.joints.filter((joint) => joint.id === id));
   const places = isLaid ? joints.map((joint, i) => ({ joint, side: heat.solder[i]?.size[0] ?? 0, places: solderPlaces(plan, joint) })) : [];
   const isAlong = joints.some((joint) => isOnHoop(plan, joint));
+  const bail = bailIn(plan)?.drawn;
+  const isBailAlone = bail && heat.flame.every(({ part }) => plan.parts.some(({ id, mount }) => id === part && mount === null));
+  if (isBailAlone) return <Front front={bail.front} label={label} {...size} />;
   return isAlong ? (
     <Along plan={plan} heat={heat} label={label} laid={places} {...size} />
   ) : (
     <Above plan={plan} heat={heat} joints={joints} label={label} laid={places} {...size} />
+  );
+}
+
+/** What a setting hangs by, before it is joined to it. */
+function Front({ front, label, ...size }: Pixels & { readonly front: readonly Curve[]; readonly label: string }) {
+  return (
+    <Frame
+      {...size}
+      label={label}
+      box={boxOf(front[0]!)}
+      shapes={() => <Shape curves={front} fill="url(#metal)" stroke="var(--color-metal-edge)" />}
+    />
   );
 }
 
@@ -35,9 +51,7 @@ interface Laid {
 
 /** Whether a joint is of the hoop, so that the piece is seen along the finger. */
 function isOnHoop(plan: Plan, joint: PlannedJoint): boolean {
-  const isOfHoop = (id: string) =>
-    plan.parts.some((part) => part.id === id && (part.kind === "hoop" || part.kind === "strand" || part.kind === "bridge"));
-  return hoopIn(plan) !== null && joint.parts.some(isOfHoop);
+  return hoopIn(plan) !== null && joint.parts.some((id) => plan.parts.some((part) => part.id === id && part.mount === null));
 }
 
 interface ViewProps extends Pixels {
@@ -78,16 +92,15 @@ function Above({ plan, heat, joints, label, laid, ...size }: ViewProps & { reado
   const own = mounts.length > 0 ? mounts : Object.keys(plan.drawing.settings).slice(0, 1);
   const views = own.map((id) => ({ id, shown: shownIn(plan, heat, id), drawing: plan.drawing.settings[id]! }));
   const boxes = views.map(({ drawing, shown }) => boxAbove(drawing, shown));
-  const lefts = boxes.map((_, i) => boxes.slice(0, i).reduce((all, box) => all + box.right - box.left + BESIDE, 0));
-  const moved = boxes.map((box, i): Box => ({ ...box, left: lefts[i]!, right: lefts[i]! + box.right - box.left }));
+  const { moves, box } = sideBySide(boxes, BESIDE);
   return (
     <Frame
       {...size}
-      box={around(...moved)}
+      box={box}
       label={label}
       shapes={() =>
         views.map(({ id, shown, drawing }, i) => (
-          <g key={id} transform={`translate(${lefts[i]! - boxes[i]!.left} 0)`}>
+          <g key={id} transform={`translate(${moves[i]!} 0)`}>
             <SettingAbove drawing={drawing} shown={shown} fill="stone" />
             {laid.map(({ places, side }, n) =>
               joints[n]!.mount === id || joints[n]!.mount === null ? (

@@ -1,5 +1,5 @@
 import { type Plan, hoopIn } from "@/core/piece/plan";
-import { Frame, type Pixels, around } from "./Frame";
+import { Frame, type Pixels, sideBySide } from "./Frame";
 import { SettingAbove, boxAbove } from "./Above";
 import { HoopAlong, boxAlong } from "./Along";
 
@@ -35,15 +35,15 @@ export function PiecePicture({ plan, label, fill, ...size }: Props) {
     layers: layers.map(({ part }) => part),
   }));
   const boxes = all.map((drawing, i) => boxAbove(drawing, shown[i]!));
-  const lefts = boxes.map((_, i) => boxes.slice(0, i).reduce((sum, box) => sum + box.right - box.left + BESIDE, 0));
+  const { moves, box } = sideBySide(boxes, BESIDE);
   return (
     <Frame
       {...size}
       label={label}
-      box={around(...boxes.map((box, i) => ({ ...box, left: lefts[i]!, right: lefts[i]! + box.right - box.left })))}
+      box={box}
       shapes={() =>
         all.map((drawing, i) => (
-          <g key={ids[i]} transform={`translate(${lefts[i]! - boxes[i]!.left} 0)`}>
+          <g key={ids[i]} transform={`translate(${moves[i]!} 0)`}>
             <SettingAbove drawing={drawing} shown={shown[i]!} fill={fill} />
           </g>
         ))

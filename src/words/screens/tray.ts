@@ -87,14 +87,15 @@ export const pieceListText = {
 
 export const trayDrawingText = {
   onTheTrayAllTo: (square: string) => `On the tray, all to one scale; a square is ${square}`,
-  n14In: "1/4 in",
-  n5Mm: "5 mm",
+  quarterInch: "1/4 in",
+  fiveMillimetres: "5 mm",
   theStonesOnTheTray: "The stones on the tray",
   tray: "Tray",
   noPlan: "no plan",
 };
 
 export const trayScreenText = {
+  notNoted: "The file is saved. This device is full: the date is not noted.",
   deleted: (name: string) => `Deleted: ${name}`,
   putBack: "Put back",
   openFile: "Open file",
@@ -142,6 +143,7 @@ export const keptHereText = {
 };
 
 export const homeText = {
+  stillLooking: "Looking through the rest of your pieces.",
   close: "Close",
   noneIsFound: "No piece is found so. Show all, or search for less.",
   readingTheRestOfYour: "Reading the rest of your pieces",
