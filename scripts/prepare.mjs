@@ -6,7 +6,6 @@ import { bin, must, root } from "./children.mjs";
 import { findChromium } from "./chromium.mjs";
 
 const made = join(root, ".build");
-const lockFolder = join(made, "lock");
 
 /**
  * Ends the command with a sentence where a folder cannot be written, never with a stack.
@@ -56,13 +55,16 @@ function hashOf(files) {
 const wait = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
 
 /**
- * Does something while no other command on this checkout does. One that died holding the lock has lost it.
+ * Does something while no other command on this checkout does the same. One that died holding the lock has lost it.
+ * Each product has its own lock: planning from the command line does not wait for the app to be built.
  * @template T
+ * @param {string} name
  * @param {() => Promise<T>} work
  * @returns {Promise<T>}
  */
-async function alone(work) {
+async function alone(name, work) {
   orSay(() => mkdirSync(made, { recursive: true }));
+  const lockFolder = join(made, `${name}.lock`);
   const holder = join(lockFolder, "pid");
   for (let isSaid = false; ;) {
     try {
@@ -76,7 +78,7 @@ async function alone(work) {
           throw error;
         });
     }
-    if (!isHeld(holder)) rmSync(lockFolder, { recursive: true, force: true });
+    if (!isHeld(lockFolder)) rmSync(lockFolder, { recursive: true, force: true });
     else {
       if (!isSaid) console.error("Waiting for another command to get ready");
       isSaid = true;
@@ -93,10 +95,10 @@ async function alone(work) {
   }
 }
 
-/** A lock without a number yet is being taken: it is given a moment. @param {string} holder */
-function isHeld(holder) {
+/** A lock without a number yet is being taken: it is given a moment. @param {string} lockFolder */
+function isHeld(lockFolder) {
   try {
-    const pid = Number(readFileSync(holder, "utf8"));
+    const pid = Number(readFileSync(join(lockFolder, "pid"), "utf8"));
     if (pid > 0) process.kill(pid, 0);
     return true;
   } catch (error) {
@@ -118,7 +120,7 @@ async function unlessMade(name, files, product, work) {
   const hash = hashOf(files);
   const isMade = () => existsSync(join(root, product)) && existsSync(stamp) && readFileSync(stamp, "utf8") === hash;
   if (isMade()) return;
-  await alone(async () => {
+  await alone(name, async () => {
     if (isMade()) return;
     await work();
     orSay(() => writeFileSync(stamp, hash));
@@ -141,7 +143,7 @@ function isInstalled() {
 
 export async function install() {
   if (isInstalled()) return;
-  await alone(async () => {
+  await alone("install", async () => {
     if (isInstalled()) return;
     console.error("Installing packages");
     await must("npm", ["ci", "--no-audit", "--no-fund", "--loglevel=error"], { quiet: true });
