@@ -107,15 +107,50 @@ test("everything is saved with its makes, cleared, and restored as it was", asyn
   expect(await everything()).toBe(before);
 });
 
-test("cards of several pieces are printed for a class, each with a name and blanks to measure", async ({ page }) => {
+test("a class gets a sheet of everybody's blanks, one list of metal, and a card for each with their name and finger", async ({ page }) => {
   await page.goto("/");
   await page.getByRole("link", { name: "Print cards" }).click();
-  await page.getByRole("checkbox", { name: "Tern ring" }).check();
-  await page.getByRole("checkbox", { name: "Kelp ring" }).check();
-  await expect(page.getByRole("article")).toHaveCount(2);
-  const tern = page.getByRole("article", { name: "Card of Tern ring" });
-  await expect(tern).toContainText("Bezel: what you cut, wanted 46.05 mm");
-  await expect(tern).toContainText("Name");
-  await page.getByRole("checkbox", { name: /for a class/ }).uncheck();
-  await expect(tern).not.toContainText("wanted 46.05");
+  await page.getByRole("button", { name: "+ Tern ring" }).click();
+  await expect(page.getByRole("article", { name: "Card of Tern ring" })).toHaveCount(1);
+  await page.getByText("For a class", { exact: true }).click();
+  await expect(page.getByText("Say who makes it: paste a list, or give how many.")).toBeVisible();
+  await page.getByLabel(/Names and finger sizes/).fill("Ada, 54\nBo US 7\nCy 99");
+  await page.getByLabel("More, without a name").fill("1");
+  const sheet = page.getByRole("article", { name: "Tern ring, for a class" });
+  await expect(sheet.getByRole("row", { name: "1 Ada EU 54 59.1 mm" })).toBeVisible();
+  await expect(sheet.getByRole("row", { name: "2 Bo US 7 59.6 mm" })).toBeVisible();
+  await expect(sheet.getByRole("row", { name: "3 Cy ______ ______" })).toBeVisible();
+  await expect(sheet).toContainText("Sheet 0.60 mm, sterling4 of 18.7 × 14.7 mm");
+  await expect(sheet).toContainText("Where something is not measured yet, the piece's own value is counted here.");
+  await expect(page.getByRole("region", { name: "The class" }).getByRole("alert")).toContainText(
+    "Cy: 99 is not a finger size. Type one in EU, or with its system, e.g. EU 54.",
+  );
+  const cards = page.getByRole("article", { name: "Card of Tern ring" });
+  await expect(cards).toHaveCount(4);
+  await expect(cards.nth(1)).toContainText("Name Bo");
+  await expect(cards.nth(1)).toContainText("US 7, inside 17.32 mm");
+  await expect(cards.nth(3)).toContainText("EU ______, inside ______ mm");
+  await expect(cards.nth(0)).toContainText("Bezel: what you cut, wanted 46.05 mm");
+  await page.reload();
+  await expect(page.getByLabel(/Names and finger sizes/)).toHaveValue("Ada, 54\nBo US 7\nCy 99");
+  await page.getByText("Labels", { exact: true }).click();
+  await expect(page.getByRole("region", { name: "Label of Tern ring" })).toContainText("chrysoprase, 16.0 × 12.0");
+});
+
+test("where a piece's card is one page, so is that of a class", async ({ page }) => {
+  const pieces = ["tern-ring", "dotterel-ring", "knot-ring", "marram-ring"].join(",");
+  await page.goto(`/cards?pieces=${pieces}&as=class`);
+  await page.getByLabel("More, without a name").fill("1");
+  const cards = page.getByRole("article", { name: /^Card of/ });
+  await expect(cards).toHaveCount(4);
+  for (const [paper, page1] of [
+    ["A4", 297],
+    ["Letter", 279.4],
+  ] as const) {
+    await page.emulateMedia({ media: "screen" });
+    await page.getByRole("button", { name: paper }).click();
+    await page.emulateMedia({ media: "print" });
+    const tall = await cards.evaluateAll((all) => all.map((each) => (each.getBoundingClientRect().height * 25.4) / 96));
+    for (const each of tall) expect(each).toBeLessThanOrEqual(page1 + 0.1);
+  }
 });

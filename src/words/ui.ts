@@ -2,6 +2,10 @@ export const cautionsText = {
   cautions: "Cautions",
 };
 
+export const chosenPiecesText = {
+  findAPiece: "Find a piece to add",
+};
+
 export const dayLanesText = {
   theDay: (tasks: string) => `The day: ${tasks}`,
 };

@@ -1,13 +1,13 @@
 "use client";
 
-import { type BentWire } from "@/core/earring/ear-wire";
-import { type DrawnEye, type DrawnHang } from "@/core/bail/hanging";
+import { type DrawnHang } from "@/core/bail/hanging";
 import { type Point, nearestStation } from "@/core/geometry/outline";
 import { type Spot, turned } from "@/core/bail/hang";
 import { boxOf } from "@/core/geometry/curve";
 import { type Piece } from "@/core/piece/piece";
 import { bailIn } from "@/core/piece/plan";
 import { DragHandle } from "@/ui/DragHandle";
+import { BailShape, type DrawnBail, EarWireFront, HungShapes, reachOf, turnOf } from "@/ui/pictures/Hung";
 import { Knob, Millimetres, NARROW, type Scale, Shape, Sheet, Word, scaleFor, scaleText } from "@/ui/Drawing";
 import { StoneFill } from "@/ui/StoneFill";
 import { usePlan } from "@/ui/plan";
@@ -20,8 +20,6 @@ import { FromTheSide } from "./FromTheSide";
 import { putEye } from "./fields";
 import { type bailView } from "./view";
 import { bailDrawingText } from "@/words/screens/bail";
-
-type Drawn = NonNullable<ReturnType<typeof bailIn>>["drawn"];
 
 interface Props {
   readonly size: Size;
@@ -123,31 +121,6 @@ export function BailDrawing({ size, piece, mount, view }: Props) {
   );
 }
 
-/** Degrees that a setting's plane is turned by as it hangs: its balance comes under its eye. */
-function turnOf({ eyes, balance }: DrawnHang): number {
-  const [[px, py], [bx, by]] = [eyes[0]!.pivot, eyes.length > 1 ? eyes[1]!.pivot : balance];
-  return -90 - (Math.atan2(by - py, bx - px) * 180) / Math.PI;
-}
-
-/** How far it reaches from where it hangs, in mm. */
-function reachOf(edge: Parameters<typeof boxOf>[0], hang: DrawnHang, { front, boreAt, pastEdge, ring, earWire }: Drawn) {
-  const turn = (turnOf(hang) * Math.PI) / 180;
-  const [px, py] = hang.eyes[0]!.pivot;
-  const { left, right, low, high } = boxOf(edge);
-  const far = Math.max(...[left, right].flatMap((x) => [low, high].map((y) => Math.hypot(x, y))));
-  const [mx, my] = [(left + right) / 2 - px, (low + high) / 2 - py];
-  const middle = mx * Math.cos(turn) - my * Math.sin(turn);
-  const below = mx * Math.sin(turn) + my * Math.cos(turn);
-  const [halfWide, halfTall] = [Math.min(far, Math.max(right - left, high - low) / 2), Math.max(right - left, high - low) / 2];
-  const bail = boxOf(front[0]!);
-  return {
-    left: Math.max(halfWide - middle, bail.right),
-    right: Math.max(halfWide + middle, bail.right),
-    up: (earWire?.height ?? Math.max(bail.high - boreAt, (ring?.top ?? 0) - pastEdge)) + 0.5,
-    down: -below + halfTall,
-  };
-}
-
 /** Half of how long the plate is down the plumb line, for the view from the side. */
 function lengthAlong(edge: Parameters<typeof boxOf>[0], hang: DrawnHang): number {
   const { left, right, low, high } = boxOf(edge);
@@ -157,7 +130,7 @@ function lengthAlong(edge: Parameters<typeof boxOf>[0], hang: DrawnHang): number
 
 interface SettingProps {
   readonly hang: DrawnHang;
-  readonly drawn: Drawn;
+  readonly drawn: DrawnBail;
   readonly mount: string;
   readonly isShown: boolean;
   readonly perMm: number;
@@ -178,13 +151,7 @@ function HangingSetting({ hang, drawn, mount, isShown, perMm }: SettingProps) {
           strokeDasharray="3 3"
         />
       )}
-      {hang.eyes.map((eye, i) => (
-        <BailShape key={i} eye={eye} shape={drawn} fill="url(#metal)" stroke="var(--color-metal-edge)" lights="bail" />
-      ))}
-      {drawn.ring &&
-        hang.eyes.map((eye, i) => (
-          <BailShape key={i} eye={eye} shape={drawn.ring!} fill="url(#metal)" stroke="var(--color-metal-edge)" lights="ring" />
-        ))}
+      <HungShapes hang={hang} drawn={drawn} />
       <Shape curve={plan.plateEdge} fill="var(--color-metal-pale)" stroke="var(--color-metal-edge)" lights="plate" />
       <Shape curve={plan.wallOutside} fill="var(--color-metal-bright)" stroke="var(--color-metal-mid)" lights="wall" />
       <Shape curve={plan.stone} fill={`url(#stone-${mount})`} stroke="var(--color-shade)" lights="stone" />
@@ -195,43 +162,6 @@ function HangingSetting({ hang, drawn, mount, isShown, perMm }: SettingProps) {
       {isShown && <TiltScale hang={hang} perMm={perMm} />}
       {isShown && <EyeHandle hang={hang} mount={mount} />}
     </>
-  );
-}
-
-interface BailShapeProps {
-  readonly eye: DrawnEye;
-  readonly shape: Pick<Drawn, "front">;
-  readonly fill: string;
-  readonly stroke: string;
-  readonly strokeDasharray?: string;
-  readonly className?: string;
-  readonly lights?: string;
-}
-
-/** What it hangs by, seen from the front: straight out of the edge. */
-function BailShape({ eye: { edge, pivot }, shape: { front }, lights, ...look }: BailShapeProps) {
-  const long = Math.hypot(pivot[0] - edge[0], pivot[1] - edge[1]) || 1;
-  const [nx, ny] = [(pivot[0] - edge[0]) / long, (pivot[1] - edge[1]) / long];
-  return (
-    <g transform={`matrix(${-ny} ${nx} ${nx} ${ny} ${edge[0]} ${edge[1]})`}>
-      <Shape curves={front} {...look} {...(lights !== undefined && { lights })} />
-    </g>
-  );
-}
-
-/** An ear wire from the front, where its ring hangs in it: its eye and its bow lie one behind the other. */
-function EarWireFront({ wire: { wire, height } }: { readonly wire: BentWire }) {
-  return (
-    <rect
-      x={-wire / 2}
-      y={-wire}
-      width={wire}
-      height={height + wire}
-      rx={wire / 2}
-      fill="url(#metal)"
-      stroke="var(--color-metal-edge)"
-      vectorEffect="non-scaling-stroke"
-    />
   );
 }
 

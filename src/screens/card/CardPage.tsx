@@ -1,24 +1,21 @@
 "use client";
 
-import { Millimetres, Shape, scaleText } from "@/ui/Drawing";
-import { StoneFill } from "@/ui/StoneFill";
-import { type CautionCode } from "@/core/making/step";
+import { type AskedReading, type CautionCode, type Step } from "@/core/making/step";
 import { type Level } from "@/core/measure/finding";
-import { type Doubt, type DoubtOf, doubtAmong } from "@/core/piece/doubt";
-import { around } from "@/ui/setting-layout";
+import { type DoubtOf, doubtAmong } from "@/core/piece/doubt";
 import { cuttingList } from "@/core/heats/cutting";
 import { type Plan, type PlannedHeat } from "@/core/piece/plan";
 import { type Piece } from "@/core/piece/piece";
 import { findingText } from "@/words/findings";
 import { cardRows, cardSteps } from "@/words/card";
 import { fullDayText } from "@/words/dates";
-import { DOUBTS } from "@/words/doubt";
 import { cutSolderText, sayTorch } from "@/words/torch";
 import { ASKED } from "@/words/making";
 import { flameName, namesIn, capital } from "@/words/names";
 import { degrees, lengthUnit, showTemperature, type Units } from "@/words/show";
 import { CAUTIONS, CAUTIONS_DEFER, STAGE_TITLES, copiesText, figureText } from "@/words/steps";
 import { commonText } from "@/words/common";
+import { CardDrawing, WornDrawing } from "./CardDrawing";
 import { cardPageText } from "@/words/screens/card";
 
 /** What is printed of what there is to say; notes, of what another school would do, stay on the screen. */
@@ -32,30 +29,41 @@ interface PageProps {
   readonly revision: number;
   /** ISO; empty where it is not known. */
   readonly changed: string;
-  /** Whether it has a line for a name, and blanks for what is measured. */
-  readonly isForClass?: boolean;
+  /** Whose it is in a class, empty where that is to be written in; with blanks for what is measured. Left out where it is no class. */
+  readonly maker?: string;
 }
 
-/** A card of more than so many steps, a finding counted as two, is set smaller: one page then holds it, or two that of a large piece. */
-const LONG = 36;
+/**
+ * How a card is set: one of more lines smaller, so that one page holds it; one that takes two pages anyway no smaller than it must be. A finding and a
+ * heat count as two lines.
+ */
+const SET: readonly { readonly upTo: number; readonly as: string }[] = [
+  { upTo: 47, as: "" },
+  { upTo: 66, as: "card-long" },
+  { upTo: 80, as: "card-long card-dense" },
+  { upTo: Infinity, as: "card-long" },
+];
+/** Lines that a name, and the head of what is measured, take in a class. */
+const CLASS_LINES = 4;
 
 /** A piece's card: all of it on one page, safe in grey; a large piece's on two. */
-export function CardPage({ piece, plan, units, doubtOf, revision, changed, isForClass = false }: PageProps) {
+export function CardPage({ piece, plan, units, doubtOf, revision, changed, maker }: PageProps) {
   const cautions = cautionsOf(plan);
   const copies = copiesText(piece.copies);
   const lines = cardSteps(plan, units, doubtOf);
   const findings = plan.findings.filter(({ at, level }) => !doubtOf(at) && LEVELS[level] !== null);
+  const asked = maker === undefined ? [] : plan.steps.flatMap((step) => step.reads.map((read) => ({ step, read })));
+  const rows = cardRows(piece, plan, units, doubtOf);
+  const ofClass = maker === undefined ? 0 : asked.length + CLASS_LINES;
+  const long = lines.length + rows.length + 2 * (findings.length + plan.heats.length) + ofClass;
   return (
-    <article
-      className={`card-page ${lines.length + 2 * findings.length > LONG ? "card-long" : ""}`}
-      aria-label={cardPageText.cardOf(piece.name)}
-    >
+    <article className={`card-page ${SET.find(({ upTo }) => long <= upTo)!.as}`} aria-label={cardPageText.cardOf(piece.name)}>
       <CardHead piece={piece} revision={revision} changed={changed} />
-      {isForClass && <NameLine />}
+      {maker !== undefined && <NameLine name={maker} />}
       <div className="card-columns grid grid-cols-[1fr_76mm] gap-[5mm]">
-        <table className="w-full">
+        <table className="w-full self-start">
           <tbody>
-            {cardRows(piece, plan, units, doubtOf).map(({ label, text, sum, doubt }, i) => (
+            {rows.map(({ label, text, sum, doubt }, i) => (
               <tr key={i} className="border-t border-print-line align-top">
                 <th scope="row" className="w-[22mm] py-[0.8mm] text-left font-strong">
                   {label}
@@ -69,7 +77,7 @@ export function CardPage({ piece, plan, units, doubtOf, revision, changed, isFor
             ))}
           </tbody>
         </table>
-        <div className="flex flex-wrap content-start justify-center gap-[4mm]">
+        <div className="flex flex-wrap content-start items-end justify-center gap-[3mm]">
           {piece.mounts.map(({ id }) => (
             <CardDrawing
               key={id}
@@ -82,6 +90,7 @@ export function CardPage({ piece, plan, units, doubtOf, revision, changed, isFor
               )}
             />
           ))}
+          <WornDrawing plan={plan} doubtOf={doubtOf} />
         </div>
       </div>
       <CardHeats plan={plan} copies={piece.copies ?? 1} units={units} doubtOf={doubtOf} />
@@ -110,39 +119,44 @@ export function CardPage({ piece, plan, units, doubtOf, revision, changed, isFor
           <b>{cardPageText.notes}</b> {piece.notes}
         </p>
       )}
-      {isForClass && <Blanks plan={plan} units={units} doubtOf={doubtOf} />}
+      {asked.length > 0 && <Blanks asked={asked} plan={plan} units={units} doubtOf={doubtOf} />}
       <CardCautions cautions={cautions} />
     </article>
   );
 }
 
-function NameLine() {
+function NameLine({ name }: { readonly name: string }) {
   return (
-    <p className="mb-[2mm] flex items-end gap-[2mm]">
-      {commonText.name} <span className="inline-block h-[6mm] w-[70mm] border-b border-print-ink" /> {cardPageText.date}{" "}
+    <p className="mb-[1mm] flex items-end gap-[2mm]">
+      {commonText.name} <b className="inline-flex h-[6mm] w-[70mm] items-end border-b border-print-ink">{name}</b> {cardPageText.date}{" "}
       <span className="inline-block h-[6mm] w-[35mm] border-b border-print-ink" />
     </p>
   );
 }
 
+interface BlanksProps {
+  readonly asked: readonly { readonly step: Step; readonly read: AskedReading }[];
+  readonly plan: Plan;
+  readonly units: Units;
+  readonly doubtOf: DoubtOf;
+}
+
 /** What is read off the metal on the way, each with what is wanted and a blank to write in. */
-function Blanks({ plan, units, doubtOf }: { readonly plan: Plan; readonly units: Units; readonly doubtOf: DoubtOf }) {
-  const asked = plan.steps.flatMap((step) => step.reads.map((read) => ({ step, read })));
-  if (asked.length === 0) return null;
+function Blanks({ asked, plan, units, doubtOf }: BlanksProps) {
   return (
     <section aria-label={commonText.measured}>
       <h2>{commonText.measured}</h2>
-      <ul className="columns-2 gap-[5mm]">
+      <ul className="card-fine columns-3 gap-[5mm]">
         {asked.map(({ step, read }) => {
           const figure = plan.figures[read.figure];
           const wanted = figure && !doubtOf(read.figure) ? cardPageText.wanted(figureText(read.figure, figure, units)) : "";
           return (
-            <li key={`${step.id} ${read.figure}`} className="flex items-end gap-[1.5mm] break-inside-avoid py-[0.6mm]">
+            <li key={`${step.id} ${read.figure}`} className="flex items-end gap-[1.5mm] break-inside-avoid ">
               <span className="min-w-0 flex-1">
                 {STAGE_TITLES[step.stage]}: {ASKED[read.kind].toLowerCase()}
                 {wanted}
               </span>
-              <span className="inline-block h-[4.5mm] w-[16mm] border-b border-print-ink" /> {lengthUnit(units)}
+              <span className="inline-block h-[4.2mm] w-[11mm] border-b border-print-ink" /> {lengthUnit(units)}
             </li>
           );
         })}
@@ -157,124 +171,6 @@ function CardHead({ piece, revision, changed }: { readonly piece: Piece; readonl
       <h1>{piece.name}</h1>
       <p>{cardPageText.revision(fullDayText(changed), revision)}</p>
     </header>
-  );
-}
-
-const CARD_TIMES = [3, 2.5, 2, 1.5] as const;
-/** Of the only setting, and of one of several, two side by side. */
-const ROOM_MM = { only: { width: 76, height: 72 }, several: { width: 36, height: 36 } } as const;
-/** The drawing's own frame is in millimetres; its size on paper gives the scale. */
-const CARD_SCALE = { times: 1, perMm: 1 } as const;
-const GAP_MM = 4;
-
-interface DrawingProps {
-  readonly plan: Plan;
-  readonly mount: string;
-  readonly isOnly: boolean;
-  readonly doubt: Doubt | null;
-}
-
-/** A setting's plan and section, at the largest plain scale that fits the card. */
-function CardDrawing({ plan, mount, isOnly, doubt }: DrawingProps) {
-  const { plan: top, section } = plan.drawing.settings[mount]!;
-  const room = ROOM_MM[isOnly ? "only" : "several"];
-  const what = top.seam ? cardPageText.planWithTheSeamAnd : cardPageText.planAndSection;
-  const name = isOnly ? what : namesIn(plan).setting(mount);
-  const box = around(top.plateEdge, top.layers);
-  const [wide, tall] = [box.right - box.left, box.high - box.low];
-  const sectionTall = section.top + section.plate.thickness;
-  const [width, height] = [Math.max(wide, 2 * section.plate.half) + 4, tall + sectionTall + GAP_MM + 4];
-  const times = CARD_TIMES.find((each) => width * each <= room.width && height * each <= room.height) ?? 1;
-  const fit = Math.min(times, room.width / width, room.height / height);
-  return (
-    <figure className="text-center" style={{ width: `${room.width}mm` }}>
-      <svg
-        width={`${width * fit}mm`}
-        height={`${height * fit}mm`}
-        viewBox={`0 0 ${width} ${height}`}
-        role="img"
-        aria-label={isOnly ? cardPageText.planAndSectionHeading : cardPageText.planAndSectionOf(name)}
-        className="mx-auto"
-      >
-        <StoneFill material="agate" id="card-stone" />
-        <Millimetres x={2 - box.left + (width - 4 - wide) / 2} y={box.high + 2} scale={CARD_SCALE}>
-          <Shape curve={top.plateEdge} fill="var(--color-white)" stroke="var(--color-print-ink)" strokeWidth={0.8} />
-          {top.layers.flatMap(({ id, middles, balls, width }) =>
-            balls.length > 0
-              ? balls.map(({ at, radius }, i) => (
-                  <circle
-                    key={`${id}${i}`}
-                    cx={at[0]}
-                    cy={at[1]}
-                    r={radius}
-                    fill="var(--color-print-wash)"
-                    stroke="var(--color-print-ink)"
-                    strokeWidth={0.08}
-                  />
-                ))
-              : middles.map((points, i) => (
-                  <g key={`${id}${i}`}>
-                    <Shape points={points} open fill="none" stroke="var(--color-print-ink)" strokeWidth={width} vectorEffect="none" />
-                    <Shape
-                      points={points}
-                      open
-                      fill="none"
-                      stroke="var(--color-print-wash)"
-                      strokeWidth={width * 0.8}
-                      vectorEffect="none"
-                    />
-                  </g>
-                )),
-          )}
-          <Shape curve={top.wallOutside} fill="var(--color-print-hair)" stroke="var(--color-print-ink)" strokeWidth={0.8} />
-          <Shape curve={top.stone} fill="url(#card-stone)" stroke="var(--color-print-ink)" strokeWidth={0.8} />
-          {top.seam && (
-            <line
-              x1={top.seam.x}
-              y1={top.seam.y}
-              x2={top.seam.x + top.seam.nx * 1.2}
-              y2={top.seam.y + top.seam.ny * 1.2}
-              stroke="var(--color-black)"
-              strokeWidth={1.6}
-              vectorEffect="non-scaling-stroke"
-            />
-          )}
-        </Millimetres>
-        <Millimetres x={width / 2} y={height - 2 - section.plate.thickness} scale={CARD_SCALE}>
-          <Shape
-            points={[
-              [-section.plate.half, -section.plate.thickness],
-              [section.plate.half, -section.plate.thickness],
-              [section.plate.half, 0],
-              [-section.plate.half, 0],
-            ]}
-            fill="var(--color-print-hair)"
-            stroke="var(--color-print-ink)"
-            strokeWidth={0.8}
-          />
-          <Shape
-            points={[...section.stone, ...section.stone.map(([x, y]) => [-x, y] as const).reverse()]}
-            fill="url(#card-stone)"
-            stroke="var(--color-print-ink)"
-            strokeWidth={0.8}
-          />
-          {([1, -1] as const).map((side) => (
-            <Shape
-              key={side}
-              points={section.folded.map(([x, y]) => [side * x, y] as const)}
-              open
-              fill="none"
-              stroke="var(--color-print-ink)"
-              strokeWidth={1.6}
-            />
-          ))}
-        </Millimetres>
-      </svg>
-      <figcaption className="card-fine text-print-ink">
-        {capital(name)}, {fit === times ? scaleText({ times, perMm: times }) : cardPageText.timesLifeSize(fit.toFixed(2))}
-        {doubt && <b className="block">{cardPageText.theDrawingIsAGuess(DOUBTS[doubt])}</b>}
-      </figcaption>
-    </figure>
   );
 }
 

@@ -32,7 +32,7 @@ export function CardScreen({ onBack }: { readonly onBack: () => void }) {
         <Link href={`/pieces/${piece.id}/bench`} className="btn">
           {commonText.atTheBench}
         </Link>
-        <Link href={`/cards?pieces=${piece.id}`} className="btn">
+        <Link href={`/cards?pieces=${piece.id}&as=class`} className="btn">
           {cardScreenText.forAClass}
         </Link>
         <span className="flex-1" />

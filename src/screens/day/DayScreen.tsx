@@ -7,10 +7,10 @@ import { cuttingList } from "@/core/heats/cutting";
 import { handsOf, withinHours } from "@/core/making/working-day";
 import { type DoubtOf } from "@/core/piece/doubt";
 import { type Plan } from "@/core/piece/plan";
-import { type PieceRecord } from "@/store/repository";
 import { begunMake, underWay } from "@/store/tray-state";
 import { FindButton } from "@/ui/Find";
 import { NavBar } from "@/ui/NavBar";
+import { ChosenPieces } from "@/ui/ChosenPieces";
 import { DayLanes, pieceColour } from "@/ui/DayLanes";
 import { Reckoned } from "@/ui/Reckoned";
 import { type DayPiece, type DayOfLanes, dayOfPieces } from "@/ui/day";
@@ -85,7 +85,14 @@ export function DayScreen() {
             {dayScreenText.printTheDay}
           </button>
         </NavBar>
-        <ChosenPieces records={records} others={lying.filter(({ id }) => !chosen.includes(id))} onChoose={choose} />
+        <ChosenPieces
+          label={dayScreenText.piecesToWorkOn}
+          leaveOut={dayScreenText.notToday}
+          colourOf={pieceColour}
+          records={records}
+          others={lying.filter(({ id }) => !chosen.includes(id))}
+          onChoose={choose}
+        />
         {refused.length > 0 && (
           <p role="alert" className="px-4 py-2 text-sm text-bad">
             {dayScreenText.cannotBePlannedOpenTo(refused.join(", "))}
@@ -116,61 +123,6 @@ export function DayScreen() {
         )}
       </main>
     </HighlightProvider>
-  );
-}
-
-interface ChosenProps {
-  readonly records: readonly PieceRecord[];
-  readonly others: readonly PieceRecord[];
-  readonly onChoose: (id: string) => void;
-}
-
-/** How many pieces are offered at once. */
-const MOST_OFFERED = 8;
-
-/** What is worked on today; others are found by a part of their name, and added. */
-function ChosenPieces({ records, others, onChoose }: ChosenProps) {
-  const [typed, type] = useState("");
-  const found = others.filter(({ piece }) => piece.name.toLowerCase().includes(typed.trim().toLowerCase())).slice(0, MOST_OFFERED);
-  return (
-    <section aria-label={dayScreenText.piecesToWorkOn} className="border-b border-line bg-paper px-4 py-2.5">
-      <ul className="flex flex-wrap gap-2">
-        {records.map(({ id, piece }, i) => (
-          <li
-            key={id}
-            className="flex items-center gap-2 rounded-md border border-line bg-sheet py-1 pl-3 text-sm font-strong"
-            style={{ borderBottom: `4px solid ${pieceColour(i)}` }}
-          >
-            {piece.name}
-            <button
-              type="button"
-              className="tap px-2 font-normal text-soft hover:text-ink max-lg:min-h-touch max-lg:min-w-touch print:hidden"
-              aria-label={dayScreenText.notToday(piece.name)}
-              onClick={() => onChoose(id)}
-            >
-              ×
-            </button>
-          </li>
-        ))}
-      </ul>
-      {others.length > 0 && (
-        <div className="mt-2 flex flex-wrap items-center gap-2 print:hidden">
-          <input
-            type="search"
-            aria-label={dayScreenText.findAPiece}
-            placeholder={dayScreenText.findAPiece}
-            value={typed}
-            onChange={(event) => type(event.target.value)}
-            className="entry !w-57 !justify-start text-left !text-sm !font-normal max-lg:min-h-touch"
-          />
-          {found.map(({ id, piece }) => (
-            <button key={id} type="button" className="btn max-lg:min-h-touch" onClick={() => onChoose(id)}>
-              + {piece.name}
-            </button>
-          ))}
-        </div>
-      )}
-    </section>
   );
 }
 

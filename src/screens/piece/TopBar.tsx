@@ -1,5 +1,6 @@
 "use client";
 
+import { stoneSize } from "@/words/stone-size";
 import { ChevronLeft, Redo2, Undo2 } from "lucide-react";
 import Link from "next/link";
 import { Suspense, lazy, useState } from "react";
@@ -15,7 +16,6 @@ import { JOURNAL_FULL, TROUBLE_WORDS } from "@/words/trouble";
 import { useDoubt } from "@/ui/doubt";
 import { ifSure } from "@/words/doubt";
 import { andOthers } from "@/words/settings";
-import { stoneSize } from "./stages";
 import { type Undoing } from "./undo";
 import { commonText } from "@/words/common";
 import { topBarText } from "@/words/screens/piece";

@@ -8,8 +8,9 @@ import { type DoubtOf, doubtAmong } from "@/core/piece/doubt";
 import { figureOf } from "@/core/measure/figure";
 import { type Level } from "@/core/measure/finding";
 import { ifSure } from "@/words/doubt";
-import { SHAPE_NAMES, SYSTEM_NAMES, counted } from "@/words/names";
+import { SYSTEM_NAMES, counted } from "@/words/names";
 import { type Rounding, type Units, showFigure, showLength } from "@/words/show";
+import { stoneSize } from "@/words/stone-size";
 import { sayBack } from "@/words/backs";
 import { bareIn } from "@/words/steps";
 import { wallStock } from "@/words/wall-stock";
@@ -165,21 +166,6 @@ function wallResult(plan: Plan, id: string, units: Units): string {
   const { name, size, sense } = wallStock(plan, id, units);
   const thickness = showLength(plan.settled.mounts[id]!.wall.thickness, "measured", units);
   return name === "strip" ? stagesText.strip(size, thickness) : `${name} ${size}, ${sense}`;
-}
-
-export function stoneSize(outline: Piece["mounts"][number]["stone"]["outline"], units: Units): string {
-  switch (outline.shape) {
-    case "round":
-      return stagesText.round(showLength(outline.diameter, "blank", units));
-    case "triangle":
-      return stagesText.side(SHAPE_NAMES.triangle, showLength(outline.side, "blank", units));
-    case "free":
-      return `${SHAPE_NAMES.free}, ${counted(outline.points.length, "point")}`;
-    default: {
-      const size = `${showLength(outline.length, "blank", units)} × ${showLength(outline.width, "blank", units)}`;
-      return outline.shape === "oval" ? size : `${size} ${SHAPE_NAMES[outline.shape]}`;
-    }
-  }
 }
 
 /** "4 heats, all hold", or what moves in them. */

@@ -12,7 +12,7 @@ import { useSession, useWhileHeld } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
 import { counted } from "@/words/names";
 import { type Units, showLength, withUnit } from "@/words/show";
-import { stoneSize } from "../piece/stages";
+import { stoneSize } from "@/words/stone-size";
 import { useFreeForm } from "./FreePoints";
 import { pointsKey, stoneOf, takeOutline } from "./fields";
 import { commonText } from "@/words/common";

@@ -46,6 +46,16 @@ export function Frame({ width, height, box, label, margin = 8, shapes, words }: 
   );
 }
 
+/** The least box round several. */
+export function boxRound(boxes: readonly Box[]): Box {
+  return {
+    left: Math.min(...boxes.map(({ left }) => left)),
+    right: Math.max(...boxes.map(({ right }) => right)),
+    low: Math.min(...boxes.map(({ low }) => low)),
+    high: Math.max(...boxes.map(({ high }) => high)),
+  };
+}
+
 /** Boxes one beside the other, so many mm apart: how far each is moved along x, and what holds them all. */
 export function sideBySide(boxes: readonly Box[], apart: number): { readonly moves: readonly number[]; readonly box: Box } {
   const lefts = boxes.map((_, i) => boxes.slice(0, i).reduce((all, { left, right }) => all + right - left + apart, 0));
@@ -53,10 +63,9 @@ export function sideBySide(boxes: readonly Box[], apart: number): { readonly mov
   return {
     moves: boxes.map(({ left }, i) => lefts[i]! - left),
     box: {
+      ...boxRound(boxes),
       left: 0,
       right: lefts.at(-1)! + last.right - last.left,
-      low: Math.min(...boxes.map(({ low }) => low)),
-      high: Math.max(...boxes.map(({ high }) => high)),
     },
   };
 }

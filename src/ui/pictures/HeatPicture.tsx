@@ -7,7 +7,8 @@ import { type SolderPlace, solderPlaces } from "@/core/piece/solder-places";
 import { Shape } from "../Drawing";
 import { type Shown, Pallions, SettingAbove, boxAbove } from "./Above";
 import { HoopAlong, boxAlong } from "./Along";
-import { Frame, type Pixels, sideBySide } from "./Frame";
+import { Frame, type Pixels, boxRound, sideBySide } from "./Frame";
+import { HungShapes, boxHung } from "./Hung";
 
 interface Props extends Pixels {
   readonly plan: Plan;
@@ -90,8 +91,15 @@ const BESIDE = 4;
 function Above({ plan, heat, joints, label, laid, ...size }: ViewProps & { readonly joints: readonly PlannedJoint[] }) {
   const mounts = [...new Set(joints.map(({ mount }) => mount))].filter((id) => id !== null);
   const own = mounts.length > 0 ? mounts : Object.keys(plan.drawing.settings).slice(0, 1);
-  const views = own.map((id) => ({ id, shown: shownIn(plan, heat, id), drawing: plan.drawing.settings[id]! }));
-  const boxes = views.map(({ drawing, shown }) => boxAbove(drawing, shown));
+  const isBailThere = heat.flame.some(({ part }) => plan.parts.some(({ id, mount }) => id === part && mount === null));
+  const bail = isBailThere ? bailIn(plan)?.drawn : undefined;
+  const views = own.map((id) => ({
+    ...{ id, shown: shownIn(plan, heat, id), drawing: plan.drawing.settings[id]! },
+    hang: bail?.hangs.find(({ mount }) => mount === id),
+  }));
+  const boxes = views.map(({ drawing, shown, hang }) =>
+    boxRound([boxAbove(drawing, shown), ...(bail && hang ? hang.eyes.map((eye) => boxHung(eye, bail)) : [])]),
+  );
   const { moves, box } = sideBySide(boxes, BESIDE);
   return (
     <Frame
@@ -99,8 +107,9 @@ function Above({ plan, heat, joints, label, laid, ...size }: ViewProps & { reado
       box={box}
       label={label}
       shapes={() =>
-        views.map(({ id, shown, drawing }, i) => (
+        views.map(({ id, shown, drawing, hang }, i) => (
           <g key={id} transform={`translate(${moves[i]!} 0)`}>
+            {bail && hang && <HungShapes hang={hang} drawn={bail} />}
             <SettingAbove drawing={drawing} shown={shown} fill="stone" />
             {laid.map(({ places, side }, n) =>
               joints[n]!.mount === id || joints[n]!.mount === null ? (

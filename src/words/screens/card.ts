@@ -7,12 +7,6 @@ export const cardPageText = {
   date: "Date",
   wanted: (figure: string) => `, wanted ${figure}`,
   revision: (fullDayText: string, revision: number) => `${fullDayText}, revision ${revision}`,
-  planWithTheSeamAnd: "plan with the seam, and section",
-  planAndSection: "plan and section",
-  planAndSectionHeading: "Plan and section",
-  planAndSectionOf: (name: string) => `Plan and section of ${name}`,
-  timesLifeSize: (fit: string) => `${fit} times life size`,
-  theDrawingIsAGuess: (doubts: string) => `○ ${doubts}: the drawing is a guess`,
   cutFirst: "Cut first:",
   flame: (flame: string, body: string) => `Flame: ${flame} ${body}`,
   hold: (hold: string) => `Hold: ${hold}`,
@@ -27,11 +21,47 @@ export const cardScreenText = {
 
 export const cardsScreenText = {
   cards: "Cards",
-  print: (cards: string) => `Print ${cards}`,
-  cardsPlural: "cards",
-  forAClassLinesFor: "for a class: lines for name and measurements",
-  printLabel: "Print",
+  forAClass: "For a class",
+  labels: "Labels",
+  print: "Print",
+  whatIsPrinted: "What is printed",
+  leaveOut: (piece: string) => `Leave out ${piece}`,
+  chooseWhatToPrint: "Choose the pieces to print.",
   piecesToPrint: "Pieces to print",
   workingOut: (name: string) => `Working out ${name}`,
   cannotBePlannedOpenIt: (name: string) => `${name} cannot be planned: open it to put it right.`,
+};
+
+export const classPagesText = {
+  theClass: "The class",
+  classOf: (name: string) => `${name}, for a class`,
+  namesAndSizes: (system: string) => `Names and finger sizes, one line each; a size without a system is ${system}`,
+  example: "Ada, 54\nBo, US 7\nCy",
+  moreWithoutAName: "More, without a name",
+  standardLosses: "Losses are the standard values, not your own: nobody else's hands are known.",
+  sayWhoMakesIt: "Say who makes it: paste a list, or give how many.",
+  makers: (makers: string) => `For a class: ${makers}`,
+  number: "Number",
+  fingerSize: "Finger size",
+  blank: (part: string) => `${part}, blank`,
+  metal: "Metal for everybody",
+  withGuesses: "○ Where something is not measured yet, the piece's own value is counted here.",
+  solder: "Solder for everybody, to cut first",
+};
+
+export const labelSheetText = {
+  labels: "Labels",
+  ofEach: "Of each piece",
+  labelOf: (name: string) => `Label of ${name}`,
+};
+
+export const cardDrawingText = {
+  alongTheFinger: "along the finger",
+  asItHangs: "as it hangs",
+  planWithTheSeamAnd: "plan with the seam, and section",
+  planAndSection: "plan and section",
+  planAndSectionHeading: "Plan and section",
+  planAndSectionOf: (name: string) => `Plan and section of ${name}`,
+  timesLifeSize: (fit: string) => `${fit} times life size`,
+  theDrawingIsAGuess: (doubts: string) => `○ ${doubts}: the drawing is a guess`,
 };

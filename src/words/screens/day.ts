@@ -1,7 +1,6 @@
 export const dayScreenText = {
   printTheDay: "Print the day",
   notToday: (piece: string) => `${piece}: not today`,
-  findAPiece: "Find a piece to add",
   breakAt: "Break at",
   breakMinutes: "Minutes",
   stopAt: "Stop at",

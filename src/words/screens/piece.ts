@@ -73,8 +73,6 @@ export const stagesText = {
   post: (lengthIn: string, earringMass: string) => `post ${lengthIn}, ${earringMass}`,
   earWire: (lengthIn: string, tilt: string) => `ear wire ${lengthIn}, ${tilt}`,
   strip: (size: string, thickness: string) => `strip ${size} × ${thickness}`,
-  round: (diameter: string) => `${diameter} round`,
-  side: (triangle: string, side: string) => `${triangle}, side ${side}`,
 };
 
 export const undoText = {

@@ -1,0 +1,66 @@
+"use client";
+
+import { useState } from "react";
+import { type PieceRecord } from "@/store/repository";
+import { chosenPiecesText } from "@/words/ui";
+
+interface Props {
+  /** What they are chosen for. */
+  readonly label: string;
+  /** How leaving one out is told, by its name. */
+  readonly leaveOut: (piece: string) => string;
+  /** The colour that each is told by elsewhere; of its place in the list. */
+  readonly colourOf?: (place: number) => string;
+  readonly records: readonly PieceRecord[];
+  readonly others: readonly PieceRecord[];
+  readonly onChoose: (id: string) => void;
+}
+
+/** How many pieces are offered at once. */
+const MOST_OFFERED = 8;
+
+/** Pieces chosen for something; others are found by a part of their name, and added. */
+export function ChosenPieces({ label, leaveOut, colourOf, records, others, onChoose }: Props) {
+  const [typed, type] = useState("");
+  const found = others.filter(({ piece }) => piece.name.toLowerCase().includes(typed.trim().toLowerCase())).slice(0, MOST_OFFERED);
+  return (
+    <section aria-label={label} className="border-b border-line bg-paper px-4 py-2.5">
+      <ul className="flex flex-wrap gap-2">
+        {records.map(({ id, piece }, i) => (
+          <li
+            key={id}
+            className="flex items-center gap-2 rounded-md border border-line bg-sheet py-1 pl-3 text-sm font-strong"
+            style={colourOf && { borderBottom: `4px solid ${colourOf(i)}` }}
+          >
+            {piece.name}
+            <button
+              type="button"
+              className="tap px-2 font-normal text-soft hover:text-ink max-lg:min-h-touch max-lg:min-w-touch print:hidden"
+              aria-label={leaveOut(piece.name)}
+              onClick={() => onChoose(id)}
+            >
+              ×
+            </button>
+          </li>
+        ))}
+      </ul>
+      {others.length > 0 && (
+        <div className="mt-2 flex flex-wrap items-center gap-2 print:hidden">
+          <input
+            type="search"
+            aria-label={chosenPiecesText.findAPiece}
+            placeholder={chosenPiecesText.findAPiece}
+            value={typed}
+            onChange={(event) => type(event.target.value)}
+            className="entry !w-57 !justify-start text-left !text-sm !font-normal max-lg:min-h-touch"
+          />
+          {found.map(({ id, piece }) => (
+            <button key={id} type="button" className="btn max-lg:min-h-touch max-sm:nth-[n+4]:hidden" onClick={() => onChoose(id)}>
+              + {piece.name}
+            </button>
+          ))}
+        </div>
+      )}
+    </section>
+  );
+}
