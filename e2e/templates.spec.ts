@@ -13,8 +13,13 @@ test("templates are opened from the plate, seen at true size once the screen is 
 }) => {
   await page.goto("/pieces/turnstone-ring/plate");
   await page.getByRole("link", { name: "Templates at true size" }).click();
+  await expect(page.getByRole("heading", { name: "Templates, enlarged" })).toBeVisible();
+  const sheets = page.getByRole("region", { name: "On paper" });
+  await expect(sheets.getByRole("img")).toHaveCount(1);
+  await expect(sheets.getByRole("img")).toHaveAccessibleName(/^Sheet 1: Bezel, 46\.05.*; Plate.*; Hoop's blank/);
+  await page.getByText("Life size", { exact: true }).click();
   await expect(page.getByRole("heading", { name: "Templates, about life size" })).toBeVisible();
-  await expect(page.getByRole("heading", { level: 2 })).toContainText([
+  await expect(page.getByRole("listitem").getByRole("heading", { level: 2 })).toContainText([
     "Bezel, 46.05",
     "Plate, blank 22.7 × 18.7",
     "Rope",
@@ -34,6 +39,7 @@ test("templates are opened from the plate, seen at true size once the screen is 
   await edge.press("ArrowLeft");
   await expect(edge).toHaveAttribute("aria-valuenow", String(Math.round((perMm - 0.01) * 1000) / 1000));
   await page.reload();
+  await page.getByText("Life size", { exact: true }).click();
   await expect(page.getByText("The screen size is set.")).toBeVisible();
   const plate = (await page.getByRole("img", { name: /^Plate/ }).boundingBox())!;
   expect(plate.width / (perMm - 0.01)).toBeCloseTo(22.74 + 4, 0);

@@ -25,6 +25,8 @@ interface Props<T extends string> {
 const COLUMNS = {
   usual: "grid-cols-[1fr_96px]",
   joint: "grid-cols-[1fr_112px] lg:max-xl:grid-cols-[1fr_92px]",
+  /** One of so many joints that each must be low. */
+  jointLow: "grid-cols-[1fr_112px] lg:grid-cols-[1fr_82px]",
   wide: "grid-cols-[1fr_132px]",
 } as const;
 
@@ -49,12 +51,13 @@ export function ChoiceField<T extends string>({
   const choose = useCallback((next: string) => void Promise.resolve(chosen.current(next as T)).then(setProblem), []);
   const text = shown ?? options.find((option) => option.value === value)?.text ?? value;
   const id = useId();
+  const isLow = width === "jointLow";
   return (
     <div
       className={`grid items-center gap-x-2 border-t border-hair py-px max-lg:py-1 ${COLUMNS[width]} ${isHighlighted ? "field-lit" : ""}`}
       {...handlers}
     >
-      <div className="text-sm leading-tight">
+      <div className={`text-sm leading-tight ${isLow ? "font-condensed xl:truncate" : ""}`}>
         {explains ? (
           <Explained word={explains} id={id}>
             {label}
@@ -69,7 +72,16 @@ export function ChoiceField<T extends string>({
         )}
       </div>
       <Suspense fallback={<div className="entry justify-between text-sm font-medium">{text}</div>}>
-        <ChoiceSelect id={id} name={label} isHinted={hint !== undefined} value={value} text={text} options={options} onChoose={choose} />
+        <ChoiceSelect
+          id={id}
+          name={label}
+          isHinted={hint !== undefined}
+          isLow={isLow}
+          value={value}
+          text={text}
+          options={options}
+          onChoose={choose}
+        />
       </Suspense>
       {problem && (
         <p role="alert" className="col-span-2 pt-1 text-xs leading-snug text-bad">

@@ -10,6 +10,7 @@ interface Props {
   readonly id: string;
   readonly name: string;
   readonly isHinted: boolean;
+  readonly isLow: boolean;
   readonly value: string;
   readonly text: string;
   readonly options: readonly { readonly value: string; readonly text: string }[];
@@ -19,7 +20,7 @@ interface Props {
 /** The list that drops down. It is drawn anew only when what it says changes: `onChoose` must stay the same. */
 export const ChoiceSelect = memo(ChoiceSelectNow, (a, b) => JSON.stringify(a) === JSON.stringify(b));
 
-function ChoiceSelectNow({ id, name, isHinted, value, text, options, onChoose }: Props) {
+function ChoiceSelectNow({ id, name, isHinted, isLow, value, text, options, onChoose }: Props) {
   const nonce = useNonce();
   return (
     <Select.Root value={value} onValueChange={onChoose}>
@@ -27,7 +28,7 @@ function ChoiceSelectNow({ id, name, isHinted, value, text, options, onChoose }:
         aria-labelledby={id}
         aria-describedby={isHinted ? `${id}-hint` : undefined}
         data-field={name}
-        className="entry justify-between text-sm font-medium"
+        className={`entry justify-between text-sm font-medium ${isLow ? "lg:!h-6.5 lg:px-1.5 lg:text-xs" : ""}`}
       >
         <span className="truncate">
           <Select.Value>{text}</Select.Value>

@@ -55,7 +55,7 @@ export function ChosenPieces({ label, leaveOut, colourOf, records, others, onCho
             className="entry !w-57 !justify-start text-left !text-sm !font-normal max-lg:min-h-touch"
           />
           {found.map(({ id, piece }) => (
-            <button key={id} type="button" className="btn max-lg:min-h-touch max-sm:nth-[n+4]:hidden" onClick={() => onChoose(id)}>
+            <button key={id} type="button" className="btn max-lg:min-h-touch max-sm:nth-[n+5]:hidden" onClick={() => onChoose(id)}>
               + {piece.name}
             </button>
           ))}

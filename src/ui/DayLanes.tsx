@@ -2,7 +2,8 @@
 
 import { scaleLinear } from "d3";
 import { type DayTask } from "@/core/making/day";
-import { clockText, later } from "@/words/dates";
+import { later } from "@/words/dates";
+import { useClock } from "./clock";
 import { useHighlight } from "./highlight";
 import { useSize } from "./useSize";
 import { dayLanesText } from "@/words/ui";
@@ -22,6 +23,8 @@ interface Props {
   readonly finish: number;
   /** When it begins, in ms since 1970. */
   readonly begins: number;
+  /** This moment, in minutes from then. */
+  readonly now?: number;
   /** Whether each piece has a colour of its own. */
   readonly isOfSeveral: boolean;
 }
@@ -54,11 +57,12 @@ export function pieceColour(number: number): string {
 }
 
 /** The day on three lanes: hands, torch, and what waits in the pickle or under glue. */
-export function DayLanes({ tasks, finish, begins, isOfSeveral }: Props) {
+export function DayLanes({ tasks, finish, begins, now, isOfSeveral }: Props) {
   const [ref, { width }] = useSize(1000, HEIGHT);
+  const clockOf = useClock();
   const x = scaleLinear([0, Math.max(1, finish)], [LEFT, Math.max(LEFT + 1, width - RIGHT)]);
   const step = STEPS.find((each) => x(each) - x(0) >= ROOM_FOR_A_TIME) ?? STEPS.at(-1)!;
-  const clock = (minutes: number) => clockText(later(begins, minutes));
+  const clock = (minutes: number) => clockOf(later(begins, minutes));
   const first = new Date(begins);
   const toRound = step - ((first.getHours() * 60 + first.getMinutes()) % step);
   const ticks = Array.from({ length: Math.max(0, Math.floor((finish - toRound) / step) + 1) }, (_, i) => toRound + i * step);
@@ -104,6 +108,14 @@ export function DayLanes({ tasks, finish, begins, isOfSeveral }: Props) {
             </g>
           );
         })}
+        {now !== undefined && now > 0 && now < finish && (
+          <g>
+            <line x1={x(now)} x2={x(now)} y1={0} y2={HEIGHT - AXIS + 3} stroke="var(--color-bad)" strokeWidth={2} />
+            <text x={x(now) + 5} y={11} fontSize={11.5} fontWeight={640} fill="var(--color-bad)">
+              {dayLanesText.now}
+            </text>
+          </g>
+        )}
       </svg>
     </div>
   );

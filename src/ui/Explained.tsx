@@ -18,7 +18,7 @@ export function Explained({ word, id, children }: Props) {
     <Popover.Root>
       <Popover.Trigger
         id={id}
-        className="tap rounded-sm text-left decoration-metal-edge decoration-dotted underline-offset-[3px] hover:underline"
+        className="tap rounded-sm text-left underline decoration-metal-edge decoration-dotted underline-offset-[3px] hover:decoration-ink"
       >
         {children}
       </Popover.Trigger>

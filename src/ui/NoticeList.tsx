@@ -15,7 +15,7 @@ export function NoticeList({ notices, onDrop }: { readonly notices: readonly Not
           key={id}
           duration={action ? STANDS_TO_ACT : STANDS}
           onOpenChange={(open) => !open && onDrop(id)}
-          className={`mt-2 flex items-center gap-3 rounded-md border px-3 py-2 text-sm shadow-lg ${isBad ? "border-bad bg-bad-wash text-melt" : "border-line bg-ink text-white"}`}
+          className={`pointer-events-none mt-2 flex items-center gap-3 rounded-md border px-3 py-2 text-sm shadow-lg ${isBad ? "border-bad bg-bad-wash text-melt" : "border-line bg-ink text-white"}`}
         >
           <Toast.Description>
             {isBad && <span aria-hidden="true">◆ </span>}
@@ -23,14 +23,14 @@ export function NoticeList({ notices, onDrop }: { readonly notices: readonly Not
           </Toast.Description>
           {action && (
             <Toast.Action altText={action.name} asChild>
-              <button type="button" className="btn" onClick={action.run}>
+              <button type="button" className="btn pointer-events-auto" onClick={action.run}>
                 {action.name}
               </button>
             </Toast.Action>
           )}
         </Toast.Root>
       ))}
-      <Toast.Viewport className="fixed bottom-3 left-1/2 z-50 -translate-x-1/2 outline-none print:hidden" />
+      <Toast.Viewport className="pointer-events-none fixed top-12 left-1/2 z-50 -translate-x-1/2 outline-none print:hidden" />
     </Toast.Provider>
   );
 }

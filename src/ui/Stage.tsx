@@ -8,6 +8,7 @@ import { doubtAmong } from "@/core/piece/doubt";
 import { DOUBTS } from "@/words/doubt";
 import { useDoubt } from "./doubt";
 import { useSessionState } from "./session";
+import { GoesOn } from "./GoesOn";
 import { type Size, useSize } from "./useSize";
 import { stageText } from "@/words/ui";
 
@@ -46,7 +47,7 @@ export function Stage({ stage, mount, drawing, isTall = false, measures, foot }:
         <FindingNotes stage={stage} mount={mount} />
       </section>
       <section aria-label={stageText.measures} className="min-w-0 bg-paper px-3.5 pt-2.5 pb-3 [grid-area:meas] lg:overflow-y-auto">
-        {measures}
+        <GoesOn>{measures}</GoesOn>
       </section>
     </HighlightProvider>
   );

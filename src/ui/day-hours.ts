@@ -1,3 +1,4 @@
+import { type ClockHours } from "@/words/dates";
 import { keepOnDevice } from "./device-switch";
 
 /** What the maker said of the day, kept on this device: the pieces, and its hours as "09:30". */
@@ -55,9 +56,22 @@ export function minutesBetween(from: string, to: string): number {
   return of(to) - of(from);
 }
 
-/** A time of the day as it is typed, as "09:30": "9", "9:30", "9.30", "0930"; null for what is none. */
+/** A time of the day as it is typed, as "09:30": "9", "9:30", "9.30", "0930", "9:30 pm"; null for what is none. */
 export function readClock(typed: string): string | null {
-  const [, hours, minutes = "0"] = /^\s*(\d{1,2})(?:[:.]?(\d{2}))?\s*$/.exec(typed) ?? [];
-  if (hours === undefined || Number(hours) > 23 || Number(minutes) > 59) return null;
-  return `${hours.padStart(2, "0")}:${minutes.padStart(2, "0")}`;
+  const [, digits, minutes = "0", half] = /^\s*(\d{1,2})(?:[:.]?(\d{2}))?\s*([ap]\.?m\.?)?\s*$/i.exec(typed) ?? [];
+  if (digits === undefined || Number(minutes) > 59) return null;
+  const hours = half === undefined ? Number(digits) : inDay(Number(digits), half.toLowerCase().startsWith("p"));
+  return hours > 23 ? null : `${String(hours).padStart(2, "0")}:${minutes.padStart(2, "0")}`;
+}
+
+/** An hour of a clock of 12 in the day; over 23 where that clock has none such. */
+function inDay(hour: number, isAfternoon: boolean): number {
+  return hour < 1 || hour > 12 ? Infinity : (hour % 12) + (isAfternoon ? 12 : 0);
+}
+
+/** A time of the day, as "09:30", on a clock of so many hours. */
+export function onClock(time: string, hours: ClockHours): string {
+  if (hours === 24 || time === "") return time;
+  const hour = Number(time.slice(0, 2));
+  return `${hour % 12 === 0 ? 12 : hour % 12}${time.slice(2)} ${hour < 12 ? "am" : "pm"}`;
 }

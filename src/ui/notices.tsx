@@ -26,7 +26,7 @@ export function useNotices(): Notices {
 
 const MOST = 3;
 
-/** What was done, for a while, at the foot of the page; read out as well. */
+/** What was done, for a while, under the head of the page, where it covers no rule; read out as well. */
 export function NoticesProvider({ children }: { readonly children: ReactNode }) {
   const [notices, setNotices] = useState<readonly Notice[]>([]);
   const add = useCallback(

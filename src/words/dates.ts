@@ -1,9 +1,15 @@
-const [DAY, MONTH, FULL, CLOCK] = [
+const [DAY, MONTH, FULL] = [
   new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short" }),
   new Intl.DateTimeFormat("en-GB", { month: "short" }),
   new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "long", year: "numeric" }),
-  new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit" }),
 ];
+
+/** How many hours a clock goes round in. */
+export type ClockHours = 12 | 24;
+const CLOCKS: Readonly<Record<ClockHours, Intl.DateTimeFormat>> = {
+  24: new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit" }),
+  12: new Intl.DateTimeFormat("en-GB", { hour: "numeric", minute: "2-digit", hour12: true }),
+};
 
 /** A time as a file has it, or null where it is none: a file may hold any text there. */
 function timeOf(iso: string): Date | null {
@@ -26,9 +32,9 @@ export function fullDayText(iso: string): string {
   return said(iso, FULL);
 }
 
-/** "09:52" */
-export function clockText(iso: string): string {
-  return said(iso, CLOCK);
+/** "09:52", or on a clock of 12 hours "9:52 am". */
+export function clockText(iso: string, hours: ClockHours = 24): string {
+  return said(iso, CLOCKS[hours]);
 }
 
 /** The parts of a day as a list shows them in columns. */

@@ -11,7 +11,21 @@ import { BLANK, DOUBTS } from "./doubt";
 import { agreeing, capital, counted, gradeName } from "./names";
 import { type Units, degrees, lengthUnit, showLength, showRise, snipped, withUnit } from "./show";
 
+/** What a joint rests on, or is held by, while it is heated. */
+export type Support = "charcoal" | "mesh" | "board" | "thirdHand" | "wire";
+
+/** Each in a word or two. */
+export const SUPPORT_NAMES: Readonly<Record<Support, string>> = {
+  charcoal: "charcoal",
+  mesh: "mesh, tripod",
+  board: "board",
+  thirdHand: "third hand",
+  wire: "iron wire",
+};
+
 export interface JointAdvice {
+  /** null where it needs none. */
+  readonly support: Support | null;
   readonly solder: string;
   readonly flame: string;
   /** Empty where it needs nothing. */
@@ -21,59 +35,70 @@ export interface JointAdvice {
 /** Where the usual solder goes, where the flame goes and how it is held, by the kind of joint: `{part}` is what is joined, `{onto}` what to. */
 const JOINT_ADVICE: Readonly<Record<JointKind, JointAdvice>> = {
   seam: {
+    support: "charcoal",
     solder: "under the seam, on charcoal",
     flame: "On and off at the join.",
     hold: "Its own spring holds it.",
   },
   foot: {
+    support: "mesh",
     solder: "inside",
     flame: "From below, through the mesh.",
     hold: "On mesh and tripod, cotter pins under the plate.",
   },
   ledge: {
+    support: "board",
     solder: "laid on the board under it",
     flame: "From below, the bezel last.",
     hold: "Pressed level, the bezel bound to it.",
   },
   ornament: {
+    support: "mesh",
     solder: "outside, close to it",
     flame: "The {onto} first; the ornament last, and briefly.",
     hold: "It lies by itself; a pin at each end keeps it there.",
   },
   applied: {
+    support: "mesh",
     solder: "melted on its back first",
     flame: "What it lies on, from below; never the small part.",
     hold: "It lies on top by its own weight; nudge it back with a pick.",
   },
   strands: {
+    support: "wire",
     solder: "along the groove between them",
     flame: "Along all of it, back and forth.",
     hold: "Bound with iron wire, close together.",
   },
   twist: {
+    support: "charcoal",
     solder: "along the groove between them",
     flame: "Along all of it, back and forth.",
     hold: "Its ends bound; it lies by itself.",
   },
   bridge: {
+    support: "wire",
     solder: "at the arch's foot",
     flame: "The hoop first, the arch last.",
     hold: "The arch bound to the hoop with iron wire.",
   },
   eye: {
+    support: "thirdHand",
     solder: "at the edge",
     flame: "The {onto} first, the {part} last and briefly.",
     hold: "The {part} in the third hand.",
   },
   post: {
+    support: "thirdHand",
     solder: "melted on its end first",
     flame: "The {onto} first; the {part} gets hot by itself.",
     hold: "The {part} upright in the third hand, the back up.",
   },
-  link: { solder: "none: it is closed", flame: "None.", hold: "" },
-  sleeve: { solder: "none: it is glued", flame: "None.", hold: "" },
-  added: { solder: "along it", flame: "The larger part first.", hold: "In the third hand." },
+  link: { support: null, solder: "none: it is closed", flame: "None.", hold: "" },
+  sleeve: { support: null, solder: "none: it is glued", flame: "None.", hold: "" },
+  added: { support: "thirdHand", solder: "along it", flame: "The larger part first.", hold: "In the third hand." },
   mount: {
+    support: "thirdHand",
     solder: "along the seat",
     flame: "The hoop first, the setting last.",
     hold: "The hoop upright in the third hand, the setting face down.",
@@ -81,6 +106,7 @@ const JOINT_ADVICE: Readonly<Record<JointKind, JointAdvice>> = {
 };
 
 const HOOP_SEAM_ADVICE: JointAdvice = {
+  support: "board",
   solder: "across the seam",
   flame: "The whole {part}, then the seam.",
   hold: "Flat on the board; iron wire round it if it springs open.",
@@ -95,6 +121,7 @@ function adviceOf({ kind, mount, place }: Pick<PlannedJoint, "kind" | "mount" | 
 /** Of what is put on round a hoop that is bent. */
 const ON_HOOP_ADVICE: JointAdvice = {
   ...JOINT_ADVICE.applied,
+  support: "thirdHand",
   hold: "The hoop in the third hand, turned so that it lies on top; nudge it back with a pick.",
 };
 
@@ -105,8 +132,8 @@ export function jointAdvice(
 ): JointAdvice {
   const [part, onto = part] = joint.parts;
   const named = (text: string) => text.replaceAll("{part}", partName(part!)).replaceAll("{onto}", partName(onto!));
-  const { solder, flame, hold } = adviceOf(joint);
-  return { solder, flame: named(flame), hold: named(hold) };
+  const { support, solder, flame, hold } = adviceOf(joint);
+  return { support, solder, flame: named(flame), hold: named(hold) };
 }
 
 /** Where solder goes, by how it is put where that is not usual for the joint. */

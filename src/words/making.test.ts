@@ -85,10 +85,11 @@ test("a size says how far the maker's own losses spread, in its own system, and 
 
 test("a time is told as a day and a clock, and a text that is none as nothing", () => {
   const at = new Date(2026, 10, 21, 9, 52).toISOString();
-  expect([dayText(at), fullDayText(at), clockText(at), dayParts(at)]).toEqual([
+  expect([dayText(at), fullDayText(at), clockText(at), clockText(at, 12), dayParts(at)]).toEqual([
     "21 Nov",
     "21 November 2026",
     "09:52",
+    "9:52 am",
     { year: "2026", month: "Nov", day: "21" },
   ]);
   expect([dayText("soon"), clockText(""), dayParts("x")]).toEqual(["", "", { year: "", month: "", day: "–" }]);

@@ -3,7 +3,13 @@ import { type BlankMark } from "@/core/measure/blank";
 /** What lies where along a strip or a hoop's blank. */
 export const BLANK_MARKS: Readonly<Record<BlankMark, string>> = {
   seam: "seam",
-  end: "end",
+  start: "start",
+  oneEnd: "one end",
+  otherEnd: "other end",
+  leftEnd: "left end",
+  rightEnd: "right end",
+  topEnd: "top end",
+  bottomEnd: "bottom end",
   corner: "corner",
   point: "point",
   notch: "notch",

@@ -150,7 +150,13 @@ test("where a number came from, what it is called, and what the schools and sour
   });
   expect(BLANK_MARKS).toEqual({
     seam: "seam",
-    end: "end",
+    start: "start",
+    oneEnd: "one end",
+    otherEnd: "other end",
+    leftEnd: "left end",
+    rightEnd: "right end",
+    topEnd: "top end",
+    bottomEnd: "bottom end",
     corner: "corner",
     point: "point",
     notch: "notch",
@@ -196,21 +202,25 @@ test("where a number came from, what it is called, and what the schools and sour
     jointAdvice({ kind, mount, place: "", parts: ["part", "onto"] }, (id) => id);
   expect([advice("seam", "m1"), advice("seam", null), advice("foot", "m1"), advice("mount", "m1")]).toEqual([
     {
+      support: "charcoal",
       solder: "under the seam, on charcoal",
       flame: "On and off at the join.",
       hold: "Its own spring holds it.",
     },
     {
+      support: "board",
       solder: "across the seam",
       flame: "The whole part, then the seam.",
       hold: "Flat on the board; iron wire round it if it springs open.",
     },
     {
+      support: "mesh",
       solder: "inside",
       flame: "From below, through the mesh.",
       hold: "On mesh and tripod, cotter pins under the plate.",
     },
     {
+      support: "thirdHand",
       solder: "along the seat",
       flame: "The hoop first, the setting last.",
       hold: "The hoop upright in the third hand, the setting face down.",

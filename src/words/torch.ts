@@ -4,7 +4,7 @@ import { type DoubtOf, SURE, doubtAmong } from "@/core/piece/doubt";
 import { type Plan, type PlannedHeat, heatOf } from "@/core/piece/plan";
 import { type Step, isHeating } from "@/core/making/step";
 import { BLANK } from "./doubt";
-import { jointAdvice, solderText } from "./heats";
+import { type Support, jointAdvice, solderText } from "./heats";
 import { agreeing, capital, counted, gradeName, lowered, namesIn } from "./names";
 import { type Units, lengthUnit, snipped } from "./show";
 import { CHECKS } from "./steps";
@@ -16,6 +16,7 @@ export interface SaidTorch {
   /** How the flame's time divides, and where it goes. */
   readonly flame: string;
   readonly hold: string;
+  readonly supports: readonly Support[];
   /** What is seen on the way, and when it runs. */
   readonly signs: string;
   /** What its steps ask to be looked for before going on. */
@@ -61,6 +62,7 @@ export function sayTorch(heat: PlannedHeat, plan: Plan, units: Units, doubtOf: D
     solder: capital(solderText(heat, plan, units, doubtOf)),
     flame: `${heat.flame.length > 1 ? `${shares}. ` : ""}${all(({ flame }) => flame)}`,
     hold: all(({ hold }) => hold),
+    supports: [...new Set(advice.flatMap(({ support }) => support ?? []))],
     signs: SIGNS[heat.means],
     look: [...checks].map((check, i) => (i === 0 ? CHECKS[check] : lowered(CHECKS[check]))).join("; "),
     care: [

@@ -7,6 +7,7 @@ export const chosenPiecesText = {
 };
 
 export const dayLanesText = {
+  now: "now",
   theDay: (tasks: string) => `The day: ${tasks}`,
 };
 
@@ -35,6 +36,10 @@ export const findDialogText = {
   stages: "Stages",
   figures: "Figures",
   words: "Words",
+};
+
+export const goesOnText = {
+  moreBelow: "more below",
 };
 
 export const keysListText = {

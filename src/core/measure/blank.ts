@@ -15,7 +15,13 @@ export interface Span {
 
 export type BlankMark =
   | "seam"
-  | "end"
+  | "start"
+  | "oneEnd"
+  | "otherEnd"
+  | "leftEnd"
+  | "rightEnd"
+  | "topEnd"
+  | "bottomEnd"
   | "corner"
   | "point"
   | "notch"

@@ -25,12 +25,13 @@ const marks = (outline: Mount["stone"]["outline"]) =>
     .marks.map(({ code }) => code);
 
 test("along the tape stand ends, rounded corners, points and notches, each by what it is", () => {
-  expect(marks({ shape: "oval", length: 16, width: 12 })).toEqual(["end", "end"]);
+  expect(marks({ shape: "oval", length: 16, width: 12 })).toEqual(["leftEnd", "rightEnd"]);
+  expect(marks({ shape: "oval", length: 12, width: 16 })).toEqual(["topEnd", "bottomEnd"]);
   expect(marks({ shape: "rectangle", length: 14, width: 10, corner: 1.2 })).toEqual(["corner", "corner", "corner", "corner"]);
   expect(marks({ shape: "triangle", side: 14, corner: 1, bulge: 0 })).toEqual(["corner", "corner", "corner"]);
   expect(marks({ shape: "marquise", length: 20, width: 9 })).toEqual(["point", "point"]);
-  expect(marks({ shape: "pear", length: 16, width: 11 }).sort()).toEqual(["end", "point"]);
-  expect(marks({ shape: "heart", length: 13, width: 14, cleft: 2.4 }).sort()).toEqual(["end", "end", "notch", "point"]);
+  expect(marks({ shape: "pear", length: 16, width: 11 }).sort()).toEqual(["leftEnd", "point"]);
+  expect(marks({ shape: "heart", length: 13, width: 14, cleft: 2.4 }).sort()).toEqual(["bottomEnd", "notch", "point", "topEnd"]);
   expect(marks({ shape: "round", diameter: 12 })).toEqual(["farSide"]);
 });
 

@@ -188,8 +188,18 @@ const SHARPER = 1.1;
 const LEAST_CORNER = TURN / 8;
 const MOST_ENDS = 2;
 
+type SideEnd = "leftEnd" | "rightEnd" | "topEnd" | "bottomEnd";
+
+/** Which end it is as the stone is drawn: of two by where they lie from each other, of one by where it faces. */
+function sideEnd(place: Place, all: readonly Place[]): SideEnd {
+  const other = all.find((each) => each !== place);
+  const [across, up] = other ? [place.x - other.x, place.y - other.y] : [place.nx, place.ny];
+  if (Math.abs(across) >= Math.abs(up)) return across > 0 ? "rightEnd" : "leftEnd";
+  return up > 0 ? "topEnd" : "bottomEnd";
+}
+
 interface End {
-  readonly code: "end" | "corner" | "point" | "notch";
+  readonly code: SideEnd | "corner" | "point" | "notch";
   readonly place: Place;
 }
 
@@ -209,12 +219,10 @@ function endsOf(outline: Outline): End[] {
   const tight = runsWhere(outline, (curvature) => curvature - limit).filter(
     (run) => run.to - run.from < 1 && turnAlong(outline, run) >= LEAST_CORNER,
   );
+  const middles = tight.map(({ from, to }) => outline.stationAt((from + to) / 2));
   return [
     ...foldedCorners(outline).map((place): End => ({ code: cornerCode(place), place })),
-    ...tight.map((run): End => ({
-      code: tight.length > MOST_ENDS ? "corner" : "end",
-      place: outline.stationAt((run.from + run.to) / 2),
-    })),
+    ...middles.map((place): End => ({ code: tight.length > MOST_ENDS ? "corner" : sideEnd(place, middles), place })),
   ];
 }
 

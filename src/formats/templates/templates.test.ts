@@ -157,9 +157,9 @@ test("a strip is laid corner by corner as it is cut, with its losses, marks and 
   );
   expect(labels.map(({ at, text }) => [at[0] - 0.4, text])).toEqual([
     [expect.closeTo(0.22, 9), "seam"],
-    [expect.closeTo(blank.marks[1]!.at, 9), "end"],
+    [expect.closeTo(blank.marks[1]!.at, 9), "left end"],
     [expect.closeTo(blank.marks[2]!.at, 9), "far side"],
-    [expect.closeTo(blank.marks[3]!.at, 9), "end"],
+    [expect.closeTo(blank.marks[3]!.at, 9), "right end"],
   ]);
   const rope = one("turnstone-ring", "rope");
   const cuts = rope.lines.filter(({ kind }) => kind === "cut").map(({ curve }) => curve.from[0]);

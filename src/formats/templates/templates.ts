@@ -3,7 +3,8 @@ import { type Plan } from "@/core/piece/plan";
 import { type DoubtOf, SURE } from "@/core/piece/doubt";
 import { type Units } from "@/words/show";
 import { templateDxf } from "./dxf";
-import { type Paper, templatesPdf } from "./pdf";
+import { type Paper } from "./pages";
+import { templatesPdf } from "./pdf";
 import { templatesOf } from "./sheet";
 import { templateSvg } from "./svg";
 

@@ -1,10 +1,11 @@
 "use client";
 
+import { useClock } from "@/ui/clock";
 import { type Step } from "@/core/making/step";
 import { type Make } from "@/core/piece/make";
 import { type Plan } from "@/core/piece/plan";
 import { useSessionState } from "@/ui/session";
-import { clockText } from "@/words/dates";
+
 import { Strip } from "./StepParts";
 import { commonText } from "@/words/common";
 import { benchHeadText } from "@/words/screens/at-bench";
@@ -27,6 +28,7 @@ interface Props {
 /** The piece, how far its make is, and the way back and out, always in reach of a hand. */
 export function BenchHead({ make, plan, done, step, at, isBegun, undo, onLook, onLeave }: Props) {
   const name = useSessionState((state) => state.piece.name);
+  const clockOf = useClock();
   return (
     <header className="night-head flex flex-wrap items-center gap-x-5 border-b border-night-line px-4 py-1.5 text-base text-night-soft lg:px-7.5">
       <p className="min-w-0 leading-snug max-lg:flex max-lg:flex-1 max-lg:items-baseline max-lg:gap-3 lg:max-w-53">
@@ -35,7 +37,7 @@ export function BenchHead({ make, plan, done, step, at, isBegun, undo, onLook, o
         </b>
         <span
           className="text-sm whitespace-nowrap"
-          title={isBegun ? benchHeadText.started(clockText(make.started)) : benchHeadText.notStartedYet}
+          title={isBegun ? benchHeadText.started(clockOf(make.started)) : benchHeadText.notStartedYet}
         >
           {step ? benchHeadText.stepOf(at + 1, plan.steps.length) : benchHeadText.allStepsDone}
         </span>

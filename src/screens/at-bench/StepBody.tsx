@@ -1,5 +1,6 @@
 "use client";
 
+import { useClock } from "@/ui/clock";
 import { type Step } from "@/core/making/step";
 import { type Plan } from "@/core/piece/plan";
 import { type Remedy } from "@/core/piece/remedies";
@@ -7,7 +8,7 @@ import { Cautions } from "@/ui/Cautions";
 import { useDoubt } from "@/ui/doubt";
 import { TorchLines } from "@/ui/TorchLines";
 import { useUnits } from "@/ui/tray";
-import { clockText } from "@/words/dates";
+
 import { sayRemedy } from "@/words/remedies";
 import { stageName } from "@/words/stages";
 import { STAGE_TITLES, sayStep } from "@/words/steps";
@@ -29,6 +30,7 @@ interface Props {
 /** What is done in a step: its words, its one figure, what was read of it, and what can hurt. */
 export function StepBody({ step, plan, remedies, doneAt, onUntick }: Props) {
   const units = useUnits();
+  const clockOf = useClock();
   const doubtOf = useDoubt();
   const { title, detail } = sayStep(step, plan, units, doubtOf);
   const figure = step.target === null ? undefined : plan.figures[step.target];
@@ -41,7 +43,7 @@ export function StepBody({ step, plan, remedies, doneAt, onUntick }: Props) {
         {doneAt !== undefined && (
           <>
             {" "}
-            · <span className="text-night-ok">{stepBodyText.done(clockText(doneAt))}</span>{" "}
+            · <span className="text-night-ok">{stepBodyText.done(clockOf(doneAt))}</span>{" "}
             <button type="button" className="ml-2 min-h-touch underline" onClick={onUntick}>
               {stepBodyText.notDoneYet}
             </button>

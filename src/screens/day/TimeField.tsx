@@ -1,7 +1,8 @@
 "use client";
 
 import { useState } from "react";
-import { readClock } from "@/ui/day-hours";
+import { useClockHours } from "@/ui/clock";
+import { onClock, readClock } from "@/ui/day-hours";
 import { timeFieldText } from "@/words/screens/day";
 
 interface Props {
@@ -12,10 +13,11 @@ interface Props {
   readonly onChange: (value: string | null) => void;
 }
 
-/** A time of the day on the clock of 24 hours that the whole program shows; "9:30", "0930" and "9" are understood. */
+/** A time of the day on the maker's clock; "9:30", "0930", "9" and "9:30 pm" are understood. */
 export function TimeField({ label, value, onChange }: Props) {
   const [typed, type] = useState<string | null>(null);
-  const text = typed ?? value;
+  const hours = useClockHours();
+  const text = typed ?? onClock(value, hours);
   const isWrong = text.trim() !== "" && readClock(text) === null;
   const put = (next: string) => {
     if (next.trim() === "") onChange(null);

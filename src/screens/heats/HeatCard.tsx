@@ -2,14 +2,17 @@
 
 import { useDraggable, useDroppable } from "@dnd-kit/core";
 import { GripVertical } from "lucide-react";
+import { useEffect } from "react";
 import { type Plan, type PlannedHeat } from "@/core/piece/plan";
 import { useDoubt } from "@/ui/doubt";
-import { useHighlight } from "@/ui/highlight";
+import { useHighlight, useHighlighted } from "@/ui/highlight";
 import { FlameBar } from "@/ui/pictures/FlameBar";
+import { SupportPicture } from "@/ui/pictures/SupportPicture";
 import { HeatPicture } from "@/ui/pictures/HeatPicture";
 import { capital, flameName, namesIn } from "@/words/names";
 import { type Units, showTemperature } from "@/words/show";
 import { pictureText } from "@/words/pictures";
+import { SUPPORT_NAMES } from "@/words/heats";
 import { sayTorch } from "@/words/torch";
 import { JointTag } from "./JointTag";
 import { type Held } from "./moving";
@@ -30,7 +33,12 @@ export function HeatCard({ index, heat, plan, units, isOpen, onOpen }: CardProps
   const joints = heat.joints.map((id) => plan.joints.find((joint) => joint.id === id)!);
   const names = namesIn(plan);
   const torch = sayTorch(heat, plan, units, useDoubt());
-  const { setNodeRef, isOver } = useDroppable({ id: `card ${index}`, data: { index } });
+  const { setNodeRef, node, isOver } = useDroppable({ id: `card ${index}`, data: { index } });
+  const highlighted = useHighlighted();
+  const isLit = highlighted !== null && heat.joints.includes(highlighted);
+  useEffect(() => {
+    if (isLit || isOpen) bringIntoRow(node.current);
+  }, [isLit, isOpen, node]);
   const isBad = heat.runs.length > 0;
   const { handlers } = useHighlight(heat.joints[0]!);
   const title = joints.map(({ id }) => capital(names.joint(id))).join(" + ");
@@ -39,7 +47,7 @@ export function HeatCard({ index, heat, plan, units, isOpen, onOpen }: CardProps
       ref={setNodeRef}
       tabIndex={0}
       {...handlers}
-      className={`${isOpen ? "min-w-98" : "min-w-29"} flex-1 rounded-md border bg-sheet px-2.5 py-2 text-xs leading-text lg:overflow-y-auto ${isOver ? "border-accent bg-accent-wash" : isBad ? "border-bad" : isOpen ? "border-accent" : "border-line"}`}
+      className={`${isOpen ? "min-w-98" : "min-w-29"} flex-1 rounded-md border bg-sheet px-2.5 py-2 text-xs leading-text lg:overflow-y-auto ${isOver ? "border-accent bg-accent-wash" : isBad ? "border-bad" : isOpen || isLit ? "border-accent" : "border-line"}`}
     >
       <p className="flex items-center gap-1">
         <Handle held={{ kind: "heat", index, joints: heat.joints }} label={heatCardText.moveTheHeatOf(title.toLowerCase())}>
@@ -51,14 +59,16 @@ export function HeatCard({ index, heat, plan, units, isOpen, onOpen }: CardProps
             <LitHandle key={id} joint={id} index={index} plan={plan} label={heatCardText.moveToAnotherHeat(names.joint(id))} />
           ))}
         </span>
-        <b className="ml-auto text-base font-strong text-bad">{showTemperature(heat.working, units)}°</b>
       </p>
       <div className={isOpen ? "grid gap-x-3 lg:grid-cols-2" : ""}>
         <div className="min-w-0">
           <h3 className="text-sm leading-tight font-strong">{title}</h3>
-          <p className="text-soft">
-            {capital(flameName(heat))}
-            {joints.some(({ pinned }) => pinned) && heatCardText.pinned}
+          <p className="flex items-baseline justify-between gap-1 text-soft">
+            <span>
+              {capital(flameName(heat))}
+              {joints.some(({ pinned }) => pinned) && heatCardText.pinned}
+            </span>
+            <b className="text-sm font-strong text-bad">{showTemperature(heat.working, units)}°</b>
           </p>
           <div className="my-0.5 h-23">
             <HeatPicture plan={plan} heat={heat} label={pictureText.onTheBlock(title)} width={isOpen ? 220 : 150} height={112} />
@@ -67,6 +77,11 @@ export function HeatCard({ index, heat, plan, units, isOpen, onOpen }: CardProps
           {!isOpen && <p className={`text-soft ${heat.flame.length > 1 ? "line-clamp-1" : "line-clamp-3"}`}>{torch.solder}.</p>}
         </div>
         <div className="min-w-0">
+          {torch.supports.map((support) => (
+            <p key={support} className="flex items-center gap-1 truncate text-soft">
+              <SupportPicture support={support} /> {SUPPORT_NAMES[support]}
+            </p>
+          ))}
           {torch.care.map(({ level, text }) => (
             <p
               key={text}
@@ -98,6 +113,15 @@ export function HeatCard({ index, heat, plan, units, isOpen, onOpen }: CardProps
       </div>
     </li>
   );
+}
+
+/** Scrolls a row of cards, and nothing else, until one of them is whole in it. */
+function bringIntoRow(card: HTMLElement | null): void {
+  const row = card?.parentElement;
+  if (!card || !row) return;
+  const [{ left, right }, all] = [card.getBoundingClientRect(), row.getBoundingClientRect()];
+  if (left < all.left) row.scrollLeft -= all.left - left;
+  else if (right > all.right) row.scrollLeft += right - all.right;
 }
 
 interface HandleProps {

@@ -75,7 +75,7 @@ function JointRow({ joint, plan, pins }: RowProps) {
           session.change((piece) => pinTo(piece, joint.id, choices.find(({ to }) => optionOf(to) === option)?.to ?? null))
         }
         lights={joint.id}
-        width="joint"
+        width={plan.joints.length > ROOM_FOR_TALL ? "jointLow" : "joint"}
       />
       <JointMenu joint={joint} plan={plan} grades={grades} />
     </li>
@@ -85,6 +85,9 @@ function JointRow({ joint, plan, pins }: RowProps) {
 function canFuse(joint: PlannedJoint, plan: Plan): boolean {
   return fusible(plan.parts.filter(({ id }) => joint.parts.includes(id)).map(({ metal }) => metal)) !== null;
 }
+
+/** More joints than this stand in low rows. */
+const ROOM_FOR_TALL = 7;
 
 /** More joints than this stand in the list by their names alone. */
 const ROOM_FOR_HINTS = 6;

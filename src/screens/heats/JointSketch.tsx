@@ -7,12 +7,14 @@ import { Millimetres, Shape } from "@/ui/Drawing";
 import { useHighlighted } from "@/ui/highlight";
 import { usePlan } from "@/ui/plan";
 import { namesIn } from "@/words/names";
-import { type Mark, marksOf, settingOf } from "./joint-marks";
+import { type Lettered, type Mark, letteredIn, marksOf, settingOf } from "./joint-marks";
+import { letterOf } from "./ladder";
 import { jointSketchText } from "@/words/screens/heats";
 
 const WIDTH = 288;
 const HEIGHT = 122;
-const MARGIN = 10;
+/** Of more joints than this the list wants the room. */
+const ROOM_FOR_ALL = 7;
 
 interface Box {
   readonly left: number;
@@ -43,9 +45,9 @@ export function JointSketch() {
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       role="img"
       aria-label={joint ? jointSketchText.whereIs(namesIn(plan).joint(joint.id)) : jointSketchText.thePieceFromAboveAnd}
-      className="mb-1 block w-full rounded-md lg:sticky lg:top-[-10px] lg:z-10 border border-hair bg-sheet"
+      className={`mb-1 block w-full ${plan.joints.length > ROOM_FOR_ALL ? "lg:max-h-24" : ""} rounded-md lg:sticky lg:top-[-10px] lg:z-10 border border-hair bg-sheet`}
     >
-      <View box={around} middle={half / 2} width={half}>
+      <View box={around} middle={half / 2} width={half} letters={letteredIn(plan, joint, "above")}>
         <Shape curve={above.plateEdge} fill="var(--color-paper)" stroke="var(--color-metal)" />
         {above.layers.map(({ part, middles }) => (
           <Shape key={part} runs={middles} fill="none" stroke="var(--color-metal)" strokeWidth={2} />
@@ -58,7 +60,7 @@ export function JointSketch() {
         <Marks marks={marks} view="above" />
       </View>
       {hoop && (
-        <View box={boxAlong(hoop)} middle={WIDTH * 0.75} width={half}>
+        <View box={boxAlong(hoop)} middle={WIDTH * 0.75} width={half} letters={letteredIn(plan, joint, "along")}>
           {hoop.body.map((points, i) => (
             <Shape
               key={i}
@@ -108,23 +110,42 @@ interface ViewProps {
   readonly box: Box;
   readonly middle: number;
   readonly width: number;
+  readonly letters: readonly Lettered[];
   readonly children: React.ReactNode;
 }
 
 const CAPTION = 14;
+/** Room round a view for its letters, and a letter's side (px). */
+const ROUND = 20;
+const TAG = 14;
 
-function View({ box, middle, width, children }: ViewProps) {
+function View({ box, middle, width, letters, children }: ViewProps) {
+  const plan = usePlan();
+  const lit = useHighlighted();
   const [wide, tall] = [box.right - box.left, box.high - box.low];
-  const room = HEIGHT - 2 * MARGIN - CAPTION;
-  const perMm = Math.min((width - 2 * MARGIN) / wide, room / tall);
+  const room = HEIGHT - 2 * ROUND - CAPTION;
+  const perMm = Math.min((width - 2 * ROUND) / wide, room / tall);
+  const [x, y] = [middle - ((box.left + box.right) / 2) * perMm, ROUND + room / 2 + ((box.low + box.high) / 2) * perMm];
+  const centre = { x: middle, y: ROUND + room / 2 };
   return (
-    <Millimetres
-      x={middle - ((box.left + box.right) / 2) * perMm}
-      y={MARGIN + room / 2 + ((box.low + box.high) / 2) * perMm}
-      scale={{ perMm, times: 1 }}
-    >
-      {children}
-    </Millimetres>
+    <>
+      <Millimetres x={x} y={y} scale={{ perMm, times: 1 }}>
+        {children}
+      </Millimetres>
+      {letters.map(({ joint, at: [ax, ay] }) => {
+        const [px, py] = [x + ax * perMm, y - ay * perMm];
+        const out = Math.hypot(px - centre.x, py - centre.y) || 1;
+        const [tx, ty] = [px + ((px - centre.x) / out) * TAG * 0.8, py + ((py - centre.y) / out) * TAG * 0.8];
+        return (
+          <g key={joint} aria-hidden="true">
+            <rect x={tx - TAG / 2} y={ty - TAG / 2} width={TAG} height={TAG} rx={2} fill={joint === lit ? LIT : "var(--color-ink)"} />
+            <text x={tx} y={ty + 3.8} textAnchor="middle" fontSize={10.5} fontWeight={700} fill="var(--color-white)">
+              {letterOf(plan, joint)}
+            </text>
+          </g>
+        );
+      })}
+    </>
   );
 }
 

@@ -1,4 +1,4 @@
-import { type Curve } from "@/core/geometry/curve";
+import { type Curve, flattened } from "@/core/geometry/curve";
 import { type Point } from "@/core/geometry/outline";
 import { type HoopDrawing } from "@/core/hoop/drawing";
 import { type JointKind, type PartKind } from "@/core/joint/joint";
@@ -30,6 +30,36 @@ export function settingOf(plan: Plan, joint: PlannedJoint | undefined): SettingD
 export function marksOf(plan: Plan, joint: PlannedJoint): Mark[] {
   return [...MARKS[joint.kind]({ joint, plan, setting: settingOf(plan, joint), hoop: hoopIn(plan)?.drawn ?? null })];
 }
+
+/** A joint's letter where the joint is. */
+export interface Lettered {
+  readonly joint: string;
+  readonly at: Point;
+}
+
+/** From the letter of one line to that of the next, round the middle (radians). */
+const TURN = 0.9;
+
+/** A place for the letter of every joint that is seen in a view of a setting: at a spot, or on a line, each line's a little further round. */
+export function letteredIn(plan: Plan, shown: PlannedJoint | undefined, view: Mark["view"]): Lettered[] {
+  const setting = settingOf(plan, shown);
+  const joints = plan.joints.filter((joint) => view === "along" || settingOf(plan, joint) === setting);
+  return joints.flatMap((joint, i): Lettered[] => {
+    const mark = marksOf(plan, joint).find((each) => each.view === view);
+    if (!mark) return [];
+    if (mark.spot) return [{ joint: joint.id, at: mark.spot }];
+    const points = mark.curve ? flattened(mark.curve, FINE) : (mark.runs ?? []).flat();
+    const [x, y] = [Math.cos(i * TURN), Math.sin(i * TURN)];
+    const at = points.reduce<Point | null>(
+      (best, point) => (best && best[0] * x + best[1] * y >= point[0] * x + point[1] * y ? best : point),
+      null,
+    );
+    return at ? [{ joint: joint.id, at }] : [];
+  });
+}
+
+/** Chords of a line that a letter stands at stay this near to it (mm). */
+const FINE = 0.1;
 
 const MARKS: Readonly<Record<JointKind, (at: At) => readonly Mark[]>> = {
   seam: (at) => seamOf(at),

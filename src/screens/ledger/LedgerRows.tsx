@@ -177,8 +177,18 @@ const Line = memo(
           <span role="cell" className="min-w-0">
             {name}
           </span>
-          <span role="cell" title={note} className="truncate px-2 text-sm text-soft">
-            {note}
+          <span role="cell" className="min-w-0 px-2">
+            {note && (
+              <button
+                type="button"
+                title={note}
+                aria-label={ledgerRowsText.openNote(note)}
+                onClick={() => onOpen(make.id)}
+                className="tap block max-w-full truncate text-left text-sm text-soft hover:underline"
+              >
+                {note}
+              </button>
+            )}
           </span>
           <span role="cell" title={metals.join(", ")} className="truncate text-sm text-soft">
             {metals.map((metal) => metal.replace(" silver", "")).join(", ")}

@@ -4,6 +4,7 @@ import { type ScaleLinear } from "d3";
 import { MM_PER_INCH } from "@/core/measure/reading";
 import { type Learned } from "@/core/piece/ledger";
 import { type Units, showLength, withUnit } from "@/words/show";
+import { type Label, besideMarks } from "./beside-marks";
 import { lossRuleText } from "@/words/screens/ledger";
 
 /** What a chart of losses is drawn by: mm to px along its width. */
@@ -19,6 +20,13 @@ interface RuleProps {
   readonly units: Units;
 }
 
+/** px that a letter of a label takes on the rule, at the most. */
+const LETTER = 6.9;
+
+function labelOf(at: number, text: string): Label {
+  return { at, width: text.length * LETTER };
+}
+
 /** The rule that losses are read against, the shipped figure and the maker's own hanging from it. */
 export function LossRule({ learned, x, width, units }: RuleProps) {
   const { prior, estimate, spread, kept } = learned;
@@ -27,13 +35,13 @@ export function LossRule({ learned, x, width, units }: RuleProps) {
   const fine = inch ? 0.01 : 0.1;
   const most = x.domain()[1]! / unit;
   const ticks = Array.from({ length: Math.floor(most / fine) + 1 }, (_, i) => i);
-  const isClose = x(estimate) - x(prior) < 90;
   const mine = lossRuleText.yoursFrom(
     showLength(estimate, "measured", units),
     spread === null ? "" : ` ± ${showLength(spread, "measured", units)}`,
     kept.length,
   );
-  const isRight = x(estimate) > width * 0.55;
+  const standard = lossRuleText.standard(showLength(prior, "measured", units));
+  const [ofStandard, ofMine] = besideMarks([labelOf(x(prior), standard), labelOf(x(estimate), mine)], width);
   return (
     <svg
       width={width}
@@ -70,19 +78,10 @@ export function LossRule({ learned, x, width, units }: RuleProps) {
           </g>
         );
       })}
-      {(!isClose || x(prior) > 90) && (
-        <text x={x(prior) - 4} y={HEAD - 9} textAnchor={x(prior) > 90 ? "end" : "start"} fontSize={13} fill="var(--color-soft)">
-          {lossRuleText.standard(showLength(prior, "measured", units))}
-        </text>
-      )}
-      <text
-        x={x(estimate) + (isRight ? -9 : 9)}
-        y={HEAD - 9}
-        textAnchor={isRight ? "end" : "start"}
-        fontSize={13}
-        fontWeight={640}
-        fill="var(--color-accent)"
-      >
+      <text x={ofStandard} y={HEAD - 9} fontSize={13} fill="var(--color-soft)">
+        {standard}
+      </text>
+      <text x={ofMine} y={HEAD - 9} fontSize={13} fontWeight={640} fill="var(--color-accent)">
         {mine}
       </text>
       <line x1={x(prior)} x2={x(prior)} y1={HEAD - 4} y2={RULE_TALL} stroke="var(--color-soft)" strokeDasharray="4 3" strokeWidth={1.2} />

@@ -11,7 +11,8 @@ import { useNotices } from "@/ui/notices";
 import { usePlanned } from "@/ui/planner";
 import { saveFile } from "@/ui/save-file";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
-import { clockText, fullDayText } from "@/words/dates";
+import { useClock } from "@/ui/clock";
+import { fullDayText } from "@/words/dates";
 import { mishapName, readText, readingWithUnit } from "@/words/making";
 import { counted } from "@/words/names";
 import { figureText, sayStep } from "@/words/steps";
@@ -36,6 +37,7 @@ export function MakeDialog({ entry, onClose, onCompare }: Props) {
   const tray = useTray();
   const router = useRouter();
   const units = useUnits();
+  const clockOf = useClock();
   const { say, warn } = useNotices();
   const [isCorrecting, setCorrecting] = useState(false);
   const bench = useTrayState((state) => state.bench);
@@ -127,7 +129,7 @@ export function MakeDialog({ entry, onClose, onCompare }: Props) {
             {planned?.ok &&
               done.map(({ step, at }) => (
                 <li key={step.id} className="flex gap-2 border-t border-hair py-1">
-                  <span className="w-11 shrink-0 text-soft">{clockText(at)}</span>
+                  <span className="w-16 shrink-0 text-soft">{clockOf(at)}</span>
                   {sayStep(step, planned.plan, units).title}
                 </li>
               ))}

@@ -8,6 +8,7 @@ import { useTray, useTrayState } from "@/ui/tray";
 import { useSize } from "@/ui/useSize";
 import { CUT_NAMES } from "@/words/ledger";
 import { counted } from "@/words/names";
+import { addingUp } from "@/words/sums";
 import { type Units, lengthUnit, showLength } from "@/words/show";
 import { nextCut, withMine } from "./next-cut";
 import { nextCutViewText } from "@/words/screens/ledger";
@@ -43,6 +44,7 @@ export function NextCutView({ learned, units }: { readonly learned: Learned; rea
       .then((problem) => (problem === null ? say(name) : warn(problem)));
   const others = (bench.allowances ?? []).filter(({ kind }) => kind !== learned.kind);
   const length = (mm: number) => showLength(mm, "measured", units);
+  const [net, lost] = addingUp([next?.net ?? 0, learned.estimate], "mm", units).map(length) as [string, string];
   const blank = (mm: number) => showLength(mm, learned.kind === "hoop.length" ? "blank" : "measured", units);
   return (
     <section aria-label={nextCutViewText.whatIsCutNext} className="border-t border-line bg-paper px-5 pt-2.5 pb-3 max-lg:px-3.5">
@@ -60,8 +62,7 @@ export function NextCutView({ learned, units }: { readonly learned: Learned; rea
         )}
         {next && (
           <p className="text-sm text-soft">
-            <b className="font-semibold text-ink">{length(next.net)}</b> {nextCutViewText.finished}{" "}
-            <b className="font-semibold text-ink">+ {length(learned.estimate)}</b>{" "}
+            <b className="font-semibold text-ink">{net}</b> {nextCutViewText.finished} <b className="font-semibold text-ink">+ {lost}</b>{" "}
             {nextCutViewText.yoursFrom(counted(learned.kept.length, "make"))}{" "}
             <b className="font-semibold text-ink">{length(next.net + learned.estimate)}</b>
           </p>

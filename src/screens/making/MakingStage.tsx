@@ -1,5 +1,6 @@
 "use client";
 
+import { useClock } from "@/ui/clock";
 import Link from "next/link";
 import { useMemo, useRef, useState } from "react";
 import { type PlannedTask } from "@/core/making/schedule";
@@ -19,7 +20,7 @@ import { usePlan } from "@/ui/plan";
 import { useSessionState } from "@/ui/session";
 import { TorchLines } from "@/ui/TorchLines";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
-import { clockText, later } from "@/words/dates";
+import { later } from "@/words/dates";
 import { NO_DAY, minutesText, savedText } from "@/words/day";
 import { DOUBTS } from "@/words/doubt";
 import { Note } from "@/ui/Note";
@@ -135,7 +136,8 @@ function DayLeft({ piece, plan, tasks, done }: DayProps) {
     [piece, plan, tasks, done, doubtOf, units],
   );
   const now = useNow(MINUTE) + MINUTE;
-  const clock = (minutes: number) => clockText(later(now, minutes));
+  const clockOf = useClock();
+  const clock = (minutes: number) => clockOf(later(now, minutes));
   if (day.told.length === 0) return null;
   return (
     <>

@@ -7,7 +7,9 @@ import { type SizeSystem } from "@/core/hoop/sizes";
 import { MM_PER_INCH, readLength, readNumber, readRise } from "@/core/measure/reading";
 import { type BenchEntry, SHIPPED } from "@/core/piece/bench";
 import { ChoiceField } from "@/ui/ChoiceField";
+import { Segments } from "@/ui/Segments";
 import { UnitSwitch } from "@/ui/UnitSwitch";
+import { setClockHours, useClockHours } from "@/ui/clock";
 import { standInsOn, switchStandIns } from "@/ui/stand-ins";
 import { useUnits } from "@/ui/tray";
 import { benchName } from "@/words/bench";
@@ -82,6 +84,26 @@ function StandInSwitch() {
   );
 }
 
+/** How many hours the clock goes round in, on this device. */
+function ClockChoice() {
+  return (
+    <div className="flex items-center justify-between border-t border-hair py-1.5 text-sm">
+      <span>{defaultsText.clock}</span>
+      <Segments
+        label={defaultsText.clock}
+        options={CLOCKS}
+        value={useClockHours() === 12 ? "12" : "24"}
+        onChoose={(hours) => setClockHours(hours === "12" ? 12 : 24)}
+      />
+    </div>
+  );
+}
+
+const CLOCKS = [
+  { value: "24", text: defaultsText.of24 },
+  { value: "12", text: defaultsText.of12 },
+] as const;
+
 function General({ edit }: { readonly edit: BenchEdit }) {
   const { bench, change } = edit;
   const way = bench.way ?? SHIPPED.way;
@@ -110,6 +132,7 @@ function General({ edit }: { readonly edit: BenchEdit }) {
         <span>{defaultsText.temperaturesIn}</span>
         <UnitSwitch of="temperature" />
       </div>
+      <ClockChoice />
       <ChoiceField
         label={defaultsText.ringSizesIn}
         value={bench.sizeSystem ?? SHIPPED.sizeSystem}

@@ -13,7 +13,7 @@ import { MOST_TABLE_BYTES, type ReadShelves, formsText, readForms, readShelvesCs
 import { saveFile } from "@/ui/save-file";
 import { overlapText } from "@/words/heats";
 import { type Units, degrees, showTemperature } from "@/words/show";
-import { capital, gradeName } from "@/words/names";
+import { capital, counted, gradeName } from "@/words/names";
 import { Explained } from "@/ui/Explained";
 import { type BenchEdit } from "./bench-edit";
 import { BenchEntryField } from "./BenchEntryField";
@@ -39,8 +39,19 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
     change((all) => all.filter(({ id }) => id === shelf).forEach((own) => recipe(own, all)));
   const changeGrade = (shelf: string, grade: string, recipe: (own: Editable<Grade>, all: Editable<Grade>[]) => void) =>
     changeShelf(shelf, ({ grades }) => grades.filter(({ id }) => id === grade).forEach((own) => recipe(own, grades)));
+  const [opened, setOpened] = useState<string | null>(null);
+  const open = (shelf: string, isOpen: boolean) => setOpened((now) => (isOpen ? shelf : now === shelf ? null : now));
+  const addShelf = async () => {
+    const shelf = newShelf(shelves);
+    if ((await change((all) => void all.push(shelf))) === null) setOpened(shelf.id);
+  };
+  const rename = async (shelf: string, id: string) => {
+    const refused = await changeShelf(shelf, (own) => void (own.id = id));
+    if (refused === null) setOpened((now) => (now === shelf ? id : now));
+    return refused;
+  };
   const [problem, setProblem] = useState<string | null>(null);
-  const open = async (input: HTMLInputElement) => {
+  const openTable = async (input: HTMLInputElement) => {
     const file = input.files?.[0];
     if (!file) return;
     const isLarge = file.size > MOST_TABLE_BYTES;
@@ -54,128 +65,135 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
   return (
     <>
       {shelves.map((shelf, s) => (
-        <section key={shelf.id} aria-label={shelfEditorText.shelf(shelf.id)} className="mb-4">
-          <div className="flex items-center justify-between border-t border-hair pt-1.5">
-            <h3 className="flex items-center gap-1 text-sm font-strong">
-              <NameEntry
-                label={shelfEditorText.nameOfShelf(shelf.id)}
-                id={shelf.id}
-                others={shelves.flatMap(({ id }) => (id === shelf.id ? [] : [id]))}
-                onName={(id) => changeShelf(shelf.id, (own) => void (own.id = id))}
-              />
-              {s === 0 && <span className="font-normal text-soft">{shelfEditorText.inUse}</span>}
-            </h3>
-            <span className="flex gap-1">
-              {s > 0 && (
+        <section key={shelf.id} aria-label={shelfEditorText.shelf(shelf.id)} className="border-t border-hair">
+          <details open={opened === shelf.id} onToggle={({ currentTarget }) => open(shelf.id, currentTarget.open)}>
+            <summary className="tap cursor-pointer truncate py-1.5 text-sm max-lg:min-h-touch">
+              <b className="font-strong">{capital(gradeName(shelf.id))}</b>
+              <span className="text-soft">
+                {s === 0 && ` ${shelfEditorText.inUse}`} · {gradesText(shelf, units)}
+              </span>
+            </summary>
+            <div className="flex items-center justify-between pt-1.5">
+              <h3 className="flex items-center gap-1 text-sm font-strong">
+                <NameEntry
+                  label={shelfEditorText.nameOfShelf(shelf.id)}
+                  id={shelf.id}
+                  others={shelves.flatMap(({ id }) => (id === shelf.id ? [] : [id]))}
+                  onName={(id) => rename(shelf.id, id)}
+                />
+              </h3>
+              <span className="flex gap-1">
+                {s > 0 && (
+                  <button
+                    type="button"
+                    className="btn"
+                    onClick={() => void changeShelf(shelf.id, (own, all) => void all.unshift(...all.splice(all.indexOf(own), 1)))}
+                  >
+                    {shelfEditorText.useThisOne}
+                  </button>
+                )}
                 <button
                   type="button"
                   className="btn"
-                  onClick={() => void changeShelf(shelf.id, (own, all) => void all.unshift(...all.splice(all.indexOf(own), 1)))}
+                  onClick={() => void changeShelf(shelf.id, ({ grades }) => void grades.push(newGrade(grades)))}
                 >
-                  {shelfEditorText.useThisOne}
+                  <Plus size={14} aria-hidden="true" /> {shelfEditorText.grade}
                 </button>
-              )}
-              <button
-                type="button"
-                className="btn"
-                onClick={() => void changeShelf(shelf.id, ({ grades }) => void grades.push(newGrade(grades)))}
-              >
-                <Plus size={14} aria-hidden="true" /> {shelfEditorText.grade}
-              </button>
-            </span>
-          </div>
-          <table className="w-full text-sm">
-            <thead className="text-soft">
-              <tr>
-                <th className="text-left font-medium">{shelfEditorText.grade}</th>
-                {COLUMNS.map(({ name, label }) => (
-                  <th key={name} className="pl-2 text-right font-medium">
-                    {name === "rank" ? label : <Explained word={name}>{label}</Explained>}
+              </span>
+            </div>
+            <table className="w-full text-sm">
+              <thead className="text-soft">
+                <tr>
+                  <th className="text-left font-medium">{shelfEditorText.grade}</th>
+                  {COLUMNS.map(({ name, label }) => (
+                    <th key={name} className="pl-2 text-right font-medium">
+                      {name === "rank" ? label : <Explained word={name}>{label}</Explained>}
+                    </th>
+                  ))}
+                  <th>
+                    <span className="sr-only">{shelfEditorText.remove}</span>
                   </th>
-                ))}
-                <th>
-                  <span className="sr-only">{shelfEditorText.remove}</span>
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {shelf.grades.map((grade) => (
-                <Fragment key={grade.id}>
-                  <tr>
-                    <td className="py-1">
-                      <NameEntry
-                        label={shelfEditorText.nameOfOf(gradeName(grade.id), shelf.id)}
-                        id={grade.id}
-                        others={shelf.grades.flatMap(({ id }) => (id === grade.id ? [] : [id]))}
-                        onName={(id) => changeGrade(shelf.id, grade.id, (own) => void (own.id = id))}
-                      />
-                    </td>
-                    {COLUMNS.map(({ name, label }) => (
-                      <td key={name} className="w-26.5 py-1 pl-2">
+                </tr>
+              </thead>
+              <tbody>
+                {shelf.grades.map((grade) => (
+                  <Fragment key={grade.id}>
+                    <tr>
+                      <td className="py-1">
+                        <NameEntry
+                          label={shelfEditorText.nameOfOf(gradeName(grade.id), shelf.id)}
+                          id={grade.id}
+                          others={shelf.grades.flatMap(({ id }) => (id === grade.id ? [] : [id]))}
+                          onName={(id) => changeGrade(shelf.id, grade.id, (own) => void (own.id = id))}
+                        />
+                      </td>
+                      {COLUMNS.map(({ name, label }) => (
+                        <td key={name} className="w-26.5 py-1 pl-2">
+                          <BenchEntryField
+                            label={shelfEditorText.of(gradeName(grade.id), shelf.id, label)}
+                            hidesLabel
+                            value={name === "rank" ? String(grade[name]) : showTemperature(grade[name], units)}
+                            unit={name === "rank" ? "" : degrees(units)}
+                            onTake={(text) => {
+                              const reading = name === "rank" ? readNumber(text) : readTemperature(text, units.temperature);
+                              return reading.ok
+                                ? changeGrade(shelf.id, grade.id, (own) => void (own[name] = reading.value))
+                                : shelfEditorText.typeANumberAs(name === "rank" ? "3" : showTemperature(718, units));
+                            }}
+                          />
+                        </td>
+                      ))}
+                      <td className="w-9.5 py-1 pl-1">
+                        <button
+                          type="button"
+                          className="btn btn-plain"
+                          disabled={shelf.grades.length === 1}
+                          aria-label={shelfEditorText.removeOf(gradeName(grade.id), shelf.id)}
+                          onClick={() => void changeGrade(shelf.id, grade.id, (own, all) => void all.splice(all.indexOf(own), 1))}
+                        >
+                          <Trash2 size={14} aria-hidden="true" />
+                        </button>
+                      </td>
+                    </tr>
+                    <tr>
+                      <td className="pr-2 pb-1.5 text-right text-xs text-soft">{shelfEditorText.inStock}</td>
+                      <td colSpan={3} className="pb-1.5 pl-2">
                         <BenchEntryField
-                          label={shelfEditorText.of(gradeName(grade.id), shelf.id, label)}
+                          label={shelfEditorText.ofInStock(gradeName(grade.id), shelf.id)}
                           hidesLabel
-                          value={name === "rank" ? String(grade[name]) : showTemperature(grade[name], units)}
-                          unit={name === "rank" ? "" : degrees(units)}
+                          isText
+                          value={inHandText(grade.forms, units)}
                           onTake={(text) => {
-                            const reading = name === "rank" ? readNumber(text) : readTemperature(text, units.temperature);
-                            return reading.ok
-                              ? changeGrade(shelf.id, grade.id, (own) => void (own[name] = reading.value))
-                              : shelfEditorText.typeANumberAs(name === "rank" ? "3" : showTemperature(718, units));
+                            const forms = readForms(text, (each) => lengthIn(each, units));
+                            if (forms === null) return shelfEditorText.typeSheetWireOrPaste;
+                            return changeGrade(shelf.id, grade.id, (own) => {
+                              if (forms.length > 0) own.forms = forms;
+                              else delete own.forms;
+                            });
                           }}
                         />
                       </td>
-                    ))}
-                    <td className="w-9.5 py-1 pl-1">
-                      <button
-                        type="button"
-                        className="btn btn-plain"
-                        disabled={shelf.grades.length === 1}
-                        aria-label={shelfEditorText.removeOf(gradeName(grade.id), shelf.id)}
-                        onClick={() => void changeGrade(shelf.id, grade.id, (own, all) => void all.splice(all.indexOf(own), 1))}
-                      >
-                        <Trash2 size={14} aria-hidden="true" />
-                      </button>
-                    </td>
-                  </tr>
-                  <tr>
-                    <td className="pr-2 pb-1.5 text-right text-xs text-soft">{shelfEditorText.inStock}</td>
-                    <td colSpan={3} className="pb-1.5 pl-2">
-                      <BenchEntryField
-                        label={shelfEditorText.ofInStock(gradeName(grade.id), shelf.id)}
-                        hidesLabel
-                        isText
-                        value={inHandText(grade.forms, units)}
-                        onTake={(text) => {
-                          const forms = readForms(text, (each) => lengthIn(each, units));
-                          if (forms === null) return shelfEditorText.typeSheetWireOrPaste;
-                          return changeGrade(shelf.id, grade.id, (own) => {
-                            if (forms.length > 0) own.forms = forms;
-                            else delete own.forms;
-                          });
-                        }}
-                      />
-                    </td>
-                    <td />
-                  </tr>
-                </Fragment>
+                      <td />
+                    </tr>
+                  </Fragment>
+                ))}
+              </tbody>
+            </table>
+            <ul className="mt-1 text-xs leading-snug">
+              {overlapsOf(shelf, edit.bench.overshoot ?? SHIPPED.overshoot).map((overlap) => (
+                <li
+                  key={overlap.softer}
+                  className={overlap.what === "runs" ? "text-bad" : overlap.what === "softens" ? "text-warn" : "text-soft"}
+                >
+                  {overlapText(overlap, units)}
+                </li>
               ))}
-            </tbody>
-          </table>
-          <ul className="mt-1 text-xs leading-snug">
-            {overlapsOf(shelf, edit.bench.overshoot ?? SHIPPED.overshoot).map((overlap) => (
-              <li
-                key={overlap.softer}
-                className={overlap.what === "runs" ? "text-bad" : overlap.what === "softens" ? "text-warn" : "text-soft"}
-              >
-                {overlapText(overlap, units)}
-              </li>
-            ))}
-          </ul>
+            </ul>
+          </details>
         </section>
       ))}
       <div className="mb-2 flex flex-wrap gap-2">
-        <button type="button" className="btn" onClick={() => void change((all) => void all.push(newShelf(all)))}>
+        <button type="button" className="btn" onClick={() => void addShelf()}>
           <Plus size={14} aria-hidden="true" /> {shelfEditorText.anotherShelf}
         </button>
         <button type="button" className="btn" onClick={() => saveFile("shelves.csv", shelvesCsv(shelves), "text/csv")}>
@@ -183,7 +201,7 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
         </button>
         <label className="btn cursor-pointer">
           {shelfEditorText.openATable}
-          <input type="file" accept=".csv,text/csv" className="sr-only" onChange={(event) => void open(event.target)} />
+          <input type="file" accept=".csv,text/csv" className="sr-only" onChange={(event) => void openTable(event.target)} />
         </label>
       </div>
       {problem && (
@@ -193,6 +211,16 @@ export function ShelfEditor({ edit }: { readonly edit: BenchEdit }) {
       )}
       <p className="narrow text-xs text-soft">{shelfEditorText.theseAreTypicalPublishedValues}</p>
     </>
+  );
+}
+
+/** "4 grades, run at 652 to 787 °C": a shelf in a line. */
+function gradesText({ grades }: Shelf, units: Units): string {
+  const runs = grades.map((grade) => grade.runs);
+  return shelfEditorText.grades(
+    counted(grades.length, "grade"),
+    showTemperature(Math.min(...runs), units),
+    `${showTemperature(Math.max(...runs), units)} ${degrees(units)}`,
   );
 }
 

@@ -11,6 +11,7 @@ import { Mark } from "@/ui/NavBar";
 import { RenameInput } from "@/ui/RenameInput";
 import { UnitSwitch } from "@/ui/UnitSwitch";
 import { useSession, useSessionState } from "@/ui/session";
+import { useClock } from "@/ui/clock";
 import { useTrayState, useUnits } from "@/ui/tray";
 import { JOURNAL_FULL, TROUBLE_WORDS } from "@/words/trouble";
 import { useDoubt } from "@/ui/doubt";
@@ -62,6 +63,9 @@ export function TopBar({ shows, undoing }: Props) {
       <Suspense>
         <PieceMenu />
       </Suspense>
+      <Link href="/day" className="btn btn-plain max-lg:hidden">
+        {topBarText.day}
+      </Link>
       <span className="flex-1 max-lg:hidden" />
       <Link href={`/pieces/${piece.id}/card`} className="btn max-lg:hidden lg:order-last">
         {topBarText.card}
@@ -111,6 +115,7 @@ function Name({ stone }: { readonly stone: string }) {
 
 function KeepingText({ keeping }: { readonly keeping: Keeping }) {
   const trouble = useTrayState((state) => state.trouble);
+  const clockOf = useClock();
   const isJournalFull = useTrayState((state) => state.isJournalFull);
   const isWell = keeping.state === "kept" || keeping.state === "writing";
   const other = isWell ? (trouble ? TROUBLE_WORDS[trouble] : isJournalFull ? JOURNAL_FULL : null) : null;
@@ -120,16 +125,16 @@ function KeepingText({ keeping }: { readonly keeping: Keeping }) {
       role={isBad ? "status" : undefined}
       className={`min-w-0 text-sm ${isBad ? "leading-tight font-semibold text-bad" : "truncate text-soft"}`}
     >
-      {other ?? keepingText(keeping, trouble ?? "unavailable")}
+      {other ?? keepingText(keeping, trouble ?? "unavailable", clockOf)}
     </span>
   );
 }
 
 /** `trouble` is why the piece is in memory only, where it is. */
-function keepingText(keeping: Keeping, trouble: Trouble): string {
+function keepingText(keeping: Keeping, trouble: Trouble, clockOf: (iso: string) => string): string {
   switch (keeping.state) {
     case "kept":
-      return topBarText.keptOnThisDevice(new Date(keeping.at).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" }));
+      return topBarText.keptOnThisDevice(clockOf(keeping.at));
     case "writing":
       return topBarText.keeping;
     case "memory":

@@ -3,15 +3,18 @@
 import { ArrowLeft, FileDown, Printer } from "lucide-react";
 import { useEffect, useState } from "react";
 import { type Template, templatesOf } from "@/formats/templates/sheet";
-import { svgPath, templateSvg } from "@/formats/templates/svg";
+import { templateSvg } from "@/formats/templates/svg";
 import { type Paper, Papers } from "@/ui/Papers";
+import { Segments } from "@/ui/Segments";
 import { useDoubt } from "@/ui/doubt";
 import { usePlan } from "@/ui/plan";
 import { saveFile } from "@/ui/save-file";
 import { useSessionState } from "@/ui/session";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { printClient } from "@/workers/templates/client";
+import { Lines } from "./Lines";
 import { ScreenScale } from "./ScreenScale";
+import { Sheets } from "./Sheets";
 import { templatesScreenText } from "@/words/screens/templates";
 
 const loadDxf = () => import("@/formats/templates/dxf");
@@ -30,6 +33,7 @@ export function TemplatesScreen({ onBack }: { readonly onBack: () => void }) {
   const set = useTrayState(({ bench }) => bench.screen?.pxPerMm ?? null);
   const [paper, setPaper] = useState<Paper>("a4");
   const [client] = useState(printClient);
+  const [isLarge, enlarge] = useState(true);
   const [isBusy, setBusy] = useState(false);
   const [failure, setFailure] = useState<Error | null>(null);
   useEffect(() => () => client.end(), [client]);
@@ -56,85 +60,104 @@ export function TemplatesScreen({ onBack }: { readonly onBack: () => void }) {
           <Printer size={14} aria-hidden="true" /> {isBusy ? templatesScreenText.layingThemOut : templatesScreenText.saveToPrint}
         </button>
       </div>
-      <div className="mx-auto max-w-377 px-6 py-5 max-lg:px-3.5">
-        <h1 className="text-2xl font-bold font-condensed">
-          {templatesScreenText.templates(set === null ? templatesScreenText.aboutLifeSize : templatesScreenText.lifeSize)}
-        </h1>
+      <div className="px-6 py-5 max-lg:px-3.5">
+        <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+          <h1 className="text-2xl font-bold font-condensed">
+            {isLarge
+              ? templatesScreenText.templatesEnlarged
+              : templatesScreenText.templates(set === null ? templatesScreenText.aboutLifeSize : templatesScreenText.lifeSize)}
+          </h1>
+          <Segments
+            label={templatesScreenText.shown}
+            options={SIZES}
+            value={isLarge ? "large" : "life"}
+            onChoose={(value) => enlarge(value === "large")}
+          />
+        </div>
         <p className="mb-3 max-w-183 text-sm text-soft">{templatesScreenText.printThemAt100And}</p>
-        <ScreenScale
-          pxPerMm={set ?? USUAL_PX_PER_MM}
-          isSet={set !== null}
-          onSet={(pxPerMm) => void tray.changeBench((bench) => void (bench.screen = { pxPerMm }))}
-        />
-        <ul className="mt-4 grid gap-5">
-          {templates.map((template) => (
-            <li key={template.id} className="border-t border-hair pt-2">
-              <div className="flex flex-wrap items-center gap-2">
-                <h2 className="min-w-0 flex-1 text-base font-strong">{template.title}</h2>
-                <button
-                  type="button"
-                  className="btn btn-small"
-                  aria-label={templatesScreenText.saveAsSvg(template.id)}
-                  onClick={() => saveFile(`${piece.id}-${template.id}.svg`, [templateSvg(template)], "image/svg+xml")}
-                >
-                  <FileDown size={13} aria-hidden="true" /> {templatesScreenText.svg}
-                </button>
-                <button
-                  type="button"
-                  className="btn btn-small"
-                  aria-label={templatesScreenText.saveAsDxf(template.id)}
-                  onClick={() =>
-                    void loadDxf().then(({ templateDxf }) =>
-                      saveFile(`${piece.id}-${template.id}.dxf`, [templateDxf(template)], "application/dxf"),
-                    )
-                  }
-                >
-                  <FileDown size={13} aria-hidden="true" /> {templatesScreenText.dxf}
-                </button>
-              </div>
-              <TrueSize template={template} pxPerMm={set ?? USUAL_PX_PER_MM} />
-            </li>
-          ))}
-        </ul>
+        {!isLarge && (
+          <ScreenScale
+            pxPerMm={set ?? USUAL_PX_PER_MM}
+            isSet={set !== null}
+            onSet={(pxPerMm) => void tray.changeBench((bench) => void (bench.screen = { pxPerMm }))}
+          />
+        )}
+        <div className="mt-3 grid items-start gap-6 lg:grid-cols-[minmax(0,1fr)_auto]">
+          <ul className={`grid gap-5 ${isLarge ? "xl:grid-cols-2" : ""}`}>
+            {templates.map((template) => (
+              <li key={template.id} className="min-w-0 border-t border-hair pt-2">
+                <TemplateHead template={template} piece={piece.id} />
+                <TemplatePicture template={template} pxPerMm={isLarge ? null : (set ?? USUAL_PX_PER_MM)} />
+              </li>
+            ))}
+          </ul>
+          <Sheets templates={templates} paper={paper} />
+        </div>
       </div>
     </main>
   );
 }
 
+const SIZES = [
+  { value: "large", text: templatesScreenText.enlarged },
+  { value: "life", text: templatesScreenText.atLifeSize },
+] as const;
+
+/** What a template is called, and the files it is saved as. */
+function TemplateHead({ template, piece }: { readonly template: Template; readonly piece: string }) {
+  const { id, title } = template;
+  return (
+    <div className="flex flex-wrap items-center gap-2">
+      <h2 className="min-w-0 flex-1 text-base font-strong">{title}</h2>
+      <button
+        type="button"
+        className="btn btn-small"
+        aria-label={templatesScreenText.saveAsSvg(id)}
+        onClick={() => saveFile(`${piece}-${id}.svg`, [templateSvg(template)], "image/svg+xml")}
+      >
+        <FileDown size={13} aria-hidden="true" /> {templatesScreenText.svg}
+      </button>
+      <button
+        type="button"
+        className="btn btn-small"
+        aria-label={templatesScreenText.saveAsDxf(id)}
+        onClick={() => void loadDxf().then(({ templateDxf }) => saveFile(`${piece}-${id}.dxf`, [templateDxf(template)], "application/dxf"))}
+      >
+        <FileDown size={13} aria-hidden="true" /> {templatesScreenText.dxf}
+      </button>
+    </div>
+  );
+}
+
+/** Round a picture, and under it for the words at its marks (mm). */
 const MARGIN = 2;
 const UNDER = 4;
-const DASHES = { cut: undefined, edge: "1.2 0.6", mark: "0.4 0.4" } as const;
 
-function TrueSize({ template, pxPerMm }: { readonly template: Template; readonly pxPerMm: number }) {
-  const { box, lines, labels, title } = template;
-  const [left, top] = [box.left - MARGIN, box.high + MARGIN];
+interface PictureProps {
+  readonly template: Template;
+  /** At life size so many pixels to a mm; null as large as there is room. */
+  readonly pxPerMm: number | null;
+}
+
+/** About what an enlarged picture has for room (px): its words are not enlarged with it. */
+const ENLARGED = { width: 500, height: 245 } as const;
+
+function TemplatePicture({ template, pxPerMm }: PictureProps) {
+  const { box, title } = template;
   const [width, height] = [box.right - box.left + 2 * MARGIN, box.high - box.low + MARGIN + UNDER];
+  const perMm = pxPerMm ?? Math.min(ENLARGED.width / width, ENLARGED.height / height);
+  const size = pxPerMm === null ? {} : { width: width * pxPerMm, height: height * pxPerMm };
   return (
     <div className="overflow-x-auto" tabIndex={0} role="group" aria-label={title}>
       <svg
-        width={width * pxPerMm}
-        height={height * pxPerMm}
+        {...size}
         viewBox={`0 0 ${width} ${height}`}
         role="img"
         aria-label={title}
-        className="block"
+        preserveAspectRatio="xMinYMin"
+        className={`block ${pxPerMm === null ? "max-h-70 w-full" : ""}`}
       >
-        {lines.map(({ curve, isClosed, kind }, i) => (
-          <path
-            key={i}
-            d={svgPath(curve, isClosed, left, top)}
-            fill={kind === "edge" ? "var(--color-print-wash)" : "none"}
-            fillOpacity={0.6}
-            stroke={kind === "mark" ? "var(--color-metal-edge)" : "var(--color-ink)"}
-            strokeWidth={kind === "cut" ? 0.2 : 0.12}
-            strokeDasharray={DASHES[kind]}
-          />
-        ))}
-        {labels.map(({ at: [x, y], text, size, isMiddle }, i) => (
-          <text key={i} x={x - left} y={top - y} fontSize={size} textAnchor={isMiddle ? "middle" : "start"} fill="var(--color-metal-deep)">
-            {text}
-          </text>
-        ))}
+        <Lines template={template} left={box.left - MARGIN} top={box.high + MARGIN} ofSize={Math.min(1, USUAL_PX_PER_MM / perMm + 0.25)} />
       </svg>
     </div>
   );

@@ -1,8 +1,9 @@
 "use client";
 
+import { useClock } from "@/ui/clock";
 import { useEffect, useState } from "react";
 import { lastSaved } from "@/ui/last-saved";
-import { clockText, dayText } from "@/words/dates";
+import { dayText } from "@/words/dates";
 import { counted } from "@/words/names";
 import { keptHereText } from "@/words/screens/tray";
 
@@ -32,6 +33,7 @@ export function KeptHere({ pieces, makes, saved }: Props) {
     };
   }, [pieces, makes, saved]);
   const size = known?.size ?? null;
+  const clockOf = useClock();
   return (
     <p className="pb-2 text-sm text-soft">
       <b className="font-semibold text-ink">
@@ -42,9 +44,7 @@ export function KeptHere({ pieces, makes, saved }: Props) {
         )}
       </b>{" "}
       {known &&
-        (known.savedAt === null
-          ? keptHereText.neverSaved
-          : keptHereText.lastSaved(`${dayText(known.savedAt)}, ${clockText(known.savedAt)}`))}
+        (known.savedAt === null ? keptHereText.neverSaved : keptHereText.lastSaved(`${dayText(known.savedAt)}, ${clockOf(known.savedAt)}`))}
     </p>
   );
 }

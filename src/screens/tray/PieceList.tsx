@@ -201,7 +201,7 @@ const Row = memo(function Row({ index, measure, record, attempt, isSettling, mak
             {row[cell][0]}
             {row.findingAt === cell && cell !== "heats" ? (
               <small className={`block text-xs font-semibold ${colourOf(row.level)}`} title={row.finding ?? undefined}>
-                ◆ {row.level === "error" ? pieceListText.putRight : pieceListText.takeCare}
+                ◆ {row.findingWords}
               </small>
             ) : (
               <small className={`block text-xs ${colourOf(cell === "heats" ? row.heatsLevel : null)}`}>{row[cell][1]}</small>

@@ -16,6 +16,7 @@ import { dayText } from "@/words/dates";
 import { DOUBTS } from "@/words/doubt";
 import { FORM_NAMES, SECTION_NAMES, SHAPE_NAMES, SYSTEM_NAMES } from "@/words/names";
 import { type Units, showFigure, showLength } from "@/words/show";
+import { FINDING_WORDS } from "@/words/finding-words";
 import { sayFinding } from "@/words/findings";
 import { SETTLING, sayHeats } from "@/words/heats";
 import { sayBack } from "@/words/backs";
@@ -44,6 +45,8 @@ export interface PieceRow {
   readonly level: "error" | "warning" | null;
   /** What that is, in words; null where nothing is wrong. */
   readonly finding: string | null;
+  /** The same in two words or so. */
+  readonly findingWords: string | null;
   /** The cell it is about; null where it is about none of them. */
   readonly findingAt: CellName | null;
   /** How far the making is, as a share of its steps; null where none is under way. */
@@ -97,6 +100,7 @@ export function rowOf(
     level: stopped || gravest?.level === "error" ? "error" : gravest ? "warning" : null,
     share: shareDone(make, plan),
     findingAt: stopped ? "strip" : gravest ? cellOf(gravest) : null,
+    findingWords: stopped ? rowsText.makeAnew : gravest ? FINDING_WORDS[gravest.code] : null,
     finding: stopped ? sayRemedy(stopped, units).what : gravest ? sayFinding(gravest, plan, units).what : null,
   };
 }

@@ -48,6 +48,7 @@ export const correctMakeText = {
 };
 
 export const ledgerRowsText = {
+  openNote: (note: string) => `Open the make with the note: ${note}`,
   countedSeparately: (method: string) => `${method}: counted separately`,
   noMethodGiven: "no method given",
   leftOut: (note: string) => `left out${note}`,

@@ -3,6 +3,9 @@ export const benchEntryFieldText = {
 };
 
 export const defaultsText = {
+  clock: "Clock of",
+  of24: "24 h",
+  of12: "12 h",
   mandrel: "Mandrel",
   minutes: "Minutes",
   solderShelf: "Solder shelf",
@@ -72,6 +75,7 @@ export const shelfEditorText = {
   line: (name: string, line: number, wrongIn: string) => `${name}, line ${line}: ${wrongIn}`,
   nameOfShelf: (id: string) => `Name of shelf ${id}`,
   inUse: "· in use",
+  grades: (grades: string, least: string, most: string) => `${grades}, run at ${least} to ${most}`,
   useThisOne: "Use this one",
   grade: "Grade",
   remove: "Remove",

@@ -53,6 +53,7 @@ export const stemText = {
 };
 
 export const topBarText = {
+  day: "Day",
   redo: "Redo",
   card: "Card",
   nameOfThePiece: "Name of the piece",

@@ -16,6 +16,10 @@ export const templatesScreenText = {
   layingThemOut: "Laying them out",
   saveToPrint: "Save to print",
   templates: (pieces: string) => `Templates, ${pieces}`,
+  templatesEnlarged: "Templates, enlarged",
+  shown: "Shown",
+  enlarged: "Enlarged",
+  atLifeSize: "Life size",
   aboutLifeSize: "about life size",
   lifeSize: "life size",
   printThemAt100And:
@@ -24,4 +28,11 @@ export const templatesScreenText = {
   saveAsSvg: (id: string) => `Save ${id} as SVG`,
   dxf: "DXF",
   saveAsDxf: (id: string) => `Save ${id} as DXF`,
+};
+
+export const sheetsText = {
+  onPaper: "On paper",
+  sheets: (sheets: string) => `On paper: ${sheets}`,
+  sheet: (number: number, what: string) => `Sheet ${number}: ${what}`,
+  number: (number: number, of: number) => `${number} of ${of}`,
 };

@@ -81,7 +81,6 @@ export const pieceListText = {
   next: "Next",
   somethingIsWrong: "something is wrong",
   takeCare: "take care",
-  putRight: "put right",
   cannotBePlanned: "cannot be planned",
 };
 
@@ -117,6 +116,7 @@ export const trayScreenText = {
 };
 
 export const rowsText = {
+  makeAnew: "make anew",
   blank: (length: string) => `blank ${length}`,
   noHoopOrBail: "no hoop or bail",
   post: (length: string) => `post ${length}`,

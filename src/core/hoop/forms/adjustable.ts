@@ -13,9 +13,9 @@ export const adjustable: FormKind = {
   seat: (hoop, outside, base) =>
     hoop.flatWidth ? flat(hoop, hoop.flatWidth, outside, base) : saddle(hoop, hoop.saddleWidth, outside, base),
   marks: (_hoop, net) => [
-    { code: "end", at: 0 },
+    { code: "oneEnd", at: 0 },
     { code: "front", at: net / 2 },
-    { code: "end", at: net },
+    { code: "otherEnd", at: net },
   ],
   opening: (hoop, inside) => ({ at: "back", half: hoop.openGap.value / (inside + hoop.section.thickness) }),
   extra: () => NOTHING_MORE,

@@ -78,7 +78,7 @@ export const granules: LayerKind = {
           line.pieces.map(({ length }) => length),
           0,
           0,
-          line.isRound ? "bead" : "end",
+          line.isRound ? "bead" : "start",
         ),
       },
       drawn: {

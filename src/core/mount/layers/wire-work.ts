@@ -113,7 +113,7 @@ export function bentLayer(asked: LayerAsked, bent: Bent): LayerPlan {
         nets.map((terms) => terms.reduce((all, { value }) => all + value, 0)),
         lead,
         losses.squaring.value - lead + losses.mark.value,
-        line.isRound ? "seam" : "end",
+        line.isRound ? "seam" : "start",
       ),
     },
     drawn: {
