@@ -18,15 +18,16 @@ export function GoesOn({ children }: { readonly children: ReactNode }) {
       {children}
       <div ref={end} className="h-px" />
       {isMore && (
-        <button
-          type="button"
-          aria-hidden="true"
-          tabIndex={-1}
-          onClick={() => end.current!.scrollIntoView({ block: "end" })}
-          className="sticky -bottom-3 -mx-3.5 hidden w-[calc(100%+28px)] items-center justify-center gap-1 border-t border-line bg-paper py-1 text-xs text-soft hover:text-ink lg:flex"
-        >
-          {goesOnText.moreBelow} <ChevronDown size={13} aria-hidden="true" />
-        </button>
+        <div aria-hidden="true" className="sticky -bottom-3 -mx-3.5 hidden h-0 lg:block">
+          <button
+            type="button"
+            tabIndex={-1}
+            onClick={() => end.current!.scrollIntoView({ block: "end" })}
+            className="absolute inset-x-0 bottom-0 flex items-center justify-center gap-1 border-t border-line bg-paper py-1 text-xs text-soft hover:text-ink"
+          >
+            {goesOnText.moreBelow} <ChevronDown size={13} aria-hidden="true" />
+          </button>
+        </div>
       )}
     </>
   );

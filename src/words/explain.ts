@@ -55,3 +55,33 @@ export const EXPLAINED: Readonly<Record<ExplainedWord, { readonly name: string; 
 };
 
 export const EXPLAINED_WORDS = Object.keys(EXPLAINED) as readonly ExplainedWord[];
+
+/** How each stands in a sentence of a step. */
+const SAID_AS: Readonly<Record<ExplainedWord, RegExp>> = {
+  leansIn: /\bleans in\b/i,
+  catch: /\bcatch\b/i,
+  fit: /\bfit\b/i,
+  lift: /\bcushion\b/i,
+  fibre: /\bfibre\b/i,
+  kerf: /\bkerf\b/i,
+  squaring: /\bsquare\b/i,
+  overshoot: /\bovershoot\b/i,
+  gives: /\bsoftens?\b/i,
+  runs: /\bruns\b/i,
+  gather: /\bgathers?\b/i,
+  seam: /\bseam\b/i,
+};
+
+/** A sentence in runs: plain ones, and the first time of each word that can be explained. */
+export function explainedIn(text: string): { readonly text: string; readonly word: ExplainedWord | null }[] {
+  const found = (Object.keys(SAID_AS) as ExplainedWord[]).flatMap((word) => {
+    const match = SAID_AS[word].exec(text);
+    return match ? [{ word, from: match.index, to: match.index + match[0].length }] : [];
+  });
+  const inOrder = found.sort((a, b) => a.from - b.from);
+  const runs = inOrder.flatMap(({ word, from, to }, i) => [
+    { text: text.slice(inOrder[i - 1]?.to ?? 0, from), word: null },
+    { text: text.slice(from, to), word },
+  ]);
+  return [...runs, { text: text.slice(inOrder.at(-1)?.to ?? 0), word: null }].filter((run) => run.text !== "");
+}

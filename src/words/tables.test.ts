@@ -5,6 +5,8 @@ import { type Piece } from "@/core/piece/piece";
 import { planPiece } from "@/core/piece/plan-piece";
 import { FIGURE_NAMES } from "./figures";
 import { WAY_ADVICE, jointAdvice, pallionsText } from "./heats";
+import { explainedIn } from "./explain";
+import { FINDING_WORDS } from "./finding-words";
 import { BLANK_MARKS } from "./marks";
 import { FORM_NAMES, RULE_NAMES, SCHOOL_NAMES, SECTION_NAMES, SHAPE_NAMES, SOURCE_ADVICE, SYSTEM_NAMES, WAY_NAMES, namesIn } from "./names";
 import { STAGE_NAMES } from "./stages";
@@ -443,4 +445,22 @@ test("a sum leaves out what is nothing, and a doubt stands in the place of what 
     "not measured yet",
     "uses a refused entry",
   ]);
+});
+
+test("a sentence is parted into plain runs and the first of each word that can be explained, and none of it is lost", () => {
+  expect(explainedIn("File both ends square: the seam runs there, and no other seam.")).toEqual([
+    { text: "File both ends ", word: null },
+    { text: "square", word: "squaring" },
+    { text: ": the ", word: null },
+    { text: "seam", word: "seam" },
+    { text: " ", word: null },
+    { text: "runs", word: "runs" },
+    { text: " there, and no other seam.", word: null },
+  ]);
+  expect(explainedIn("Level it.")).toEqual([{ text: "Level it.", word: null }]);
+  expect(explainedIn("")).toEqual([]);
+});
+
+test("a finding stands at its figure in one to three words", () => {
+  for (const words of Object.values(FINDING_WORDS)) expect(words).toMatch(/^[a-z]+( [a-z]+){0,2}$/);
 });

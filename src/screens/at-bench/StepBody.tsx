@@ -9,6 +9,7 @@ import { useDoubt } from "@/ui/doubt";
 import { TorchLines } from "@/ui/TorchLines";
 import { useUnits } from "@/ui/tray";
 
+import { WithWords } from "@/ui/WithWords";
 import { sayRemedy } from "@/words/remedies";
 import { stageName } from "@/words/stages";
 import { STAGE_TITLES, sayStep } from "@/words/steps";
@@ -51,7 +52,11 @@ export function StepBody({ step, plan, remedies, doneAt, onUntick }: Props) {
         )}
       </p>
       <h1 className="mt-1 max-w-205.5 text-2xl leading-tight md:text-3xl font-bold tracking-tight font-condensed lg:text-3xl">{title}</h1>
-      {detail && <p className="mt-2 max-w-194.5 text-base leading-text text-night-key lg:text-lg">{detail}</p>}
+      {detail && (
+        <p className="mt-2 max-w-194.5 text-base leading-text text-night-key lg:text-lg">
+          <WithWords text={detail} />
+        </p>
+      )}
       <div className={`step-shown ${isWide ? "step-wide" : ""}`}>
         <div className="min-w-0">
           {big && (
