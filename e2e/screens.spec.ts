@@ -172,6 +172,7 @@ test("the bench's defaults are changed, undone, refused when wrong, and followed
   await page.getByRole("link", { name: "Pieces" }).click();
   await expect(page.getByRole("row", { name: /Tern ring/ })).toContainText("46.55 × 3.20");
   await page.getByRole("link", { name: "My bench" }).click();
+  await page.getByRole("region", { name: "Shelf typical" }).getByText("Typical", { exact: true }).click();
   const gives = page.getByLabel("easy of typical runs at", { exact: true });
   await gives.fill("600");
   await gives.press("Enter");

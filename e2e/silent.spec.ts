@@ -98,6 +98,7 @@ test("a piece that changes or goes under an open bench is asked about there", as
   await other.getByRole("button", { name: "Replace it" }).click();
   await expect(page.getByRole("region", { name: "The piece has changed" })).toBeVisible();
   await page.getByRole("button", { name: "Use the new plan from here" }).click();
+  await other.waitForURL(/\/pieces\/tern-ring/);
   await other.goto("/");
   await other.getByRole("button", { name: "Remove the demo pieces" }).click();
   const asked = other.getByRole("dialog");
