@@ -78,7 +78,7 @@ export default ts.config(
   },
   {
     // The one table of the colours of stones.
-    files: ["src/ui/stone-tint.ts"],
+    files: ["src/ui/stone-tint.ts", "src/app/manifest.ts"],
     rules: { "no-restricted-syntax": ["error", ROUND_LENGTH, ...TEXTS] },
   },
   {

@@ -10,5 +10,5 @@ export default defineConfig({
   timeout: 45_000,
   expect: { timeout: 8_000 },
   globalSetup: "./e2e/servers.ts",
-  use: { baseURL: DEMO, viewport: { width: 1280, height: 800 }, launchOptions: CHROMIUM },
+  use: { baseURL: DEMO, viewport: { width: 1280, height: 800 }, launchOptions: CHROMIUM, serviceWorkers: "block" },
 });

@@ -4,6 +4,7 @@ import { existsSync, mkdirSync, readFileSync, readdirSync, rmSync, statSync, wri
 import { join } from "node:path";
 import { bin, must, root } from "./children.mjs";
 import { findChromium } from "./chromium.mjs";
+import { writeServiceWorker } from "./offline.mjs";
 
 const made = join(root, ".build");
 
@@ -169,6 +170,12 @@ export async function buildApp() {
     console.error("Building");
     await must("node", [bin("next/dist/bin/next"), "build"], { quiet: true });
   });
+  await unlessMade(
+    "offline",
+    [".next/BUILD_ID", "scripts/offline.mjs", ...filesIn("assets"), ...SOURCES()],
+    "public/sw.js",
+    writeServiceWorker,
+  );
 }
 
 /**

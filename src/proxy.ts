@@ -27,4 +27,4 @@ export function proxy(request: NextRequest): NextResponse {
 }
 
 /** The server's plan is left out: what passes through here is held until it has come in whole. */
-export const config = { matcher: ["/((?!_next/static|schema/|api/).*)"] };
+export const config = { matcher: ["/((?!_next/static|schema/|api/|sw\\.js).*)"] };

@@ -5,6 +5,7 @@ import { type ReactNode } from "react";
 import { Prefetch } from "@/screens/prefetch";
 import { FindProvider } from "@/ui/Find";
 import { Nonce } from "@/ui/Nonce";
+import { Offline } from "@/ui/Offline";
 import { NoticesProvider } from "@/ui/notices";
 import { OpeningProvider } from "@/ui/opening";
 import { TrayProvider } from "@/ui/tray";
@@ -22,6 +23,7 @@ export default async function RootLayout({ children }: { readonly children: Reac
         <Nonce value={nonce}>
           <Prefetch />
           <NoticesProvider>
+            <Offline />
             <TrayProvider withDemo={process.env.HOOP_LEDGER_DEMO === "1"}>
               <OpeningProvider>
                 <FindProvider>{children}</FindProvider>

@@ -1,5 +1,10 @@
+import { Suspense } from "react";
 import { TrayScreen } from "@/screens/tray/TrayScreen";
 
 export default function Page() {
-  return <TrayScreen />;
+  return (
+    <Suspense>
+      <TrayScreen />
+    </Suspense>
+  );
 }

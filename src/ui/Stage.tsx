@@ -46,7 +46,10 @@ export function Stage({ stage, mount, drawing, isTall = false, measures, foot }:
         </div>
         <FindingNotes stage={stage} mount={mount} />
       </section>
-      <section aria-label={stageText.measures} className="min-w-0 bg-paper px-3.5 pt-2.5 pb-3 [grid-area:meas] lg:scroll-pb-8 lg:overflow-y-auto">
+      <section
+        aria-label={stageText.measures}
+        className="min-w-0 bg-paper px-3.5 pt-2.5 pb-3 [grid-area:meas] lg:scroll-pb-8 lg:overflow-y-auto"
+      >
         <GoesOn>{measures}</GoesOn>
       </section>
     </HighlightProvider>

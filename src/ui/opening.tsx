@@ -1,6 +1,6 @@
 "use client";
 
-import { type DragEvent, type ReactNode, Suspense, createContext, lazy, useContext, useMemo, useRef, useState } from "react";
+import { type DragEvent, type ReactNode, Suspense, createContext, lazy, useContext, useEffect, useMemo, useRef, useState } from "react";
 import { fault } from "@/core/piece/fault";
 import { type Tray } from "@/store/tray";
 import { type Watch } from "@/workers/files/client";
@@ -42,6 +42,23 @@ async function openedFrom(file: File, tray: Tray, watch: Watch): Promise<Opened 
   }
 }
 
+/** Files that the system opens with the program, where it is put on the device. */
+interface LaunchQueue {
+  setConsumer(take: (launch: { readonly files: readonly FileSystemFileHandle[] }) => void): void;
+}
+
+/** Takes the file that the program was opened with. */
+function useLaunchedWith(take: (file: File) => void): void {
+  const latest = useRef(take);
+  useEffect(() => {
+    latest.current = take;
+  });
+  useEffect(() => {
+    const { launchQueue } = window as { readonly launchQueue?: LaunchQueue };
+    launchQueue?.setConsumer(({ files }) => void files[0]?.getFile().then((file) => latest.current(file)));
+  }, []);
+}
+
 /** Takes files that are picked, or dropped anywhere, and asks what must be asked before anything is changed. */
 export function OpeningProvider({ children }: { readonly children: ReactNode }) {
   const tray = useTray();
@@ -57,6 +74,7 @@ export function OpeningProvider({ children }: { readonly children: ReactNode }) 
       .then(setOpened)
       .finally(() => setReading(null));
   };
+  useLaunchedWith((file) => take(file));
   const value = useMemo(() => ({ pick: () => input.current?.click() }), []);
   const onDrop = (event: DragEvent) => {
     event.preventDefault();

@@ -9,6 +9,12 @@ export const layoutText = {
   sizesBezelStripsPlatesAnd: "Sizes bezel strips, plates and ring blanks, and plans the heats",
 };
 
+export const manifestText = {
+  newPiece: "New piece",
+  atTheBench: "At the bench",
+  ledger: "Ledger",
+};
+
 export const notFoundText = {
   thereIsNoSuchPage: "There is no such page.",
 };

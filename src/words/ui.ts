@@ -60,6 +60,13 @@ export const notKeptText = {
   closeThis: "Close this",
 };
 
+export const newerVersionText = {
+  isReady: "A newer version is ready.",
+  useIt: "Use it",
+  anotherWindowUsesIt: "Another window uses a newer version. This one is kept as it is; reload to go on with it.",
+  reload: "Reload",
+};
+
 export const noteText = {
   wrong: "Wrong",
   takeCare: "Take care",

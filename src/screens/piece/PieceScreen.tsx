@@ -1,6 +1,7 @@
 "use client";
 
 import Link from "next/link";
+import { usePathname } from "next/navigation";
 import { useEffect, useState } from "react";
 import { type Session } from "@/store/session";
 import { isTold } from "@/store/tray-state";
@@ -14,8 +15,14 @@ import { pieceScreenText } from "@/words/screens/piece";
 
 const loadSession = () => import("@/store/session");
 
+/** The piece that the address names. */
+export function PieceAtAddress() {
+  const [, , id = ""] = usePathname().split("/");
+  return <PieceScreen id={id} />;
+}
+
 /** One piece: opens it, and shows the stage that the address names. One that is not there opens itself once it is. */
-export function PieceScreen({ id }: { readonly id: string }) {
+function PieceScreen({ id }: { readonly id: string }) {
   const tray = useTray();
   const planner = useModule(loadOpenPiece);
   const [opened, setOpened] = useState<Session | "missing" | null>(null);

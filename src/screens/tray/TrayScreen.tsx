@@ -2,8 +2,8 @@
 
 import Link from "next/link";
 import { Plus } from "lucide-react";
-import { useRouter } from "next/navigation";
-import { type ReactNode, Suspense, lazy, useCallback, useMemo, useState } from "react";
+import { useRouter, useSearchParams } from "next/navigation";
+import { type ReactNode, Suspense, lazy, useCallback, useEffect, useMemo, useState } from "react";
 import { UNMEASURED, UNMEASURED_FIELDS, newPiece } from "@/core/piece/new-piece";
 import { type Piece } from "@/core/piece/piece";
 import { type Example } from "@demo/examples";
@@ -33,6 +33,20 @@ const NewPieceDialog = lazy(() => import("./NewPieceDialog").then((each) => ({ d
 const FirstStone = lazy(() => import("./FirstStone").then(({ FirstStone }) => ({ default: FirstStone })));
 
 /** Home: the stones on the tray, and the ledger's page under them. */
+function finishedOf(makes: Makes): string[] {
+  return Object.values(makes).flatMap((all) => all.flatMap(({ finished }) => finished ?? []));
+}
+
+/** Goes on at the bench where the piece under way is known, if that is what was asked for. */
+function useBenchAsked(isAsked: boolean): void {
+  const router = useRouter();
+  const { pieces, makes, areMakesWhole } = useTrayState((state) => state);
+  const id = isAsked && areMakesWhole ? pieces.find((record) => !record.deleted && begunMake(makes, record.id))?.id : undefined;
+  useEffect(() => {
+    if (id !== undefined) router.replace(`/pieces/${id}/bench`);
+  }, [id, router]);
+}
+
 export function TrayScreen() {
   const tray = useTray();
   useTitle(commonText.pieces);
@@ -61,7 +75,9 @@ export function TrayScreen() {
       await tray.setDeleted([id], true);
       say(trayScreenText.deleted(name), { name: trayScreenText.putBack, run: () => void act(() => tray.setDeleted([id], false)) });
     });
-  const [isAsking, ask] = useState(false);
+  const asked = useSearchParams();
+  const [isAsking, ask] = useState(asked.has("new"));
+  useBenchAsked(asked.has("bench"));
   const addNew = () => ask(true);
   const addKind = (kind: Piece["kind"]) => {
     ask(false);
@@ -129,7 +145,11 @@ export function TrayScreen() {
       )}
       <TrayActions
         hasPieces={all.length > 0}
-        kept={ledger && isWhole && areMakesWhole ? <ledger.KeptHere pieces={pieces.length} makes={countOf(makes)} saved={saved} /> : null}
+        kept={
+          ledger && isWhole && areMakesWhole ? (
+            <ledger.KeptHere pieces={pieces.length} makes={countOf(makes)} finished={finishedOf(makes)} saved={saved} />
+          ) : null
+        }
         onEverything={() =>
           void loadFiles().then(async ({ everythingText, everythingName }) => {
             const now = new Date();

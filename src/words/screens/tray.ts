@@ -140,6 +140,17 @@ export const keptHereText = {
   megabytes: (size: string) => `${size} MB`,
   lastSaved: (when: string) => `Last saved to a file ${when}.`,
   neverSaved: "Never saved to a file.",
+  notInAFile: (makes: string) => `${makes} in no file yet: save everything.`,
+  longAgo: "That is over 30 days ago: save everything.",
+  room: (room: string) => `Room for ${room} more.`,
+  gigabytes: (size: number) => `${size} GB`,
+  forGood: "This browser keeps it for good.",
+  mayBeCleared: "This browser may clear it when its disk is full.",
+  worksAlone: "Works without a network.",
+  gettingReady: "Getting ready to work without a network.",
+  insecure: "Works while the server runs: this address is not secure, so the browser keeps no copy of the program.",
+  putItOnThisDevice: "Put it on this device",
+  howToInstall: "To put it on this device, use your browser's menu: add to home screen, or install.",
 };
 
 export const homeText = {

@@ -1,6 +1,6 @@
-import { PieceScreen } from "@/screens/piece/PieceScreen";
+import { PieceAtAddress } from "@/screens/piece/PieceScreen";
 
-export default async function Page({ params }: { readonly params: Promise<{ readonly path: readonly string[] }> }) {
-  const { path } = await params;
-  return <PieceScreen id={path[0] ?? ""} />;
+/** Which piece it is stands in the address, and is read there: without the server one page stands for all of them. */
+export default function Page() {
+  return <PieceAtAddress />;
 }
