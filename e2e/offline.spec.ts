@@ -1,6 +1,7 @@
 import { readFileSync } from "node:fs";
 import { type Page, expect, test } from "./a-test";
 import { heading } from "./bench";
+import { startServer } from "../scripts/server.mjs";
 import { openGateway } from "./gateway";
 import { DEMO, field, figure, kept } from "./places";
 
@@ -116,5 +117,45 @@ test("a newer version waits for the maker, is not offered at the bench, keeps wh
   await other.getByRole("button", { name: "Reload" }).click();
   await expect(other.getByText("Step 1 of 41")).toBeVisible();
   await expect(other.getByText("Another window uses a newer version.")).toBeHidden();
+  await server.stop();
+});
+
+test("open to the network without a certificate, every page stands and says that no copy is kept; another host's name is refused", async ({
+  page,
+}) => {
+  const server = await startServer({ from: 0, demo: true, lan: { cert: "", key: "" } });
+  const [there] = server.others;
+  test.skip(there === undefined, "this machine is on no network");
+  await page.goto(there!);
+  await expect(page.getByRole("row", { name: /Tern ring/ })).toContainText("46.05");
+  await expect(page.getByText("Works while the server runs: this address is not secure")).toBeVisible();
+  expect(await page.evaluate(() => window.isSecureContext)).toBe(false);
+  await page.goto(`${there}/pieces/tern-ring/bench`);
+  await expect(heading(page)).toBeVisible();
+  const refused = await page.request.get(there!, { headers: { host: "elsewhere:1" } });
+  expect(refused.status()).toBe(421);
+  await server.stop();
+});
+
+test("on a device too full for the program, what is changed is kept all the same, and nothing says that it works alone", async ({
+  context,
+  page,
+}) => {
+  const server = await openGateway(DEMO);
+  await page.goto(server.address);
+  const devtools = await context.newCDPSession(page);
+  await devtools.send("Storage.overrideQuotaForOrigin", { origin: server.address, quotaSize: 2_000_000 });
+  await expect(page.getByRole("row", { name: /Tern ring/ })).toBeVisible();
+  await expect.poll(() => page.evaluate(async () => (await caches.keys()).length), { timeout: 20_000 }).toBe(1);
+  await expect
+    .poll(() => page.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.installing ?? null), { timeout: 20_000 })
+    .toBeNull();
+  await expect(page.getByText("Works without a network.")).toBeHidden();
+  await page.goto(`${server.address}/pieces/tern-ring/hoop`);
+  await field(page, "hoop.size.value").fill("58");
+  await field(page, "hoop.size.value").press("Enter");
+  await kept(page);
+  await page.reload();
+  await expect(field(page, "hoop.size.value")).toHaveValue("58");
   await server.stop();
 });

@@ -6,12 +6,19 @@ const LONGEST_START = 60_000;
 
 /**
  * Resolves with the address once it answers; `stop` ends the server.
- * @param {{ from?: number, demo?: boolean, dev?: boolean }} [how]
- * @returns {Promise<{ address: string, stop: () => Promise<void>, ended: Promise<void> }>}
+ * @param {{ from?: number, demo?: boolean, dev?: boolean, lan?: { cert: string, key: string } | null }} [how] with `lan` it is open to the network
+ * of this machine, with a certificate and its key where their files are given
+ * @returns {Promise<{ address: string, others: string[], stop: () => Promise<void>, ended: Promise<void> }>} `others` are its addresses there
  */
-export function startServer({ from = 4173, demo = false, dev = false } = {}) {
+export function startServer({ from = 4173, demo = false, dev = false, lan = null } = {}) {
   const child = start("node", ["scripts/serve.mjs", String(from), ...(dev ? ["dev"] : [])], {
-    extra: { HOOP_LEDGER_DEMO: demo ? "1" : "", NODE_ENV: dev ? "development" : "production" },
+    extra: {
+      HOOP_LEDGER_DEMO: demo ? "1" : "",
+      HOOP_LEDGER_LAN: lan ? "1" : "",
+      HOOP_LEDGER_CERT: lan?.cert ?? "",
+      HOOP_LEDGER_KEY: lan?.key ?? "",
+      NODE_ENV: dev ? "development" : "production",
+    },
     stdio: ["ignore", "pipe", "inherit"],
   });
   /** @type {Promise<void>} */
@@ -35,7 +42,8 @@ export function startServer({ from = 4173, demo = false, dev = false } = {}) {
       const found = /listening at (\S+)\n/.exec(said);
       if (!found?.[1]) return;
       clearTimeout(late);
-      resolve({ address: found[1], stop, ended });
+      const others = [...said.matchAll(/also at (\S+)\n/g)].map(([, address]) => address ?? "");
+      resolve({ address: found[1], others, stop, ended });
     });
   });
 }
