@@ -98,6 +98,7 @@ test("in inches and by touch two outside sizes are two fields, half of them outl
   await page.reload();
   await reading(page, "Outside, across the stone").fill("0.51");
   await reading(page, "Outside, across the stone").blur();
+  await page.waitForTimeout(300);
   await page.reload();
   await expect(reading(page, "Outside, across the stone")).toHaveValue("0.510");
   await expect(page.getByText("Made up by the stand-in", { exact: false }).first()).toBeVisible();

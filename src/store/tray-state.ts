@@ -32,6 +32,11 @@ export function begunMake(makes: Makes, piece: string): Make | undefined {
   return make && make.done.length > 0 ? make : undefined;
 }
 
+/** When each make that is ended was; ISO. */
+export function finishedOf(makes: Makes): string[] {
+  return Object.values(makes).flatMap((all) => all.flatMap(({ finished }) => finished ?? []));
+}
+
 export interface TrayState {
   readonly repository: Repository;
   readonly bench: BenchEntry;

@@ -67,6 +67,7 @@ function NotOpened({ why }: { readonly why: string }) {
 }
 
 const OwnMinutes = lazy(() => import("./OwnMinutes").then((each) => ({ default: each.OwnMinutes })));
+const OwnFileWriter = lazy(() => import("./OwnFileWriter").then((each) => ({ default: each.OwnFileWriter })));
 
 /** Reads what no screen shows at first, and learns from it how long the maker's hands take. */
 function TheRest({ tray }: { readonly tray: Tray }) {
@@ -76,7 +77,12 @@ function TheRest({ tray }: { readonly tray: Tray }) {
     setRead(true);
   }, [tray]);
   useWhenIdle(read, IDLE_TIMEOUT);
-  return <Suspense>{isRead && <OwnMinutes tray={tray} />}</Suspense>;
+  return (
+    <Suspense>
+      {isRead && <OwnMinutes tray={tray} />}
+      {isRead && <OwnFileWriter tray={tray} />}
+    </Suspense>
+  );
 }
 
 async function demoPieces() {

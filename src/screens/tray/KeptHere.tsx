@@ -7,6 +7,7 @@ import { type Offline, install, useCanInstall, useOffline } from "@/ui/offline";
 import { useTrayState } from "@/ui/tray";
 import { dayText } from "@/words/dates";
 import { counted } from "@/words/names";
+import { OwnFile } from "./OwnFile";
 import { keptHereText } from "@/words/screens/tray";
 
 interface Props {
@@ -69,6 +70,7 @@ export function KeptHere({ pieces, makes, finished, saved }: Props) {
         </p>
       )}
       <WithoutServer />
+      <OwnFile />
     </div>
   );
 }
@@ -95,10 +97,15 @@ function WithoutServer() {
           {keptHereText.putItOnThisDevice}
         </button>
       ) : (
-        state === "ready" && <p>{keptHereText.howToInstall}</p>
+        state === "ready" && !isInstalled() && <p>{keptHereText.howToInstall}</p>
       )}
     </>
   );
+}
+
+/** Whether it runs as a program of its own already. */
+function isInstalled(): boolean {
+  return window.matchMedia("(display-mode: standalone)").matches;
 }
 
 interface Estimate extends StorageEstimate {

@@ -23,7 +23,7 @@ import { loadDemoMakes, loadDemoPieces, loadExamples, loadFiles } from "../lazy-
 import { loadLedger } from "../lazy-screens";
 import { useNotices } from "@/ui/notices";
 import { RepositoryError } from "@/store/repository";
-import { type Makes, begunMake } from "@/store/tray-state";
+import { type Makes, begunMake, finishedOf } from "@/store/tray-state";
 import { counted } from "@/words/names";
 import { NEW_NAMES } from "@/words/piece-name";
 import { commonText } from "@/words/common";
@@ -33,10 +33,6 @@ const NewPieceDialog = lazy(() => import("./NewPieceDialog").then((each) => ({ d
 const FirstStone = lazy(() => import("./FirstStone").then(({ FirstStone }) => ({ default: FirstStone })));
 
 /** Home: the stones on the tray, and the ledger's page under them. */
-function finishedOf(makes: Makes): string[] {
-  return Object.values(makes).flatMap((all) => all.flatMap(({ finished }) => finished ?? []));
-}
-
 /** Goes on at the bench where the piece under way is known, if that is what was asked for. */
 function useBenchAsked(isAsked: boolean): void {
   const router = useRouter();

@@ -153,6 +153,15 @@ export const keptHereText = {
   howToInstall: "To put it on this device, use your browser's menu: add to home screen, or install.",
 };
 
+export const ownFileText = {
+  choose: "Write a file after each make",
+  writtenAfterEach: (name: string) => `${name} is written after each make.`,
+  writtenAt: (name: string, clock: string) => `${name} is written after each make, last at ${clock}.`,
+  notWritten: (name: string, why: string) => `◆ ${name} is not written: ${why}`,
+  goOn: (name: string) => `Go on writing ${name}`,
+  noMore: "Write no file",
+};
+
 export const homeText = {
   stillLooking: "Looking through the rest of your pieces.",
   close: "Close",
