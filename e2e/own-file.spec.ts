@@ -33,3 +33,26 @@ test("a chosen file is written after each make, over a reload, until it is let g
   await page.getByRole("button", { name: "Write no file" }).click();
   await expect(page.getByRole("button", { name: "Write a file after each make" })).toBeVisible();
 });
+
+test("a piece and everything are handed to the system's share sheet as files that open again", async ({ page }) => {
+  await page.addInitScript(() => {
+    const shared: { name: string; text: string }[] = [];
+    Object.assign(window, { shared });
+    Object.assign(navigator, {
+      canShare: ({ files }: { files: File[] }) => files[0]!.type === "text/plain",
+      share: async ({ files }: { files: File[] }) => void shared.push({ name: files[0]!.name, text: await files[0]!.text() }),
+    });
+  });
+  await page.goto(DEMO);
+  await page.getByRole("row", { name: /Knot ring/ }).click();
+  await page.getByRole("button", { name: "Share", exact: true }).click();
+  await page.getByRole("button", { name: "Share everything" }).click();
+  const shared = () => page.evaluate(() => (window as { shared?: { name: string; text: string }[] }).shared ?? []);
+  await expect
+    .poll(async () => (await shared()).map(({ name }) => name.replace(/\d{4}-\d\d-\d\d/, "DAY")))
+    .toEqual(["knot-ring.json.txt", "hoop-ledger-everything-DAY.json.txt"]);
+  await expect(page.getByText(/Last saved to a file/)).toBeVisible();
+  const [piece] = await shared();
+  await page.getByLabel("Open a file").setInputFiles({ name: piece!.name, mimeType: "text/plain", buffer: Buffer.from(piece!.text) });
+  await expect(page.getByRole("dialog")).toContainText("Knot ring");
+});

@@ -86,7 +86,7 @@ export function OpeningProvider({ children }: { readonly children: ReactNode }) 
         <input
           ref={input}
           type="file"
-          accept=".json,application/json,.csv,text/csv"
+          accept=".json,application/json,.csv,text/csv,.txt,text/plain"
           aria-label={openingText.openAFile}
           className="hidden"
           onChange={(event) => {

@@ -1,7 +1,7 @@
 "use client";
 
 import Link from "next/link";
-import { Copy, FileDown, Pencil, Trash2 } from "lucide-react";
+import { Copy, FileDown, Pencil, Share2, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { type BenchEntry } from "@/core/piece/bench";
 import { type Make } from "@/core/piece/make";
@@ -12,6 +12,7 @@ import { usePlans } from "@/ui/planner";
 import { useStanding } from "@/ui/standing";
 import { RenameInput } from "@/ui/RenameInput";
 import { Note } from "@/ui/Note";
+import { canShareFiles } from "@/ui/share-file";
 import { type Plan } from "@/core/piece/plan";
 import { faultSentence } from "@/words/fields";
 import { sayFinding } from "@/words/findings";
@@ -31,11 +32,12 @@ interface Props {
   readonly onRename: (name: string) => void;
   readonly onDuplicate: () => void;
   readonly onSave: () => void;
+  readonly onShare: () => void;
   readonly onDelete: () => void;
 }
 
 /** The chosen piece: what there is to say about it, and what can be done with it. */
-export function ChosenPiece({ record, bench, units, make, onOpen, onRename, onDuplicate, onSave, onDelete }: Props) {
+export function ChosenPiece({ record, bench, units, make, onOpen, onRename, onDuplicate, onSave, onShare, onDelete }: Props) {
   const { piece } = record;
   const plans = usePlans();
   const attempt = plans.soon(piece, bench);
@@ -107,6 +109,11 @@ export function ChosenPiece({ record, bench, units, make, onOpen, onRename, onDu
         <button type="button" className="tap inline-flex items-center gap-1 hover:underline" onClick={onSave}>
           <FileDown size={13} aria-hidden="true" /> {commonText.saveFile}
         </button>
+        {canShareFiles() && (
+          <button type="button" className="tap inline-flex items-center gap-1 hover:underline" onClick={onShare}>
+            <Share2 size={13} aria-hidden="true" /> {chosenPieceText.share}
+          </button>
+        )}
         <button type="button" className="tap inline-flex items-center gap-1 text-bad hover:underline lg:ml-auto" onClick={onDelete}>
           <Trash2 size={13} aria-hidden="true" /> {chosenPieceText.deleteWord}
         </button>

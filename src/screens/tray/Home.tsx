@@ -7,6 +7,7 @@ import { type Makes, begunMake } from "@/store/tray-state";
 import { useKeys } from "@/ui/keys";
 import { usePlans } from "@/ui/planner";
 import { saveFile } from "@/ui/save-file";
+import { shareFile } from "@/ui/share-file";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { commonText } from "@/words/common";
 import { homeText } from "@/words/screens/tray";
@@ -118,6 +119,7 @@ export function Home({ pieces, onOpen, onRemove, act, aside }: Props) {
                 onOpen={() => onOpen(chosen.id)}
                 onRename={(name) => void act(() => tray.rename(chosen.id, name))}
                 onDuplicate={() => void act(() => tray.duplicate(chosen))}
+                onShare={() => void loadFiles().then(({ pieceText }) => shareFile(`${chosen.id}.json`, pieceText(chosen.piece, bench)))}
                 onSave={() => void loadFiles().then(({ pieceText }) => saveFile(`${chosen.id}.json`, pieceText(chosen.piece, bench)))}
                 onDelete={() => void onRemove(chosen.id, chosen.piece.name)}
               />

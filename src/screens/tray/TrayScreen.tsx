@@ -17,6 +17,7 @@ import { useOpening } from "@/ui/opening";
 import { useModule } from "@/ui/module";
 import { noteSaved } from "@/ui/last-saved";
 import { saveFile } from "@/ui/save-file";
+import { canShareFiles, shareFile } from "@/ui/share-file";
 import { useTray, useTrayState } from "@/ui/tray";
 import { TROUBLE_WORDS } from "@/words/trouble";
 import { loadDemoMakes, loadDemoPieces, loadExamples, loadFiles } from "../lazy-data";
@@ -74,6 +75,10 @@ export function TrayScreen() {
   const asked = useSearchParams();
   const [isAsking, ask] = useState(asked.has("new"));
   useBenchAsked(asked.has("bench"));
+  const noteEverything = (at: Date) => {
+    if (!noteSaved(at.toISOString())) warn(trayScreenText.notNoted);
+    setSaved((times) => times + 1);
+  };
   const addNew = () => ask(true);
   const addKind = (kind: Piece["kind"]) => {
     ask(false);
@@ -150,8 +155,14 @@ export function TrayScreen() {
           void loadFiles().then(async ({ everythingText, everythingName }) => {
             const now = new Date();
             saveFile(everythingName(now), await everythingText(tray.store.getState().repository, bench));
-            if (!noteSaved(now.toISOString())) warn(trayScreenText.notNoted);
-            setSaved((times) => times + 1);
+            noteEverything(now);
+          })
+        }
+        onShare={() =>
+          void loadFiles().then(async ({ everythingText, everythingName }) => {
+            const now = new Date();
+            const isShared = await shareFile(everythingName(now), await everythingText(tray.store.getState().repository, bench));
+            if (isShared) noteEverything(now);
           })
         }
         onRestore={pick}
@@ -225,12 +236,13 @@ interface ActionsProps {
   readonly hasPieces: boolean;
   readonly kept: ReactNode;
   readonly onEverything: () => void;
+  readonly onShare: () => void;
   readonly onRestore: () => void;
   readonly onDemo: () => void;
   readonly onRemoveDemo: () => void;
 }
 
-function TrayActions({ hasPieces, kept, onEverything, onRestore, onDemo, onRemoveDemo }: ActionsProps) {
+function TrayActions({ hasPieces, kept, onEverything, onShare, onRestore, onDemo, onRemoveDemo }: ActionsProps) {
   return (
     <section aria-label={trayScreenText.everything} className="mt-5">
       <h2 className="section-head">{trayScreenText.everythingOnThisDevice}</h2>
@@ -239,6 +251,11 @@ function TrayActions({ hasPieces, kept, onEverything, onRestore, onDemo, onRemov
         {hasPieces && (
           <button type="button" className="btn" onClick={onEverything}>
             {trayScreenText.saveEverything}
+          </button>
+        )}
+        {hasPieces && canShareFiles() && (
+          <button type="button" className="btn" onClick={onShare}>
+            {trayScreenText.shareEverything}
           </button>
         )}
         <button type="button" className="btn" onClick={onRestore}>

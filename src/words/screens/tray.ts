@@ -1,4 +1,5 @@
 export const chosenPieceText = {
+  share: "Share",
   goOnAtTheBench: (step: string) => `Go on at the bench: ${step}`,
   open: "Open",
   rename: "Rename",
@@ -94,6 +95,7 @@ export const trayDrawingText = {
 };
 
 export const trayScreenText = {
+  shareEverything: "Share everything",
   notNoted: "The file is saved. This device is full: the date is not noted.",
   deleted: (name: string) => `Deleted: ${name}`,
   putBack: "Put back",
