@@ -10,7 +10,7 @@ export const FINDING_WORDS: Readonly<Record<FindingCode, string>> = {
   "wall.too-low": "too low",
   "wall.hides-stone": "hides stone",
   "wall.gathers": "gathers much",
-  "wall.point": "goes round point",
+  "wall.point": "round point",
   "wall.wrapped-short": "wraps short",
   "wall.seam-near-corner": "seam near corner",
   "wall.no-strip": "no strip",

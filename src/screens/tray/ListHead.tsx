@@ -14,7 +14,7 @@ interface Props {
 /** What of the pieces is shown, found by their words, and in what order. */
 export function ListHead({ choosing, counts, onChoose }: Props) {
   return (
-    <div className="relative flex flex-wrap items-center gap-2 border-b border-line px-4 py-2 max-lg:flex-nowrap max-lg:overflow-x-auto">
+    <div className="relative flex flex-nowrap items-center gap-2 border-b border-line px-4 py-2 max-lg:overflow-x-auto">
       <span className="sm:hidden">
         <UnitSwitch />
       </span>
@@ -27,7 +27,7 @@ export function ListHead({ choosing, counts, onChoose }: Props) {
               type="button"
               aria-pressed={choosing.filter === filter}
               onClick={() => onChoose({ ...choosing, filter })}
-              className={`rounded-full border px-3 py-1 text-sm whitespace-nowrap max-lg:min-h-touch ${choosing.filter === filter ? "border-accent bg-accent-wash font-semibold" : "border-line bg-sheet hover:border-metal-edge"}`}
+              className={`rounded-full border px-3 py-1 max-xl:px-2.5 text-sm whitespace-nowrap max-lg:min-h-touch ${choosing.filter === filter ? "border-accent bg-accent-wash font-semibold" : "border-line bg-sheet hover:border-metal-edge"}`}
             >
               {filter === "to-put-right" && <span className="text-warn">◆ </span>}
               {listHeadText.filters[filter]} {count !== null && <span className="text-soft">{count}</span>}
@@ -41,14 +41,14 @@ export function ListHead({ choosing, counts, onChoose }: Props) {
         placeholder={listHeadText.search}
         value={choosing.search}
         onChange={(event) => onChoose({ ...choosing, search: event.target.value })}
-        className="entry min-w-45 flex-1 !justify-start text-left !text-sm !font-normal max-lg:min-h-touch"
+        className="entry min-w-28 flex-1 !justify-start text-left !text-sm !font-normal max-lg:min-h-touch"
       />
       <label className="flex items-center gap-2 text-sm whitespace-nowrap text-soft">
         <span className="sr-only">{listHeadText.order}</span>
         <select
           value={choosing.sort}
           onChange={(event) => onChoose({ ...choosing, sort: event.target.value as Sort })}
-          className="h-8.5 rounded-md border border-line bg-sheet px-2 text-sm text-ink max-lg:min-h-touch"
+          className="h-8.5 rounded-md border border-line bg-sheet px-2 text-sm max-xl:max-w-30 text-ink max-lg:min-h-touch"
         >
           {SORTS.map((sort) => (
             <option key={sort} value={sort}>

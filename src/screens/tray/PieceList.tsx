@@ -204,7 +204,12 @@ const Row = memo(function Row({ index, measure, record, attempt, isSettling, mak
                 ◆ {row.findingWords}
               </small>
             ) : (
-              <small className={`block text-xs ${colourOf(cell === "heats" ? row.heatsLevel : null)}`}>{row[cell][1]}</small>
+              <small
+                className={`block truncate text-xs md:max-xl:ml-auto md:max-xl:max-w-37 ${colourOf(cell === "heats" ? row.heatsLevel : null)}`}
+                title={row[cell][1]}
+              >
+                {row[cell][1]}
+              </small>
             )}
           </td>
         ))}
