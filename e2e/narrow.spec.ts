@@ -7,7 +7,15 @@ test.use({ viewport: { width: 390, height: 844 }, hasTouch, isMobile });
 
 const STAGES = ["stone", "wall", "plate", "hoop", "heats", "making", "card", "bench"] as const;
 const PLACES = {
-  "the tray, my bench and the ledger": ["/", "/my-bench", "/ledger", "/cards?pieces=tern-ring", "/cards?pieces=tern-ring&as=class", "/cards?pieces=tern-ring&as=labels", EMPTY],
+  "the tray, my bench and the ledger": [
+    "/",
+    "/my-bench",
+    "/ledger",
+    "/cards?pieces=tern-ring",
+    "/cards?pieces=tern-ring&as=class",
+    "/cards?pieces=tern-ring&as=labels",
+    EMPTY,
+  ],
   "a piece's stages": [...STAGES.slice(0, 5).map(stage), "/pieces/curlew-ring/hoop", "/pieces/kelp-ring/hoop"],
   "its making, its card and the bench": STAGES.slice(5).map(stage),
 };

@@ -4,7 +4,15 @@ import { EMPTY, field, figure, fourStones, kept, laid } from "./places";
 
 const whelk = (...stages: readonly string[]) => stages.map((stage) => `/pieces/whelk-ring/${stage}`);
 const PLACES = {
-  "page beside a piece": ["/", "/my-bench", "/ledger", "/cards?pieces=tern-ring", "/cards?pieces=tern-ring&as=class", "/cards?pieces=tern-ring&as=labels", EMPTY],
+  "page beside a piece": [
+    "/",
+    "/my-bench",
+    "/ledger",
+    "/cards?pieces=tern-ring",
+    "/cards?pieces=tern-ring&as=class",
+    "/cards?pieces=tern-ring&as=labels",
+    EMPTY,
+  ],
   "stage of a size": whelk("stone", "wall", "plate", "hoop"),
   "stage of the making": whelk("heats", "making", "card", "bench"),
 };

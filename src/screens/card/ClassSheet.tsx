@@ -31,7 +31,7 @@ interface Props {
 
 /** A class on one page: everybody's own blanks, and all the metal and solder that is wanted. */
 export function ClassSheet({ name, copies, made, units }: Props) {
-  const [{ plan, doubtOf }] = made as [ClassMade, ...ClassMade[]];
+  const { plan, doubtOf } = made.find(({ maker }) => maker.size !== null) ?? made[0]!;
   const put = new Set(plan.drawing.applied.map(({ id }) => `applied.${id}`));
   const own = plan.cuts.filter(({ part, mount, shape }) => mount === null && shape.kind === "length" && !put.has(part));
   const kit = kitOf(
