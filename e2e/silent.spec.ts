@@ -150,9 +150,29 @@ test("a journal that is full is told, on a stage and at the bench, and what is t
   await page.keyboard.press("Escape");
   await expect(page).toHaveURL(/\/making$/);
   await expect(told.first()).toBeVisible();
+  // With no journal to hold the last moment, what is on its way must have come to the database before the page goes.
+  await expect.poll(() => page.evaluate(tickedMakes)).toBe(1);
   await page.goto(TERN);
   await expect(page.getByText("Step 2 of 41")).toBeVisible();
 });
+
+/** How many makes the browser's database holds that are under way with a step done. */
+function tickedMakes(): Promise<number> {
+  interface Kept {
+    readonly make: { readonly finished: string | null; readonly done: readonly object[] };
+  }
+  return new Promise((resolve, reject) => {
+    const opening = indexedDB.open("hoop-ledger");
+    opening.onerror = () => reject(new Error(String(opening.error)));
+    opening.onsuccess = () => {
+      const all = opening.result.transaction("makes").objectStore("makes").getAll() as IDBRequest<Kept[]>;
+      all.onsuccess = () => {
+        opening.result.close();
+        resolve(all.result.filter(({ make }) => make.finished === null && make.done.length > 0).length);
+      };
+    };
+  });
+}
 
 test("with a device that is full from the start, and with a database held back, every page stands", async ({ page, context }) => {
   await page.addInitScript(() => {
