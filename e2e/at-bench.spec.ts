@@ -224,6 +224,7 @@ test("what lies in the pickle is timed while other steps go on, and told when it
   await page.getByRole("button", { name: "This part is waiting. Meanwhile: Cut the hoop's blank" }).focus();
   await page.keyboard.press("m");
   await expect(heading(page)).toContainText("Cut the hoop's blank");
+  await page.waitForTimeout(ONE_PRESS);
   await page.keyboard.press("Space");
   await expect(heading(page)).toContainText("File both ends of the blank square");
   await expect(page.getByRole("button", { name: /^This part is waiting/ })).toBeHidden();
