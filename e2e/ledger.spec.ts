@@ -133,6 +133,8 @@ test("a class gets a sheet of everybody's blanks, one list of metal, and a card 
   await expect(cards.nth(0)).toContainText("Bezel: what you cut, wanted 46.05 mm");
   await page.reload();
   await expect(page.getByLabel(/Names and finger sizes/)).toHaveValue("Ada, 54\nBo US 7\nCy 99");
+  await page.getByLabel(/Names and finger sizes/).fill("Ada, 54\n".repeat(61));
+  await expect(page.getByRole("alert").filter({ hasText: "61 lines" })).toContainText("the first 60 are printed");
   await page.getByText("Labels", { exact: true }).click();
   await expect(page.getByRole("region", { name: "Label of Tern ring" })).toContainText("chrysoprase, 16.0 × 12.0");
 });

@@ -32,8 +32,9 @@ export function ClassPages({ records }: PrintProps) {
   const [text, type] = useState(() => localStorage.getItem(KEY) ?? "");
   const [more, setMore] = useState(0);
   const system = bench.sizeSystem ?? SHIPPED.sizeSystem;
-  const named = useMemo(() => readClassList(text, system, bench.mandrel ?? []).slice(0, MOST), [text, system, bench.mandrel]);
-  const makers = useMemo(() => [...named, ...Array.from({ length: more }, () => NOBODY)], [named, more]);
+  const listed = useMemo(() => readClassList(text, system, bench.mandrel ?? []), [text, system, bench.mandrel]);
+  const named = useMemo(() => listed.slice(0, MOST), [listed]);
+  const makers = useMemo(() => [...named, ...Array.from({ length: more }, () => NOBODY)].slice(0, MOST), [named, more]);
   return (
     <>
       <section aria-label={classPagesText.theClass} className="border-b border-line bg-paper px-4 py-3 print:hidden">
@@ -64,6 +65,11 @@ export function ClassPages({ records }: PrintProps) {
           </label>
           <div className="max-w-120 text-sm leading-text text-soft">
             <p>{classPagesText.standardLosses}</p>
+            {listed.length > MOST && (
+              <p role="alert" className="text-bad">
+                ◆ {classPagesText.tooMany(listed.length, MOST)}
+              </p>
+            )}
             {named.flatMap((maker, i) => {
               const refused = refusedSizeText(maker, system);
               return refused === null

@@ -139,6 +139,8 @@ interface PictureProps {
   readonly pxPerMm: number | null;
 }
 
+/** How much larger than at life size words stand in an enlarged picture, so that they can be read (of their size). */
+const LEGIBLE = 0.25;
 /** About what an enlarged picture has for room (px): its words are not enlarged with it. */
 const ENLARGED = { width: 500, height: 245 } as const;
 
@@ -157,7 +159,12 @@ function TemplatePicture({ template, pxPerMm }: PictureProps) {
         preserveAspectRatio="xMinYMin"
         className={`block ${pxPerMm === null ? "max-h-70 w-full" : ""}`}
       >
-        <Lines template={template} left={box.left - MARGIN} top={box.high + MARGIN} ofSize={Math.min(1, USUAL_PX_PER_MM / perMm + 0.25)} />
+        <Lines
+          template={template}
+          left={box.left - MARGIN}
+          top={box.high + MARGIN}
+          ofSize={Math.min(1, USUAL_PX_PER_MM / perMm + LEGIBLE)}
+        />
       </svg>
     </div>
   );

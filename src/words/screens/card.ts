@@ -39,6 +39,7 @@ export const classPagesText = {
   example: "Ada, 54\nBo, US 7\nCy",
   moreWithoutAName: "More, without a name",
   standardLosses: "Losses are the standard values, not your own: nobody else's hands are known.",
+  tooMany: (listed: number, most: number) => `The list has ${listed} lines: the first ${most} are printed. Print the others by themselves.`,
   sayWhoMakesIt: "Say who makes it: paste a list, or give how many.",
   makers: (makers: string) => `For a class: ${makers}`,
   number: "Number",
