@@ -3,6 +3,7 @@ import { headers } from "next/headers";
 import { connection } from "next/server";
 import { type ReactNode } from "react";
 import { Prefetch } from "@/screens/prefetch";
+import { CodesProvider } from "@/ui/codes/codes";
 import { FindProvider } from "@/ui/Find";
 import { Nonce } from "@/ui/Nonce";
 import { Offline } from "@/ui/Offline";
@@ -26,7 +27,9 @@ export default async function RootLayout({ children }: { readonly children: Reac
             <Offline />
             <TrayProvider withDemo={process.env.HOOP_LEDGER_DEMO === "1"}>
               <OpeningProvider>
-                <FindProvider>{children}</FindProvider>
+                <CodesProvider>
+                  <FindProvider>{children}</FindProvider>
+                </CodesProvider>
               </OpeningProvider>
             </TrayProvider>
           </NoticesProvider>

@@ -3,11 +3,12 @@
 import { useRouter } from "next/navigation";
 import { type ReactNode, Suspense, createContext, lazy, useContext, useMemo, useState } from "react";
 import { EXPLAINED, EXPLAINED_WORDS, type ExplainedWord } from "@/words/explain";
+import { useCodes } from "./codes/codes";
 import { useKeys } from "./keys";
 import { useOpening } from "./opening";
 import { useWhenIdle } from "./idle";
 import { commonText } from "@/words/common";
-import { findText } from "@/words/ui";
+import { codesText, findText } from "@/words/ui";
 
 const loadFind = () => import("./FindDialog").then(({ FindDialog }) => ({ default: FindDialog }));
 const FindDialog = lazy(loadFind);
@@ -59,6 +60,7 @@ function findBoard() {
 export function FindProvider({ children }: { readonly children: ReactNode }) {
   const router = useRouter();
   const { pick } = useOpening();
+  const { read } = useCodes();
   const [shown, show] = useState<"find" | "keys" | ExplainedWord | null>(null);
   const [offered, setOffered] = useState<readonly Findable[]>([]);
   const [board] = useState(findBoard);
@@ -80,6 +82,7 @@ export function FindProvider({ children }: { readonly children: ReactNode }) {
       go: () => show(word),
     })),
     { group: "Commands", name: findText.openAFile, go: pick },
+    { group: "Commands", name: codesText.readCodes, go: read },
     { group: "Commands", name: findText.planTheDay, go: () => router.push("/day") },
     { group: "Commands", name: findText.ledger, go: () => router.push("/ledger") },
     { group: "Commands", name: commonText.myBench, go: () => router.push("/my-bench") },

@@ -1,6 +1,18 @@
 "use client";
 
-import { type DragEvent, type ReactNode, Suspense, createContext, lazy, useContext, useEffect, useMemo, useRef, useState } from "react";
+import {
+  type DragEvent,
+  type ReactNode,
+  Suspense,
+  createContext,
+  lazy,
+  useCallback,
+  useContext,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+} from "react";
 import { fault } from "@/core/piece/fault";
 import { type Tray } from "@/store/tray";
 import { type Watch } from "@/workers/files/client";
@@ -14,9 +26,10 @@ const ProgressDialog = lazy(() => import("./ProgressDialog").then(({ ProgressDia
 interface Opening {
   /** Lets the maker pick a file. */
   readonly pick: () => void;
+  readonly take: (file: File) => void;
 }
 
-const OpeningContext = createContext<Opening>({ pick: () => undefined });
+const OpeningContext = createContext<Opening>({ pick: () => undefined, take: () => undefined });
 
 export function useOpening(): Opening {
   return useContext(OpeningContext);
@@ -65,17 +78,20 @@ export function OpeningProvider({ children }: { readonly children: ReactNode }) 
   const input = useRef<HTMLInputElement>(null);
   const [opened, setOpened] = useState<Opened | null>(null);
   const [reading, setReading] = useState<Reading | null>(null);
-  const take = (file: File | undefined) => {
-    if (!file) return;
-    const stopping = new AbortController();
-    const show = (share: number) => file.size > WATCHED && setReading({ file: file.name, share, stop: () => stopping.abort() });
-    show(0);
-    void openedFrom(file, tray, { onProgress: (done, of) => show(done / of), signal: stopping.signal })
-      .then(setOpened)
-      .finally(() => setReading(null));
-  };
-  useLaunchedWith((file) => take(file));
-  const value = useMemo(() => ({ pick: () => input.current?.click() }), []);
+  const take = useCallback(
+    (file: File | undefined) => {
+      if (!file) return;
+      const stopping = new AbortController();
+      const show = (share: number) => file.size > WATCHED && setReading({ file: file.name, share, stop: () => stopping.abort() });
+      show(0);
+      void openedFrom(file, tray, { onProgress: (done, of) => show(done / of), signal: stopping.signal })
+        .then(setOpened)
+        .finally(() => setReading(null));
+    },
+    [tray],
+  );
+  useLaunchedWith(take);
+  const value = useMemo(() => ({ pick: () => input.current?.click(), take }), [take]);
   const onDrop = (event: DragEvent) => {
     event.preventDefault();
     take(event.dataTransfer.files[0]);

@@ -16,4 +16,6 @@ export const commonText = {
   saveFile: "Save file",
   myBench: "My bench",
   height: "Height",
+  share: "Share",
+  showAsCodes: "Show as codes",
 };

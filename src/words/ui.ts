@@ -6,6 +6,31 @@ export const chosenPiecesText = {
   findAPiece: "Find a piece to add",
 };
 
+export const codesText = {
+  asCodes: (name: string) => `${name} as codes`,
+  takesTooMany: (most: number) => `It takes more than ${most} codes. Save it to a file instead.`,
+  onTheOther: "On the other device, press Read codes at home, and take a picture of this one.",
+  onTheOtherEach: (count: number) =>
+    `On the other device, press Read codes at home, and take a picture of each of the ${count}, in any order.`,
+  code: (index: number, count: number) => (count === 1 ? "Code" : `Code ${index} of ${count}`),
+  nextCode: "Next code",
+  done: "Done",
+  readCodes: "Read codes",
+  howToRead:
+    "Show a piece as codes on the other device, from its menu there. Take a picture of each code, straight from the front, or choose pictures of them.",
+  aPictureOfTheCode: "A picture of the code",
+  looking: "Looking for a code",
+  noCodeFound: "◆ No code was found in that picture. Take it closer, with all four edges in it.",
+  isOfSomethingElse: "◆ That code holds something else, not a piece.",
+  isOfAnother: "▲ That code is of another piece: begun again with it.",
+  readSoMany: (read: number, count: number) => `${read} of ${count} codes read`,
+  fileProblem: (file: string, problem: string) => `◆ ${file} ${problem}.`,
+  takeAPicture: "Take a picture",
+  standIn: "Stand-in camera (sees a made-up piece)",
+  theCodes: "the codes",
+  close: "Close",
+};
+
 export const dayLanesText = {
   now: "now",
   theDay: (tasks: string) => `The day: ${tasks}`,
@@ -213,10 +238,13 @@ export const restoreWordsText = {
   hereInTheFile: (here: string, there: string) => `here ${here}; in the file ${there}`,
 };
 
-export const smallJpegText = {
+export const readPictureText = {
   hasMbUseAPicture: (size: number, most: number) => `has ${size} MB; use a picture of ${most} MB at most`,
   hasMegapixelsUseAPicture: (size: number, most: number) => `has ${size} megapixels; use a picture of ${most} at most`,
   isNotAPictureThat: "is not a picture that can be read",
+};
+
+export const smallJpegText = {
   couldNotBeMadeSmall: "could not be made small enough to keep",
 };
 

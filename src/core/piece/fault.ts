@@ -11,6 +11,7 @@ export interface Fault {
 
 export type FaultCode =
   | "not-json"
+  | "codes-damaged"
   | "not-a-row"
   | "not-utf8"
   | "not-finite"

@@ -3,6 +3,7 @@
 import { MoreHorizontal } from "lucide-react";
 import { useRouter } from "next/navigation";
 import { DropdownMenu } from "radix-ui";
+import { useCodes } from "@/ui/codes/codes";
 import { saveFile } from "@/ui/save-file";
 import { useSession, useSessionState } from "@/ui/session";
 import { useNotices } from "@/ui/notices";
@@ -20,6 +21,7 @@ export function PieceMenu() {
   const session = useSession();
   const tray = useTray();
   const router = useRouter();
+  const codes = useCodes();
   const { warn } = useNotices();
   const bench = useTrayState((state) => state.bench);
   const piece = useSessionState((state) => state.piece);
@@ -55,6 +57,12 @@ export function PieceMenu() {
             onSelect={() => void loadFiles().then(({ pieceText }) => saveFile(`${piece.id}.json`, pieceText(piece, bench)))}
           >
             {commonText.saveFile}
+          </DropdownMenu.Item>
+          <DropdownMenu.Item
+            className={ITEM}
+            onSelect={() => void loadFiles().then(({ pieceText }) => codes.show({ name: piece.name, text: pieceText(piece, bench) }))}
+          >
+            {commonText.showAsCodes}
           </DropdownMenu.Item>
           {piece.benchUsed && (
             <DropdownMenu.Item className={ITEM} onSelect={() => session.change((each) => void delete each.benchUsed)}>

@@ -1,7 +1,7 @@
 "use client";
 
 import Link from "next/link";
-import { Copy, FileDown, Pencil, Share2, Trash2 } from "lucide-react";
+import { Copy, FileDown, Pencil, QrCode, Share2, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { type BenchEntry } from "@/core/piece/bench";
 import { type Make } from "@/core/piece/make";
@@ -33,11 +33,12 @@ interface Props {
   readonly onDuplicate: () => void;
   readonly onSave: () => void;
   readonly onShare: () => void;
+  readonly onCodes: () => void;
   readonly onDelete: () => void;
 }
 
 /** The chosen piece: what there is to say about it, and what can be done with it. */
-export function ChosenPiece({ record, bench, units, make, onOpen, onRename, onDuplicate, onSave, onShare, onDelete }: Props) {
+export function ChosenPiece({ record, bench, units, make, onOpen, onRename, onDuplicate, onSave, onShare, onCodes, onDelete }: Props) {
   const { piece } = record;
   const plans = usePlans();
   const attempt = plans.soon(piece, bench);
@@ -111,9 +112,12 @@ export function ChosenPiece({ record, bench, units, make, onOpen, onRename, onDu
         </button>
         {canShareFiles() && (
           <button type="button" className="tap inline-flex items-center gap-1 hover:underline" onClick={onShare}>
-            <Share2 size={13} aria-hidden="true" /> {chosenPieceText.share}
+            <Share2 size={13} aria-hidden="true" /> {commonText.share}
           </button>
         )}
+        <button type="button" className="tap inline-flex items-center gap-1 hover:underline" onClick={onCodes}>
+          <QrCode size={13} aria-hidden="true" /> {commonText.showAsCodes}
+        </button>
         <button type="button" className="tap inline-flex items-center gap-1 text-bad hover:underline lg:ml-auto" onClick={onDelete}>
           <Trash2 size={13} aria-hidden="true" /> {chosenPieceText.deleteWord}
         </button>

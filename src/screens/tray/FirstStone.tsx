@@ -1,6 +1,6 @@
 "use client";
 
-import { FileInput, Gem } from "lucide-react";
+import { FileInput, Gem, QrCode } from "lucide-react";
 import { useRouter } from "next/navigation";
 import { type KeyboardEvent, useState } from "react";
 import { type Example } from "@demo/examples";
@@ -13,6 +13,7 @@ import { pieceFromJson } from "@/formats/piece-codec";
 import { type Json } from "@/formats/read-json";
 import { usePlans } from "@/ui/planner";
 import { CaliperDrawing } from "@/ui/pictures/CaliperDrawing";
+import { useCodes } from "@/ui/codes/codes";
 import { useOpening } from "@/ui/opening";
 import { UnitSwitch } from "@/ui/UnitSwitch";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
@@ -22,6 +23,7 @@ import { type Units, lengthUnit } from "@/words/show";
 import { Examples } from "./Examples";
 import { FirstAnswer } from "./FirstAnswer";
 import { commonText } from "@/words/common";
+import { codesText } from "@/words/ui";
 import { firstStoneText } from "@/words/screens/tray";
 
 const FIELDS = [
@@ -45,6 +47,7 @@ export function FirstStone({ onDemo, onExample }: Props) {
   const bench = useTrayState((state) => state.bench);
   const units = useUnits();
   const { pick } = useOpening();
+  const { read } = useCodes();
   /** The measure that is being taken. */
   const [here, turn] = useState<keyof FirstMeasures>("length");
   const [texts, setTexts] = useState<Texts>({ length: "", width: "", height: "", turnIn: "" });
@@ -121,6 +124,9 @@ export function FirstStone({ onDemo, onExample }: Props) {
           <div className="flex flex-col gap-2 max-lg:flex-row max-lg:flex-wrap">
             <button type="button" className="btn h-auto min-h-touch justify-start" onClick={pick}>
               <FileInput size={18} aria-hidden="true" /> {firstStoneText.openAFile}
+            </button>
+            <button type="button" className="btn h-auto min-h-touch justify-start" onClick={read}>
+              <QrCode size={18} aria-hidden="true" /> {codesText.readCodes}
             </button>
             <button type="button" className="btn h-auto min-h-touch justify-start" onClick={onDemo}>
               <Gem size={18} aria-hidden="true" /> {firstStoneText.seeTheDemoPieces}

@@ -4,6 +4,7 @@ import { type ReactNode, useDeferredValue, useMemo, useState } from "react";
 import { type Attempt } from "@/formats/attempt";
 import { type PieceRecord } from "@/store/repository";
 import { type Makes, begunMake } from "@/store/tray-state";
+import { useCodes } from "@/ui/codes/codes";
 import { useKeys } from "@/ui/keys";
 import { usePlans } from "@/ui/planner";
 import { saveFile } from "@/ui/save-file";
@@ -37,6 +38,7 @@ export function Home({ pieces, onOpen, onRemove, act, aside }: Props) {
   const tray = useTray();
   const units = useUnits();
   const plans = usePlans();
+  const codes = useCodes();
   const { isWhole, bench, makes, areMakesWhole } = useTrayState((state) => state);
   const drawn = useDeferredValue(pieces, NONE);
   const [asked, choose] = useState<string | null>(null);
@@ -120,6 +122,9 @@ export function Home({ pieces, onOpen, onRemove, act, aside }: Props) {
                 onRename={(name) => void act(() => tray.rename(chosen.id, name))}
                 onDuplicate={() => void act(() => tray.duplicate(chosen))}
                 onShare={() => void loadFiles().then(({ pieceText }) => shareFile(`${chosen.id}.json`, pieceText(chosen.piece, bench)))}
+                onCodes={() =>
+                  void loadFiles().then(({ pieceText }) => codes.show({ name: chosen.piece.name, text: pieceText(chosen.piece, bench) }))
+                }
                 onSave={() => void loadFiles().then(({ pieceText }) => saveFile(`${chosen.id}.json`, pieceText(chosen.piece, bench)))}
                 onDelete={() => void onRemove(chosen.id, chosen.piece.name)}
               />

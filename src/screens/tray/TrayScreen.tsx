@@ -13,6 +13,7 @@ import { NavBar } from "@/ui/NavBar";
 import { UnitSwitch } from "@/ui/UnitSwitch";
 import { useTitle } from "@/ui/title";
 import { useKeys } from "@/ui/keys";
+import { useCodes } from "@/ui/codes/codes";
 import { useOpening } from "@/ui/opening";
 import { useModule } from "@/ui/module";
 import { noteSaved } from "@/ui/last-saved";
@@ -28,6 +29,7 @@ import { type Makes, begunMake, finishedOf } from "@/store/tray-state";
 import { counted } from "@/words/names";
 import { NEW_NAMES } from "@/words/piece-name";
 import { commonText } from "@/words/common";
+import { codesText } from "@/words/ui";
 import { trayScreenText } from "@/words/screens/tray";
 
 const NewPieceDialog = lazy(() => import("./NewPieceDialog").then((each) => ({ default: each.NewPieceDialog })));
@@ -50,6 +52,7 @@ export function TrayScreen() {
   const ledger = useModule(loadLedger);
   const router = useRouter();
   const { pick } = useOpening();
+  const codes = useCodes();
   const { pieces: all, isWhole, bench, makes, areMakesWhole, unreadable } = useTrayState((state) => state);
   const { warn, say } = useNotices();
   const pieces = useMemo(() => all.filter(({ deleted }) => deleted === null), [all]);
@@ -166,6 +169,7 @@ export function TrayScreen() {
           })
         }
         onRestore={pick}
+        onCodes={codes.read}
         onDemo={() => void layDemo()}
         onRemoveDemo={() => void removeDemo()}
       />
@@ -238,11 +242,12 @@ interface ActionsProps {
   readonly onEverything: () => void;
   readonly onShare: () => void;
   readonly onRestore: () => void;
+  readonly onCodes: () => void;
   readonly onDemo: () => void;
   readonly onRemoveDemo: () => void;
 }
 
-function TrayActions({ hasPieces, kept, onEverything, onShare, onRestore, onDemo, onRemoveDemo }: ActionsProps) {
+function TrayActions({ hasPieces, kept, onEverything, onShare, onRestore, onCodes, onDemo, onRemoveDemo }: ActionsProps) {
   return (
     <section aria-label={trayScreenText.everything} className="mt-5">
       <h2 className="section-head">{trayScreenText.everythingOnThisDevice}</h2>
@@ -260,6 +265,9 @@ function TrayActions({ hasPieces, kept, onEverything, onShare, onRestore, onDemo
         )}
         <button type="button" className="btn" onClick={onRestore}>
           {trayScreenText.restore}
+        </button>
+        <button type="button" className="btn" onClick={onCodes}>
+          {codesText.readCodes}
         </button>
         {hasPieces && (
           <>

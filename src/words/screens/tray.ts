@@ -1,5 +1,4 @@
 export const chosenPieceText = {
-  share: "Share",
   goOnAtTheBench: (step: string) => `Go on at the bench: ${step}`,
   open: "Open",
   rename: "Rename",
