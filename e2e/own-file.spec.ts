@@ -34,7 +34,7 @@ test("a chosen file is written after each make, over a reload, until it is let g
   await expect(page.getByRole("button", { name: "Write a file after each make" })).toBeVisible();
 });
 
-test("a piece and everything are handed to the system's share sheet as files that open again", async ({ page }) => {
+test("a piece, a make and everything are handed to the system's share sheet as files that open again", async ({ page }) => {
   await page.addInitScript(() => {
     const shared: { name: string; text: string }[] = [];
     Object.assign(window, { shared });
@@ -53,6 +53,14 @@ test("a piece and everything are handed to the system's share sheet as files tha
     .toEqual(["knot-ring.json.txt", "hoop-ledger-everything-DAY.json.txt"]);
   await expect(page.getByText(/Last saved to a file/)).toBeVisible();
   const [piece] = await shared();
+  await page.getByRole("link", { name: "Ledger", exact: true }).click();
+  await expect(page.getByText("24 makes, ")).toBeVisible();
+  await page.getByRole("button", { name: "Slate ring" }).first().click();
+  await page.getByRole("dialog").getByRole("button", { name: "Share" }).click();
+  await expect
+    .poll(async () => JSON.parse((await shared())[2]?.text ?? "{}") as object)
+    .toMatchObject({ format: "hoop-ledger/make", piece: "slate-ring" });
+  await page.keyboard.press("Escape");
   await page.getByLabel("Open a file").setInputFiles({ name: piece!.name, mimeType: "text/plain", buffer: Buffer.from(piece!.text) });
   await expect(page.getByRole("dialog")).toContainText("Knot ring");
 });

@@ -10,6 +10,7 @@ import { Dialog, DialogActions } from "@/ui/Dialog";
 import { useNotices } from "@/ui/notices";
 import { usePlanned } from "@/ui/planner";
 import { saveFile } from "@/ui/save-file";
+import { canShareFiles, shareFile } from "@/ui/share-file";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { useClock } from "@/ui/clock";
 import { fullDayText } from "@/words/dates";
@@ -168,6 +169,15 @@ export function MakeDialog({ entry, onClose, onCompare }: Props) {
         >
           {commonText.saveFile}
         </button>
+        {canShareFiles() && (
+          <button
+            type="button"
+            className="btn"
+            onClick={() => void loadFiles().then(({ makeText }) => shareFile(`${make.id}.json`, makeText(make)))}
+          >
+            {commonText.share}
+          </button>
+        )}
         {isOnTray && (
           <Link href={`/pieces/${make.piece}/making`} className="btn">
             {makeDialogText.openThePiece}
