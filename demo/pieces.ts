@@ -12,6 +12,7 @@ import marram from "./pieces/marram-ring.json";
 import plover from "./pieces/plover-ring.json";
 import redshank from "./pieces/redshank-ring.json";
 import samphire from "./pieces/samphire-ring.json";
+import sanderling from "./pieces/sanderling-pendant.json";
 import slate from "./pieces/slate-ring.json";
 import strand from "./pieces/strand-ring.json";
 import tern from "./pieces/tern-ring.json";
@@ -19,9 +20,12 @@ import thrift from "./pieces/thrift-ring.json";
 import turnstone from "./pieces/turnstone-ring.json";
 import wagtail from "./pieces/wagtail-ring.json";
 import whelk from "./pieces/whelk-ring.json";
+import whimbrel from "./pieces/whimbrel-ring.json";
 
 /** The Marram Workshop's pieces; a test decodes each as a file. */
 export const DEMO_PIECES: readonly Piece[] = [
+  sanderling,
+  whimbrel,
   curlew,
   wagtail,
   avocet,

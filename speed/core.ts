@@ -130,7 +130,7 @@ const atLimits = (): readonly (readonly [string, Piece, number])[] => {
   const alone = { ...strand, kind: "pendant", carrier: { type: "none" } } as const;
   return [
     ["twelve stones of 2,000 points", { ...alone, mounts: Array.from({ length: 12 }, (_, i) => stoned(`m${i + 1}`, 1 + i / 100)) }, 1765],
-    ["one of 2,000 points, 24 stretches", { ...alone, mounts: [{ ...stoned("m1", 1), plate: { ...mount.plate, ornament } }] }, 588],
+    ["one of 2,000 points, 24 stretches", { ...alone, mounts: [{ ...stoned("m1", 1), plate: { ...mount.plate!, ornament } }] }, 588],
   ];
 };
 for (const index of [0, 1]) {

@@ -25,13 +25,17 @@ function numbersOf(schema: Node, at: Node = schema, path = "", seen: readonly st
 
 /** Bounded like any number in the schema, and lengths all the same. */
 const LENGTHS_BESIDE = ["/mounts/place/along", "/mounts/stone/outline/cleft", "/mounts/stone/outline/points"].concat([
+  "/mounts/at",
+  "/mounts/plate/at",
+  "/mounts/plate/outline/cleft",
+  "/mounts/plate/outline/points",
   "/mounts/plate/stamp/at",
   "/mounts/plate/drain/at",
   "/applied/at",
   "/applied/along",
 ]);
 /** Read by this version, and not on any screen yet. */
-const NOT_SHOWN = /^\/mounts\/(ornament|plate\/(outline|domed|at))|^\/carrier\/at$/;
+const NOT_SHOWN = /^\/mounts\/ornament|^\/carrier\/at$/;
 
 test("the fields that hold lengths are those the schema bounds as lengths, and a few that may be negative", () => {
   const numbers = numbersOf(pieceSchema).filter(([path]) => !NOT_SHOWN.test(path));

@@ -44,11 +44,11 @@ const own: readonly Edit[] = [
 test.each<readonly [edits: readonly Edit[], paths: readonly string[]]>([
   [[["/mounts/0/stone/picture", { jpeg: "AAAA", pxPerMm: 40, at: [0, 0], turn: 0 }]], ["/mounts/0/stone/picture"]],
   [[["/mounts/0/stone/cost", 12.5]], ["/mounts/0/stone/cost"]],
-  [own, ["/mounts/0/plate/outline", "/mounts/0/plate/at", "/mounts/0/plate/turn", "/mounts/0/plate/style"]],
-  [[["/mounts/0/plate/domed", { rise: 2 }]], ["/mounts/0/plate/domed"]],
-  [[["/mounts/0/plate/texture", { name: "hammered" }]], ["/mounts/0/plate/texture"]],
-  [[["/carrier/stock/texture", { name: "hammered" }]], ["/carrier/stock/texture"]],
-  [[["/mounts/1", shared]], ["/mounts/1/on", "/mounts/1/ornament"]],
+  [own, []],
+  [[...own, ["/mounts/0/plate/domed", { rise: 2 }]], []],
+  [[["/mounts/0/plate/texture", { name: "hammered" }]], []],
+  [[["/carrier/stock/texture", { name: "hammered" }]], []],
+  [[["/mounts/1", shared]], []],
   [[["/carrier", { type: "jump-ring", inside: 3, wire: 1, eyes: [{ mount: "m1", at: 0.25, turn: 10 }] }]], []],
   [[["/carrier", { type: "bail", bore: 4, drop: 3, thickness: 0.8, ring: { inside: 3, wire: 1 } }]], []],
   [[["/carrier", { type: "posts", metal: "sterling", wire: 0.8, length: 11, at: [0, 0] }]], []],
@@ -58,7 +58,7 @@ test.each<readonly [edits: readonly Edit[], paths: readonly string[]]>([
       ["/methods", { "hoop.length": "saw", "wall.length": "scribe, file" }],
       ["/count", 3],
     ],
-    ["/methods", "/count"],
+    [],
   ],
 ])("what version 3 adds is read by its schema and refused by name until it is planned: %j", (edits, paths) => {
   expect(codes(...edits)).toEqual(paths.map((path) => `${path} not-planned`));

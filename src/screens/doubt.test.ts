@@ -65,6 +65,7 @@ test("a row of the list leaves out what is guessed, and its marks count only wha
 
 test("a record's guesses and the entries it refused are its doubts; an entry that was taken is none", () => {
   const doubtOf = doubtsOf({
+    piece: demoPiece("plover-ring"),
     unmeasured: ["hoop.size.value"],
     drafts: { "m1.stone.height": { text: "tall", problem: "is not a number" }, "m1.wall.thickness": { text: "0.4", problem: null } },
   });

@@ -84,7 +84,7 @@ function pieceWords({ name, mounts, carrier }: Piece): string {
     stone.material?.name ?? "",
     SHAPE_NAMES[stone.outline.shape],
     METALS[wall.metal].name,
-    plate.metal ? METALS[plate.metal].name : "",
+    plate?.metal ? METALS[plate.metal].name : "",
   ]);
   const size =
     carrier.type === "hoop" ? `${SYSTEM_NAMES[carrier.size.system]} ${carrier.size.value} ${METALS[carrier.stock.metal].name}` : "";

@@ -1,12 +1,13 @@
 "use client";
 
 import { type Point } from "@/core/geometry/outline";
-import { type SettingDrawing } from "@/core/mount/drawing";
+import { type CutPlate, type SettingDrawing } from "@/core/mount/drawing";
 import { type Mount } from "@/core/piece/piece";
 import { exponentThrough } from "@/core/stone/dome";
 import { ELLIPTIC, greatestTurnIn, raisedTo } from "@/core/stone/stone";
 import { DragHandle } from "./DragHandle";
 import { Knob, Millimetres, type Scale, Shape, Word } from "./Drawing";
+import { plateShape, topAt } from "./plate-shape";
 import { usePlan } from "./plan";
 import { SECTION_MARGIN_MM } from "./setting-layout";
 import { useSession } from "./session";
@@ -24,11 +25,12 @@ function mirrored(points: readonly Point[]): Point[] {
   return points.map(([x, y]): Point => [-x, y]);
 }
 
-/** An upright of metal between two distances from the axis. */
-function standing(side: 1 | -1, inside: number, outside: number, height: number): Point[] {
+/** An upright of metal between two distances from the axis, its foot where the plate's top lies. */
+function standing(side: 1 | -1, inside: number, outside: number, height: number, plate?: CutPlate): Point[] {
+  const foot = (x: number) => (plate ? topAt(plate, x) : 0);
   return [
-    [side * inside, 0],
-    [side * outside, 0],
+    [side * inside, foot(inside)],
+    [side * outside, foot(outside)],
     [side * outside, height],
     [side * inside, height],
   ];
@@ -63,27 +65,19 @@ export function SettingSection({
   section,
   scale,
   fill = "url(#stone)",
+  isOnAnother = false,
 }: {
   readonly section: SettingDrawing["section"];
   readonly scale: Scale;
   readonly fill?: string;
+  /** Whether its plate is drawn with another setting. */
+  readonly isOnAnother?: boolean;
 }) {
   const { plate, wall } = section;
-  const half = plate.half;
   return (
     <>
-      {plate.thickness > 0 && (
-        <Shape
-          points={[
-            [-half, -plate.thickness],
-            [half, -plate.thickness],
-            [half, 0],
-            [-half, 0],
-          ]}
-          fill="url(#metal)"
-          stroke="var(--color-metal-edge)"
-          lights="plate"
-        />
+      {plate.thickness > 0 && !isOnAnother && (
+        <Shape points={plateShape(plate)} fill="url(#metal)" stroke="var(--color-metal-edge)" lights="plate" />
       )}
       <Shape points={[...section.stone, ...mirrored(section.stone).reverse()]} fill={fill} stroke="var(--color-shade)" lights="stone" />
       {([1, -1] as const).map((side) => (
@@ -108,7 +102,7 @@ export function SettingSection({
             />
           )}
           <Shape
-            points={standing(side, wall.inside, wall.outside, wall.height)}
+            points={standing(side, wall.inside, wall.outside, wall.height, plate)}
             fill="var(--color-metal-mid)"
             fillOpacity={0.35}
             stroke="var(--color-metal-edge)"

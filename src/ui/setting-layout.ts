@@ -65,7 +65,8 @@ type Captioned = Box & { readonly captionX: number; readonly captionY: number };
 /** The section's box, with where its caption stands. Its origin is the middle of the plate's top. */
 export function sectionBox(size: Size, { section }: SettingDrawing, hasBack = false): Captioned {
   const wide = 2 * (section.plate.half + SECTION_MARGIN_MM);
-  const tall = section.top + section.plate.thickness;
+  const tall = section.top + section.plate.rises;
+  const middle: Point = [0, (section.plate.thickness - section.plate.rises) / 2];
   if (isStacked(size)) {
     const shares = stackedShares(hasBack);
     const [top, bottom] = [size.height * shares.plan, size.height * shares.section];
@@ -76,7 +77,7 @@ export function sectionBox(size: Size, { section }: SettingDrawing, hasBack = fa
       height: bottom - top - 130,
       x: size.width / 2,
       y: bottom - 58,
-      middle: [0, 0],
+      middle,
       captionX: 14,
       captionY: top + 14,
     };
@@ -90,7 +91,7 @@ export function sectionBox(size: Size, { section }: SettingDrawing, hasBack = fa
     height: hasBack ? size.height * ABOVE_BACK - 120 : size.height - 240,
     x: left + width / 2 + 4,
     y: size.height * (hasBack ? ABOVE_BACK - 0.12 : 0.68),
-    middle: [0, 0],
+    middle,
     captionX: left + 30,
     captionY: 24,
   };

@@ -2,7 +2,7 @@ import { METALS } from "@/core/metal/metals";
 import { type BackKind } from "@/core/mount/backs/back";
 import { figureOf } from "@/core/measure/figure";
 import { type Plan } from "@/core/piece/plan";
-import { type Units, lengthUnit, showLength, showPercent } from "./show";
+import { type Units, lengthUnit, printable, showLength, showPercent } from "./show";
 
 /** How a setting's back is told: on the stem, in a list and on the card. */
 export interface SaidBack {
@@ -33,15 +33,38 @@ const BACKS: Readonly<Record<BackKind, (told: BackSource) => SaidBack>> = {
     const border = showLength(back.border.value, "blank", units);
     return {
       label: "Plate",
-      stem: `${sawn} × ${thick}, ${back.style}`,
+      stem: `${sawn} × ${thick}, ${back.style}${domedBy(told)}`,
       short: `${bare(`${id}.plate.length`)} long`,
       cell: [sawn, back.style === "border" ? `border ${border}` : back.style],
-      card: `blank ${bare(`${id}.plate.blankLength`)} × ${bare(`${id}.plate.blankWidth`)} × ${thick} ${lengthUnit(units)}, ${METALS[back.metal].name}; sawn to ${sawn} ${lengthUnit(units)}, ${back.style}, ${bare(`${id}.plate.mass`)} g`,
+      card: `blank ${bare(`${id}.plate.blankLength`)} × ${bare(`${id}.plate.blankWidth`)} × ${thick} ${lengthUnit(units)}, ${METALS[back.metal].name}; sawn to ${sawn} ${lengthUnit(units)}, ${back.style}${domedBy(told)}, ${bare(`${id}.plate.mass`)} g${texturedWith(told)}`,
       rests: `${id}.plate`,
       cut: null,
     };
   },
   own: (told) => {
+    const { id, bare, units } = told;
+    const { back, sawn, thick } = sized(told);
+    const rise = domedBy(told);
+    return {
+      label: "Plate",
+      stem: `${sawn} × ${thick}, its own outline${rise}`,
+      short: `${bare(`${id}.plate.length`)} long`,
+      cell: [sawn, `its own outline${rise}`],
+      card: `blank ${bare(`${id}.plate.blankLength`)} × ${bare(`${id}.plate.blankWidth`)} × ${thick} ${lengthUnit(units)}, ${METALS[back.metal].name}; sawn to ${sawn} ${lengthUnit(units)}, its own outline${rise}, ${bare(`${id}.plate.mass`)} g${texturedWith(told)}`,
+      rests: `${id}.plate`,
+      cut: null,
+    };
+  },
+  shared: ({ id }) => ({
+    label: "Plate",
+    stem: "shared with another stone",
+    short: "shared",
+    cell: ["shared", "on one plate"],
+    card: "on the plate of another stone",
+    rests: `${id}.wall`,
+    cut: null,
+  }),
+  base: (told) => {
     const { sawn, thick } = sized(told);
     return {
       label: "Base",
@@ -82,6 +105,18 @@ const BACKS: Readonly<Record<BackKind, (told: BackSource) => SaidBack>> = {
     };
   },
 };
+
+/** How far a plate is domed, after a comma; nothing for a flat one. */
+function domedBy({ plan, id, units }: BackSource): string {
+  const { rise } = plan.settled.mounts[id]!.back;
+  return rise > 0 ? `, domed ${showLength(rise, "measured", units)}` : "";
+}
+
+/** What is worked into a plate, after a comma; nothing for a plain one. */
+function texturedWith({ plan, id }: BackSource): string {
+  const { texture } = plan.settled.mounts[id]!.back;
+  return texture === null ? "" : `, texture: ${printable(texture)}`;
+}
 
 function sized({ plan, id, bare, units }: BackSource) {
   const { back } = plan.settled.mounts[id]!;

@@ -2,6 +2,7 @@ import { METALS } from "@/core/metal/metals";
 import { BAIL_WORDS } from "./bails";
 import { type DoubtOf, SURE, doubtAmong } from "@/core/piece/doubt";
 import { type Figure, figureOf } from "@/core/measure/figure";
+import { hosts, ornamentOf } from "@/core/piece/mounts";
 import { type Mount, type Piece } from "@/core/piece/piece";
 import { type Step, isHeating } from "@/core/making/step";
 import { type Plan, bailIn, hoopIn, postIn } from "@/core/piece/plan";
@@ -138,7 +139,7 @@ function bailRows(piece: Piece, pen: Pen): CardRow[] {
       return row(
         pen,
         ["hang.tilt", `${hang.mount}.hang.tilt`],
-        numbered("Hangs", piece, hang.mount),
+        drawn.hangs.length === 1 ? "Hangs" : numbered("Hangs", piece, hang.mount),
         `eye ${eye}; ${hangsText(hang.tilt)}`,
       );
     }),
@@ -199,7 +200,7 @@ function numbered(label: string, { mounts }: Piece, mount: string): string {
 }
 
 function mountRows(mount: Mount, label: string, pen: Pen): CardRow[] {
-  const { id, wall, plate } = mount;
+  const { id, wall } = mount;
   const { plan, units } = pen;
   const of = (name: string) => `${id}.${name}`;
   const thick = (mm: number) => withUnit(mm, "measured", units);
@@ -229,7 +230,7 @@ function mountRows(mount: Mount, label: string, pen: Pen): CardRow[] {
       back.card,
       back.cut === null ? undefined : { figure: figureOf(plan.figures, back.cut), rounding: roundingOf(back.cut) },
     ),
-    ...(plate.ornament ?? []).map((entry) => {
+    ...ornamentOf(mount).map((entry) => {
       const said = sayOrnament(plan, id, entry, pen.told, units);
       return row(pen, [said.figure], said.name, ornamentText(said, units));
     }),
@@ -238,7 +239,8 @@ function mountRows(mount: Mount, label: string, pen: Pen): CardRow[] {
 }
 
 /** What is struck into the back, and drilled through it. */
-function struckRows({ plate: { stamp, drain } }: Mount, { units }: Pen): CardRow[] {
+function struckRows({ plate }: Mount, { units }: Pen): CardRow[] {
+  const { stamp = null, drain = null } = plate ?? {};
   const length = (mm: number) => showLength(mm, "measured", units);
   const said = [
     ...(stamp ? [`stamp ${length(stamp.width)} × ${length(stamp.height)}`] : []),
@@ -305,7 +307,7 @@ function hoopRows(piece: Piece, pen: Pen): CardRow[] {
   const hoop = hoopIn(pen.plan);
   if (carrier.type !== "hoop" || !hoop) return [];
   const { size, form } = carrier;
-  const { section, metal } = hoop.settled;
+  const { section, metal, texture } = hoop.settled;
   const thick = (mm: number) => showLength(mm, "measured", pen.units);
   const asked = pen.sure(["hoop.size.value"], printable(size.value));
   return [
@@ -319,11 +321,11 @@ function hoopRows(piece: Piece, pen: Pen): CardRow[] {
       pen,
       ["hoop.cutLength"],
       "Cut blank",
-      `${pen.figure("hoop.cutLength")} of ${SECTION_NAMES[section.shape]} ${thick(section.width)} × ${thick(section.thickness)} ${lengthUnit(pen.units)}, ${METALS[metal].name}`,
+      `${pen.figure("hoop.cutLength")} of ${SECTION_NAMES[section.shape]} ${thick(section.width)} × ${thick(section.thickness)} ${lengthUnit(pen.units)}, ${METALS[metal].name}${texture === null ? "" : `, texture: ${printable(texture)}`}`,
       { figure: figureOf(pen.plan.figures, "hoop.cutLength"), rounding: "blank" },
     ),
     ...workRows(hoop, pen),
-    ...piece.mounts.flatMap(({ id }) => seatRow(id, numbered("Seat", piece, id), pen)),
+    ...hosts(piece).flatMap(({ id }, _, all) => seatRow(id, all.length === 1 ? "Seat" : numbered("Seat", piece, id), pen)),
   ];
 }
 

@@ -16,6 +16,7 @@ export const commonText = {
   saveFile: "Save file",
   myBench: "My bench",
   height: "Height",
+  texture: "Texture",
   share: "Share",
   showAsCodes: "Show as codes",
 };

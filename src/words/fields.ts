@@ -8,6 +8,24 @@ interface PieceField {
   readonly unit?: "mm" | "°" | "g/cm³";
 }
 
+/** Dimensions of an outline: of a stone, and of a plate of its own. */
+const OUTLINE_FIELDS: Readonly<Record<string, PieceField>> = {
+  shape: { label: "Shape" },
+  length: { label: "Length", unit: "mm" },
+  width: { label: "Width", unit: "mm" },
+  diameter: { label: "Across", unit: "mm" },
+  exponent: { label: "Fullness" },
+  corner: { label: "Corner radius", unit: "mm" },
+  cleft: { label: "Cleft", unit: "mm" },
+  side: { label: "Side", unit: "mm" },
+  bulge: { label: "Bulge", unit: "mm" },
+  points: { label: "Points of the outline", unit: "mm" },
+};
+
+function outlineAt(path: string): [string, PieceField][] {
+  return Object.entries(OUTLINE_FIELDS).map(([name, field]) => [`${path}/${name}`, field]);
+}
+
 /** The fields of a piece by where they stand in its file; numbers of settings and points do not count. */
 export const PIECE_FIELDS: Readonly<Record<string, PieceField>> = {
   "/name": { label: "Name" },
@@ -18,16 +36,7 @@ export const PIECE_FIELDS: Readonly<Record<string, PieceField>> = {
   "/mounts/place/along": { label: "Place along the hoop", unit: "mm" },
   "/mounts/place/turn": { label: "Turned by", unit: "°" },
   "/mounts/stone/name": { label: "Name of the stone" },
-  "/mounts/stone/outline/shape": { label: "Shape" },
-  "/mounts/stone/outline/length": { label: "Length", unit: "mm" },
-  "/mounts/stone/outline/width": { label: "Width", unit: "mm" },
-  "/mounts/stone/outline/diameter": { label: "Across", unit: "mm" },
-  "/mounts/stone/outline/exponent": { label: "Fullness" },
-  "/mounts/stone/outline/corner": { label: "Corner radius", unit: "mm" },
-  "/mounts/stone/outline/cleft": { label: "Cleft", unit: "mm" },
-  "/mounts/stone/outline/side": { label: "Side", unit: "mm" },
-  "/mounts/stone/outline/bulge": { label: "Bulge", unit: "mm" },
-  "/mounts/stone/outline/points": { label: "Points of the outline", unit: "mm" },
+  ...Object.fromEntries([...outlineAt("/mounts/stone/outline"), ...outlineAt("/mounts/plate/outline")]),
   "/mounts/stone/measuredPerimeter": { label: "Perimeter by tape", unit: "mm" },
   "/mounts/stone/height": { label: "Height", unit: "mm" },
   "/mounts/stone/turnIn": { label: "Side leans in at", unit: "mm" },
@@ -59,12 +68,23 @@ export const PIECE_FIELDS: Readonly<Record<string, PieceField>> = {
   "/mounts/plate/border": { label: "Border", unit: "mm" },
   "/mounts/plate/sawMargin": { label: "Saw margin", unit: "mm" },
   "/mounts/plate/ornament": { label: "Ornament" },
+  "/mounts/plate/outline": { label: "Outline of the plate" },
+  "/mounts/plate/at": { label: "Place of the stone on its plate", unit: "mm" },
+  "/mounts/plate/turn": { label: "Turn of the stone on its plate" },
+  "/mounts/plate/domed": { label: "Dome of the plate" },
+  "/mounts/plate/domed/rise": { label: "Rise of the dome", unit: "mm" },
+  "/mounts/plate/texture": { label: "Texture of the plate" },
+  "/mounts/on": { label: "Plate it stands on" },
+  "/mounts/at": { label: "Place of the stone on the plate it shares", unit: "mm" },
+  "/mounts/turn": { label: "Turn of the stone on the plate it shares" },
+  "/mounts/ornament": { label: "Ornament" },
   "/carrier/type": { label: "Carried by" },
   "/carrier/size/system": { label: "Size system" },
   "/carrier/size/value": { label: "Finger size" },
   "/carrier/stock/section": { label: "Section of the wire" },
   "/carrier/stock/width": { label: "Width of the wire", unit: "mm" },
   "/carrier/stock/thickness": { label: "Thickness of the wire", unit: "mm" },
+  "/carrier/stock/texture": { label: "Texture of the hoop" },
   "/carrier/stock/metal": { label: "Metal of the hoop" },
   "/carrier/form": { label: "Form of the hoop" },
   "/carrier/lengthRule": { label: "Length rule" },

@@ -194,6 +194,24 @@ const SAYINGS: { readonly [C in FindingCode]: (v: Voice<FindingValues[C]>) => Sa
     what: `The stone stands ${v.length("lift")} off the plate over a closed hollow.`,
     advice: "Pickle and water stay in it, and it can burst in the flame: drill a drain.",
   }),
+  "plate.wall-over-edge": (v) => ({
+    what:
+      v.number("clear") < 0
+        ? `The bezel comes ${v.length("over")} too far out: it stands over the plate's edge.`
+        : `The bezel stands ${v.length("clear")} from the plate's edge.`,
+    advice: `Leave ${v.length("least")} outside it: move the stone in, or make the plate larger.`,
+  }),
+  "plate.walls-close": (v) => ({
+    what:
+      v.number("apart") < 0
+        ? `Two bezels lie over each other: this one and that of ${v.setting("other")}.`
+        : `This bezel stands ${v.length("apart")} from that of ${v.setting("other")}.`,
+    advice: `Leave ${v.length("least")} between them, for solder and for the pusher.`,
+  }),
+  "loss.no-such-method": (v) => ({
+    what: `The bench has no own loss by "${v.text("method")}".`,
+    advice: "The usual losses are used instead: choose another method, or enter the loss on My bench.",
+  }),
   "plate.no-drain": () => ({
     what: "This stone is tender to water, and the back under it is closed.",
     advice: "What gets under it stays there: drill a small drain, or keep it out of water.",

@@ -150,6 +150,8 @@ export interface Named extends Pick<Plan, "parts"> {
 export interface Names {
   readonly part: (id: string) => string;
   readonly joint: (id: string) => string;
+  /** Several joints, each by its name; those alike of several settings as one: "bezel to plate, stones 1, 2 and 3". */
+  readonly joints: (ids: readonly string[]) => readonly string[];
   /** What a setting is called among others. */
   readonly setting: (mount: string) => string;
   /** "Stone 2: " before what is said of one of several settings, or of a part of it; else nothing. */
@@ -160,6 +162,11 @@ export interface Names {
 export function settingName(mounts: readonly string[], mount: string): string {
   const at = mounts.indexOf(mount);
   return at < 0 ? mount : `stone ${at + 1}`;
+}
+
+/** "stones 1, 2 and 3". */
+function settingNames(names: readonly string[]): string {
+  return `stones ${listed(names.map((name) => name.replace(/^stone /, "")))}`;
 }
 
 /** A joint is "wall to plate", a part "wall"; of several settings it is said which. */
@@ -187,19 +194,31 @@ export function namesIn({ parts, joints }: Named): Names {
     if (kind === "seam" && onto.length > 0) return `seam of ${together(all)}`;
     return JOINT_NAMES[kind](plain(own!), together(onto.length > 0 ? onto : [own!]));
   };
+  const joint = (id: string) => {
+    const found = joints.find((each) => each.id === id);
+    return found ? { mount: found.mount, name: numberedAmong(found) } : { mount: null, name: id };
+  };
+  const numberedAmong = (one: Named["joints"][number]) => {
+    const alike = joints.filter((each) => each.mount === one.mount && tied(each) === tied(one));
+    return tied(one) + (alike.length > 1 ? ` ${alike.indexOf(one) + 1}` : "");
+  };
+  const ofSetting = ({ mount, name }: ReturnType<typeof joint>) => (isOther(mount) ? `${name}, ${setting(mount!)}` : name);
   return {
     part: (id) => {
       const part = parts.find((each) => each.id === id);
       if (!part) return id;
       return isOther(part.mount) ? `${plain(id)} of ${setting(part.mount!)}` : plain(id);
     },
-    joint: (id) => {
-      const joint = joints.find((each) => each.id === id);
-      if (!joint) return id;
-      const alike = joints.filter((each) => each.mount === joint.mount && tied(each) === tied(joint));
-      const number = alike.length > 1 ? ` ${alike.indexOf(joint) + 1}` : "";
-      const name = tied(joint) + number;
-      return isOther(joint.mount) ? `${name}, ${setting(joint.mount!)}` : name;
+    joint: (id) => ofSetting(joint(id)),
+    joints: (ids) => {
+      const all = ids.map(joint);
+      return all.flatMap((one, i) => {
+        const alike = all.filter(({ mount, name }) => isOther(mount) && name === one.name);
+        if (alike.length < 2 || !isOther(one.mount)) return [ofSetting(one)];
+        return all.findIndex(({ name }) => name === one.name) < i
+          ? []
+          : [`${one.name}, ${settingNames(alike.map(({ mount }) => setting(mount!)))}`];
+      });
     },
     setting,
     lead: (id) => {

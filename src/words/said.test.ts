@@ -570,7 +570,7 @@ test("the steps of the demo's pieces and of the worked examples, each as it is f
         "Try the stone in the cup: it needs 10.10 mm inside, lengthwise. It should drop to the floor and lie flat, with no more than a hair of room all round.",
       ],
       ["wall.thin", "Thin the cup's rim from outside by 0.15 mm, all round alike."],
-      ["hoop.saddle", "File a saddle in the underside of the plate, 0.20 mm deep."],
+      ["hoop.saddle", "File a saddle in the underside of the plate, 0.40 mm deep."],
       ["wall.part", "Saw the tube off 3.45 mm long, square."],
       ["wall.burr", "Use a burr 6.10 mm across: the stone plus the fit."],
       [
@@ -619,11 +619,11 @@ test("the steps of the demo's pieces and of the worked examples, each as it is f
         "Twist two wires of 0.60 mm, each 33.4 mm and some to hold, to 2.8 turns in 10 mm. Anneal them first, one end in a vice, the other in a hand drill turned slowly; solder or fuse the ends so that they do not open.",
       ],
       ["ornament.try", "Slip the rope over the bezel: it touches all round."],
-      ["bail.wind", "Wind 10.1 mm of wire on a rod 2.40 mm across, saw the ring through and close it."],
-      ["eye.mark", "Mark the eye on the edge, in the middle of its top, and file it flat there."],
+      ["bail.wind", "Wind 16.3 mm of wire on a rod 4.00 mm across, saw the ring through and close it."],
+      ["eye.mark", "Stone 1: Mark the eye on the edge, in the middle of its top, and file it flat there."],
       [
         "hang.try",
-        "Hang it by a thread and check that it hangs as planned, turning to neither side. Put a thread through the bail and compare with a plumb line.",
+        "Stone 1: Hang it by a thread and check that it hangs as planned, turning to neither side. Put a thread through the bail and compare with a plumb line.",
       ],
       ["earwire.cut", "Cut the ear wire 42.0 mm long, and round and burnish the end that goes through the ear."],
       [
@@ -640,6 +640,19 @@ test("the steps of the demo's pieces and of the worked examples, each as it is f
         "Fold it over a rod 3.20 mm across until both legs meet. Anneal it first; press the legs together below the rod, not on it.",
       ],
       ["hoop.ends", "Round both ends and smooth them: they stand 5.00 mm apart. Nothing is to catch on the finger or on cloth."],
+      ["hoop.texture", "Texture the hoop's stock while it is flat: planished. It moves metal: measure the stock again before it is cut."],
+      [
+        "plate.dome",
+        "Stone 1: Dome the plate 1.20 mm, from a disc 17.17 mm across. Anneal it first. From the rim inward in a wide hollow, then narrower ones; check the rise against a straight edge.",
+      ],
+      [
+        "plate.texture",
+        "Stone 1: Texture the sheet for the plate while it is flat: fine hammer marks. Texture stretches it: cut the blank after, never before.",
+      ],
+      [
+        "wall.dome",
+        "Stone 1: File the foot to the plate's dome: up to 0.13 mm at its ends. Rub it on fine paper laid over the dome, a little at a time, until no light shows under it.",
+      ],
       [
         "hoop.taper",
         "Saw and file the blank to its pattern: 5.00 mm wide at the front, 2.60 mm at the back. Fold its template at the front to check that both halves match. File back shoulders that stop the finger bending.",

@@ -122,6 +122,10 @@ const TITLES: Readonly<Record<StepCode, (v: StepVoice) => string>> = {
   "wall.try": () => "Try the stone: right through the bezel, from both sides",
   "wall.foot": (v) =>
     v.text("madeFrom") === "tube" ? "Sand the foot flat, in figures of eight" : "Round it up and sand the foot flat, in figures of eight",
+  "wall.dome": (v) => `File the foot to the plate's dome: up to ${v.target} at its ends`,
+  "plate.texture": (v) => `Texture the sheet for the plate while it is flat: ${v.text("texture")}`,
+  "plate.dome": (v) => `Dome the plate ${v.length("rise")}, from a disc ${v.target} across`,
+  "hoop.texture": (v) => `Texture the hoop's stock while it is flat: ${v.text("texture")}`,
   "plate.cut": (v) => `Cut the plate's blank, ${v.target} long and ${v.second} wide`,
   "plate.stamp": () => "Stamp your marks while the plate is loose",
   "plate.saw": (v) => `Saw and file the plate back to ${SAWN_TO[v.text("style")] ?? "the bezel"}, ${v.target} by ${v.second}`,
@@ -233,7 +237,7 @@ const MADE: Readonly<Record<AppliedShape, (v: StepVoice) => string>> = {
   strip: (v) => `Cut the ${v.part("part")}, ${v.length("length")} by ${v.length("width")}, from sheet ${v.length("thickness")} thick`,
 };
 
-const SAWN_TO: Readonly<Record<string, string>> = { border: "its border", ornament: "its ornament" };
+const SAWN_TO: Readonly<Record<string, string>> = { border: "its border", ornament: "its ornament", own: "its outline" };
 
 /** What beads are snipped from: wire, or strip so thick and high. */
 function snipped(v: StepVoice): string {
@@ -270,6 +274,10 @@ const DETAILS: Readonly<Partial<Record<StepCode, string>>> = {
   "wall.try": "That proves it is upright, the right length and the right shape. A little small: anneal and stretch it on a mandrel.",
   "wall.seat": "Cut slowly, with oil, the tube upright. Look often: a seat cut too deep cannot be put back.",
   "wall.fits": "It should drop to the floor and lie flat, with no more than a hair of room all round.",
+  "wall.dome": "Rub it on fine paper laid over the dome, a little at a time, until no light shows under it.",
+  "plate.texture": "Texture stretches it: cut the blank after, never before.",
+  "plate.dome": "Anneal it first. From the rim inward in a wide hollow, then narrower ones; check the rise against a straight edge.",
+  "hoop.texture": "It moves metal: measure the stock again before it is cut.",
   "plate.cut": "Be generous: sawing off is easier than adding.",
   "plate.stamp": "Stamping later would distort the work.",
   "ledge.flat": "Where it does not touch, the stone rocks and solder does not run.",
@@ -372,6 +380,8 @@ export const CHECKS: Readonly<Record<CheckCode, string>> = {
   "seat.level": "The stone lies level, down to its edge, and does not rock",
   "rim.even": "The rim is the same thickness all round",
   "foot.flat": "It lies flat all round, no light under it",
+  "foot.onDome": "It lies on the dome all round, no light under it",
+  "dome.even": "The rim lies flat all round, the dome even",
   "plate.room": "There is room all round for the saw",
   "joint.bright": "A bright line, inside and out",
   "joint.noGap": "No gap, pit or bubble",
@@ -432,6 +442,10 @@ export const CAUTIONS: Readonly<Record<CautionCode, { readonly name: string; rea
   sulphur: { name: "sulphur patina", text: "Fumes: ventilate, gloves, never with acid." },
   hotMetal: { name: "hot metal", text: "It looks like cold metal." },
   noMoreHeat: { name: "no more heat", text: "None once the stone is in." },
+  hammerFlat: {
+    name: "hammering",
+    text: "Eyes and ears protected. Hammer while nothing is joined: later blows move and crack joints.",
+  },
   charcoal: { name: "charcoal block", text: "Warm it slowly, bind it with iron wire, douse it after." },
   softStone: { name: "soft stone", text: "Hand tools only; protect it with wax or tape." },
   glue: { name: "glue and resin", text: "Ventilate, wear gloves, and let it cure as long as its sheet says before working it." },
@@ -495,7 +509,7 @@ export function sayStep(step: Step, plan: StepPlan, units: Units, doubtOf: Doubt
     joint: (id) => naming(names.joint(id)),
     part: (name) => naming(names.part(String(step.values[name]))),
     get joints() {
-      return listed(step.joints.map((id) => naming(names.joint(id))));
+      return listed(names.joints(step.joints).map(naming));
     },
     isAlone: step.joints.length === 1,
     isFused: listOf(step.values.means).includes("fuse"),

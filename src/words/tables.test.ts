@@ -30,6 +30,8 @@ test("where a number came from, what it is called, and what the schools and sour
     learned: "yours, from your own makes",
   });
   expect(TERM_NAMES).toEqual({
+    plate: "plate's outline",
+    dome: "for the dome",
     earWire: "ear wire",
     below: "hangs below it",
     setting: "setting",
@@ -241,6 +243,7 @@ test("what can hurt, and what is looked at", () => {
     "sulphur = sulphur patina: Fumes: ventilate, gloves, never with acid.",
     "hotMetal = hot metal: It looks like cold metal.",
     "noMoreHeat = no more heat: None once the stone is in.",
+    "hammerFlat = hammering: Eyes and ears protected. Hammer while nothing is joined: later blows move and crack joints.",
     "charcoal = charcoal block: Warm it slowly, bind it with iron wire, douse it after.",
     "softStone = soft stone: Hand tools only; protect it with wax or tape.",
     "glue = glue and resin: Ventilate, wear gloves, and let it cure as long as its sheet says before working it.",
@@ -265,6 +268,8 @@ test("what can hurt, and what is looked at", () => {
     "seat.level = The stone lies level, down to its edge, and does not rock",
     "rim.even = The rim is the same thickness all round",
     "foot.flat = It lies flat all round, no light under it",
+    "foot.onDome = It lies on the dome all round, no light under it",
+    "dome.even = The rim lies flat all round, the dome even",
     "plate.room = There is room all round for the saw",
     "joint.bright = A bright line, inside and out",
     "joint.noGap = No gap, pit or bubble",

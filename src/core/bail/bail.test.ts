@@ -122,7 +122,7 @@ test("a stone weighs as its outline and dome say, whole numbers by hand; unsaid 
 
 test("where it balances is the mean by weight of where its parts do, the bail left out", () => {
   const beads = { id: "b", type: "granules", width: 2, metal: "fine-silver", extent: [[0.1, 0.2]] } as const;
-  const plan = planned({ ...ringed, eye: { at: 0.5 } }, { plate: { ...tern.mounts[0]!.plate, ornament: [beads] } });
+  const plan = planned({ ...ringed, eye: { at: 0.5 } }, { plate: { ...tern.mounts[0]!.plate!, ornament: [beads] } });
   const [hang] = hangs(plan);
   expect(hang!.weights.map(({ part }) => part)).toEqual(["m1.stone", "m1.wall", "m1.plate", "m1.ornament.b"]);
   const masses = Object.fromEntries(plan.parts.map(({ id, mass }) => [id, mass]));
@@ -235,7 +235,7 @@ test("two eyes are pulled straight through both; two that hang apart have figure
   const both = (second: Partial<Mount>) =>
     planned({ ...ringed, eyes: ["m1", "m2"].map((mount) => ({ mount, at: 0.5 })) }, {}, second).findings.map(({ code }) => code);
   expect(both({})).not.toContain("bail.unequal");
-  expect(both({ plate: { ...tern.mounts[0]!.plate, thickness: 0.62 } })).toContain("bail.unequal");
+  expect(both({ plate: { ...tern.mounts[0]!.plate!, thickness: 0.62 } })).toContain("bail.unequal");
   const faults = (carrier: Carrier, ...mounts: Partial<Mount>[]) =>
     faultsOf(pendant(carrier, ...mounts), SHIPPED_BENCH).map(({ path, code }) => `${path}: ${code}`);
   expect(faults({ ...ringed, eyes: [{ mount: "m3", at: 0 }] })).toEqual(["/carrier/eyes/0/mount: no-such-mount", "/carrier/eyes: no-eye"]);
@@ -304,7 +304,7 @@ test("hung by its point a marquise hangs as far off as its eye is turned round t
 });
 
 test("what is heavier on one side hangs straight from a turn of its point, and is put there by itself", () => {
-  const marquise = { ...shaped({ shape: "marquise", length: 14, width: 7 }), plate: tern.mounts[0]!.plate };
+  const marquise = { ...shaped({ shape: "marquise", length: 14, width: 7 }), plate: tern.mounts[0]!.plate! };
   const disc = { id: "d", on: "m1.plate", metal: "copper", disc: { diameter: 2, thickness: 1 }, at: [0, 4] } as const;
   const plan = planPiece({ ...pendant(ringed, marquise), applied: [disc] }, SHIPPED_BENCH);
   expect(value(plan, "hang.tilt")).toBeCloseTo(0, 5);

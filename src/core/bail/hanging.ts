@@ -1,4 +1,4 @@
-import { type Point, type Outline } from "../geometry/outline";
+import { type Outline, type Point, type Station } from "../geometry/outline";
 import { facing } from "../geometry/facing";
 import { type Figures, single } from "../measure/figure";
 import { type Finding, finding } from "../measure/finding";
@@ -19,6 +19,9 @@ export interface DrawnHang {
   readonly mount: string;
   /** Where it is hung up, on its edge; of a connector both. */
   readonly eyes: readonly DrawnEye[];
+  /** The outline that its eyes go round: its length (mm), and places on it. */
+  readonly perimeter: number;
+  readonly places: readonly Station[];
   readonly balance: Point;
   readonly mass: number;
   /** Each with how far it lies to the left of the axis through the stone's middle, as it hangs (mm). */
@@ -105,6 +108,8 @@ export function hangOf(
     drawn: {
       mount,
       eyes: (isPulled ? [first, eye] : [eye]).map(placed),
+      perimeter: outline.perimeter,
+      places: outline.stations,
       ...{ balance, mass, axis, tilt },
       weights: hung.weights.map((weight) => ({ ...weight, left: leftOf(weight.at, outline.centre, axis) })),
       left: leftOf(balance, outline.centre, axis),

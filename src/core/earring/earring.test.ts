@@ -94,11 +94,11 @@ test("a post that misses the metal, tips the stud or lies on the stamp is told b
   expect(found({ ...post, at: [-edge + 0.35, 0] }, "post.off")!.values.by).toBeCloseTo(0.1, 2);
   const open: Partial<Mount> = { plate: { style: "open", ledge: { width: 1.4, height: 0.8, metal: "sterling" } } };
   expect(found(post, "post.off", open)!.level).toBe("error");
-  const drained: Partial<Mount> = { plate: { ...oval.plate, drain: { diameter: 1, at: [-2, 0.5] } } };
+  const drained: Partial<Mount> = { plate: { ...oval.plate!, drain: { diameter: 1, at: [-2, 0.5] } } };
   expect(found(post, "post.off", drained)!.values.by).toBeCloseTo(0.45, 6);
-  const stamped: Partial<Mount> = { plate: { ...oval.plate, stamp: { width: 2, height: 1, at: [-2, 0.7] } } };
+  const stamped: Partial<Mount> = { plate: { ...oval.plate!, stamp: { width: 2, height: 1, at: [-2, 0.7] } } };
   expect(found(post, "post.over-stamp", stamped)!.values.by).toBeCloseTo(0.25, 6);
-  expect(found(post, "post.over-stamp", { plate: { ...oval.plate, stamp: { width: 2, height: 1, at: [2, 0] } } })).toBeNull();
+  expect(found(post, "post.over-stamp", { plate: { ...oval.plate!, stamp: { width: 2, height: 1, at: [2, 0] } } })).toBeNull();
   expect(found({ ...post, at: [0.6, 0] }, "post.low")!.values.by).toBeCloseTo(0.6, 6);
   expect(found({ ...post, at: [0, 0] }, "post.low")).toBeNull();
 });
@@ -107,7 +107,7 @@ test("where a post is first put it has metal all round and stands above where th
   const backs: Partial<Mount>[] = [
     {},
     { plate: { style: "open", ledge: { width: 1.4, height: 0.8, metal: "sterling" } } },
-    { plate: { ...oval.plate, drain: { diameter: 2, at: [-2.5, 0] } } },
+    { plate: { ...oval.plate!, drain: { diameter: 2, at: [-2.5, 0] } } },
     { stone: { ...oval.stone, outline: { shape: "heart", length: 10, width: 11, cleft: 2.5 } } },
   ];
   for (const mount of backs) {

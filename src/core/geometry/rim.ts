@@ -48,6 +48,25 @@ function evenRim(outline: Outline, out: number): Rim {
   };
 }
 
+/** An edge that is not the outline's own: that of a plate it lies on. `edge` gives it so much further out. */
+export function rimOn(outline: Outline, edge: (by: number) => Loop, by = 0): Rim {
+  let points: readonly Point[] | null = null;
+  const drawn = () => (points ??= flattened(edge(by).curve(), DRAWN));
+  return {
+    loop: edge(by),
+    outAt: (at) => rayOut(drawn(), outline.stationAt(at)),
+    past: (direction) => reachPast(outline, drawn(), direction),
+    wider: (more) => rimOn(outline, edge, by + more),
+  };
+}
+
+/** How far points reach past an outline along a direction (mm). */
+function reachPast(outline: Outline, points: readonly Point[], direction: number): number {
+  const [cos, sin] = [Math.cos(direction), Math.sin(direction)];
+  const { x, y } = outline.stationAt(facing(outline, direction));
+  return points.reduce((most, [px, py]) => Math.max(most, px * cos + py * sin), -Infinity) - (x * cos + y * sin);
+}
+
 function steppedRim(outline: Outline, reaches: readonly Reach[], by: number): Rim {
   const { points, larger } = lyingOn(outline, reaches);
   const edge = by > 0 ? grownPolygon(points, by, DRAWN) : points;
@@ -57,11 +76,7 @@ function steppedRim(outline: Outline, reaches: readonly Reach[], by: number): Ri
       return (loop ??= { ...polygonLoop(edge, furthest(reaches) + by, 0, larger), curve: () => polygonCurve(edge) });
     },
     outAt: (at) => farFromSteps(outline, reaches, at, by) ?? rayOut(edge, outline.stationAt(at)),
-    past: (direction) => {
-      const [cos, sin] = [Math.cos(direction), Math.sin(direction)];
-      const { x, y } = outline.stationAt(facing(outline, direction));
-      return edge.reduce((most, [px, py]) => Math.max(most, px * cos + py * sin), -Infinity) - (x * cos + y * sin);
-    },
+    past: (direction) => reachPast(outline, edge, direction),
     wider: (more) => steppedRim(outline, reaches, by + more),
   };
 }

@@ -26,6 +26,7 @@ const hoop: Hoop = {
   openGap: { value: 4, from: "shipped" },
   bridge: { inside: 17, thickness: 1, gap: 1.5, metal: "sterling" },
   works: {},
+  texture: null,
 };
 const base: Base = {
   mount: "m1",

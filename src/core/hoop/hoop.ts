@@ -53,6 +53,8 @@ export interface Hoop {
   readonly openGap: Sourced<number>;
   readonly bridge: Bridge;
   readonly works: Works;
+  /** What is worked into its stock. */
+  readonly texture: string | null;
 }
 
 export interface HoopPlan extends Contribution {
@@ -190,6 +192,7 @@ function making(hoop: Hoop, laid: LaidHoop) {
   const of = (when: "stock" | "flat" | "bent") => eachWork(hoop.works, (kind, asked) => kind.steps?.(asked, laid)[when]).flat();
   const flat: Step[] = [
     ...of("stock"),
+    ...textured(hoop),
     step(HOOP, "hoop.cut", {
       target: "hoop.cutLength",
       reads: [
@@ -211,6 +214,22 @@ function making(hoop: Hoop, laid: LaidHoop) {
     values: { system, size: value, seam: hasSeam(hoop) ? 1 : 0 },
   });
   return { flat, bent, round };
+}
+
+/** Texture is worked in before anything is cut to length, as it moves metal: a wide band is measured across again. */
+function textured({ texture, section, wideBand }: Hoop): Step[] {
+  if (texture === null) return [];
+  const isWide = wideBand.value > 0;
+  return [
+    step(HOOP, "hoop.texture", {
+      reads: [
+        { figure: "hoop.thickness", kind: "thickness", mount: null, planned: section.thickness },
+        ...(isWide ? [{ figure: "hoop.width", kind: "thickness" as const, mount: null, planned: section.width }] : []),
+      ],
+      cautions: ["hammerFlat"],
+      values: { texture, wide: isWide ? 1 : 0 },
+    }),
+  ];
 }
 
 /** The joints that make it one and close it: of its stock, before it is cut; then it is bent before its seams, and rounded up after them. */

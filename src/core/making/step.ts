@@ -20,12 +20,15 @@ export const STAGE_OF = {
   "wall.try": "wall",
   "wall.foot": "wall",
   "wall.part": "wall",
+  "wall.dome": "wall",
   "wall.burr": "wall",
   "wall.seat": "wall",
   "wall.fits": "wall",
   "wall.thin": "wall",
+  "plate.texture": "plate",
   "plate.cut": "plate",
   "plate.stamp": "plate",
+  "plate.dome": "plate",
   "plate.saw": "plate",
   "plate.drain": "plate",
   "ledge.cut": "plate",
@@ -39,6 +42,7 @@ export const STAGE_OF = {
   "ornament.bend": "plate",
   "ornament.try": "plate",
   "ornament.file": "plate",
+  "hoop.texture": "hoop",
   "hoop.cut": "hoop",
   "hoop.square": "hoop",
   "hoop.bend": "hoop",
@@ -113,6 +117,8 @@ export type CheckCode =
   | "seat.level"
   | "rim.even"
   | "foot.flat"
+  | "foot.onDome"
+  | "dome.even"
   | "plate.room"
   | "joint.clean"
   | "joint.bright"
@@ -171,6 +177,7 @@ export type CautionCode =
   | "charcoal"
   | "softStone"
   | "sealed"
+  | "hammerFlat"
   | "glue";
 
 /**

@@ -38,6 +38,9 @@ export interface FindingValues {
   "plate.drain-under-hoop": Numbers<"over" | "diameter">;
   "plate.closed-cavity": Numbers<"lift">;
   "plate.no-drain": Nothing;
+  "plate.wall-over-edge": Numbers<"at" | "over" | "clear" | "least">;
+  "plate.walls-close": Numbers<"apart" | "least"> & Texts<"other">;
+  "loss.no-such-method": Texts<"kind" | "method">;
   "ledge.hides": Numbers<"hidden" | "most">;
   "ledge.no-plate": Nothing;
   "ornament.off-plate": Numbers<"over">;

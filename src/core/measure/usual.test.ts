@@ -33,7 +33,7 @@ test("each is looked for on the size it is of", () => {
       .filter((each) => each.includes("unusual"));
   expect(codes({})).toEqual([]);
   expect(codes({ wall: { ...mount.wall, thickness: 0.15 } })).toEqual(["wall.unusual m1.wall"]);
-  expect(codes({ plate: { ...mount.plate, thickness: 0.3 } })).toEqual(["plate.unusual m1.plate"]);
+  expect(codes({ plate: { ...mount.plate!, thickness: 0.3 } })).toEqual(["plate.unusual m1.plate"]);
   expect(codes({}, { thickness: 0.7 })).toEqual(["hoop.unusual hoop"]);
   expect(codes({ stone: { ...mount.stone, outline: { shape: "oval", length: 61, width: 40 } } })).toEqual(["stone.unusual m1.stone"]);
 });

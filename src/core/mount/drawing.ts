@@ -3,6 +3,7 @@ import { type Loop, type Outline, type Place, type Point, type Station, loopsOf,
 import { domeCurve, domeShoulder } from "../stone/dome";
 import { facing } from "../geometry/facing";
 import { type BackDrawing } from "./backs/back";
+import { domeStep } from "./backs/domed";
 import { type DrawnLayer, type LayerType, covers } from "./layers/layer";
 import { type LaidOut, type Setting, cornerCode, layOut } from "./laid-out";
 import { type Run, foldedCorners } from "./seam";
@@ -40,6 +41,18 @@ export interface OuterBand {
   readonly to: number;
 }
 
+/** A plate cut through, in mm from the axis of the stone: to its left and right edge, and the further of both. */
+export interface CutPlate {
+  readonly left: number;
+  readonly right: number;
+  readonly half: number;
+  readonly thickness: number;
+  /** Radius of the sphere it is domed to; null flat. */
+  readonly sphere: number | null;
+  /** From its edge's underside to its top at the axis. */
+  readonly rises: number;
+}
+
 /** The setting cut through its narrow middle, right half: x from the axis, y above the plate. */
 export interface SettingSection {
   readonly stone: readonly Point[];
@@ -55,7 +68,7 @@ export interface SettingSection {
   /** The wall's middle as it lies once pushed over. */
   readonly folded: readonly Point[];
   readonly thickness: number;
-  readonly plate: { readonly half: number; readonly thickness: number };
+  readonly plate: CutPlate;
   readonly lift: number;
   /** Where the dome is dragged by, above the plate; null on a flat face. */
   readonly shoulder: Point | null;
@@ -66,6 +79,10 @@ export interface SettingSection {
 }
 
 export interface SettingDrawing extends LaidOut {
+  /** The setting whose plate it stands on: itself, but where it shares one. */
+  readonly host: string;
+  /** Where its stone's middle lies in its plane. */
+  readonly middle: Point;
   readonly plan: SettingPlan;
   readonly section: SettingSection;
   /** The three schools of height, side by side. */
@@ -74,6 +91,8 @@ export interface SettingDrawing extends LaidOut {
 
 export function drawSetting(setting: Setting): SettingDrawing {
   return {
+    host: setting.host,
+    middle: setting.middle,
     plan: drawPlan(setting),
     section: drawSection(setting),
     schools: setting.wallPlan.schools,
@@ -151,7 +170,8 @@ const DOME_STEPS = 48;
 const ACROSS = Math.PI / 2;
 
 function drawSection(setting: Setting): SettingSection {
-  const { outline, dome, wall, wallPlan, backPlan, layers } = setting;
+  const { outline, turn, dome, wall, wallPlan, layers } = setting;
+  const across = turn + ACROSS;
   const lift = wall.lift.value;
   const { netHeight } = wallPlan.stock;
   const places = domeCurve(dome, DOME_STEPS);
@@ -171,12 +191,12 @@ function drawSection(setting: Setting): SettingSection {
     shelf: shelfOf(setting),
     cushion: setting.cushion,
     layers: layers
-      .filter(({ extent }) => covers(extent, facing(outline, ACROSS)))
+      .filter(({ extent }) => covers(extent, facing(outline, across)))
       .map(({ cut, part, width }) => ({ ...cut, part, width, inside: dome.radius + cut.start })),
     rim: wallPlan.thin > 0 ? dome.radius + fit + wall.thickness + wallPlan.thin : null,
     folded: cutOff(folded, netHeight),
     thickness: wall.thickness,
-    plate: { half: dome.radius + backPlan.rim.past(ACROSS), thickness: backPlan.base },
+    plate: cutPlate(setting, across),
     lift,
     shoulder: shoulder && [shoulder.x, shoulder.y + lift],
     radius: dome.radius,
@@ -184,6 +204,20 @@ function drawSection(setting: Setting): SettingSection {
     third: lift + dome.height / 3,
     top: lift + dome.height,
   };
+}
+
+/** A plate that the stone is the middle of reaches as far to both sides; on another as far as its edge lies there. */
+function cutPlate({ outline, dome, middle, back, backPlan: { rim, base, sphere, rise } }: Setting, across: number): CutPlate {
+  const isRound = back.own === null && back.kind !== "shared";
+  const [right, left] = isRound
+    ? [dome.radius + rim.past(across), dome.radius + rim.past(across)]
+    : [across, across + Math.PI].map((way) => {
+        const at = facing(outline, way);
+        const { x, y } = outline.stationAt(at);
+        return Math.hypot(x - middle[0], y - middle[1]) + rim.outAt(at);
+      });
+  const falls = sphere === null ? 0 : domeStep(sphere, 2 * Math.hypot(...middle));
+  return { left: left!, right: right!, half: Math.max(left!, right!), thickness: base, sphere, rises: base + rise - falls };
 }
 
 function shelfOf({ dome, wall, wallPlan, backPlan }: Setting): SettingSection["shelf"] {

@@ -33,6 +33,11 @@ export interface Gap {
 /** A setting with all that was worked out for it. */
 export interface Setting {
   readonly outline: Outline;
+  /** Radians that it is turned by in the setting's plane. */
+  readonly turn: number;
+  /** Where its middle lies there, and whose plate it stands on. */
+  readonly middle: Point;
+  readonly host: string;
   readonly stone: Stone;
   readonly dome: Dome;
   readonly wall: Wall;

@@ -6,7 +6,7 @@ import { tolerance } from "../measure/tolerances";
 import { type Tie } from "../joint/joint";
 import { type Dome } from "../stone/dome";
 import { type Stone } from "../stone/stone";
-import { type Back, type BackPlan, type Band } from "./backs/back";
+import { type Back, type BackPlan, type Band, type SharedPlate } from "./backs/back";
 import { BACKS } from "./backs/backs";
 import { type SettingDrawing, drawSetting } from "./drawing";
 import { type LaidLayer, type Layer, laid } from "./layers/layer";
@@ -20,7 +20,14 @@ import { type Hung, hungFrom } from "./weights";
 export interface SettingAsked {
   readonly mount: string;
   readonly stone: Stone;
+  /** The stone's, where it lies in the setting's plane; turned there by so many radians. */
   readonly outline: Outline;
+  readonly turn: number;
+  /** Where its middle lies in that plane, and whose plate it stands on. */
+  readonly middle: Point;
+  readonly host: string;
+  /** The plate of another setting that it stands on; null where its back is its own. */
+  readonly on: SharedPlate | null;
   readonly tapeOff: number | null;
   readonly dome: Dome;
   readonly wall: Wall;
@@ -40,6 +47,8 @@ export interface PlannedSetting {
   readonly extent: (direction: number) => number;
   /** mm that a carrier can be let into it. */
   readonly thickness: number;
+  /** The plate that others may stand on; null where they cannot. */
+  readonly plate: SharedPlate | null;
   /** How far a point of its plane lies inside its edge, in mm. */
   readonly inside: (point: Point) => number;
   /** As it is hung up; weighed when it is asked for. */
@@ -60,6 +69,8 @@ export function planSetting(asked: SettingAsked): PlannedSetting {
   const backPlan = BACKS[back.kind].plan({
     mount,
     outline,
+    turn: asked.turn,
+    on: asked.on,
     wall: standing,
     layers,
     back,
@@ -83,7 +94,7 @@ export function planSetting(asked: SettingAsked): PlannedSetting {
   const rim = backPlan.rim.loop;
   const cushion = cushionOf(wall, wallPlan, backPlan);
   const drawing = drawSetting({
-    ...{ outline, stone, dome, wall, wallPlan, back, backPlan, rim, cushion },
+    ...{ outline, turn: asked.turn, middle: asked.middle, host: asked.host, stone, dome, wall, wallPlan, back, backPlan, rim, cushion },
     layers: layerPlans.map(({ drawn }) => drawn),
   });
   const contributions = [
@@ -100,8 +111,9 @@ export function planSetting(asked: SettingAsked): PlannedSetting {
     contributions,
     tie: backPlan.tie,
     thickness: backPlan.thickness,
+    plate: backPlan.plate,
     inside: (point) => distanceInside(rim.points(), point),
-    hung: () => hungFrom({ mount, stone, outline, dome, wallPlan, backPlan, rim, layerPlans }),
+    hung: () => hungFrom({ mount, stone, outline, back, dome, wallPlan, backPlan, rim, layerPlans }),
     extent: rim.extent,
     drawing,
   };

@@ -1,9 +1,9 @@
 import { type Loop, type Outline, type Point } from "../geometry/outline";
-import { type Rim } from "../geometry/rim";
+import { type Rim, rimOf } from "../geometry/rim";
 import { type Dome } from "../stone/dome";
 import { type Stone } from "../stone/stone";
 import { stoneWeight } from "../stone/weight";
-import { type BackPlan } from "./backs/back";
+import { type Back, type BackPlan } from "./backs/back";
 import { type LayerPlan } from "./layers/layer";
 import { type WallPlan } from "./wall";
 
@@ -29,6 +29,7 @@ interface Built {
   readonly mount: string;
   readonly stone: Stone;
   readonly outline: Outline;
+  readonly back: Back;
   readonly dome: Dome;
   readonly wallPlan: WallPlan;
   readonly backPlan: BackPlan;
@@ -38,14 +39,14 @@ interface Built {
 }
 
 /** The stone at its outline's centre, wall and ledge at their middle line's, a plate at its own area's, ornament at its line's. */
-export function hungFrom({ mount, stone, outline, dome, wallPlan, backPlan, rim, layerPlans }: Built): Hung {
+export function hungFrom({ mount, stone, outline, back: { own }, dome, wallPlan, backPlan, rim, layerPlans }: Built): Hung {
   const { mass, isGuess } = stoneWeight(stone, outline, dome);
   const round = wallPlan.stock.middle.balance().line;
   const back = backPlan.ledge ? round : rim.balance().area;
   const weigh = (parts: LayerPlan["parts"], at: Point) => parts.map((part): Weight => ({ part: part.id, mass: part.mass, at }));
   return {
-    outline,
-    edge: backPlan.rim,
+    // What hangs by a plate of its own hangs by that one's edge.
+    ...(own ? { outline: own, edge: rimOf(own, [{ from: 0, to: 1, out: 0 }], 0) } : { outline, edge: backPlan.rim }),
     base: backPlan.base,
     isGuess,
     weights: [

@@ -97,11 +97,26 @@ function mountCalled(id: string, size: fc.Arbitrary<number>): fc.Arbitrary<Mount
         stamp: fc.record({ width: small, height: small }),
         drain: fc.record({ diameter: small }),
         ledge: fc.record({ width: small, height: small, metal }),
+        texture: fc.constant({ name: "hammered" }),
       }),
+      own: fc.option(fc.record({ outline: anyOutline(size), rest: partly({ at: fc.tuple(offset, offset), turn }) }), { freq: 3 }),
+      rise: fc.option(share, { freq: 3 }),
     })
-    .map(({ rest, ...fixed }) => ({ ...fixed, ...rest, ...(rest.ledge && { style: "open" as const }) }));
+    .map(({ rest: { ledge, ...rest }, own, rise, ...fixed }) => {
+      if (ledge) return { ...fixed, ...rest, ledge, style: "open" as const };
+      if (!own) return { ...fixed, ...rest };
+      const domed = own.outline.shape === "round" && rise !== null && { domed: { rise: (rise * own.outline.diameter) / 2 } };
+      return { ...fixed, ...rest, ...domed, ...own.rest, style: "own" as const, outline: own.outline };
+    });
   const place = partly({ along: fc.double({ min: -10, max: 10, noNaN: true }), turn: fc.double({ min: -90, max: 90, noNaN: true }) });
   return fc.record({ id: fc.constant(id), place, stone, wall, plate });
+}
+
+const offset = fc.double({ min: -8, max: 8, noNaN: true });
+const turn = fc.double({ min: -90, max: 90, noNaN: true });
+/** A mount as one that stands on the plate of the first. */
+function sharing({ plate, place: _place, ...mount }: Mount, at: readonly [number, number], turn: number): Mount {
+  return { ...mount, on: "m1", at, turn, ...(plate?.ornament && { ornament: plate.ornament }) };
 }
 
 const small = fc.double({ min: 0.3, max: 4, noNaN: true });
@@ -293,7 +308,13 @@ export function anyPiece(): fc.Arbitrary<Piece> {
   });
   return fc
     .record({
-      mounts: fc.oneof(fc.tuple(mountCalled("m1", size)), fc.tuple(mountCalled("m1", size), mountCalled("m2", size))),
+      mounts: fc.oneof(
+        fc.tuple(mountCalled("m1", size)),
+        fc.tuple(mountCalled("m1", size), mountCalled("m2", size)),
+        fc
+          .tuple(mountCalled("m1", size), mountCalled("m2", size), offset, offset, turn)
+          .map(([one, other, x, y, by]) => [one, sharing(other, [x, y], by)]),
+      ),
       carrier: fc.oneof({ weight: 4, arbitrary: anyHoop() }, { weight: 1, arbitrary: fc.constant({ type: "none" as const }) }),
       bails: fc.tuple(anyBail(["m1"]), anyBail(["m1", "m2"])),
       hangs: fc.nat({ max: 3 }),
@@ -303,7 +324,9 @@ export function anyPiece(): fc.Arbitrary<Piece> {
       ),
       heats,
     })
-    .map(({ bails, hangs, ...parts }) => (hangs === 0 ? { ...parts, carrier: bails[parts.mounts.length - 1]! } : parts))
+    .map(({ bails, hangs, ...parts }) =>
+      hangs === 0 ? { ...parts, carrier: bails[parts.mounts.filter(({ on }) => on === undefined).length - 1]! } : parts,
+    )
     .map(({ put, ...parts }) =>
       putOn({ format: "hoop-ledger/piece", version: 3, id: "any", name: "Any", kind: "ring", ...parts } as unknown as Piece, put),
     )

@@ -105,6 +105,12 @@ export function minutesOf(bench: BenchEntry, code: StepCode): Sourced<StepMinute
 export const LOSS_KINDS = ["wall.length", "wall.height", "hoop.length"] as const;
 export type LossKind = (typeof LOSS_KINDS)[number];
 
+/** The bench as a piece's chosen methods leave it: of a kind of loss that one is chosen for, only allowances of that method. */
+export function withMethods(bench: BenchEntry, methods: Readonly<Record<string, string>> | undefined): BenchEntry {
+  if (!methods || !bench.allowances) return bench;
+  return { ...bench, allowances: bench.allowances.filter(({ kind, method }) => (methods[kind] ?? method) === method) };
+}
+
 /** What the bench has agreed to take for a loss; a piece that says one of its parts itself keeps to that. The first of a kind counts. */
 export function learnedLoss(bench: BenchEntry, kind: LossKind, ofPiece: readonly (number | undefined)[]): OwnLoss | null {
   const agreed = bench.allowances?.find((each) => each.kind === kind);

@@ -7,6 +7,8 @@ export type Doubt = "unmeasured" | "refused";
 export interface Unsure {
   readonly unmeasured: readonly string[];
   readonly refused: readonly string[];
+  /** By a mount that stands on another's plate, whose; none where it is left out. */
+  readonly plates?: Readonly<Record<string, string>>;
 }
 
 /** Tells of a figure, by its key, whether it can be trusted; of a finding by where it stands, of a stone as "m1.stone". */
@@ -14,8 +16,8 @@ export type DoubtOf = (key: string) => Doubt | null;
 
 export const SURE: DoubtOf = () => null;
 
-export function doubter({ unmeasured, refused }: Unsure): DoubtOf {
-  const rests = (fields: readonly string[], key: string) => fields.some((field) => restsOn(key, field));
+export function doubter({ unmeasured, refused, plates = {} }: Unsure): DoubtOf {
+  const rests = (fields: readonly string[], key: string) => fields.some((field) => restsOn(key, field) || restsOnHost(key, field, plates));
   return (key) => (rests(refused, key) ? "refused" : rests(unmeasured, key) ? "unmeasured" : null);
 }
 
@@ -60,11 +62,26 @@ function restsOn(key: string, field: string): boolean {
   if (isHang(key) && (owner === mount || owner === "hang" || owner === "earring")) return !within(NEVER_WEIGHED, changed);
   if (within(TOLD_ONLY, changed)) return false;
   const isSeat = SEATED.some((group) => isWithin(key, group));
+  if (within(ON_PLATE, changed)) return owner === mount && name === SEAM_AT;
   if (changed.startsWith("place.")) return isSeat || (owner === mount && (name.startsWith("hoop.") || name.endsWith("seamAt")));
   if (within(PROFILE, changed)) return owner === mount && !OF_THE_LENGTH.has(name) && (isWithin(name, "wall") || name === "stone");
   if (isWithin(changed, "plate")) return isSeat || (owner === mount && restsOnBack(name, changed));
   if (within(OUTLINE, changed)) return isSeat || owner === mount;
   return isWithin(changed, "wall") && (isSeat || (owner === mount && !isWithin(name, "stone") && !isWithin(name, "outline")));
+}
+
+const SEAM_AT = "wall.seamAt";
+/** Where a stone lies on a plate that it shares. */
+const ON_PLATE = ["at", "turn"];
+/** Fields by which a plate of its own, and the stone on it, lie as they do. */
+const OWN_PLATE = ["plate.outline", "plate.at", "plate.turn"];
+
+/** What of a setting follows from the one whose plate it stands on: what its foot is filed to, and where its seam keeps clear of the carrier. */
+function restsOnHost(key: string, field: string, plates: NonNullable<Unsure["plates"]>): boolean {
+  const [owner, name] = parted(key);
+  const [mount, changed] = parted(field);
+  if (plates[owner] !== mount || within(TOLD_ONLY, changed) || within(PROFILE, changed)) return false;
+  return name === SEAM_AT || name === "plate.domeStep";
 }
 
 /** Figures of a hoop that follow from the setting on it. */
@@ -79,6 +96,7 @@ function isHang(key: string): boolean {
 /** Ornament lies one outside the other; a ledge raises the stone, and the wall with it. */
 function restsOnBack(name: string, changed: string): boolean {
   const onPlate = isWithin(name, "plate") || isWithin(name, "hoop");
+  if (within(OWN_PLATE, changed)) return onPlate || name === SEAM_AT;
   if (isWithin(changed, "plate.ornament")) return onPlate || isWithin(name, "ornament");
   if (isWithin(changed, "plate.ledge")) return onPlate || isWithin(name, "ledge") || (isWithin(name, "wall") && !OF_THE_LENGTH.has(name));
   return onPlate || isWithin(name, "ledge");

@@ -12,6 +12,10 @@ export interface Fault {
 export type FaultCode =
   | "not-json"
   | "codes-damaged"
+  | "only-of-own"
+  | "own-outline-missing"
+  | "dome-not-round"
+  | "no-plate-there"
   | "not-a-row"
   | "not-utf8"
   | "not-finite"

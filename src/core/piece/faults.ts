@@ -14,7 +14,8 @@ import { LAYERS, isPlannedLayer } from "../mount/layers/layers";
 import { carrierKind } from "./carriers/carriers";
 import { type BenchEntry, SHIPPED, choose } from "./bench";
 import { type Fault, fault } from "./fault";
-import { type AppliedEntry, type Mount, type OrnamentEntry, type Piece } from "./piece";
+import { hosts, ornamentOf } from "./mounts";
+import { type AppliedEntry, type Mount, type OrnamentEntry, type Piece, type PlateEntry } from "./piece";
 import { settleLayers, settleWall, stretchOf } from "./settle";
 
 const RESERVED = ["hoop", "bail", "hang", "bridge", "applied", "piece"];
@@ -26,7 +27,8 @@ export function faultsOf(piece: Piece, bench: BenchEntry): Fault[] {
     ...idFaults(piece),
     ...piece.mounts.flatMap((mount, i) => stoneFaults(mount, `/mounts/${i}`, bench)),
     ...piece.mounts.flatMap((mount, i) => plateFaults(mount, `/mounts/${i}`, bench)),
-    ...carrierKind(piece.carrier).faults(piece.carrier, piece.mounts, bench),
+    ...piece.mounts.flatMap((mount, i) => sharingFaults(piece, mount, i)),
+    ...carrierKind(piece.carrier).faults(piece.carrier, hosts(piece), bench),
     ...appliedFaults(piece),
     ...(jointCount(piece) > MOST_JOINTS
       ? [fault("/mounts", "too-many", { limit: MOST_JOINTS, what: "joints", got: jointCount(piece) })]
@@ -45,10 +47,10 @@ function idFaults({ mounts }: Piece): Fault[] {
       mounts.map(({ id }) => id),
       (i) => `/mounts/${i}/id`,
     ),
-    ...mounts.flatMap(({ plate }, m) =>
+    ...mounts.flatMap((mount, m) =>
       seen(
-        (plate.ornament ?? []).map(({ id }) => id),
-        (i) => `/mounts/${m}/plate/ornament/${i}/id`,
+        ornamentOf(mount).map(({ id }) => id),
+        (i) => `${ornamentPath(mount, `/mounts/${m}`)}/${i}/id`,
       ),
     ),
   ];
@@ -99,9 +101,10 @@ function readyFaults({ stone, wall, plate }: Mount, path: string): Fault[] {
   const { shape } = stone.outline;
   return [
     ...(wall.source === "tube" && shape !== "round" ? [fault(`${path}/wall/source`, "tube-not-round", { shape, got: wall.source })] : []),
-    ...(wall.source === "cup" && plate.style !== "flush" && plate.style !== "none"
+    ...(wall.source === "cup" && plate && plate.style !== "flush" && plate.style !== "none"
       ? [fault(`${path}/plate/style`, "cup-has-base", { got: plate.style })]
       : []),
+    ...(wall.source === "cup" && !plate ? [fault(`${path}/wall/source`, "cup-has-base", { got: wall.source })] : []),
     ...(wall.source === "cup" && wall.cup && 2 * wall.cup.thickness >= wall.cup.length
       ? [fault(`${path}/wall/cup/thickness`, "cup-too-thick", { limit: wall.cup.length / 2, got: wall.cup.thickness })]
       : []),
@@ -112,13 +115,67 @@ function readyFaults({ stone, wall, plate }: Mount, path: string): Fault[] {
 }
 
 function plateFaults(mount: Mount, path: string, bench: BenchEntry): Fault[] {
-  const ornament = mount.plate.ornament ?? [];
+  const { plate } = mount;
   return [
-    ...ornament.flatMap((entry, i) => ornamentFaults(entry, `${path}/plate/ornament/${i}`)),
+    ...ornamentOf(mount).flatMap((entry, i) => ornamentFaults(entry, `${ornamentPath(mount, path)}/${i}`)),
     ...vanishing(mount, path, bench),
-    ...(mount.plate.style === "open" ? openFaults(mount, path, bench) : []),
-    ...(mount.plate.style === "none" ? floorFaults(mount, path, bench) : []),
+    ...(plate?.style === "open" ? openFaults(mount, plate, path, bench) : []),
+    ...(plate?.style === "none" ? floorFaults(mount, path, bench) : []),
+    ...(plate ? ownFaults(plate, `${path}/plate`) : []),
+    ...(plate?.domed ? domeFaults(mount, plate, plate.domed.rise, `${path}/plate/domed`, bench) : []),
   ];
+}
+
+/** Where a mount's ornament stands in its file. */
+function ornamentPath({ plate }: Mount, path: string): string {
+  return plate ? `${path}/plate/ornament` : `${path}/ornament`;
+}
+
+/** Fields of a plate of its own outline, and of no other. */
+const OF_OWN = ["outline", "at", "turn"] as const;
+
+/** A plate of its own has an outline that can be; no other plate has one. */
+function ownFaults(plate: PlateEntry, path: string): Fault[] {
+  if (plate.style !== "own")
+    return OF_OWN.flatMap((field) => (plate[field] === undefined ? [] : [fault(`${path}/${field}`, "only-of-own", { got: field })]));
+  if (!plate.outline) return [fault(`${path}/outline`, "own-outline-missing")];
+  return shapeFaults(plate.outline).map(({ field, code, values }) => fault(`${path}/outline/${field}`, code, values));
+}
+
+/** Only what is round is domed, and no further than half a ball. */
+function domeFaults(mount: Mount, plate: PlateEntry, rise: number, path: string, bench: BenchEntry): Fault[] {
+  const shape = plate.style === "own" ? plate.outline : plate.style === "border" ? mount.stone.outline : undefined;
+  const isAllRound =
+    plate.style === "own" || plate.edge === "even" || (plate.ornament ?? []).every(({ extent = "all" }) => extent === "all");
+  if (shape?.shape !== "round" || !isAllRound) return [fault(path, "dome-not-round", { got: shape?.shape ?? plate.style })];
+  if (shapeFaults(mount.stone.outline).length > 0) return [];
+  const most = rimRadius(mount, plate, shape.diameter, bench);
+  return rise > most ? [fault(`${path}/rise`, "above-limit", { limit: most, got: rise })] : [];
+}
+
+/** Radius of a round plate's edge (mm). */
+function rimRadius(mount: Mount, plate: PlateEntry, diameter: number, bench: BenchEntry): number {
+  if (plate.style === "own") return diameter / 2;
+  const { outline } = outlineOf(mount.stone);
+  const { fit, thickness } = settleWall(mount, outline, bench, () => "piece");
+  const out = laid(settleLayers(mount), fit.value + thickness).reduce(
+    (most, { start, width }) => Math.max(most, start + width),
+    fit.value + thickness,
+  );
+  return outline.inscribedRadius + out + (plate.border ?? 0);
+}
+
+/** Styles of plate that more than one setting can stand on. */
+const CAN_BE_SHARED: ReadonlySet<PlateEntry["style"]> = new Set(["flush", "border", "own"]);
+
+/** A plate is shared with a mount before it that has one of its own. */
+function sharingFaults({ mounts }: Piece, { on }: Mount, i: number): Fault[] {
+  if (on === undefined) return [];
+  const path = `/mounts/${i}/on`;
+  const host = mounts.slice(0, i).find(({ id }) => id === on);
+  if (!host) return [fault(path, "no-such-mount", { got: on })];
+  const isThere = host.plate && CAN_BE_SHARED.has(host.plate.style) && host.wall.source !== "cup";
+  return isThere ? [] : [fault(path, "no-plate-there", { got: on })];
 }
 
 /** Stretches of one ornament may touch but not overlap; what it is made from goes with its kind. */
@@ -148,7 +205,7 @@ function vanishing(mount: Mount, path: string, bench: BenchEntry): Fault[] {
     return pieces.flatMap(({ from, to, length }, k): Fault[] =>
       !isRound && to - from >= tolerance.leastStretch && length < Math.min(layer.width, (to - from) * outline.perimeter)
         ? [
-            fault(`${path}/plate/ornament/${i}/extent/${k}`, "stretch-vanishes", {
+            fault(`${ornamentPath(mount, path)}/${i}/extent/${k}`, "stretch-vanishes", {
               at: withinOne((from + to) / 2),
               got: length,
               least: layer.width,
@@ -176,7 +233,7 @@ function floorFaults({ stone, wall }: Mount, path: string, bench: BenchEntry): F
 }
 
 /** A ledge has to be there, and to leave an opening; the stone stands on it. */
-function openFaults({ stone, wall, plate }: Mount, path: string, bench: BenchEntry): Fault[] {
+function openFaults({ stone, wall }: Mount, plate: PlateEntry, path: string, bench: BenchEntry): Fault[] {
   const { ledge } = plate;
   const faults = wall.source === "tube" ? [fault(`${path}/plate/style`, "tube-has-shelf", { got: plate.style })] : [];
   if (!ledge) return [...faults, fault(`${path}/plate/ledge`, "ledge-missing")];
@@ -205,24 +262,30 @@ function appliedFaults(piece: Piece): Fault[] {
 /** Ids of what something can be put on. */
 export function partsOf({ mounts, carrier }: Piece): string[] {
   return [
-    ...mounts.flatMap(({ id, wall, plate }) => [
-      `${id}.wall`,
-      ...(plate.style === "open" ? [`${id}.ledge`] : wall.source === "cup" || plate.style === "none" ? [] : [`${id}.plate`]),
-      ...(plate.ornament ?? []).map((each) => `${id}.ornament.${each.id}`),
+    ...mounts.flatMap((mount) => [
+      `${mount.id}.wall`,
+      ...backParts(mount),
+      ...ornamentOf(mount).map((each) => `${mount.id}.ornament.${each.id}`),
     ]),
     ...carrierKind(carrier).parts(carrier),
   ];
 }
 
+function backParts({ id, wall, plate }: Mount): string[] {
+  if (plate?.style === "open") return [`${id}.ledge`];
+  return !plate || wall.source === "cup" || plate.style === "none" ? [] : [`${id}.plate`];
+}
+
 /** Seam and foot or ledge of each wall, joint of each ornament and the seam of one that is bent all round, and the carrier's. */
-function jointCount({ mounts, carrier, applied = [], heats }: Piece): number {
-  const ofWall = ({ wall, plate }: Mount) => (wall.source === "cup" || plate.style === "none" ? 0 : wall.source === "tube" ? 1 : 2);
-  const ofBack = ({ plate }: Mount) => (plate.style === "open" ? 1 : 0);
+function jointCount(piece: Piece): number {
+  const { mounts, carrier, applied = [], heats } = piece;
+  const ofWall = ({ wall, plate }: Mount) => (wall.source === "cup" || plate?.style === "none" ? 0 : wall.source === "tube" ? 1 : 2);
+  const ofBack = ({ plate }: Mount) => (plate?.style === "open" ? 1 : 0);
   const ofOrnament = ({ type, extent = "all" }: OrnamentEntry) => (extent === "all" && type !== "granules" ? 2 : 1);
   const onMounts = mounts.reduce(
-    (all, mount) => all + ofWall(mount) + ofBack(mount) + (mount.plate.ornament ?? []).reduce((sum, entry) => sum + ofOrnament(entry), 0),
+    (all, mount) => all + ofWall(mount) + ofBack(mount) + ornamentOf(mount).reduce((sum, entry) => sum + ofOrnament(entry), 0),
     0,
   );
   const added = (heats?.pins ?? []).filter((pin) => "add" in pin).length;
-  return onMounts + applied.length + added + carrierKind(carrier).jointCount(carrier, mounts.length);
+  return onMounts + applied.length + added + carrierKind(carrier).jointCount(carrier, hosts(piece).length);
 }

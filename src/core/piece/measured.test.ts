@@ -15,7 +15,7 @@ test("stock that is read takes the place of the file's, says that it was measure
   ]);
   const mount = tern.mounts[0]!;
   const same = planPiece(
-    { ...tern, mounts: [{ ...mount, wall: { ...mount.wall, thickness: 0.3 }, plate: { ...mount.plate, thickness: 0.7 } }] },
+    { ...tern, mounts: [{ ...mount, wall: { ...mount.wall, thickness: 0.3 }, plate: { ...mount.plate!, thickness: 0.7 } }] },
     SHIPPED_BENCH,
   );
   const values = (of: typeof plan) => Object.entries(of.figures).map(([key, { value }]) => [key, value]);

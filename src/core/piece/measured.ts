@@ -36,7 +36,7 @@ function mountInHand(mount: Mount, read: ReadonlyMap<string, number>): Mount {
     ...mount,
     stone: stoneInHand(mount, read),
     wall: { ...mount.wall, thickness: read.get(`${mount.id}.wall.thickness`) ?? mount.wall.thickness, ...(fit !== undefined && { fit }) },
-    plate: { ...mount.plate, ...(plate !== undefined && { thickness: plate }) },
+    ...(mount.plate && { plate: { ...mount.plate, ...(plate !== undefined && { thickness: plate }) } }),
   };
 }
 

@@ -6,6 +6,7 @@ import { type Metal } from "../metal/metals";
 import { type SectionShape } from "../metal/section";
 import { type LayerType, type MadeFrom, type WireSection } from "../mount/layers/layer";
 import { type HeightRule, type WallSource } from "../mount/wall";
+import { type OutlineShape } from "../stone/shapes/shapes";
 import { type Stone } from "../stone/stone";
 import { type BenchEntry } from "./bench";
 
@@ -17,6 +18,10 @@ export interface Piece {
   readonly name: string;
   readonly kind: "ring" | "pendant" | "earrings";
   readonly copies?: number;
+  /** How many are meant to be made next; 1 where it is left out. */
+  readonly count?: number;
+  /** By the kind of loss: the method whose allowance on the bench counts. */
+  readonly methods?: Readonly<Record<string, string>>;
   readonly mounts: readonly Mount[];
   readonly carrier: Carrier;
   readonly applied?: readonly AppliedEntry[];
@@ -31,7 +36,14 @@ export interface Mount {
   readonly place?: { readonly along?: number; readonly turn?: number };
   readonly stone: Stone;
   readonly wall: WallEntry;
-  readonly plate: PlateEntry;
+  /** Left out where it stands on another's. */
+  readonly plate?: PlateEntry;
+  /** The mount whose plate it stands on, where it lies there (mm) and how it is turned (degrees). */
+  readonly on?: string;
+  readonly at?: Spot;
+  readonly turn?: number;
+  /** Of one that stands on another's plate: its own, in its plate's stead. */
+  readonly ornament?: readonly OrnamentEntry[];
 }
 
 export interface WallEntry {
@@ -53,7 +65,15 @@ export interface WallEntry {
 
 /** Of style "none" nothing else is said: the tube or cup carries its own floor. */
 export interface PlateEntry {
-  readonly style: "flush" | "border" | "open" | "none";
+  readonly style: "flush" | "border" | "open" | "own" | "none";
+  /** Of a plate of its own: its outline, and where the stone lies on it (mm, degrees). */
+  readonly outline?: OutlineShape;
+  readonly at?: Spot;
+  readonly turn?: number;
+  /** How far a round plate is domed (mm). */
+  readonly domed?: { readonly rise: number };
+  /** Worked into it while it is flat. */
+  readonly texture?: { readonly name: string };
   readonly metal?: Metal;
   readonly thickness?: number;
   readonly border?: number;
@@ -108,6 +128,8 @@ export interface HoopEntry {
     readonly thickness: number;
     readonly metal: Metal;
     readonly backWidth?: number;
+    /** Worked into it before it is bent. */
+    readonly texture?: { readonly name: string };
     readonly twist?: { readonly wire: number; readonly turns: number; readonly plies: number; readonly soldered?: boolean };
   };
   readonly form: HoopForm;

@@ -144,3 +144,15 @@ export interface Drawing {
   /** What lies along a rule, by the part it is cut for; the tape round a stone by its own. */
   readonly laid: Readonly<Record<string, Blank>>;
 }
+
+/** The settings that stand on the plate of another, each with how it is drawn. */
+export function sharersOf(settings: Drawing["settings"], host: string): [id: string, drawing: SettingDrawing][] {
+  return Object.entries(settings).filter(([id, drawing]) => id !== host && drawing.host === host);
+}
+
+/** How far a setting's axis lies from the middle of its seat, along the finger's curve (mm). */
+export function besideSeat({ host, middle: [x, y] }: SettingDrawing, settings: Drawing["settings"]): number {
+  const { band } = settings[host]!.plan.back;
+  const way = (band?.along ?? 0) + Math.PI / 2;
+  return x * Math.cos(way) + y * Math.sin(way);
+}

@@ -14,6 +14,7 @@ import { ALL_ROUND, type Layer, type Stretch } from "../mount/layers/layer";
 import { lengthOf, standing } from "../mount/ready-wall";
 import { type ReadyMade, type Wall, type WallSource } from "../mount/wall";
 import { type Dome } from "../stone/dome";
+import { outlineOfShape } from "../stone/shapes/shapes";
 import { ELLIPTIC, type Stone, greatestTurnIn } from "../stone/stone";
 import {
   type BenchEntry,
@@ -28,7 +29,17 @@ import {
   wideBandAddition,
 } from "./bench";
 import { type InHand, fitKey } from "./measured";
-import { type BailEntry, type HeatsEntry, type HoopEntry, type JumpRingEntry, type Mount, type Piece, type WallEntry } from "./piece";
+import { ornamentOf } from "./mounts";
+import {
+  type BailEntry,
+  type HeatsEntry,
+  type HoopEntry,
+  type JumpRingEntry,
+  type Mount,
+  type Piece,
+  type PlateEntry,
+  type WallEntry,
+} from "./piece";
 
 /** A catch reaches over a small stone no further than the one share of its largest circle's radius, over a large one as far as the other. */
 const CATCH_SHARE = { most: 1 / 16, large: 1 / 24 } as const;
@@ -56,7 +67,7 @@ export function settleWall({ id, wall, stone, plate }: Mount, outline: Outline, 
     thicknessFrom: sourceOf(`${id}.wall.thickness`),
     fit: stands.fit,
     catch: wall.catch === undefined ? usualCatch(outline.inscribedRadius, bench) : { value: wall.catch, from: "piece" },
-    lift: wall.lift === undefined && plate.style === "open" ? { value: plate.ledge?.height ?? 0, from: "piece" } : chosen(wall.lift, 0),
+    lift: wall.lift === undefined && plate?.style === "open" ? { value: plate.ledge?.height ?? 0, from: "piece" } : chosen(wall.lift, 0),
     height: rule === "fixed" ? { rule, height: wall.fixedHeight ?? stone.height } : { rule },
     seamAt: wall.seamAt ?? "auto",
     losses: { squaring: loss("squaring"), mark: loss("mark"), foot: source === "cup" ? CLOSED_FOOT : loss("foot"), top: loss("top") },
@@ -89,37 +100,42 @@ const SAW_MARGIN = 1;
 
 /** Which kind of back a setting has, by its finish and what its wall comes from. */
 function backKind({ plate, wall }: Mount): BackKind {
-  if (plate.style === "open") return "open";
-  if (wall.source === "cup") return "own";
+  if (!plate) return "shared";
+  if (plate.style === "open" || plate.style === "own") return plate.style;
+  if (wall.source === "cup") return "base";
   return plate.style === "none" ? "none" : "plate";
 }
 
-/** A cup's base is of the cup's metal, and as thick as the cup where nobody said; what its seat leaves is a tube's floor; an open back has a ledge in place of one. */
-export function settleBack(mount: Mount): Back {
+/**
+ * A cup's base is of the cup's metal, and as thick as the cup where nobody said; what its seat leaves is a tube's floor; an open back has a ledge in place
+ * of one. `under` is the plate it stands on: its own, or the one it shares.
+ */
+export function settleBack(mount: Mount, under: PlateEntry): Back {
   const { plate, wall } = mount;
   const kind = backKind(mount);
-  const own = kind === "none" ? (wall.lift ?? 0) : (wall.cup?.thickness ?? wall.thickness);
+  const ofWall = kind === "none" ? (wall.lift ?? 0) : (wall.cup?.thickness ?? wall.thickness);
   return {
     kind,
-    style: plate.style,
-    metal: kind === "own" ? wall.metal : (plate.metal ?? wall.metal),
-    thickness: plate.thickness ?? own,
-    border: plate.style === "border" ? chosen(plate.border, 0) : { value: 0, from: "piece" },
-    sawMargin: chosen(plate.sawMargin, SAW_MARGIN),
-    edge: plate.edge ?? "follows",
-    ledge: plate.ledge ?? null,
-    stamp: plate.stamp ? { at: null, turn: 0, ...plate.stamp } : null,
-    drain: plate.drain ? { at: null, ...plate.drain } : null,
+    style: plate?.style ?? "shared",
+    metal: kind === "base" ? wall.metal : (under.metal ?? wall.metal),
+    thickness: under.thickness ?? ofWall,
+    border: plate?.style === "border" ? chosen(plate.border, 0) : { value: 0, from: "piece" },
+    sawMargin: chosen(under.sawMargin, SAW_MARGIN),
+    edge: plate?.edge ?? "follows",
+    ledge: plate?.ledge ?? null,
+    own: kind === "own" && plate?.outline ? outlineOfShape(plate.outline) : null,
+    rise: plate?.domed?.rise ?? 0,
+    texture: plate?.texture?.name ?? null,
+    stamp: plate?.stamp ? { at: null, turn: 0, ...plate.stamp } : null,
+    drain: plate?.drain ? { at: null, ...plate.drain } : null,
   };
 }
 
-export function settleLayers({ plate }: Mount): Layer[] {
-  return (plate.ornament ?? []).map(
-    ({ id, type, width, metal, extent = "all", section = "round", height = width, tight = 0, from = null }) => ({
-      ...{ id, type, width, metal, section, height, tight, from },
-      extent: extent === "all" ? ALL_ROUND : extent.map(stretchOf),
-    }),
-  );
+export function settleLayers(mount: Mount): Layer[] {
+  return ornamentOf(mount).map(({ id, type, width, metal, extent = "all", section = "round", height = width, tight = 0, from = null }) => ({
+    ...{ id, type, width, metal, section, height, tight, from },
+    extent: extent === "all" ? ALL_ROUND : extent.map(stretchOf),
+  }));
 }
 
 /** A stretch that ends before it starts goes on past the datum. */
@@ -193,6 +209,7 @@ export function settleHoop(entry: HoopEntry, bench: BenchEntry): Hoop {
     openGap: chosen(entry.openGap, USUAL_HOOP.openGap),
     bridge: { metal, gap: USUAL_HOOP.arch, inside: size.diameter, thickness: section.thickness, ...entry.bridge },
     works,
+    texture: entry.stock.texture?.name ?? null,
   };
 }
 

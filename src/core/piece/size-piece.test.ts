@@ -20,7 +20,7 @@ test("the seam of a stone on a hoop keeps clear of the places the shank meets, w
 
 test("a setting meets the finger's curve with its width, turned with its length, and what the plate adds on both sides", () => {
   const closed = { form: "closed" } as const;
-  const plate = { ...tern.mounts[0]!.plate, thickness: 3 };
+  const plate = { ...tern.mounts[0]!.plate!, thickness: 3 };
   const width = (turn: number, outline: OutlineShape = { shape: "oval", length: 10, width: 7 }) =>
     value(sized({ stone: { ...bar, outline }, place: { turn }, plate }, closed), "hoop.saddleWidth");
   const edges = 2 * (0.05 + 0.32);

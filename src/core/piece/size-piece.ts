@@ -1,20 +1,26 @@
 import { type Applied, afterFlat, massFor, planApplied } from "../applied/applied";
 import { planeOf, roundOf } from "../applied/clearance";
-import { type Contribution, mergeContributions } from "../joint/contribution";
+import { type Outline, type Point, nearestStation } from "../geometry/outline";
+import { type Contribution, NOTHING, mergeContributions } from "../joint/contribution";
 import { type Part } from "../joint/joint";
+import { type Finding, finding } from "../measure/finding";
 import { type Figure, sum, term } from "../measure/figure";
 import { type Metal } from "../metal/metals";
+import { type Back } from "../mount/backs/back";
+import { tooClose } from "../mount/backs/on-plate";
 import { finishWhole } from "../mount/finishing";
 import { type PlannedSetting, planSetting } from "../mount/setting";
 import { type Hung } from "../mount/weights";
+import { outlineOfShape } from "../stone/shapes/shapes";
 import { outlineOf } from "../stone/stone";
-import { type BenchEntry } from "./bench";
-import { type CarrierDrawing } from "./carriers/carrier";
+import { type BenchEntry, withMethods } from "./bench";
+import { type Carried, type CarrierDrawing } from "./carriers/carrier";
 import { carrierKind } from "./carriers/carriers";
 import { inUse } from "./make";
 import { type InHand, type Readings, fitKey, inHand } from "./measured";
 import { type Remedy, lastReadings, remediesOf } from "./remedies";
-import { type Mount, type Piece } from "./piece";
+import { hostOf, outlineIn, placementOf } from "./mounts";
+import { type Mount, type Piece, type PlateEntry } from "./piece";
 import { type Drawing, type Settled } from "./plan";
 import { settleApplied, settleBack, settleDome, settleLayers, settleWall } from "./settle";
 
@@ -32,8 +38,9 @@ export interface SizedPiece {
  * Settles every value, asks each thing that is built for what it adds, in the order the plan lists it, and adds up. Cheap enough to run at every
  * keystroke. A closed wall that was read is the wall that all after it is planned from. @throws for a piece that `faultsOf` or `unplanned` refuse.
  */
-export function sizePiece(asked: Piece, bench: BenchEntry, readings: Readings = []): SizedPiece {
+export function sizePiece(asked: Piece, mine: BenchEntry, readings: Readings = []): SizedPiece {
   const measured = inUse(readings);
+  const bench = withMethods(mine, asked.methods);
   const planned = sizedInHand(inHand(asked, measured), bench);
   const fits = fitsAsClosed(planned, measured);
   const sized = fits.length === 0 ? planned : sizedInHand(inHand(asked, [...measured, ...fits]), bench);
@@ -57,25 +64,19 @@ function fitsAsClosed({ piece, contribution, settled }: Omit<SizedPiece, "remedi
 function sizedInHand({ piece, sourceOf }: InHand, bench: BenchEntry): Omit<SizedPiece, "remedies"> {
   const { carrier } = piece;
   const carriedBy = carrierKind(carrier);
-  const mounts = piece.mounts.map((mount) => {
-    const { id, stone } = mount;
-    const { outline, tapeOff } = outlineOf(stone);
-    const settled = { wall: settleWall(mount, outline, bench, sourceOf), back: settleBack(mount) };
-    const setting = planSetting({
-      ...{ mount: id, stone, outline, tapeOff, dome: settleDome(stone, outline), layers: settleLayers(mount) },
-      ...settled,
-      carrierPlaces: carriedBy.places(carrier, mount, outline),
-      band: carriedBy.band(carrier, mount),
-    });
-    return { id, mount, settled, setting };
-  });
+  const mounts: SizedMount[] = [];
+  for (const mount of piece.mounts) mounts.push(sizeMount(piece, mount, mounts, bench, sourceOf));
   const applied = settleApplied(piece);
   const carried = carriedBy.plan(
     carrier,
-    mounts.map((each) => ({ ...each, hung: () => withWeights(each.setting, applied) })),
+    mounts.filter(({ mount }) => mount.on === undefined).map((each) => carriedWith(each, mounts, applied)),
     bench,
   );
-  const built = mergeContributions([...mounts.flatMap(({ setting }) => setting.contributions), carried.contribution]);
+  const built = mergeContributions([
+    ...mounts.flatMap(({ setting }) => setting.contributions),
+    standingTogether(mounts),
+    carried.contribution,
+  ]);
   const put = applied.length === 0 ? built : withApplied(built, applied, mounts, carriedBy.parts(carrier), carried.drawing);
   const whole = mergeContributions([
     put,
@@ -84,7 +85,11 @@ function sizedInHand({ piece, sourceOf }: InHand, bench: BenchEntry): Omit<Sized
       put.parts.map(({ id }) => id),
     ),
   ]);
-  const contribution = { ...whole, figures: { ...whole.figures, "piece.mass": weighed(whole.parts) } };
+  const contribution = {
+    ...whole,
+    findings: [...whole.findings, ...methodFindings(piece, bench)],
+    figures: { ...whole.figures, "piece.mass": weighed(whole.parts) },
+  };
   return {
     piece,
     contribution,
@@ -96,6 +101,84 @@ function sizedInHand({ piece, sourceOf }: InHand, bench: BenchEntry): Omit<Sized
     },
     settled: { mounts: Object.fromEntries(mounts.map(({ id, settled }) => [id, settled])), carrier: carried.settled },
   };
+}
+
+interface SizedMount {
+  readonly id: string;
+  readonly mount: Mount;
+  readonly outline: Outline;
+  readonly settled: Settled["mounts"][string];
+  readonly setting: PlannedSetting;
+}
+
+/** A setting in its plane, told of the carrier and, where it shares a plate, of that. */
+function sizeMount(piece: Piece, mount: Mount, before: readonly SizedMount[], bench: BenchEntry, sourceOf: InHand["sourceOf"]): SizedMount {
+  const { carrier } = piece;
+  const carriedBy = carrierKind(carrier);
+  const { id, stone } = mount;
+  const host = hostOf(piece, mount);
+  const outline = outlineIn(mount);
+  const settled = { wall: settleWall(mount, outline, bench, sourceOf), back: settleBack(mount, host.plate) };
+  const edge = carriedEdge(host, settled.back);
+  const setting = planSetting({
+    ...{ mount: id, stone, outline, tapeOff: outlineOf(stone).tapeOff, dome: settleDome(stone, outline), layers: settleLayers(mount) },
+    ...settled,
+    turn: (placementOf(mount).turn * Math.PI) / 180,
+    middle: placementOf(mount).at,
+    host: host.id,
+    on: before.find((each) => each.id === mount.on)?.setting.plate ?? null,
+    carrierPlaces: carriedBy
+      .places(carrier, host, edge)
+      .map((at) => (edge === outline ? at : nearestStation(outline.stations, pointOf(edge, at)).at)),
+    band: carriedBy.band(carrier, host),
+  });
+  return { id, mount, outline, settled, setting };
+}
+
+/** What a carrier meets: the outline of a plate of its own, else of the stone whose plate it is. */
+function carriedEdge(host: Mount & { readonly plate: PlateEntry }, { own }: Back): Outline {
+  if (own) return own;
+  return host.plate.style === "own" && host.plate.outline ? outlineOfShape(host.plate.outline) : outlineIn(host);
+}
+
+function pointOf(outline: Outline, at: number): Point {
+  const { x, y } = outline.stationAt(at);
+  return [x, y];
+}
+
+/** Settings on one plate that stand too near to each other. */
+function standingTogether(mounts: readonly SizedMount[]): Contribution {
+  const shared = new Set(mounts.flatMap(({ mount }) => (mount.on === undefined ? [] : [mount.on])));
+  const findings = [...shared].flatMap((host) =>
+    tooClose(
+      mounts
+        .filter(({ id, mount }) => id === host || mount.on === host)
+        .map(({ id, outline, settled: { wall } }) => ({ mount: id, outline, face: wall.fit.value + wall.thickness })),
+    ),
+  );
+  return { ...NOTHING, findings };
+}
+
+/** A setting as a carrier is told of it: all that stands on its plate is joined before, and hangs with it. */
+function carriedWith(host: SizedMount, mounts: readonly SizedMount[], applied: readonly Applied[]): Carried {
+  const others = mounts.filter(({ mount }) => mount.on === host.id);
+  if (others.length === 0) return { ...host, hung: () => withWeights(host.setting, applied) };
+  const { tie } = host.setting;
+  return {
+    mount: host.mount,
+    setting: { ...host.setting, tie: { ...tie, after: [...tie.after, ...others.flatMap(({ setting }) => setting.tie.after)] } },
+    hung: () => {
+      const all = [host, ...others].map(({ setting }) => withWeights(setting, applied));
+      return { ...all[0]!, weights: all.flatMap(({ weights }) => weights), isGuess: all.some(({ isGuess }) => isGuess) };
+    },
+  };
+}
+
+/** A method that the piece names and the bench has no allowance of: the usual losses count. */
+function methodFindings({ methods = {} }: Piece, { allowances = [] }: BenchEntry): Finding[] {
+  return Object.entries(methods).flatMap(([kind, method]) =>
+    allowances.some((each) => each.kind === kind) ? [] : [finding("loss.no-such-method", "note", "making", { kind, method })],
+  );
 }
 
 /** A setting as it hangs, with what is put on it. */
@@ -134,7 +217,7 @@ function withApplied(
     made: built.made,
     hoop: carrier.type === "hoop" ? { parts: carrierParts, ...roundOf(carrier) } : null,
     planes: Object.fromEntries(
-      mounts.map(({ id, mount, setting }) => [id, () => planeOf(outlineOf(mount.stone).outline, setting.drawing.plan)] as const),
+      mounts.map(({ id, mount, setting }) => [id, () => planeOf(outlineIn(mount), setting.drawing.plan)] as const),
     ),
     seams: Object.fromEntries(seams),
   };

@@ -1,5 +1,6 @@
 import { isPlannedLayer } from "../mount/layers/layers";
 import { type Fault, fault } from "./fault";
+import { ornamentOf } from "./mounts";
 import { type Piece } from "./piece";
 
 /** Any part of a file, as it was read. */
@@ -15,18 +16,12 @@ interface Later {
 }
 
 const LATER: Later = {
-  fields: ["methods", "count"],
   in: {
     mounts: {
-      fields: ["on", "ornament"],
       in: {
         stone: { fields: ["picture", "cost"] },
         wall: { in: { cup: { fields: ["height"] } } },
-        plate: { fields: ["outline", "at", "turn", "domed", "texture"], values: { style: ["own"] } },
       },
-    },
-    carrier: {
-      in: { stock: { fields: ["texture"] } },
     },
   },
 };
@@ -51,9 +46,9 @@ function laterIn(part: Part, { fields = [], values = {}, in: within = {} }: Late
 }
 
 function strangeLayers({ mounts }: Piece): Fault[] {
-  return mounts.flatMap((mount, i) => {
-    const { plate }: { readonly plate?: Piece["mounts"][number]["plate"] } = mount;
-    const isStrange = (plate?.ornament ?? []).some(({ type }) => !isPlannedLayer(type));
-    return isStrange ? [fault(`/mounts/${i}/plate/ornament`, "not-planned", { got: "ornament" })] : [];
-  });
+  return mounts.flatMap((mount, i) =>
+    ornamentOf(mount).some(({ type }) => !isPlannedLayer(type))
+      ? [fault(`/mounts/${i}${mount.plate ? "/plate" : ""}/ornament`, "not-planned", { got: "ornament" })]
+      : [],
+  );
 }

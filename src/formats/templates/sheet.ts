@@ -6,7 +6,7 @@ import { type Gap } from "@/core/mount/laid-out";
 import { type LayerType, type PartKind } from "@/core/joint/joint";
 import { type Cut, type CutStock } from "@/core/metal/cut";
 import { type Piece } from "@/core/piece/piece";
-import { type Plan, bailIn, hoopIn } from "@/core/piece/plan";
+import { type Plan, bailIn, hoopIn, sharersOf } from "@/core/piece/plan";
 import { type Doubt, type DoubtOf, SURE } from "@/core/piece/doubt";
 import { DOUBTS } from "@/words/doubt";
 import { BLANK_MARKS } from "@/words/marks";
@@ -157,19 +157,23 @@ function template({ id, lines, labels }: Drawn, title: string, doubt: Doubt | nu
 
 function drawnPlate({ drawing }: Plan, { mount, shape }: Cut): Drawn | null {
   if (mount === null || shape.kind !== "outline") return null;
-  const { plan: drawn } = drawing.settings[mount]!;
+  const { settings } = drawing;
+  const { plan: drawn } = settings[mount]!;
   const { stamp, drain } = drawn.back;
+  const standing = [drawn, ...sharersOf(settings, mount).map(([, { plan }]) => plan)];
   return {
     id: "plate",
     lines: [
       { curve: shape.outline, isClosed: true, kind: "cut" },
       { curve: drawn.plateEdge, isClosed: true, kind: "edge" },
-      { curve: drawn.wallOutside, isClosed: true, kind: "mark" },
-      ...drawn.layers.flatMap(({ balls, middles }): TemplateLine[] =>
-        balls.length > 0
-          ? balls.map(({ at, radius }) => ({ curve: circle(radius, at), isClosed: true, kind: "mark" }))
-          : middles.map((points) => ({ curve: polygonCurve(points), isClosed: false, kind: "mark" })),
-      ),
+      ...standing.map(({ wallOutside }): TemplateLine => ({ curve: wallOutside, isClosed: true, kind: "mark" })),
+      ...standing
+        .flatMap(({ layers }) => layers)
+        .flatMap(({ balls, middles }): TemplateLine[] =>
+          balls.length > 0
+            ? balls.map(({ at, radius }) => ({ curve: circle(radius, at), isClosed: true, kind: "mark" }))
+            : middles.map((points) => ({ curve: polygonCurve(points), isClosed: false, kind: "mark" })),
+        ),
       ...(stamp ? [{ curve: polygonCurve(stamp.corners), isClosed: true, kind: "mark" } as const] : []),
       ...(drain ? [{ curve: circle(drain.diameter / 2, drain.at), isClosed: true, kind: "cut" } as const] : []),
     ],

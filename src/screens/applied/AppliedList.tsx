@@ -8,7 +8,7 @@ import { freeIn, freeRound, planeOf, roundOf } from "@/core/applied/clearance";
 import { toTwentieth } from "@/core/measure/micron";
 import { hoopIn } from "@/core/piece/plan";
 import { settleApplied } from "@/core/piece/settle";
-import { outlineOf } from "@/core/stone/stone";
+import { outlineIn } from "@/core/piece/mounts";
 import { type AppliedShape } from "@/core/joint/joint";
 import { partsOf } from "@/core/piece/faults";
 import { type AppliedEntry, type Piece } from "@/core/piece/piece";
@@ -84,8 +84,7 @@ export function AppliedList({ mount }: { readonly mount: string | null }) {
     const [one] = settleApplied({ applied: [start] });
     const hoop = hoopIn(plan)?.drawn;
     if (mount === null) return hoop ? { ...start, along: toTwentieth(freeRound(one!, roundOf(hoop), here)) } : start;
-    const { stone } = piece.mounts.find((each) => each.id === mount)!;
-    const plane = planeOf(outlineOf(stone).outline, plan.drawing.settings[mount]!.plan);
+    const plane = planeOf(outlineIn(piece.mounts.find((each) => each.id === mount)!), plan.drawing.settings[mount]!.plan);
     const [x, y] = freeIn(one!, plane, here);
     return { ...start, at: [toTwentieth(x), toTwentieth(y)] };
   };

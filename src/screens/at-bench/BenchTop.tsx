@@ -68,7 +68,7 @@ function waitOf(isReady: boolean, minutes: number, isUsual: boolean): string {
 /** The joint or part that a step leaves waiting; of what is done to several, the piece. */
 function whatWaits({ joints, values, part, works }: Step, plan: Plan): string {
   const names = namesIn(plan);
-  if (joints.length > 0) return listed(joints.map(names.joint));
+  if (joints.length > 0) return listed(names.joints(joints));
   if (typeof values.joint === "string") return names.joint(values.joint);
   const [only, ...others] = plan.parts.filter(({ id }) => id === part || works.includes(id));
   return only && others.length === 0 ? names.part(only.id) : benchTopText.thePiece;

@@ -2,7 +2,7 @@
 
 import { type ReactNode } from "react";
 import { boxOf } from "@/core/geometry/curve";
-import { type Step, isHeating } from "@/core/making/step";
+import { type Step, type StepCode, isHeating } from "@/core/making/step";
 import { type DoubtOf } from "@/core/piece/doubt";
 import { type Plan, bailIn, heatOf, hoopIn, postIn } from "@/core/piece/plan";
 import { Rule } from "@/ui/Rule";
@@ -13,7 +13,7 @@ import { useDoubt } from "@/ui/doubt";
 import { useUnits } from "@/ui/tray";
 import { useSize } from "@/ui/useSize";
 import { HeatPicture } from "@/ui/pictures/HeatPicture";
-import { type Shown, SettingAbove, boxAbove } from "@/ui/pictures/Above";
+import { type Shown, SettingAbove, SharersAbove, boxAbove } from "@/ui/pictures/Above";
 import { HoopAlong, boxAlong } from "@/ui/pictures/Along";
 import { FlameBar } from "@/ui/pictures/FlameBar";
 import { Frame, Measure, type Pixels } from "@/ui/pictures/Frame";
@@ -73,6 +73,9 @@ function mountOf(step: Step, plan: Plan): string {
   return [step.part, joint?.mount, part?.mount].find((id) => id && id in settings) ?? Object.keys(settings)[0]!;
 }
 
+/** Steps of a plate that nothing stands on yet. */
+const BEFORE_IT_IS_SAWN: ReadonlySet<StepCode> = new Set(["plate.texture", "plate.cut", "plate.dome"]);
+
 const DRAWN_AS: Readonly<Record<PictureKind, (drawn: Drawn) => ReactNode>> = {
   stone: (drawn) => <StonePicture {...drawn} />,
   rule: (drawn) => <OnRule {...drawn} />,
@@ -82,7 +85,7 @@ const DRAWN_AS: Readonly<Record<PictureKind, (drawn: Drawn) => ReactNode>> = {
   section: (drawn) => <Section {...drawn} stone={null} />,
   seated: (drawn) => <Section {...drawn} stone={drawn.fill} />,
   blank: (drawn) => {
-    const isBlank = drawn.step.code === "plate.cut";
+    const isBlank = BEFORE_IT_IS_SAWN.has(drawn.step.code);
     return <AbovePicture {...drawn} shown={{ plate: true, isBlank, wall: !isBlank, stone: false, layers: [] }} isSized />;
   },
   back: (drawn) => <Back {...drawn} />,
@@ -298,16 +301,23 @@ function HoopPicture({ isWhole, ...drawn }: Drawn & { readonly isWhole: boolean 
 /** What hangs, from the front, with the eye on its edge. */
 function Hanging(drawn: Drawn) {
   const { plan, mount, label, fill, width, height } = drawn;
-  const setting = plan.drawing.settings[mount]!;
+  const { settings } = plan.drawing;
+  const { host } = settings[mount]!;
+  const setting = settings[host]!;
   const shown = { plate: setting.plan.back.plate !== null, wall: true, stone: false, layers: setting.plan.layers.map(({ part }) => part) };
-  const eyes = bailIn(plan)?.drawn.hangs.find((hang) => hang.mount === mount)?.eyes ?? [];
+  const eyes = bailIn(plan)?.drawn.hangs.find((hang) => hang.mount === host)?.eyes ?? [];
   const post = postIn(plan)?.drawn;
   return (
     <Frame
       {...{ width, height, label }}
       margin={34}
       box={boxAbove(setting, shown)}
-      shapes={() => <SettingAbove drawing={setting} shown={shown} fill={fill} />}
+      shapes={() => (
+        <>
+          <SettingAbove drawing={setting} shown={shown} fill={fill} />
+          <SharersAbove settings={settings} host={host} fill={null} />
+        </>
+      )}
       words={({ px }) => (
         <>
           {eyes.map(({ edge }, i) => (

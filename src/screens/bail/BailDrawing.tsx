@@ -5,7 +5,7 @@ import { type Point, nearestStation } from "@/core/geometry/outline";
 import { type Spot, turned } from "@/core/bail/hang";
 import { boxOf } from "@/core/geometry/curve";
 import { type Piece } from "@/core/piece/piece";
-import { bailIn } from "@/core/piece/plan";
+import { bailIn, sharersOf } from "@/core/piece/plan";
 import { DragHandle } from "@/ui/DragHandle";
 import { BailShape, type DrawnBail, EarWireFront, HungShapes, reachOf, turnOf } from "@/ui/pictures/Hung";
 import { Knob, Millimetres, NARROW, type Scale, Shape, Sheet, Word, scaleFor, scaleText } from "@/ui/Drawing";
@@ -109,6 +109,8 @@ export function BailDrawing({ size, piece, mount, view }: Props) {
       {!isNarrow && (
         <FromTheSide
           mount={mount}
+          hang={shown.hang}
+          isOnItsOwn={plan.settled.mounts[mount]!.back.own !== null}
           bail={settled}
           drawn={drawn}
           earWire={drawn.earWire}
@@ -138,7 +140,8 @@ interface SettingProps {
 
 /** A setting in its own plane, with what it hangs by, where it would hang straight, and its eye to be dragged round its edge. */
 function HangingSetting({ hang, drawn, mount, isShown, perMm }: SettingProps) {
-  const { plan } = usePlan().drawing.settings[mount]!;
+  const { settings } = usePlan().drawing;
+  const { plan } = settings[mount]!;
   return (
     <>
       {isShown && hang.straight && Math.abs(hang.tilt) > 0.05 && (
@@ -157,6 +160,15 @@ function HangingSetting({ hang, drawn, mount, isShown, perMm }: SettingProps) {
       <Shape curve={plan.stone} fill={`url(#stone-${mount})`} stroke="var(--color-shade)" lights="stone" />
       {plan.layers.map((layer) => (
         <LayerShapes key={layer.id} layer={layer} isChosen={false} />
+      ))}
+      {sharersOf(settings, mount).map(([id, { plan: other }]) => (
+        <g key={id}>
+          <Shape curve={other.wallOutside} fill="var(--color-metal-bright)" stroke="var(--color-metal-mid)" lights="wall" />
+          <Shape curve={other.stone} fill={`url(#stone-${id})`} stroke="var(--color-shade)" lights="stone" />
+          {other.layers.map((layer) => (
+            <LayerShapes key={layer.id} layer={layer} isChosen={false} />
+          ))}
+        </g>
       ))}
       <AppliedAsItIs mount={mount} />
       {isShown && <TiltScale hang={hang} perMm={perMm} />}
@@ -240,9 +252,7 @@ function spotBeside(hang: DrawnHang, eye: Spot, by: 1 | -1, step: number): Spot 
 
 function EyeHandle({ hang, mount }: { readonly hang: DrawnHang; readonly mount: string }) {
   const session = useSession();
-  const plan = usePlan();
-  const { places } = plan.drawing.settings[mount]!.plan;
-  const perimeter = plan.figures[`${mount}.outline.perimeter`]!.value;
+  const { places, perimeter } = hang;
   const eye = hang.eyes.at(-1)!;
   const put = ({ at, turn }: Spot) => session.change((piece) => putEye(piece, mount, at, turn), `${mount}.bail.eye`);
   return (

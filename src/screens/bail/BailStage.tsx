@@ -30,8 +30,10 @@ import { bailStageText } from "@/words/screens/bail";
 
 /** What a setting hangs by, and how it hangs; of a stud how it is worn. */
 export function BailStage({ mount }: { readonly mount: string }) {
-  const post = postIn(usePlan());
-  return post ? <PostStage mount={mount} post={post.settled} drawn={post.drawn} /> : <HangingStage mount={mount} />;
+  const plan = usePlan();
+  const post = postIn(plan);
+  const { host } = plan.drawing.settings[mount]!;
+  return post ? <PostStage mount={host} post={post.settled} drawn={post.drawn} /> : <HangingStage mount={host} />;
 }
 
 function HangingStage({ mount: id }: { readonly mount: string }) {
@@ -113,7 +115,7 @@ function BailMeasures({ piece, mount, view }: MeasuresProps) {
   const { settled, drawn } = bailIn(plan)!;
   const entry = entryOf(piece);
   const hang = drawn.hangs.find((each) => each.mount === mount)!;
-  const perimeter = figureOf(plan.figures, `${mount}.outline.perimeter`).value;
+  const { perimeter } = hang;
   const eye = hang.eyes.at(-1)!;
   const top = eye.at - hang.aside / perimeter;
   const axis = String(((settled.axis % 360) + 360) % 360);

@@ -1,7 +1,10 @@
 "use client";
 
 import { type Bail, type BailDrawing } from "@/core/bail/bail";
-import { flattened } from "@/core/geometry/curve";
+import { type DrawnHang } from "@/core/bail/hanging";
+import { type Curve, flattened } from "@/core/geometry/curve";
+import { type Point } from "@/core/geometry/outline";
+import { sharersOf } from "@/core/piece/plan";
 import { type BentWire } from "@/core/earring/ear-wire";
 import { Millimetres, Shape, Word, scaleFor, scaleText } from "@/ui/Drawing";
 import { SettingSection } from "@/ui/SectionView";
@@ -12,6 +15,9 @@ import { fromTheSideText } from "@/words/screens/bail";
 
 interface Props {
   readonly mount: string;
+  readonly hang: DrawnHang;
+  /** Whether its plate is of its own outline, so that the stones lie anywhere on it. */
+  readonly isOnItsOwn: boolean;
   readonly bail: Bail;
   readonly drawn: BailDrawing;
   readonly earWire: BentWire | null;
@@ -24,9 +30,28 @@ interface Props {
 /** How closely an ear wire is drawn (mm). */
 const DRAWN = 0.01;
 
+/** From where to where a curve goes along an axis, in degrees from +x (mm). */
+function alongOf(curve: Curve, axis: number): { readonly from: number; readonly to: number } {
+  const [cos, sin] = [Math.cos((axis * Math.PI) / 180), Math.sin((axis * Math.PI) / 180)];
+  const along = flattened(curve, DRAWN).map(([x, y]) => x * cos + y * sin);
+  return { from: Math.min(...along), to: Math.max(...along) };
+}
+
+/** A plate seen edge on, its top to the right, from its upper edge down. */
+function plateOf(half: number, thickness: number): Point[] {
+  return [
+    [-thickness, 0],
+    [0, 0],
+    [0, -2 * half],
+    [-thickness, -2 * half],
+  ];
+}
+
 /** What hangs, from the side: the plate upright, and the bail over its edge with the chain's end in it. */
-export function FromTheSide({ mount, bail, drawn, earWire, half, view, box }: Props) {
-  const { section } = usePlan().drawing.settings[mount]!;
+export function FromTheSide({ mount, hang, isOnItsOwn, bail, drawn, earWire, half, view, box }: Props) {
+  const { settings } = usePlan().drawing;
+  const { section } = settings[mount]!;
+  const onPlate = [[mount, settings[mount]!] as const, ...sharersOf(settings, mount)];
   const { bore, thickness, chainEnd } = bail;
   const { pastEdge, boreAt: middle } = drawn;
   const outside = bore / 2 + thickness;
@@ -36,7 +61,7 @@ export function FromTheSide({ mount, bail, drawn, earWire, half, view, box }: Pr
   const across = section.plate.half;
   const stretch = half / across;
   const { scale } = useWhileHeld({
-    scale: scaleFor(section.top + section.plate.thickness + 2 * outside, 2 * half + pastEdge + above + 1, box.width - 30, box.height - 70),
+    scale: scaleFor(section.top + section.plate.rises + 2 * outside, 2 * half + pastEdge + above + 1, box.width - 30, box.height - 70),
   });
   const k = scale.perMm;
   const x = box.x + box.width / 2 - ((section.top - outside) * k) / 2;
@@ -48,9 +73,19 @@ export function FromTheSide({ mount, bail, drawn, earWire, half, view, box }: Pr
         {fromTheSideText.fromTheSide(scaleText(scale))}
       </Word>
       <Millimetres x={x} y={y} scale={scale}>
-        <g transform={`translate(0 ${-half}) rotate(-90) scale(${stretch} 1)`}>
-          <SettingSection section={section} scale={scale} fill={`url(#stone-${mount})`} />
-        </g>
+        {isOnItsOwn ? (
+          <Shape points={plateOf(half, section.plate.thickness)} fill="url(#metal)" stroke="var(--color-metal-edge)" lights="plate" />
+        ) : null}
+        {onPlate.map(([id, each]) => {
+          const { from, to } = alongOf(each.plan.stone, hang.axis);
+          const down = isOnItsOwn ? (from + to) / 2 - alongOf(each.plan.plateEdge, hang.axis).from : half;
+          const long = isOnItsOwn ? (to - from) / 2 / each.section.radius : stretch;
+          return (
+            <g key={id} transform={`translate(0 ${-down}) rotate(-90) scale(${long} 1)`}>
+              <SettingSection section={each.section} scale={scale} fill={`url(#stone-${id})`} isOnAnother={isOnItsOwn} />
+            </g>
+          );
+        })}
         <g transform={`translate(${-legs} 0)`}>
           {drawn.sides[mount]!.map((curves, i) => (
             <Shape key={i} curves={curves} fill="url(#metal)" stroke="var(--color-metal-edge)" lights="bail" />

@@ -146,12 +146,12 @@ interface SideProps {
 /** It as it stands in the ear: the stone in front, the post behind. */
 function FromTheSide({ section, drawn, half, middle, box }: SideProps) {
   const units = useUnits();
-  const deep = section.top + section.plate.thickness + drawn.length;
+  const deep = section.top + section.plate.rises + drawn.length;
   const { scale } = useWhileHeld({ scale: scaleFor(deep, 2 * half, box.width - 60, box.height - 130) });
   const k = scale.perMm;
   const x = box.x + box.width / 2 + (deep / 2 - section.top) * k;
   const y = box.height / 2;
-  const back = -section.plate.thickness;
+  const back = -section.plate.rises;
   const at = middle - drawn.at[0];
   return (
     <>

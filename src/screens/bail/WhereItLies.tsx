@@ -14,7 +14,12 @@ export function WhereItLies({ hang }: { readonly hang: DrawnHang }) {
   const units = useUnits();
   const names = namesIn(plan);
   const beside = (left: number) => besideText(left, (mm) => showLength(mm, "measured", units));
-  const stone = `${hang.mount}.stone`;
+  const stones = Object.keys(plan.drawing.settings).filter((id) => plan.drawing.settings[id]!.host === hang.mount);
+  const nameOf = (part: string) => {
+    const of = stones.find((id) => part === `${id}.stone`);
+    if (of === undefined) return capital(names.part(part));
+    return stones.length === 1 ? whereItLiesText.stone : capital(names.setting(of));
+  };
   return (
     <>
       <h2 className="section-head">{whereItLiesText.whereTheWeightLies}</h2>
@@ -23,7 +28,7 @@ export function WhereItLies({ hang }: { readonly hang: DrawnHang }) {
           {hang.weights.map(({ part, mass, left }) => (
             <tr key={part} className="border-t border-hair">
               <th scope="row" className="py-1 text-left font-semibold">
-                {part === stone ? whereItLiesText.stone : capital(names.part(part))}
+                {nameOf(part)}
               </th>
               <td className="text-right text-soft">{showFigureValue(mass, "g", units)}</td>
               <td className="narrow text-right text-soft">{beside(left)}</td>

@@ -7,7 +7,7 @@ import { type Post, usualPost } from "@/core/earring/post";
 import { type BailEntry, type Carrier, type EarWiresEntry, type JumpRingEntry, type Piece, type PostsEntry } from "@/core/piece/piece";
 import { type Plan, bailIn, postIn } from "@/core/piece/plan";
 import { toTwentieth } from "@/core/measure/micron";
-import { outlineOf } from "@/core/stone/stone";
+import { outlineIn } from "@/core/piece/mounts";
 import { BAIL_WORDS } from "@/words/bails";
 import { type Units } from "@/words/show";
 import { bailField, bailOptional, bailRingField, postField, ringField, wornField } from "./fields";
@@ -61,10 +61,11 @@ interface Place {
 
 /** As the point hangs down. */
 export function placeOn({ mounts }: Piece, plan: Plan): Place {
-  const [{ id, stone }] = mounts as readonly [Piece["mounts"][number]];
+  const [first] = mounts as readonly [Piece["mounts"][number]];
+  const { id } = first;
   const balance = bailIn(plan)?.drawn.hangs[0]?.balance ?? postIn(plan)?.drawn.balance ?? [0, 0];
   return {
-    top: facing(outlineOf(stone).outline, Math.PI),
+    top: facing(plan.settled.mounts[id]!.back.own ?? outlineIn(first), Math.PI),
     post: (wire) => {
       const [x, y] = usualPost(plan.drawing.settings[id]!.plan, balance, wire);
       return [toTwentieth(x), toTwentieth(y)];

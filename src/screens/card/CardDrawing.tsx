@@ -1,8 +1,9 @@
 import { doubtAmong, type Doubt, type DoubtOf } from "@/core/piece/doubt";
-import { type Plan, bailIn, hoopIn } from "@/core/piece/plan";
+import { type Plan, bailIn, hoopIn, sharersOf } from "@/core/piece/plan";
 import { MetalFill, Millimetres, Shape, scaleText } from "@/ui/Drawing";
 import { StoneFill } from "@/ui/StoneFill";
 import { pictureOf } from "@/ui/pictures/PiecePicture";
+import { plateShape } from "@/ui/plate-shape";
 import { around } from "@/ui/setting-layout";
 import { DOUBTS } from "@/words/doubt";
 import { capital, namesIn } from "@/words/names";
@@ -24,13 +25,14 @@ interface DrawingProps {
 
 /** A setting's plan and section, at the largest plain scale that fits the card. */
 export function CardDrawing({ plan, mount, isOnly, doubt }: DrawingProps) {
-  const { plan: top, section } = plan.drawing.settings[mount]!;
+  const { settings } = plan.drawing;
+  const { plan: top, section } = settings[mount]!;
   const room = ROOM_MM[isOnly ? "only" : "several"];
   const what = top.seam ? cardDrawingText.planWithTheSeamAnd : cardDrawingText.planAndSection;
   const name = isOnly ? what : namesIn(plan).setting(mount);
   const box = around(top.plateEdge, top.layers);
   const [wide, tall] = [box.right - box.left, box.high - box.low];
-  const sectionTall = section.top + section.plate.thickness;
+  const sectionTall = section.top + section.plate.rises;
   const [width, height] = [Math.max(wide, 2 * section.plate.half) + 4, tall + sectionTall + GAP_MM + 4];
   const times = CARD_TIMES.find((each) => width * each <= room.width && height * each <= room.height) ?? 1;
   const fit = Math.min(times, room.width / width, room.height / height);
@@ -74,8 +76,12 @@ export function CardDrawing({ plan, mount, isOnly, doubt }: DrawingProps) {
                   </g>
                 )),
           )}
-          <Shape curve={top.wallOutside} fill="var(--color-print-hair)" stroke="var(--color-print-ink)" strokeWidth={0.8} />
-          <Shape curve={top.stone} fill="url(#card-stone)" stroke="var(--color-print-ink)" strokeWidth={0.8} />
+          {[top, ...sharersOf(settings, mount).map(([, { plan: other }]) => other)].map(({ wallOutside, stone }, i) => (
+            <g key={i}>
+              <Shape curve={wallOutside} fill="var(--color-print-hair)" stroke="var(--color-print-ink)" strokeWidth={0.8} />
+              <Shape curve={stone} fill="url(#card-stone)" stroke="var(--color-print-ink)" strokeWidth={0.8} />
+            </g>
+          ))}
           {top.seam && (
             <line
               x1={top.seam.x}
@@ -88,18 +94,8 @@ export function CardDrawing({ plan, mount, isOnly, doubt }: DrawingProps) {
             />
           )}
         </Millimetres>
-        <Millimetres x={width / 2} y={height - 2 - section.plate.thickness} scale={CARD_SCALE}>
-          <Shape
-            points={[
-              [-section.plate.half, -section.plate.thickness],
-              [section.plate.half, -section.plate.thickness],
-              [section.plate.half, 0],
-              [-section.plate.half, 0],
-            ]}
-            fill="var(--color-print-hair)"
-            stroke="var(--color-print-ink)"
-            strokeWidth={0.8}
-          />
+        <Millimetres x={width / 2} y={height - 2 - section.plate.rises} scale={CARD_SCALE}>
+          <Shape points={plateShape(section.plate)} fill="var(--color-print-hair)" stroke="var(--color-print-ink)" strokeWidth={0.8} />
           <Shape
             points={[...section.stone, ...section.stone.map(([x, y]) => [-x, y] as const).reverse()]}
             fill="url(#card-stone)"

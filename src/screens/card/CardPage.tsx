@@ -5,6 +5,7 @@ import { type Level } from "@/core/measure/finding";
 import { type DoubtOf, doubtAmong } from "@/core/piece/doubt";
 import { cuttingList } from "@/core/heats/cutting";
 import { type Plan, type PlannedHeat } from "@/core/piece/plan";
+import { hosts } from "@/core/piece/mounts";
 import { type Piece } from "@/core/piece/piece";
 import { findingText } from "@/words/findings";
 import { cardRows, cardSteps } from "@/words/card";
@@ -78,12 +79,12 @@ export function CardPage({ piece, plan, units, doubtOf, revision, changed, maker
           </tbody>
         </table>
         <div className="flex flex-wrap content-start items-end justify-center gap-[3mm]">
-          {piece.mounts.map(({ id }) => (
+          {hosts(piece).map(({ id }) => (
             <CardDrawing
               key={id}
               plan={plan}
               mount={id}
-              isOnly={piece.mounts.length === 1}
+              isOnly={hosts(piece).length === 1}
               doubt={doubtAmong(
                 ["stone", "wall", "plate"].map((name) => `${id}.${name}`),
                 doubtOf,
@@ -191,7 +192,7 @@ function CardHeats({ plan, copies, units, doubtOf }: HeatsProps) {
           {plan.heats.map((heat, i) => (
             <tr key={i} className="border-t border-print-line align-top">
               <td className="w-[6mm]">{i + 1}</td>
-              <td className="w-[36mm] pr-[2mm] font-strong">{capital(heat.joints.map(names.joint).join(" + "))}</td>
+              <td className="w-[36mm] pr-[2mm] font-strong">{capital(names.joints(heat.joints).join(" + "))}</td>
               <td className="w-[29mm] pr-[2mm]">
                 {flameName(heat)}, {showTemperature(heat.working, units)} {degrees(units)}
               </td>

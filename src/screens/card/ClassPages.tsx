@@ -132,8 +132,8 @@ function ClassOf({ record, makers }: ClassProps) {
 }
 
 /** What is not known of a piece as somebody else makes it: their finger's size in place of its own. */
-function knownOf({ unmeasured, drafts }: PieceRecord, isSizeKnown: boolean): Pick<PieceRecord, "unmeasured" | "drafts"> {
+function knownOf({ piece, unmeasured, drafts }: PieceRecord, isSizeKnown: boolean): Pick<PieceRecord, "piece" | "unmeasured" | "drafts"> {
   const { [SIZE]: _own, ...others } = drafts;
   const guessed = unmeasured.filter((field) => field !== SIZE);
-  return { unmeasured: isSizeKnown ? guessed : [...guessed, SIZE], drafts: others };
+  return { piece, unmeasured: isSizeKnown ? guessed : [...guessed, SIZE], drafts: others };
 }

@@ -41,7 +41,10 @@ export function HeatCard({ index, heat, plan, units, isOpen, onOpen }: CardProps
   }, [isLit, isOpen, node]);
   const isBad = heat.runs.length > 0;
   const { handlers } = useHighlight(heat.joints[0]!);
-  const title = joints.map(({ id }) => capital(names.joint(id))).join(" + ");
+  const title = names
+    .joints(joints.map(({ id }) => id))
+    .map(capital)
+    .join(" + ");
   return (
     <li
       ref={setNodeRef}

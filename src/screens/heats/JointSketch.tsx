@@ -28,7 +28,9 @@ export function JointSketch() {
   const plan = usePlan();
   const what = useHighlighted();
   const joint = plan.joints.find(({ id }) => id === what);
-  const above = settingOf(plan, joint).plan;
+  const shown = settingOf(plan, joint);
+  const above = shown.plan;
+  const onPlate = Object.values(plan.drawing.settings).filter(({ host }) => host === shown.host);
   const hoop = hoopIn(plan)?.drawn ?? null;
   const marks = joint ? marksOf(plan, joint) : [];
   const half = hoop ? WIDTH / 2 : WIDTH;
@@ -49,11 +51,15 @@ export function JointSketch() {
     >
       <View box={around} middle={half / 2} width={half} letters={letteredIn(plan, joint, "above")}>
         <Shape curve={above.plateEdge} fill="var(--color-paper)" stroke="var(--color-metal)" />
-        {above.layers.map(({ part, middles }) => (
-          <Shape key={part} runs={middles} fill="none" stroke="var(--color-metal)" strokeWidth={2} />
+        {onPlate.map(({ plan: each }, i) => (
+          <g key={i}>
+            {each.layers.map(({ part, middles }) => (
+              <Shape key={part} runs={middles} fill="none" stroke="var(--color-metal)" strokeWidth={2} />
+            ))}
+            <Shape curve={each.wallOutside} fill="var(--color-metal-lit)" stroke="var(--color-metal-mid)" />
+            <Shape curve={each.wallInside} fill="var(--color-sheet)" stroke="var(--color-metal-mid)" />
+          </g>
         ))}
-        <Shape curve={above.wallOutside} fill="var(--color-metal-lit)" stroke="var(--color-metal-mid)" />
-        <Shape curve={above.wallInside} fill="var(--color-sheet)" stroke="var(--color-metal-mid)" />
         {above.opening.map((curve, i) => (
           <Shape key={i} curve={curve} fill="none" stroke="var(--color-metal)" />
         ))}

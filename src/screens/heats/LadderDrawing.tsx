@@ -204,7 +204,7 @@ function heatTitle(plan: Plan, i: number, isCramped: boolean): string {
 function described(plan: Plan, ladder: Ladder): string {
   const names = namesIn(plan);
   const heats = plan.heats.map((heat, i) =>
-    ladderDrawingText.heatDegreesC(i + 1, heat.joints.map(names.joint).join(" and "), flameName(heat), heat.working),
+    ladderDrawingText.heatDegreesC(i + 1, names.joints(heat.joints).join(" and "), flameName(heat), heat.working),
   );
   const moves = ladder.disturbed.map(({ heat, band, what }) => ladderDrawingText.inHeat(names.joint(band.joint), what, heat + 1));
   return ladderDrawingText.heats(heats.join("; "), moves.join("; ") || ladderDrawingText.everyJointHolds);

@@ -43,7 +43,7 @@ const TURN = 0.9;
 /** A place for the letter of every joint that is seen in a view of a setting: at a spot, or on a line, each line's a little further round. */
 export function letteredIn(plan: Plan, shown: PlannedJoint | undefined, view: Mark["view"]): Lettered[] {
   const setting = settingOf(plan, shown);
-  const joints = plan.joints.filter((joint) => view === "along" || settingOf(plan, joint) === setting);
+  const joints = plan.joints.filter((joint) => view === "along" || settingOf(plan, joint).host === setting.host);
   return joints.flatMap((joint, i): Lettered[] => {
     const mark = marksOf(plan, joint).find((each) => each.view === view);
     if (!mark) return [];

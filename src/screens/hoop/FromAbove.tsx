@@ -3,6 +3,7 @@
 import { type DrawnLeg, type HoopDrawing, seenBeside } from "@/core/hoop/drawing";
 import { type Point } from "@/core/geometry/outline";
 import { type Mount } from "@/core/piece/piece";
+import { sharersOf } from "@/core/piece/plan";
 import { DragHandle } from "@/ui/DragHandle";
 import { Knob, Millimetres, Shape, Word, scaleFor, scaleText } from "@/ui/Drawing";
 import { usePlan } from "@/ui/plan";
@@ -61,6 +62,9 @@ export function FromAbove({ mount, mounts, hoop, box }: Props) {
         <g transform={`rotate(${turn})`} opacity={0.82}>
           <Shape curve={seen.plateEdge} fill="var(--color-metal-lit)" stroke="var(--color-metal-edge)" lights="plate" />
           <Shape curve={seen.stone} fill={`url(#stone-${mount.id})`} stroke="var(--color-shade)" lights="stone" />
+          {sharersOf(plan.drawing.settings, mount.id).map(([id, { plan: other }]) => (
+            <Shape key={id} curve={other.stone} fill={`url(#stone-${id})`} stroke="var(--color-shade)" lights="stone" />
+          ))}
         </g>
         {hoop.legs.map(({ middle, width }, i) => (
           <Shape
@@ -101,7 +105,7 @@ interface BesideProps {
 function Beside({ id, turn, hoop, beside }: BesideProps) {
   const { drawing } = usePlan();
   const { plan: seen, section } = drawing.settings[id]!;
-  const lies = seenBeside(hoop, beside, id, section.plate.thickness);
+  const lies = seenBeside(hoop, beside, id, section.plate.rises);
   if (!lies) return null;
   return (
     <g transform={`translate(0 ${lies.aside}) scale(1 ${lies.share}) rotate(${turn})`} opacity={0.5} pointerEvents="none">

@@ -2,8 +2,9 @@
 
 import { type HoopDrawing as Drawn } from "@/core/hoop/drawing";
 import { type Point } from "@/core/geometry/outline";
+import { hostOf, hosts } from "@/core/piece/mounts";
 import { type Piece } from "@/core/piece/piece";
-import { hoopIn } from "@/core/piece/plan";
+import { besideSeat, hoopIn } from "@/core/piece/plan";
 import { DragHandle } from "@/ui/DragHandle";
 import { Knob, Millimetres, NARROW, Shape, Sheet, Word, scaleFor, scaleText } from "@/ui/Drawing";
 import { SettingSection } from "@/ui/SectionView";
@@ -39,8 +40,12 @@ export function HoopDrawing({ size, piece, mount, view }: Props) {
   const carrying = new Set(plan.parts.filter(({ kind }) => kind === "hoop" || kind === "strand").map(({ id }) => id));
   const units = useUnits();
   const isNarrow = size.width < NARROW;
+  const host = hostOf(
+    piece,
+    piece.mounts.find(({ id }) => id === mount)!,
+  );
   const tops = piece.mounts.map(
-    ({ id }) => (hoop?.seats[id]?.level ?? 0) + settings[id]!.section.plate.thickness + settings[id]!.section.top,
+    ({ id, on = id }) => (hoop?.seats[on]?.level ?? 0) + settings[id]!.section.plate.rises + settings[id]!.section.top,
   );
   const reach = Math.max(hoop?.outside ?? 0, ...tops);
   const wide =
@@ -68,15 +73,15 @@ export function HoopDrawing({ size, piece, mount, view }: Props) {
       <Millimetres x={x} y={y} scale={scale}>
         <Ring hoop={hoop} />
         {piece.mounts.map(({ id }) => {
-          const { level, angle } = hoop.seats[id]!;
-          const { section } = settings[id]!;
+          const { section, host } = settings[id]!;
+          const { level, angle } = hoop.seats[host]!;
           return (
             <g
               key={id}
-              transform={`rotate(${(-angle * 180) / Math.PI}) translate(0 ${level + section.plate.thickness})`}
+              transform={`rotate(${(-angle * 180) / Math.PI}) translate(${besideSeat(settings[id]!, settings)} ${level + section.plate.rises})`}
               opacity={id === mount ? 1 : 0.72}
             >
-              <SettingSection section={section} scale={scale} fill={`url(#stone-${id})`} />
+              <SettingSection section={section} scale={scale} fill={`url(#stone-${id})`} isOnAnother={host !== id} />
             </g>
           );
         })}
@@ -85,9 +90,9 @@ export function HoopDrawing({ size, piece, mount, view }: Props) {
         {hoop.seams.map((angle) => (
           <SeamMark key={angle} hoop={hoop} angle={angle} />
         ))}
-        {piece.mounts.map(({ id }, i) => (
-          <PlaceHandle key={id} mount={id} along={piece.mounts[i]!.place?.along ?? 0} hoop={hoop} out={tops[i]! + 1} />
-        ))}
+        {piece.mounts.map(({ id, on, place }, i) =>
+          on === undefined ? <PlaceHandle key={id} mount={id} along={place?.along ?? 0} hoop={hoop} out={tops[i]! + 1} /> : null,
+        )}
       </Millimetres>
       <Word x={x} y={y + 5} textAnchor="middle" fontSize={15} fontWeight={640} fill="var(--color-ink)" strokeWidth={14} lights="size">
         {view.insideFigure}
@@ -103,16 +108,16 @@ export function HoopDrawing({ size, piece, mount, view }: Props) {
       <SeatWords at={isNarrow ? [14, size.height - 190] : [14, size.height - 34]} view={view} />
       {!isNarrow && (
         <FromAbove
-          mount={piece.mounts.find(({ id }) => id === mount)!}
-          mounts={piece.mounts}
+          mount={host}
+          mounts={hosts(piece)}
           hoop={hoop}
           box={{ x: size.width * SHARE + 10, y: 10, width: size.width * (1 - SHARE) - 24, height: size.height * 0.62 }}
         />
       )}
       {isNarrow && (
         <FromAbove
-          mount={piece.mounts.find(({ id }) => id === mount)!}
-          mounts={piece.mounts}
+          mount={host}
+          mounts={hosts(piece)}
           hoop={hoop}
           box={{ x: 10, y: size.height - 165, width: size.width * 0.6, height: 155 }}
         />

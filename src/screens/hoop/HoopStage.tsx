@@ -30,7 +30,18 @@ import { degrees, lengthUnit, showTemperature } from "@/words/show";
 import { SOURCE_NAMES } from "@/words/terms";
 import { SettingsList } from "../settings/SettingsList";
 import { HoopDrawing } from "./HoopDrawing";
-import { hoopLossField, hoopOf, isEven, optionalField, placeField, roundField, sawPassesField, sizeField, stockField } from "./fields";
+import {
+  hoopLossField,
+  hoopOf,
+  isEven,
+  optionalField,
+  placeField,
+  roundField,
+  sawPassesField,
+  sizeField,
+  textureField,
+  stockField,
+} from "./fields";
 import { FORM_SCREENS } from "./forms";
 import { WORK_SCREENS, clearWorks } from "./works";
 import { hoopView } from "./view";
@@ -39,8 +50,9 @@ import { commonText } from "@/words/common";
 import { hoopStageText } from "@/words/screens/hoop";
 
 /** The blank to cut for the hoop, and how it is seated under the setting. */
-export function HoopStage({ mount: id }: { readonly mount: string }) {
+export function HoopStage({ mount }: { readonly mount: string }) {
   const plan = usePlan();
+  const { host: id } = plan.drawing.settings[mount]!;
   const units = useUnits();
   const piece = useSessionState((state) => state.piece);
   const doubtOf = useDoubt();
@@ -194,6 +206,12 @@ function HoopMeasures({ hoop, view, mount }: MeasuresProps) {
           shape="compact"
         />
       </div>
+      <TextField
+        field={textureField}
+        label={commonText.texture}
+        hint={hoopStageText.beforeItIsBent}
+        value={hoop.stock.texture?.name ?? ""}
+      />
       <ChoiceField
         label={commonText.metal}
         hint={hoopStageText.startsToMeltAt(showTemperature(METALS[hoop.stock.metal].solidus, units), degrees(units))}

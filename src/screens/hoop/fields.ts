@@ -15,6 +15,13 @@ export const sizeField = wordsField("hoop.size.value", (piece, text) => {
   hoopOf(piece).size.value = text.trim();
 });
 
+/** Empty words take it away. */
+export const textureField = wordsField("hoop.stock.texture.name", (piece, text) => {
+  const { stock } = hoopOf(piece);
+  if (text.trim() === "") delete stock.texture;
+  else stock.texture = { name: text.trim() };
+});
+
 /** What a strip laid round the finger reads: it becomes the size in the maker's own system. */
 export function roundField(units: Units, sizeOf: (mm: number) => HoopEntry["size"]) {
   const field = lengthField("hoop.size.round", units, (piece, value) => void (hoopOf(piece).size = sizeOf(value)));

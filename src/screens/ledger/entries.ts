@@ -40,7 +40,7 @@ function read(make: Make): Entry {
   const { carrier, mounts } = piece;
   const metals = [
     ...new Set([
-      ...mounts.flatMap(({ wall, plate }) => [wall.metal, ...(plate.metal ? [plate.metal] : [])]),
+      ...mounts.flatMap(({ wall, plate }) => [wall.metal, ...(plate?.metal ? [plate.metal] : [])]),
       ...(carrier.type === "hoop" ? [carrier.stock.metal] : []),
     ]),
   ];

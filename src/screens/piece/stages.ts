@@ -150,7 +150,7 @@ function bailResult(told: StageSource): string {
 
 /** How it hangs; what a stud weighs. */
 function tiltText(told: StageSource): string {
-  const hang = bailIn(told.plan)?.drawn.hangs.find((each) => each.mount === told.mount.id);
+  const hang = bailIn(told.plan)?.drawn.hangs.find((each) => each.mount === told.plan.drawing.settings[told.mount.id]!.host);
   return hang ? hangsText(hang.tilt) : earringMass(told);
 }
 

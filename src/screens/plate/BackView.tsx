@@ -6,11 +6,12 @@ import { type Point } from "@/core/geometry/outline";
 import { drainClear, stampClear } from "@/core/mount/backs/struck";
 import { type SettingDrawing } from "@/core/mount/drawing";
 import { type Mount } from "@/core/piece/piece";
-import { postIn } from "@/core/piece/plan";
+import { postIn, sharersOf } from "@/core/piece/plan";
 import { toTwentieth } from "@/core/measure/micron";
 import { DragHandle } from "@/ui/DragHandle";
 import { Millimetres, type Scale, Shape, Word } from "@/ui/Drawing";
 import { usePlan } from "@/ui/plan";
+import { editablePlate } from "./plate-edit";
 import { useSession } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
 import { capital } from "@/words/names";
@@ -80,7 +81,9 @@ export function BackView({ mount, drawing, x, y, scale }: Props) {
       <Millimetres x={x} y={y} scale={scale}>
         <g transform="scale(-1 1)">
           <Shape curve={plateEdge} fill="url(#metal)" stroke="var(--color-ink)" lights="plate" />
-          <Shape curve={wallOutside} fill="none" stroke="var(--color-metal-edge)" strokeDasharray="4 3" />
+          {[wallOutside, ...sharersOf(plan.drawing.settings, mount.id).map(([, other]) => other.plan.wallOutside)].map((wall, i) => (
+            <Shape key={i} curve={wall} fill="none" stroke="var(--color-metal-edge)" strokeDasharray="4 3" />
+          ))}
           {band && (
             <g transform={`rotate(${(band.along * 180) / Math.PI})`}>
               <rect
@@ -147,7 +150,7 @@ function StruckHandle({ mount, struck: { what, at, clear, refused, shape } }: { 
     const to: Point = [toTwentieth(px), toTwentieth(py)];
     if (clear(to) < 0) return refused;
     return session.change((piece) => {
-      const struck = piece.mounts.find(({ id }) => id === mount)!.plate[what];
+      const struck = editablePlate(piece, mount)[what];
       if (struck) struck.at = [to[0], to[1]];
     }, `${mount}.plate.${what}.at`);
   };

@@ -15,6 +15,7 @@ import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalList
 import { CSS } from "@dnd-kit/utilities";
 import { GripVertical, Plus } from "lucide-react";
 import { type LayerType } from "@/core/mount/layers/layer";
+import { ornamentOf } from "@/core/piece/mounts";
 import { type Mount } from "@/core/piece/piece";
 import { usePlan } from "@/ui/plan";
 import { useSession } from "@/ui/session";
@@ -53,7 +54,7 @@ export function OrnamentList({ mount, chosen, onChoose }: Props) {
     });
   };
   const add = (type: LayerType) => {
-    const id = freeOrnamentId(mount.plate.ornament ?? [], LAYER_NAMES[type]);
+    const id = freeOrnamentId(ornamentOf(mount), LAYER_NAMES[type]);
     const refused = session.change((piece) => void editable(piece, mount.id).push(newOrnament(type, id)));
     if (refused === null) onChoose(id);
   };

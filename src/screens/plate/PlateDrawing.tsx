@@ -2,18 +2,22 @@
 
 import { type Curve, boxOf } from "@/core/geometry/curve";
 import { type Point } from "@/core/geometry/outline";
+import { hostOf, ornamentOf } from "@/core/piece/mounts";
 import { type Mount } from "@/core/piece/piece";
 import { Dimension } from "@/ui/Dimension";
 import { Millimetres, Shape, Word, scaleText } from "@/ui/Drawing";
 import { PlanAndSection } from "@/ui/PlanAndSection";
 import { SettingSection } from "@/ui/SectionView";
+import { StoneFill } from "@/ui/StoneFill";
 import { usePlan } from "@/ui/plan";
+import { useSessionState } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
 import { type Size } from "@/ui/useSize";
 import { bareIn } from "@/words/steps";
 import { AppliedInPlan } from "../applied/AppliedShapes";
 import { BackView } from "./BackView";
 import { BeadFill, LayerShapes } from "./LayerShapes";
+import { StonesOnPlate } from "./StonesOnPlate";
 import { StretchHandles } from "./StretchHandles";
 import { plateDrawingText } from "@/words/screens/plate";
 
@@ -36,10 +40,13 @@ interface Props {
 /** The back in plan with what lies on it, in section, and from behind. */
 export function PlateDrawing({ size, mount, chosen }: Props) {
   const planned = usePlan();
+  const piece = useSessionState((state) => state.piece);
+  const host = hostOf(piece, mount);
+  const isRoundIt = host.plate.style !== "own" && mount.on === undefined;
   const bare = bareIn(planned, useUnits());
   const { plate: sawn } = planned.drawing.settings[mount.id]!.plan.back;
   const isPlate = sawn !== null;
-  const ornament = mount.plate.ornament ?? [];
+  const ornament = ornamentOf(mount);
   const entry = ornament.find(({ id }) => id === chosen);
   return (
     <PlanAndSection size={size} mount={mount} label={plateDrawingText.thePlateInPlanAnd} hasBack={isPlate}>
@@ -56,6 +63,9 @@ export function PlateDrawing({ size, mount, chosen }: Props) {
             <defs>
               <BeadFill />
             </defs>
+            {piece.mounts.map(({ id, stone }) => (
+              <StoneFill key={id} id={`stone-${id}`} material={stone.material?.name ?? stone.name ?? ""} />
+            ))}
             <Millimetres x={plan.x} y={plan.y} scale={plan.scale}>
               {isPlate && (
                 <>
@@ -84,7 +94,8 @@ export function PlateDrawing({ size, mount, chosen }: Props) {
               {drawing.plan.opening.map((curve, i) => (
                 <Shape key={i} curve={curve} fill="none" stroke="var(--color-ink)" strokeDasharray="4 3" lights="ledge" />
               ))}
-              <AppliedInPlan mount={mount.id} />
+              <StonesOnPlate mount={mount} />
+              <AppliedInPlan mount={host.id} />
               {entry && chosenLayer && (
                 <StretchHandles
                   mount={mount.id}
@@ -97,12 +108,12 @@ export function PlateDrawing({ size, mount, chosen }: Props) {
             </Millimetres>
             {isPlate ? (
               <>
-                <Dimension from={low[0]} to={high[0]} at={low[1] + 24} text={bare(`${mount.id}.plate.blankLength`)} lights="blank" />
+                <Dimension from={low[0]} to={high[0]} at={low[1] + 24} text={bare(`${host.id}.plate.blankLength`)} lights="blank" />
                 <Dimension
                   from={high[1]}
                   to={low[1]}
                   at={high[0] + 22}
-                  text={bare(`${mount.id}.plate.blankWidth`)}
+                  text={bare(`${host.id}.plate.blankWidth`)}
                   lights="blank"
                   isUpright
                 />
@@ -118,7 +129,7 @@ export function PlateDrawing({ size, mount, chosen }: Props) {
             <Millimetres x={section.x} y={section.y} scale={section.scale}>
               <SettingSection section={drawing.section} scale={section.scale} />
             </Millimetres>
-            {isPlate && (
+            {isPlate && isRoundIt && (
               <Dimension
                 from={section.x - plate.half * perMm}
                 to={section.x + plate.half * perMm}
@@ -132,7 +143,7 @@ export function PlateDrawing({ size, mount, chosen }: Props) {
                 <Word x={back.captionX} y={back.captionY}>
                   {plateDrawingText.backDashedBezelHoop(scaleText(back.scale))}
                 </Word>
-                <BackView mount={mount} drawing={drawing} x={back.x} y={back.y} scale={back.scale} />
+                <BackView mount={host} drawing={planned.drawing.settings[host.id]!} x={back.x} y={back.y} scale={back.scale} />
               </>
             )}
           </>

@@ -6,6 +6,7 @@ import Link from "next/link";
 import { type Point } from "@/core/geometry/outline";
 import { toMicron } from "@/core/measure/micron";
 import { METALS, metalsFor } from "@/core/metal/metals";
+import { ornamentOf } from "@/core/piece/mounts";
 import { type Mount, type PlateEntry } from "@/core/piece/piece";
 import { ChoiceField } from "@/ui/ChoiceField";
 import { MeasureField } from "@/ui/MeasureField";
@@ -17,15 +18,19 @@ import { capital } from "@/words/names";
 import { degrees, showTemperature } from "@/words/show";
 import { AppliedList } from "../applied/AppliedList";
 import { OrnamentList } from "./OrnamentList";
+import { OwnOutline, Worked } from "./OwnPlate";
+import { PlaceOnPlate, StonesList } from "./StonesOnPlate";
 import { fromBehind } from "./BackView";
 import { OrnamentMeasures } from "./OrnamentMeasures";
 import { Stack } from "./Stack";
+import { editableMount, editablePlate, outlineAround } from "./plate-edit";
 import { commonText } from "@/words/common";
 import { plateMeasuresText } from "@/words/screens/plate";
 
 const METAL_OPTIONS = metalsFor("plate").map((value) => ({ value, text: capital(METALS[value].name) }));
 
 const STYLE_ADVICE = {
+  own: plateMeasuresText.anyOutlineTheStoneAnywhere,
   flush: plateMeasuresText.filedBackToTheBezel,
   border: plateMeasuresText.aPlainBorderAllRound,
   open: plateMeasuresText.aLedgeAndNoPlate,
@@ -47,36 +52,65 @@ interface Props {
   readonly onChoose: (id: string | null) => void;
 }
 
-/** Finishes a back another way, with the usual sizes where it has none for it yet. */
+/** Finishes a back another way, with the usual sizes where it has none for it yet; what only the old way has goes. */
 function finish(mount: Editable<Mount>, style: PlateEntry["style"]): void {
-  const { plate, wall } = mount;
+  const { wall, stone } = mount;
   if (style === "none") {
     mount.plate = { style };
     wall.lift = Math.max(wall.lift ?? 0, USUAL.floor);
     return;
   }
+  const plate: Editable<PlateEntry> = mount.plate ?? { style };
+  mount.plate = plate;
   plate.style = style;
   plate.metal ??= "sterling";
   plate.thickness ??= USUAL.thickness;
   if (style === "border") plate.border = plate.border || USUAL.border;
+  if (style === "own") Object.assign(plate, { outline: plate.outline ?? outlineAround(stone.outline), at: plate.at ?? [0, 0] });
+  else for (const field of ["outline", "at", "turn"] as const) delete plate[field];
+  if (style !== "own" && style !== "border") delete plate.domed;
   if (style !== "open") return;
   plate.ledge ??= { ...USUAL.ledge };
   // The stone stands on the ledge: a lift of less is no longer one.
   if (wall.lift !== undefined && wall.lift < plate.ledge.height) delete wall.lift;
 }
 
-export function PlateMeasures({ mount, chosen, onChoose }: Props) {
-  const { id, plate } = mount;
+export function PlateMeasures({ mount, ...choosing }: Props) {
+  const { plate } = mount;
+  return plate ? <OwnBack mount={mount} plate={plate} {...choosing} /> : <SharedBack mount={mount} {...choosing} />;
+}
+
+/** A setting that stands on another's plate: where it lies there, and its own ornament. */
+function SharedBack({ mount, chosen, onChoose }: Props) {
+  const entry = ornamentOf(mount).find((each) => each.id === chosen);
+  return (
+    <>
+      <h2 className="section-head">{plateMeasuresText.onTheSharedPlate}</h2>
+      <PlaceOnPlate mount={mount} />
+      <StonesList mount={mount} />
+      <h2 className="section-head">{plateMeasuresText.fromTheStoneOutward}</h2>
+      <Stack mount={mount.id} />
+      <OrnamentList mount={mount} chosen={chosen} onChoose={onChoose} />
+      {entry && <OrnamentMeasures key={entry.id} mount={mount} entry={entry} onGone={() => onChoose(null)} />}
+    </>
+  );
+}
+
+interface OwnProps extends Props {
+  readonly plate: PlateEntry;
+}
+
+function OwnBack({ mount, plate, chosen, onChoose }: OwnProps) {
+  const { id } = mount;
   const session = useSession();
   const units = useUnits();
   const plan = usePlan();
   const settled = plan.settled.mounts[id]!.back;
   const { plate: sawn } = plan.drawing.settings[id]!.plan.back;
-  const change = (recipe: (plate: Editable<PlateEntry>) => void) =>
-    session.change((piece) => recipe(piece.mounts.find((each) => each.id === id)!.plate));
+  const change = (recipe: (plate: Editable<PlateEntry>) => void) => session.change((piece) => recipe(editablePlate(piece, id)));
   const field = (name: "thickness" | "border" | "sawMargin") =>
     lengthField(`${id}.plate.${name}`, units, (piece, value) => {
-      piece.mounts.find((each) => each.id === id)!.plate[name] = value;
+      editablePlate(piece, id)[name] = value;
     });
   const entry = (plate.ornament ?? []).find((each) => each.id === chosen);
   const isOpen = plate.style === "open";
@@ -90,23 +124,17 @@ export function PlateMeasures({ mount, chosen, onChoose }: Props) {
         options={[
           { value: "flush", text: plateMeasuresText.flush },
           { value: "border", text: plateMeasuresText.border },
+          { value: "own" as const, text: plateMeasuresText.own },
           ...(mount.wall.source === "tube"
             ? [{ value: "none" as const, text: plateMeasuresText.none }]
             : [{ value: "open" as const, text: plateMeasuresText.open }]),
         ]}
-        onChoose={(style) =>
-          session.change((piece) =>
-            finish(
-              piece.mounts.find((own) => own.id === id)!,
-              style,
-            ),
-          )
-        }
+        onChoose={(style) => session.change((piece) => finish(editableMount(piece, id), style))}
       />
       {plate.style === "none" ? (
         <p className="py-1.5 text-sm text-soft">{plateMeasuresText.theSeatLeavesItsFloor}</p>
       ) : isOpen ? (
-        <LedgeMeasures mount={mount} />
+        <LedgeMeasures mount={id} plate={plate} />
       ) : (
         <>
           <ChoiceField
@@ -134,6 +162,14 @@ export function PlateMeasures({ mount, chosen, onChoose }: Props) {
           </div>
         </>
       )}
+      {plate.style === "own" && (
+        <>
+          <OwnOutline mount={id} plate={plate} />
+          <PlaceOnPlate mount={mount} />
+        </>
+      )}
+      {sawn !== null && <Worked mount={id} plate={plate} />}
+      {sawn !== null && <StonesList mount={mount} />}
       <h2 className="section-head">{plateMeasuresText.fromTheStoneOutward}</h2>
       <Stack mount={id} />
       <OrnamentList mount={mount} chosen={chosen} onChoose={onChoose} />
@@ -159,7 +195,7 @@ export function PlateMeasures({ mount, chosen, onChoose }: Props) {
         />
       )}
       {entry && <OrnamentMeasures key={entry.id} mount={mount} entry={entry} onGone={() => onChoose(null)} />}
-      {sawn !== null && <StruckMeasures mount={mount} />}
+      {sawn !== null && <StruckMeasures mount={id} plate={plate} />}
       <AppliedList mount={id} />
       <Templates />
     </>
@@ -180,7 +216,7 @@ function Places({ mount, what, at }: PlacesProps) {
     <MeasureField
       key={i}
       field={lengthField(`${mount}.plate.${what}.at.${i}`, units, (piece, value) => {
-        const own = piece.mounts.find((each) => each.id === mount)!.plate[what];
+        const own = editablePlate(piece, mount)[what];
         if (own) own.at = [...fromBehind(i === 0 ? [value, seen[1]] : [seen[0], value])];
       })}
       label={i === 0 ? plateMeasuresText.right : plateMeasuresText.up}
@@ -201,14 +237,14 @@ function Templates() {
   );
 }
 
-function LedgeMeasures({ mount: { id, plate } }: { readonly mount: Mount }) {
+function LedgeMeasures({ mount: id, plate }: { readonly mount: string; readonly plate: PlateEntry }) {
   const session = useSession();
   const units = useUnits();
   const { ledge } = plate;
   if (!ledge) return null;
   const field = (name: "width" | "height") =>
     lengthField(`${id}.plate.ledge.${name}`, units, (piece, value) => {
-      const own = piece.mounts.find((each) => each.id === id)!.plate.ledge;
+      const own = editablePlate(piece, id).ledge;
       if (own) own[name] = value;
     });
   return (
@@ -233,7 +269,7 @@ function LedgeMeasures({ mount: { id, plate } }: { readonly mount: Mount }) {
         options={METAL_OPTIONS}
         onChoose={(metal) =>
           session.change((piece) => {
-            const own = piece.mounts.find((each) => each.id === id)!.plate.ledge;
+            const own = editablePlate(piece, id).ledge;
             if (own) own.metal = metal;
           })
         }
@@ -251,18 +287,18 @@ function usualStamp(known: "width" | "height", value: number) {
 }
 
 /** Stamp and drain: an empty size takes it away. */
-function StruckMeasures({ mount: { id, plate } }: { readonly mount: Mount }) {
+function StruckMeasures({ mount: id, plate }: { readonly mount: string; readonly plate: PlateEntry }) {
   const units = useUnits();
   const { stamp, drain } = plate;
   const placed = usePlan().drawing.settings[id]!.plan.back;
   const stampField = (name: "width" | "height") =>
     optionalLengthField(`${id}.plate.stamp.${name}`, units, (piece, value) => {
-      const { plate: own } = piece.mounts.find((each) => each.id === id)!;
+      const own = editablePlate(piece, id);
       if (value === null) delete own.stamp;
       else own.stamp = { ...(own.stamp ?? usualStamp(name, value)), [name]: value };
     });
   const drainField = optionalLengthField(`${id}.plate.drain.diameter`, units, (piece, value) => {
-    const { plate: own } = piece.mounts.find((each) => each.id === id)!;
+    const own = editablePlate(piece, id);
     if (value === null) delete own.drain;
     else own.drain = { ...(own.drain ?? USUAL.drain), diameter: value };
   });

@@ -1,5 +1,6 @@
 import { type Draft as Editable } from "immer";
 import { type LayerType } from "@/core/mount/layers/layer";
+import { editableMount } from "./plate-edit";
 import { type OrnamentEntry, type Piece } from "@/core/piece/piece";
 
 /** Where ornament lies, by a word; null where its stretches were dragged. */
@@ -50,8 +51,8 @@ export function newOrnament(type: LayerType, id: string): Editable<OrnamentEntry
 
 /** The ornament of a piece's setting, to be changed. */
 export function editable(piece: Editable<Piece>, mount: string): Editable<OrnamentEntry>[] {
-  const { plate } = piece.mounts.find(({ id }) => id === mount)!;
-  return (plate.ornament ??= []);
+  const own = editableMount(piece, mount);
+  return ((own.plate ?? own).ornament ??= []);
 }
 
 export function editableOne(piece: Editable<Piece>, mount: string, id: string): Editable<OrnamentEntry> {

@@ -1,5 +1,6 @@
 import { type BackKind } from "@/core/mount/backs/back";
 import { type Figure, type Term, type TermCode, figureOf } from "@/core/measure/figure";
+import { ornamentOf } from "@/core/piece/mounts";
 import { type Mount, type OrnamentEntry } from "@/core/piece/piece";
 import { type Plan } from "@/core/piece/plan";
 import { LAYER_NAMES } from "@/words/names";
@@ -45,6 +46,8 @@ export function onRule(plan: PlatePlan, mount: Mount, chosen: OrnamentEntry | nu
 const BACK_ON_RULE: Readonly<Record<BackKind, (plan: PlatePlan, id: string, units: Units) => OnRule>> = {
   plate: plateOnRule,
   own: plateOnRule,
+  shared: plateOnRule,
+  base: plateOnRule,
   open: ledgeOnRule,
   none: tubeOnRule,
 };
@@ -179,5 +182,5 @@ export function listed(
   mount: Mount,
   units: Units,
 ): readonly { readonly entry: OrnamentEntry; readonly said: SaidOrnament }[] {
-  return (mount.plate.ornament ?? []).map((entry) => ({ entry, said: sayOrnament(plan, mount.id, entry, bareIn(plan, units), units) }));
+  return ornamentOf(mount).map((entry) => ({ entry, said: sayOrnament(plan, mount.id, entry, bareIn(plan, units), units) }));
 }

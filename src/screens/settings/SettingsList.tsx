@@ -20,12 +20,14 @@ const BESIDE = 0.6;
 export function SettingsList({ mount }: { readonly mount: string }) {
   const session = useSession();
   const mounts = useSessionState(({ piece }) => piece.mounts);
+  const carried = mounts.filter(({ on }) => on === undefined);
   const plan = usePlan();
   const units = useUnits();
   const names = namesIn(plan);
   const hoop = hoopIn(plan)?.drawn;
-  const seats = hoop && mounts.map(({ id }) => hoop.seats[id]!);
-  const seat = hoop?.seats[mount];
+  const seats = hoop && carried.map(({ id }) => hoop.seats[id]!);
+  const { host } = plan.drawing.settings[mount]!;
+  const seat = hoop?.seats[host];
   const next =
     hoop && seats && seat
       ? toTwentieth(
@@ -59,7 +61,7 @@ export function SettingsList({ mount }: { readonly mount: string }) {
           </li>
         ))}
       </ul>
-      {hoop && mounts.length > 1 && (
+      {hoop && carried.length > 1 && (
         <div role="group" aria-label={settingsListText.sideBySide} className="flex flex-wrap items-center gap-1.5 py-1 text-sm">
           <span className="text-soft">{settingsListText.sideBySide}</span>
           <button type="button" className="btn btn-small" onClick={() => layOut(0, false)}>
@@ -74,7 +76,7 @@ export function SettingsList({ mount }: { readonly mount: string }) {
         </div>
       )}
       {mounts.length < MOST && (
-        <button type="button" className="btn my-1" onClick={() => session.change((piece) => void addSetting(piece, mount, next))}>
+        <button type="button" className="btn my-1" onClick={() => session.change((piece) => void addSetting(piece, host, next))}>
           <Plus size={14} aria-hidden="true" /> {settingsListText.addASetting}
         </button>
       )}

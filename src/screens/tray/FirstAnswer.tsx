@@ -78,7 +78,7 @@ const PICTURE = { width: 300, height: 132 } as const;
 
 function SectionPicture({ plan }: { readonly plan: Plan }) {
   const { section } = plan.drawing.settings.m1!;
-  const scale = scaleFor(2 * section.plate.half, section.top + section.plate.thickness, PICTURE.width - 20, PICTURE.height - 24);
+  const scale = scaleFor(2 * section.plate.half, section.top + section.plate.rises, PICTURE.width - 20, PICTURE.height - 24);
   return (
     <svg {...PICTURE} viewBox={`0 0 ${PICTURE.width} ${PICTURE.height}`} className="mx-auto max-w-full">
       <defs>
@@ -96,14 +96,14 @@ function HoopPicture({ plan }: { readonly plan: Plan }) {
   const hoop = hoopIn(plan)!.drawn;
   const { section } = plan.drawing.settings.m1!;
   const rest = hoop.seats.m1!.level;
-  const tall = rest + section.plate.thickness + section.top + hoop.outside;
+  const tall = rest + section.plate.rises + section.top + hoop.outside;
   const scale = scaleFor(2 * Math.max(hoop.outside, section.plate.half), tall, PICTURE.width - 20, PICTURE.height - 8);
   const y = PICTURE.height - 4 - hoop.outside * scale.perMm;
   return (
     <svg {...PICTURE} viewBox={`0 0 ${PICTURE.width} ${PICTURE.height}`} className="mx-auto max-w-full">
       <Millimetres x={PICTURE.width / 2} y={y} scale={scale}>
         <circle r={(hoop.inside + hoop.outside) / 2} fill="none" stroke="var(--color-metal)" strokeWidth={hoop.outside - hoop.inside} />
-        <g transform={`translate(0 ${rest + section.plate.thickness})`}>
+        <g transform={`translate(0 ${rest + section.plate.rises})`}>
           <SettingSection section={section} scale={scale} />
         </g>
       </Millimetres>
@@ -121,7 +121,7 @@ function HeatsPicture({ plan, units }: { readonly plan: Plan; readonly units: Un
       {plan.heats.map((heat, i) => (
         <li key={i} className="grid grid-cols-[1fr_88px] items-center gap-2">
           <span className="min-w-0 truncate">
-            {i + 1} {heat.joints.map(names.joint).join(" + ")}, {flameName(heat)}
+            {i + 1} {names.joints(heat.joints).join(" + ")}, {flameName(heat)}
           </span>
           <span className="flex items-center gap-1.5">
             <span className="h-2 rounded-sm bg-flame" style={{ width: `${(44 * (heat.working - COOLEST)) / (most - COOLEST)}px` }} />

@@ -1,3 +1,4 @@
+import { editablePlate } from "../plate/plate-edit";
 import { type Draft as Editable } from "immer";
 import { USUAL_PITCH } from "@/core/mount/wall";
 import { usualDiameters } from "@/core/mount/ready-wall";
@@ -67,7 +68,7 @@ export function cupThicknessField(mount: string, units: Units) {
 /** How thick a cup's own base is. */
 export function baseField(mount: string, units: Units) {
   return lengthField(`${mount}.plate.thickness`, units, (piece, value) => {
-    piece.mounts.find(({ id }) => id === mount)!.plate.thickness = value;
+    editablePlate(piece, mount).thickness = value;
   });
 }
 

@@ -1,4 +1,5 @@
 import { type Box, boxOf } from "@/core/geometry/curve";
+import { type Drawing, sharersOf } from "@/core/piece/plan";
 import { type SolderPlace } from "@/core/piece/solder-places";
 import { type SettingDrawing } from "@/core/mount/drawing";
 import { Shape } from "../Drawing";
@@ -67,6 +68,26 @@ export function SettingAbove({ drawing: { plan }, shown, fill }: Props) {
       {stone && <Shape curve={plan.stone} fill={`url(#${fill})`} stroke="var(--color-shade)" />}
     </>
   );
+}
+
+/** The other settings on a plate as they stand on it, with their stones where there is a fill for them. */
+export function SharersAbove({
+  settings,
+  host,
+  fill,
+}: {
+  readonly settings: Drawing["settings"];
+  readonly host: string;
+  readonly fill: string | null;
+}) {
+  return sharersOf(settings, host).map(([id, drawing]) => (
+    <SettingAbove
+      key={id}
+      drawing={drawing}
+      shown={{ plate: false, wall: true, stone: fill !== null, layers: drawing.plan.layers.map(({ part }) => part) }}
+      fill={fill ?? ""}
+    />
+  ));
 }
 
 /** Pallions where they lie, at their true size. */

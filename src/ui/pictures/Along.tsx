@@ -1,6 +1,7 @@
 import { type Box, circle, polygonCurve } from "@/core/geometry/curve";
 import { type HoopDrawing } from "@/core/hoop/drawing";
 import { type SettingDrawing } from "@/core/mount/drawing";
+import { besideSeat } from "@/core/piece/plan";
 import { Shape } from "../Drawing";
 import { UprightSection } from "./Upright";
 
@@ -14,7 +15,7 @@ export interface ShownAlong {
 export function boxAlong(hoop: HoopDrawing, settings: Readonly<Record<string, SettingDrawing>>, shown: ShownAlong): Box {
   const tops = shown.settings.map((id) => {
     const { section } = settings[id]!;
-    return hoop.seats[id]!.level + section.plate.thickness + section.wall.height;
+    return hoop.seats[settings[id]!.host]!.level + section.plate.rises + section.wall.height;
   });
   const half = Math.max(hoop.outside, ...shown.settings.map((id) => settings[id]!.section.plate.half));
   return { left: -half, right: half, low: -hoop.outside, high: Math.max(hoop.outside, ...tops) };
@@ -47,11 +48,12 @@ export function HoopAlong({ hoop, settings, shown, perMm }: Props) {
         />
       ))}
       {shown.settings.map((id) => {
-        const { level, angle } = hoop.seats[id]!;
-        const { section } = settings[id]!;
+        const { section, host } = settings[id]!;
+        const { level, angle } = hoop.seats[host]!;
+        const beside = besideSeat(settings[id]!, settings);
         return (
-          <g key={id} transform={`rotate(${(-angle * 180) / Math.PI}) translate(0 ${level + section.plate.thickness})`}>
-            <UprightSection section={section} perMm={perMm} stone={null} />
+          <g key={id} transform={`rotate(${(-angle * 180) / Math.PI}) translate(${beside} ${level + section.plate.rises})`}>
+            <UprightSection section={section} perMm={perMm} stone={null} isOnAnother={host !== id && shown.settings.includes(host)} />
           </g>
         );
       })}

@@ -2,7 +2,7 @@
 
 import { type Curve, boxOf } from "@/core/geometry/curve";
 import { type StepCode, isHeating } from "@/core/making/step";
-import { type Plan, type PlannedHeat, type PlannedJoint, bailIn, hoopIn } from "@/core/piece/plan";
+import { type Plan, type PlannedHeat, type PlannedJoint, bailIn, hoopIn, sharersOf } from "@/core/piece/plan";
 import { type SolderPlace, solderPlaces } from "@/core/piece/solder-places";
 import { Shape } from "../Drawing";
 import { type Shown, Pallions, SettingAbove, boxAbove } from "./Above";
@@ -89,16 +89,22 @@ function Along({ plan, heat, label, laid, ...size }: ViewProps) {
 const BESIDE = 4;
 
 function Above({ plan, heat, joints, label, laid, ...size }: ViewProps & { readonly joints: readonly PlannedJoint[] }) {
+  const { settings } = plan.drawing;
   const mounts = [...new Set(joints.map(({ mount }) => mount))].filter((id) => id !== null);
-  const own = mounts.length > 0 ? mounts : Object.keys(plan.drawing.settings).slice(0, 1);
+  const own = mounts.length > 0 ? mounts : Object.keys(settings).slice(0, 1);
+  const groups = onOneBlock(plan, heat, own);
   const isBailThere = heat.flame.some(({ part }) => plan.parts.some(({ id, mount }) => id === part && mount === null));
   const bail = isBailThere ? bailIn(plan)?.drawn : undefined;
-  const views = own.map((id) => ({
-    ...{ id, shown: shownIn(plan, heat, id), drawing: plan.drawing.settings[id]! },
-    hang: bail?.hangs.find(({ mount }) => mount === id),
+  const views = groups.map((ids) => ({
+    ids,
+    all: ids.map((id) => ({ id, shown: shownIn(plan, heat, id), drawing: settings[id]! })),
+    hang: bail?.hangs.find(({ mount }) => ids.includes(mount)),
   }));
-  const boxes = views.map(({ drawing, shown, hang }) =>
-    boxRound([boxAbove(drawing, shown), ...(bail && hang ? hang.eyes.map((eye) => boxHung(eye, bail)) : [])]),
+  const boxes = views.map(({ all, hang }) =>
+    boxRound([
+      ...all.map(({ drawing, shown }) => boxAbove(drawing, shown)),
+      ...(bail && hang ? hang.eyes.map((eye) => boxHung(eye, bail)) : []),
+    ]),
   );
   const { moves, box } = sideBySide(boxes, BESIDE);
   return (
@@ -107,12 +113,14 @@ function Above({ plan, heat, joints, label, laid, ...size }: ViewProps & { reado
       box={box}
       label={label}
       shapes={() =>
-        views.map(({ id, shown, drawing, hang }, i) => (
-          <g key={id} transform={`translate(${moves[i]!} 0)`}>
+        views.map(({ ids, all, hang }, i) => (
+          <g key={ids[0]} transform={`translate(${moves[i]!} 0)`}>
             {bail && hang && <HungShapes hang={hang} drawn={bail} />}
-            <SettingAbove drawing={drawing} shown={shown} fill="stone" />
+            {all.map(({ id, shown, drawing }) => (
+              <SettingAbove key={id} drawing={drawing} shown={shown} fill="stone" />
+            ))}
             {laid.map(({ places, side }, n) =>
-              joints[n]!.mount === id || joints[n]!.mount === null ? (
+              joints[n]!.mount === null || ids.includes(joints[n]!.mount) ? (
                 <Pallions key={n} places={places.filter(({ view }) => view === "above")} side={side} />
               ) : null,
             )}
@@ -121,6 +129,18 @@ function Above({ plan, heat, joints, label, laid, ...size }: ViewProps & { reado
       }
     />
   );
+}
+
+/** Settings as they lie on the block: those whose plate is heated with it, the one that has the plate first; any other by itself. */
+function onOneBlock(plan: Plan, { flame }: PlannedHeat, mounts: readonly string[]): string[][] {
+  const { settings } = plan.drawing;
+  const isHeated = (id: string) => flame.some(({ part }) => plan.parts.some((each) => each.id === part && each.mount === id));
+  const plates = new Set(flame.map(({ part }) => part));
+  const hosts = mounts.map((id) => (plates.has(settings[id]!.plan.back.plate ?? "") ? settings[id]!.host : id));
+  return [...new Set(hosts)].map((host) => [
+    host,
+    ...sharersOf(settings, host).flatMap(([id]) => (isHeated(id) && plates.has(settings[host]!.plan.back.plate ?? "") ? [id] : [])),
+  ]);
 }
 
 /** Whether a step is done before a heat; one that the piece has not counts as done. */

@@ -1,7 +1,7 @@
 import { type Box } from "@/core/geometry/curve";
 import { type Plan, bailIn, hoopIn } from "@/core/piece/plan";
 import { type ReactNode } from "react";
-import { SettingAbove, boxAbove } from "./Above";
+import { SettingAbove, SharersAbove, boxAbove } from "./Above";
 import { HoopAlong, boxAlong } from "./Along";
 import { Frame, type Pixels, sideBySide } from "./Frame";
 import { EarWireFront, HungShapes, reachOf, turnOf } from "./Hung";
@@ -59,26 +59,33 @@ interface Hanging {
 function hangingOf(plan: Plan, fill: string): Hanging[] {
   const { settings } = plan.drawing;
   const drawn = bailIn(plan)?.drawn;
-  return Object.entries(settings).map(([id, drawing]): Hanging => {
-    const { back, layers, plateEdge } = drawing.plan;
-    const shown = { plate: back.plate !== null, wall: true, stone: true, layers: layers.map(({ part }) => part) };
-    const setting = <SettingAbove drawing={drawing} shown={shown} fill={fill} />;
-    const hang = drawn?.hangs.find(({ mount }) => mount === id);
-    if (!drawn || !hang) return { id, box: boxAbove(drawing, shown), shapes: setting };
-    const { left, right, up, down } = reachOf(plateEdge, hang, drawn);
-    const [x, y] = hang.eyes[0]!.pivot;
-    return {
-      id,
-      box: { left: -left, right, low: -down, high: up },
-      shapes: (
+  return Object.entries(settings)
+    .filter(([id, { host }]) => host === id)
+    .map(([id, drawing]): Hanging => {
+      const { back, layers, plateEdge } = drawing.plan;
+      const shown = { plate: back.plate !== null, wall: true, stone: true, layers: layers.map(({ part }) => part) };
+      const setting = (
         <>
-          {drawn.earWire && <EarWireFront wire={drawn.earWire} />}
-          <g transform={`rotate(${turnOf(hang)}) translate(${-x} ${-y})`}>
-            <HungShapes hang={hang} drawn={drawn} />
-            {setting}
-          </g>
+          <SettingAbove drawing={drawing} shown={shown} fill={fill} />
+          <SharersAbove settings={settings} host={id} fill={fill} />
         </>
-      ),
-    };
-  });
+      );
+      const hang = drawn?.hangs.find(({ mount }) => mount === id);
+      if (!drawn || !hang) return { id, box: boxAbove(drawing, shown), shapes: setting };
+      const { left, right, up, down } = reachOf(plateEdge, hang, drawn);
+      const [x, y] = hang.eyes[0]!.pivot;
+      return {
+        id,
+        box: { left: -left, right, low: -down, high: up },
+        shapes: (
+          <>
+            {drawn.earWire && <EarWireFront wire={drawn.earWire} />}
+            <g transform={`rotate(${turnOf(hang)}) translate(${-x} ${-y})`}>
+              <HungShapes hang={hang} drawn={drawn} />
+              {setting}
+            </g>
+          </>
+        ),
+      };
+    });
 }

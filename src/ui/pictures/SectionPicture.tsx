@@ -25,7 +25,7 @@ export function SectionPicture({ drawing: { section }, stone, label, measure, ..
     <Frame
       {...size}
       label={label}
-      box={{ left: -half, right: half * (measure ? 1 + 3 * BESIDE : 1), low: -plate.thickness, high }}
+      box={{ left: -half, right: half * (measure ? 1 + 3 * BESIDE : 1), low: -plate.rises, high }}
       shapes={({ perMm }) => <UprightSection section={section} perMm={perMm} stone={stone} />}
       words={({ px }) =>
         measure && (

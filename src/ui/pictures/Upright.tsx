@@ -1,6 +1,7 @@
 import { type Point } from "@/core/geometry/outline";
 import { type SettingDrawing } from "@/core/mount/drawing";
 import { Shape } from "../Drawing";
+import { plateShape, topAt } from "../plate-shape";
 import { SettingSection } from "../SectionView";
 
 interface Props {
@@ -8,24 +9,29 @@ interface Props {
   readonly perMm: number;
   /** The fill of its stone; null where that is not in it. */
   readonly stone: string | null;
+  /** Whether its plate is drawn with another setting. */
+  readonly isOnAnother?: boolean;
 }
 
 /** A setting cut through before its edge is pushed over, in mm from the middle of its plate's top. */
-export function UprightSection({ section, perMm, stone }: Props) {
+export function UprightSection({ section, perMm, stone, isOnAnother = false }: Props) {
   const { plate, wall, shelf } = section;
   if (stone !== null) {
     return (
       <>
-        <SettingSection section={{ ...section, folded: FOOT }} scale={{ perMm, times: 1 }} fill={`url(#${stone})`} />
-        <Walls wall={wall} />
+        <SettingSection
+          section={{ ...section, folded: FOOT }}
+          scale={{ perMm, times: 1 }}
+          fill={`url(#${stone})`}
+          isOnAnother={isOnAnother}
+        />
+        <Walls wall={wall} plate={plate} />
       </>
     );
   }
   return (
     <>
-      {plate.thickness > 0 && (
-        <Shape points={box(-plate.half, plate.half, -plate.thickness, 0)} fill="url(#metal)" stroke="var(--color-metal-edge)" />
-      )}
+      {plate.thickness > 0 && !isOnAnother && <Shape points={plateShape(plate)} fill="url(#metal)" stroke="var(--color-metal-edge)" />}
       {shelf !== null &&
         [1, -1].map((side) => (
           <Shape
@@ -35,7 +41,7 @@ export function UprightSection({ section, perMm, stone }: Props) {
             stroke="var(--color-metal-edge)"
           />
         ))}
-      <Walls wall={wall} />
+      <Walls wall={wall} plate={plate} />
     </>
   );
 }
@@ -43,11 +49,11 @@ export function UprightSection({ section, perMm, stone }: Props) {
 /** Nothing of a pushed edge but its foot. */
 const FOOT: readonly Point[] = [[0, 0]];
 
-function Walls({ wall }: Pick<SettingDrawing["section"], "wall">) {
+function Walls({ wall, plate }: Pick<SettingDrawing["section"], "wall" | "plate">) {
   return [1, -1].map((side) => (
     <Shape
       key={side}
-      points={box(side * wall.inside, side * wall.outside, 0, wall.height)}
+      points={box(side * wall.inside, side * wall.outside, topAt(plate, wall.outside), wall.height)}
       fill="var(--color-metal)"
       stroke="var(--color-metal-edge)"
     />

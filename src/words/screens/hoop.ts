@@ -12,6 +12,7 @@ export const hoopDrawingText = {
 };
 
 export const hoopStageText = {
+  beforeItIsBent: "worked in before it is bent",
   paperStrip: "paper strip, end to end",
   cutBlank: "Cut blank",
   cut: (cut: string) => `cut ${cut}`,

@@ -50,7 +50,32 @@ export const plateDrawingText = {
   thePlateInPlanAnd: "The plate in plan and section",
 };
 
+export const ownPlateText = {
+  shape: "Outline",
+  points: (count: number) => `${count} points, from its file`,
+  workedInWhileFlat: "worked in while it is flat",
+  domedBy: "Domed by",
+  roundPlatesOnly: "the rise; round plates only",
+};
+
+export const stonesOnPlateText = {
+  placeOf: (stone: string) => `Place of ${stone} on the plate`,
+  turnOf: (stone: string) => `Turn of ${stone} on the plate`,
+  rightAndUp: (right: string, up: string) => `${right} mm right, ${up} mm up`,
+  degrees: (turn: number) => `${turn} degrees`,
+  theStoneOnThePlate: "The stone on the plate",
+  right: "right",
+  up: "up",
+  turned: "turned",
+  stonesOnThisPlate: "Stones on this plate",
+  takeOff: (stone: string) => `Take ${stone} off the plate`,
+  addAStone: "Add a stone on this plate",
+};
+
 export const plateMeasuresText = {
+  own: "Own",
+  anyOutlineTheStoneAnywhere: "an outline of its own, the stone anywhere on it",
+  onTheSharedPlate: "On the plate it shares",
   by: "by",
   filedBackToTheBezel: "filed back to the bezel",
   aPlainBorderAllRound: "a plain border all round",

@@ -1,4 +1,4 @@
-import { type Outline, type Point } from "../../geometry/outline";
+import { type Loop, type Outline, type Point } from "../../geometry/outline";
 import { type Rim } from "../../geometry/rim";
 import { type Contribution } from "../../joint/contribution";
 import { type Tie } from "../../joint/joint";
@@ -8,8 +8,11 @@ import { type Sourced } from "../../measure/figure";
 import { type LaidLayer } from "../layers/layer";
 import { type WallLosses } from "../wall";
 
-/** What closes a setting from below: a plate, a cup's own base, a ledge that the stone stands on, or nothing but the floor of its tube. */
-export type BackKind = "plate" | "own" | "open" | "none";
+/**
+ * What closes a setting from below: a plate as wide as what stands on it, one of its own outline, another setting's, a cup's own base, a ledge that
+ * the stone stands on, or nothing but the floor of its tube.
+ */
+export type BackKind = "plate" | "own" | "shared" | "base" | "open" | "none";
 
 /** A ring of wire inside the wall: how far it reaches in, and how high it stands (mm). */
 export interface Ledge {
@@ -39,7 +42,13 @@ export interface Back {
   readonly border: Sourced<number>;
   readonly sawMargin: Sourced<number>;
   /** As the maker asked for it. */
-  readonly style: "flush" | "border" | "open" | "none";
+  readonly style: "flush" | "border" | "open" | "own" | "shared" | "none";
+  /** The outline of a plate of its own. */
+  readonly own: Outline | null;
+  /** mm that it is domed by; 0 flat. */
+  readonly rise: number;
+  /** What is worked into it. */
+  readonly texture: string | null;
   /** Whether its edge follows what lies on it, or is even all round. */
   readonly edge: "follows" | "even";
   readonly ledge: Ledge | null;
@@ -61,6 +70,23 @@ export interface StandingWall {
   readonly joints: readonly string[];
 }
 
+/** A plate as those are told of it that stand on it beside the setting whose it is. */
+export interface SharedPlate {
+  readonly mount: string;
+  readonly part: string;
+  readonly metal: Metal;
+  readonly thickness: number;
+  /** Its finished edge, and so much further out. */
+  readonly edge: (by: number) => Loop;
+  readonly sawMargin: number;
+  readonly sphere: number | null;
+  readonly rise: number;
+  /** How it is made ready for what stands on it. */
+  readonly before: readonly Step[];
+  /** What is worked on it once all that lies on it has been joined. */
+  readonly finishing: readonly Step[];
+}
+
 /** Where a carrier lies across a back: a band through its middle, so wide to each side, along a direction in radians from the outline's length. */
 export interface Band {
   readonly half: number;
@@ -70,6 +96,10 @@ export interface Band {
 export interface BackAsked {
   readonly mount: string;
   readonly outline: Outline;
+  /** Radians that the stone is turned by in its plane. */
+  readonly turn: number;
+  /** The plate that it shares; null where its back is its own. */
+  readonly on: SharedPlate | null;
   readonly wall: StandingWall;
   readonly layers: readonly LaidLayer[];
   readonly back: Back;
@@ -107,6 +137,11 @@ export interface BackPlan extends Contribution {
   readonly base: number;
   /** What the stone stands on: how far inside the outline it reaches, and how high; null where it stands on the back. */
   readonly ledge: { readonly reach: number; readonly height: number } | null;
+  /** What others can stand on; null where they cannot. */
+  readonly plate: SharedPlate | null;
+  /** Radius of the sphere that its foot is filed to, and how far that rises over the plate's edge (mm); null where it stands on what is flat. */
+  readonly sphere: number | null;
+  readonly rise: number;
   readonly drawn: BackDrawing;
 }
 

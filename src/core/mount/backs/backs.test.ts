@@ -12,7 +12,7 @@ const FIT = 0.05;
 const ledge = { width: 0.8, height: 0.7, metal: "sterling" } as const;
 const backed = (plate: Partial<PlateEntry>, wall: Partial<Mount["wall"]> = {}): Piece => {
   const { lift: _lift, ...own } = oval.wall;
-  return { ...tern, mounts: [{ ...oval, wall: { ...own, ...wall }, plate: { ...oval.plate, ...plate } }] };
+  return { ...tern, mounts: [{ ...oval, wall: { ...own, ...wall }, plate: { ...oval.plate!, ...plate } }] };
 };
 const planOf = (piece: Piece) => planPiece(piece, SHIPPED_BENCH);
 const codes = (piece: Piece) =>
@@ -138,14 +138,14 @@ test("a tube that keeps a floor needs no plate: it is mounted by its wall, and a
     mounts: [{ ...tube(0).mounts[0]!, wall: { source: "cup", metal: "copper", thickness: 0.4, cup: { length: 7, thickness: 0.4 } } }],
   };
   expect(told(cup)).toEqual([]);
-  expect(planOf(cup).settled.mounts.m1!.back).toMatchObject({ kind: "own", thickness: 0.4, metal: "copper" });
+  expect(planOf(cup).settled.mounts.m1!.back).toMatchObject({ kind: "base", thickness: 0.4, metal: "copper" });
 });
 
 test("a stamp or a drain that has no room beside the hoop starts where it has most", () => {
   const narrow = { ...oval, stone: { ...oval.stone, outline: { shape: "oval", length: 9, width: 12 } } } as Mount;
   const plan = planOf({
     ...tern,
-    mounts: [{ ...narrow, plate: { ...narrow.plate, stamp: { width: 1.5, height: 4 }, drain: { diameter: 1 } } }],
+    mounts: [{ ...narrow, plate: { ...narrow.plate!, stamp: { width: 1.5, height: 4 }, drain: { diameter: 1 } } }],
   });
   const { stamp, drain } = plan.drawing.settings.m1!.plan.back;
   expect(stamp!.clear).toBeGreaterThanOrEqual(0);

@@ -18,6 +18,9 @@ export const none: BackType = {
       base: 0,
       finishing: [],
       ledge: null,
+      plate: null,
+      sphere: null,
+      rise: 0,
       drawn: NO_PLATE,
     };
   },

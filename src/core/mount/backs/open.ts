@@ -60,6 +60,9 @@ export const open: BackType = {
       base: 0,
       finishing: [],
       ledge: { reach: ledge.width - wall.fit.value, height: ledge.height },
+      plate: null,
+      sphere: null,
+      rise: 0,
       drawn: NO_PLATE,
     };
   },

@@ -1,26 +1,36 @@
-import { NOTHING } from "../../joint/contribution";
-import { type BackType, NO_PLATE } from "./back";
-import { laidLengthwise, sizesOf } from "./sized";
+import { outward } from "../../geometry/outline";
+import { rimOn } from "../../geometry/rim";
+import { type Sourced, single, sum, term } from "../../measure/figure";
+import { massOf } from "../../metal/metals";
+import { type BackAsked, type BackType } from "./back";
+import { domedSizes } from "./domed";
+import { overEdge } from "./on-plate";
+import { planPlate } from "./plate";
+import { type Sizes } from "./sized";
 
-/** A cup's own base: one with the wall, so that it adds to its mass and has no joint of its own. Ornament round it lies outside it. */
+/** A plate of any outline, which the stone lies somewhere on. */
 export const own: BackType = {
   plan: (asked) => {
-    const { mount, wall, back } = asked;
-    const { rim, length, width, area, mass } = sizesOf({ ...asked, layers: [] });
-    const key = (name: string) => `${mount}.plate.${name}`;
-    return {
-      ...NOTHING,
-      rim,
-      sawLine: rim,
-      laid: { [`${mount}.plate`]: laidLengthwise(asked.outline, rim, 0) },
-      figures: { [key("length")]: length, [key("width")]: width, [key("area")]: area, [key("mass")]: mass },
-      parts: [{ id: wall.part, kind: "wall", mount, metal: back.metal, mass: mass.value, thickness: wall.thickness.value }],
-      tie: { part: wall.part, after: wall.joints },
-      thickness: back.thickness,
-      base: back.thickness,
-      finishing: [],
-      ledge: null,
-      drawn: NO_PLATE,
-    };
+    const sizes = domedSizes(ownSizes(asked), asked);
+    return planPlate(asked, sizes, overEdge(asked, sizes.rim.loop));
   },
 };
+
+/** All of it from the plate's own outline. @throws for a back that has none. */
+function ownSizes({ outline, back }: BackAsked): Sizes {
+  const { own: plate } = back;
+  if (!plate) throw new RangeError("a plate of its own without an outline");
+  const across = (direction: number, saw?: Sourced<number>) =>
+    sum("mm", [term("plate", plate.extent(direction), "piece"), ...(saw ? [term("saw", 2 * saw.value, saw.from)] : [])]);
+  const [length, width] = [0, Math.PI / 2] as const;
+  return {
+    rim: rimOn(outline, (by) => outward(plate, by)),
+    length: across(length),
+    width: across(width),
+    area: sum("mm2", [term("plate", plate.area, "piece", "area")]),
+    mass: single("g", massOf(back.metal, plate.area * back.thickness), "density"),
+    sphere: null,
+    flatBy: 0,
+    blank: (saw) => ({ length: across(length, saw), width: across(width, saw) }),
+  };
+}

@@ -31,6 +31,9 @@ export interface Sizes {
   readonly width: Figure;
   readonly area: Figure;
   readonly mass: Figure;
+  /** Of a domed plate the sphere's radius, and how much further out the flat disc's edge lies than the rim (mm). */
+  readonly sphere: number | null;
+  readonly flatBy: number;
   /** The same sizes with so much more outside the edge. */
   readonly blank: (saw: Sourced<number>) => { readonly length: Figure; readonly width: Figure };
 }
@@ -57,6 +60,8 @@ export function sizesOf({ outline, wall, layers, back }: BackAsked): Sizes {
     width: across(ACROSS, []),
     area,
     mass: single("g", massOf(back.metal, area.value * back.thickness), "density"),
+    sphere: null,
+    flatBy: 0,
     blank: (saw) => ({
       length: across(LENGTHWISE, [{ label: "saw", width: saw }]),
       width: across(ACROSS, [{ label: "saw", width: saw }]),
