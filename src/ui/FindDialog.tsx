@@ -1,6 +1,8 @@
 "use client";
 
 import { METALS } from "@/core/metal/metals";
+import { type QuickSum } from "@/core/sums/sum";
+import { readSum } from "@/core/sums/sums";
 import { useFocusReturn } from "./focus-return";
 import { Command } from "cmdk";
 import { Dialog } from "radix-ui";
@@ -9,12 +11,16 @@ import { useMemo, useState } from "react";
 import { type Piece } from "@/core/piece/piece";
 import { SHAPE_NAMES, SYSTEM_NAMES } from "@/words/names";
 import { type Findable } from "./Find";
-import { useTrayState } from "./tray";
+import { useSumActions } from "./sum-actions";
+import { useTrayState, useUnits } from "./tray";
+import { sayQuickSum, sumHelp } from "@/words/quick-sums";
 import { findDialogText } from "@/words/ui";
 
 /** More than anyone reads; typing narrows them. */
 const MOST_PIECES = 60;
 
+const GROUP =
+  "[&_[cmdk-group-heading]]:px-2.5 [&_[cmdk-group-heading]]:py-1 [&_[cmdk-group-heading]]:text-xs [&_[cmdk-group-heading]]:font-strong [&_[cmdk-group-heading]]:text-soft";
 const ITEM = "flex cursor-pointer items-baseline gap-3 rounded-sm px-2.5 py-1.5 text-sm data-[selected=true]:bg-accent-wash";
 
 interface Props {
@@ -31,6 +37,10 @@ export function FindDialog({ commands, onClose }: Props) {
     () => pieces.filter(({ deleted, piece }) => deleted === null && match(pieceWords(piece), search) > 0).slice(0, MOST_PIECES),
     [pieces, search],
   );
+  const bench = useTrayState((state) => state.bench);
+  const units = useUnits();
+  const sums = useSumActions();
+  const read = useMemo(() => (search.trim() === "" ? null : readSum(search, units.length, bench)), [search, units, bench]);
   const giveBack = useFocusReturn();
   const run = (go: () => void) => {
     onClose();
@@ -54,7 +64,14 @@ export function FindDialog({ commands, onClose }: Props) {
               className="w-full border-b border-line bg-transparent px-4 py-3 text-base outline-none"
             />
             <Command.List className="max-h-[52vh] overflow-y-auto p-2">
-              <Command.Empty className="px-2.5 py-3 text-soft">{findDialogText.nothingByThatName}</Command.Empty>
+              {!read?.ok && (
+                <Command.Empty className="px-2.5 py-3 text-soft">
+                  {findDialogText.nothingByThatName} {read && sumHelp(read.began)}
+                </Command.Empty>
+              )}
+              {read?.ok && (
+                <SumItems sum={read.sum} onCopy={(text) => run(() => sums.copy(text))} onBegin={() => run(() => sums.begin(read.sum))} />
+              )}
               {([findDialogText.stages, findDialogText.figures, findDialogText.words] as const).map((group) => (
                 <FindGroup key={group} name={group} items={commands.filter((each) => each.group === group)} onRun={run} />
               ))}
@@ -74,6 +91,38 @@ export function FindDialog({ commands, onClose }: Props) {
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>
+  );
+}
+
+interface SumProps {
+  readonly sum: QuickSum;
+  readonly onCopy: (text: string) => void;
+  readonly onBegin: () => void;
+}
+
+/** What a typed sum comes to, whatever else is found: its answer is copied, or a piece begun from it. */
+function SumItems({ sum, onCopy, onBegin }: SumProps) {
+  const units = useUnits();
+  const { title, answers, sum: why, sizes, assumed, begin } = sayQuickSum(sum, units);
+  const chief = answers[0]!;
+  return (
+    <Command.Group forceMount heading={findDialogText.sum} className={GROUP}>
+      <Command.Item forceMount value="sum answer" onSelect={() => onCopy(chief.text)} className={`${ITEM} flex-wrap`}>
+        <span className="text-soft">
+          {title}: {chief.name}
+        </span>
+        <b className="text-lg font-strong">{chief.text}</b>
+        <span className="ml-auto text-xs text-soft">{findDialogText.enterCopies}</span>
+        <span className="narrow w-full text-xs text-soft">
+          {[why, ...answers.slice(1).map(({ name, text }) => `${name} ${text}`), sizes, assumed].filter(Boolean).join("; ")}
+        </span>
+      </Command.Item>
+      {begin && (
+        <Command.Item forceMount value="sum begin" onSelect={onBegin} className={ITEM}>
+          {begin}
+        </Command.Item>
+      )}
+    </Command.Group>
   );
 }
 
@@ -108,10 +157,7 @@ interface GroupProps {
 function FindGroup({ name, items, onRun }: GroupProps) {
   if (items.length === 0) return null;
   return (
-    <Command.Group
-      heading={name}
-      className="[&_[cmdk-group-heading]]:px-2.5 [&_[cmdk-group-heading]]:py-1 [&_[cmdk-group-heading]]:text-xs [&_[cmdk-group-heading]]:font-strong [&_[cmdk-group-heading]]:text-soft"
-    >
+    <Command.Group heading={name} className={GROUP}>
       {items.map(({ name: text, detail, words, go }, i) => (
         <Command.Item
           key={`${text}${i}`}

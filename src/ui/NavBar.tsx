@@ -11,6 +11,7 @@ const PLACES = [
   { href: "/", name: commonText.pieces },
   { href: "/day", name: navBarText.day },
   { href: "/ledger", name: navBarText.ledger },
+  { href: "/sums", name: navBarText.sums },
   { href: "/my-bench", name: commonText.myBench },
 ] as const;
 

@@ -49,7 +49,7 @@ const BACKS: Readonly<Record<BackKind, (told: BackSource) => SaidBack>> = {
       label: "Plate",
       stem: `${sawn} × ${thick}, its own outline${rise}`,
       short: `${bare(`${id}.plate.length`)} long`,
-      cell: [sawn, `its own outline${rise}`],
+      cell: [sawn, back.rise > 0 ? `own${rise}` : "own outline"],
       card: `blank ${bare(`${id}.plate.blankLength`)} × ${bare(`${id}.plate.blankWidth`)} × ${thick} ${lengthUnit(units)}, ${METALS[back.metal].name}; sawn to ${sawn} ${lengthUnit(units)}, its own outline${rise}, ${bare(`${id}.plate.mass`)} g${texturedWith(told)}`,
       rests: `${id}.plate`,
       cut: null,

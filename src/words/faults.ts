@@ -15,6 +15,7 @@ function limit(v: Fault["values"], places: number): string {
 const EXPECTED: Readonly<Record<FaultCode, (v: Fault["values"], places: number) => string>> = {
   "not-json": () => "is not JSON",
   "codes-damaged": () => "cannot be put together from these codes: show them again and read each once more",
+  "not-a-sum": (v) => String(v.help),
   "not-a-row": () => "is not a make as the table's heads say it",
   "not-utf8": (v) => `is not UTF-8: the byte at ${v.byte} belongs to no character`,
   "not-finite": () => "must be a number that is finite",

@@ -45,7 +45,13 @@ export const faultListText = {
   andMore: (count: number) => `and ${count} more`,
 };
 
+export const sumActionsText = {
+  copied: (text: string) => `Copied: ${text}`,
+  notCopied: (text: string) => `This browser lets nothing be copied here. The answer is ${text}.`,
+};
+
 export const findText = {
+  sums: "Sums, by fields",
   find: "Find",
   whatItMeans: "what it means",
   openAFile: "Open a file",
@@ -56,8 +62,10 @@ export const findText = {
 
 export const findDialogText = {
   find: "Find",
-  aPieceItsStoneOr: "A piece, its stone or size, a stage, a figure, a word, a command",
+  aPieceItsStoneOr: "A piece, a stage, a figure, a word, a command; or a sum, such as US 7 x 1.6",
   nothingByThatName: "Nothing by that name.",
+  sum: "Sum",
+  enterCopies: "Enter copies it",
   stages: "Stages",
   figures: "Figures",
   words: "Words",
@@ -75,6 +83,7 @@ export const keysListText = {
 export const navBarText = {
   day: "Day",
   ledger: "Ledger",
+  sums: "Sums",
   hoop: "Hoop",
   places: "Places",
 };

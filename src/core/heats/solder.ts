@@ -82,7 +82,12 @@ function leastPieces({ kind, stretches }: Joint): number {
 function inRows(count: number, side: number, length: number): Pick<Pallions, "rows" | "spacing"> {
   if (count === 1) return { rows: 1, spacing: null };
   const rows = Math.min(count, Math.max(1, Math.ceil((CLEAR_OF_NEXT * count * side) / length)));
-  return { rows, spacing: (length * rows) / count };
+  return { rows, spacing: spacingOf(length, count, rows) };
+}
+
+/** From one piece to the next along a length, in so many rows (mm). */
+export function spacingOf(length: number, count: number, rows: number): number {
+  return (length * rows) / count;
 }
 
 function fromWire(joint: Joint, thickness: number): Pallions {

@@ -12,6 +12,7 @@ export interface Fault {
 export type FaultCode =
   | "not-json"
   | "codes-damaged"
+  | "not-a-sum"
   | "only-of-own"
   | "own-outline-missing"
   | "dome-not-round"

@@ -20,12 +20,17 @@ export function twistOf({ width, from }: Pick<Layer, "width" | "from">): { reado
   return { wire, turns: asked.turns === undefined ? USUAL_TURNS / wire : asked.turns / 10 };
 }
 
+/** How long each of two wires is for so much of a twist: L sqrt(1 + (pi d n)^2), n turns a mm. */
+export function lengthOfTwist(length: number, wire: number, turns: number): number {
+  return length * Math.hypot(1, Math.PI * wire * turns);
+}
+
 /** Two wires twisted: each is longer than the twist by sqrt(1 + (pi d n)^2). */
 export const twist: LayerKind = {
   plan: (asked) => {
     const { mount, layer } = asked;
     const { wire, turns } = twistOf(layer);
-    const longer = Math.hypot(1, Math.PI * wire * turns);
+    const longer = lengthOfTwist(1, wire, turns);
     const section = (Math.PI * wire * wire) / 4;
     const id = layerKey(mount, layer.id);
     const off = layer.width - 2 * wire;

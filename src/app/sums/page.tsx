@@ -1,0 +1,5 @@
+import { SumsScreen } from "@/screens/sums/SumsScreen";
+
+export default function Page() {
+  return <SumsScreen />;
+}
