@@ -4,7 +4,7 @@ import { type Page, expect } from "./a-test";
 /** The Tern ring at the bench. */
 export const TERN = "/pieces/tern-ring/bench";
 /** A page of each kind. */
-export const ROUTES = ["/", "/ledger", "/my-bench", "/day", "/cards", "/pieces/tern-ring/wall", "/pieces/tern-ring/making", TERN];
+export const ROUTES = ["/", "/sums", "/ledger", "/my-bench", "/day", "/cards", "/pieces/tern-ring/wall", "/pieces/tern-ring/making", TERN];
 /** Presses nearer than this count as one (ms). */
 export const ONE_PRESS = 100;
 

@@ -11,12 +11,18 @@ const PLACES = {
     "/",
     "/my-bench",
     "/ledger",
+    "/sums",
     "/cards?pieces=tern-ring",
     "/cards?pieces=tern-ring&as=class",
     "/cards?pieces=tern-ring&as=labels",
     EMPTY,
   ],
-  "a piece's stages": [...STAGES.slice(0, 5).map(stage), "/pieces/curlew-ring/hoop", "/pieces/kelp-ring/hoop"],
+  "a piece's stages": [
+    ...STAGES.slice(0, 5).map(stage),
+    "/pieces/curlew-ring/hoop",
+    "/pieces/kelp-ring/hoop",
+    "/pieces/whimbrel-ring/plate",
+  ],
   "its making, its card and the bench": STAGES.slice(5).map(stage),
 };
 

@@ -67,6 +67,7 @@ test("once visited, all works without the server: a cold start, stages never see
     ["/ledger", "What your hands take off"],
     ["/my-bench", "Solder shelf"],
     ["/day", "Print the day"],
+    ["/sums", "Strip round a stone"],
     ["/cards?pieces=knot-ring", "Cut first:"],
   ] as const) {
     await cold.goto(server.address + path);

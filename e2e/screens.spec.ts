@@ -8,12 +8,13 @@ const PLACES = {
     "/",
     "/my-bench",
     "/ledger",
+    "/sums",
     "/cards?pieces=tern-ring",
     "/cards?pieces=tern-ring&as=class",
     "/cards?pieces=tern-ring&as=labels",
     EMPTY,
   ],
-  "stage of a size": whelk("stone", "wall", "plate", "hoop"),
+  "stage of a size": [...whelk("stone", "wall", "plate", "hoop"), "/pieces/whimbrel-ring/plate", "/pieces/sanderling-pendant/bail"],
   "stage of the making": whelk("heats", "making", "card", "bench"),
 };
 

@@ -94,7 +94,9 @@ test("what is cut next is cut by the figure used now and by the maker's own, and
   const bench = withMine({ ...SHIPPED_BENCH, allowances: [{ kind: "hoop.length", method: "saw", value: 9 }] }, hoops);
   expect(bench.allowances).toEqual([
     { kind: "hoop.length", method: "file", value: hoops.estimate, spread: hoops.spread, count: hoops.kept.length },
+    { kind: "hoop.length", method: "saw", value: 9 },
   ]);
+  expect(withMine(bench, hoops).allowances).toEqual(bench.allowances);
   expect(nextCut([], SHIPPED_BENCH, hoops)).toBeNull();
 });
 

@@ -31,6 +31,8 @@ export const PIECE_FIELDS: Readonly<Record<string, PieceField>> = {
   "/name": { label: "Name" },
   "/kind": { label: "Kind of piece" },
   "/copies": { label: "Copies" },
+  "/count": { label: "How many to make next" },
+  "/methods": { label: "Whose own loss counts" },
   "/notes": { label: "Notes" },
   "/benchUsed": { label: "The bench it came with" },
   "/mounts/place/along": { label: "Place along the hoop", unit: "mm" },

@@ -130,6 +130,11 @@ export const openedDialogText = {
   useAsMyBench: (name: string) => `Use ${name} as my bench`,
 };
 
+export const ownMethodText = {
+  yourOwnBy: "Your own, by",
+  noMethodSaid: "no method said",
+};
+
 export const papersText = {
   letter: "Letter",
   paper: "Paper",

@@ -35,20 +35,6 @@ function moveOf({ at: [dx, dy], turn: degrees }: Placement): Move {
   };
 }
 
-/** A point of a plane of its own, as it lies in the plane that it is placed in. */
-export function pointPlaced(point: Point, placement: Placement): Point {
-  return moveOf(placement).point(point);
-}
-
-/** The other way round: a point of the plane, as it lies for what is placed in it. */
-export function pointUnplaced(point: Point, placement: Placement): Point {
-  return moveOf(placement).back(point);
-}
-
-export function curvePlaced(curve: Curve, placement: Placement): Curve {
-  return curveMoved(curve, moveOf(placement));
-}
-
 function curveMoved({ from, strokes }: Curve, { point, turn }: Move): Curve {
   return {
     from: point(from),

@@ -105,7 +105,7 @@ function mountCalled(id: string, size: fc.Arbitrary<number>): fc.Arbitrary<Mount
     .map(({ rest: { ledge, ...rest }, own, rise, ...fixed }) => {
       if (ledge) return { ...fixed, ...rest, ledge, style: "open" as const };
       if (!own) return { ...fixed, ...rest };
-      const domed = own.outline.shape === "round" && rise !== null && { domed: { rise: (rise * own.outline.diameter) / 2 } };
+      const domed = own.outline.shape === "round" && rise !== null && { domed: { rise: (0.99 * rise * own.outline.diameter) / 2 } };
       return { ...fixed, ...rest, ...domed, ...own.rest, style: "own" as const, outline: own.outline };
     });
   const place = partly({ along: fc.double({ min: -10, max: 10, noNaN: true }), turn: fc.double({ min: -90, max: 90, noNaN: true }) });

@@ -150,7 +150,7 @@ function domeFaults(mount: Mount, plate: PlateEntry, rise: number, path: string,
   if (shape?.shape !== "round" || !isAllRound) return [fault(path, "dome-not-round", { got: shape?.shape ?? plate.style })];
   if (shapeFaults(mount.stone.outline).length > 0) return [];
   const most = rimRadius(mount, plate, shape.diameter, bench);
-  return rise > most ? [fault(`${path}/rise`, "above-limit", { limit: most, got: rise })] : [];
+  return rise >= most ? [fault(`${path}/rise`, "above-limit", { limit: most, got: rise })] : [];
 }
 
 /** Radius of a round plate's edge (mm). */

@@ -54,3 +54,23 @@ test("after nine makes a maker's own figure halves the error of the size at leas
   expect(shipped).toBeGreaterThan(0.2);
   expect(mine / shipped).toBeLessThan(0.5);
 });
+
+test("of several of a kind the one counts whose method the piece names, else the first; a method that the bench has not is told", () => {
+  const bench = on(
+    { kind: "hoop.length", method: "saw", value: 1.3 },
+    { kind: "hoop.length", method: "file", value: 1.1 },
+    { kind: "wall.length", method: "scribe", value: 0.5 },
+  );
+  const cut = (methods?: Piece["methods"]) => {
+    const { figures, findings } = sizePiece({ ...tern, ...(methods && { methods }) }, bench).contribution;
+    const lost = figures["hoop.cutLength"]!.value - figures["hoop.netLength"]!.value;
+    return {
+      lost: Number(lost.toFixed(9)),
+      told: findings.filter(({ code }) => code === "loss.no-such-method").map(({ values }) => values),
+    };
+  };
+  expect(cut()).toEqual({ lost: 1.3, told: [] });
+  expect(cut({ "hoop.length": "file" })).toEqual({ lost: 1.1, told: [] });
+  expect(cut({ "wall.length": "scribe" })).toEqual({ lost: 1.3, told: [] });
+  expect(cut({ "hoop.length": "shears" })).toEqual({ lost: 0.88, told: [{ kind: "hoop.length", method: "shears" }] });
+});

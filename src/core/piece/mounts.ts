@@ -12,11 +12,6 @@ export function hostOf({ mounts }: Mounts, { id, on = id }: Mount): Mount & { re
   return { ...host, plate: host.plate };
 }
 
-/** The plate that a mount stands on. */
-export function plateOf(piece: Mounts, mount: Mount): PlateEntry {
-  return hostOf(piece, mount).plate;
-}
-
 /** Mounts with a plate or another back of their own: those that a carrier carries. */
 export function hosts({ mounts }: Mounts): Mount[] {
   return mounts.filter(({ on }) => on === undefined);

@@ -170,7 +170,10 @@ function CardHead({ piece, revision, changed }: { readonly piece: Piece; readonl
   return (
     <header className="mb-[2mm] flex items-baseline justify-between border-b-2 border-ink pb-[1mm]">
       <h1>{piece.name}</h1>
-      <p>{cardPageText.revision(fullDayText(changed), revision)}</p>
+      <p>
+        {(piece.count ?? 1) > 1 && cardPageText.toMake(piece.count!)}
+        {cardPageText.revision(fullDayText(changed), revision)}
+      </p>
     </header>
   );
 }

@@ -20,6 +20,7 @@ import { FigureButton } from "@/ui/Terms";
 import { TextField } from "@/ui/TextField";
 import { useDoubt } from "@/ui/doubt";
 import { hoopIn } from "@/core/piece/plan";
+import { OwnMethod } from "@/ui/OwnMethod";
 import { usePlan } from "@/ui/plan";
 import { useSession, useSessionState } from "@/ui/session";
 import { useTrayState, useUnits } from "@/ui/tray";
@@ -320,6 +321,7 @@ function HoopMeasures({ hoop, view, mount }: MeasuresProps) {
           shape="compact"
         />
       </div>
+      <OwnMethod kind="hoop.length" />
       <p className="narrow pt-1 text-xs text-soft">
         {settled.learned
           ? insteadText(settled.learned, hoopStageText.squaringSawCutsAndMark, units)

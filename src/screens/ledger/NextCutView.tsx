@@ -42,7 +42,7 @@ export function NextCutView({ learned, units }: { readonly learned: Learned; rea
         else each.allowances = [...allowances];
       })
       .then((problem) => (problem === null ? say(name) : warn(problem)));
-  const others = (bench.allowances ?? []).filter(({ kind }) => kind !== learned.kind);
+  const others = (bench.allowances ?? []).filter(({ kind, method }) => kind !== learned.kind || method !== used?.method);
   const length = (mm: number) => showLength(mm, "measured", units);
   const [net, lost] = addingUp([next?.net ?? 0, learned.estimate], "mm", units).map(length) as [string, string];
   const blank = (mm: number) => showLength(mm, learned.kind === "hoop.length" ? "blank" : "measured", units);

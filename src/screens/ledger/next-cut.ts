@@ -32,12 +32,12 @@ export interface Cut {
   readonly size: string;
 }
 
-/** The maker's bench with their own loss in place of whatever was used for it. */
+/** The maker's bench with their own loss by a method; of its kind it counts first, those by other methods where a piece asks for them. */
 export function withMine(bench: BenchEntry, { kind, method, estimate, spread, kept }: Learned): BenchEntry {
-  const others = (bench.allowances ?? []).filter((each) => each.kind !== kind);
+  const others = (bench.allowances ?? []).filter((each) => each.kind !== kind || each.method !== method);
   return {
     ...bench,
-    allowances: [...others, { kind, method, value: estimate, ...(spread !== null && { spread }), count: kept.length }],
+    allowances: [{ kind, method, value: estimate, ...(spread !== null && { spread }), count: kept.length }, ...others],
   };
 }
 

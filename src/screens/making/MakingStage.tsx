@@ -16,6 +16,8 @@ import { Reckoned } from "@/ui/Reckoned";
 import { useNow } from "@/ui/useNow";
 import { useNotices } from "@/ui/notices";
 import { useDoubt } from "@/ui/doubt";
+import { MeasureField } from "@/ui/MeasureField";
+import { numberField } from "@/ui/fields";
 import { usePlan } from "@/ui/plan";
 import { useSessionState } from "@/ui/session";
 import { TorchLines } from "@/ui/TorchLines";
@@ -33,6 +35,11 @@ import { type Units } from "@/words/show";
 import { makingStageText } from "@/words/screens/making";
 
 const MINUTE = 60_000;
+
+const countField = numberField("count", "", 1, 0, (piece, value) => {
+  if (value === 1) delete piece.count;
+  else piece.count = value;
+});
 
 /** The piece's making as ordered steps: what to do, what to look at, what can hurt. */
 export function MakingStage() {
@@ -67,6 +74,15 @@ export function MakingStage() {
             ))}
           </div>
         )}
+        <div className="max-w-76 pb-1">
+          <MeasureField
+            field={countField}
+            label={makingStageText.toMakeNext}
+            hint={makingStageText.forCuttingAndOrdering}
+            value={piece.count ?? 1}
+            shape="compact"
+          />
+        </div>
         {copies && <p className="pb-1 text-sm font-semibold">{copies}</p>}
         <ol ref={list}>
           {plan.steps.map((step, i) => (

@@ -31,7 +31,7 @@ export function SumsScreen() {
       <div className="px-5 py-3.5 max-lg:px-3.5">
         <h1 className="text-2xl font-bold font-condensed">{sumsScreenText.sums}</h1>
         <p className="mb-3 max-w-183 text-sm text-soft">{sumsScreenText.alsoByTyping}</p>
-        <div className="grid gap-x-7 gap-y-5 xl:grid-cols-2">
+        <div className="grid grid-cols-[minmax(0,1fr)] gap-x-7 gap-y-5 xl:grid-cols-2">
           {SUM_KINDS.map((code) => (
             <SumForm
               key={code}
@@ -63,7 +63,7 @@ function SumForm({ code, typed, onType }: FormProps) {
   const said = sum && sayQuickSum(sum, units);
   const lies = sum && onRule(sum);
   return (
-    <section aria-label={SUM_NAMES[code]} className="min-w-0 border-t border-line pt-2.5">
+    <section aria-label={SUM_NAMES[code]} className="min-w-0 overflow-x-clip border-t border-line pt-2.5">
       <h2 className="text-lg font-strong">{SUM_NAMES[code]}</h2>
       <div className="mt-1 flex flex-wrap gap-2.5">
         {fields.map((field) => (

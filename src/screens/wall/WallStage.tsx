@@ -14,6 +14,7 @@ import { FigureButton } from "@/ui/Terms";
 import { MeasureField } from "@/ui/MeasureField";
 import { type DoubtOf, doubtAmong } from "@/core/piece/doubt";
 import { useDoubt } from "@/ui/doubt";
+import { OwnMethod } from "@/ui/OwnMethod";
 import { usePlan } from "@/ui/plan";
 import { Rule } from "@/ui/Rule";
 import { Answer, Answers, Stage } from "@/ui/Stage";
@@ -302,6 +303,8 @@ function WallMeasures({ mount: id }: { readonly mount: string }) {
           <LossField key={loss.name} mount={id} loss={loss} value={settled.losses[loss.name].value} />
         ))}
       </div>
+      {view.stock === "strip" && <OwnMethod kind="wall.length" />}
+      {view.stock !== "cup" && <OwnMethod kind="wall.height" />}
       <p className="narrow pt-1 text-xs text-soft">
         {settled.learned.length &&
           view.stock === "strip" &&

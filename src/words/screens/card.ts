@@ -6,6 +6,7 @@ export const cardPageText = {
   cardOf: (name: string) => `Card of ${name}`,
   date: "Date",
   wanted: (figure: string) => `, wanted ${figure}`,
+  toMake: (count: number) => `${count} to make; `,
   revision: (fullDayText: string, revision: number) => `${fullDayText}, revision ${revision}`,
   cutFirst: "Cut first:",
   flame: (flame: string, body: string) => `Flame: ${flame} ${body}`,

@@ -1,4 +1,6 @@
 export const makingStageText = {
+  toMakeNext: "To make next",
+  forCuttingAndOrdering: "how many of it",
   steps: "Steps",
   thisStep: "This step",
   step: (indexOf: number) => `Step ${indexOf}`,

@@ -3,6 +3,7 @@ import { PAGES, pageFor } from "./pages";
 test.each([
   ["/", "/"],
   ["/ledger", "/ledger"],
+  ["/sums", "/sums"],
   ["/ledger/", "/ledger"],
   ["/cards", "/cards"],
   ["/pieces/tern-ring/wall", "/pieces/any/stone"],
