@@ -66,7 +66,7 @@ const pictures = [
   { name: "ledger", path: "/ledger", act: ledger },
   { name: "at-bench", path: "/pieces/tern-ring/bench", act: atBench },
   { name: "at-bench-narrow", path: "/pieces/tern-ring/bench", size: { width: 390, height: 844 }, act: atBench },
-  { name: "home-broken", path: "/", act: breakSome },
+  { name: "sums", path: "/sums" },
   {
     name: "mend",
     path: "/",

@@ -108,7 +108,9 @@ function Name({ stone }: { readonly stone: string }) {
       className="tap max-w-68.5 truncate rounded-sm font-strong text-ink hover:bg-hair max-lg:min-h-touch max-lg:w-full max-lg:max-w-full max-lg:text-left max-lg:leading-tight max-lg:whitespace-normal"
     >
       <span className="max-lg:line-clamp-2 max-lg:break-words">{name}</span>
-      <small className="block text-sm leading-tight font-light [overflow-wrap:anywhere] whitespace-normal text-soft lg:hidden">{stone}</small>
+      <small className="block text-sm leading-tight font-light [overflow-wrap:anywhere] whitespace-normal text-soft lg:hidden">
+        {stone}
+      </small>
     </button>
   );
 }
