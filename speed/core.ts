@@ -7,6 +7,7 @@ import { type Mount, type Piece } from "@/core/piece/piece";
 import { planPiece } from "@/core/piece/plan-piece";
 import { settleHeats } from "@/core/piece/settle";
 import { assemblyOf } from "@/core/joint/contribution";
+import { readSum } from "@/core/sums/sums";
 import { sizePiece } from "@/core/piece/size-piece";
 import { templatesPdf } from "@/formats/templates/pdf";
 import { templatesOf } from "@/formats/templates/sheet";
@@ -62,6 +63,22 @@ row(
 const hung = demoPiece("limpet-pendant");
 const hanging = median(() => planPiece({ ...hung, carrier: { ...hung.carrier } }, SHIPPED_BENCH), 300);
 row("planPiece, a pendant and how it hangs", hanging, "ms", `${(hanging / planning).toFixed(1)} Tern plans`);
+
+const cluster = demoPiece("whimbrel-ring");
+const clustered = median(() => planPiece({ ...cluster, carrier: { ...cluster.carrier } }, SHIPPED_BENCH), 200);
+row("planPiece, a cluster of five on one plate", clustered, "ms", `${(clustered / planning).toFixed(1)} Tern plans; target under 12 ms`);
+let steps = 0;
+const movedStone = () => {
+  const [host, ...others] = cluster.mounts as [Mount, ...Mount[]];
+  const at = [(steps++ % 40) / 100, 0] as const;
+  return sizePiece({ ...cluster, mounts: [{ ...host, plate: { ...host.plate!, at } }, ...others] }, SHIPPED_BENCH);
+};
+const dragged = median(movedStone, 200);
+row("sizes while a stone is dragged on its plate", dragged, "ms", `${(dragged / planning).toFixed(1)} Tern plans`);
+for (const line of ["US 7 x 1.6", "oval 16 x 12", "dome 20 rise 3"]) {
+  const each = median(() => readSum(line, "mm", SHIPPED_BENCH), 300);
+  row(`a quick sum, ${line}`, each, "ms", `${(each / planning).toFixed(2)} Tern plans; target under 2 ms`);
+}
 
 const sheet = templatesOf(demoPiece("turnstone-ring"), planPiece(demoPiece("turnstone-ring"), SHIPPED_BENCH), METRIC);
 const started = performance.now();
