@@ -5,6 +5,8 @@ import { DEMO_PIECES } from "../demo/pieces";
 import tern from "../demo/pieces/tern-ring.json";
 import { row, share } from "./measure";
 
+/** What is measured beside caching is not measured with it. */
+const ALONE = { viewport: { width: 1280, height: 800 }, serviceWorkers: "block" } as const;
 const ROUTES = ["/", "/pieces/tern-ring/wall", "/my-bench"];
 const KEYS = 80;
 const MANY = 10_000;
@@ -25,6 +27,7 @@ async function measureIn(browser: Browser, address: string): Promise<void> {
     row(`first-load script, ${route}`, await named(address + route), "kB", "target under 200, gzipped");
     row(`script until the screen stands, ${route}`, await loaded(browser, address + route), "kB", "");
   }
+  await withoutServer(browser, address);
   await keystrokes(browser, address);
   await draggedPoint(browser, address);
   await manyPieces(browser, address);
@@ -47,7 +50,7 @@ async function named(url: string): Promise<number> {
 
 /** Gzipped kB of the script that a first visit has loaded when its screen stands. */
 async function loaded(browser: Browser, url: string): Promise<number> {
-  const page = await browser.newPage();
+  const page = await browser.newPage(ALONE);
   const bodies: Promise<Buffer>[] = [];
   page.on("response", (response) => {
     if (response.request().resourceType() === "script") bodies.push(response.body());
@@ -60,12 +63,44 @@ async function loaded(browser: Browser, url: string): Promise<number> {
   return size;
 }
 
+const STARTS = 7;
+
+/** What the program keeps of itself, and how long home takes to its first rows with the server and, from that, without it. */
+async function withoutServer(browser: Browser, address: string): Promise<void> {
+  const worker = await (await fetch(`${address}/sw.js`)).text();
+  const files = [...new Set([...worker.matchAll(/"(\/(?:_next\/static|icons)\/[^"]+)"/g)].map(([, file]) => file!))];
+  const bodies = await Promise.all(files.map(async (file) => Buffer.from(await (await fetch(address + file)).arrayBuffer())));
+  row(`kept for without a network, ${files.length} files`, kilobytes(bodies), "kB", "target under 3,000, gzipped");
+  const context = await browser.newContext({ viewport: ALONE.viewport });
+  const page = await context.newPage();
+  await page.goto(address);
+  await page.getByText("Works without a network.").waitFor({ timeout: 60_000 });
+  const starts = async () => {
+    const times: number[] = [];
+    for (let i = 0; i < STARTS; i++) {
+      const cold = await context.newPage();
+      const start = performance.now();
+      await cold.goto(address);
+      await cold.getByRole("row", { name: /Tern ring/ }).waitFor();
+      times.push(performance.now() - start);
+      await cold.close();
+    }
+    return share(times, 0.5);
+  };
+  const online = await starts();
+  await context.setOffline(true);
+  const offline = await starts();
+  row("home to its first rows, with the server", online, "ms", "");
+  row("home to its first rows, without it", offline, "ms", `${(offline / online).toFixed(2)} of that; target no slower`);
+  await context.close();
+}
+
 /** Waits until what was changed has been painted. */
 const painted = (page: Page) =>
   page.evaluate(() => new Promise<void>((done) => requestAnimationFrame(() => requestAnimationFrame(() => done()))));
 
 async function keystrokes(browser: Browser, address: string): Promise<void> {
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const page = await browser.newPage(ALONE);
   await page.goto(`${address}/pieces/tern-ring/wall`);
   const thickness = page.locator('[data-field="m1.wall.thickness"]');
   await thickness.waitFor();
@@ -97,18 +132,21 @@ const MOVES = 120;
 
 /** A point of the free-form, the end of a rope's stretch, and a pendant's eye, dragged round a small circle, a move for each frame: how long the frames take. */
 async function draggedPoint(browser: Browser, address: string): Promise<void> {
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const page = await browser.newPage(ALONE);
   await page.goto(`${address}/pieces/strand-ring/stone`);
   await dragged(page, page.getByRole("button", { name: /^Point 1 at/ }), "dragging a point");
   await page.goto(`${address}/pieces/turnstone-ring/plate`);
   await page.getByRole("button", { name: /^Rope 2/ }).click();
   await dragged(page, page.getByRole("slider", { name: "Rope, stretch 1, end" }), "dragging a stretch's end");
+  await page.goto(`${address}/pieces/whimbrel-ring/plate`);
+  await dragged(page, page.getByRole("slider", { name: "Place of stone 2 on the plate" }), "dragging a stone on its plate");
   await page.goto(`${address}/pieces/limpet-pendant/bail`);
   await dragged(page, page.getByRole("slider", { name: "Eye along the edge" }), "dragging the eye");
   await page.close();
 }
 
 async function dragged(page: Page, point: Locator, what: string): Promise<void> {
+  await point.waitFor();
   const { x, y, width, height } = (await point.boundingBox())!;
   await page.mouse.move(x + width / 2, y + height / 2);
   await page.mouse.down();
@@ -142,7 +180,7 @@ async function dragged(page: Page, point: Locator, what: string): Promise<void> 
 
 /** The five ways of a ring of three stones, ten joints, from the press to the last of them, planned beside the page. */
 async function fiveWays(browser: Browser, address: string): Promise<void> {
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const page = await browser.newPage(ALONE);
   await page.goto(address);
   await page.getByRole("table").waitFor();
   await laid(page, { ...tern, id: "three-ring", mounts: [1, 2, 3].map((i) => ({ ...tern.mounts[0], id: `m${i}` })) });
@@ -215,7 +253,7 @@ const ONE_PRESS = 120;
 
 /** A value typed at the bench, to the plan that follows it: beside as many frames in which nothing happens. */
 async function measuredValues(browser: Browser, address: string): Promise<void> {
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const page = await browser.newPage(ALONE);
   await page.goto(`${address}/pieces/tern-ring/bench`);
   await page.getByRole("button", { name: /^Done/ }).waitFor();
   for (let i = 0; i < 6; i++) {
@@ -289,7 +327,7 @@ async function fillMakes(page: Page, count: number): Promise<void> {
 }
 
 async function manyMakes(browser: Browser, address: string): Promise<void> {
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const page = await browser.newPage(ALONE);
   await page.goto(address);
   await page.getByText("Made 21 Nov").waitFor();
   await fillMakes(page, MANY);
@@ -398,7 +436,7 @@ async function scrolled(page: Page, rows: Locator): Promise<number[]> {
 }
 
 async function manyPieces(browser: Browser, address: string): Promise<void> {
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const page = await browser.newPage(ALONE);
   await page.goto(address);
   await page.getByRole("table").waitFor();
   await fill(page, MANY);
