@@ -146,7 +146,7 @@ async function draggedPoint(browser: Browser, address: string): Promise<void> {
 }
 
 async function dragged(page: Page, point: Locator, what: string): Promise<void> {
-  await point.waitFor();
+  await point.waitFor({ state: "attached" });
   const { x, y, width, height } = (await point.boundingBox())!;
   await page.mouse.move(x + width / 2, y + height / 2);
   await page.mouse.down();
