@@ -29,8 +29,10 @@ test("a plate of its own is sized by its outline; the stone is dragged and turne
   await field(page, "m1.plate.at.0").fill("7");
   await page.keyboard.press("Tab");
   await expect(page.getByText("it stands over the plate's edge").first()).toBeVisible();
+  await expect(page.locator("[data-over-edge]")).toHaveCount(1);
   await page.keyboard.press("Control+z");
   await expect(page.getByText("it stands over the plate's edge")).toHaveCount(0);
+  await expect(page.locator("[data-over-edge]")).toHaveCount(0);
   await kept(page);
   await page.reload();
   await expect(field(page, "m1.plate.at.0")).toHaveValue("0.50");

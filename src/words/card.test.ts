@@ -178,6 +178,16 @@ test("what a piece hangs by, how it hangs and what it weighs stand on its card; 
     expect.stringMatching(/^Hangs: eye 1\.69 mm right of its top; tilts 1\d\.\d°$/),
     expect.stringMatching(/^Metal: \d\.\d\d g: bezel .* bail 0\.26 g; fine silver .*, sterling/),
   ]);
+  expect(rows("dunlin-earrings").slice(-3, -1)).toEqual([
+    "Hangs: eye 2.20 mm right of its top; hangs straight",
+    "Second: mirrored; eye 2.20 mm left of its top, hangs straight; its seam on the other side",
+  ]);
+  expect(rows("whimbrel-ring").filter((each) => /^(Plate|Cut blank|Seat)/.test(each))).toEqual([
+    "Plate: blank 19.2 × 19.2 × 0.70 mm, sterling; sawn to 17.0 × 17.0 mm, its own outline, domed 1.20, 1.68 g",
+    ...Array<string>(4).fill("Plate: on the plate of another stone"),
+    expect.stringMatching(/^Cut blank: 61\.6 mm of half-round 4\.00 × 1\.80 mm, sterling, texture: planished/),
+    "Seat: saddle 0.40 mm deep",
+  ]);
   expect(rows("dunlin-earrings").at(-1)).toMatch(/^Metal: \d\.\d\d g each, made twice, the second mirrored: /);
   expect(rows("kelp-ring").slice(-3, -1)).toEqual([
     ": slit 9.00 to each side, legs 1.56 wide, spread to 6.00 mm",

@@ -2,6 +2,7 @@ import { METALS } from "@/core/metal/metals";
 import { BAIL_WORDS } from "./bails";
 import { type DoubtOf, SURE, doubtAmong } from "@/core/piece/doubt";
 import { type Figure, figureOf } from "@/core/measure/figure";
+import { secondText } from "./second";
 import { hosts, ornamentOf } from "@/core/piece/mounts";
 import { type Mount, type Piece } from "@/core/piece/piece";
 import { type Step, isHeating } from "@/core/making/step";
@@ -106,7 +107,7 @@ function weightRows({ copies = 1 }: Piece, pen: Pen): CardRow[] {
 /** What it hangs by, and how. */
 function bailRows(piece: Piece, pen: Pen): CardRow[] {
   const bail = bailIn(pen.plan);
-  if (!bail) return postRows(pen);
+  if (!bail) return [...postRows(pen), ...secondRows(piece, pen)];
   const { settled, drawn } = bail;
   const { style, bore, metal, chainEnd } = settled;
   const length = (mm: number) => showLength(mm, "measured", pen.units);
@@ -143,7 +144,14 @@ function bailRows(piece: Piece, pen: Pen): CardRow[] {
         `eye ${eye}; ${hangsText(hang.tilt)}`,
       );
     }),
+    ...secondRows(piece, pen),
   ];
+}
+
+/** What the second of a pair has otherwise than the first. */
+function secondRows(piece: Piece, pen: Pen): CardRow[] {
+  const said = secondText(pen.plan, piece, pen.units);
+  return said === null ? [] : [row(pen, ["hang.tilt", "post.cutLength"], "Second", said)];
 }
 
 /** An ear wire, and what hangs on it. */

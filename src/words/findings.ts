@@ -204,8 +204,8 @@ const SAYINGS: { readonly [C in FindingCode]: (v: Voice<FindingValues[C]>) => Sa
   "plate.walls-close": (v) => ({
     what:
       v.number("apart") < 0
-        ? `Two bezels lie over each other: this one and that of ${v.setting("other")}.`
-        : `This bezel stands ${v.length("apart")} from that of ${v.setting("other")}.`,
+        ? `The bezels of ${v.setting("one")} and ${v.setting("other")} lie over each other.`
+        : `The bezels of ${v.setting("one")} and ${v.setting("other")} stand ${v.length("apart")} apart.`,
     advice: `Leave ${v.length("least")} between them, for solder and for the pusher.`,
   }),
   "loss.no-such-method": (v) => ({

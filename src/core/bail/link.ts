@@ -1,4 +1,4 @@
-import { circle, polygonCurve } from "../geometry/curve";
+import { type Curve, circle, polygonCurve } from "../geometry/curve";
 import { type WorkedJoint } from "../joint/contribution";
 import { type Part } from "../joint/joint";
 import { type Step, step } from "../making/step";
@@ -60,20 +60,26 @@ export function linked(
   };
 }
 
+/** A ring whose plane is the plate's, from the side: a bar as wide as its wire. */
+export function edgeOn({ inside, wire }: WireRing, middle: number): Curve[] {
+  const outside = inside / 2 + wire;
+  return [
+    polygonCurve([
+      [-wire / 2, middle - outside],
+      [wire / 2, middle - outside],
+      [wire / 2, middle + outside],
+      [-wire / 2, middle + outside],
+    ]),
+  ];
+}
+
 /** A ring as it hangs with its wire under the top of a bore, out from the edge: across from the front, edge on from the side. */
 export function drawnRing({ inside, wire }: WireRing, boreTop: number) {
   const middle = boreTop + inside / 2;
   const outside = inside / 2 + wire;
   return {
     front: [circle(outside, [0, middle]), circle(inside / 2, [0, middle])],
-    side: [
-      polygonCurve([
-        [-wire / 2, middle - outside],
-        [wire / 2, middle - outside],
-        [wire / 2, middle + outside],
-        [-wire / 2, middle + outside],
-      ]),
-    ],
+    side: edgeOn({ inside, wire }, middle),
     middle,
     top: middle + outside,
   };

@@ -18,6 +18,12 @@ export interface DrawnLeg {
   readonly width: number;
 }
 
+/** What of a band is seen from above: its metal, what is round that, or a strip let into it. */
+export interface DrawnBand {
+  readonly of: "metal" | "sleeve" | "inlay";
+  readonly outline: readonly Point[];
+}
+
 /** The hoop seen along the finger, its centre at (0, 0), the front upward; from above; and its wire cut across. All in mm. */
 export interface HoopDrawing {
   readonly inside: number;
@@ -35,8 +41,10 @@ export interface HoopDrawing {
   readonly seams: readonly number[];
   /** By mount. */
   readonly seats: Readonly<Record<string, DrawnSeat>>;
-  /** From above, where it has more legs than one or tapers; none where it is as wide everywhere. */
+  /** From above, where it has more legs than one. */
   readonly legs: readonly DrawnLeg[];
+  /** From above, where it has one: what is seen of it one over the other, the finger along x. */
+  readonly band: readonly DrawnBand[];
   /** Widths along its blank, where they change: [along, wide]. */
   readonly pattern: readonly Point[] | null;
   readonly wire: { readonly curve: readonly Point[]; readonly fibre: number; readonly width: number; readonly thickness: number };
@@ -66,6 +74,7 @@ export function drawHoop(hoop: Hoop, plan: HoopPlan, bases: readonly Base[]): Ho
       ]),
     ),
     legs: legsFromAbove(hoop, metal),
+    band: bandFromAbove(hoop, metal, value("hoop.netLength")),
     pattern: hoop.works.taper
       ? patternOf(hoop.works.taper, hoop, value("hoop.netLength"), plan.laid.hoop!.losses[0]!.to, plan.laid.hoop!.length)
       : null,
@@ -122,6 +131,25 @@ function legsFromAbove(hoop: Hoop, outside: number): DrawnLeg[] {
   return legs.flatMap((leg, i) =>
     [-1, 1].map((side) => ({ width: leg.width, middle: legFrom(leg, i, legs.length, { side, free, quarter, outside }) })),
   );
+}
+
+/** The front half of a band from above: as wide as it is at each place round it. */
+function bandFromAbove({ section, works: { taper, sleeve } }: Hoop, metal: number, net: number): DrawnBand[] {
+  const outside = metal + (sleeve?.thickness ?? 0);
+  const strip = (widthOf: (angle: number) => number) => {
+    const edge = (side: 1 | -1) =>
+      Array.from({ length: 2 * STEPS + 1 }, (_, i): Point => {
+        const angle = (Math.PI / 2) * (i / STEPS - 1);
+        return [(side * widthOf(angle)) / 2, outside * Math.sin(angle)];
+      });
+    return [...edge(1), ...edge(-1).reverse()];
+  };
+  const wide = (angle: number) => (taper ? widthAt(taper, section.width, (Math.abs(angle) * net) / (2 * Math.PI), net) : section.width);
+  const inlay = sleeve?.inlay;
+  return [
+    { of: sleeve ? "sleeve" : "metal", outline: strip(wide) },
+    ...(inlay ? [{ of: "inlay", outline: strip(() => inlay.width) } as const] : []),
+  ];
 }
 
 interface Going {

@@ -1,4 +1,6 @@
 import fc from "fast-check";
+import { type Point } from "../geometry/outline";
+import { drawHoop } from "./drawing";
 import { type Hoop, planHoop } from "./hoop";
 import { type Base, sagitta } from "./seat";
 import { type SizeSystem, readSize, sizeNumber, sizeText } from "./sizes";
@@ -201,4 +203,27 @@ test("a wide band says what it adds", () => {
   const wide = planHoop({ ...hoop, wideBand: { value: 0.2, from: "shipped" } }, []);
   expect(value(wide, "insideDiameter")).toBeCloseTo(17.38873, 9);
   expect(wide.findings.map(({ code }) => code)).toEqual(["hoop.wide-band"]);
+});
+
+test("from above a band is as wide as it is at each place: a taper narrows to the back, a sleeve shows the strip let into it", () => {
+  const drawn = (more: Partial<Hoop["works"]>) => {
+    const asked = { ...hoop, works: more };
+    return drawHoop(asked, planHoop(asked, [base]), [base]).band;
+  };
+  const widthAt = (outline: readonly Point[], y: number) => {
+    const xs = outline.filter((each) => Math.abs(each[1] - y) < 1e-9).map(([x]) => x);
+    return Math.max(...xs) - Math.min(...xs);
+  };
+  const [plain] = drawn({});
+  const side = Math.max(...plain!.outline.map(([, y]) => y));
+  expect([plain!.of, widthAt(plain!.outline, 0), widthAt(plain!.outline, side)]).toEqual(["metal", hoop.section.width, hoop.section.width]);
+  const [tapered] = drawn({ taper: { back: 1 } });
+  expect(widthAt(tapered!.outline, 0)).toBeCloseTo(hoop.section.width, 9);
+  expect(widthAt(tapered!.outline, side)).toBeCloseTo((hoop.section.width + 1) / 2, 9);
+  const sleeved = drawn({ sleeve: { name: "", thickness: 2, layers: 1, inlay: { width: 1.2, depth: 0.8, metal: "sterling" } } });
+  expect(sleeved.map(({ of, outline }) => [of, widthAt(outline, 0)])).toEqual([
+    ["sleeve", hoop.section.width],
+    ["inlay", 1.2],
+  ]);
+  expect(Math.max(...sleeved[0]!.outline.map(([, y]) => y))).toBeCloseTo(side + 2, 9);
 });

@@ -39,7 +39,7 @@ export interface FindingValues {
   "plate.closed-cavity": Numbers<"lift">;
   "plate.no-drain": Nothing;
   "plate.wall-over-edge": Numbers<"at" | "over" | "clear" | "least">;
-  "plate.walls-close": Numbers<"apart" | "least"> & Texts<"other">;
+  "plate.walls-close": Numbers<"apart" | "least"> & Texts<"one" | "other">;
   "loss.no-such-method": Texts<"kind" | "method">;
   "ledge.hides": Numbers<"hidden" | "most">;
   "ledge.no-plate": Nothing;

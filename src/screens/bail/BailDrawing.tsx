@@ -28,7 +28,7 @@ interface Props {
   readonly view: ReturnType<typeof bailView>;
 }
 
-const SHARE = 0.7;
+const SHARE = { usual: 0.7, narrow: 0.64 } as const;
 /** mm of room between two that hang side by side, and past the ends of what hangs. */
 const APART = 5;
 const MARGIN = 2.5;
@@ -56,7 +56,8 @@ export function BailDrawing({ size, piece, mount, view }: Props) {
   const wide = reaches.reduce((sum, { left, right }) => sum + left + right, 0) + APART * (all.length - 1);
   const up = Math.max(...reaches.map((each) => each.up));
   const down = Math.max(...reaches.map((each) => each.down)) + MARGIN;
-  const room = { width: (isNarrow ? size.width : size.width * SHARE) - (isNarrow ? 40 : 150), height: size.height - (isNarrow ? 120 : 80) };
+  const share = isNarrow ? SHARE.narrow : SHARE.usual;
+  const room = { width: size.width * share - (isNarrow ? 20 : 150), height: size.height - (isNarrow ? 120 : 80) };
   const frame = useWhileHeld({
     scale: scaleFor(wide, up + down, room.width, room.height),
     reaches,
@@ -65,7 +66,7 @@ export function BailDrawing({ size, piece, mount, view }: Props) {
   });
   const { scale } = frame;
   const k = scale.perMm;
-  const middleX = isNarrow ? size.width / 2 : (size.width * SHARE) / 2;
+  const middleX = (size.width * share) / 2;
   const y = 48 + frame.up * k;
   const start = middleX - (wide * k) / 2;
   const lie = all.map((each, i) => {
@@ -106,19 +107,18 @@ export function BailDrawing({ size, piece, mount, view }: Props) {
             {hang.mass.toFixed(2)} g
           </Word>
         ))}
-      {!isNarrow && (
-        <FromTheSide
-          mount={mount}
-          hang={shown.hang}
-          isOnItsOwn={plan.settled.mounts[mount]!.back.own !== null}
-          bail={settled}
-          drawn={drawn}
-          earWire={drawn.earWire}
-          half={lengthAlong(plan.drawing.settings[mount]!.plan.plateEdge, shown.hang)}
-          view={view}
-          box={{ x: size.width * SHARE, y: 10, width: size.width * (1 - SHARE) - 14, height: size.height - 20 }}
-        />
-      )}
+      <FromTheSide
+        mount={mount}
+        isWorded={!isNarrow}
+        hang={shown.hang}
+        isOnItsOwn={plan.settled.mounts[mount]!.back.own !== null}
+        bail={settled}
+        drawn={drawn}
+        earWire={drawn.earWire}
+        half={lengthAlong(plan.drawing.settings[mount]!.plan.plateEdge, shown.hang)}
+        view={view}
+        box={{ x: size.width * share, y: 10, width: size.width * (1 - share) - (isNarrow ? 4 : 14), height: size.height - 20 }}
+      />
     </Sheet>
   );
 }
@@ -319,9 +319,11 @@ function Plumb({ lie: { hang, x: ox, turn, origin }, y: oy, scale, down, view, i
           >
             {view.tilt}°
           </Word>
-          <Word x={ax + (hang.tilt > 0 ? -8 : 8)} y={ay - 4} textAnchor={hang.tilt > 0 ? "end" : "start"} fontSize={12}>
-            {view.swings}
-          </Word>
+          {isWorded && (
+            <Word x={ax + (hang.tilt > 0 ? -8 : 8)} y={ay - 4} textAnchor={hang.tilt > 0 ? "end" : "start"} fontSize={12}>
+              {view.swings}
+            </Word>
+          )}
         </>
       )}
       {isWorded && isSingle && (

@@ -15,6 +15,8 @@ import { fromTheSideText } from "@/words/screens/bail";
 
 interface Props {
   readonly mount: string;
+  /** Whether there is room to say what is beside it. */
+  readonly isWorded: boolean;
   readonly hang: DrawnHang;
   /** Whether its plate is of its own outline, so that the stones lie anywhere on it. */
   readonly isOnItsOwn: boolean;
@@ -48,7 +50,7 @@ function plateOf(half: number, thickness: number): Point[] {
 }
 
 /** What hangs, from the side: the plate upright, and the bail over its edge with the chain's end in it. */
-export function FromTheSide({ mount, hang, isOnItsOwn, bail, drawn, earWire, half, view, box }: Props) {
+export function FromTheSide({ mount, isWorded, hang, isOnItsOwn, bail, drawn, earWire, half, view, box }: Props) {
   const { settings } = usePlan().drawing;
   const { section } = settings[mount]!;
   const onPlate = [[mount, settings[mount]!] as const, ...sharersOf(settings, mount)];
@@ -70,7 +72,7 @@ export function FromTheSide({ mount, hang, isOnItsOwn, bail, drawn, earWire, hal
   return (
     <>
       <Word x={box.x} y={box.y + 14}>
-        {fromTheSideText.fromTheSide(scaleText(scale))}
+        {isWorded ? fromTheSideText.fromTheSide(scaleText(scale)) : fromTheSideText.side}
       </Word>
       <Millimetres x={x} y={y} scale={scale}>
         {isOnItsOwn ? (
@@ -124,7 +126,7 @@ export function FromTheSide({ mount, hang, isOnItsOwn, bail, drawn, earWire, hal
           />
         )}
       </Millimetres>
-      {view.chain && (
+      {isWorded && view.chain && (
         <>
           <Word x={x + (outside + 0.6) * k} y={y - chainAt * k - 4} fontSize={13} fontWeight={640} fill="var(--color-ink)" lights="chain">
             {view.chain}
@@ -134,9 +136,11 @@ export function FromTheSide({ mount, hang, isOnItsOwn, bail, drawn, earWire, hal
           </Word>
         </>
       )}
-      <Word x={box.x} y={box.y + box.height - 6}>
-        {fromTheSideText.dropFromTheEdge(view.drop)}
-      </Word>
+      {isWorded && (
+        <Word x={box.x} y={box.y + box.height - 6}>
+          {fromTheSideText.dropFromTheEdge(view.drop)}
+        </Word>
+      )}
     </>
   );
 }

@@ -13,6 +13,7 @@ import { useUnits } from "@/ui/tray";
 import { BAIL_WORDS, WORN_WORDS } from "@/words/bails";
 import { capital } from "@/words/names";
 import { degrees, showTemperature } from "@/words/show";
+import { secondText } from "@/words/second";
 import { type Measure, STYLES, choicesOf, entryOf, hangsBy, placeOn } from "./styles";
 import { type earringView } from "./view";
 import { commonText } from "@/words/common";
@@ -69,12 +70,14 @@ export function Compact({ measures }: { readonly measures: readonly Measure[] })
 /** A pair, or one, of earrings with one setting. */
 export function PairField({ piece }: { readonly piece: Piece }) {
   const session = useSession();
+  const plan = usePlan();
+  const units = useUnits();
   if (piece.kind !== "earrings" || piece.mounts.length !== 1) return null;
   const isPair = piece.copies === 2;
   return (
     <ChoiceField
       label={hangsByText.made}
-      hint={isPair ? hangsByText.theSecondItsMirror : hangsByText.aSingleOne}
+      hint={isPair ? hangsByText.theSecond(secondText(plan, piece, units) ?? "") : hangsByText.aSingleOne}
       value={isPair ? "2" : "1"}
       options={[
         { value: "2", text: hangsByText.aPair },

@@ -1,6 +1,6 @@
 "use client";
 
-import { type DrawnLeg, type HoopDrawing, seenBeside } from "@/core/hoop/drawing";
+import { type HoopDrawing, seenBeside } from "@/core/hoop/drawing";
 import { type Point } from "@/core/geometry/outline";
 import { type Mount } from "@/core/piece/piece";
 import { sharersOf } from "@/core/piece/plan";
@@ -37,14 +37,24 @@ export function FromAbove({ mount, mounts, hoop, box }: Props) {
   const end = endOf(seen.plateEdge.from);
   const angle = (turn * Math.PI) / 180;
   const [x, y] = [box.x + box.width / 2, box.y + 30 + (box.height - 34) / 2];
-  const legs: readonly DrawnLeg[] = hoop.legs.length > 0 ? hoop.legs : whole(hoop);
   return (
     <>
       <Word x={box.x} y={box.y + 14}>
         {fromAboveText.fromAbove(scaleText(scale))}
       </Word>
       <Millimetres x={x} y={y} scale={scale}>
-        {legs.map(({ middle, width }, i) => (
+        {hoop.legs.length === 0 &&
+          hoop.band.map(({ of, outline }) => (
+            <Shape
+              key={of}
+              points={outline}
+              fill={of === "sleeve" ? "var(--color-wood-pale)" : "url(#metal)"}
+              stroke={of === "sleeve" ? "var(--color-wood-dark)" : "var(--color-metal-edge)"}
+              strokeWidth={0.8}
+              lights="slit"
+            />
+          ))}
+        {hoop.legs.map(({ middle, width }, i) => (
           <Shape
             key={i}
             points={strip(middle, width)}
@@ -120,19 +130,6 @@ const PAST = 1.2;
 
 function endOf([x, y]: Point): number {
   return Math.hypot(x, y) + PAST;
-}
-
-/** A band as it runs under the setting, where it is one all along. */
-function whole({ outside, wire }: HoopDrawing): DrawnLeg[] {
-  return [
-    {
-      width: wire.width,
-      middle: [
-        [0, -outside],
-        [0, outside],
-      ],
-    },
-  ];
 }
 
 /** A strip of a width along a line that runs across the finger. */

@@ -141,7 +141,7 @@ export function PlateDrawing({ size, mount, chosen }: Props) {
             {back && (
               <>
                 <Word x={back.captionX} y={back.captionY}>
-                  {plateDrawingText.backDashedBezelHoop(scaleText(back.scale))}
+                  {plateDrawingText.back(scaleText(back.scale), planned.drawing.settings[host.id]!.plan.back.band !== null)}
                 </Word>
                 <BackView mount={host} drawing={planned.drawing.settings[host.id]!} x={back.x} y={back.y} scale={back.scale} />
               </>

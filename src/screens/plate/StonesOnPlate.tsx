@@ -56,11 +56,42 @@ export function StonesOnPlate({ mount }: { readonly mount: Mount }) {
             </g>
           );
         })}
+      {all.map((each) => (
+        <OverEdge key={each.id} mount={each} />
+      ))}
       {all.filter(isMovable).map((each) => (
         <PlaceHandles key={each.id} mount={each} />
       ))}
     </>
   );
+}
+
+/** How long the line is that shows where a wall comes nearest to its plate's edge, or over it (mm). */
+const MARK = 1.2;
+
+/** Where a wall comes too near to its plate's edge: a line across both. */
+function OverEdge({ mount }: { readonly mount: Mount }) {
+  const { findings, settled } = usePlan();
+  const { fit, thickness } = settled.mounts[mount.id]!.wall;
+  return findings
+    .filter((each) => each.code === "plate.wall-over-edge" && each.mount === mount.id)
+    .map(({ values, level }) => {
+      const { x, y, nx, ny } = outlineIn(mount).stationAt(Number(values.at));
+      const out = (by: number): Point => {
+        const far = fit.value + thickness + by;
+        return [x + far * nx, y + far * ny];
+      };
+      return (
+        <Shape
+          key={mount.id}
+          points={[out(-MARK / 2), out(MARK / 2)]}
+          open
+          stroke={level === "error" ? "var(--color-bad)" : "var(--color-warn)"}
+          strokeWidth={4}
+          data-over-edge={mount.id}
+        />
+      );
+    });
 }
 
 /** A stone is moved by its middle, and turned by the handle past the end of its length. */

@@ -40,6 +40,7 @@ export const bailStageText = {
 };
 
 export const fromTheSideText = {
+  side: "From the side",
   fromTheSide: (scale: string) => `From the side, ${scale}`,
   dropFromTheEdge: (drop: string) => `drop from the edge ${drop}`,
 };
@@ -51,7 +52,7 @@ export const hangsByText = {
   hangsBy: "Hangs by",
   startsToMeltAt: (temperature: string, unit: string) => `starts to melt at ${temperature} ${unit}`,
   made: "Made",
-  theSecondItsMirror: "the second its mirror",
+  theSecond: (said: string) => `the second: ${said}`,
   aSingleOne: "a single one",
   aPair: "A pair",
   one: "One",

@@ -46,7 +46,7 @@ export const ornamentMeasuresText = {
 export const plateDrawingText = {
   blankDashedSawLine: "blank, dashed: saw line",
   dashedTheLedgesInnerEdge: "dashed: the ledge's inner edge",
-  backDashedBezelHoop: (scale: string) => `Back, ${scale}; dashed: bezel, hoop`,
+  back: (scale: string, hasHoop: boolean) => `Back, ${scale}; dashed: bezel${hasHoop ? ", hoop" : ""}`,
   thePlateInPlanAnd: "The plate in plan and section",
 };
 

@@ -2,7 +2,7 @@ import { step } from "../../making/step";
 import { single } from "../../measure/figure";
 import { roundWire } from "../../metal/cut";
 import { type Bail } from "../bail";
-import { ringLength, wireFace } from "../link";
+import { edgeOn, ringLength, wireFace } from "../link";
 import { type BailKind, annulus, outsideOf } from "./kind";
 
 /** A ring of round wire, closed and soldered by its outside to the edge: pi (inside + wire) of it. */
@@ -41,7 +41,7 @@ export const ring: BailKind = {
   usualDrop: () => 0,
   boreAt: outsideOf,
   front: (bail) => annulus(bail, [0, outsideOf(bail)]),
-  side: (bail) => [annulus(bail, [0, outsideOf(bail)])],
+  side: ({ bore, thickness }) => [edgeOn({ inside: bore, wire: thickness }, bore / 2 + thickness)],
 };
 
 function lengthOf({ bore, thickness }: Pick<Bail, "bore" | "thickness">): number {

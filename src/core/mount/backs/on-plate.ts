@@ -40,7 +40,7 @@ function reachOf({ outline: { centre, stations }, face }: Standing): number {
   return stations.reduce((most, { x, y }) => Math.max(most, Math.hypot(x - centre[0], y - centre[1])), 0) + face;
 }
 
-/** Settings on one plate that stand nearer to each other than is left between their walls. */
+/** Settings on one plate that stand nearer to each other than is left between their walls: told of both, so of neither alone. */
 export function tooClose(all: readonly Standing[]): Finding[] {
   const faces = all.map(({ outline, face }) => flattened(outward(outline, face).curve(), DRAWN));
   const reach = all.map(reachOf);
@@ -51,7 +51,7 @@ export function tooClose(all: readonly Standing[]): Finding[] {
       const apart = between(faces[i]!, faces[k]!);
       if (apart >= LEAST_BETWEEN - tolerance.seen) return [];
       const level = apart < 0 ? "error" : "warning";
-      return [finding("plate.walls-close", level, `${mount}.wall`, { apart, least: LEAST_BETWEEN, other: other.mount }, mount)];
+      return [finding("plate.walls-close", level, `${mount}.wall`, { apart, least: LEAST_BETWEEN, one: other.mount, other: mount })];
     }),
   );
 }

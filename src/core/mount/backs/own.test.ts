@@ -84,7 +84,11 @@ test("settings on one plate stand clear of each other by both walls and half a m
       ({ code }) => code === "plate.walls-close",
     );
   expect(apart(0.51)).toBeUndefined();
-  expect(apart(0.3)).toMatchObject({ level: "warning", values: { apart: expect.closeTo(0.3, 2) as number, other: "m1" } });
+  expect(apart(0.3)).toMatchObject({
+    level: "warning",
+    mount: null,
+    values: { apart: expect.closeTo(0.3, 2) as number, one: "m1", other: "m2" },
+  });
   expect(apart(-1)).toMatchObject({ level: "error" });
 });
 

@@ -1,4 +1,3 @@
-import { drawnRing } from "../../bail/link";
 import { planBail } from "../../bail/bail";
 import { type DrawnHang } from "../../bail/hanging";
 import { bentWire, planEarWire } from "../../earring/ear-wire";
@@ -28,7 +27,6 @@ export const earWires: CarrierKind<EarWiresEntry> = {
     const earWire = { metal, wire, length };
     const bent = bentWire(earWire);
     const wired = planEarWire(earWire, "bail", `bail.eye.${mount.id}`);
-    const edgeOn = drawnRing({ inside: ring.bore, wire }, wire).side;
     const own = [...bail.parts, ...wired.parts].reduce((all, { mass }) => all + mass, 0);
     const figures = earringFigures(
       { wire: bent.height, below: hangsBelow(hanging.hung, bail.drawn.hangs[0]!) },
@@ -36,8 +34,7 @@ export const earWires: CarrierKind<EarWiresEntry> = {
     );
     return {
       contribution: mergeContributions([bail, { ...wired, figures: { ...wired.figures, ...figures } }]),
-      // From the side the ring is seen edge on: the eye of the wire lies across it.
-      drawing: { type: "bail", ...bail.drawn, sides: { [mount.id]: [edgeOn] }, earWire: bent },
+      drawing: { type: "bail", ...bail.drawn, earWire: bent },
       settled: { type: "bail", ...ring, earWire },
     };
   },
