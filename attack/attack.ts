@@ -1,4 +1,5 @@
 import { attackRecords, attackWindows } from "./browser";
+import { attackCaching } from "./caching";
 import { attackCore } from "./core";
 import { attackByKilling, attackFirstDemo, attackRestore } from "./kills";
 import { randomFrom } from "./random";
@@ -15,6 +16,7 @@ export async function attack(address: string, seed: number, kills: number): Prom
   await attackFirstDemo(address, random, Math.ceil(kills / 5));
   await attackRestore(address, random, Math.ceil(kills / 5));
   await attackByKilling(address, random, kills);
+  await attackCaching(address, random, kills);
   return conclude(seed);
 }
 

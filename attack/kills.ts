@@ -9,10 +9,10 @@ import { type Random } from "./random";
 import { report } from "./report";
 
 /** No more of what was typed than this may be lost when the whole browser is killed (ms). */
-const MOST_LOST = 250;
-const DEMO = { pieces: DEMO_PIECES.length, makes: demoMakes().length };
+export const MOST_LOST = 250;
+export const DEMO = { pieces: DEMO_PIECES.length, makes: demoMakes().length };
 const [samphire] = DEMO_PIECES;
-const wait = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
+export const wait = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 
 /** How many records each store of the page's database holds, and how many of a backup's pieces. */
 async function countsOf(page: Page): Promise<{ readonly pieces: number; readonly makes: number }> {
@@ -34,7 +34,11 @@ async function countsOf(page: Page): Promise<{ readonly pieces: number; readonly
 }
 
 /** Whether home stands, nothing broken, with so many pieces and makes at least. */
-async function standsWith(page: Page, address: string, least: { readonly pieces: number; readonly makes: number }): Promise<boolean> {
+export async function standsWith(
+  page: Page,
+  address: string,
+  least: { readonly pieces: number; readonly makes: number },
+): Promise<boolean> {
   await page.goto(address);
   await page
     .getByRole("table")
@@ -58,7 +62,7 @@ interface Made {
 }
 
 /** How long before the kill the first thing was made that is not there any more (ms); what is there and was never made lost everything. */
-function lossOf(made: readonly Made[], found: string, killed: number): number {
+export function lossOf(made: readonly Made[], found: string, killed: number): number {
   const last = made.findLastIndex(({ value }) => value === found);
   if (last < 0) return Infinity;
   return last === made.length - 1 ? 0 : killed - made[last + 1]!.at;
@@ -105,7 +109,7 @@ const stepOf = async (page: Page) =>
 /** A grey picture of one point. */
 const PICTURE = Buffer.from("iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==", "base64");
 
-const FIELDS: Work = {
+export const FIELDS: Work = {
   what: "typing in a stage",
   path: "/pieces/tern-ring/wall",
   work: (page, until, random) => typed(thickness, page, until, random, () => (0.2 + random.below(250) / 1000).toFixed(3)),
@@ -327,6 +331,6 @@ export async function attackRestore(address: string, random: Random, kills: numb
 }
 
 /** A killed browser's helpers may still be writing while they end. */
-async function removed(profile: string): Promise<void> {
+export async function removed(profile: string): Promise<void> {
   await rm(profile, { recursive: true, force: true, maxRetries: 20, retryDelay: 100 });
 }

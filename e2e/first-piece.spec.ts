@@ -1,5 +1,5 @@
 import { expect, test } from "./a-test";
-import { EMPTY, field, figure, kept } from "./places";
+import { DEMO_ROWS, EMPTY, field, figure, kept } from "./places";
 
 test("a first piece from nothing, by keyboard alone, to the card", async ({ page }) => {
   await page.goto(`${EMPTY}day`);
@@ -77,7 +77,7 @@ test("four numbers that cannot be a stone are explained, and the demo can be lai
   await start.getByLabel("Width").fill("twelve");
   await expect(start).toContainText("type a number");
   await page.getByRole("button", { name: "See the demo pieces" }).click();
-  await expect(page.getByRole("table")).toHaveAttribute("aria-rowcount", "21");
+  await expect(page.getByRole("table")).toHaveAttribute("aria-rowcount", String(DEMO_ROWS));
   const names = ["Tern ring", "Limpet pendant", "Dunlin earrings", "Plover ring", "Whelk ring"];
   for (const [i, name] of names.entries()) await expect(page.getByRole("table").getByRole("button").nth(i)).toHaveText(new RegExp(name));
   await page.getByRole("button", { name: "Remove the demo pieces" }).click();

@@ -4,7 +4,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { type Page, expect, test } from "./a-test";
 import { browserOn } from "./a-browser";
-import { DEMO, field, figure, kept } from "./places";
+import { DEMO, DEMO_ROWS, field, figure, kept } from "./places";
 
 const WALL = "/pieces/tern-ring/wall";
 const thickness = (page: Page) => field(page, "m1.wall.thickness");
@@ -110,12 +110,12 @@ test("a piece is saved, deleted, put back, deleted again and opened from its fil
   await picker.setInputFiles({ name: "everything.json", mimeType: "application/json", buffer: Buffer.from(everything) });
   await page.getByRole("dialog").getByRole("button", { name: "Restore", exact: true }).click();
   await expect(page.getByText(/^Restored: /)).toBeVisible();
-  await expect(page.getByRole("table")).toHaveAttribute("aria-rowcount", "22");
+  await expect(page.getByRole("table")).toHaveAttribute("aria-rowcount", String(DEMO_ROWS + 1));
 });
 
 test("a broken file dropped on the page says why by field and changes nothing; another bench is asked about", async ({ page }) => {
   await page.goto("/");
-  await expect(page.getByRole("table")).toHaveAttribute("aria-rowcount", "21");
+  await expect(page.getByRole("table")).toHaveAttribute("aria-rowcount", String(DEMO_ROWS));
   const drop = (text: string) =>
     page.evaluate((content) => {
       const data = new DataTransfer();
@@ -126,7 +126,7 @@ test("a broken file dropped on the page says why by field and changes nothing; a
   await drop(tern.replace('"height": 5.2', '"height": -5'));
   await expect(page.getByRole("dialog")).toContainText("Height must be more than 0, got -5");
   await page.keyboard.press("Escape");
-  await expect(page.getByRole("table")).toHaveAttribute("aria-rowcount", "21");
+  await expect(page.getByRole("table")).toHaveAttribute("aria-rowcount", String(DEMO_ROWS));
   const theirs = { format: "hoop-ledger/bench", version: 3, losses: { wall: { squaring: 0.9 } } };
   await drop(JSON.stringify({ ...(JSON.parse(tern) as object), id: "their-ring", name: "Their ring", benchUsed: theirs }));
   await expect(page.getByRole("dialog")).toContainText("Squaring both ends of a strip0.90.44");

@@ -1,10 +1,13 @@
-import { readFileSync } from "node:fs";
+import { readFileSync, readdirSync } from "node:fs";
 import { type Page, expect } from "@playwright/test";
 import { findHeadless } from "../scripts/chromium.mjs";
 
 /** The server that starts with the demo, and the one that starts with nothing; known once both have started. */
 export const DEMO = process.env.DEMO_ADDRESS ?? "";
 export const EMPTY = `${process.env.EMPTY_ADDRESS ?? ""}/`;
+
+/** Rows of home's table with the demo: its head and every piece. */
+export const DEMO_ROWS = 1 + readdirSync("demo/pieces").length;
 
 export const CHROMIUM = {
   executablePath: findHeadless() ?? "",
