@@ -146,9 +146,17 @@ export interface Named extends Pick<Plan, "parts"> {
   readonly joints: Plan["leftOut"];
 }
 
+/** A part or a joint by its name beside others of its setting; `mount` is null where it is the whole piece's. */
+interface OfSetting {
+  readonly mount: string | null;
+  readonly name: string;
+}
+
 /** What the parts and joints of a plan are called, by their ids; what it does not have by its id. */
 export interface Names {
   readonly part: (id: string) => string;
+  /** Several parts; those alike of several settings as one: "bezel of stones 1, 2 and 3". */
+  readonly parts: (ids: readonly string[]) => readonly string[];
   readonly joint: (id: string) => string;
   /** Several joints, each by its name; those alike of several settings as one: "bezel to plate, stones 1, 2 and 3". */
   readonly joints: (ids: readonly string[]) => readonly string[];
@@ -164,8 +172,9 @@ export function settingName(mounts: readonly string[], mount: string): string {
   return at < 0 ? mount : `stone ${at + 1}`;
 }
 
-/** "stones 1, 2 and 3". */
+/** "stone 2", "stones 1, 2 and 3". */
 function settingNames(names: readonly string[]): string {
+  if (names.length === 1) return names[0]!;
   return `stones ${listed(names.map((name) => name.replace(/^stone /, "")))}`;
 }
 
@@ -202,24 +211,22 @@ export function namesIn({ parts, joints }: Named): Names {
     const alike = joints.filter((each) => each.mount === one.mount && tied(each) === tied(one));
     return tied(one) + (alike.length > 1 ? ` ${alike.indexOf(one) + 1}` : "");
   };
-  const ofSetting = ({ mount, name }: ReturnType<typeof joint>) => (isOther(mount) ? `${name}, ${setting(mount!)}` : name);
+  const part = (id: string) => {
+    const found = parts.find((each) => each.id === id);
+    return found ? { mount: found.mount, name: plain(id) } : { mount: null, name: id };
+  };
+  /** Each by its name and its setting's, those alike of several settings as one. */
+  const merged = (all: readonly OfSetting[], between: string) =>
+    all.flatMap(({ mount, name }, i) => {
+      if (!isOther(mount)) return [name];
+      const settings = all.flatMap((each) => (each.name === name && isOther(each.mount) ? [setting(each.mount!)] : []));
+      return all.findIndex((each) => each.name === name && isOther(each.mount)) < i ? [] : [name + between + settingNames(settings)];
+    });
   return {
-    part: (id) => {
-      const part = parts.find((each) => each.id === id);
-      if (!part) return id;
-      return isOther(part.mount) ? `${plain(id)} of ${setting(part.mount!)}` : plain(id);
-    },
-    joint: (id) => ofSetting(joint(id)),
-    joints: (ids) => {
-      const all = ids.map(joint);
-      return all.flatMap((one, i) => {
-        const alike = all.filter(({ mount, name }) => isOther(mount) && name === one.name);
-        if (alike.length < 2 || !isOther(one.mount)) return [ofSetting(one)];
-        return all.findIndex(({ name }) => name === one.name) < i
-          ? []
-          : [`${one.name}, ${settingNames(alike.map(({ mount }) => setting(mount!)))}`];
-      });
-    },
+    part: (id) => merged([part(id)], " of ")[0]!,
+    parts: (ids) => merged(ids.map(part), " of "),
+    joint: (id) => merged([joint(id)], ", ")[0]!,
+    joints: (ids) => merged(ids.map(joint), ", "),
     setting,
     lead: (id) => {
       const mount = (parts.find((part) => part.id === id || part.mount === id) ?? joints.find((joint) => joint.id === id))?.mount ?? null;

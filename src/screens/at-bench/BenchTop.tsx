@@ -30,7 +30,7 @@ export function WaitRow({ waiting: { steps, since, until, isUsual }, now, plan, 
     wasWaiting.current = !isReady;
   }, [isReady]);
   const [first] = steps;
-  const what = capital(steps.map((step) => whatWaits(step, plan)).join(" and "));
+  const what = capital(whatWaits(steps, plan));
   const word = WAITS[first!.code] ?? "waiting";
   const share = Math.min(1, (now - since) / (until - since));
   return (
@@ -65,13 +65,19 @@ function waitOf(isReady: boolean, minutes: number, isUsual: boolean): string {
   return isReady ? "" : benchTopText.leftOfTheUsual(long);
 }
 
-/** The joint or part that a step leaves waiting; of what is done to several, the piece. */
-function whatWaits({ joints, values, part, works }: Step, plan: Plan): string {
+/** The joints or parts that steps leave waiting; of what is done to several parts, the piece. */
+function whatWaits(steps: readonly Step[], plan: Plan): string {
   const names = namesIn(plan);
-  if (joints.length > 0) return listed(names.joints(joints));
-  if (typeof values.joint === "string") return names.joint(values.joint);
-  const [only, ...others] = plan.parts.filter(({ id }) => id === part || works.includes(id));
-  return only && others.length === 0 ? names.part(only.id) : benchTopText.thePiece;
+  const [joints, parts] = [new Set<string>(), new Set<string>()];
+  let isWhole = false;
+  for (const { joints: made, values, part, works } of steps) {
+    const [only, ...others] = plan.parts.filter(({ id }) => id === part || works.includes(id));
+    if (made.length > 0) made.forEach((id) => joints.add(id));
+    else if (typeof values.joint === "string") joints.add(values.joint);
+    else if (only && others.length === 0) parts.add(only.id);
+    else isWhole = true;
+  }
+  return listed([...names.joints([...joints]), ...names.parts([...parts]), ...(isWhole ? [benchTopText.thePiece] : [])]);
 }
 
 interface MeanwhileProps {

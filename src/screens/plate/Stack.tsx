@@ -12,7 +12,7 @@ import { stackText } from "@/words/screens/plate";
 
 const NAMES: Readonly<Record<OuterBand["code"], string>> = {
   ...LAYER_NAMES,
-  wall: "wall",
+  wall: "bezel",
   several: "ornament",
   border: "border",
   saw: "saw",
@@ -37,6 +37,7 @@ export function Stack({ mount }: { readonly mount: string }) {
   const [ref, { width }] = useSize(270, 44);
   const bands = drawing.settings[mount]!.plan.bands.map(({ code, from, to }) => ({
     name: NAMES[code],
+    isWall: code === "wall",
     from,
     to,
     fill: FILLS[code] ?? ORNAMENT,
@@ -52,7 +53,7 @@ export function Stack({ mount }: { readonly mount: string }) {
         aria-label={bands.map(({ name, to }) => stackText.to(name, showLength(to, "measured", units))).join(", ")}
       >
         <rect x={0} y={0} width={14} height={HEIGHT} fill={stoneTint(material?.name ?? called ?? "")[1]} />
-        {bands.map(({ name, from, to, fill }, i) => (
+        {bands.map(({ name, isWall, from, to, fill }, i) => (
           <g key={`${name}${from}`}>
             <rect
               x={x(from)}
@@ -69,7 +70,7 @@ export function Stack({ mount }: { readonly mount: string }) {
                 y={HEIGHT - 8}
                 textAnchor="middle"
                 fontSize={12}
-                fill={name === "wall" ? "var(--color-white)" : "var(--color-metal-deep)"}
+                fill={isWall ? "var(--color-white)" : "var(--color-metal-deep)"}
               >
                 {name}
               </text>
