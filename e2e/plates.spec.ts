@@ -112,6 +112,8 @@ test("the page of sums answers from its fields, keeps what is typed from one uni
   await page.goto("/sums");
   const strip = page.getByRole("region", { name: "Strip round a stone" });
   await expect(strip).toContainText("46.05 mm");
+  const size = page.getByRole("region", { name: "Finger size" });
+  await expect(size.locator("svg").getByText("54.00 mm")).toBeVisible();
   await strip.getByLabel("Width").fill("");
   await expect(strip).toContainText("That gives no sum. A line of this kind is: oval 16 x 12");
   await strip.getByLabel("Width").fill("10");

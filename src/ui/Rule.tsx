@@ -29,8 +29,10 @@ interface Props {
   readonly pattern?: readonly Point[] | null;
   /** Gaps sawn into its top edge, in mm from its start. */
   readonly gaps?: readonly Gap[];
-  /** Pieces of solder that will lie along it: their middles, in mm from its start, and their sides. */
-  readonly solder?: readonly { readonly at: number; readonly side: number }[];
+  /** Pieces that will lie along it: their middles, in mm from its start, and their sides. */
+  readonly pieces?: readonly { readonly at: number; readonly side: number }[];
+  /** What such a piece is called. */
+  readonly pieceName?: string;
   /** Drawn over it, in a frame of mm along and mm up. */
   readonly over?: ReactNode;
 }
@@ -40,8 +42,8 @@ const OVER = 24;
 const TALLEST = 58;
 const LEFT = 12;
 const RULE_HEIGHT = 56;
-/** Less room than this between pieces of solder and they are not named (pixels). */
-const ROOM_FOR_SOLDER = 70;
+/** Less room than this between pieces and they are not named (pixels). */
+const ROOM_FOR_NAME = 70;
 /** Rule shown past the cut, as a share of the length, and at least in mm. */
 const PAST = { share: 0.16, least: 4 };
 
@@ -57,7 +59,8 @@ export function Rule({
   edge = null,
   pattern = null,
   gaps = [],
-  solder = [],
+  pieces = [],
+  pieceName = ruleText.solder,
   over,
 }: Props) {
   const [ref, { width }] = useSize(1050, 142);
@@ -165,12 +168,12 @@ export function Rule({
         {blank.marks.map(({ at }, i) => (
           <line key={i} x1={x(at)} x2={x(at)} y1={top} y2={base} stroke="var(--color-metal-edge)" strokeDasharray="3 3" />
         ))}
-        {solder.map(({ at, side }, i) => (
+        {pieces.map(({ at, side }, i) => (
           <rect key={i} x={x(at - side / 2)} y={base - side * perMm} width={side * perMm} height={side * perMm} fill="var(--color-ochre)" />
         ))}
-        {solder.length > 0 && (solder[1]?.at ?? Infinity) - solder[0]!.at > ROOM_FOR_SOLDER / perMm && (
-          <text x={x(solder[0]!.at + solder[0]!.side / 2) + 5} y={base - 4} fontSize={12} fill="var(--color-wood-dark)">
-            {ruleText.solder}
+        {pieces.length > 0 && (pieces[1]?.at ?? Infinity) - pieces[0]!.at > ROOM_FOR_NAME / perMm && (
+          <text x={x(pieces[0]!.at + pieces[0]!.side / 2) + 5} y={base - 4} fontSize={12} fill="var(--color-wood-dark)">
+            {pieceName}
           </text>
         )}
         {words.map(({ text, from }, i) => (

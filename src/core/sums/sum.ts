@@ -69,10 +69,35 @@ export interface SumField {
   readonly start: number | string;
 }
 
+/** What of a sum lies along a rule: one of its answers, or a length that was asked of. */
+export interface Along {
+  /** mm */
+  readonly length: number;
+  /** The answer that it is; null for a length that was asked of. */
+  readonly answer: AnswerCode | null;
+  /** mm that it stands tall; null where nobody said. */
+  readonly height: number | null;
+  /** Pieces along it: the middle of each, and how long it is, null where nobody said (mm). */
+  readonly pieces: readonly { readonly at: number; readonly side: number | null }[];
+}
+
+/** An answer along a rule, the chief one unless another is named. @throws where the sum has none such. */
+export function answerAlong({ answers }: QuickSum, answer: AnswerCode = answers[0]!.code, height: number | null = null): Along {
+  const found = answers.find(({ code }) => code === answer);
+  if (!found) throw new RangeError(`no answer "${answer}"`);
+  return { length: found.figure.value, answer, height, pieces: [] };
+}
+
+/** The length that a sum was asked of, along a rule. */
+export function askedAlong({ asked }: QuickSum, height: number | null = null): Along {
+  return { length: Number(asked.length), answer: null, height, pieces: [] };
+}
+
 /** All that the rest knows of a kind of sum. */
 export interface SumKind {
   /** The sum; "misread" for what begins as one and does not go on so; null for a line of something else. */
   readonly read: (line: SumLine) => QuickSum | "misread" | null;
+  readonly along: (sum: QuickSum) => Along;
   readonly fields: readonly SumField[];
   /** The line that says the same as its fields do, by their names. */
   readonly line: (texts: Readonly<Record<string, string>>) => string;

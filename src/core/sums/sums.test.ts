@@ -147,3 +147,17 @@ test.each(SUM_KINDS)(
     expect(figures[told[key]]!.value).toBeCloseTo(answer(sum, asked[key]), 9);
   },
 );
+
+test("along a rule lies an answer at its own length, or the length that was asked of with its pieces", () => {
+  const along = (line: string) => SUMS[sumOf(line).code].along(sumOf(line));
+  expect(along("EU 54")).toMatchObject({ length: expect.closeTo(54, 4) as number, answer: "circumference", height: null });
+  expect(along("EU 54 less 1")).toMatchObject({ length: expect.closeTo(53, 4) as number, answer: "circumference" });
+  expect(along("EU 54 x 4 x 1.8 half-round")).toMatchObject({ answer: "blank", height: 4 });
+  expect(along("dome 20 rise 3")).toMatchObject({ length: expect.closeTo(2 * Math.hypot(10, 3), 9) as number, answer: "disc" });
+  expect(along("18ga")).toMatchObject({ length: expect.closeTo(0.127 * 92 ** (18 / 39), 9) as number, answer: "thickness" });
+  expect(along("sheet 50 x 20 x 0.6")).toEqual({ length: 50, answer: null, height: 20, pieces: [] });
+  expect(along("wire 3 x 1.5 x 100")).toMatchObject({ length: 100, height: 1.5 });
+  const pieces = (side: number | null) => [1, 3].map((share) => ({ at: 11.5 * share, side }));
+  expect(along("2 pieces on 46")).toEqual({ length: 46, answer: null, height: null, pieces: pieces(null) });
+  expect(along("2 pieces of 1 on 46").pieces).toEqual(pieces(1));
+});

@@ -1,6 +1,7 @@
 "use client";
 
 import { useState } from "react";
+import { layBlank } from "@/core/measure/blank";
 import { type SumCode, SUM_KINDS, type SumField } from "@/core/sums/sum";
 import { SUMS, readSum } from "@/core/sums/sums";
 import { FindButton } from "@/ui/Find";
@@ -12,10 +13,14 @@ import { useTitle } from "@/ui/title";
 import { useTrayState, useUnits } from "@/ui/tray";
 import { BLANK_MARKS } from "@/words/marks";
 import { SUM_EXAMPLES, SUM_FIELDS, SUM_NAMES, sayQuickSum } from "@/words/quick-sums";
-import { lengthUnit } from "@/words/show";
+import { lengthUnit, withUnit } from "@/words/show";
 import { sumsScreenText } from "@/words/screens/sums";
 import { type Typed, inUnit, startOf } from "./fields";
-import { onRule } from "./on-rule";
+
+/** How tall something stands on the rule, and how long a piece is, where nobody said (mm). */
+const USUAL = { height: 3, side: 1 } as const;
+/** More pieces than these are not told apart. */
+const MOST_DRAWN = 60;
 
 /** Sums by themselves, for whoever would rather fill fields than type a line. */
 export function SumsScreen() {
@@ -61,7 +66,7 @@ function SumForm({ code, typed, onType }: FormProps) {
   const read = readSum(line(typed.texts), units.length, bench);
   const sum = read.ok && read.sum.code === code ? read.sum : null;
   const said = sum && sayQuickSum(sum, units);
-  const lies = sum && onRule(sum);
+  const lies = sum && SUMS[code].along(sum);
   return (
     <section aria-label={SUM_NAMES[code]} className="min-w-0 overflow-x-clip border-t border-line pt-2.5">
       <h2 className="text-lg font-strong">{SUM_NAMES[code]}</h2>
@@ -99,13 +104,14 @@ function SumForm({ code, typed, onType }: FormProps) {
       </div>
       {lies && said && (
         <Rule
-          blank={lies.blank}
-          height={lies.height}
-          cut={lies.pieces.length > 0 ? "" : said.answers[0]!.text}
+          blank={layBlank(lies.length, 0, 0, [])}
+          height={lies.height ?? USUAL.height}
+          cut={said.answers.find((each) => each.code === lies.answer)?.text ?? withUnit(lies.length, "measured", units)}
           beyond=""
           names={BLANK_MARKS}
           units={units}
-          solder={lies.pieces}
+          pieceName={sumsScreenText.piece}
+          pieces={lies.pieces.slice(0, MOST_DRAWN).map(({ at, side }) => ({ at, side: side ?? USUAL.side }))}
         />
       )}
       {sum && said && (

@@ -75,7 +75,7 @@ export function WallStage({ mount: id }: { readonly mount: string }) {
             units={units}
             gaps={stock.gaps}
             edge={top && pastLead(top, blank)}
-            solder={solderAlong(plan, id, blank, doubtOf)}
+            pieces={solderAlong(plan, id, blank, doubtOf)}
           />
         </>
       }

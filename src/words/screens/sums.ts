@@ -1,4 +1,5 @@
 export const sumsScreenText = {
+  piece: "piece",
   sums: "Sums",
   alsoByTyping: "Each by itself, without a piece. The same is answered in Find: press / and type it, for example US 7 x 1.6.",
   takenAsUsual: (what: string) => `taken as usual: ${what}`,

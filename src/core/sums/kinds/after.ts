@@ -3,7 +3,7 @@ import { planHoop } from "../../hoop/hoop";
 import { insideFor } from "../../hoop/what-if";
 import { figureOf } from "../../measure/figure";
 import { settleHoop } from "../../piece/settle";
-import { LENGTH, type SumKind, lengthsOf } from "../sum";
+import { LENGTH, type SumKind, lengthsOf, answerAlong } from "../sum";
 import { SYSTEM_WORDS, sizeStart, sizesOf } from "./size";
 
 const WAYS = { less: -1, minus: -1, "-": -1, more: 1, plus: 1 } as const;
@@ -30,11 +30,15 @@ export const after: SumKind = {
       code: "after",
       asked: { system, size: value, by },
       assumed: [],
-      answers: [{ code: "inside", figure: single("mm", inside, "size.after") }],
+      answers: [
+        { code: "inside", figure: single("mm", inside, "size.after") },
+        { code: "circumference", figure: single("mm", Math.PI * inside, "size.round") },
+      ],
       sizes: sizesOf(inside),
       begin: null,
     };
   },
+  along: (sum) => answerAlong(sum, "circumference"),
   fields: [
     { name: "system", as: SYSTEM_WORDS, start: "EU" },
     { name: "size", as: "words", start: "54" },

@@ -1,7 +1,7 @@
 import { single } from "../../measure/figure";
 import { type MadeFrom } from "../../mount/layers/layer";
 import { ballFrom, snippetOf } from "../../mount/layers/granules";
-import { BY, LENGTH, NO_SIZES, type SumKind, lengthsOf } from "../sum";
+import { BY, LENGTH, NO_SIZES, type SumKind, lengthsOf, answerAlong } from "../sum";
 
 const FROM = new RegExp(`^(?:ball|bead)\\s+${LENGTH}\\s+from\\s+${LENGTH}(?:${BY}${LENGTH})?$`);
 const BACK = new RegExp(`^(?:ball|bead)\\s+from\\s+${LENGTH}\\s+of\\s+${LENGTH}(?:${BY}${LENGTH})?$`);
@@ -38,6 +38,7 @@ export const ball: SumKind = {
       begin: null,
     };
   },
+  along: (sum) => answerAlong(sum),
   fields: [
     { name: "ball", as: "length", start: 2 },
     { name: "wire", as: "length", start: 0.8 },

@@ -2,7 +2,7 @@ import { planHoop } from "../../hoop/hoop";
 import { figureOf } from "../../measure/figure";
 import { type SectionShape } from "../../metal/section";
 import { settleHoop } from "../../piece/settle";
-import { BY, LENGTH, NO_SIZES, type SumKind, lengthsOf } from "../sum";
+import { BY, LENGTH, NO_SIZES, type SumKind, lengthsOf, answerAlong } from "../sum";
 import { SYSTEM_WORDS, ringOf, sizeStart } from "./size";
 
 /** Sections as they are written in a line. */
@@ -50,6 +50,7 @@ export const blank: SumKind = {
       begin: ringOf(line, start, stock),
     };
   },
+  along: (sum) => answerAlong(sum, "blank", Number(sum.asked.width)),
   fields: [
     { name: "system", as: SYSTEM_WORDS, start: "EU" },
     { name: "size", as: "words", start: "54" },

@@ -2,7 +2,7 @@ import { single } from "../../measure/figure";
 import { discFor, sphereOf } from "../../mount/backs/domed";
 import { UNMEASURED, UNMEASURED_FIELDS, newPiece } from "../../piece/new-piece";
 import { type Piece } from "../../piece/piece";
-import { LENGTH, NO_SIZES, type SumKind, lengthsOf } from "../sum";
+import { LENGTH, NO_SIZES, type SumKind, lengthsOf, answerAlong } from "../sum";
 
 const DOME = new RegExp(`^dome\\s+${LENGTH}\\s+(?:rise|high|by)\\s+${LENGTH}$`);
 
@@ -38,6 +38,7 @@ export const dome: SumKind = {
       },
     };
   },
+  along: (sum) => answerAlong(sum),
   fields: [
     { name: "across", as: "length", start: 20 },
     { name: "rise", as: "length", start: 3 },

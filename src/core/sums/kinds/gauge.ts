@@ -1,7 +1,7 @@
 import { gaugeThickness, nearestGauge } from "../../measure/gauge";
 import { single } from "../../measure/figure";
 import { readLength } from "../../measure/reading";
-import { NO_SIZES, type SumKind, lengthsOf } from "../sum";
+import { NO_SIZES, type SumKind, lengthsOf, answerAlong } from "../sum";
 
 /** Gauge and millimetres, either way: "18ga", "1.02 mm". */
 export const gauge: SumKind = {
@@ -27,6 +27,7 @@ export const gauge: SumKind = {
       begin: null,
     };
   },
+  along: (sum) => answerAlong(sum, "thickness"),
   fields: [{ name: "gauge", as: "count", start: 18 }],
   line: ({ gauge: n = "" }) => `${n}ga`,
 };

@@ -1,7 +1,7 @@
 import { single } from "../../measure/figure";
 import { type Metal, massOf } from "../../metal/metals";
 import { type SectionShape, sectionArea } from "../../metal/section";
-import { BY, LENGTH, NO_SIZES, type SumKind, lengthsOf } from "../sum";
+import { BY, LENGTH, NO_SIZES, type SumKind, lengthsOf, askedAlong } from "../sum";
 import { SECTION_WORDS } from "./blank";
 
 /** Metals as they are written in a line. */
@@ -43,6 +43,7 @@ export const mass: SumKind = {
       begin: null,
     };
   },
+  along: (sum) => askedAlong(sum, Number(sum.asked.form === "sheet" ? sum.asked.width : sum.asked.thickness)),
   fields: [
     { name: "form", as: ["sheet", "wire"], start: "sheet" },
     { name: "length", as: "length", start: 50 },

@@ -3,7 +3,7 @@ import { UNMEASURED, UNMEASURED_FIELDS, newPiece } from "../../piece/new-piece";
 import { type Piece } from "../../piece/piece";
 import { sizePiece } from "../../piece/size-piece";
 import { type OutlineShape, shapeFaults } from "../../stone/shapes/shapes";
-import { BY, LENGTH, NO_SIZES, type SumKind, lengthsOf } from "../sum";
+import { BY, LENGTH, NO_SIZES, type SumKind, lengthsOf, answerAlong } from "../sum";
 
 /** Shapes that one or two lengths say. */
 const SHAPES: Readonly<Record<string, (long: number, wide: number) => OutlineShape>> = {
@@ -52,6 +52,7 @@ export const round: SumKind = {
       }),
     };
   },
+  along: (sum) => answerAlong(sum),
   fields: [
     { name: "shape", as: Object.keys(SHAPES), start: "oval" },
     { name: "length", as: "length", start: 16 },

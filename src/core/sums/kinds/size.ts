@@ -3,7 +3,7 @@ import { single } from "../../measure/figure";
 import { mandrelOf } from "../../piece/bench";
 import { newPiece, UNMEASURED, UNMEASURED_FIELDS } from "../../piece/new-piece";
 import { type HoopEntry } from "../../piece/piece";
-import { type QuickSum, type SumKind, type SumLine } from "../sum";
+import { type QuickSum, type SumKind, type SumLine, answerAlong } from "../sum";
 
 /** Systems as they are written in a line. */
 const SYSTEMS: Readonly<Record<string, SizeSystem>> = {
@@ -88,6 +88,7 @@ export const size: SumKind = {
       begin: ringOf(line, start),
     };
   },
+  along: (sum) => answerAlong(sum, "circumference"),
   fields: [
     { name: "system", as: SYSTEM_WORDS, start: "EU" },
     { name: "size", as: "words", start: "54" },

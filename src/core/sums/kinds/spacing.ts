@@ -1,6 +1,6 @@
 import { single } from "../../measure/figure";
 import { spacingOf } from "../../heats/solder";
-import { LENGTH, NO_SIZES, type SumKind, lengthsOf } from "../sum";
+import { LENGTH, NO_SIZES, type SumKind, lengthsOf, askedAlong } from "../sum";
 
 const SPACED = new RegExp(`^(\\d+)\\s+(?:pieces?|pallions?|beads?|balls?)(?:\\s+of\\s+${LENGTH})?\\s+on\\s+${LENGTH}$`);
 
@@ -26,6 +26,15 @@ export const spacing: SumKind = {
       sizes: NO_SIZES,
       begin: null,
     };
+  },
+  along: (sum) => {
+    const { count, side } = sum.asked;
+    const every = sum.answers[0]!.figure.value;
+    const pieces = Array.from({ length: Number(count) }, (_, i) => ({
+      at: (i + 0.5) * every,
+      side: side === undefined ? null : Number(side),
+    }));
+    return { ...askedAlong(sum), pieces };
   },
   fields: [
     { name: "count", as: "count", start: 4 },

@@ -1,6 +1,6 @@
 import { single } from "../../measure/figure";
 import { lengthOfTwist, twistOf } from "../../mount/layers/twist";
-import { LENGTH, NO_SIZES, type SumKind, lengthsOf } from "../sum";
+import { LENGTH, NO_SIZES, type SumKind, lengthsOf, answerAlong } from "../sum";
 
 const TWIST = new RegExp(`^twist\\s+${LENGTH}(?:\\s+(?:for|to)\\s+${LENGTH})?$`);
 /** How much of it is told where nobody says (mm). */
@@ -28,6 +28,7 @@ export const twist: SumKind = {
       begin: null,
     };
   },
+  along: (sum) => answerAlong(sum),
   fields: [
     { name: "wire", as: "length", start: 0.6 },
     { name: "length", as: "length", start: USUAL },
