@@ -1,6 +1,6 @@
 import { readFile } from "node:fs/promises";
 import { type Page, expect, test } from "./a-test";
-import { EMPTY } from "./places";
+import { DEMO_ROWS, EMPTY } from "./places";
 
 const rows = (page: Page) => page.getByRole("table", { name: "Makings" }).getByRole("row");
 const open = async (page: Page) => {
@@ -91,7 +91,7 @@ test("everything is saved with its makes, cleared, and restored as it was", asyn
   const before = await everything();
   expect((JSON.parse(before) as { makes: unknown[] }).makes).toHaveLength(24);
   await page.getByRole("button", { name: "Remove the demo pieces" }).click();
-  await page.getByRole("button", { name: "Remove all 20 for good" }).click();
+  await page.getByRole("button", { name: `Remove all ${DEMO_ROWS - 1} for good` }).click();
   await page
     .getByRole("dialog")
     .getByRole("button", { name: /Remove/ })

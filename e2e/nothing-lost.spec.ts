@@ -11,6 +11,7 @@ test("Done takes first what is typed, also by a press that moves no focus; what 
   await onTo(page, /^Cut the strip 46\.05/);
   const done = page.getByRole("button", { name: "Done" });
   await reading(page, "What you cut").fill("46..05");
+  await page.waitForTimeout(ONE_PRESS);
   await done.evaluate((button: HTMLElement) => button.click());
   await expect(asked(page, "What you cut")).toContainText('"46..05" is not a number');
   await expect(heading(page)).toContainText("Cut the strip 46.05");
