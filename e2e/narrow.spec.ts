@@ -1,22 +1,13 @@
 import AxeBuilder from "@axe-core/playwright";
 import { devices, expect, test } from "./a-test";
-import { EMPTY, field, figure, kept } from "./places";
+import { BESIDE_A_PIECE, field, figure, kept } from "./places";
 
 const { hasTouch, isMobile } = devices["iPhone 13"];
 test.use({ viewport: { width: 390, height: 844 }, hasTouch, isMobile });
 
 const STAGES = ["stone", "wall", "plate", "hoop", "heats", "making", "card", "bench"] as const;
 const PLACES = {
-  "the tray, my bench and the ledger": [
-    "/",
-    "/my-bench",
-    "/ledger",
-    "/sums",
-    "/cards?pieces=tern-ring",
-    "/cards?pieces=tern-ring&as=class",
-    "/cards?pieces=tern-ring&as=labels",
-    EMPTY,
-  ],
+  "the tray, my bench and the ledger": BESIDE_A_PIECE,
   "a piece's stages": [
     ...STAGES.slice(0, 5).map(stage),
     "/pieces/curlew-ring/hoop",

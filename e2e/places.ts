@@ -6,6 +6,18 @@ import { findHeadless } from "../scripts/chromium.mjs";
 export const DEMO = process.env.DEMO_ADDRESS ?? "";
 export const EMPTY = `${process.env.EMPTY_ADDRESS ?? ""}/`;
 
+/** Every page that is of no one piece. */
+export const BESIDE_A_PIECE = [
+  "/",
+  "/my-bench",
+  "/ledger",
+  "/sums",
+  "/cards?pieces=tern-ring",
+  "/cards?pieces=tern-ring&as=class",
+  "/cards?pieces=tern-ring&as=labels",
+  EMPTY,
+] as const;
+
 /** Rows of home's table with the demo: its head and every piece. */
 export const DEMO_ROWS = 1 + readdirSync("demo/pieces").length;
 

@@ -1,19 +1,10 @@
 import AxeBuilder from "@axe-core/playwright";
 import { expect, test } from "./a-test";
-import { EMPTY, field, figure, fourStones, kept, laid } from "./places";
+import { BESIDE_A_PIECE, field, figure, fourStones, kept, laid } from "./places";
 
 const whelk = (...stages: readonly string[]) => stages.map((stage) => `/pieces/whelk-ring/${stage}`);
 const PLACES = {
-  "page beside a piece": [
-    "/",
-    "/my-bench",
-    "/ledger",
-    "/sums",
-    "/cards?pieces=tern-ring",
-    "/cards?pieces=tern-ring&as=class",
-    "/cards?pieces=tern-ring&as=labels",
-    EMPTY,
-  ],
+  "page beside a piece": BESIDE_A_PIECE,
   "stage of a size": [...whelk("stone", "wall", "plate", "hoop"), "/pieces/whimbrel-ring/plate", "/pieces/sanderling-pendant/bail"],
   "stage of the making": whelk("heats", "making", "card", "bench"),
 };

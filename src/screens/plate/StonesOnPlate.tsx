@@ -16,8 +16,9 @@ import { useSession, useSessionState } from "@/ui/session";
 import { useUnits } from "@/ui/tray";
 import { namesIn } from "@/words/names";
 import { calledIn } from "@/words/settings";
+import { withUnit } from "@/words/show";
 import { stonesOnPlateText } from "@/words/screens/plate";
-import { removeSetting } from "../settings/settings-edit";
+import { MOST_SETTINGS, removeSetting } from "../settings/settings-edit";
 import { addOnPlate, putOnPlate, wholeTurn } from "./plate-edit";
 
 /** mm and degrees that an arrow key moves and turns a stone by. */
@@ -98,6 +99,7 @@ function OverEdge({ mount }: { readonly mount: Mount }) {
 function PlaceHandles({ mount }: { readonly mount: Mount }) {
   const session = useSession();
   const plan = usePlan();
+  const units = useUnits();
   const { at, turn } = placementOf(mount);
   const name = namesIn(plan).setting(mount.id);
   const { wall } = plan.settled.mounts[mount.id]!;
@@ -114,7 +116,7 @@ function PlaceHandles({ mount }: { readonly mount: Mount }) {
         label={stonesOnPlateText.placeOf(name)}
         now={at[0]}
         most={100}
-        told={stonesOnPlateText.rightAndUp(at[0].toFixed(2), at[1].toFixed(2))}
+        told={stonesOnPlateText.rightAndUp(withUnit(at[0], "measured", units), withUnit(at[1], "measured", units))}
         lights={`${mount.id}.place`}
         onDrag={move}
         onStep={(_by, way) => move([at[0] + way[0] * STEP, at[1] + way[1] * STEP])}
@@ -168,8 +170,6 @@ export function PlaceOnPlate({ mount }: { readonly mount: Mount }) {
   );
 }
 
-/** As many as a piece carries. */
-const MOST = 12;
 /** How closely an edge is followed (mm). */
 const DRAWN = 0.05;
 
@@ -210,7 +210,7 @@ export function StonesList({ mount }: { readonly mount: Mount }) {
           </li>
         ))}
       </ul>
-      {mounts.length < MOST && (
+      {mounts.length < MOST_SETTINGS && (
         <button type="button" className="btn my-1" onClick={add}>
           <Plus size={14} aria-hidden="true" /> {stonesOnPlateText.addAStone}
         </button>

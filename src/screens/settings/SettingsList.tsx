@@ -10,7 +10,7 @@ import { withUnit } from "@/words/show";
 import { useSession, useSessionState } from "@/ui/session";
 import { namesIn } from "@/words/names";
 import { calledIn } from "@/words/settings";
-import { addSetting, placeSettings, removeSetting } from "./settings-edit";
+import { MOST_SETTINGS, addSetting, placeSettings, removeSetting } from "./settings-edit";
 import { settingsListText } from "@/words/screens/settings";
 
 /** Room left between a setting and one that is added beside it (mm). */
@@ -75,7 +75,7 @@ export function SettingsList({ mount }: { readonly mount: string }) {
           </button>
         </div>
       )}
-      {mounts.length < MOST && (
+      {mounts.length < MOST_SETTINGS && (
         <button type="button" className="btn my-1" onClick={() => session.change((piece) => void addSetting(piece, host, next))}>
           <Plus size={14} aria-hidden="true" /> {settingsListText.addASetting}
         </button>
@@ -83,6 +83,3 @@ export function SettingsList({ mount }: { readonly mount: string }) {
     </>
   );
 }
-
-/** As many as a piece carries. */
-const MOST = 12;

@@ -4,6 +4,9 @@ import { type Piece } from "@/core/piece/piece";
 /** The eye of a setting that nobody has placed: opposite the point. */
 const TOP = 0.5;
 
+/** As many settings as a piece carries. */
+export const MOST_SETTINGS = 12;
+
 /** Sets one more stone, alike to one that is there; on a hoop so many mm further round. Returns its id. */
 export function addSetting(piece: Editable<Piece>, like: string, along: number): string {
   const ids = piece.mounts.map(({ id }) => id);

@@ -61,7 +61,7 @@ export const ownPlateText = {
 export const stonesOnPlateText = {
   placeOf: (stone: string) => `Place of ${stone} on the plate`,
   turnOf: (stone: string) => `Turn of ${stone} on the plate`,
-  rightAndUp: (right: string, up: string) => `${right} mm right, ${up} mm up`,
+  rightAndUp: (right: string, up: string) => `${right} right, ${up} up`,
   degrees: (turn: number) => `${turn} degrees`,
   theStoneOnThePlate: "The stone on the plate",
   right: "right",

@@ -41,7 +41,7 @@ export const ring: BailKind = {
   usualDrop: () => 0,
   boreAt: outsideOf,
   front: (bail) => annulus(bail, [0, outsideOf(bail)]),
-  side: ({ bore, thickness }) => [edgeOn({ inside: bore, wire: thickness }, bore / 2 + thickness)],
+  side: (bail) => [edgeOn({ inside: bail.bore, wire: bail.thickness }, outsideOf(bail))],
 };
 
 function lengthOf({ bore, thickness }: Pick<Bail, "bore" | "thickness">): number {
