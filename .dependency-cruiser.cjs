@@ -14,6 +14,7 @@ const core = [
   ["geometry", ["measure"]],
   ["metal", ["measure", "geometry"]],
   ["stone", ["measure", "geometry"]],
+  ["trace", ["measure", "geometry", "stone"]],
   ["making", ["measure"]],
   ["joint", ["measure", "metal", "making"]],
   ["mount", ["measure", "geometry", "metal", "stone", "making", "joint"]],

@@ -111,6 +111,23 @@ const EXPECTED: Readonly<Record<FaultCode, (v: Fault["values"], places: number) 
   "no-such-mount": () => "must be a setting of this piece",
   "no-eye": (v) => `must have one for ${v.mount}, which has no eye`,
   "not-planned": () => "is not planned yet",
+  "not-a-picture": () => "is not a picture: give a PNG, a JPEG or a WebP",
+  "picture-cut-short": () => "ends in the middle of the picture: copy it again",
+  "picture-too-large": (v) => `is ${v.width} x ${v.height} pixels: at most 24 million are read, and ${v.limit} on a side`,
+  "picture-too-small": (v) => `is ${v.width} x ${v.height} pixels, and ${v.least} on a side is the least`,
+  "too-coarse": (v) => `has ${v.pxPerMm} pixels to a millimetre, and ${v.least} is the least: take it from nearer`,
+  "no-clear-stone": () => "shows no clear stone: press on it, or lay it on paper of another colour",
+  "two-stones": (v) => `shows two stones, at (${v.x}, ${v.y}) and (${v.x2}, ${v.y2}): press on the one that is meant`,
+  "cut-by-the-edge": (v) => `shows a stone at (${v.x}, ${v.y}) that its edge cuts off: take it with paper all round`,
+  "too-blurred": (v) =>
+    `is blurred: the stone's edge is ${Number(v.width).toFixed(2)} mm wide, and ${Number(v.most).toFixed(2)} is the most. Hold still, and nearer`,
+  "not-a-drawing": (v) => `is no drawing that can be read: ${v.why}`,
+  "drawing-has-script": () => "holds a script, and is not opened: save it as plain SVG",
+  "drawing-has-entities": () => "declares entities or a document type, and is not opened: save it as plain SVG",
+  "drawing-reaches-outside": () => "asks for something outside itself, and is not opened: save it as plain SVG",
+  "drawing-too-deep": (v) => `is nested more than ${v.limit} deep`,
+  "drawing-too-many-points": (v) => `has ${v.got} points or parts, and ${v.limit} is the most`,
+  "no-closed-outline": () => "has no closed line that could be a stone's outline",
 };
 
 /** Forms and works of a hoop as they are said in a sentence. */

@@ -1,4 +1,5 @@
 import { type LayerFault } from "../mount/layers/layer";
+import { type TraceRefusal } from "../trace/refusal";
 import { type ShapeFault } from "../stone/shapes/shape";
 
 /** What is wrong with something that came from outside, and where. The words stand in the catalogue. */
@@ -54,6 +55,7 @@ export type FaultCode =
   | "tape-far-off"
   | "below-pi"
   | ShapeFault["code"]
+  | TraceRefusal["code"]
   | "seam-at-corner"
   | "fixed-height-missing"
   | "notch-missing"

@@ -27,7 +27,7 @@ export const free: ShapeKind<Free> = {
     if (across > LARGEST) return [{ field: "points", code: "too-large-across", values: { limit: LARGEST, got: across } }];
     return [...crossingFaults(shape), ...areaFaults(shape)].slice(0, 1);
   },
-  outline: (shape) => sampledOutline(spansOf(shape)),
+  outline: (shape) => sampledOutline(freeSpans(shape)),
   scaled: (shape, by) => ({ ...shape, points: shape.points.map(([x, y]): Point => [x * by, y * by]) }),
 };
 
@@ -37,7 +37,7 @@ const CROSSING_STEPS = { most: 8, least: 3, inAll: 600 } as const;
 function crossingFaults(shape: Free): ShapeFault[] {
   const { most, least, inAll } = CROSSING_STEPS;
   const steps = shape.closed === "polyline" ? 1 : Math.min(most, Math.max(least, Math.round(inAll / shape.points.length)));
-  const drawn = spansOf(shape).flatMap((span) =>
+  const drawn = freeSpans(shape).flatMap((span) =>
     Array.from({ length: steps }, (_, i): Point => {
       const { x, y } = span(i / steps);
       return [x, y];
@@ -56,7 +56,7 @@ function distance([ax, ay]: Point, [bx, by]: Point): number {
 }
 
 /** One span from each point to the next, anticlockwise from the first. */
-function spansOf({ points, closed }: Free): Span[] {
+export function freeSpans({ points, closed }: Free): Span[] {
   const round = polygonArea(points) < 0 ? [points[0]!, ...points.slice(1).reverse()] : points;
   const n = round.length;
   return round.map((point, i) => {
