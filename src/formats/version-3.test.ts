@@ -42,7 +42,7 @@ const own: readonly Edit[] = [
 ];
 
 test.each<readonly [edits: readonly Edit[], paths: readonly string[]]>([
-  [[["/mounts/0/stone/picture", { jpeg: "AAAA", pxPerMm: 40, at: [0, 0], turn: 0 }]], ["/mounts/0/stone/picture"]],
+  [[["/mounts/0/stone/picture", { jpeg: "AAAA", pxPerMm: 40, at: [0, 0], turn: 0 }]], []],
   [[["/mounts/0/stone/cost", 12.5]], ["/mounts/0/stone/cost"]],
   [own, []],
   [[...own, ["/mounts/0/plate/domed", { rise: 2 }]], []],

@@ -6,8 +6,16 @@ const MOST_POINTS = 60_000_000;
 
 export type ReadPicture = { readonly ok: true; readonly picture: ImageBitmap } | { readonly ok: false; readonly problem: string };
 
-/** A picture no longer than `longest` px on a side, or what is wrong with it. The browser reads and scales it off the main thread. */
-export async function readPicture(file: Blob, longest: number): Promise<ReadPicture> {
+/** A part of a picture, in its own pixels from the top left. */
+export interface PicturePart {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** A picture, or a part of it, no longer than `longest` px on a side, or what is wrong with it. The browser reads and scales it off the main thread. */
+export async function readPicture(file: Blob, longest: number, part?: PicturePart): Promise<ReadPicture> {
   if (file.size > MOST_BYTES)
     return { ok: false, problem: readPictureText.hasMbUseAPicture(Math.round(file.size / 1e6), MOST_BYTES / 1e6) };
   const size = await sizeOf(file);
@@ -15,8 +23,12 @@ export async function readPicture(file: Blob, longest: number): Promise<ReadPict
     const mega = Math.round((size.width * size.height) / 1e6);
     return { ok: false, problem: readPictureText.hasMegapixelsUseAPicture(mega, MOST_POINTS / 1e6) };
   }
-  const picture = size && (await createImageBitmap(file, scaledTo(size, longest)).catch(() => null));
+  const picture = size && (await bitmapOf(file, part ?? { x: 0, y: 0, ...size }, longest).catch(() => null));
   return picture ? { ok: true, picture } : { ok: false, problem: readPictureText.isNotAPictureThat };
+}
+
+function bitmapOf(file: Blob, { x, y, width, height }: PicturePart, longest: number): Promise<ImageBitmap> {
+  return createImageBitmap(file, x, y, width, height, scaledTo({ width, height }, longest));
 }
 
 interface Size {

@@ -9,6 +9,7 @@ export const chosenPiecesText = {
 export const codesText = {
   asCodes: (name: string) => `${name} as codes`,
   takesTooMany: (most: number) => `It takes more than ${most} codes. Save it to a file instead.`,
+  withoutPictures: "Without its picture, which would take too many: save a file to send that too.",
   onTheOther: "On the other device, press Read codes at home, and take a picture of this one.",
   onTheOtherEach: (count: number) =>
     `On the other device, press Read codes at home, and take a picture of each of the ${count}, in any order.`,

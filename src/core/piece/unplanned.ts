@@ -19,7 +19,7 @@ const LATER: Later = {
   in: {
     mounts: {
       in: {
-        stone: { fields: ["picture", "cost"] },
+        stone: { fields: ["cost"] },
         wall: { in: { cup: { fields: ["height"] } } },
       },
     },

@@ -1,5 +1,5 @@
 import { toMicron } from "../measure/micron";
-import { type Outline } from "../geometry/outline";
+import { type Outline, type Point } from "../geometry/outline";
 import { type OutlineShape, outlineOfShape, scaled } from "./shapes/shapes";
 
 export type Tenderness = "heat" | "water" | "acid" | "sulphur" | "ultrasonic";
@@ -24,6 +24,18 @@ export interface Stone {
   /** Exponent of the dome in section, from pointed (1.3) through elliptic (2) to full (3). */
   readonly dome?: number | "flat";
   readonly material?: Material;
+  readonly picture?: StonePicture;
+}
+
+/** What an outline was traced from. */
+export interface StonePicture {
+  /** base64 */
+  readonly jpeg: string;
+  readonly pxPerMm: number;
+  /** Where its middle lies on the outline (mm). */
+  readonly at: Point;
+  /** Degrees anticlockwise that it is turned by. */
+  readonly turn?: number;
 }
 
 /** Below this hardness on Mohs' scale abrasives, hammers and punches are kept off a stone. */

@@ -3,6 +3,7 @@
 import { MoreHorizontal } from "lucide-react";
 import { useRouter } from "next/navigation";
 import { DropdownMenu } from "radix-ui";
+import { hasPictures, withoutPictures } from "@/core/piece/pictures";
 import { useCodes } from "@/ui/codes/codes";
 import { saveFile } from "@/ui/save-file";
 import { useSession, useSessionState } from "@/ui/session";
@@ -60,7 +61,11 @@ export function PieceMenu() {
           </DropdownMenu.Item>
           <DropdownMenu.Item
             className={ITEM}
-            onSelect={() => void loadFiles().then(({ pieceText }) => codes.show({ name: piece.name, text: pieceText(piece, bench) }))}
+            onSelect={() =>
+              void loadFiles().then(({ pieceText }) =>
+                codes.show({ name: piece.name, text: pieceText(withoutPictures(piece), bench), isWithoutPictures: hasPictures(piece) }),
+              )
+            }
           >
             {commonText.showAsCodes}
           </DropdownMenu.Item>

@@ -1,6 +1,7 @@
 "use client";
 
 import { type Draft as Editable, castDraft } from "immer";
+import { useState } from "react";
 import { type Box, boxOf } from "@/core/geometry/curve";
 import { type Point } from "@/core/geometry/outline";
 import { withPointNear } from "@/core/stone/free-edit";
@@ -15,6 +16,7 @@ import { Millimetres, Shape, pointUnder } from "@/ui/Drawing";
 import { MeasureField } from "@/ui/MeasureField";
 import { PlanAndSection } from "@/ui/PlanAndSection";
 import { Rule } from "@/ui/Rule";
+import { Segments } from "@/ui/Segments";
 import { SectionView } from "@/ui/SectionView";
 import { Answer, Answers, Stage } from "@/ui/Stage";
 import { FigureButton } from "@/ui/Terms";
@@ -50,8 +52,11 @@ import {
   wrappedField,
 } from "./fields";
 import { stoneView } from "./view";
+import { KeptPicture } from "./trace/KeptPicture";
+import { TraceMode } from "./trace/TraceMode";
 import { commonText } from "@/words/common";
 import { stoneStageText } from "@/words/screens/stone";
+import { traceMeasuresText } from "@/words/screens/trace";
 
 /** The stone as it was measured: outline, height, dome, and what it will not bear. */
 export function StoneStage({ mount: id }: { readonly mount: string }) {
@@ -60,58 +65,75 @@ export function StoneStage({ mount: id }: { readonly mount: string }) {
   const mount = useSessionState(({ piece }) => piece.mounts.find((each) => each.id === id)!);
   const view = stoneView(plan, mount, units);
   const doubtOf = useDoubt();
+  const [isTracing, setTracing] = useState<boolean | "ended">(false);
+  const [showsPicture, setShowsPicture] = useState(true);
   const unit = lengthUnit(units);
   const tall = useWhileHeld(greatestTurnIn(mount.stone));
   return (
-    <Stage
-      stage="stone"
-      mount={id}
-      drawing={(size) => <StoneDrawing size={size} mount={mount} />}
-      measures={<StoneMeasures mount={mount} />}
-      foot={
-        <>
-          <Answers
-            figures={[`${id}.stone`]}
-            sum={
-              <>
-                {stoneStageText.long(view.long)} <b className="font-semibold text-ink">{view.wide}</b> {stoneStageText.wide}{" "}
-                <b className="font-semibold text-ink">{view.face}</b> {stoneStageText.face}
-              </>
-            }
-          >
-            <FigureButton figure={`${id}.outline.perimeter`} name="Round the stone">
-              <Answer lead={stoneStageText.perimeter} unit={unit}>
-                {view.round}
-              </Answer>
-            </FigureButton>
-            <Answer lead={stoneStageText.leansInAt} unit={unit}>
-              {view.leansIn}
-            </Answer>
-            <span className="text-sm text-soft">{view.tightest}</span>
-          </Answers>
-          <Rule
-            blank={plan.drawing.laid[`${id}.stone`]!}
-            height={tall}
-            cut={ifSure(doubtOf(`${id}.outline.perimeter`), stoneStageText.round(view.round))}
-            beyond=""
-            names={BLANK_MARKS}
-            units={units}
-            tone="stone"
-            edge={isUneven(mount.stone) ? plan.drawing.settings[id]!.turnIn.curve : null}
-            over={<TurnInCurve mount={mount} />}
-          />
-        </>
-      }
-    />
+    <TraceMode mount={mount} isOn={isTracing === true} onDone={() => setTracing("ended")}>
+      {(trace) => (
+        <Stage
+          stage="stone"
+          mount={id}
+          drawing={(size) => trace?.drawing(size) ?? <StoneDrawing size={size} mount={mount} showsPicture={showsPicture} />}
+          measures={
+            trace?.measures ?? (
+              <StoneMeasures
+                mount={mount}
+                onTrace={() => setTracing(true)}
+                wasTraced={isTracing === "ended"}
+                showsPicture={showsPicture}
+                onShowPicture={setShowsPicture}
+              />
+            )
+          }
+          foot={
+            <>
+              <Answers
+                figures={[`${id}.stone`]}
+                sum={
+                  <>
+                    {stoneStageText.long(view.long)} <b className="font-semibold text-ink">{view.wide}</b> {stoneStageText.wide}{" "}
+                    <b className="font-semibold text-ink">{view.face}</b> {stoneStageText.face}
+                  </>
+                }
+              >
+                <FigureButton figure={`${id}.outline.perimeter`} name="Round the stone">
+                  <Answer lead={stoneStageText.perimeter} unit={unit}>
+                    {view.round}
+                  </Answer>
+                </FigureButton>
+                <Answer lead={stoneStageText.leansInAt} unit={unit}>
+                  {view.leansIn}
+                </Answer>
+                <span className="text-sm text-soft">{view.tightest}</span>
+              </Answers>
+              <Rule
+                blank={plan.drawing.laid[`${id}.stone`]!}
+                height={tall}
+                cut={ifSure(doubtOf(`${id}.outline.perimeter`), stoneStageText.round(view.round))}
+                beyond=""
+                names={BLANK_MARKS}
+                units={units}
+                tone="stone"
+                edge={isUneven(mount.stone) ? plan.drawing.settings[id]!.turnIn.curve : null}
+                over={<TurnInCurve mount={mount} />}
+              />
+            </>
+          }
+        />
+      )}
+    </TraceMode>
   );
 }
 
-function StoneDrawing({ size, mount }: { readonly size: Size; readonly mount: Mount }) {
+function StoneDrawing({ size, mount, showsPicture }: { readonly size: Size; readonly mount: Mount; readonly showsPicture: boolean }) {
   const plan = usePlan();
   const units = useUnits();
   const view = stoneView(plan, mount, units);
   const shape = mount.stone.outline;
   const change = useFreeForm(mount.id, true);
+  const picture = showsPicture ? mount.stone.picture : undefined;
   const addPoint = (to: Point) => change((each) => withPointNear(each, to));
   return (
     <PlanAndSection size={size} mount={mount} label={stoneStageText.theStoneInPlanAnd}>
@@ -123,11 +145,12 @@ function StoneDrawing({ size, mount }: { readonly size: Size; readonly mount: Mo
           <>
             <Millimetres x={x} y={y} scale={scale}>
               {shape.shape === "free" && <MillimetreSquares box={box} />}
+              {picture && <KeptPicture picture={picture} />}
               <g onDoubleClick={(event) => addPoint(pointUnder(event))}>
                 <Shape
                   curve={drawing.plan.stone}
-                  fill="url(#stone)"
-                  stroke="var(--color-shade)"
+                  fill={picture ? "transparent" : "url(#stone)"}
+                  stroke={picture ? "var(--color-accent-deep)" : "var(--color-shade)"}
                   strokeWidth={shape.shape === "free" ? 3 : 1}
                   lights="stone"
                 />
@@ -180,7 +203,20 @@ const TENDER: readonly { readonly to: Tenderness; readonly text: string }[] = [
   { to: "ultrasonic", text: stoneStageText.ultrasonic },
 ];
 
-function StoneMeasures({ mount }: { readonly mount: Mount }) {
+function takeFocus(button: HTMLElement | null): void {
+  button?.focus({ preventScroll: true });
+}
+
+interface MeasuresProps {
+  readonly mount: Mount;
+  readonly onTrace: () => void;
+  /** Whether the tracer was just left: then what opened it has the focus again. */
+  readonly wasTraced: boolean;
+  readonly showsPicture: boolean;
+  readonly onShowPicture: (shows: boolean) => void;
+}
+
+function StoneMeasures({ mount, onTrace, wasTraced, showsPicture, onShowPicture }: MeasuresProps) {
   const { id, stone } = mount;
   const session = useSession();
   const units = useUnits();
@@ -213,6 +249,27 @@ function StoneMeasures({ mount }: { readonly mount: Mount }) {
         />
       ))}
       {outline.shape === "free" && <FreeMeasures mount={mount} shape={outline} />}
+      <div className="flex flex-wrap items-center gap-1.5 border-t border-hair py-1.5">
+        {stone.picture && (
+          <>
+            <Segments
+              label={traceMeasuresText.keep}
+              value={showsPicture ? "picture" : "outline"}
+              options={[
+                { value: "picture", text: traceMeasuresText.shown },
+                { value: "outline", text: traceMeasuresText.hidden },
+              ]}
+              onChoose={(shown) => onShowPicture(shown === "picture")}
+            />
+            <button type="button" className="btn btn-small" onClick={() => change((each) => void delete each.picture)}>
+              {traceMeasuresText.drop}
+            </button>
+          </>
+        )}
+        <button type="button" className="btn" ref={wasTraced ? takeFocus : null} onClick={onTrace}>
+          {traceMeasuresText.fromPicture}
+        </button>
+      </div>
       <h2 className="section-head">{commonText.height}</h2>
       <MeasureField field={heightField(id, units)} label={stoneStageText.wholeStone} value={stone.height} lights="stone" />
       {!isFlat && (

@@ -3,7 +3,7 @@ import { type Piece } from "@/core/piece/piece";
 import { type OutlineShape } from "@/core/stone/shapes/shapes";
 import { guessedOf } from "@/core/stone/reshape";
 import { renamed } from "@/core/stone/known-stones";
-import { LEAST_TURN_IN, type Material, atHeight, raisedTo } from "@/core/stone/stone";
+import { LEAST_TURN_IN, type Material, type StonePicture, atHeight, raisedTo } from "@/core/stone/stone";
 import { type Session } from "@/store/session";
 import { lengthField, numberField, optionalLengthField, wordsField } from "@/ui/fields";
 import { type Units } from "@/words/show";
@@ -73,6 +73,29 @@ export function takeOutline(session: Session, mount: string, from: OutlineShape,
       const guessed = before.flatMap((key) => (key.startsWith(prefix) ? [key.slice(prefix.length)] : []));
       const now = isFitted && guessed.length === 0 ? [] : guessedOf(from, to, guessed);
       return [...before.filter((key) => !key.startsWith(prefix)), ...now.map((name) => prefix + name)];
+    },
+  );
+}
+
+/** Gives a stone an outline that was traced, with the picture it came from; from a made-up picture nothing counts as measured. */
+export function takeTraced(
+  session: Session,
+  mount: string,
+  outline: OutlineShape,
+  picture: StonePicture | null,
+  isMadeUp: boolean,
+): string | null {
+  const prefix = outlineKey(mount);
+  return session.choose(
+    (piece) => {
+      const stone = stoneOf(piece, mount);
+      stone.outline = outline as Editable<OutlineShape>;
+      if (picture) stone.picture = picture as Editable<StonePicture>;
+      else delete stone.picture;
+    },
+    (before) => {
+      const names = Object.keys(outline).filter((name) => name !== "shape" && name !== "closed");
+      return [...before.filter((key) => !key.startsWith(prefix)), ...(isMadeUp ? names.map((name) => prefix + name) : [])];
     },
   );
 }

@@ -11,11 +11,12 @@ interface Props {
   readonly name: string;
   /** The file. */
   readonly text: string;
+  readonly isWithoutPictures: boolean;
   readonly onClose: () => void;
 }
 
 /** A piece as codes that another device reads off the screen, one after the other. */
-export function ShowCodes({ name, text, onClose }: Props) {
+export function ShowCodes({ name, text, isWithoutPictures, onClose }: Props) {
   const [codes, setCodes] = useState<readonly Uint8Array[] | "working" | "too-many">("working");
   const [shown, show] = useState(0);
   useEffect(() => {
@@ -35,6 +36,7 @@ export function ShowCodes({ name, text, onClose }: Props) {
           {count > 1 && <p className="mt-1.5 text-center font-strong">{codesText.code(shown + 1, count)}</p>}
         </>
       )}
+      {isWithoutPictures && <p className="mt-1.5 text-sm text-soft">{codesText.withoutPictures}</p>}
       <DialogActions>
         {count > 1 && (
           <button type="button" className="btn" onClick={() => show((shown + 1) % count)}>

@@ -10,6 +10,8 @@ const ShowCodes = lazy(() => import("./ShowCodes").then(({ ShowCodes }) => ({ de
 interface Shown {
   readonly name: string;
   readonly text: string;
+  /** Whether its pictures were left out: they would take too many codes. */
+  readonly isWithoutPictures?: boolean;
 }
 
 interface Codes {
@@ -35,7 +37,9 @@ export function CodesProvider({ children }: { readonly children: ReactNode }) {
       {children}
       <Suspense>
         {isReading && <ReadCodes onFile={take} onClose={() => setReading(false)} loadMadeUp={madeUpPiece} />}
-        {shown && <ShowCodes name={shown.name} text={shown.text} onClose={() => show(null)} />}
+        {shown && (
+          <ShowCodes name={shown.name} text={shown.text} isWithoutPictures={shown.isWithoutPictures ?? false} onClose={() => show(null)} />
+        )}
       </Suspense>
     </CodesContext>
   );

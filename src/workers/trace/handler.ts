@@ -1,0 +1,34 @@
+import { coarseOf } from "@/core/trace/coarse";
+import { madeUpPicture } from "@/core/trace/made-up";
+import { type Pixels } from "@/core/trace/pixels";
+import { type Outcome } from "@/core/trace/refusal";
+import { squaresIn } from "@/core/trace/squares";
+import { stoneLine, tracePicture } from "@/core/trace/trace";
+import { MADE_UP_PICTURES } from "@/core/trace/made-up-pictures";
+import { readDrawing } from "@/formats/drawings/drawing";
+import { type TraceAsk, type TraceReply } from "./protocol";
+
+/** What only a worker of the browser can do. */
+export interface PictureFiles {
+  readonly pixelsOf: (file: Blob) => Promise<Outcome<Pixels>>;
+  readonly fileOf: (pixels: Pixels) => Promise<Blob>;
+}
+
+export async function answerTrace(ask: TraceAsk, files: PictureFiles): Promise<TraceReply> {
+  if (ask.kind === "made-up") {
+    const picture = MADE_UP_PICTURES[ask.number % MADE_UP_PICTURES.length]!;
+    return { kind: "made-up", file: await files.fileOf(madeUpPicture(picture.made)) };
+  }
+  if (ask.kind === "drawing") {
+    const read = readDrawing(ask.name, ask.text);
+    return read.ok ? { kind: "drawing", drawing: read.value } : { kind: "refused", refusal: read.refusal };
+  }
+  const pixels = await files.pixelsOf(ask.file);
+  if (!pixels.ok) return { kind: "refused", refusal: pixels.refusal };
+  if (ask.kind === "picture") {
+    const { width, height } = pixels.value;
+    return { kind: "picture", width, height, squares: squaresIn(coarseOf(pixels.value), stoneLine(pixels.value)) };
+  }
+  const traced = tracePicture(pixels.value, { pxPerMm: ask.pxPerMm, ...(ask.at && { at: ask.at }) });
+  return traced.ok ? { kind: "stone", traced: traced.value } : { kind: "refused", refusal: traced.refusal };
+}
