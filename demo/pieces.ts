@@ -12,6 +12,7 @@ import marram from "./pieces/marram-ring.json";
 import plover from "./pieces/plover-ring.json";
 import redshank from "./pieces/redshank-ring.json";
 import samphire from "./pieces/samphire-ring.json";
+import saltgrass from "./pieces/saltgrass-pendant.json";
 import sanderling from "./pieces/sanderling-pendant.json";
 import slate from "./pieces/slate-ring.json";
 import strand from "./pieces/strand-ring.json";
@@ -46,6 +47,7 @@ export const DEMO_PIECES: readonly Piece[] = [
   dunlin,
   limpetPendant,
   tern,
+  saltgrass,
 ] as unknown as readonly Piece[];
 
 export function demoPiece(id: string): Piece {
