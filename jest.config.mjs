@@ -13,5 +13,7 @@ export default {
     ],
   },
   moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1", "^@demo/(.*)$": "<rootDir>/demo/$1" },
-  transformIgnorePatterns: ["/node_modules/(?!(d3[^/]*|polylabel|tinyqueue|internmap|delaunator|robust-predicates|idb|clipper2-ts|svg-pathdata|fast-xml-parser)/)"],
+  transformIgnorePatterns: [
+    "/node_modules/(?!(d3[^/]*|polylabel|tinyqueue|internmap|delaunator|robust-predicates|idb|clipper2-ts|svg-pathdata|fast-xml-parser)/)",
+  ],
 };

@@ -11,42 +11,56 @@ export interface Coarse {
 }
 
 /** Blocks along the longer side: enough to find a stone in, few enough to look at many times. */
-const BLOCKS = 256;
+const BLOCKS = 208;
 
-/** In blocks of at least this side every second pixel of every second row stands for all: noise is small in their mean anyway. */
-const SPARSE_FROM = 8;
+/** The longer side of a picture that a stone is looked for in (pixels): a finer one is looked at only along its edge. */
+const REDUCED = 1000;
+
+/** A picture and by how many pixels each way each of its own stands for. */
+export interface Reduced {
+  readonly picture: Pixels;
+  readonly by: number;
+}
+
+/** The picture in means of so many pixels each way; every second pixel of every second row stands for all where that is enough. */
+export function reducedOf(picture: Pixels): Reduced {
+  const by = Math.max(1, Math.floor(Math.max(picture.width, picture.height) / REDUCED));
+  if (by === 1) return { picture, by };
+  const { width, data } = picture;
+  const [w, h] = [Math.floor(width / by), Math.floor(picture.height / by)];
+  const skip = by >= 4 ? 2 : 1;
+  const looks = Math.ceil(by / skip) ** 2;
+  const out = new Uint8ClampedArray(w * h * 4);
+  for (let y = 0, to = 0; y < h; y++)
+    for (let x = 0; x < w; x++, to += 4) {
+      let [r, g, b] = [0, 0, 0];
+      for (let dy = 0; dy < by; dy += skip)
+        for (let dx = 0, at = ((y * by + dy) * width + x * by) * 4; dx < by; dx += skip, at += 4 * skip) {
+          r += data[at]!;
+          g += data[at + 1]!;
+          b += data[at + 2]!;
+        }
+      out[to] = r / looks;
+      out[to + 1] = g / looks;
+      out[to + 2] = b / looks;
+      out[to + 3] = 255;
+    }
+  return { picture: { width: w, height: h, data: out }, by };
+}
 
 /** The means of blocks of a picture; what is left over at the right and below is not looked at. */
 export function coarseOf({ width, height, data }: Pixels): Coarse {
   const block = Math.max(1, Math.round(Math.max(width, height) / BLOCKS));
   const [w, h] = [Math.max(1, Math.floor(width / block)), Math.max(1, Math.floor(height / block))];
   const planes = [new Float32Array(w * h), new Float32Array(w * h), new Float32Array(w * h)] as const;
-  const [red, green, blue] = planes;
-  const skip = block >= SPARSE_FROM ? 2 : 1;
-  const looks = Math.ceil(block / skip);
-  const share = 1 / (looks * looks);
-  for (let y = 0; y < h; y++) {
-    for (let dy = 0; dy < block; dy += skip) {
-      let at = (y * block + dy) * width * 4;
-      for (let x = 0, i = y * w; x < w; x++, i++) {
-        let [r, g, b] = [0, 0, 0];
-        for (let dx = 0, o = at; dx < block; dx += skip, o += 4 * skip) {
-          r += data[o]!;
-          g += data[o + 1]!;
-          b += data[o + 2]!;
-        }
-        at += 4 * block;
-        red[i]! += r;
-        green[i]! += g;
-        blue[i]! += b;
-      }
+  const share = 1 / (block * block);
+  for (let y = 0; y < h * block; y++)
+    for (let x = 0, at = y * width * 4, row = Math.floor(y / block) * w; x < w * block; x++, at += 4) {
+      const i = row + Math.floor(x / block);
+      planes[0][i]! += data[at]! * share;
+      planes[1][i]! += data[at + 1]! * share;
+      planes[2][i]! += data[at + 2]! * share;
     }
-    for (let i = y * w; i < (y + 1) * w; i++) {
-      red[i]! *= share;
-      green[i]! *= share;
-      blue[i]! *= share;
-    }
-  }
   return { width: w, height: h, block, planes };
 }
 

@@ -64,26 +64,44 @@ function slopesOf(
 ): { slopes: Float32Array; values: Float32Array } {
   const { count, places, colours } = profiles;
   const directions = directionsOf(profiles, apart, spread);
-  const all = new Float32Array(count * places);
   const half = (kernel.length - 1) / 2;
-  const gain = Math.sqrt(kernel.reduce((sum, each) => sum + each * each, 0) / (2 * beside + 1));
-  const slopes = new Float32Array(count * places);
+  const weights = Float64Array.from(kernel);
+  const root = Math.sqrt(kernel.reduce((sum, each) => sum + each * each, 0) / (2 * beside + 1));
+  const seen = new Float32Array(count * places);
   for (let i = 0; i < count; i++) {
-    const [wr, wg, wb] = directions[i]!;
-    const values = all.subarray(i * places, (i + 1) * places);
-    for (let j = -beside; j <= beside; j++) {
-      const from = ((i + j + count) % count) * places * 3;
-      for (let k = 0; k < places; k++)
-        values[k]! += wr * colours[from + k * 3]! + wg * colours[from + k * 3 + 1]! + wb * colours[from + k * 3 + 2]!;
-    }
-    const least = gain * (noise + 0.5) * Math.hypot(wr, wg, wb) * (2 * beside + 1);
+    const [r, g, b] = directions[i]!;
+    const per = 1 / (root * (noise + 0.5) * Math.hypot(r, g, b));
+    const [wr, wg, wb] = [r * per, g * per, b * per];
+    for (let k = i * places, o = k * 3; k < (i + 1) * places; k++, o += 3)
+      seen[k] = wr * colours[o]! + wg * colours[o + 1]! + wb * colours[o + 2]!;
+  }
+  const values = meansBeside(seen, count, places, beside);
+  const slopes = new Float32Array(count * places);
+  // continued beyond both ends, so that the kernel always finds a value
+  const padded = new Float64Array(places + 2 * half);
+  for (let i = 0; i < count; i++) {
+    const from = i * places;
+    for (let k = 0; k < padded.length; k++) padded[k] = values[from + Math.min(places - 1, Math.max(0, k - half))]!;
     for (let k = 0; k < places; k++) {
       let slope = 0;
-      for (let m = -half; m <= half; m++) slope += kernel[m + half]! * values[k + m < 0 ? 0 : k + m >= places ? places - 1 : k + m]!;
-      slopes[i * places + k] = slope / least;
+      for (let m = 0; m < weights.length; m++) slope += weights[m]! * padded[k + m]!;
+      slopes[from + k] = slope;
     }
   }
-  return { slopes, values: all };
+  return { slopes, values };
+}
+
+/** At each place the mean over so many profiles each way along the ring. */
+function meansBeside(values: Float32Array, count: number, places: number, beside: number): Float32Array {
+  if (beside === 0) return values;
+  const means = new Float32Array(count * places);
+  const share = 1 / (2 * beside + 1);
+  for (let i = 0; i < count; i++)
+    for (let j = -beside; j <= beside; j++) {
+      const from = ((i + j + count) % count) * places;
+      for (let k = 0; k < places; k++) means[i * places + k]! += share * values[from + k]!;
+    }
+  return means;
 }
 
 /** How far inside a place the stone must look like the stone (pixels), and from where inwards it surely does. */

@@ -15,6 +15,7 @@ const LEAST_SHARE = 0.004;
 const MOST_SHARE = 0.9;
 /** Differences of hue and of lightness, in 128ths, at which something may stand out. */
 const HUE_STEPS = [5, 9, 16, 28];
+const PAPER_STEPS = [8, 16, 28];
 const DARK_STEPS = [18, 34, 60, 95, 140, 190];
 const LIGHT_STEPS = [9, 18, 34];
 /** Lines and grains narrower than this share of the picture's longer side are no stone. */
@@ -35,7 +36,8 @@ export function candidates(coarse: Coarse): Candidate[] {
   const look = (by: Candidate["by"], values: Float32Array, steps: readonly number[], sign: 1 | -1) => {
     for (const step of steps) found.push(...standingOut(coarse, by, values, step, sign));
   };
-  look("colour", hue, HUE_STEPS, 1);
+  look("colour", hue.fromRim, HUE_STEPS, 1);
+  look("colour", hue.fromPaper, PAPER_STEPS, 1);
   look("dark", tones.light, DARK_STEPS, -1);
   look("light", tones.light, LIGHT_STEPS, 1);
   return found;
@@ -58,10 +60,16 @@ export function candidatesAt(coarse: Coarse, [x, y]: Spot): Candidate[] {
 
 function standingOut({ width, height }: Coarse, by: Candidate["by"], values: Float32Array, step: number, sign: 1 | -1): Candidate[] {
   const bits = new Uint8Array(width * height);
-  for (let i = 0; i < bits.length; i++) if (values[i]! * sign > step) bits[i] = 1;
+  let count = 0;
+  for (let i = 0; i < bits.length; i++)
+    if (values[i]! * sign > step) {
+      bits[i] = 1;
+      count++;
+    }
+  const least = width * height * LEAST_SHARE;
+  if (count < least) return [];
   const thin = Math.max(2, Math.round(Math.max(width, height) * THIN_SHARE));
   const mask: Mask = closedUp(opened({ width, height, bits }, thin), thin);
-  const least = width * height * LEAST_SHARE;
   return regionsOf(mask, least)
     .filter(({ size }) => size < width * height * MOST_SHARE)
     .slice(0, 4)
@@ -154,8 +162,11 @@ const HUES = 192;
 /** A hue seen on less than this share of the rim is not of the paper. */
 const RARE = 0.002;
 
-/** How far each block's hue lies from any that is common at the rim: ruled lines lie there too, so they are paper. */
-function hueApart(coarse: Coarse, { a, b }: Tones): Float32Array {
+/**
+ * How far each block's hue lies from any that is common at the rim, where ruled lines lie too; and from the paper's own, for a stone of the
+ * lines' colour: lines are too narrow to be one.
+ */
+function hueApart(coarse: Coarse, { a, b }: Tones): { fromRim: Float32Array; fromPaper: Float32Array } {
   const counts = new Float32Array(HUES * HUES);
   const places = rimOf(coarse);
   for (const i of places) counts[hueSquare(a[i]!, b[i]!)]! += 1;
@@ -169,11 +180,25 @@ function hueApart(coarse: Coarse, { a, b }: Tones): Float32Array {
           sum += counts[Math.min(HUES - 1, Math.max(0, v + dv)) * HUES + Math.min(HUES - 1, Math.max(0, u + du))]!;
       if (sum >= least && counts[v * HUES + u]! > 0) common.push([u, v]);
     }
-  const far = new Float32Array(HUES * HUES);
-  for (let v = 0; v < HUES; v++)
-    for (let u = 0; u < HUES; u++)
-      far[v * HUES + u] = HUE_SQUARE * Math.sqrt(common.reduce((least2, [cu, cv]) => Math.min(least2, (cu - u) ** 2 + (cv - v) ** 2), 1e6));
-  return a.map((_, i) => far[hueSquare(a[i]!, b[i]!)]!);
+  const far = new Float32Array(HUES * HUES).fill(-1);
+  const farOf = (square: number) => {
+    const [u, v] = [square % HUES, Math.floor(square / HUES)];
+    let least = 1e6;
+    for (const [cu, cv] of common) least = Math.min(least, (cu - u) ** 2 + (cv - v) ** 2);
+    return HUE_SQUARE * Math.sqrt(least);
+  };
+  const fromRim = a.map((_, i) => {
+    const square = hueSquare(a[i]!, b[i]!);
+    if (far[square]! < 0) far[square] = farOf(square);
+    return far[square]!;
+  });
+  const [pa, pb] = [medianAt(a, places), medianAt(b, places)];
+  return { fromRim, fromPaper: a.map((_, i) => Math.hypot(a[i]! - pa, b[i]! - pb)) };
+}
+
+function medianAt(values: Float32Array, places: readonly number[]): number {
+  const sorted = Float32Array.from(places, (i) => values[i]!).sort();
+  return sorted[Math.floor(sorted.length / 2)]!;
 }
 
 function hueSquare(a: number, b: number): number {

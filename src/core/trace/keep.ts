@@ -21,7 +21,7 @@ export function keptPoints(line: readonly Point[], corners: readonly number[]): 
 }
 
 /** Points begun with, evenly: which leads to the fewest is tried. */
-const STARTS = [8, 10, 12, 14, 18, 22, 26] as const;
+const STARTS = [8, 11, 15, 20] as const;
 
 function keptFrom(line: readonly Point[], corners: readonly number[], start: number): Point[] {
   const n = line.length;
@@ -45,6 +45,9 @@ function keptFrom(line: readonly Point[], corners: readonly number[], start: num
   }
 }
 
+/** A place of the curve lies near the line's own place at the same share of the way, within this share of it. */
+const ASIDE = 0.2;
+
 /** How far the curve strays from the line between each point and the next. */
 function strayed(kept: readonly number[], at: (i: number) => Point, n: number): number[] {
   const outline: Free = { shape: "free", points: kept.map(at) };
@@ -54,7 +57,9 @@ function strayed(kept: readonly number[], at: (i: number) => Point, n: number): 
     let far = 0;
     for (let look = 1; look < LOOKS; look++) {
       const { x, y } = span(look / LOOKS);
-      far = Math.max(far, nearest(at, from, to, [x, y]));
+      const about = from + ((to - from) * look) / LOOKS;
+      const reach = (to - from) * ASIDE + 2;
+      far = Math.max(far, nearest(at, Math.max(from, Math.floor(about - reach)), Math.min(to, Math.ceil(about + reach)), [x, y]));
     }
     return far;
   });

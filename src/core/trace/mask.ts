@@ -46,59 +46,78 @@ function distances(width: number, height: number, bits: Uint8Array, value: 0 | 1
   const far = new Uint8Array(wide * (height + 2)).fill(FARTHEST);
   for (let y = 0, i = 0; y < height; y++)
     for (let x = 0, at = (y + 1) * wide + 1; x < width; x++, i++, at++) if (bits[i] === value) far[at] = 0;
-  const nearer = (at: number, way: 1 | -1) => {
-    const now = far[at]!;
-    if (now === 0) return;
-    const straight = Math.min(far[at - way]!, far[at - way * wide]!) + STRAIGHT;
-    const slant = Math.min(far[at - way * (wide + 1)]!, far[at - way * (wide - 1)]!) + SLANT;
-    const next = straight < slant ? straight : slant;
-    if (next < now) far[at] = next;
-  };
-  for (let y = 1; y <= height; y++) for (let x = 1; x <= width; x++) nearer(y * wide + x, 1);
-  for (let y = height; y >= 1; y--) for (let x = width; x >= 1; x--) nearer(y * wide + x, -1);
+  for (let y = 1; y <= height; y++) for (let at = y * wide + 1; at <= y * wide + width; at++) nearer(far, at, 1, wide);
+  for (let y = height; y >= 1; y--) for (let at = y * wide + width; at > y * wide; at--) nearer(far, at, -1, wide);
   const inner = new Uint8Array(width * height);
   for (let y = 0; y < height; y++) inner.set(far.subarray((y + 1) * wide + 1, (y + 1) * wide + 1 + width), y * width);
   return inner;
 }
 
+/** Nearer by way of the four neighbours that were looked at before, in a sweep one way or the other. */
+function nearer(far: Uint8Array, at: number, way: 1 | -1, wide: number): void {
+  let now = far[at]!;
+  if (now === 0) return;
+  const [beside, above] = [far[at - way]! + STRAIGHT, far[at - way * wide]! + STRAIGHT];
+  const [one, other] = [far[at - way * (wide + 1)]! + SLANT, far[at - way * (wide - 1)]! + SLANT];
+  if (beside < now) now = beside;
+  if (above < now) now = above;
+  if (one < now) now = one;
+  if (other < now) now = other;
+  far[at] = now;
+}
+
 /** The regions of a mask, the largest first, each with its holes filled. */
 export function regionsOf({ width, height, bits }: Mask, least: number): Region[] {
   const seen = new Uint8Array(width * height);
+  const queue = new Int32Array(width * height);
   const regions: Region[] = [];
   for (let start = 0; start < bits.length; start++) {
     if (seen[start] === 1 || bits[start] === 0) continue;
-    const members = flood(start, width, height, seen, (i) => bits[i] === 1);
-    if (members.length < least) continue;
+    const count = flood(start, width, height, seen, bits, 1, queue);
+    if (count < least) continue;
     const own = new Uint8Array(width * height);
-    for (const i of members) own[i] = 1;
-    const mask = filled({ width, height, bits: own });
+    for (let i = 0; i < count; i++) own[queue[i]!] = 1;
+    const mask = filled({ width, height, bits: own }, queue);
     regions.push({ mask, size: mask.bits.reduce((sum, bit) => sum + bit, 0), onEdge: edgeBlocks(mask) });
   }
   return regions.sort((a, b) => b.size - a.size);
 }
 
-function flood(start: number, width: number, height: number, seen: Uint8Array, isIn: (i: number) => boolean): number[] {
-  const members = [start];
+/** Marks as seen what hangs together with a block by its sides and has its value; the first so many of the queue are then its members. */
+function flood(start: number, width: number, height: number, seen: Uint8Array, bits: Uint8Array, value: 0 | 1, queue: Int32Array): number {
+  const last = width * height - width;
+  let count = 1;
+  queue[0] = start;
   seen[start] = 1;
-  for (let at = 0; at < members.length; at++) {
-    const i = members[at]!;
+  const take = (next: number) => {
+    if (seen[next] === 1 || bits[next] !== value) return;
+    seen[next] = 1;
+    queue[count++] = next;
+  };
+  for (let at = 0; at < count; at++) {
+    const i = queue[at]!;
     const x = i % width;
-    for (const next of [x > 0 ? i - 1 : -1, x < width - 1 ? i + 1 : -1, i - width, i + width < width * height ? i + width : -1]) {
-      if (next < 0 || seen[next] === 1 || !isIn(next)) continue;
-      seen[next] = 1;
-      members.push(next);
-    }
+    if (x > 0) take(i - 1);
+    if (x < width - 1) take(i + 1);
+    if (i >= width) take(i - width);
+    if (i < last) take(i + width);
   }
-  return members;
+  return count;
 }
 
 /** Everything that cannot be reached from the picture's edge. */
-function filled({ width, height, bits }: Mask): Mask {
+function filled({ width, height, bits }: Mask, queue: Int32Array): Mask {
   const seen = new Uint8Array(width * height);
-  for (let i = 0; i < bits.length; i++) {
-    const x = i % width;
-    const isEdge = x === 0 || x === width - 1 || i < width || i >= width * (height - 1);
-    if (isEdge && seen[i] === 0 && bits[i] === 0) flood(i, width, height, seen, (at) => bits[at] === 0);
+  const from = (i: number) => {
+    if (seen[i] === 0 && bits[i] === 0) flood(i, width, height, seen, bits, 0, queue);
+  };
+  for (let x = 0; x < width; x++) {
+    from(x);
+    from((height - 1) * width + x);
+  }
+  for (let y = 0; y < height; y++) {
+    from(y * width);
+    from(y * width + width - 1);
   }
   return { width, height, bits: seen.map((outside) => 1 - outside) };
 }

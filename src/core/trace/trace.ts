@@ -2,7 +2,7 @@ import { type Point } from "../geometry/outline";
 import { convexHull, polygonArea, polygonLength } from "../geometry/polygon";
 import { toMicron } from "../measure/micron";
 import { type Free } from "../stone/shapes/free";
-import { type Coarse, coarseOf, noiseOf } from "./coarse";
+import { type Coarse, coarseOf, noiseOf, reducedOf } from "./coarse";
 import { type FineEdge, edgeLine, finely, followed } from "./edge";
 import { withCorners } from "./corners";
 import { type Candidate, candidates, candidatesAt } from "./find";
@@ -60,16 +60,14 @@ export function tracePicture(picture: Pixels, { pxPerMm, at }: TraceRequest): Ou
   if (pxPerMm < LEAST_PX_PER_MM) return refused("too-coarse", { pxPerMm: Number(pxPerMm.toPrecision(3)), least: LEAST_PX_PER_MM });
   if (Math.min(picture.width, picture.height) < LEAST_SIDE)
     return refused("picture-too-small", { width: picture.width, height: picture.height, least: LEAST_SIDE });
-  const noise = noiseOf(picture);
-  const coarse = coarseOf(picture);
-  const found = foundStone(picture, coarse, noise, at);
+  const found = foundStone(picture, at);
   if (!found.ok) return found;
-  return traceFrom(picture, found.value, pxPerMm, noise);
+  return traceFrom(picture, found.value, pxPerMm, noiseOf(picture));
 }
 
 /** The line round the stone of a picture whose scale is not known yet, in pixels; empty where none is clear. */
 export function stoneLine(picture: Pixels): readonly Spot[] {
-  const found = foundStone(picture, coarseOf(picture), noiseOf(picture));
+  const found = foundStone(picture);
   return found.ok ? found.value : [];
 }
 
@@ -81,7 +79,18 @@ interface Tried {
   readonly worth: number;
 }
 
-function foundStone(picture: Pixels, coarse: Coarse, noise: number, at?: Spot): Outcome<Spot[]> {
+/** The line round the stone, in the picture's own pixels, as near as a reduced picture shows it. */
+function foundStone(whole: Pixels, at?: Spot): Outcome<readonly Spot[]> {
+  const { picture, by } = reducedOf(whole);
+  const found = stoneIn(picture, at && [at[0] / by, at[1] / by]);
+  if (found.ok) return { ok: true, value: found.value.map(([x, y]): Spot => [x * by, y * by]) };
+  const { code, values } = found.refusal;
+  return refused(code, Object.fromEntries(Object.entries(values).map(([name, value]) => [name, Number(value) * by])));
+}
+
+function stoneIn(picture: Pixels, at?: Spot): Outcome<Spot[]> {
+  const noise = noiseOf(picture);
+  const coarse = coarseOf(picture);
   const every = at ? candidatesAt(coarse, [at[0] / coarse.block, at[1] / coarse.block]) : candidates(coarse);
   const first = distinct(every).map((candidate) => firstLook(picture, coarse, candidate, noise));
   first.sort((a, b) => b.worth - a.worth);
@@ -123,11 +132,13 @@ function areApart(a: Candidate, b: Candidate): boolean {
 /** Ways in which a candidate's edge is looked for, in blocks each way: first widely and with few profiles, then closer. */
 const FIRST_LOOK = { blocks: 5, profiles: 0.3 } as const;
 const CLOSER_LOOKS = [
-  { blocks: 3, profiles: 0.6 },
-  { blocks: 2, profiles: 0.6 },
+  { blocks: 3, profiles: 0.45 },
+  { blocks: 2, profiles: 0.45 },
 ] as const;
+/** What encloses less than this share of a circle's area, round as far, is a shadow's sickle or a line that folded up. */
+const LEAST_COMPACT = 0.25;
 /** Of all candidates so many are looked at closely. */
-const MOST_CLOSE = 5;
+const MOST_CLOSE = 4;
 
 interface Look {
   readonly blocks: number;
@@ -153,9 +164,11 @@ function looked(picture: Pixels, { block }: Coarse, candidate: Candidate, from: 
   const line = smoothedLine(edgeLine(edge), 2);
   const inner = edge.clear.filter((_, i) => !isAtRim(edge.ring.spots[i]!, picture, block));
   const clearShare = inner.reduce((sum, each) => sum + Math.min(1, each / CLEAR), 0) / Math.max(1, inner.length);
-  const across = Math.sqrt(Math.abs(polygonArea(line)));
-  const whole = polygonLength(convexHull(line)) / polygonLength(line);
-  return { candidate, line, clearShare, worth: clearShare ** 4 * whole ** 2 * Math.sqrt(across) };
+  const area = Math.abs(polygonArea(line));
+  const around = polygonLength(line);
+  const isThin = 4 * Math.PI * area < LEAST_COMPACT * around * around;
+  const whole = polygonLength(convexHull(line)) / around;
+  return { candidate, line, clearShare: isThin ? 0 : clearShare, worth: isThin ? 0 : clearShare ** 4 * whole ** 2 * area ** 0.25 };
 }
 
 /** From a line near the edge to its outline. */

@@ -1,3 +1,6 @@
+import { MM_PER_INCH } from "@/core/measure/reading";
+import { type Units } from "../show";
+
 export const traceText = {
   thePicture: (problem: string) => `The picture ${problem}`,
   theDrawing: (problem: string) => `The drawing ${problem}`,
@@ -61,6 +64,11 @@ export const traceMeasuresText = {
   hidden: "Outline only",
   drop: "Drop the picture",
 };
+
+/** How far an edge scatters: finer than any length that is cut. */
+export function scatterText(mm: number, { length }: Units): string {
+  return length === "mm" ? `${mm.toFixed(3)} mm` : `${(mm / MM_PER_INCH).toFixed(4)} in`;
+}
 
 const QUARTER_INCH = 6.35;
 

@@ -10,7 +10,7 @@ import { Shape } from "@/ui/Drawing";
 import { standInsOn } from "@/ui/stand-ins";
 import { useUnits } from "@/ui/tray";
 import { leftOutText } from "@/words/drawings";
-import { squareText, traceMeasuresText } from "@/words/screens/trace";
+import { scatterText, squareText, traceMeasuresText } from "@/words/screens/trace";
 import { lengthUnit, showLength, showPercent, withUnit } from "@/words/show";
 import { stoneSize } from "@/words/stone-size";
 import { type Tracing } from "./tracing";
@@ -195,7 +195,7 @@ function FoundMeasures({ tracing }: { readonly tracing: Tracing }) {
   return (
     <>
       <h2 className="section-head">{traceMeasuresText.trace}</h2>
-      <Row label={traceMeasuresText.round} hint={traceMeasuresText.scatter(withUnit(traced.scatter, "measured", units))}>
+      <Row label={traceMeasuresText.round} hint={traceMeasuresText.scatter(scatterText(traced.scatter, units))}>
         <b className="font-semibold">{withUnit(whole.perimeter, "measured", units)}</b>
       </Row>
       <Row label={traceMeasuresText.size}>
