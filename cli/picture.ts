@@ -23,5 +23,5 @@ export async function picturePixels(bytes: Buffer): Promise<Outcome<Pixels>> {
   } catch {
     return refused("picture-cut-short");
   }
-  return refused("not-a-picture");
+  return refused("not-a-picture", { kinds: "a PNG or a JPEG" });
 }

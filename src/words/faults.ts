@@ -111,7 +111,7 @@ const EXPECTED: Readonly<Record<FaultCode, (v: Fault["values"], places: number) 
   "no-such-mount": () => "must be a setting of this piece",
   "no-eye": (v) => `must have one for ${v.mount}, which has no eye`,
   "not-planned": () => "is not planned yet",
-  "not-a-picture": () => "is not a picture: give a PNG, a JPEG or a WebP",
+  "not-a-picture": (v) => `is not a picture: give ${v.kinds}`,
   "picture-cut-short": () => "ends in the middle of the picture: copy it again",
   "picture-too-large": (v) => `is ${v.width} x ${v.height} pixels: at most 24 million are read, and ${v.limit} on a side`,
   "picture-too-small": (v) => `is ${v.width} x ${v.height} pixels, and ${v.least} on a side is the least`,

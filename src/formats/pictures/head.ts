@@ -19,7 +19,7 @@ export const MOST_PICTURE_BYTES = 60 * 1024 * 1024;
 export function pictureHead(bytes: Uint8Array): Outcome<PictureHead> {
   if (bytes.length > MOST_PICTURE_BYTES) return refused("picture-too-large", { width: 0, height: 0, limit: MOST_PICTURE_BYTES });
   const head = pngHead(bytes) ?? jpegHead(bytes) ?? webpHead(bytes);
-  if (!head) return refused("not-a-picture");
+  if (!head) return refused("not-a-picture", { kinds: "a PNG, a JPEG or a WebP" });
   if (!head.isWhole) return refused("picture-cut-short");
   const { type, width, height } = head;
   if (width * height > MOST_PIXELS || Math.max(width, height) > MOST_SIDE)

@@ -6,14 +6,15 @@ import { squaresIn } from "@/core/trace/squares";
 import { stoneLine, tracePicture } from "@/core/trace/trace";
 import { MADE_UP_PICTURES } from "@/core/trace/made-up-pictures";
 import { readDrawing } from "@/formats/drawings/drawing";
-import { type TraceAsk, type TraceReply } from "./protocol";
+import { type AskedPicture, type TraceAsk, type TraceReply } from "./protocol";
 
 /** What only a worker of the browser can do. */
 export interface PictureFiles {
-  readonly pixelsOf: (file: Blob) => Promise<Outcome<Pixels>>;
+  readonly pixelsOf: (picture: AskedPicture) => Promise<Outcome<Pixels>>;
   readonly fileOf: (pixels: Pixels) => Promise<Blob>;
 }
 
+/** Answers one question of a picture or a drawing. */
 export async function answerTrace(ask: TraceAsk, files: PictureFiles): Promise<TraceReply> {
   if (ask.kind === "made-up") {
     const picture = MADE_UP_PICTURES[ask.number % MADE_UP_PICTURES.length]!;
@@ -23,7 +24,7 @@ export async function answerTrace(ask: TraceAsk, files: PictureFiles): Promise<T
     const read = readDrawing(ask.name, ask.text);
     return read.ok ? { kind: "drawing", drawing: read.value } : { kind: "refused", refusal: read.refusal };
   }
-  const pixels = await files.pixelsOf(ask.file);
+  const pixels = await files.pixelsOf(ask.picture);
   if (!pixels.ok) return { kind: "refused", refusal: pixels.refusal };
   if (ask.kind === "picture") {
     const { width, height } = pixels.value;

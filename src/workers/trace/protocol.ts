@@ -4,12 +4,18 @@ import { type Squares } from "@/core/trace/squares";
 import { type Traced } from "@/core/trace/trace";
 import { type Drawing } from "@/formats/drawings/drawing";
 
+/** A picture, and a number that no other picture of the page has: a message brings a copy of the file. */
+export interface AskedPicture {
+  readonly id: number;
+  readonly file: Blob;
+}
+
 /** What is asked of a picture or a drawing. */
 export type TraceAsk =
   /** How large a picture is, and whether it shows squared paper. */
-  | { readonly kind: "picture"; readonly file: Blob }
+  | { readonly kind: "picture"; readonly picture: AskedPicture }
   /** Its stone. */
-  | { readonly kind: "stone"; readonly file: Blob; readonly pxPerMm: number; readonly at: Spot | null }
+  | { readonly kind: "stone"; readonly picture: AskedPicture; readonly pxPerMm: number; readonly at: Spot | null }
   | { readonly kind: "drawing"; readonly name: string; readonly text: string }
   /** A picture that a camera would take, made up by its number. */
   | { readonly kind: "made-up"; readonly number: number };

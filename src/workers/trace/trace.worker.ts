@@ -3,10 +3,10 @@ import { type Outcome, refused } from "@/core/trace/refusal";
 import { pictureHead } from "@/formats/pictures/head";
 import { HEARD } from "../latest-wins";
 import { answerTrace } from "./handler";
-import { type TraceAsk, type TraceReply } from "./protocol";
+import { type AskedPicture, type TraceAsk, type TraceReply } from "./protocol";
 
 /** The picture decoded last, so that a second question of it does not decode it again. */
-let last: { readonly file: Blob; readonly pixels: Pixels } | null = null;
+let last: { readonly id: number; readonly pixels: Pixels } | null = null;
 
 self.onmessage = ({ data }: MessageEvent<TraceAsk>) => {
   self.postMessage(HEARD);
@@ -19,13 +19,8 @@ self.onmessage = ({ data }: MessageEvent<TraceAsk>) => {
   );
 };
 
-/** Every message brings a copy of the file: the same one has the same size and type. */
-function isLast(file: Blob): boolean {
-  return last !== null && last.file.size === file.size && last.file.type === file.type;
-}
-
-async function pixelsOf(file: Blob): Promise<Outcome<Pixels>> {
-  if (last && isLast(file)) return { ok: true, value: last.pixels };
+async function pixelsOf({ id, file }: AskedPicture): Promise<Outcome<Pixels>> {
+  if (last?.id === id) return { ok: true, value: last.pixels };
   const head = pictureHead(new Uint8Array(await file.arrayBuffer()));
   if (!head.ok) return head;
   const bitmap = await createImageBitmap(file).catch(() => null);
@@ -33,11 +28,11 @@ async function pixelsOf(file: Blob): Promise<Outcome<Pixels>> {
   const { width, height } = bitmap;
   const canvas = new OffscreenCanvas(width, height);
   const context = canvas.getContext("2d", { willReadFrequently: true });
-  if (!context) return refused("not-a-picture");
+  if (!context) return refused("picture-cut-short");
   context.drawImage(bitmap, 0, 0);
   bitmap.close();
   const pixels = { width, height, data: context.getImageData(0, 0, width, height).data };
-  last = { file, pixels };
+  last = { id, pixels };
   return { ok: true, value: pixels };
 }
 

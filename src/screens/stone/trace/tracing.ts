@@ -23,6 +23,8 @@ import { takeTraced } from "../fields";
 
 /** A picture that is being traced. */
 export interface OpenPicture {
+  /** No other picture that was opened has it. */
+  readonly id: number;
   readonly file: Blob;
   /** Where the page shows it from. */
   readonly url: string;
@@ -96,6 +98,7 @@ export function useTracing(mount: Mount, onDone: () => void): Tracing {
   const [isBusy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   const madeUp = useRef(0);
+  const opened = useRef(0);
   const shown = useRef<string | null>(null);
   useEffect(
     () => () => {
@@ -122,13 +125,15 @@ export function useTracing(mount: Mount, onDone: () => void): Tracing {
     );
   };
 
-  const showPicture = (file: Blob, isMadeUp: boolean) =>
-    ask({ kind: "picture", file }, (reply) => {
+  const showPicture = (file: Blob, isMadeUp: boolean) => {
+    opened.current += 1;
+    const id = opened.current;
+    ask({ kind: "picture", picture: { id, file } }, (reply) => {
       if (reply.kind !== "picture") return;
       if (shown.current) URL.revokeObjectURL(shown.current);
       shown.current = URL.createObjectURL(file);
       const { width, height, squares } = reply;
-      setPicture({ file, url: shown.current, isMadeUp, width, height, squares });
+      setPicture({ id, file, url: shown.current, isMadeUp, width, height, squares });
       setDrawing(null);
       setTraced(null);
       setOutline(null);
@@ -142,10 +147,11 @@ export function useTracing(mount: Mount, onDone: () => void): Tracing {
         square: null,
       });
     });
+  };
 
   const trace = (pxPerMm: number | null, at: Spot | null, of: OpenPicture | null = picture) => {
     if (!of || pxPerMm === null) return;
-    ask({ kind: "stone", file: of.file, pxPerMm, at }, (reply) => {
+    ask({ kind: "stone", picture: { id: of.id, file: of.file }, pxPerMm, at }, (reply) => {
       if (reply.kind !== "stone") return;
       setTraced(reply.traced);
       setOutline(reply.traced.outline);
