@@ -42,12 +42,12 @@ export const DEMO_PIECES: readonly Piece[] = [
   dotterel,
   turnstone,
   limpet,
+  saltgrass,
   whelk,
   plover,
   dunlin,
   limpetPendant,
   tern,
-  saltgrass,
 ] as unknown as readonly Piece[];
 
 export function demoPiece(id: string): Piece {

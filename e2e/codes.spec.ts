@@ -29,7 +29,7 @@ test("a piece goes to a second device by codes on the screen, read as pictures i
 
   const other = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
   await other.goto(EMPTY);
-  await other.getByRole("button", { name: "Read codes" }).click();
+  await other.getByRole("region", { name: "Start" }).getByRole("button", { name: "Read codes" }).click();
   const input = other.getByLabel("A picture of the code");
   await input.setInputFiles(asFile(Buffer.from("no picture")));
   await expect(other.getByText("code-0.png is not a picture that can be read")).toBeVisible();
@@ -49,7 +49,7 @@ test("a piece goes to a second device by codes on the screen, read as pictures i
 
 test("the camera that stands in for one says so, and what it sees is asked about like any file", async ({ page }) => {
   await page.goto(EMPTY);
-  await page.getByRole("button", { name: "Read codes" }).click();
+  await page.getByRole("region", { name: "Start" }).getByRole("button", { name: "Read codes" }).click();
   const standIn = page.getByRole("button", { name: "Stand-in camera (sees a made-up piece)" });
   const told = page.getByRole("button", { name: "Put it on the tray" });
   await expect(async () => {
