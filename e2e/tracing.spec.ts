@@ -70,6 +70,13 @@ test("a rule is dragged onto something known; a wrong length is told; a press on
   await length.press("Enter");
   await expect(page.getByText(/^(24|25)\.\d\d pixels a mm/)).toBeVisible();
   await expect(rounded(page)).toContainText(/7[78]\.\d\d mm/);
+  await length.fill("200");
+  await length.press("Enter");
+  await expect(page.getByRole("alert").filter({ hasText: "pixels to a millimetre, and 6 is the least" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Use this outline" })).toBeHidden();
+  await length.fill("20");
+  await length.press("Enter");
+  await expect(rounded(page)).toContainText(/7[78]\.\d\d mm/);
   const picture = (await page.getByRole("group", { name: /^The picture/ }).boundingBox())!;
   await page.mouse.click(picture.x + picture.width / 2, picture.y + picture.height / 2);
   await expect(page.getByRole("button", { name: "Use this outline" })).toBeVisible();

@@ -151,6 +151,9 @@ export function useTracing(mount: Mount, onDone: () => void): Tracing {
 
   const trace = (pxPerMm: number | null, at: Spot | null, of: OpenPicture | null = picture) => {
     if (!of || pxPerMm === null) return;
+    // what was traced at another scale, or of another stone, is not to be taken if this search finds nothing
+    setTraced(null);
+    setOutline(null);
     ask({ kind: "stone", picture: { id: of.id, file: of.file }, pxPerMm, at }, (reply) => {
       if (reply.kind !== "stone") return;
       setTraced(reply.traced);
