@@ -9,3 +9,6 @@ export interface Pixels {
 
 /** A place in a picture: pixels from its top left corner, x right, y down; a pixel's middle lies at its halves. */
 export type Spot = Point;
+
+/** Pictures with fewer pixels than this on a side hold no stone. */
+export const LEAST_SIDE = 48;

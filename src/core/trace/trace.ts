@@ -8,7 +8,7 @@ import { withCorners } from "./corners";
 import { type Candidate, candidates, candidatesAt } from "./find";
 import { keptPoints } from "./keep";
 import { borderOf } from "./mask";
-import { type Pixels, type Spot } from "./pixels";
+import { LEAST_SIDE, type Pixels, type Spot } from "./pixels";
 import { smoothedLine } from "./profiles";
 import { type Outcome, refused } from "./refusal";
 import { smoothedCurve } from "./smooth";
@@ -42,8 +42,6 @@ export interface TraceRequest {
 
 /** Below this an edge cannot be told to a tenth of a millimetre. */
 export const LEAST_PX_PER_MM = 6;
-/** Pictures with fewer pixels than this on a side hold no stone. */
-const LEAST_SIDE = 48;
 /** An edge wider than the larger of these is blurred (mm, pixels). */
 const MOST_EDGE_MM = 0.25;
 const MOST_EDGE_PX = 2.5;

@@ -1,3 +1,4 @@
+import { LEAST_SIDE } from "@/core/trace/pixels";
 import { type Outcome, refused } from "@/core/trace/refusal";
 
 /** What a picture file says of itself before it is decoded. */
@@ -11,7 +12,6 @@ export interface PictureHead {
 /** No picture is decoded that has more pixels, or more on a side. */
 export const MOST_PIXELS = 24_000_000;
 export const MOST_SIDE = 12_000;
-export const LEAST_SIDE = 48;
 /** No file of one is larger. */
 export const MOST_PICTURE_BYTES = 60 * 1024 * 1024;
 
