@@ -4,7 +4,7 @@ import { toMicron } from "@/core/measure/micron";
 import { laidBy } from "@/core/trace/laid";
 import { madeUpPicture } from "@/core/trace/made-up";
 import { MADE_UP_PICTURES } from "@/core/trace/made-up-pictures";
-import { type Pixels } from "@/core/trace/pixels";
+import { type Pixels, partOf } from "@/core/trace/pixels";
 import { tracePicture } from "@/core/trace/trace";
 
 const FOLDER = "demo/photographs";
@@ -16,7 +16,10 @@ const ABOUT = 40;
 
 /** Writes the shipped photographs, which nobody took, and the demo's traced stone with its picture. */
 mkdirSync(FOLDER, { recursive: true });
-for (const { id, made } of MADE_UP_PICTURES) writeFileSync(`${FOLDER}/${id}.jpg`, encoded(madeUpPicture(made), QUALITY.whole));
+for (const { id, made, fromSide } of MADE_UP_PICTURES) {
+  writeFileSync(`${FOLDER}/${id}.jpg`, encoded(madeUpPicture(made), QUALITY.whole));
+  writeFileSync(`${FOLDER}/${id}-side.jpg`, encoded(madeUpPicture(fromSide), QUALITY.whole));
+}
 
 const [{ made }] = MADE_UP_PICTURES as [(typeof MADE_UP_PICTURES)[number]];
 const picture = jpeg.decode(encoded(madeUpPicture(made), QUALITY.whole), { useTArray: true });
@@ -31,17 +34,10 @@ const piece = JSON.parse(readFileSync(TRACED, "utf8")) as { mounts: [{ stone: ob
 piece.mounts[0].stone = {
   ...piece.mounts[0].stone,
   outline: laid.outline,
-  picture: { jpeg: encoded(cut(picture, part), QUALITY.kept).toString("base64"), pxPerMm: toMicron(made.pxPerMm), at: laid.at },
+  picture: { jpeg: encoded(partOf(picture, part), QUALITY.kept).toString("base64"), pxPerMm: toMicron(made.pxPerMm), at: laid.at },
 };
 writeFileSync(TRACED, `${JSON.stringify(piece, null, 2)}\n`);
 
 function encoded({ width, height, data }: Pixels, quality: number): Buffer {
   return jpeg.encode({ width, height, data }, quality).data;
-}
-
-function cut({ width, data }: Pixels, { x, y, width: wide, height }: typeof part): Pixels {
-  const out = new Uint8Array(wide * height * 4);
-  for (let row = 0; row < height; row++)
-    out.set(data.subarray(((y + row) * width + x) * 4, ((y + row) * width + x + wide) * 4), row * wide * 4);
-  return { width: wide, height, data: out };
 }

@@ -1,3 +1,5 @@
+import { type PicturePart } from "@/core/trace/pixels";
+import { type Tilt, straightened } from "@/core/trace/tilt";
 import { readPictureText } from "@/words/ui";
 
 /** A file larger than this is no picture that a camera takes (bytes), and one with more points holds up the page while it is read. */
@@ -5,14 +7,6 @@ const MOST_BYTES = 30_000_000;
 const MOST_POINTS = 60_000_000;
 
 export type ReadPicture = { readonly ok: true; readonly picture: ImageBitmap } | { readonly ok: false; readonly problem: string };
-
-/** A part of a picture, in its own pixels from the top left. */
-export interface PicturePart {
-  readonly x: number;
-  readonly y: number;
-  readonly width: number;
-  readonly height: number;
-}
 
 /** A picture, or a part of it, no longer than `longest` px on a side, or what is wrong with it. The browser reads and scales it off the main thread. */
 export async function readPicture(file: Blob, longest: number, part?: PicturePart): Promise<ReadPicture> {
@@ -53,12 +47,16 @@ function sizeOf(file: Blob): Promise<Size | null> {
   }).finally(() => URL.revokeObjectURL(address));
 }
 
-/** A canvas with the picture on it, which is let go. */
-export function drawn(picture: ImageBitmap): HTMLCanvasElement {
+/** A canvas with the picture on it, its tilt undone about its middle; the picture is let go. */
+export function drawn(picture: ImageBitmap, tilt?: Tilt): HTMLCanvasElement {
   const canvas = document.createElement("canvas");
   canvas.width = picture.width;
   canvas.height = picture.height;
-  canvas.getContext("2d")?.drawImage(picture, 0, 0);
+  const context = canvas.getContext("2d");
+  const [[a, b], [c, d]] = [straightened([1, 0], tilt), straightened([0, 1], tilt)];
+  const [x, y] = [picture.width / 2, picture.height / 2];
+  context?.setTransform(a, b, c, d, x - a * x - c * y, y - b * x - d * y);
+  context?.drawImage(picture, 0, 0);
   picture.close();
   return canvas;
 }

@@ -121,6 +121,10 @@ const EXPECTED: Readonly<Record<FaultCode, (v: Fault["values"], places: number) 
   "cut-by-the-edge": (v) => `shows a stone at (${v.x}, ${v.y}) that its edge cuts off: take it with paper all round`,
   "too-blurred": (v) =>
     `is blurred: the stone's edge is ${Number(v.width).toFixed(2)} mm wide, and ${Number(v.most).toFixed(2)} is the most. Hold still, and nearer`,
+  "no-flat-base": () => "shows no flat base at the foot of the stone: stand it upright on its base and take it from its own height",
+  "not-a-round": () => "shows nothing round there: press on a coin or a washer that lies flat",
+  "too-tilted": (v) =>
+    `is too tilted, or what you pressed on is no round: it looks ${Number(v.ratio).toFixed(2)} as wide as long, and ${v.least} is the least. Take it from straight above`,
   "not-a-drawing": (v) => `is no drawing that can be read: ${v.why}`,
   "drawing-has-script": () => "holds a script, and is not opened: save it as plain SVG",
   "drawing-has-entities": () => "declares entities or a document type, and is not opened: save it as plain SVG",

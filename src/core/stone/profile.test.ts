@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { isUneven, turnInProfile, widestGap } from "./profile";
+import { isUneven, turnInProfile, widestGap, withEnd } from "./profile";
 import { type Stone } from "./stone";
 
 const stone = (turnIn: Stone["turnIn"]): Stone => ({ outline: { shape: "round", diameter: 10 }, height: 9, turnIn });
@@ -72,4 +72,19 @@ test("a height is added in the widest gap, as far from both its neighbours, roun
       for (let i = 0; i < 200; i++) expect(clearance(i / 200)).toBeLessThanOrEqual(found + 2e-3);
     }),
   );
+});
+
+test("another height at one end leaves the other as it was, and the heights between", () => {
+  const ends = { left: 0.5, right: 0 };
+  expect(withEnd({ turnIn: 2 }, ends, "right", 2.6)).toEqual([
+    { at: 0, height: 2.6 },
+    { at: 0.5, height: 2 },
+  ]);
+  const turnIn = [
+    { at: 0.25, height: 1.8 },
+    { at: 0.505, height: 2.2 },
+    { at: 0.995, height: 2.4 },
+  ];
+  expect(withEnd({ turnIn }, ends, "right", 2.6)).toEqual([{ at: 0, height: 2.6 }, ...turnIn.slice(0, 2)]);
+  expect(withEnd({ turnIn }, ends, "left", 2.5)).toEqual([turnIn[0], { at: 0.5, height: 2.5 }, turnIn[2]]);
 });

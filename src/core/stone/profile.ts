@@ -13,7 +13,7 @@ interface Node {
  * The turn-in round the outline: one height, or a periodic curve through those given that rises and falls only between
  * them (cubic Hermite, slopes by weighted harmonic means: Fritsch and Butland, 1984). Nodes at the same place after the first are left out.
  */
-export function turnInProfile({ turnIn }: Stone): Profile {
+export function turnInProfile({ turnIn }: Pick<Stone, "turnIn">): Profile {
   if (typeof turnIn === "number") return () => turnIn;
   const nodes = ordered(turnIn);
   if (nodes.length === 1) return () => nodes[0]!.height;
@@ -50,6 +50,28 @@ function hermite(from: number, to: number, slopeFrom: number, slopeTo: number, g
   const value =
     from * (1 + 2 * t) * (1 - t) ** 2 + slopeFrom * gap * t * (1 - t) ** 2 + to * t * t * (3 - 2 * t) - slopeTo * gap * t * t * (1 - t);
   return Math.min(Math.max(from, to), Math.max(Math.min(from, to), value));
+}
+
+/** The turn-in with another height at one end of the stone; the other end keeps the height it has. `ends` are their places on the outline. */
+export function withEnd(
+  stone: Pick<Stone, "turnIn">,
+  ends: Readonly<Record<"left" | "right", number>>,
+  end: "left" | "right",
+  height: number,
+): readonly Node[] {
+  const profile = turnInProfile(stone);
+  const nodes: readonly Node[] =
+    typeof stone.turnIn === "number" ? [ends.left, ends.right].map((at) => ({ at, height: profile(at) })) : stone.turnIn;
+  const others = nodes.filter(({ at }) => distanceRound(at, ends[end]) > END);
+  return [...others, { at: ends[end], height }].sort((a, b) => a.at - b.at);
+}
+
+/** A height nearer to an end than this share of the way round is that end's. */
+const END = 0.01;
+
+function distanceRound(a: number, b: number): number {
+  const far = Math.abs(a - b) % 1;
+  return Math.min(far, 1 - far);
 }
 
 /** Whether the side leans in at different heights round the stone. */

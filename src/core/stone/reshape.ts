@@ -1,3 +1,4 @@
+import { toHundredth } from "../measure/micron";
 import { type Outline, type Point } from "../geometry/outline";
 import { type OutlineShape, outlineOfShape } from "./shapes/shapes";
 
@@ -72,5 +73,5 @@ function pointsOf(outline: Outline): Point[] {
 }
 
 function hundredths(mm: number): number {
-  return Math.max(0.01, Math.abs(Math.round(mm * 100) / 100)) * (mm < 0 ? -1 : 1);
+  return Math.max(0.01, Math.abs(toHundredth(mm))) * (mm < 0 ? -1 : 1);
 }

@@ -1,4 +1,5 @@
 import { type Point } from "../geometry/outline";
+import { domeCurve } from "../stone/dome";
 import { type OutlineShape, outlineOfShape } from "../stone/shapes/shapes";
 import { type MadeUp, type Thing } from "./made-up";
 
@@ -8,6 +9,15 @@ export interface Photograph {
   readonly name: string;
   readonly outline: OutlineShape;
   readonly made: MadeUp;
+  /** What it is from its base to its top, and the picture that shows it from the side. */
+  readonly side: StandingStone;
+  readonly fromSide: MadeUp;
+}
+
+interface StandingStone {
+  readonly height: number;
+  readonly turnIn: { readonly left: number; readonly right: number };
+  readonly dome: number;
 }
 
 /** Points a shape's outline is drawn by: far finer than a pixel. */
@@ -33,10 +43,18 @@ interface Shot {
   readonly turn: number;
   readonly at: Point;
   readonly looks: Omit<Thing, "outline">;
+  readonly side: StandingStone;
+}
+
+/** A standing stone's outline from the side, its middle at zero: upright to where it leans in, then its dome. */
+export function standing({ height, turnIn, dome }: StandingStone, radius: number): Point[] {
+  const curve = (side: 1 | -1, at: number) =>
+    domeCurve({ radius, turnIn: at, height, exponent: dome }, DRAWN_BY / 4).map(({ x, y }): Point => [side * x, y - height / 2]);
+  return [[-radius, -height / 2], [radius, -height / 2], ...curve(1, turnIn.right), ...curve(-1, turnIn.left).reverse().slice(1)];
 }
 
 /** Each at 25 pixels a millimetre, on squared paper of 5 mm, in light from the window at the upper left. */
-function shot({ id, name, seed, outline, turn, at, looks }: Shot): Photograph {
+function shot({ id, name, seed, outline, turn, at, looks, side }: Shot): Photograph {
   const made: MadeUp = {
     seed,
     width: 1000,
@@ -50,7 +68,10 @@ function shot({ id, name, seed, outline, turn, at, looks }: Shot): Photograph {
     noise: 3,
     blur: 1.1,
   };
-  return { id, name, outline, made };
+  const { highlight: _above, ...fromBeside } = looks;
+  const silhouette = standing(side, outlineOfShape(outline).extent(0) / 2);
+  const fromSide: MadeUp = { ...made, seed: seed + 100, things: [{ ...fromBeside, outline: silhouette }] };
+  return { id, name, outline, made, side, fromSide };
 }
 
 /** A moss agate as the shore left it. */
@@ -84,6 +105,7 @@ export const MADE_UP_PICTURES: readonly Photograph[] = [
     turn: 0,
     at: [0.6, -0.3],
     looks: { tint: [74, 142, 102], stripes: { tint: [46, 92, 66], pitch: 3.2, turn: 0.8 }, highlight: { at: [-4.5, 4.5], reach: 1.3 } },
+    side: { height: 5.8, turnIn: { left: 2.6, right: 2.1 }, dome: 2.1 },
   }),
   shot({
     id: "ember",
@@ -93,6 +115,7 @@ export const MADE_UP_PICTURES: readonly Photograph[] = [
     turn: 1.1,
     at: [-1.5, 0.8],
     looks: { tint: [178, 78, 44], highlight: { at: [-3.2, 3.1], reach: 1.1 } },
+    side: { height: 5.2, turnIn: { left: 1.9, right: 1.6 }, dome: 1.9 },
   }),
   shot({
     id: "shallows",
@@ -102,6 +125,7 @@ export const MADE_UP_PICTURES: readonly Photograph[] = [
     turn: 0.35,
     at: [1.4, 0.5],
     looks: { tint: [92, 172, 168], stripes: { tint: [70, 134, 140], pitch: 4.4, turn: 2.2 }, highlight: { at: [-2, 3.5], reach: 1.4 } },
+    side: { height: 6.4, turnIn: { left: 2.4, right: 2.4 }, dome: 2.0 },
   }),
   shot({
     id: "night",
@@ -111,5 +135,6 @@ export const MADE_UP_PICTURES: readonly Photograph[] = [
     turn: 0.1,
     at: [0, -0.8],
     looks: { tint: [44, 42, 48], highlight: { at: [-3, 2.4], reach: 1.0 } },
+    side: { height: 4.6, turnIn: { left: 2.2, right: 2.3 }, dome: 2.6 },
   }),
 ];

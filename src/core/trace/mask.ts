@@ -7,6 +7,11 @@ export interface Mask {
   readonly bits: Uint8Array;
 }
 
+/** Whether the block at a spot, in blocks, belongs to it; outside the picture none does. */
+export function holds({ width, height, bits }: Mask, [x, y]: Spot): boolean {
+  return x >= 0 && y >= 0 && x < width && y < height && bits[Math.floor(y) * width + Math.floor(x)] === 1;
+}
+
 /** A region of a mask that hangs together, by its sides. */
 export interface Region {
   readonly mask: Mask;

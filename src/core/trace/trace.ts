@@ -1,5 +1,5 @@
 import { type Point } from "../geometry/outline";
-import { convexHull, polygonArea, polygonLength } from "../geometry/polygon";
+import { convexHull, distanceInside, polygonArea, polygonLength } from "../geometry/polygon";
 import { toMicron } from "../measure/micron";
 import { type Free } from "../stone/shapes/free";
 import { type Coarse, coarseOf, noiseOf, reducedOf } from "./coarse";
@@ -7,11 +7,12 @@ import { type FineEdge, edgeLine, finely, followed } from "./edge";
 import { withCorners } from "./corners";
 import { type Candidate, candidates, candidatesAt } from "./find";
 import { keptPoints } from "./keep";
-import { borderOf } from "./mask";
-import { LEAST_SIDE, type Pixels, type Spot } from "./pixels";
+import { borderOf, holds } from "./mask";
+import { LEAST_SIDE, type Pixels, type PicturePart, type Spot, partOf } from "./pixels";
 import { smoothedLine } from "./profiles";
 import { type Outcome, refused } from "./refusal";
 import { smoothedCurve } from "./smooth";
+import { type Tilt, straightened, tilted } from "./tilt";
 
 /** A run of the edge that hardly stands out: from and to as shares of the way round from the first point. */
 export interface Doubtful {
@@ -34,10 +35,20 @@ export interface Traced {
   readonly edgeWidth: number;
 }
 
-export interface TraceRequest {
+/** How large a picture shows what lies on the paper. */
+export interface PictureScale {
   readonly pxPerMm: number;
+  /** How the picture was tilted, where a round showed it; its scale is then that of the round's long axis. */
+  readonly tilt?: Tilt;
+}
+
+export interface TraceRequest extends PictureScale {
   /** A spot inside the stone, where it is not to be found by itself. */
   readonly at?: Spot;
+  /** A spot inside something that is not the stone. */
+  readonly not?: Spot;
+  /** The part of the picture that it lies in. */
+  readonly within?: PicturePart;
 }
 
 /** Below this an edge cannot be told to a tenth of a millimetre. */
@@ -54,13 +65,25 @@ const LEAST_CLEAR = 0.88;
  * The outline of a stone in a picture taken from straight above. It is looked for in blocks, followed by dynamic programming along normals, read
  * where its slope is steepest to a part of a pixel, and freed of noise; see sections 11 and 2 of the formulas.
  */
-export function tracePicture(picture: Pixels, { pxPerMm, at }: TraceRequest): Outcome<Traced> {
+export function tracePicture(picture: Pixels, { within, ...request }: TraceRequest): Outcome<Traced> {
+  if (!within) return traceWhole(picture, request);
+  const [dx, dy] = [within.x, within.y];
+  const moved = (spot: Spot | undefined): Spot | undefined => spot && [spot[0] - dx, spot[1] - dy];
+  const [at, not] = [moved(request.at), moved(request.not)];
+  const traced = traceWhole(partOf(picture, within), { ...request, ...(at && { at }), ...(not && { not }) });
+  if (!traced.ok) return traced;
+  const back = ([x, y]: Spot): Spot => [x + dx, y + dy];
+  return { ok: true, value: { ...traced.value, middle: back(traced.value.middle), line: traced.value.line.map(back) } };
+}
+
+function traceWhole(picture: Pixels, { at, not, ...scale }: Omit<TraceRequest, "within">): Outcome<Traced> {
+  const { pxPerMm } = scale;
   if (pxPerMm < LEAST_PX_PER_MM) return refused("too-coarse", { pxPerMm: Number(pxPerMm.toPrecision(3)), least: LEAST_PX_PER_MM });
   if (Math.min(picture.width, picture.height) < LEAST_SIDE)
     return refused("picture-too-small", { width: picture.width, height: picture.height, least: LEAST_SIDE });
-  const found = foundStone(picture, at);
+  const found = foundStone(picture, at, not);
   if (!found.ok) return found;
-  return traceFrom(picture, found.value, pxPerMm, noiseOf(picture));
+  return traceFrom(picture, found.value, scale, noiseOf(picture));
 }
 
 /** The line round the stone of a picture whose scale is not known yet, in pixels; empty where none is clear. */
@@ -78,24 +101,28 @@ interface Tried {
 }
 
 /** The line round the stone, in the picture's own pixels, as near as a reduced picture shows it. */
-function foundStone(whole: Pixels, at?: Spot): Outcome<readonly Spot[]> {
+export function foundStone(whole: Pixels, at?: Spot, not?: Spot): Outcome<readonly Spot[]> {
   const { picture, by } = reducedOf(whole);
-  const found = stoneIn(picture, at && [at[0] / by, at[1] / by]);
+  const reduced = (spot: Spot | undefined): Spot | undefined => spot && [spot[0] / by, spot[1] / by];
+  const found = stoneIn(picture, reduced(at), reduced(not));
   if (found.ok) return { ok: true, value: found.value.map(([x, y]): Spot => [x * by, y * by]) };
   const { code, values } = found.refusal;
   return refused(code, Object.fromEntries(Object.entries(values).map(([name, value]) => [name, Number(value) * by])));
 }
 
-function stoneIn(picture: Pixels, at?: Spot): Outcome<Spot[]> {
+function stoneIn(picture: Pixels, at?: Spot, not?: Spot): Outcome<Spot[]> {
   const noise = noiseOf(picture);
   const coarse = coarseOf(picture);
   const every = at ? candidatesAt(coarse, [at[0] / coarse.block, at[1] / coarse.block]) : candidates(coarse);
-  const first = distinct(every).map((candidate) => firstLook(picture, coarse, candidate, noise));
+  const isOther = ({ mask }: Candidate) => not !== undefined && holds(mask, [not[0] / coarse.block, not[1] / coarse.block]);
+  const first = distinct(every.filter((each) => !isOther(each))).map((candidate) => firstLook(picture, coarse, candidate, noise));
   first.sort((a, b) => b.worth - a.worth);
   const tried = first
     .slice(0, MOST_CLOSE)
     .map((each) => CLOSER_LOOKS.reduce((now, look) => looked(picture, coarse, now.candidate, now.line, look, noise), each));
-  const clear = tried.filter(({ clearShare }) => clearShare >= LEAST_CLEAR).sort((a, b) => b.worth - a.worth);
+  const clear = tried
+    .filter(({ clearShare, line }) => clearShare >= LEAST_CLEAR && !(not && distanceInside(line, not) > 0))
+    .sort((a, b) => b.worth - a.worth);
   const [best] = clear;
   if (!best) return refused("no-clear-stone");
   if (best.candidate.onEdge > 0) return refused("cut-by-the-edge", spotOf(best.line));
@@ -170,7 +197,8 @@ function looked(picture: Pixels, { block }: Coarse, candidate: Candidate, from: 
 }
 
 /** From a line near the edge to its outline. */
-export function traceFrom(picture: Pixels, near: readonly Spot[], pxPerMm: number, noise: number): Outcome<Traced> {
+export function traceFrom(picture: Pixels, near: readonly Spot[], scale: PictureScale, noise: number): Outcome<Traced> {
+  const { pxPerMm } = scale;
   const apart = Math.max(LEAST_STEP, Math.min(MOST_STEP, pxPerMm * STEP_MM));
   const first = followed(picture, near, { reach: 8, every: 1, apart }, noise);
   const { edge: closer, sides } = followed(
@@ -190,7 +218,7 @@ export function traceFrom(picture: Pixels, near: readonly Spot[], pxPerMm: numbe
   const width = (2 * edge.blur) / pxPerMm;
   const most = Math.max(MOST_EDGE_MM, MOST_EDGE_PX / pxPerMm);
   if (width > most) return refused("too-blurred", { width, most });
-  return { ok: true, value: tracedOf(line, cornered.corners, edge.clear, smooth.scatter, pxPerMm, width) };
+  return { ok: true, value: tracedOf(line, cornered.corners, edge.clear, smooth.scatter, scale, width) };
 }
 
 /** How far one reading of the edge is from the next: so many mm, within these numbers of pixels. */
@@ -209,12 +237,14 @@ function tracedOf(
   corners: readonly number[],
   clear: Float64Array,
   scatter: number,
-  pxPerMm: number,
+  { pxPerMm, tilt }: PictureScale,
   edgeWidth: number,
 ): Traced {
-  const [xs, ys] = [line.map(([x]) => x), line.map(([, y]) => y)];
-  const middle: Spot = [(Math.min(...xs) + Math.max(...xs)) / 2, (Math.min(...ys) + Math.max(...ys)) / 2];
-  const inMm = line.map(([x, y]): Point => [(x - middle[0]) / pxPerMm, (middle[1] - y) / pxPerMm]);
+  const straight = line.map((spot) => straightened(spot, tilt));
+  const [xs, ys] = [straight.map(([x]) => x), straight.map(([, y]) => y)];
+  const [mx, my] = [(Math.min(...xs) + Math.max(...xs)) / 2, (Math.min(...ys) + Math.max(...ys)) / 2];
+  const middle = tilted([mx, my], tilt);
+  const inMm = straight.map(([x, y]): Point => [(x - mx) / pxPerMm, (my - y) / pxPerMm]);
   const points = keptPoints(inMm, corners).map(([x, y]): Point => [toMicron(x), toMicron(y)]);
   const first = xs.indexOf(Math.max(...xs));
   const n = line.length;

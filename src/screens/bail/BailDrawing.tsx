@@ -1,5 +1,6 @@
 "use client";
 
+import { toHundredth } from "@/core/measure/micron";
 import { type DrawnHang } from "@/core/bail/hanging";
 import { type Point, nearestStation } from "@/core/geometry/outline";
 import { type Spot, turned } from "@/core/bail/hang";
@@ -258,7 +259,7 @@ function EyeHandle({ hang, mount }: { readonly hang: DrawnHang; readonly mount: 
   return (
     <DragHandle
       label={bailDrawingText.eyeAlongTheEdge}
-      now={Math.round(hang.aside * 100) / 100}
+      now={toHundredth(hang.aside)}
       most={perimeter / 2}
       told={bailDrawingText.mmHangsDegreesOff(hang.aside.toFixed(2), hang.tilt.toFixed(1))}
       lights="eye"

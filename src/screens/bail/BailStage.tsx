@@ -1,5 +1,6 @@
 "use client";
 
+import { toHundredth } from "@/core/measure/micron";
 import { figureOf } from "@/core/measure/figure";
 import { type Piece } from "@/core/piece/piece";
 import { bailIn, postIn } from "@/core/piece/plan";
@@ -166,7 +167,7 @@ function BailMeasures({ piece, mount, view }: MeasuresProps) {
         field={eyeField(mount, top, perimeter, units)}
         label={bailStageText.eye}
         hint={bailStageText.alongTheEdgeLeftOf}
-        value={Math.round(hang.aside * 100) / 100}
+        value={toHundredth(hang.aside)}
         lights="eye"
       />
       {eye.half !== null && (

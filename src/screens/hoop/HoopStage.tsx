@@ -1,5 +1,6 @@
 "use client";
 
+import { toHundredth } from "@/core/measure/micron";
 import { type Draft as Editable } from "immer";
 import { boxOf } from "@/core/geometry/curve";
 import { type HoopForm, type LengthRule } from "@/core/hoop/hoop";
@@ -168,7 +169,7 @@ function HoopMeasures({ hoop, view, mount }: MeasuresProps) {
         })}
         label={hoopStageText.roundTheFinger}
         hint={hoopStageText.paperStrip}
-        value={doubtOf(sizeField.key) ? null : Math.round(Math.PI * settled.size.value * 100) / 100}
+        value={doubtOf(sizeField.key) ? null : toHundredth(Math.PI * settled.size.value)}
         lights="size"
       />
       <dl className="grid grid-cols-2 gap-x-3 text-sm">

@@ -1,5 +1,6 @@
 "use client";
 
+import { toHundredth } from "@/core/measure/micron";
 import { X } from "lucide-react";
 import { type Mount } from "@/core/piece/piece";
 import { turnInProfile, widestGap } from "@/core/stone/profile";
@@ -28,7 +29,7 @@ export function ProfileMeasures({ mount }: { readonly mount: Mount }) {
   }
   const add = () => {
     const at = widestGap(turnIn.map((each) => each.at));
-    put([...turnIn, { at, height: Math.round(turnInProfile(mount.stone)(at) * 100) / 100 }].sort((a, b) => a.at - b.at));
+    put([...turnIn, { at, height: toHundredth(turnInProfile(mount.stone)(at)) }].sort((a, b) => a.at - b.at));
   };
   return (
     <>

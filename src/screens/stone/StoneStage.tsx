@@ -11,6 +11,7 @@ import { reshaped } from "@/core/stone/reshape";
 import { type OutlineShape } from "@/core/stone/shapes/shapes";
 import { ELLIPTIC, greatestTurnIn, type Tenderness } from "@/core/stone/stone";
 import { type Mount } from "@/core/piece/piece";
+import { ChoiceButton } from "@/ui/ChoiceButton";
 import { ChoiceField } from "@/ui/ChoiceField";
 import { Millimetres, Shape, pointUnder } from "@/ui/Drawing";
 import { MeasureField } from "@/ui/MeasureField";
@@ -362,21 +363,19 @@ function StoneMeasures({ mount, onTrace, wasTraced, showsPicture, onShowPicture 
           {TENDER.map(({ to, text }) => {
             const has = stone.material?.tender?.includes(to) ?? false;
             return (
-              <button
+              <ChoiceButton
                 key={to}
-                type="button"
-                aria-pressed={has}
-                onClick={() =>
+                isChosen={has}
+                onPress={() =>
                   change((each) => {
                     const tender = each.material?.tender ?? [];
                     each.material = { ...each.material, tender: has ? tender.filter((other) => other !== to) : [...tender, to] };
                   })
                 }
-                className={`pressed rounded-sm border px-1.5 py-0.5 text-sm ${has ? "border-accent bg-accent-wash font-semibold text-accent-deep" : "border-line bg-sheet text-soft"}`}
               >
                 {has ? "✓ " : ""}
                 {text}
-              </button>
+              </ChoiceButton>
             );
           })}
         </div>

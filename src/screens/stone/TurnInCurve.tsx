@@ -1,5 +1,6 @@
 "use client";
 
+import { toHundredth } from "@/core/measure/micron";
 import { type Mount } from "@/core/piece/piece";
 import { LEAST_TURN_IN } from "@/core/stone/stone";
 import { DragHandle } from "@/ui/DragHandle";
@@ -26,7 +27,7 @@ export function TurnInCurve({ mount }: { readonly mount: Mount }) {
       if (typeof turnIn === "number") return;
       turnIn[index] = {
         at: Math.round(Math.min(1, Math.max(0, at)) * 1000) / 1000,
-        height: Math.round(Math.min(most, Math.max(LEAST_TURN_IN, height)) * 100) / 100,
+        height: toHundredth(Math.min(most, Math.max(LEAST_TURN_IN, height))),
       };
     });
   return stone.turnIn.map(({ at, height }, i) => {

@@ -21,14 +21,16 @@ test("a picture's squares, then its stone at their scale; what cannot be read is
   if (seen.kind !== "picture" || !seen.squares) throw new Error("no squares");
   const pxPerMm = (seen.squares.pitch[0] + seen.squares.pitch[1]) / 2 / 5;
   expect(pxPerMm).toBeCloseTo(25, 1);
-  const found = await ask({ kind: "stone", picture: { id: 1, file }, pxPerMm, at: null });
+  const found = await ask({ kind: "stone", picture: { id: 1, file }, request: { pxPerMm } });
   if (found.kind !== "stone") throw new Error("no stone");
   expect(Math.abs(outlineOfShape(found.traced.outline).perimeter / outlineOfShape(NIGHT.outline).perimeter - 1)).toBeLessThan(0.002);
   expect(await ask({ kind: "picture", picture: { id: 2, file } })).toEqual({
     kind: "refused",
     refusal: { code: "picture-cut-short", values: {} },
   });
-  expect(await ask({ kind: "stone", picture: { id: 1, file }, pxPerMm: 5, at: null })).toMatchObject({ refusal: { code: "too-coarse" } });
+  expect(await ask({ kind: "stone", picture: { id: 1, file }, request: { pxPerMm: 5 } })).toMatchObject({
+    refusal: { code: "too-coarse" },
+  });
 });
 
 test("a drawing's outlines; a picture that nobody took, another for the next number", async () => {
@@ -37,7 +39,7 @@ test("a drawing's outlines; a picture that nobody took, another for the next num
     drawing: { outlines: [{ outline: { shape: "round", diameter: 8 } }] },
   });
   expect(await ask({ kind: "drawing", name: "a.svg", text: "<svg/>" })).toMatchObject({ refusal: { code: "no-closed-outline" } });
-  const made = await ask({ kind: "made-up", number: 5 });
+  const made = await ask({ kind: "made-up", number: 5, view: "above" });
   if (made.kind !== "made-up") throw new Error("none");
   expect(await made.file.text()).toBe("1000 x 800");
 });

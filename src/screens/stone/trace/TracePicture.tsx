@@ -1,32 +1,36 @@
 "use client";
 
-import { type KeyboardEvent, type PointerEvent, useId, useState } from "react";
+import { type KeyboardEvent, type PointerEvent, useState } from "react";
 import { type Point } from "@/core/geometry/outline";
 import { type OutlineShape, outlineOfShape } from "@/core/stone/shapes/shapes";
-import { type Spot } from "@/core/trace/pixels";
+import { type PicturePart, type Spot } from "@/core/trace/pixels";
+import { type Round } from "@/core/trace/round";
 import { Shape } from "@/ui/Drawing";
 import { type Size } from "@/ui/useSize";
-import { useUnits } from "@/ui/tray";
+import { placeAt, spotAt } from "@/core/trace/placing";
 import { tracePictureText } from "@/words/screens/trace";
-import { withUnit } from "@/words/show";
+import { Loupe } from "./Loupe";
+import { TwoEndedRule } from "./TwoEndedRule";
+import { FINE, WAYS } from "./arrows";
+import { pathOf } from "./path";
 import { type OpenPicture, type Tracing } from "./tracing";
 
-/** How far an arrow key moves a point (mm) or an end of the rule (screen pixels), and how much less with Alt. */
+/** How far an arrow key moves a point (mm). */
 const STEP = 0.05;
-const RULE_STEP = 2;
-const FINE = 0.2;
-const WAYS: Readonly<Record<string, Point>> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
-/** The loupe: its radius on the screen and how much it enlarges. */
-const LOUPE = { radius: 66, times: 4 } as const;
+/** A pointer that moves less between down and up presses; one that moves more draws a box (screen pixels). */
+const PRESS = 8;
 
 interface Props {
   readonly size: Size;
   readonly tracing: Tracing;
+  /** The section that was read from the side, closed, where it lies on the outline. */
+  readonly section?: readonly Point[] | undefined;
 }
 
 /** A photograph under its outline: the rule that says its scale, the points, and a loupe over the one that is moved. */
-export function TracePicture({ size, tracing }: Props) {
+export function TracePicture({ size, tracing, section }: Props) {
   const { picture, drawing } = tracing;
+  const isSide = tracing.view === "side";
   const accept = (files: FileList | undefined) => files?.[0] && tracing.open(files[0]);
   return (
     <div
@@ -38,12 +42,12 @@ export function TracePicture({ size, tracing }: Props) {
         accept(event.dataTransfer.files);
       }}
     >
-      {picture && <Photograph key={picture.url} size={size} picture={picture} tracing={tracing} />}
+      {picture && <Photograph key={picture.url} size={size} picture={picture} tracing={tracing} section={section} />}
       {drawing && <LargestOutline size={size} outline={drawing.outlines[0]!.outline} />}
       {!picture && !drawing && (
         <div className="grid h-full place-content-center gap-1.5 px-6 text-center">
-          <p className="text-lg font-strong">{tracePictureText.dropHere}</p>
-          <p className="text-sm text-soft">{tracePictureText.straightAbove}</p>
+          <p className="text-lg font-strong">{isSide ? tracePictureText.dropSide : tracePictureText.dropHere}</p>
+          <p className="text-sm text-soft">{isSide ? tracePictureText.fromItsHeight : tracePictureText.straightAbove}</p>
         </div>
       )}
       {tracing.isBusy && (
@@ -78,21 +82,27 @@ function LargestOutline({ size, outline }: { readonly size: Size; readonly outli
   );
 }
 
-function Photograph({ size, picture, tracing }: Props & { readonly picture: OpenPicture }) {
-  const { traced, outline, scale, pxPerMm } = tracing;
+function Photograph({ size, picture, tracing, section = [] }: Props & { readonly picture: OpenPicture }) {
+  const { traced, outline, choice, scale, isPickingRound } = tracing;
   const [held, setHeld] = useState<number | null>(null);
+  const [box, setBox] = useState<readonly [Spot, Spot] | null>(null);
   const fit = Math.min(size.width / picture.width, size.height / picture.height);
   const [left, top] = [(size.width - picture.width * fit) / 2, (size.height - picture.height * fit) / 2];
   const onScreen = ([x, y]: Spot): Spot => [left + x * fit, top + y * fit];
   const inPicture = ([x, y]: Spot): Spot => [(x - left) / fit, (y - top) / fit];
   const under = (event: PointerEvent<SVGElement>): Spot => {
-    const box = event.currentTarget.ownerSVGElement!.getBoundingClientRect();
-    return inPicture([event.clientX - box.left, event.clientY - box.top]);
+    const frame = event.currentTarget.ownerSVGElement!.getBoundingClientRect();
+    return inPicture([event.clientX - frame.left, event.clientY - frame.top]);
   };
-  const spotOf = ([x, y]: Point): Spot => (traced && pxPerMm ? [traced.middle[0] + x * pxPerMm, traced.middle[1] - y * pxPerMm] : [0, 0]);
-  const placeOf = ([x, y]: Spot): Point =>
-    traced && pxPerMm ? [(x - traced.middle[0]) / pxPerMm, (traced.middle[1] - y) / pxPerMm] : [0, 0];
-  const drawn = outline && traced && pxPerMm ? outlineOfShape(outline).stations.map(({ x, y }) => onScreen(spotOf([x, y]))) : [];
+  const canLook = scale !== null || isPickingRound;
+  const isBox = box !== null && Math.hypot(box[1][0] - box[0][0], box[1][1] - box[0][1]) * fit > PRESS;
+  const letGo = () => {
+    setBox(null);
+    if (box && isBox && !isPickingRound) tracing.box(partBetween(box, picture));
+    else if (box) tracing.press(box[0]);
+  };
+  const shown = (place: Point): Spot => (traced && scale ? onScreen(spotAt(traced.middle, scale, place)) : [0, 0]);
+  const drawn = outline && traced && scale ? outlineOfShape(outline).stations.map(({ x, y }) => shown([x, y])) : [];
   return (
     <svg
       width={size.width}
@@ -108,8 +118,15 @@ function Photograph({ size, picture, tracing }: Props & { readonly picture: Open
         width={picture.width * fit}
         height={picture.height * fit}
         preserveAspectRatio="none"
-        className={pxPerMm ? "cursor-crosshair" : undefined}
-        onPointerDown={(event) => event.isPrimary && pxPerMm && tracing.press(under(event))}
+        className={canLook ? "cursor-crosshair" : undefined}
+        onPointerDown={(event) => {
+          if (!event.isPrimary || !canLook) return;
+          event.currentTarget.setPointerCapture(event.pointerId);
+          setBox([under(event), under(event)]);
+        }}
+        onPointerMove={(event) => box && event.isPrimary && setBox([box[0], under(event)])}
+        onPointerUp={letGo}
+        onPointerCancel={() => setBox(null)}
       />
       {drawn.length > 0 && (
         <>
@@ -128,29 +145,93 @@ function Photograph({ size, picture, tracing }: Props & { readonly picture: Open
           ))}
         </>
       )}
-      {scale && <TwoEndedRule tracing={tracing} picture={picture} fit={fit} onScreen={onScreen} under={under} />}
+      {section.length > 0 && scale && (
+        <path
+          d={`${pathOf(section.map(shown))}Z`}
+          fill="none"
+          stroke="var(--color-ink)"
+          strokeWidth={1.5}
+          strokeDasharray="6 4"
+          pointerEvents="none"
+        />
+      )}
+      {choice && <TwoEndedRule tracing={tracing} choice={choice} picture={picture} fit={fit} onScreen={onScreen} under={under} />}
+      {choice?.round && <RoundFound round={choice.round} fit={fit} onScreen={onScreen} />}
       {outline &&
         traced &&
+        scale &&
         outline.points.map((point, i) => (
           <TracedPoint
             key={i}
             index={i}
             point={point}
-            at={onScreen(spotOf(point))}
+            at={shown(point)}
             tracing={tracing}
-            under={(event) => placeOf(under(event))}
+            under={(event) => placeAt(traced.middle, scale, under(event))}
             onHeld={setHeld}
           />
         ))}
-      {held !== null && outline?.points[held] && (
-        <Loupe picture={picture} fit={fit} spot={spotOf(outline.points[held])} size={size} line={drawn} onScreen={onScreen} />
+      {box && isBox && <BoxDrawn from={onScreen(box[0])} to={onScreen(box[1])} />}
+      {held !== null && traced && scale && outline?.points[held] && (
+        <Loupe
+          picture={picture}
+          fit={fit}
+          spot={spotAt(traced.middle, scale, outline.points[held])}
+          size={size}
+          line={drawn}
+          onScreen={onScreen}
+        />
       )}
     </svg>
   );
 }
 
-function pathOf(spots: readonly Spot[]): string {
-  return spots.length === 0 ? "" : `M${spots.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join("L")}`;
+/** The part of a picture between two of its spots, in whole pixels. */
+function partBetween([[ax, ay], [bx, by]]: readonly [Spot, Spot], { width, height }: OpenPicture): PicturePart {
+  const within = (value: number, most: number) => Math.round(Math.min(most, Math.max(0, value)));
+  const [x, y] = [within(Math.min(ax, bx), width), within(Math.min(ay, by), height)];
+  return { x, y, width: within(Math.max(ax, bx), width) - x, height: within(Math.max(ay, by), height) - y };
+}
+
+function BoxDrawn({ from: [ax, ay], to: [bx, by] }: { readonly from: Spot; readonly to: Spot }) {
+  return (
+    <rect
+      x={Math.min(ax, bx)}
+      y={Math.min(ay, by)}
+      width={Math.abs(bx - ax)}
+      height={Math.abs(by - ay)}
+      fill="none"
+      stroke="var(--color-ink)"
+      strokeWidth={1.5}
+      strokeDasharray="5 4"
+      pointerEvents="none"
+    />
+  );
+}
+
+interface RoundFoundProps {
+  readonly round: Round;
+  readonly fit: number;
+  readonly onScreen: (spot: Spot) => Spot;
+}
+
+/** The round thing that gives the scale, as the ellipse it is seen as. */
+function RoundFound({ round: { middle, across, tilt }, fit, onScreen }: RoundFoundProps) {
+  const [x, y] = onScreen(middle);
+  const long = (across / 2) * fit;
+  return (
+    <ellipse
+      cx={x}
+      cy={y}
+      rx={long}
+      ry={long * tilt.ratio}
+      transform={`rotate(${(tilt.turn * 180) / Math.PI} ${x} ${y})`}
+      fill="none"
+      stroke="var(--color-ink)"
+      strokeWidth={2}
+      pointerEvents="none"
+    />
+  );
 }
 
 interface PointProps {
@@ -187,117 +268,6 @@ function TracedPoint({ index, point: [x, y], at, tracing, under, onHeld }: Point
     >
       <circle cx={at[0]} cy={at[1]} r={13} fill="transparent" />
       <circle cx={at[0]} cy={at[1]} r={4} fill="var(--color-sheet)" stroke="var(--color-accent-deep)" strokeWidth={1.5} />
-    </g>
-  );
-}
-
-interface RuleProps {
-  readonly tracing: Tracing;
-  readonly picture: OpenPicture;
-  /** Screen pixels to a pixel of the picture. */
-  readonly fit: number;
-  readonly onScreen: (spot: Spot) => Spot;
-  readonly under: (event: PointerEvent<SVGElement>) => Spot;
-}
-
-/** A rule with two ends that lie on something whose length is known. Its ends are dragged; the scale follows once they are let go. */
-function TwoEndedRule({ tracing, picture, fit, onScreen, under }: RuleProps) {
-  const units = useUnits();
-  const scale = tracing.scale!;
-  const [dragged, setDragged] = useState<readonly [Spot, Spot] | null>(null);
-  const ends = dragged ?? scale.ends;
-  const [a, b] = [onScreen(ends[0]), onScreen(ends[1])];
-  const within = ([x, y]: Spot): Spot => [Math.min(picture.width, Math.max(0, x)), Math.min(picture.height, Math.max(0, y))];
-  const withEnd = (which: 0 | 1, to: Spot): readonly [Spot, Spot] => (which === 0 ? [within(to), ends[1]] : [ends[0], within(to)]);
-  const along = Math.hypot(ends[1][0] - ends[0][0], ends[1][1] - ends[0][1]);
-  const mm = scale.by === "rule" ? scale.mm : tracing.pxPerMm && along / tracing.pxPerMm;
-  const isMain = scale.by === "rule";
-  return (
-    <g opacity={isMain ? 1 : 0.75}>
-      <line x1={a[0]} y1={a[1]} x2={b[0]} y2={b[1]} stroke="var(--color-sheet)" strokeWidth={4} pointerEvents="none" />
-      <line x1={a[0]} y1={a[1]} x2={b[0]} y2={b[1]} stroke="var(--color-ink)" strokeWidth={2} pointerEvents="none" />
-      <g transform={`translate(${(a[0] + b[0]) / 2} ${(a[1] + b[1]) / 2})`} pointerEvents="none">
-        <rect x={-46} y={-14} width={92} height={28} rx={4} fill="var(--color-ink)" />
-        <text textAnchor="middle" y={5} fill="var(--color-sheet)" fontSize={14} fontWeight={600}>
-          {mm ? withUnit(mm, "measured", units) : tracePictureText.notSaid}
-        </text>
-      </g>
-      {([0, 1] as const).map((which) => (
-        <g
-          key={which}
-          role="button"
-          tabIndex={0}
-          aria-label={tracePictureText.ruleEnd(which + 1, Math.round(ends[which][0]), Math.round(ends[which][1]))}
-          className="cursor-move touch-none"
-          onPointerDown={(event) => {
-            event.currentTarget.focus();
-            event.currentTarget.setPointerCapture(event.pointerId);
-          }}
-          onPointerMove={(event) => event.currentTarget.hasPointerCapture(event.pointerId) && setDragged(withEnd(which, under(event)))}
-          onLostPointerCapture={() => {
-            if (!dragged) return;
-            tracing.setEnds(dragged);
-            setDragged(null);
-          }}
-          onKeyDown={(event) => {
-            const way = WAYS[event.key];
-            if (!way) return;
-            event.preventDefault();
-            const step = (RULE_STEP * (event.altKey ? FINE : 1)) / fit;
-            tracing.setEnds(withEnd(which, [ends[which][0] + way[0] * step, ends[which][1] + way[1] * step]));
-          }}
-        >
-          <circle cx={onScreen(ends[which])[0]} cy={onScreen(ends[which])[1]} r={16} fill="transparent" />
-          <circle
-            cx={onScreen(ends[which])[0]}
-            cy={onScreen(ends[which])[1]}
-            r={6}
-            fill="var(--color-sheet)"
-            stroke="var(--color-ink)"
-            strokeWidth={2.5}
-          />
-        </g>
-      ))}
-    </g>
-  );
-}
-
-interface LoupeProps {
-  readonly picture: OpenPicture;
-  readonly fit: number;
-  readonly spot: Spot;
-  readonly size: Size;
-  readonly line: readonly Spot[];
-  readonly onScreen: (spot: Spot) => Spot;
-}
-
-/** What lies about a spot, enlarged, in the corner that is farther from it. */
-function Loupe({ picture, fit, spot, size, line, onScreen }: LoupeProps) {
-  const clip = useId();
-  const [x, y] = onScreen(spot);
-  const at: Spot = [x > size.width / 2 ? LOUPE.radius + 12 : size.width - LOUPE.radius - 12, LOUPE.radius + 12];
-  const zoom = `translate(${at[0]} ${at[1]}) scale(${LOUPE.times}) translate(${-x} ${-y})`;
-  const [left, top] = onScreen([0, 0]);
-  return (
-    <g pointerEvents="none" aria-hidden="true">
-      <clipPath id={clip}>
-        <circle cx={at[0]} cy={at[1]} r={LOUPE.radius} />
-      </clipPath>
-      <g clipPath={`url(#${CSS.escape(clip)})`}>
-        <rect
-          x={at[0] - LOUPE.radius}
-          y={at[1] - LOUPE.radius}
-          width={2 * LOUPE.radius}
-          height={2 * LOUPE.radius}
-          fill="var(--color-paper)"
-        />
-        <g transform={zoom}>
-          <image href={picture.url} x={left} y={top} width={picture.width * fit} height={picture.height * fit} preserveAspectRatio="none" />
-          <path d={`${pathOf(line)}Z`} fill="none" stroke="var(--color-accent-deep)" strokeWidth={1.5 / LOUPE.times} />
-        </g>
-        <circle cx={at[0]} cy={at[1]} r={5} fill="var(--color-sheet)" stroke="var(--color-accent-deep)" strokeWidth={1.5} />
-      </g>
-      <circle cx={at[0]} cy={at[1]} r={LOUPE.radius} fill="none" stroke="var(--color-ink)" strokeWidth={2.5} />
     </g>
   );
 }

@@ -2,24 +2,20 @@
 
 import { useEffect, useRef, useState } from "react";
 import { fault } from "@/core/piece/fault";
-import { type Mount } from "@/core/piece/piece";
 import { moved, smoothed } from "@/core/stone/free-edit";
 import { type Free } from "@/core/stone/shapes/free";
-import { type OutlineShape, scaled, shapeFaults } from "@/core/stone/shapes/shapes";
+import { scaled, shapeFaults } from "@/core/stone/shapes/shapes";
 import { type Point } from "@/core/geometry/outline";
-import { laidBy, levelTurn } from "@/core/trace/laid";
-import { type Spot } from "@/core/trace/pixels";
+import { type PicturePart, type Spot } from "@/core/trace/pixels";
 import { type TraceRefusal } from "@/core/trace/refusal";
 import { type Squares } from "@/core/trace/squares";
-import { type Traced } from "@/core/trace/trace";
+import { type PictureScale, type Traced } from "@/core/trace/trace";
 import { type Drawing, MOST_DRAWING_BYTES } from "@/formats/drawings/drawing";
-import { useSession } from "@/ui/session";
-import { smallJpeg } from "@/ui/small-jpeg";
 import { faultMessage } from "@/words/faults";
 import { traceText } from "@/words/screens/trace";
 import { traceClient } from "@/workers/trace/client";
-import { type TraceAsk, type TraceReply } from "@/workers/trace/protocol";
-import { takeTraced } from "../fields";
+import { type TraceAsk, type TraceReply, type TraceView } from "@/workers/trace/protocol";
+import { type ScaleChoice, perspectiveOf, scaleOf } from "./scale";
 
 /** A picture that is being traced. */
 export interface OpenPicture {
@@ -34,21 +30,21 @@ export interface OpenPicture {
   readonly squares: Squares | null;
 }
 
-/** What says how large the picture shows things. */
-export interface PictureScale {
-  readonly by: "rule" | "squares";
-  /** The ends of the rule (pixels), and how long what it lies on is (mm); null while nobody said. */
-  readonly ends: readonly [Spot, Spot];
-  readonly mm: number | null;
-  /** How long a square's side is (mm). */
-  readonly square: number | null;
-}
+/** Where the maker said that the stone lies: at a spot, or within a part of the picture. */
+type Where = { readonly at: Spot } | { readonly within: PicturePart };
 
 export interface Tracing {
+  readonly view: TraceView;
   readonly picture: OpenPicture | null;
   readonly drawing: Drawing | null;
+  readonly choice: ScaleChoice | null;
   readonly scale: PictureScale | null;
-  readonly pxPerMm: number | null;
+  /** Pixels a mm of the picture from above; null where there is none. */
+  readonly above: number | null;
+  /** What is left of perspective, as a share; null where only one length is known. */
+  readonly perspective: number | null;
+  /** Whether the next press is on a round thing whose diameter is known. */
+  readonly isPickingRound: boolean;
   readonly traced: Traced | null;
   /** The traced outline with what the maker moved. */
   readonly outline: Free | null;
@@ -58,42 +54,38 @@ export interface Tracing {
   readonly open: (file: File) => void;
   readonly takeMadeUp: () => void;
   readonly stop: () => void;
-  readonly close: () => void;
-  readonly setEnds: (ends: readonly [Spot, Spot]) => void;
-  readonly setKnown: (mm: number | null) => void;
-  readonly setSquare: (mm: number) => void;
+  readonly tell: (problem: string | null) => void;
+  readonly choose: (change: Partial<ScaleChoice>) => void;
+  readonly pickRound: (isPicking: boolean) => void;
   readonly press: (at: Spot) => void;
+  readonly box: (part: PicturePart) => void;
   readonly movePoint: (index: number, to: Point) => void;
   readonly smooth: () => void;
+  /** Takes back the last move or smoothing; null where there is none. */
+  readonly undo: (() => void) | null;
   readonly setLevel: (isLevel: boolean) => void;
-  readonly use: (regular?: OutlineShape) => void;
-  readonly useDrawn: (outline: OutlineShape) => void;
 }
 
-/** Pixels to a mm as the scale says; null while it does not. */
-function pxPerMmOf(scale: PictureScale | null, picture: OpenPicture | null): number | null {
-  if (!scale || !picture) return null;
-  if (scale.by === "squares" && picture.squares && scale.square) {
-    const [along, across] = picture.squares.pitch;
-    return (along + across) / 2 / scale.square;
-  }
-  const [[ax, ay], [bx, by]] = scale.ends;
-  return scale.mm === null ? null : Math.hypot(bx - ax, by - ay) / scale.mm;
+/** An edit of the traced outline: what it was before, and which point was moved. */
+interface Edit {
+  readonly before: Free;
+  readonly point: number | null;
 }
 
-/** How much about the stone is kept of its picture, as a share of its size. */
-const KEPT_ABOUT = 0.1;
+/** The least side of a part of a picture in which a stone is looked for (pixels). */
+const LEAST_BOX = 48;
 
-/** Tracing a stone's outline from a picture or a drawing; `onDone` once it is taken. */
-export function useTracing(mount: Mount, onDone: () => void): Tracing {
-  const session = useSession();
+/** Tracing a stone's outline from a picture or a drawing; `above` is the scale of the picture from above, where this one is from the side. */
+export function useTracing(view: TraceView, above: number | null): Tracing {
   const [client] = useState(traceClient);
   const [picture, setPicture] = useState<OpenPicture | null>(null);
   const [drawing, setDrawing] = useState<Drawing | null>(null);
-  const [scale, setScale] = useState<PictureScale | null>(null);
+  const [choice, setChoice] = useState<ScaleChoice | null>(null);
+  const [where, setWhere] = useState<Where | null>(null);
+  const [isPickingRound, setPickingRound] = useState(false);
   const [traced, setTraced] = useState<Traced | null>(null);
   const [outline, setOutline] = useState<Free | null>(null);
-  const [isMoved, setMoved] = useState(false);
+  const [edits, setEdits] = useState<readonly Edit[]>([]);
   const [isLevel, setLevel] = useState(false);
   const [isBusy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
@@ -125,6 +117,14 @@ export function useTracing(mount: Mount, onDone: () => void): Tracing {
     );
   };
 
+  const setFound = (found: Traced | null) => {
+    setTraced(found);
+    setOutline(found && found.outline);
+    setEdits([]);
+  };
+
+  const scalable = (of: OpenPicture) => ({ squares: of.squares, above });
+
   const showPicture = (file: Blob, isMadeUp: boolean) => {
     opened.current += 1;
     const id = opened.current;
@@ -135,9 +135,10 @@ export function useTracing(mount: Mount, onDone: () => void): Tracing {
       const { width, height, squares } = reply;
       setPicture({ id, file, url: shown.current, isMadeUp, width, height, squares });
       setDrawing(null);
-      setTraced(null);
-      setOutline(null);
-      setScale({
+      setWhere(null);
+      setPickingRound(false);
+      setFound(null);
+      setChoice({
         by: squares ? "squares" : "rule",
         ends: [
           [width * 0.3, height * 0.92],
@@ -145,104 +146,114 @@ export function useTracing(mount: Mount, onDone: () => void): Tracing {
         ],
         mm: null,
         square: null,
+        round: null,
+        diameter: null,
       });
     });
   };
 
-  const trace = (pxPerMm: number | null, at: Spot | null, of: OpenPicture | null = picture) => {
-    if (!of || pxPerMm === null) return;
+  const trace = (of: OpenPicture, { scale, round, lies }: { scale: PictureScale | null; round: Spot | null; lies: Where | null }) => {
     // what was traced at another scale, or of another stone, is not to be taken if this search finds nothing
-    setTraced(null);
-    setOutline(null);
-    ask({ kind: "stone", picture: { id: of.id, file: of.file }, pxPerMm, at }, (reply) => {
-      if (reply.kind !== "stone") return;
-      setTraced(reply.traced);
-      setOutline(reply.traced.outline);
-      setMoved(false);
-    });
+    setFound(null);
+    setWhere(lies);
+    if (!scale) return;
+    const request = { ...scale, ...lies, ...(round && { not: round }) };
+    ask({ kind: "stone", picture: { id: of.id, file: of.file }, request }, (reply) => reply.kind === "stone" && setFound(reply.traced));
   };
 
-  const rescale = (next: PictureScale) => {
-    const [before, now] = [pxPerMmOf(scale, picture), pxPerMmOf(next, picture)];
-    setScale(next);
-    if (now === null) return;
-    if (isMoved && outline && before !== null) setOutline(scaled(outline, before / now));
-    else trace(now, null);
+  const scale = choice && picture ? scaleOf(choice, scalable(picture)) : null;
+
+  const rescale = (change: Partial<ScaleChoice>) => {
+    if (!choice || !picture) return;
+    const next = { ...choice, ...change };
+    const now = scaleOf(next, scalable(picture));
+    setChoice(next);
+    const isTiltKept = now?.tilt === scale?.tilt;
+    if (now && scale && isTiltKept && edits.length > 0 && outline) {
+      const by = scale.pxPerMm / now.pxPerMm;
+      setOutline(scaled(outline, by));
+      setEdits(edits.map((each) => ({ ...each, before: scaled(each.before, by) })));
+    } else trace(picture, { scale: now, round: next.round?.middle ?? null, lies: where });
   };
 
-  const pxPerMm = pxPerMmOf(scale, picture);
-  const edit = (next: Free) => {
+  const findRound = (of: OpenPicture, at: Spot) => {
+    setPickingRound(false);
+    ask(
+      { kind: "round", picture: { id: of.id, file: of.file }, at },
+      (reply) => reply.kind === "round" && rescale({ by: "round", round: reply.round }),
+    );
+  };
+
+  const edit = (next: Free, point: number | null) => {
     const [wrong] = shapeFaults(next);
     if (wrong) return setProblem(traceText.theOutline(faultMessage(fault("", wrong.code, wrong.values))));
     setProblem(null);
-    setMoved(true);
+    const isSame = point !== null && edits.at(-1)?.point === point;
+    if (!isSame && outline) setEdits([...edits, { before: outline, point }]);
     setOutline(next);
   };
 
-  const use = async (regular?: OutlineShape) => {
-    if (!picture || !traced || !outline || pxPerMm === null) return;
-    const part = partAbout(traced.line, picture);
-    const middle: Spot = [traced.middle[0] - part.x, traced.middle[1] - part.y];
-    const laid = laidBy(outline, isLevel ? levelTurn(outline) : 0, { width: part.width, height: part.height, middle, pxPerMm });
-    const small = await smallJpeg(picture.file, part);
-    if (!small.ok) return setProblem(traceText.thePicture(small.problem));
-    const kept = {
-      jpeg: small.jpeg,
-      pxPerMm: (pxPerMm * small.width) / part.width,
-      at: laid.at,
-      ...(laid.turn !== 0 && { turn: laid.turn }),
-    };
-    const told = takeTraced(session, mount.id, regular ?? laid.outline, kept, picture.isMadeUp);
-    if (told) setProblem(traceText.theOutline(told));
-    else onDone();
-  };
+  const round = choice?.round?.middle ?? null;
+  const last = edits.at(-1);
 
   return {
+    view,
     picture,
     drawing,
+    choice,
     scale,
-    pxPerMm,
+    above,
+    perspective: choice && picture ? perspectiveOf(choice, scalable(picture)) : null,
+    isPickingRound,
     traced,
     outline,
     isLevel,
     isBusy,
     problem,
     open: (file) => {
-      if (isDrawing(file)) {
-        if (file.size > MOST_DRAWING_BYTES) return setProblem(traceText.tooLarge(MOST_DRAWING_BYTES / 1048576));
-        void file.text().then((text) =>
-          ask({ kind: "drawing", name: file.name, text }, (reply) => {
-            if (reply.kind !== "drawing") return;
-            setDrawing(reply.drawing);
-            setPicture(null);
-          }),
-        );
-      } else showPicture(file, false);
+      if (!isDrawing(file)) return showPicture(file, false);
+      if (view === "side") return setProblem(traceText.noDrawingFromTheSide);
+      if (file.size > MOST_DRAWING_BYTES) return setProblem(traceText.tooLarge(MOST_DRAWING_BYTES / 1048576));
+      void file.text().then((text) =>
+        ask({ kind: "drawing", name: file.name, text }, (reply) => {
+          if (reply.kind !== "drawing") return;
+          setDrawing(reply.drawing);
+          setPicture(null);
+        }),
+      );
     },
     takeMadeUp: () => {
       const number = madeUp.current;
       madeUp.current += 1;
-      ask({ kind: "made-up", number }, (reply) => reply.kind === "made-up" && showPicture(reply.file, true));
+      ask({ kind: "made-up", number, view }, (reply) => reply.kind === "made-up" && showPicture(reply.file, true));
     },
     stop: () => {
       client.cancel();
       setBusy(false);
       setProblem(traceText.stopped);
     },
-    close: onDone,
-    setEnds: (ends) => scale && rescale({ ...scale, ends, by: "rule" }),
-    setKnown: (mm) => scale && rescale({ ...scale, mm, by: "rule" }),
-    setSquare: (square) => scale && rescale({ ...scale, square, by: "squares" }),
-    press: (at) => trace(pxPerMm, at),
-    movePoint: (index, to) => outline && edit(moved(outline, index, to)),
-    smooth: () => outline && edit(smoothed(outline)),
-    setLevel,
-    use: (regular) => void use(regular),
-    useDrawn: (drawn) => {
-      const told = takeTraced(session, mount.id, drawn, null, false);
-      if (told) setProblem(traceText.theOutline(told));
-      else onDone();
+    tell: setProblem,
+    choose: rescale,
+    pickRound: setPickingRound,
+    press: (at) => {
+      if (!picture) return;
+      if (isPickingRound) findRound(picture, at);
+      else if (scale) trace(picture, { scale, round, lies: { at } });
     },
+    box: (within) => {
+      if (!picture || !scale) return;
+      if (Math.min(within.width, within.height) < LEAST_BOX) return;
+      trace(picture, { scale, round, lies: { within } });
+    },
+    movePoint: (index, to) => outline && edit(moved(outline, index, to), index),
+    smooth: () => outline && edit(smoothed(outline), null),
+    undo: last
+      ? () => {
+          setOutline(last.before);
+          setEdits(edits.slice(0, -1));
+        }
+      : null,
+    setLevel,
   };
 }
 
@@ -253,16 +264,4 @@ function isDrawing({ name, type }: File): boolean {
 function refusalText({ code, values }: TraceRefusal, { kind }: TraceAsk): string {
   const message = faultMessage(fault("", code, values));
   return kind === "drawing" ? traceText.theDrawing(message) : traceText.thePicture(message);
-}
-
-/** The part of a picture about a line in it, in whole pixels. */
-function partAbout(line: readonly Spot[], { width, height }: { readonly width: number; readonly height: number }) {
-  const range = (axis: 0 | 1, most: number) => {
-    const values = line.map((spot) => spot[axis]);
-    const [low, high] = [values.reduce((a, b) => Math.min(a, b), Infinity), values.reduce((a, b) => Math.max(a, b), -Infinity)];
-    const about = (high - low) * KEPT_ABOUT;
-    return [Math.max(0, Math.floor(low - about)), Math.min(most, Math.ceil(high + about))] as const;
-  };
-  const [[left, right], [top, foot]] = [range(0, width), range(1, height)];
-  return { x: left, y: top, width: right - left, height: foot - top };
 }
