@@ -57,6 +57,16 @@ export function joinedPolygons(polygons: readonly (readonly Point[])[]): Point[]
   return joined;
 }
 
+/** What is left of a polygon without others: every line round it, those of its holes too. */
+export function polygonWithout(whole: readonly Point[], others: readonly (readonly Point[])[]): Point[][] {
+  const clipper = new Clipper64();
+  clipper.addSubject([inWholes(whole)]);
+  clipper.addClip(others.map(inWholes));
+  const solution: { x: number; y: number }[][] = [];
+  clipper.execute(ClipType.Difference, FillRule.NonZero, solution);
+  return solution.map((path) => path.map(({ x, y }): Point => [x / PER_MM, y / PER_MM]));
+}
+
 /** The package's y points downward: anticlockwise here is clockwise there. */
 export function polygonArea(points: readonly Point[]): number {
   return -area(points as [number, number][]);
