@@ -21,6 +21,7 @@ const core = [
   ["hoop", ["measure", "geometry", "metal", "making", "joint"]],
   ["applied", ["measure", "geometry", "metal", "making", "joint", "mount", "hoop"]],
   ["bail", ["measure", "geometry", "metal", "making", "joint", "mount"]],
+  ["cutting", ["measure", "geometry", "metal"]],
   ["heats", ["measure", "metal", "joint"]],
 ];
 const insideCore = core.map(([room, known]) => ({

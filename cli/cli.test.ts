@@ -163,3 +163,57 @@ test("a backup with a part that cannot be read is refused by its path, and a wro
   expect(ledger(backup(), "--json", "--csv").status).toBe(1);
   expect(ledger({ format: "hoop-ledger/piece" }).stderr).toMatch(/^\/format: must be "hoop-ledger\/backup"/);
 });
+
+describe("cuts", () => {
+  const cuts = (args: readonly string[]) => {
+    const { status, stdout, stderr } = spawnSync("node", ["scripts/cuts.mjs", ...args], { encoding: "utf8", env: process.env });
+    return { status, stdout, stderr };
+  };
+  const BENCH = ["--bench", "demo/bench.json"];
+
+  test("where four pieces are cut from the drawer, what is ordered and what it costs, and its sheets at true size", () => {
+    const folder = mkdtempSync(join(tmpdir(), "cuts-"));
+    const bench = join(folder, "bench.json");
+    const rates = { currency: "EUR", hour: 30, metals: { sterling: 1, "fine-silver": 1.2 }, by: "typed", at: "2026-11-30" };
+    writeFileSync(bench, JSON.stringify({ ...(JSON.parse(readFileSync("demo/bench.json", "utf8")) as object), rates }));
+    const { status, stdout, stderr } = cuts(["--bench", bench, TERN, "demo/pieces/dunlin-earrings.json", "--json", "--out", folder]);
+    expect({ status, stderr }).toEqual({ status: 0, stderr: "" });
+    const file = JSON.parse(stdout) as {
+      pieces: object[];
+      status: string;
+      lengths: { stock: string; cuts: { piece: string; copy: number; figure: string }[] }[];
+      sheets: { stock: string; placed: { piece: string; part: string; copy: number; turnedOver: boolean }[] }[];
+      figures: Record<string, { value: number; terms: { value: number }[]; unknown?: string[] }>;
+    };
+    expect(file.pieces).toEqual([
+      { id: "tern-ring", count: 1 },
+      { id: "dunlin-earrings", count: 1 },
+    ]);
+    expect(file.lengths.map(({ stock }) => stock).sort()).toEqual(["half-round", "strip-320-coil", "wire-090"]);
+    expect(file.sheets).toMatchObject([
+      {
+        stock: "sheet-060",
+        placed: expect.arrayContaining([{ piece: "dunlin-earrings" }].map((each) => expect.objectContaining(each) as object)) as object,
+      },
+    ]);
+    expect(file.sheets[0]!.placed.filter(({ turnedOver }) => turnedOver).map(({ copy }) => copy)).toEqual([2]);
+    for (const figure of Object.values(file.figures))
+      expect(figure.terms.reduce((sum, { value }) => sum + value, 0)).toBeCloseTo(figure.value, 9);
+    expect(file.figures.cost!.value).toBeCloseTo(file.figures["tern-ring.cost"]!.value + file.figures["dunlin-earrings.cost"]!.value, 9);
+    expect(file.figures["tern-ring.cost"]!.unknown).toEqual(["solder", "stones"]);
+    const svg = readFileSync(join(folder, "cuts-sheet-1.svg"), "utf8");
+    expect(svg.match(/class="cut"/g)).toHaveLength(3);
+    expect(readFileSync(join(folder, "cuts-sheets.pdf"), "latin1")).toMatch(/^%PDF/);
+    expect(readFileSync(join(folder, "cuts-sheet-1.dxf"), "utf8")).toContain("ENTITIES");
+  });
+
+  test("as lines to read; what cannot be followed is told", () => {
+    const { stdout } = cuts([...BENCH, TERN, "--way", "fewest"]);
+    expect(stdout).toContain("Laid so that the fewest are opened");
+    expect(stdout).toMatch(/at 0\.00: 59\.15 mm, Tern ring hoop\.cutLength/);
+    expect(stdout).toContain("Tern ring: cost not known: no price of");
+    expect(cuts([...BENCH, TERN, "--way", "quickest"])).toMatchObject({ status: 1 });
+    expect(cuts(BENCH).status).toBe(1);
+    expect(cuts(["--bench", TERN, TERN])).toMatchObject({ status: 2 });
+  });
+});

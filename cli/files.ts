@@ -88,8 +88,15 @@ export async function command(what: string, run: (args: readonly string[]) => st
   }
 }
 
-/** A command line's files, and what its options say; those of `flags` stand alone. @throws Misused for any other. */
+/** A command line's one file, and what its options say; those of `flags` stand alone. @throws Misused for any other. */
 export function argsOf(args: readonly string[], usage: string, options: readonly string[], flags: readonly string[] = []) {
+  const { files, given } = manyArgsOf(args, usage, options, flags);
+  if (files.length !== 1) throw new Misused(usage);
+  return { file: files[0]!, given };
+}
+
+/** The same for a command that takes several files. */
+export function manyArgsOf(args: readonly string[], usage: string, options: readonly string[], flags: readonly string[] = []) {
   const files: string[] = [];
   const given = new Map<string, string>();
   for (let i = 0; i < args.length; i++) {
@@ -102,6 +109,6 @@ export function argsOf(args: readonly string[], usage: string, options: readonly
     } else if (arg.startsWith("--")) throw new Misused(`unknown option ${printable(arg).slice(0, 60)}\n${usage}`);
     else files.push(arg);
   }
-  if (files.length !== 1) throw new Misused(usage);
-  return { file: files[0]!, given };
+  if (files.length === 0) throw new Misused(usage);
+  return { files, given };
 }

@@ -1,8 +1,7 @@
-import { mkdirSync, writeFileSync } from "node:fs";
-import { join } from "node:path";
 import { TEMPLATE_FORMATS, type TemplateFormat, templateFiles } from "@/formats/templates/templates";
-import { Misused, argsOf, command, fromHere } from "./files";
+import { Misused, argsOf, command } from "./files";
 import { planned } from "./planned";
+import { written } from "./written";
 
 const USAGE = "usage: npm run --silent templates -- FILE --out DIR [--format pdf|svg|dxf] [--paper a4|letter] [--bench FILE]";
 const PAPERS = ["a4", "letter"] as const;
@@ -15,27 +14,11 @@ await command("templates", async (args) => {
   if (out === undefined) throw new Misused(USAGE);
   const { piece, plan, units } = planned({ file, bench: given.get("--bench") });
   const files = await templateFiles(format, { piece, plan, units, revision: "from its file", paper });
-  return written(fromHere(out), files);
+  return written(out, files);
 });
 
 function oneOf<T extends string>(given: string, known: readonly T[]): T {
   const found = known.find((each) => each === given);
   if (!found) throw new Misused(USAGE);
   return found;
-}
-
-/** Each file's name in a line of its own. */
-function written(out: string, files: Awaited<ReturnType<typeof templateFiles>>): string {
-  try {
-    mkdirSync(out, { recursive: true });
-    return files
-      .map(({ name, content }) => {
-        writeFileSync(join(out, name), content);
-        return `${name}\n`;
-      })
-      .join("");
-  } catch (error) {
-    if (error instanceof Error && "code" in error) throw new Misused(`cannot write to ${out}: ${String(error.code)}`);
-    throw error;
-  }
 }

@@ -199,6 +199,8 @@ export async function bundle(entry, name) {
       "--external:pngjs",
       "--external:jpeg-js",
       "--external:exifr",
+      // its main file is no module, and its package says that it is one
+      "--alias:maxrects-packer=maxrects-packer/dist/maxrects-packer.mjs",
       `--outfile=${product}`,
       "--log-level=error",
     ]),

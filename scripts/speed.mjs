@@ -4,6 +4,7 @@ import { buildApp, bundle, install, installChromium } from "./prepare.mjs";
 await install();
 await import(await bundle("speed/core.ts", "speed"));
 await import(await bundle("speed/tracing.ts", "speed-tracing"));
+await import(await bundle("speed/cutting.ts", "speed-cutting"));
 
 await installChromium();
 await buildApp();

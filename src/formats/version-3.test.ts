@@ -43,7 +43,7 @@ const own: readonly Edit[] = [
 
 test.each<readonly [edits: readonly Edit[], paths: readonly string[]]>([
   [[["/mounts/0/stone/picture", { jpeg: "AAAA", pxPerMm: 40, at: [0, 0], turn: 0 }]], []],
-  [[["/mounts/0/stone/cost", 12.5]], ["/mounts/0/stone/cost"]],
+  [[["/mounts/0/stone/cost", 12.5]], []],
   [own, []],
   [[...own, ["/mounts/0/plate/domed", { rise: 2 }]], []],
   [[["/mounts/0/plate/texture", { name: "hammered" }]], []],
@@ -110,6 +110,19 @@ test("a bench of version 3 keeps its drawer, scrap and rates", () => {
   };
   expect(decodeBench(JSON.stringify(bench))).toEqual({ ok: true, migratedFrom: null, value: bench });
   expect(decodeBench(JSON.stringify({ ...bench, rates: { ...bench.rates, currency: "euros" } })).ok).toBe(false);
+  const [wire, sheet] = bench.stock;
+  const faults = (...stock: readonly object[]) => {
+    const decoded = decodeBench(JSON.stringify({ ...bench, stock }));
+    return decoded.ok ? [] : decoded.faults.map(({ path, code }) => `${path} ${code}`);
+  };
+  const bare = { ...sheet, id: "bare", outline: undefined, width: undefined };
+  expect(faults({ ...wire, section: undefined }, { ...wire, width: undefined }, bare, { ...wire, id: "tube", form: "tube" })).toEqual([
+    "/stock/0/section missing",
+    "/stock/1/id duplicate",
+    "/stock/2/width missing",
+    "/stock/3/outside missing",
+    "/stock/3/inside missing",
+  ]);
 });
 
 test("a make of version 3 keeps how a length was read, corrections, what was made up or scrapped, and what was gone on with", () => {

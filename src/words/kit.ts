@@ -6,7 +6,7 @@ import { SECTION_NAMES, SYSTEM_NAMES, capital, counted } from "./names";
 import { type Units, lengthUnit, showLength, withUnit } from "./show";
 
 /** What metal is cut from, by its section: "Strip 3.20 × 0.32 mm, fine silver". */
-function stockText({ metal, stock }: KitLine, units: Units): string {
+export function formText({ metal, stock }: Pick<KitLine, "metal" | "stock">, units: Units): string {
   const length = (mm: number) => showLength(mm, "measured", units);
   const unit = lengthUnit(units);
   const { name } = METALS[metal];
@@ -28,7 +28,7 @@ export function kitText(line: KitLine, units: Units): { readonly stock: string; 
     ({ length, width, count }) => `${count} of ${showLength(length, "blank", units)} × ${withUnit(width, "blank", units)}`,
   );
   const lengths = line.lengths > 0 ? [`${withUnit(line.total, "blank", units)} in ${counted(line.lengths, "length")}`] : [];
-  return { stock: stockText(line, units), amount: [...lengths, ...blanks].join(", ") };
+  return { stock: formText(line, units), amount: [...lengths, ...blanks].join(", ") };
 }
 
 /** Why a line of a class's list has no finger size, or null where nothing was refused. */

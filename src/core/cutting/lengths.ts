@@ -195,11 +195,11 @@ class Search {
       open.push(one);
       return one;
     };
-    const stock = order.filter((bar) => !bars[bar]!.isBought).map(begin);
+    for (const bar of order) if (!bars[bar]!.isBought) begin(bar);
     const leftOut = this.kinds.map(() => 0);
     this.kinds.forEach((kind, k) => {
       for (let i = 0; i < kind.cuts.length; i++) {
-        const has = (one: (typeof stock)[number]) =>
+        const has = (one: (typeof open)[number]) =>
           kind.trims[one.bar] !== null && one.filled + kind.length + one.pieces * kerf <= bars[one.bar]!.length + tolerance.sameLength;
         let into = open.find(has);
         if (!into) {

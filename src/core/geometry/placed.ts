@@ -47,6 +47,11 @@ function curveMoved({ from, strokes }: Curve, { point, turn }: Move): Curve {
   };
 }
 
+/** A curve where it is put. */
+export function placedCurve(curve: Curve, placement: Placement): Curve {
+  return curveMoved(curve, moveOf(placement));
+}
+
 /** A place as it was before, for what is asked where it lies. */
 function placeBack(place: Place, move: Move): Place {
   const [x, y] = move.back([place.x, place.y]);

@@ -1,6 +1,6 @@
 import { type Curve, polygonCurve } from "../geometry/curve";
 import { type Metal } from "./metals";
-import { type SectionShape } from "./section";
+import { type SectionShape, sectionArea } from "./section";
 
 /** What something is cut from, in mm. A strip is as wide as what is cut from it. */
 export type CutStock =
@@ -64,4 +64,18 @@ export function cutToLength(of: Pick<Cut, "part" | "mount" | "metal">, stock: Cu
     count: 1,
     shape: { kind: "length", length },
   };
+}
+
+/** mm2 of metal across a length; of a sheet mm2 a mm of its width. */
+export function areaAcross(stock: CutStock): number {
+  switch (stock.form) {
+    case "wire":
+      return sectionArea({ shape: stock.section, width: stock.width, thickness: stock.thickness });
+    case "strip":
+      return stock.width * stock.thickness;
+    case "tube":
+      return (Math.PI / 4) * (stock.outside ** 2 - stock.inside ** 2);
+    case "sheet":
+      return stock.thickness;
+  }
 }

@@ -5,6 +5,7 @@ import { type MandrelMark, type SizeSystem } from "../hoop/sizes";
 import { type LengthUnit } from "../measure/reading";
 import { type OwnLoss, type Sourced } from "../measure/figure";
 import { type Metal } from "../metal/metals";
+import { type Scrap, type StockItem } from "../metal/stock";
 import { type Shelf, SHIPPED_SHELVES } from "../metal/shelf";
 
 /** A kind of loss whose size a maker can have learned, by method; `value` in mm. */
@@ -52,6 +53,24 @@ export interface BenchEntry {
   /** By step. */
   readonly minutes?: Readonly<Record<string, StepMinutes>>;
   readonly screen?: { readonly pxPerMm?: number };
+  /** What lies in the drawer, and what is owed by the refiner. */
+  readonly stock?: readonly StockItem[];
+  readonly scrap?: readonly Scrap[];
+  /** What is bought: the length of strip, wire and tube, and a sheet's sides. */
+  readonly bought?: { readonly length?: number; readonly sheet?: readonly [number, number] };
+  /** From what length, and what sides, a leftover is kept. */
+  readonly useful?: { readonly length?: number; readonly sheet?: readonly [number, number] };
+  readonly rates?: Rates;
+}
+
+/** Prices in a currency: of an hour, of a gram of each metal, of solder; who gave them, and when. */
+export interface Rates {
+  readonly currency: string;
+  readonly hour?: number;
+  readonly metals?: Readonly<Partial<Record<Metal, number>>>;
+  readonly solder?: number;
+  readonly by: "typed" | "stand-in";
+  readonly at: string;
 }
 
 /** What the program ships with; each value can be overruled by a bench, and there by a piece. */
@@ -76,6 +95,8 @@ export const SHIPPED = {
   way: "free",
   seatOf: { fit: 0.05, catch: 0.25 },
   minutes: USUAL_MINUTES,
+  bought: { length: 300, sheet: [100, 50] },
+  useful: { length: 30, sheet: [15, 15] },
 } as const satisfies Omit<BenchEntry, "format" | "version" | "allowances" | "name">;
 
 export const SHIPPED_BENCH: BenchEntry = { format: "hoop-ledger/bench", version: 3 };

@@ -1,9 +1,8 @@
 import fc from "fast-check";
 import { DEMO_PIECES } from "@demo/pieces";
 import { flattened } from "../geometry/curve";
-import { type Cut, type CutStock } from "../metal/cut";
+import { type Cut, areaAcross } from "../metal/cut";
 import { massOf } from "../metal/metals";
-import { sectionArea } from "../metal/section";
 import { polygonArea } from "../geometry/polygon";
 import { type BenchEntry, SHIPPED_BENCH } from "./bench";
 import { anyBench, anyPiece } from "./any-piece.testing";
@@ -11,23 +10,9 @@ import { type Piece } from "./piece";
 import { type SizedPiece, sizePiece } from "./size-piece";
 import { runs } from "@/runs.testing";
 
-/** mm2 of metal across it. */
-function acrossArea(stock: CutStock): number {
-  switch (stock.form) {
-    case "wire":
-      return sectionArea({ shape: stock.section, width: stock.width, thickness: stock.thickness });
-    case "strip":
-      return stock.width * stock.thickness;
-    case "tube":
-      return (Math.PI / 4) * (stock.outside ** 2 - stock.inside ** 2);
-    case "sheet":
-      return stock.thickness;
-  }
-}
-
 function mass({ stock, shape, metal, count }: Cut): number {
   const size = shape.kind === "length" ? shape.length : areaOf(shape.outline);
-  return count * massOf(metal, size * acrossArea(stock));
+  return count * massOf(metal, size * areaAcross(stock));
 }
 
 function areaOf(outline: Parameters<typeof flattened>[0]): number {

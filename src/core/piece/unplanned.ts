@@ -19,7 +19,6 @@ const LATER: Later = {
   in: {
     mounts: {
       in: {
-        stone: { fields: ["cost"] },
         wall: { in: { cup: { fields: ["height"] } } },
       },
     },

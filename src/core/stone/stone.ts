@@ -25,6 +25,8 @@ export interface Stone {
   readonly dome?: number | "flat";
   readonly material?: Material;
   readonly picture?: StonePicture;
+  /** What it was bought for, in the bench's currency. */
+  readonly cost?: number;
 }
 
 /** What an outline was traced from. */

@@ -145,14 +145,19 @@ function mirror({ id, title, lines, labels, box }: Template): Template {
 const TEXT = 2;
 
 function template({ id, lines, labels }: Drawn, title: string, doubt: Doubt | null): Template {
-  const boxes = lines.map(({ curve }) => boxOf(curve));
-  const box = boxes.reduce((a, b) => ({
-    left: Math.min(a.left, b.left),
-    right: Math.max(a.right, b.right),
-    low: Math.min(a.low, b.low),
-    high: Math.max(a.high, b.high),
-  }));
-  return { id, title: doubt ? `${title}: ${DOUBTS[doubt]}, do not cut` : title, lines, labels, box };
+  return { id, title: doubt ? `${title}: ${DOUBTS[doubt]}, do not cut` : title, lines, labels, box: boxRound(lines) };
+}
+
+/** The box round all lines of a template. */
+export function boxRound(lines: readonly TemplateLine[]): Box {
+  return lines
+    .map(({ curve }) => boxOf(curve))
+    .reduce((a, b) => ({
+      left: Math.min(a.left, b.left),
+      right: Math.max(a.right, b.right),
+      low: Math.min(a.low, b.low),
+      high: Math.max(a.high, b.high),
+    }));
 }
 
 function drawnPlate({ drawing }: Plan, { mount, shape }: Cut): Drawn | null {

@@ -4,8 +4,8 @@ import { type DoubtOf, SURE } from "@/core/piece/doubt";
 import { type Units } from "@/words/show";
 import { templateDxf } from "./dxf";
 import { type Paper } from "./pages";
-import { templatesPdf } from "./pdf";
-import { templatesOf } from "./sheet";
+import { type Print, templatesPdf } from "./pdf";
+import { type Template, templatesOf } from "./sheet";
 import { templateSvg } from "./svg";
 
 export const TEMPLATE_FORMATS = ["pdf", "svg", "dxf"] as const;
@@ -32,12 +32,20 @@ export async function templateFiles(
   { piece, plan, units, revision, paper, doubtOf = SURE }: Asked,
 ): Promise<TemplateFile[]> {
   const templates = templatesOf(piece, plan, units, doubtOf);
-  if (format === "pdf") {
-    const content = await templatesPdf(templates, { name: piece.name, revision, paper });
-    return [{ name: `${piece.id}-templates.pdf`, type: "application/pdf", content }];
-  }
+  return filesOf(format, templates, piece.id, `${piece.id}-templates`, { name: piece.name, revision, paper });
+}
+
+/** Templates as files whose names begin so: one to be printed, or a drawing for each. */
+export async function filesOf(
+  format: TemplateFormat,
+  templates: readonly Template[],
+  id: string,
+  printed: string,
+  print: Print,
+): Promise<TemplateFile[]> {
+  if (format === "pdf") return [{ name: `${printed}.pdf`, type: "application/pdf", content: await templatesPdf(templates, print) }];
   return templates.map((each) => ({
-    name: `${piece.id}-${each.id}.${format}`,
+    name: `${id}-${each.id}.${format}`,
     type: format === "svg" ? "image/svg+xml" : "application/dxf",
     content: format === "svg" ? templateSvg(each) : templateDxf(each),
   }));

@@ -1,0 +1,108 @@
+import { type CuttingWay } from "@/core/cutting/lengths";
+import { pieceCost } from "@/core/cutting/cost";
+import { planCuts } from "@/core/cutting/plan-cuts";
+import { wantedOf } from "@/core/cutting/wanted";
+import { type BenchEntry, SHIPPED, SHIPPED_BENCH } from "@/core/piece/bench";
+import { costInputsOf } from "@/core/piece/piece-costs";
+import { decodeBench } from "@/formats/bench-codec";
+import { type Costed, cutsFile } from "@/formats/cuts-file";
+import { cutSheet } from "@/formats/templates/cut-sheets";
+import { TEMPLATE_FORMATS, filesOf } from "@/formats/templates/templates";
+import {
+  WAY_NAMES,
+  cannotText,
+  costText,
+  costTermText,
+  grams,
+  leftText,
+  lengthTitle,
+  money,
+  orderText,
+  sheetTitle,
+  statusText,
+  whyOrdered,
+} from "@/words/cuts";
+import { type Units, showLength, withUnit } from "@/words/show";
+import { Misused, command, decoded, fileText, manyArgsOf } from "./files";
+import { planned } from "./planned";
+import { written } from "./written";
+
+const USAGE = "usage: npm run --silent cuts -- --bench FILE PIECE... [--way spoil|ends-first|fewest] [--json] [--out DIR]";
+
+await command("cuts", async (args) => {
+  const { files, given } = manyArgsOf(args, USAGE, ["--bench", "--way", "--out"], ["--json"]);
+  const way = given.get("--way") ?? "spoil";
+  if (!isWay(way)) throw new Misused(USAGE);
+  const benchFile = given.get("--bench");
+  const bench = benchFile === undefined ? SHIPPED_BENCH : decoded(decodeBench(fileText(benchFile)), benchFile);
+  const pieces = files.map((file) => planned({ file, bench: benchFile }));
+  const cut = cutAll(pieces, bench, way);
+  const units: Units = { ...SHIPPED.units, ...bench.units };
+  const out = given.get("--out");
+  const nameOf = (id: string) => pieces.find(({ piece }) => piece.id === id)!.piece.name;
+  const names = out === undefined ? "" : written(out, await sheetFiles(cut, nameOf, units));
+  return (
+    (given.has("--json") ? `${JSON.stringify(cutsFile(cut), null, 2)}\n` : lines(cut, nameOf, units)) + (given.has("--json") ? "" : names)
+  );
+});
+
+function isWay(text: string): text is CuttingWay {
+  return Object.hasOwn(WAY_NAMES, text);
+}
+
+function cutAll(pieces: readonly ReturnType<typeof planned>[], bench: BenchEntry, way: CuttingWay): Costed {
+  const counts = pieces.map(({ piece, plan }) => ({ id: piece.id, count: piece.count ?? 1, copies: piece.copies ?? 1, cuts: plan.cuts }));
+  const plan = planCuts({
+    wanted: wantedOf(counts),
+    stock: bench.stock ?? [],
+    bought: { ...SHIPPED.bought, ...bench.bought },
+    useful: { ...SHIPPED.useful, ...bench.useful },
+    kerf: bench.losses?.hoop?.kerf ?? SHIPPED.losses.hoop.kerf,
+    way,
+  });
+  const rates = bench.rates;
+  const costs = pieces.map(({ piece, plan: own }) => pieceCost(plan, piece.id, costInputsOf(piece, own, piece.count ?? 1), rates ?? {}));
+  return { pieces: counts.map(({ id, count }) => ({ id, count })), plan, costs, prices: rates ?? {}, currency: rates?.currency ?? "" };
+}
+
+async function sheetFiles({ plan }: Costed, nameOf: (id: string) => string, units: Units) {
+  const templates = plan.sheets.map((sheet, i) => cutSheet(sheet, i, nameOf, units));
+  if (templates.length === 0) return [];
+  const print = { name: "Cuts", revision: "from their files", paper: "a4" as const };
+  return (await Promise.all(TEMPLATE_FORMATS.map((format) => filesOf(format, templates, "cuts", "cuts-sheets", print)))).flat();
+}
+
+function lines({ plan, costs, currency }: Costed, nameOf: (id: string) => string, units: Units): string {
+  const show = (mm: number) => showLength(mm, "measured", units);
+  const total = (of: "drawn" | "spoiled") => plan.metals.reduce((sum, each) => sum + each[of], 0);
+  return [
+    `Laid so that ${WAY_NAMES[plan.way]}: ${statusText(plan)}`,
+    ...plan.lengths.flatMap((each) => [
+      "",
+      lengthTitle(each, units),
+      ...each.cuts.map(
+        ({ wanted, length, at }) =>
+          `  at ${show(at)}: ${withUnit(length, "measured", units)}, ${nameOf(wanted.piece)} ${wanted.cut.figure}`,
+      ),
+      `  ${leftText(each, units)}`,
+    ]),
+    ...plan.sheets.flatMap((each) => [
+      "",
+      sheetTitle(each, units),
+      ...each.placed.map(
+        ({ wanted, x, y, turn }) => `  at ${show(x)}, ${show(y)} turned ${turn}: ${nameOf(wanted.piece)} ${wanted.cut.part}`,
+      ),
+      `  ${withUnit(each.used, "measured", units)} of it used${each.goesBack ? "; the rest goes back" : "; the rest is spoiled"}`,
+    ]),
+    ...(plan.order.length > 0 ? ["", "To order"] : []),
+    ...plan.order.map((line) => `  ${orderText(line, units)} (${whyOrdered(line.why)})`),
+    ...plan.cannot.map(({ wanted, why }) => `Cannot be cut: ${nameOf(wanted.piece)} ${wanted.cut.figure}: ${cannotText(why)}`),
+    "",
+    `Drawn ${grams(total("drawn"))}, of it spoiled ${grams(total("spoiled"))}`,
+    ...costs.flatMap(({ piece, value, terms, unknown }) => [
+      `${nameOf(piece)}: ${costText({ value, terms, unknown }, currency)}`,
+      ...terms.map((term) => `  ${money(term.value, currency)}  ${costTermText(term, currency)}`),
+    ]),
+    "",
+  ].join("\n");
+}

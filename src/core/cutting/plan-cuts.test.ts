@@ -1,0 +1,210 @@
+import fc from "fast-check";
+import { DEMO_PIECES } from "@demo/pieces";
+import demoBench from "@demo/bench.json";
+import { runs } from "../../runs.testing";
+import { type Cut, cutToLength, rectangle, roundWire } from "../metal/cut";
+import { massOf } from "../metal/metals";
+import { type StockItem } from "../metal/stock";
+import { type BenchEntry, SHIPPED } from "../piece/bench";
+import { costInputsOf } from "../piece/piece-costs";
+import { planPiece } from "../piece/plan-piece";
+import { type CutsPlan, type CutsRequest, blankMasses, planCuts } from "./plan-cuts";
+import { pieceCost } from "./cost";
+import { type Form, noMatch } from "./match";
+import { type Wanted, wantedOf } from "./wanted";
+
+const BENCH = demoBench as unknown as BenchEntry;
+const OF = { part: "hoop", mount: null, metal: "sterling" } as const;
+
+function wantedLength(length: number, stock: Cut["stock"] = roundWire(1), metal: Cut["metal"] = "sterling"): Wanted {
+  return { piece: "a", copy: 1, cut: cutToLength({ ...OF, metal }, stock, "hoop.cutLength", length), isTurnedOver: false };
+}
+
+function wantedSheet(length: number, width: number): Wanted {
+  const cut: Cut = { ...OF, stock: { form: "sheet", thickness: 0.6 }, figure: "l", across: "w", count: 1, shape: rectangle(length, width) };
+  return { piece: "a", copy: 1, cut, isTurnedOver: false };
+}
+
+const wire = (length: number, more: Partial<StockItem> = {}): StockItem => ({
+  ...{ id: `wire-${length}`, form: "wire", metal: "sterling", section: "round", width: 1, thickness: 1, length, count: 1 },
+  ...more,
+});
+
+function request(wanted: readonly Wanted[], stock: readonly StockItem[], more: Partial<CutsRequest> = {}): CutsRequest {
+  return { wanted, stock, bought: SHIPPED.bought, useful: SHIPPED.useful, kerf: 0.28, way: "spoil", ...more };
+}
+
+describe("what can come from what", () => {
+  const form = (stock: Form["stock"], metal: Form["metal"] = "sterling"): Form => ({ metal, stock });
+  const strip = (width: number, thickness = 0.32) => form({ form: "strip", width, thickness });
+
+  test.each<readonly [string, Form, Form, ReturnType<typeof noMatch>]>([
+    ["the same wire", form(roundWire(1)), form(roundWire(1.005)), null],
+    ["a thicker wire", form(roundWire(1)), form(roundWire(1.006)), "thickness"],
+    ["another metal", form(roundWire(1)), form(roundWire(1), "copper"), "metal"],
+    ["sheet for wire", form(roundWire(1)), form({ form: "sheet", thickness: 1 }), "form"],
+    ["another section", form(roundWire(1)), form({ form: "wire", section: "square", width: 1, thickness: 1 }), "form"],
+    ["a strip a little lower", strip(3.2), strip(3.18), null],
+    ["a strip that is too low", strip(3.2), strip(3.17), "width"],
+    ["a taller strip", strip(3.2), strip(4), null],
+    [
+      "a wider band of wire",
+      form({ form: "wire", section: "d", width: 3, thickness: 1.6 }),
+      form({ form: "wire", section: "d", width: 3.1, thickness: 1.6 }),
+      "width",
+    ],
+    ["a tube", form({ form: "tube", outside: 6, inside: 5 }), form({ form: "tube", outside: 6.01, inside: 5.01 }), null],
+    [
+      "a tube with another wall",
+      form({ form: "tube", outside: 6, inside: 5 }),
+      form({ form: "tube", outside: 6, inside: 4.9 }),
+      "thickness",
+    ],
+  ])("%s", (_, wanted, there, why) => {
+    expect(noMatch(wanted, there)).toBe(why);
+  });
+});
+
+test("lengths are cut one after another, a kerf apart, from what there is; the rest is ordered, and why is said", () => {
+  const plan = planCuts(
+    request(
+      [59.1, 46.05, 33.25, 18].map((length) => wantedLength(length)),
+      [wire(120), wire(80)],
+    ),
+  );
+  expect(
+    plan.lengths.map(({ stock, cuts, left, goesBack }) => [
+      stock?.id,
+      cuts.map(({ at }) => Number(at.toFixed(2))),
+      Number(left.toFixed(2)),
+      goesBack,
+    ]),
+  ).toEqual([
+    ["wire-120", [0, 59.38], 42.34, true],
+    ["wire-80", [0, 46.33], 0.14, false],
+  ]);
+  expect(plan).toMatchObject({ isProven: true, order: [], cannot: [] });
+  const bought = planCuts(
+    request([wantedLength(100), wantedLength(301)], [wire(80), wire(400, { id: "coil", thickness: 1.2, width: 1.2 })]),
+  );
+  expect(bought.lengths).toMatchObject([{ stock: null, item: 1, length: 300, left: expect.closeTo(199.72, 9) as number }]);
+  expect(bought.order).toMatchObject([
+    { length: 300, count: 1, why: null, mass: expect.closeTo(massOf("sterling", (Math.PI / 4) * 300), 9) as number },
+  ]);
+  expect(bought.cannot).toMatchObject([{ why: "too-long" }]);
+  const why = (stock: readonly StockItem[]) => planCuts(request([wantedLength(50)], stock)).order[0]!.why;
+  expect(why([])).toBe("form");
+  expect(why([wire(90, { metal: "copper" })])).toBe("metal");
+  expect(why([wire(90, { metal: "copper" }), wire(90, { thickness: 1.2 })])).toBe("thickness");
+});
+
+test("a strip is snipped, also from a taller one, whose trim is spoiled", () => {
+  const low = { form: "strip", width: 3.2, thickness: 0.32 } as const;
+  const stock: StockItem = { id: "tall", form: "strip", metal: "fine-silver", width: 4, thickness: 0.32, length: 100, count: 1 };
+  const plan = planCuts(request([wantedLength(40, low, "fine-silver"), wantedLength(25, low, "fine-silver")], [stock]));
+  expect(plan.lengths[0]!.cuts.map(({ at }) => at)).toEqual([0, 40]);
+  const [{ blanks, drawn, spoiled }] = plan.metals as [CutsPlan["metals"][number]];
+  expect(blanks).toBeCloseTo(massOf("fine-silver", 65 * 3.2 * 0.32), 9);
+  expect(drawn).toBeCloseTo(massOf("fine-silver", 65 * 4 * 0.32), 9);
+  expect(spoiled).toBeCloseTo(massOf("fine-silver", 65 * 0.8 * 0.32), 9);
+});
+
+test("a sheet keeps what a straight cut leaves, where it is of use", () => {
+  const sheet: StockItem = { id: "sheet", form: "sheet", metal: "sterling", thickness: 0.6, length: 60, width: 40, count: 1 };
+  const plan = planCuts(request([wantedSheet(20, 40)], [sheet]));
+  expect(plan.sheets).toMatchObject([{ used: 20, goesBack: true, density: 1, remainder: { clear: [expect.closeTo(39.72, 9), 40] } }]);
+  expect(plan.metals[0]!.spoiled).toBeCloseTo(massOf("sterling", 0.28 * 40 * 0.6), 9);
+  const small = planCuts(request([wantedSheet(48, 40)], [sheet]));
+  expect(small.sheets[0]!.goesBack).toBe(false);
+  expect(small.metals[0]!.drawn).toBeCloseTo(massOf("sterling", 60 * 40 * 0.6), 9);
+  const holed = planCuts(
+    request(
+      [wantedSheet(20, 20)],
+      [
+        {
+          ...sheet,
+          taken: [
+            [
+              [30, 5],
+              [50, 5],
+              [50, 35],
+              [30, 35],
+            ],
+          ],
+        },
+      ],
+    ),
+  );
+  const { remainder } = holed.sheets[0]!;
+  expect(remainder!.area).toBeCloseTo((60 - 20.28) * 40 - 600, 6);
+  expect(remainder!.clear[0] * remainder!.clear[1]).toBeGreaterThan(0.9 * 40 * 10);
+});
+
+test("a pair is cut twice, its second turned over; a piece as often as it is meant", () => {
+  const cut = wantedSheet(8, 5).cut;
+  const wanted = wantedOf([{ id: "pair", count: 2, copies: 2, cuts: [cut, { ...cut, count: 3 }] }]);
+  expect(wanted).toHaveLength(16);
+  expect(wanted.map(({ copy, isTurnedOver }) => [copy, isTurnedOver])).toEqual(
+    [1, 2, 3, 4].flatMap((copy) => Array.from({ length: 4 }, () => [copy, copy % 2 === 0])),
+  );
+});
+
+const PLANNED = ["tern-ring", "limpet-pendant", "dunlin-earrings", "redshank-ring"].map((id) => {
+  const piece = DEMO_PIECES.find((each) => each.id === id)!;
+  return { piece, plan: planPiece(piece, BENCH) };
+});
+
+test("the workshop's four pieces: what is drawn is blanks and spoiled, and each blank is cut once", () => {
+  const wanted = wantedOf(PLANNED.map(({ piece, plan }) => ({ id: piece.id, count: 1, copies: piece.copies ?? 1, cuts: plan.cuts })));
+  for (const way of ["spoil", "ends-first", "fewest"] as const) {
+    const plan = planCuts(request(wanted, BENCH.stock!, { way }));
+    const cut = [
+      ...plan.lengths.flatMap(({ cuts }) => cuts.map((each) => each.wanted)),
+      ...plan.sheets.flatMap(({ placed }) => placed.map((each) => each.wanted)),
+    ];
+    expect(new Set(cut).size).toBe(wanted.length);
+    expect(plan.cannot).toEqual([]);
+    for (const { metal, drawn, blanks, spoiled } of plan.metals) {
+      expect(drawn - blanks - spoiled).toBeCloseTo(0, 9);
+      expect(spoiled).toBeGreaterThanOrEqual(0);
+      const own = PLANNED.reduce((sum, { piece }) => sum + (blankMasses(plan, piece.id).get(metal) ?? 0), 0);
+      expect(own).toBeCloseTo(blanks, 9);
+    }
+    expect(plan.order.map(({ form: { stock } }) => stock)).toMatchObject([{ form: "wire" }, { form: "wire", section: "d" }]);
+  }
+});
+
+test("a cost is the sum of its terms; spoil is shared by mass; what has no price is named, and counts nothing", () => {
+  fc.assert(
+    fc.property(fc.double({ min: 0.1, max: 5, noNaN: true }), fc.double({ min: 1, max: 90, noNaN: true }), (gram, hour) => {
+      const wanted = [wantedLength(40), { ...wantedLength(60), piece: "b" }];
+      const plan = planCuts(request(wanted, [wire(120)]));
+      const inputs = { solder: 0.02, stones: [4, null], hours: 1.5 };
+      const prices = { hour, metals: { sterling: gram } };
+      const [a, b] = ["a", "b"].map((piece) => pieceCost(plan, piece, inputs, prices));
+      const { drawn, blanks } = plan.metals[0]!;
+      expect(a!.value).toBeCloseTo(drawn * 0.4 * gram + 4 + 1.5 * hour, 9);
+      expect(a!.value + b!.value).toBeCloseTo(drawn * gram + 8 + 3 * hour, 9);
+      expect(a!.terms.map(({ of, value }) => [of, value])).toEqual([
+        ["metal", expect.closeTo(blanks * 0.4 * gram, 9)],
+        ["spoil", expect.closeTo((drawn - blanks) * 0.4 * gram, 9)],
+        ["stones", 4],
+        ["hours", expect.closeTo(1.5 * hour, 9)],
+      ]);
+      expect(a!.unknown.map(({ of }) => of)).toEqual(["solder", "stones"]);
+    }),
+    { numRuns: runs(50) },
+  );
+});
+
+test("solder, stones and hours of a piece, for so many of it", () => {
+  const { piece, plan } = PLANNED[2]!;
+  const one = costInputsOf(piece, plan, 1);
+  const three = costInputsOf(piece, plan, 3);
+  expect(one.stones).toEqual([null, null]);
+  expect(three.stones).toHaveLength(6);
+  expect(one.solder).toBeGreaterThan(0.002);
+  expect(one.solder).toBeLessThan(0.2);
+  expect(three.solder).toBeCloseTo(3 * one.solder, 9);
+  expect(three.hours).toBeCloseTo(3 * one.hours!, 9);
+});

@@ -1,0 +1,306 @@
+import { type Curve, flattened, mirrored } from "../geometry/curve";
+import { type Point } from "../geometry/outline";
+import { polygonArea } from "../geometry/polygon";
+import { type CutStock, areaAcross } from "../metal/cut";
+import { type Metal, massOf } from "../metal/metals";
+import { type StockItem, cutStockOf, widthOf } from "../metal/stock";
+import { type CuttingWay, laidLengths } from "./lengths";
+import { type Form, type NoMatch, isSameForm, noMatch, widthAcross } from "./match";
+import { type Sheet, nested, sheetArea } from "./nest";
+import { type Remainder, holdsRectangle, remainderOf } from "./remainder";
+import { type Wanted } from "./wanted";
+
+/** What is to be cut, and from what. */
+export interface CutsRequest {
+  readonly wanted: readonly Wanted[];
+  readonly stock: readonly StockItem[];
+  readonly bought: { readonly length: number; readonly sheet: readonly [number, number] };
+  readonly useful: { readonly length: number; readonly sheet: readonly [number, number] };
+  readonly kerf: number;
+  readonly way: CuttingWay;
+}
+
+/** One length or sheet that is cut: of the drawer's, which of so many alike; or bought, counted from 1. */
+export interface Source {
+  readonly stock: StockItem | null;
+  readonly item: number;
+}
+
+export interface PlannedLength extends Source {
+  readonly form: Form;
+  readonly length: number;
+  /** Each with how far from the beginning it lies. */
+  readonly cuts: readonly { readonly wanted: Wanted; readonly length: number; readonly at: number }[];
+  readonly left: number;
+  readonly goesBack: boolean;
+}
+
+export interface PlannedSheet extends Source {
+  readonly form: Form;
+  readonly sheet: Sheet;
+  readonly placed: readonly { readonly wanted: Wanted; readonly x: number; readonly y: number; readonly turn: number }[];
+  readonly used: number;
+  /** mm2 of blanks to mm2 of the sheet's width along what is used. */
+  readonly density: number;
+  readonly remainder: Remainder | null;
+  readonly goesBack: boolean;
+}
+
+/** Why something is in no plan: it is larger than what is bought. */
+export interface Cannot {
+  readonly wanted: Wanted;
+  readonly why: "too-long" | "too-large";
+}
+
+/** What is to be bought of one form, and what was nearest to it in the drawer. */
+export interface OrderLine {
+  readonly form: Form;
+  readonly length: number;
+  /** Of a sheet. */
+  readonly width: number | null;
+  readonly count: number;
+  readonly mass: number;
+  /** Null where the drawer has it, but not enough. */
+  readonly why: NoMatch | null;
+}
+
+/** g of one metal: what is drawn is blanks and what is spoiled. */
+export interface DrawnMetal {
+  readonly metal: Metal;
+  readonly drawn: number;
+  readonly blanks: number;
+  readonly spoiled: number;
+}
+
+export interface CutsPlan {
+  readonly way: CuttingWay;
+  /** Lengths alone are ever proven to be the best; sheets are the best of several tries. */
+  readonly isProven: boolean;
+  readonly lengths: readonly PlannedLength[];
+  readonly sheets: readonly PlannedSheet[];
+  readonly order: readonly OrderLine[];
+  readonly cannot: readonly Cannot[];
+  readonly metals: readonly DrawnMetal[];
+}
+
+/** A curve is followed so closely where it is laid on a sheet (mm). */
+const WITHIN = 0.02;
+
+/** Where every blank is cut, after what is wanted and what there is; section 12 of the formulas. */
+export function planCuts(request: CutsRequest): CutsPlan {
+  const { wanted, way } = request;
+  const [lengths, outlines] = [
+    wanted.filter(({ cut }) => cut.shape.kind === "length"),
+    wanted.filter(({ cut }) => cut.shape.kind === "outline"),
+  ];
+  const cut = groupsOf(lengths, request.stock).map((group) => cutLengths(group, request));
+  const sawn = groupsOf(outlines, request.stock).map((group) => sawSheets(group, request));
+  const plan = { lengths: cut.flatMap((each) => each.lengths), sheets: sawn.flatMap((each) => each.sheets) };
+  return {
+    way,
+    isProven: cut.every((each) => each.isProven) && sawn.length === 0,
+    ...plan,
+    order: orderOf(plan, request.stock),
+    cannot: [...cut, ...sawn].flatMap((each) => each.cannot),
+    metals: metalsOf(plan),
+  };
+}
+
+function formOf({ cut: { metal, stock } }: Wanted): Form {
+  return { metal, stock };
+}
+
+function formOfStock(item: StockItem): Form {
+  return { metal: item.metal, stock: cutStockOf(item) };
+}
+
+/** What is wanted that can come from the same stock belongs together, whatever else it could come from. */
+function groupsOf(wanted: readonly Wanted[], stock: readonly StockItem[]): Wanted[][] {
+  const groups: { forms: Form[]; items: Set<string>; wanted: Wanted[] }[] = [];
+  for (const each of wanted) {
+    const form = formOf(each);
+    const items = new Set(stock.filter((item) => noMatch(form, formOfStock(item)) === null).map(({ id }) => id));
+    const isWith = (group: (typeof groups)[number]) =>
+      group.forms.some((other) => noMatch(form, other) === null || noMatch(other, form) === null) ||
+      [...items].some((id) => group.items.has(id));
+    const joined = groups.filter(isWith);
+    for (const group of joined) groups.splice(groups.indexOf(group), 1);
+    groups.push({
+      forms: [...joined.flatMap((group) => group.forms), form],
+      items: new Set([...joined.flatMap((group) => [...group.items]), ...items]),
+      wanted: [...joined.flatMap((group) => group.wanted), each],
+    });
+  }
+  return groups.map((group) => group.wanted);
+}
+
+function lengthOf({ cut: { shape } }: Wanted): number {
+  return shape.length;
+}
+
+interface Numbered extends Source {
+  readonly form: Form;
+}
+
+/** Everything in the drawer that some of a group can be cut from, each by itself, and what is bought of each form. */
+function sourcesFor(group: readonly Wanted[], stock: readonly StockItem[]): Numbered[] {
+  const inHand = stock.flatMap((item): Numbered[] => {
+    const form = formOfStock(item);
+    if (!group.some((each) => noMatch(formOf(each), form) === null)) return [];
+    return Array.from({ length: item.count }, (_, i) => ({ stock: item, item: i + 1, form }));
+  });
+  const forms: Form[] = [];
+  for (const each of group) if (!forms.some((other) => isSameForm(other, formOf(each)))) forms.push(formOf(each));
+  return [...inHand, ...forms.map((form): Numbered => ({ stock: null, item: 0, form }))];
+}
+
+function cutLengths(group: readonly Wanted[], { stock, bought, useful, kerf, way }: CutsRequest) {
+  const sources = sourcesFor(group, stock);
+  // strip is snipped and loses nothing; the rest is sawn
+  const ownKerf = formOf(group[0]!).stock.form === "strip" ? 0 : kerf;
+  const lengths = group.map(lengthOf);
+  const plan = laidLengths({
+    bars: sources.map((each) => ({ length: each.stock?.length ?? bought.length, isBought: each.stock === null })),
+    cuts: lengths,
+    trim: (bar, cut) => {
+      const [want, has] = [formOf(group[cut]!), sources[bar]!.form];
+      return noMatch(want, has) === null ? Math.max(0, widthAcross(has.stock) - widthAcross(want.stock)) * lengths[cut]! : null;
+    },
+    kerf: ownKerf,
+    useful: useful.length,
+    way,
+  });
+  let boughtSoFar = 0;
+  return {
+    isProven: plan.isProven,
+    lengths: plan.bars.map(({ bar, cuts, left, goesBack }): PlannedLength => {
+      const source = sources[bar]!;
+      let at = 0;
+      return {
+        ...source,
+        item: source.stock ? source.item : ++boughtSoFar,
+        length: source.stock?.length ?? bought.length,
+        cuts: cuts.map((cut) => {
+          const own = { wanted: group[cut]!, length: lengths[cut]!, at };
+          at += lengths[cut]! + ownKerf;
+          return own;
+        }),
+        left,
+        goesBack,
+      };
+    }),
+    cannot: plan.leftOut.map((cut): Cannot => ({ wanted: group[cut]!, why: "too-long" })),
+  };
+}
+
+/** The line a blank is sawn along about its template's origin, turned over where it is the second of a pair. */
+export function sawLine({ cut: { shape }, isTurnedOver }: Wanted): Curve {
+  if (shape.kind !== "outline") throw new RangeError("a length has no saw line");
+  return isTurnedOver ? mirrored(shape.outline) : shape.outline;
+}
+
+/** Sides of the box round a sheet, from its corner. */
+function sidesOf(item: StockItem): Pick<Sheet, "length" | "width"> {
+  const most = (axis: 0 | 1) => item.outline!.reduce((far, point) => Math.max(far, point[axis]), 0);
+  return item.outline ? { length: most(0), width: most(1) } : { length: item.length, width: widthOf(item) };
+}
+
+function sawSheets(group: readonly Wanted[], { stock, bought, useful, kerf }: CutsRequest) {
+  const sources = sourcesFor(group, stock);
+  const sheets = sources.map(({ stock: item }): Sheet => {
+    if (!item) return { length: bought.sheet[0], width: bought.sheet[1], outline: null, taken: [], isBought: true };
+    return { ...sidesOf(item), outline: item.outline ?? null, taken: item.taken ?? [], isBought: false };
+  });
+  const blanks = group.map((each) => flattened(sawLine(each), WITHIN));
+  const plan = nested({ sheets, blanks, kerf });
+  let boughtSoFar = 0;
+  return {
+    sheets: plan.sheets.map(({ sheet: i, placed, used }): PlannedSheet => {
+      const [source, sheet] = [sources[i]!, sheets[i]!];
+      const remainder = remainderOf(sheet, used + kerf);
+      const cutArea = placed.reduce((sum, { blank }) => sum + Math.abs(polygonArea(blanks[blank]!)), 0);
+      return {
+        ...source,
+        item: source.stock ? source.item : ++boughtSoFar,
+        sheet,
+        placed: placed.map(({ blank, x, y, turn }) => ({ wanted: group[blank]!, x, y, turn })),
+        used,
+        density: cutArea / (sheet.width * used),
+        remainder,
+        goesBack: remainder !== null && holdsRectangle(remainder.clear, useful.sheet),
+      };
+    }),
+    cannot: plan.leftOut.map((blank): Cannot => ({ wanted: group[blank]!, why: "too-large" })),
+  };
+}
+
+type Begun = Pick<CutsPlan, "lengths" | "sheets">;
+
+function orderOf({ lengths, sheets }: Begun, stock: readonly StockItem[]): OrderLine[] {
+  const lines: OrderLine[] = [];
+  const add = (form: Form, length: number, width: number | null) => {
+    const mass = massOf(form.metal, (width ?? 1) * length * areaAcross(form.stock));
+    const i = lines.findIndex((line) => isSameForm(line.form, form));
+    const before = lines[i];
+    const line = { form, length, width, count: (before?.count ?? 0) + 1, mass: (before?.mass ?? 0) + mass, why: nearestMiss(form, stock) };
+    lines.splice(i < 0 ? lines.length : i, i < 0 ? 0 : 1, line);
+  };
+  for (const { stock: item, form, length } of lengths) if (!item) add(form, length, null);
+  for (const { stock: item, form, sheet } of sheets) if (!item) add(form, sheet.length, sheet.width);
+  return lines;
+}
+
+/** The nearest thing first. */
+const NEAREST: readonly NoMatch[] = ["width", "thickness", "metal", "form"];
+
+/** What kept the nearest thing in the drawer from being used; null where there was some of it. */
+function nearestMiss(form: Form, stock: readonly StockItem[]): NoMatch | null {
+  const misses = stock.filter(({ count }) => count > 0).map((item) => noMatch(form, formOfStock(item)));
+  if (misses.includes(null)) return null;
+  return NEAREST.find((miss) => misses.includes(miss)) ?? "form";
+}
+
+/** mm3 of the blanks of one thing that is begun, and of all that is drawn from it; blanks are as thick as what they are cut from. */
+function volumesOf(begun: PlannedLength | PlannedSheet): { readonly blanks: number; readonly drawn: number } {
+  if ("sheet" in begun) {
+    const { form, sheet, placed, remainder, goesBack } = begun;
+    const blanks = placed.reduce((sum, { wanted }) => sum + blankVolume(wanted, form.stock), 0);
+    return { blanks, drawn: (sheetArea(sheet) - (goesBack ? remainder!.area : 0)) * areaAcross(form.stock) };
+  }
+  const { form, length, cuts, left, goesBack } = begun;
+  const blanks = cuts.reduce((sum, { wanted }) => sum + blankVolume(wanted, form.stock), 0);
+  return { blanks, drawn: (length - (goesBack ? left : 0)) * areaAcross(form.stock) };
+}
+
+function blankVolume(wanted: Wanted, from: CutStock): number {
+  const { shape, stock } = wanted.cut;
+  if (shape.kind === "outline") return Math.abs(polygonArea(lineOf(wanted))) * areaAcross(from);
+  const across = from.form === "strip" && stock.form === "strip" ? Math.min(from.width, stock.width) * from.thickness : areaAcross(from);
+  return shape.length * across;
+}
+
+function lineOf(wanted: Wanted): Point[] {
+  return flattened(sawLine(wanted), WITHIN);
+}
+
+function metalsOf({ lengths, sheets }: Begun): DrawnMetal[] {
+  const metals = new Map<Metal, { blanks: number; drawn: number }>();
+  for (const begun of [...lengths, ...sheets]) {
+    const { metal } = begun.form;
+    const before = metals.get(metal) ?? { blanks: 0, drawn: 0 };
+    const { blanks, drawn } = volumesOf(begun);
+    metals.set(metal, { blanks: before.blanks + massOf(metal, blanks), drawn: before.drawn + massOf(metal, drawn) });
+  }
+  return [...metals].map(([metal, { blanks, drawn }]) => ({ metal, drawn, blanks, spoiled: drawn - blanks }));
+}
+
+/** g of each metal that the blanks of a piece weigh, of all its copies. */
+export function blankMasses({ lengths, sheets }: Begun, piece: string): ReadonlyMap<Metal, number> {
+  const masses = new Map<Metal, number>();
+  for (const { form, ...begun } of [...lengths, ...sheets])
+    for (const { wanted } of "placed" in begun ? begun.placed : begun.cuts) {
+      if (wanted.piece !== piece) continue;
+      masses.set(form.metal, (masses.get(form.metal) ?? 0) + massOf(form.metal, blankVolume(wanted, form.stock)));
+    }
+  return masses;
+}

@@ -1,0 +1,31 @@
+import { type Cut } from "../metal/cut";
+
+/** One blank that is wanted: of which piece, and of which of so many made of it. */
+export interface Wanted {
+  readonly piece: string;
+  /** From 1; of a pair each earring is a copy. */
+  readonly copy: number;
+  readonly cut: Cut;
+  /** The second of a pair is cut from its outline turned over. */
+  readonly isTurnedOver: boolean;
+}
+
+/** A planned piece, and how many are to be made. */
+export interface WantedPiece {
+  readonly id: string;
+  readonly count: number;
+  /** 2 for a pair. */
+  readonly copies: number;
+  readonly cuts: readonly Cut[];
+}
+
+/** Every blank of every piece, in the order in which pieces are given and their parts are made. */
+export function wantedOf(pieces: readonly WantedPiece[]): Wanted[] {
+  return pieces.flatMap(({ id, count, copies, cuts }) =>
+    Array.from({ length: count * copies }, (_, copy) =>
+      cuts.flatMap((cut) =>
+        Array.from({ length: cut.count }, (): Wanted => ({ piece: id, copy: copy + 1, cut, isTurnedOver: copies === 2 && copy % 2 === 1 })),
+      ),
+    ).flat(),
+  );
+}

@@ -1,0 +1,54 @@
+import { type Point } from "../geometry/outline";
+import { type CutStock } from "./cut";
+import { type Metal } from "./metals";
+import { type SectionShape } from "./section";
+
+/** What lies in the drawer, in mm, as a bench's file has it. */
+export interface StockItem {
+  readonly id: string;
+  readonly form: CutStock["form"];
+  readonly metal: Metal;
+  readonly section?: SectionShape;
+  readonly width?: number;
+  readonly thickness: number;
+  readonly outside?: number;
+  readonly inside?: number;
+  readonly length: number;
+  /** How many alike. */
+  readonly count: number;
+  readonly coil?: boolean;
+  /** The length that is meant to be kept. */
+  readonly least?: number;
+  /** Of a sheet that is no rectangle, from its corner. */
+  readonly outline?: readonly Point[];
+  /** What was sawn out of a sheet before. */
+  readonly taken?: readonly (readonly Point[])[];
+  readonly note?: string;
+}
+
+/** Metal that is left over for the refiner. */
+export interface Scrap {
+  readonly metal: Metal;
+  readonly grams: number;
+}
+
+/** What can be cut from it. */
+export function cutStockOf({ form, section = "round", width, thickness, outside, inside }: StockItem): CutStock {
+  switch (form) {
+    case "strip":
+      return { form, width: width ?? 0, thickness };
+    case "wire":
+      return { form, section, width: width ?? thickness, thickness };
+    case "sheet":
+      return { form, thickness };
+    case "tube": {
+      const wide = outside ?? (inside ?? 0) + 2 * thickness;
+      return { form, outside: wide, inside: inside ?? wide - 2 * thickness };
+    }
+  }
+}
+
+/** How wide a sheet or strip is, or a wire along its face (mm). */
+export function widthOf(item: StockItem): number {
+  return item.width ?? item.outside ?? item.thickness;
+}

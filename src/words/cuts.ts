@@ -1,0 +1,105 @@
+import { type CostTerm, type PieceCost } from "@/core/cutting/cost";
+import { type CuttingWay } from "@/core/cutting/lengths";
+import { type NoMatch } from "@/core/cutting/match";
+import { type Cannot, type CutsPlan, type OrderLine, type PlannedLength, type PlannedSheet, type Source } from "@/core/cutting/plan-cuts";
+import { METALS } from "@/core/metal/metals";
+import { formText } from "./kit";
+import { counted } from "./names";
+import { type Units, showLength, withUnit } from "./show";
+
+export const WAY_NAMES: Readonly<Record<CuttingWay, string>> = {
+  spoil: "the least is spoiled",
+  "ends-first": "short ends first, long lengths stay long",
+  fewest: "the fewest are opened",
+};
+
+const WHY_NOT: Readonly<Record<NoMatch, string>> = {
+  width: "what is there has another width",
+  thickness: "what is there has another thickness",
+  metal: "what is there is of another metal",
+  form: "there is none",
+};
+
+/** Why it is not cut from what is there. */
+export function whyOrdered(why: NoMatch | null): string {
+  return why === null ? "not enough is left" : WHY_NOT[why];
+}
+
+const CANNOT: Readonly<Record<Cannot["why"], string>> = {
+  "too-long": "it is longer than what is there and what is bought",
+  "too-large": "it is larger than what is there and what is bought",
+};
+
+export function cannotText(why: Cannot["why"]): string {
+  return CANNOT[why];
+}
+
+/** "in the drawer" or "to order". */
+export function sourceText({ stock }: Source): string {
+  return stock ? "in the drawer" : "to order";
+}
+
+/** Grams as they are weighed. */
+export function grams(g: number): string {
+  return `${g.toFixed(2)} g`;
+}
+
+/** "12.40 EUR" */
+export function money(value: number, currency: string): string {
+  return `${value.toFixed(2)} ${currency}`;
+}
+
+export function sheetTitle({ form, sheet: { length, width }, stock }: PlannedSheet, units: Units): string {
+  return `${formText(form, units)}, ${showLength(length, "measured", units)} × ${withUnit(width, "measured", units)}, ${sourceText({ stock, item: 1 })}`;
+}
+
+export function lengthTitle({ form, length, stock, item }: PlannedLength, units: Units): string {
+  return `${formText(form, units)}, ${withUnit(length, "measured", units)}, ${sourceText({ stock, item })}`;
+}
+
+/** What becomes of the end of a length. */
+export function leftText({ left, goesBack }: Pick<PlannedLength, "left" | "goesBack">, units: Units): string {
+  return goesBack ? `${withUnit(left, "measured", units)} goes back` : `${withUnit(left, "measured", units)} is spoiled`;
+}
+
+export function orderText({ form, length, width, count, mass }: OrderLine, units: Units): string {
+  const size =
+    width === null
+      ? withUnit(length, "measured", units)
+      : `${showLength(length, "measured", units)} × ${withUnit(width, "measured", units)}`;
+  return `${formText(form, units)}: ${count} of ${size}, ${grams(mass)}`;
+}
+
+export const COST_NAMES: Readonly<Record<CostTerm["of"], string>> = {
+  metal: "metal",
+  spoil: "spoiled",
+  solder: "solder",
+  stones: "stones",
+  hours: "hours",
+};
+
+/** "2.41 g sterling at 0.95" */
+export function costTermText({ of, metal, quantity, rate }: CostTerm, currency: string): string {
+  if (of === "stones") return counted(quantity, "stone");
+  const what = of === "hours" ? `${quantity.toFixed(2)} h` : grams(quantity);
+  const named = metal === null ? COST_NAMES[of] : METALS[metal].name + (of === "spoil" ? ", spoiled" : "");
+  return `${what} ${named} at ${money(rate ?? 0, currency)}`;
+}
+
+/** What a cost leaves out because nobody gave a price of it. */
+export function unknownText({ of, metal }: PieceCost["unknown"][number]): string {
+  return metal === null ? COST_NAMES[of] : METALS[metal].name;
+}
+
+/** "12.40 EUR, without stones": what a piece costs, and what of it nobody gave a price of. */
+export function costText({ value, terms, unknown }: Omit<PieceCost, "piece">, currency: string): string {
+  const without = [...new Set(unknown.map(unknownText))].join(", ");
+  if (terms.length === 0) return `cost not known: no price of ${without}`;
+  return money(value, currency) + (without === "" ? "" : `, without ${without}`);
+}
+
+/** How good a plan of cuts is known to be. */
+export function statusText({ isProven, sheets }: Pick<CutsPlan, "isProven" | "sheets">): string {
+  if (isProven) return "the best there is";
+  return sheets.length > 0 ? "the best found; sheets are never proven to be the best" : "the best found, not proven";
+}
