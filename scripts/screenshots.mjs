@@ -1,10 +1,9 @@
 // Makes the pictures of docs/screenshots from the demo, at 1280 x 800.
-import { mkdirSync, readFileSync } from "node:fs";
+import { mkdirSync } from "node:fs";
 import { join } from "node:path";
 import { root } from "./children.mjs";
 import { findChromium } from "./chromium.mjs";
 import { buildApp, install, installChromium } from "./prepare.mjs";
-import { tamper } from "./tamper.mjs";
 
 await install();
 await installChromium();
@@ -21,18 +20,6 @@ mkdirSync(folder, { recursive: true });
  */
 
 const stages = ["stone", "wall", "heats", "making"];
-/** A piece that cannot be planned, and a record that cannot be read. @param {Page} page */
-async function breakSome(page) {
-  await page.getByRole("table").getByRole("row").nth(9).waitFor();
-  const piece = JSON.parse(readFileSync(join(root, "demo/pieces/samphire-ring.json"), "utf8"));
-  piece.carrier.size = { system: "mandrel", value: "K" };
-  const put = { id: piece.id, piece, drafts: {}, unmeasured: [], changed: "2026-11-20", deleted: null, revision: 9 };
-  await tamper(page, "pieces", { put });
-  await tamper(page, "pieces", { put: { id: "hollow", piece: null } });
-  await page.reload();
-  await page.getByRole("region", { name: "Could not be read" }).waitFor();
-}
-
 /** The ledger once its year is laid out. @param {Page} page */
 async function ledger(page) {
   await page.getByText("24 makes").waitFor();
@@ -68,9 +55,12 @@ const pictures = [
   { name: "at-bench-narrow", path: "/pieces/tern-ring/bench", size: { width: 390, height: 844 }, act: atBench },
   { name: "sums", path: "/sums" },
   {
-    name: "mend",
-    path: "/",
-    act: async (page) => (await breakSome(page), page.goto(new URL("/pieces/samphire-ring/hoop", page.url()).href)),
+    name: "metal",
+    path: "/metal?pieces=tern-ring,limpet-pendant,dunlin-earrings,redshank-ring",
+    act: async (page) => {
+      await page.getByRole("button", { name: "These are cut" }).waitFor();
+      await page.getByText("Looking for better ones").waitFor({ state: "hidden" });
+    },
   },
   { name: "my-bench", path: "/my-bench" },
   { name: "card", path: "/pieces/tern-ring/card", size: { width: 1060, height: 1240 } },

@@ -1,3 +1,4 @@
+import { DEMO_BENCH } from "@demo/bench";
 import { lastMake } from "./tray-state";
 import { deleteDB, openDB } from "idb";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
@@ -24,7 +25,7 @@ async function openTray(demo: Parameters<typeof opening>[0]): Promise<Tray> {
 
 const piece = tern as unknown as Piece;
 const called = (id: string, name = id): Piece => ({ ...piece, id, name });
-const demo = () => Promise.resolve({ pieces: [called("first"), called("second")], makes: () => Promise.resolve([]) });
+const demo = () => Promise.resolve({ bench: DEMO_BENCH, pieces: [called("first"), called("second")], makes: () => Promise.resolve([]) });
 const lying = (tray: Tray) => tray.store.getState().pieces.filter(({ deleted }) => deleted === null);
 const ids = (tray: Tray) => lying(tray).map(({ id }) => id);
 
@@ -47,6 +48,7 @@ const steps = (make: Make | undefined) => make!.done.map(({ step }) => step);
 test("a tray that has never held a piece gets the demo, the last given first; once it has, it does not", async () => {
   const tray = await openTray(demo);
   expect(ids(tray)).toEqual(["second", "first"]);
+  expect(tray.store.getState().bench).toEqual(DEMO_BENCH);
   await tray.setDeleted(["first", "second"], true);
   expect(ids(await openTray(demo))).toEqual([]);
   expect(ids(await openTray(null))).toEqual([]);
@@ -399,7 +401,8 @@ test("the demo is laid out whole: a page that ends between its pieces and its ma
     ...{ format: "hoop-ledger/make", version: 3, id: `${id}-1`, piece: id, pieceFile: called(id), started: "2026-11-27" },
     ...{ finished: null, done: [], measured: [], remedies: [], notes: "" },
   });
-  const demo = () => Promise.resolve({ pieces: [called("a"), called("b")], makes: () => Promise.resolve([make("a"), make("b")]) });
+  const demo = () =>
+    Promise.resolve({ bench: DEMO_BENCH, pieces: [called("a"), called("b")], makes: () => Promise.resolve([make("a"), make("b")]) });
   const first = await openTray(null);
   await first.layPieces(await demo());
   first.close();

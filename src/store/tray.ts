@@ -1,5 +1,5 @@
 import { createStore } from "zustand/vanilla";
-import { SHIPPED_BENCH } from "@/core/piece/bench";
+import { type BenchEntry, SHIPPED_BENCH } from "@/core/piece/bench";
 import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
 import { type ReadBackup } from "@/formats/backup-codec";
@@ -19,7 +19,7 @@ import {
 } from "./repository";
 import { makingsOn } from "./makings";
 import { memoryKeeper } from "./memory";
-import { benchOn } from "./my-bench";
+import { benchChange, benchOn } from "./my-bench";
 import { listen, tell } from "./news";
 import { piecesOn } from "./pieces";
 import { type News } from "./read-kept";
@@ -36,6 +36,7 @@ const FIRST_SHOWN = 40;
 
 /** What a tray that has never held a piece is filled with: pieces, and what was made of them, which a page that stands can wait for. */
 export interface Demo {
+  readonly bench: BenchEntry;
   readonly pieces: readonly Piece[];
   readonly makes: () => Promise<readonly Make[]>;
 }
@@ -242,6 +243,7 @@ function trayOn(repository: Repository, trouble: Trouble | null) {
       await write([
         ...demo.pieces.map((piece, i): Change => ({ store: "pieces", put: pieceRecord(piece, at(i)), madeOn: null })),
         { store: "pending", put: { id: "demo-makes", changed: at(0) }, madeOn: "any" },
+        benchChange((kept) => kept ?? demo.bench),
       ]);
     },
 

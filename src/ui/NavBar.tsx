@@ -10,6 +10,7 @@ import { navBarText } from "@/words/ui";
 const PLACES = [
   { href: "/", name: commonText.pieces },
   { href: "/day", name: navBarText.day },
+  { href: "/metal", name: navBarText.metal },
   { href: "/ledger", name: navBarText.ledger },
   { href: "/sums", name: navBarText.sums },
   { href: "/my-bench", name: commonText.myBench },

@@ -86,8 +86,8 @@ function TheRest({ tray }: { readonly tray: Tray }) {
 }
 
 async function demoPieces() {
-  const { DEMO_PIECES } = await import("@demo/pieces");
-  return { pieces: DEMO_PIECES, makes: async () => (await import("@demo/makes")).demoMakes() };
+  const [{ DEMO_PIECES }, { DEMO_BENCH }] = await Promise.all([import("@demo/pieces"), import("@demo/bench")]);
+  return { bench: DEMO_BENCH, pieces: DEMO_PIECES, makes: async () => (await import("@demo/makes")).demoMakes() };
 }
 
 export function useTray(): Tray {

@@ -1,10 +1,10 @@
 import { type CostTerm, type PieceCost } from "@/core/cutting/cost";
 import { type CuttingWay } from "@/core/cutting/lengths";
-import { type NoMatch } from "@/core/cutting/match";
+import { type Form, type NoMatch } from "@/core/cutting/match";
 import { type Cannot, type CutsPlan, type OrderLine, type PlannedLength, type PlannedSheet, type Source } from "@/core/cutting/plan-cuts";
 import { METALS } from "@/core/metal/metals";
 import { formText } from "./kit";
-import { counted } from "./names";
+import { SECTION_NAMES, capital, counted } from "./names";
 import { type Units, showLength, withUnit } from "./show";
 
 export const WAY_NAMES: Readonly<Record<CuttingWay, string>> = {
@@ -55,6 +55,21 @@ export function sheetTitle({ form, sheet: { length, width }, stock }: PlannedShe
 
 export function lengthTitle({ form, length, stock, item }: PlannedLength, units: Units): string {
   return `${formText(form, units)}, ${withUnit(length, "measured", units)}, ${sourceText({ stock, item })}`;
+}
+
+/** A form without its metal, as it is written beside what lies there: "Half-round 3.00 × 1.60". */
+export function shortForm({ stock }: Form, units: Units): string {
+  const length = (mm: number) => showLength(mm, "measured", units);
+  switch (stock.form) {
+    case "strip":
+      return `Strip ${length(stock.width)} × ${length(stock.thickness)}`;
+    case "wire":
+      return `${capital(SECTION_NAMES[stock.section])} ${length(stock.width)}${stock.width === stock.thickness ? "" : ` × ${length(stock.thickness)}`}`;
+    case "sheet":
+      return `Sheet ${length(stock.thickness)}`;
+    case "tube":
+      return `Tube ${length(stock.outside)} / ${length(stock.inside)}`;
+  }
 }
 
 /** What becomes of the end of a length. */

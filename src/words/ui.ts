@@ -83,6 +83,7 @@ export const keysListText = {
 
 export const navBarText = {
   day: "Day",
+  metal: "Metal",
   ledger: "Ledger",
   sums: "Sums",
   hoop: "Hoop",

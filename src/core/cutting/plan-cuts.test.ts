@@ -1,19 +1,20 @@
 import fc from "fast-check";
 import { DEMO_PIECES } from "@demo/pieces";
-import demoBench from "@demo/bench.json";
+import { DEMO_BENCH as BENCH } from "@demo/bench";
 import { runs } from "../../runs.testing";
 import { type Cut, cutToLength, rectangle, roundWire } from "../metal/cut";
 import { massOf } from "../metal/metals";
 import { type StockItem } from "../metal/stock";
-import { type BenchEntry, SHIPPED } from "../piece/bench";
+import { SHIPPED } from "../piece/bench";
 import { costInputsOf } from "../piece/piece-costs";
 import { planPiece } from "../piece/plan-piece";
 import { type CutsPlan, type CutsRequest, blankMasses, planCuts } from "./plan-cuts";
 import { pieceCost } from "./cost";
+import { polygonArea } from "../geometry/polygon";
+import { drawerAfter } from "./drawer-after";
 import { type Form, noMatch } from "./match";
 import { type Wanted, wantedOf } from "./wanted";
 
-const BENCH = demoBench as unknown as BenchEntry;
 const OF = { part: "hoop", mount: null, metal: "sterling" } as const;
 
 function wantedLength(length: number, stock: Cut["stock"] = roundWire(1), metal: Cut["metal"] = "sterling"): Wanted {
@@ -207,4 +208,66 @@ test("solder, stones and hours of a piece, for so many of it", () => {
   expect(one.solder).toBeLessThan(0.2);
   expect(three.solder).toBeCloseTo(3 * one.solder, 9);
   expect(three.hours).toBeCloseTo(3 * one.hours!, 9);
+});
+
+describe("once everything is cut", () => {
+  const sheet: StockItem = { id: "sheet", form: "sheet", metal: "sterling", thickness: 0.6, length: 60, width: 40, count: 2, note: "old" };
+
+  test("useful ends lie in their places, shorter ones and kerfs are scrap; what was bought leaves its ends too", () => {
+    const stock = [wire(120), wire(60, { count: 2 }), sheet];
+    const plan = planCuts(
+      request([wantedLength(59.9), wantedLength(59.1), wantedLength(59.2), wantedLength(299), wantedSheet(20, 39)], stock),
+    );
+    const after = drawerAfter(stock, [{ metal: "copper", grams: 1 }], plan);
+    expect(after.stock.map(({ id, length, count }) => [id, length, count])).toEqual([
+      ["wire-120-end2", 60.62, 1],
+      ["sheet", 60, 1],
+      ["sheet-end2", 39.72, 1],
+    ]);
+    const { drawn, spoiled } = plan.metals[0]!;
+    expect(after.scrap).toEqual([
+      { metal: "copper", grams: 1 },
+      { metal: "sterling", grams: expect.closeTo(spoiled, 3) as number },
+    ]);
+    expect(drawn).toBeGreaterThan(spoiled);
+  });
+
+  test("metal is neither won nor lost: what lay there and was bought is what lies there, the blanks and the scrap", () => {
+    const weigh = (stock: readonly StockItem[]) =>
+      stock.reduce(
+        (sum, item) => sum + item.count * massOf(item.metal, item.form === "sheet" ? sheetVolume(item) : (item.length * Math.PI) / 4),
+        0,
+      );
+    const sheetVolume = ({ length, width, taken = [], thickness }: StockItem) =>
+      (length * width! - taken.reduce((sum, each) => sum + Math.abs(polygonArea(each)), 0)) * thickness;
+    const lengths = fc.array(fc.double({ min: 5, max: 90, noNaN: true }), { minLength: 1, maxLength: 6 });
+    const sides = fc.array(fc.tuple(fc.double({ min: 5, max: 18, noNaN: true }), fc.double({ min: 5, max: 18, noNaN: true })), {
+      maxLength: 4,
+    });
+    const hole = {
+      ...sheet,
+      count: 1,
+      taken: [
+        [
+          [45, 10],
+          [55, 10],
+          [55, 30],
+          [45, 30],
+        ],
+      ] as const,
+    };
+    fc.assert(
+      fc.property(lengths, sides, (long, flat) => {
+        const stock = [wire(120), wire(95), hole];
+        const plan = planCuts(request([...long.map((length) => wantedLength(length)), ...flat.map(([a, b]) => wantedSheet(a, b))], stock));
+        const after = drawerAfter(stock, [], plan);
+        const bought = plan.order.reduce((sum, { mass }) => sum + mass, 0);
+        const blanks = plan.metals.reduce((sum, each) => sum + each.blanks, 0);
+        const scrap = after.scrap.reduce((sum, { grams }) => sum + grams, 0);
+        expect(weigh(stock) + bought).toBeCloseTo(weigh(after.stock) + blanks + scrap, 1.5);
+        expect(new Set(after.stock.map(({ id }) => id)).size).toBe(after.stock.length);
+      }),
+      { numRuns: runs(60) },
+    );
+  });
 });

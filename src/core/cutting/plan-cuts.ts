@@ -3,7 +3,7 @@ import { type Point } from "../geometry/outline";
 import { polygonArea } from "../geometry/polygon";
 import { type CutStock, areaAcross } from "../metal/cut";
 import { type Metal, massOf } from "../metal/metals";
-import { type StockItem, cutStockOf, widthOf } from "../metal/stock";
+import { type StockItem, cutStockOf, sheetSides } from "../metal/stock";
 import { type CuttingWay, laidLengths } from "./lengths";
 import { type Form, type NoMatch, isSameForm, noMatch, widthAcross } from "./match";
 import { type Sheet, nested, sheetArea } from "./nest";
@@ -18,6 +18,8 @@ export interface CutsRequest {
   readonly useful: { readonly length: number; readonly sheet: readonly [number, number] };
   readonly kerf: number;
   readonly way: CuttingWay;
+  /** Ways to lay sheets that are tried, the quickest first; all where it is left out. */
+  readonly tries?: number;
 }
 
 /** One length or sheet that is cut: of the drawer's, which of so many alike; or bought, counted from 1. */
@@ -199,20 +201,14 @@ export function sawLine({ cut: { shape }, isTurnedOver }: Wanted): Curve {
   return isTurnedOver ? mirrored(shape.outline) : shape.outline;
 }
 
-/** Sides of the box round a sheet, from its corner. */
-function sidesOf(item: StockItem): Pick<Sheet, "length" | "width"> {
-  const most = (axis: 0 | 1) => item.outline!.reduce((far, point) => Math.max(far, point[axis]), 0);
-  return item.outline ? { length: most(0), width: most(1) } : { length: item.length, width: widthOf(item) };
-}
-
-function sawSheets(group: readonly Wanted[], { stock, bought, useful, kerf }: CutsRequest) {
+function sawSheets(group: readonly Wanted[], { stock, bought, useful, kerf, tries }: CutsRequest) {
   const sources = sourcesFor(group, stock);
   const sheets = sources.map(({ stock: item }): Sheet => {
     if (!item) return { length: bought.sheet[0], width: bought.sheet[1], outline: null, taken: [], isBought: true };
-    return { ...sidesOf(item), outline: item.outline ?? null, taken: item.taken ?? [], isBought: false };
+    return { ...sheetSides(item), outline: item.outline ?? null, taken: item.taken ?? [], isBought: false };
   });
   const blanks = group.map((each) => flattened(sawLine(each), WITHIN));
-  const plan = nested({ sheets, blanks, kerf });
+  const plan = nested({ sheets, blanks, kerf }, tries);
   let boughtSoFar = 0;
   return {
     sheets: plan.sheets.map(({ sheet: i, placed, used }): PlannedSheet => {

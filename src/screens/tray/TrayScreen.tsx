@@ -21,7 +21,7 @@ import { saveFile } from "@/ui/save-file";
 import { canShareFiles, shareFile } from "@/ui/share-file";
 import { useTray, useTrayState } from "@/ui/tray";
 import { TROUBLE_WORDS } from "@/words/trouble";
-import { loadDemoMakes, loadDemoPieces, loadExamples, loadFiles } from "../lazy-data";
+import { loadDemoBench, loadDemoMakes, loadDemoPieces, loadExamples, loadFiles } from "../lazy-data";
 import { loadLedger } from "../lazy-screens";
 import { useNotices } from "@/ui/notices";
 import { RepositoryError } from "@/store/repository";
@@ -102,7 +102,7 @@ export function TrayScreen() {
   const layDemo = () =>
     act(async () => {
       const pieces = (await loadDemoPieces()).DEMO_PIECES;
-      const demo = { pieces, makes: async () => (await loadDemoMakes()).demoMakes() };
+      const demo = { bench: (await loadDemoBench()).DEMO_BENCH, pieces, makes: async () => (await loadDemoMakes()).demoMakes() };
       await tray.setDeleted(
         pieces.map(({ id }) => id),
         false,

@@ -1,0 +1,82 @@
+import { type Page, devices, expect, test } from "./a-test";
+
+const FOUR = "/metal?pieces=tern-ring,limpet-pendant,dunlin-earrings,redshank-ring";
+
+const drawer = (page: Page) => page.getByRole("complementary");
+const laid = (page: Page) =>
+  expect(page.getByText("Looking for better ones…").or(page.getByText("Laying the cuts…"))).toBeHidden({ timeout: 20_000 });
+
+test("four pieces are laid on the drawer, a way is chosen, a blank lights its piece, and what is missing is to order", async ({ page }) => {
+  await page.goto(FOUR);
+  await expect(page.getByRole("button", { name: "These are cut" })).toBeVisible({ timeout: 20_000 });
+  await laid(page);
+  const drawing = page.getByRole("group", { name: "The drawer with its cuts, all to one scale" });
+  await expect(drawing.getByRole("img", { name: "Tern ring, 59.15 mm" })).toBeVisible();
+  await expect(drawing.getByRole("img", { name: "Dunlin earrings", exact: true })).toHaveCount(2);
+  await expect(drawer(page).getByText("D, low dome wire 3.40 × 1.80 mm, sterling: 1 of 300.00 mm, 14.94 g")).toBeVisible();
+  await expect(drawer(page).getByText("under its least").first()).toBeVisible();
+  await expect(page.getByText(/cost not known: no price of sterling/)).toBeVisible();
+  await page.getByRole("radio", { name: "short ends first, long lengths stay long" }).check();
+  await expect(page.getByRole("row", { name: /short ends first/ })).toContainText(/\d\.\d\d g/);
+  const shape = drawing.getByRole("img", { name: "Tern ring", exact: true });
+  await shape.focus();
+  await expect(drawing.locator(".lit-line")).toHaveCount(1);
+  const download = page.waitForEvent("download");
+  await page.getByRole("button", { name: "Print the cuts" }).press("Enter");
+  expect((await download).suggestedFilename()).toBe("cuts-sheets.pdf");
+  await page.getByRole("button", { name: "Redshank ring: do not cut for it now" }).click();
+  await expect(drawer(page).getByText(/D, low dome wire/)).toBeHidden({ timeout: 20_000 });
+  await expect(page).toHaveURL(/pieces=tern-ring,limpet-pendant,dunlin-earrings$/);
+});
+
+test("metal is added by hand, wrong sizes are told; what is cut leaves the drawer, over a reload, and is put back", async ({ page }) => {
+  await page.goto("/metal?pieces=tern-ring");
+  await laid(page);
+  await page.getByRole("button", { name: "+ Metal" }).click();
+  const dialog = page.getByRole("dialog", { name: "Metal for the drawer" });
+  await dialog.getByRole("combobox", { name: "Form" }).selectOption("Wire");
+  await dialog.getByRole("combobox", { name: "Section" }).selectOption("Half-round");
+  await dialog.getByRole("textbox", { name: "Width" }).fill("3");
+  await dialog.getByRole("textbox", { name: "Thickness" }).fill("wide");
+  await dialog.getByRole("button", { name: "Add" }).click();
+  await expect(dialog.getByRole("alert")).toContainText("Thickness: type a length over 0");
+  await dialog.getByRole("textbox", { name: "Thickness" }).fill("1.6");
+  await dialog.getByRole("textbox", { name: "Length" }).fill("59.5");
+  await dialog.getByRole("textbox", { name: "Length" }).press("Enter");
+  await dialog.getByRole("button", { name: "Done" }).click();
+  await page.getByRole("radio", { name: "short ends first, long lengths stay long" }).check();
+  await expect(drawer(page).getByRole("listitem").filter({ hasText: "sterling, 59.50 mm" })).toContainText("used up", { timeout: 20_000 });
+  await laid(page);
+  await page.getByRole("button", { name: "These are cut" }).press("Enter");
+  await expect(page.getByText("Taken from the drawer: useful ends lie there, the rest is scrap", { exact: true })).toBeVisible();
+  await expect(drawer(page).getByText("sterling, 59.50 mm")).toBeHidden();
+  await page.getByRole("button", { name: "Put them back" }).click();
+  await expect(drawer(page).getByText("sterling, 59.50 mm")).toBeVisible();
+  await laid(page);
+  await page.getByRole("button", { name: "These are cut" }).click();
+  await expect(drawer(page).getByText("sterling, 59.50 mm")).toBeHidden();
+  await page.reload();
+  await expect(drawer(page).getByText("fine silver, 84.00 mm")).toBeVisible();
+  await expect(drawer(page).getByText("sterling, 59.50 mm")).toBeHidden();
+});
+
+test.describe("by touch", () => {
+  const { hasTouch, isMobile } = devices["iPhone 13"];
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch, isMobile });
+
+  test("on a phone a piece is added, an empty drawer orders everything, and nothing runs over the side", async ({ page }) => {
+    await page.goto("/metal?pieces=");
+    await expect(page.getByText("Choose the pieces to cut for")).toBeVisible();
+    await page.getByRole("button", { name: "+ Tern ring" }).tap();
+    await expect(page.getByRole("button", { name: "These are cut" })).toBeVisible({ timeout: 20_000 });
+    await laid(page);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    const bins = drawer(page).getByRole("button", { name: /^Take out of the drawer/ });
+    for (let left = await bins.count(); left > 0; left--) {
+      await bins.first().tap();
+      await expect(bins).toHaveCount(left - 1);
+    }
+    await expect(page.getByText("The drawer is empty")).toBeVisible();
+    await expect(drawer(page).getByText(/Half-round wire 3\.00 × 1\.60 mm, sterling: 1 of 300\.00 mm/)).toBeVisible({ timeout: 20_000 });
+  });
+});

@@ -1,0 +1,5 @@
+import { MetalScreen } from "@/screens/metal/MetalScreen";
+
+export default function Page() {
+  return <MetalScreen />;
+}

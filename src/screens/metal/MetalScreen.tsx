@@ -1,0 +1,153 @@
+"use client";
+
+import { usePathname, useSearchParams } from "next/navigation";
+import { useState } from "react";
+import { type CuttingWay } from "@/core/cutting/lengths";
+import { drawerAfter } from "@/core/cutting/drawer-after";
+import { type CutsPlan, type CutsRequest } from "@/core/cutting/plan-cuts";
+import { wantedOf } from "@/core/cutting/wanted";
+import { SHIPPED } from "@/core/piece/bench";
+import { type PieceRecord } from "@/store/repository";
+import { ChosenPieces } from "@/ui/ChosenPieces";
+import { pieceColour } from "@/ui/DayLanes";
+import { keptDay } from "@/ui/day-hours";
+import { doubtsOf } from "@/ui/doubt";
+import { FindButton } from "@/ui/Find";
+import { HighlightProvider } from "@/ui/highlight";
+import { NavBar } from "@/ui/NavBar";
+import { useNotices } from "@/ui/notices";
+import { usePlans } from "@/ui/planner";
+import { useTitle } from "@/ui/title";
+import { useTray, useTrayState, useUnits } from "@/ui/tray";
+import { useSame } from "@/ui/useSame";
+import { useSize } from "@/ui/useSize";
+import { metalText } from "@/words/screens/metal";
+import { DrawerDrawing } from "./DrawerDrawing";
+import { DrawerList } from "./DrawerList";
+import { MetalFoot } from "./MetalFoot";
+import { WayChoice } from "./WayChoice";
+import { WAYS, useCutting } from "./cutting";
+
+const PIECES = "pieces";
+/** So many pieces are laid out where nobody has chosen any. */
+const FIRST = 4;
+
+/** The drawer, and where the blanks of the chosen pieces are cut from it. */
+export function MetalScreen() {
+  const tray = useTray();
+  const { say, warn } = useNotices();
+  const units = useUnits();
+  const bench = useTrayState((state) => state.bench);
+  const all = useTrayState(({ pieces }) => pieces);
+  const pathname = usePathname();
+  const inAddress = useSearchParams().get(PIECES);
+  const [changed, change] = useState<readonly string[] | null>(null);
+  const [way, setWay] = useState<CuttingWay>("spoil");
+  const [ref, { width }] = useSize(900, 500);
+  useTitle(metalText.metal);
+  const lying = all.filter(({ deleted }) => deleted === null);
+  const first =
+    inAddress !== null ? inAddress.split(",").filter(Boolean) : (keptDay()?.pieces ?? lying.slice(0, FIRST).map(({ id }) => id));
+  const chosen = (changed ?? first).filter((id) => lying.some((each) => each.id === id));
+  const choose = (id: string) => {
+    const next = chosen.includes(id) ? chosen.filter((each) => each !== id) : [...chosen, id];
+    change(next);
+    window.history.replaceState(null, "", `${pathname}?${PIECES}=${next.join(",")}`);
+  };
+  const records = chosen.map((id) => lying.find((each) => each.id === id)!);
+  const { wanted, refused, unmeasured } = useWanted(records);
+  const { stock = [], scrap = [], bought, useful, losses } = bench;
+  const request = useSame([wanted, bench], (): Omit<CutsRequest, "way"> => ({
+    ...{ wanted, stock },
+    bought: { ...SHIPPED.bought, ...bought },
+    useful: { ...SHIPPED.useful, ...useful },
+    kerf: losses?.hoop?.kerf ?? SHIPPED.losses.hoop.kerf,
+  }));
+  const cutting = useCutting(wanted.length > 0 ? request : null);
+  const plan = cutting.plans?.[WAYS.indexOf(way)] ?? null;
+  const names = new Map(lying.map(({ id, piece }) => [id, piece.name]));
+  const nameOf = (id: string) => names.get(id) ?? id;
+  const colourOf = (id: string) => pieceColour(Math.max(0, chosen.indexOf(id)));
+  const take = async (cut: CutsPlan) => {
+    const after = drawerAfter(stock, scrap, cut);
+    const problem = await tray.changeBench((each) => Object.assign(each, after));
+    if (problem) return warn(`${problem}.`);
+    say(metalText.areCut, { name: metalText.putBack, run: () => void tray.undoBench().then((told) => told && warn(`${told}.`)) });
+  };
+  return (
+    <HighlightProvider>
+      <main className="flex min-h-dvh flex-col bg-sheet lg:h-dvh">
+        <h1 className="sr-only">{metalText.metal}</h1>
+        <NavBar>
+          <FindButton />
+        </NavBar>
+        <ChosenPieces
+          label={metalText.cutFor}
+          leaveOut={metalText.notNow}
+          colourOf={pieceColour}
+          records={records}
+          others={lying.filter(({ id }) => !chosen.includes(id))}
+          onChoose={choose}
+        />
+        {refused.length > 0 && (
+          <p role="alert" className="px-4 py-2 text-sm text-bad">
+            {metalText.refused(refused.join(", "))}
+          </p>
+        )}
+        {unmeasured.length > 0 && <p className="px-4 py-1.5 text-sm text-warn">○ {metalText.unmeasured(unmeasured.join(", "))}</p>}
+        {cutting.problem && (
+          <p role="alert" className="px-4 py-2 text-sm text-bad">
+            ◆ {metalText.failed(cutting.problem)}
+          </p>
+        )}
+        <div className="flex min-h-0 flex-1 max-lg:flex-col">
+          <section className="min-w-0 flex-1 p-4 lg:overflow-y-auto">
+            <div className="flex flex-wrap items-start justify-between gap-3 pb-3">
+              <p className="text-sm text-soft">{metalText.drawing}</p>
+              {cutting.plans && <WayChoice plans={cutting.plans} way={way} onChoose={setWay} />}
+            </div>
+            {cutting.isLooking && (
+              <p role="status" className="flex items-center gap-2 pb-2 text-sm text-soft">
+                {plan ? metalText.better : metalText.laying}
+                <button type="button" className="btn btn-small" onClick={cutting.stop}>
+                  {metalText.stop}
+                </button>
+              </p>
+            )}
+            {wanted.length === 0 && <p className="text-base text-soft">{lying.length === 0 ? metalText.noPieces : metalText.choose}</p>}
+            <div ref={ref} className="w-full overflow-x-hidden">
+              {plan && (
+                <DrawerDrawing plan={plan} stock={stock} width={Math.max(340, width)} units={units} nameOf={nameOf} colourOf={colourOf} />
+              )}
+            </div>
+          </section>
+          <DrawerList plan={plan} nameOf={nameOf} />
+        </div>
+        {plan && <MetalFoot plan={plan} records={records} nameOf={nameOf} onTake={() => void take(plan)} />}
+      </main>
+    </HighlightProvider>
+  );
+}
+
+/** The blanks of pieces, and the names of those that cannot be planned, and of those whose sizes nobody measured yet. */
+function useWanted(records: readonly PieceRecord[]) {
+  const plans = usePlans();
+  const bench = useTrayState((state) => state.bench);
+  const attempts = records.map((record) => ({ record, attempt: plans.soon(record.piece, bench) }));
+  const planned = attempts.flatMap(({ record, attempt }) => (attempt?.ok ? [{ record, plan: attempt.plan }] : []));
+  const parts = planned.flatMap(({ plan, record: { id, piece } }) => [id, plan.cuts, piece.count, piece.copies]);
+  const wanted = useSame(parts, () =>
+    wantedOf(
+      planned.map(({ record: { id, piece }, plan }) => ({ id, count: piece.count ?? 1, copies: piece.copies ?? 1, cuts: plan.cuts })),
+    ),
+  );
+  const isDoubtful = ({ record, plan }: (typeof planned)[number]) => {
+    const doubtOf = doubtsOf(record);
+    return plan.cuts.some(({ figure, across }) => doubtOf(figure) !== null || (across !== null && doubtOf(across) !== null));
+  };
+  return {
+    wanted,
+    refused: attempts.filter(({ attempt }) => attempt && !attempt.ok).map(({ record }) => record.piece.name),
+    unmeasured: planned.filter(isDoubtful).map(({ record }) => record.piece.name),
+  };
+}
