@@ -15,7 +15,7 @@ test("four pieces are laid on the drawer, a way is chosen, a blank lights its pi
   await expect(drawing.getByRole("img", { name: "Dunlin earrings", exact: true })).toHaveCount(2);
   await expect(drawer(page).getByText("D, low dome wire 3.40 × 1.80 mm, sterling: 1 of 300.00 mm, 14.94 g")).toBeVisible();
   await expect(drawer(page).getByText("under its least").first()).toBeVisible();
-  await expect(page.getByText(/cost not known: no price of sterling/)).toBeVisible();
+  await expect(page.locator("footer").getByText(/cost not known: no price of sterling/)).toBeVisible();
   await page.getByRole("radio", { name: "short ends first, long lengths stay long" }).check();
   await expect(page.getByRole("row", { name: /short ends first/ })).toContainText(/\d\.\d\d g/);
   const shape = drawing.getByRole("img", { name: "Tern ring", exact: true });
@@ -58,6 +58,42 @@ test("metal is added by hand, wrong sizes are told; what is cut leaves the drawe
   await page.reload();
   await expect(drawer(page).getByText("fine silver, 84.00 mm")).toBeVisible();
   await expect(drawer(page).getByText("sterling, 59.50 mm")).toBeHidden();
+});
+
+test("prices are typed, a wrong one is told, made-up ones say so; a table is added and saved", async ({ page }) => {
+  await page.goto("/metal?pieces=tern-ring");
+  await laid(page);
+  const price = (name: string) => drawer(page).getByRole("textbox", { name });
+  await price("Currency").fill("euros");
+  await price("Currency").press("Enter");
+  await expect(drawer(page).getByRole("alert").filter({ hasText: "three letters" })).toBeVisible();
+  await price("Currency").fill("eur");
+  await price("Currency").press("Enter");
+  await price("A gram: Sterling").fill("1,5");
+  await price("A gram: Sterling").press("Enter");
+  await expect(
+    page.getByText(/\d\.\d\d EUR, without fine silver, solder, stones, hours; if metal were a tenth dearer, \d\.\d\d EUR more/),
+  ).toBeVisible();
+  await drawer(page).getByText("Tern ring", { exact: true }).click();
+  await expect(drawer(page).getByText(/^\d\.\d\d g sterling at 1\.50 EUR$/)).toBeVisible();
+  await page.reload();
+  await expect(price("A gram: Sterling")).toHaveValue("1.5", { timeout: 20_000 });
+  await page.getByRole("button", { name: "Stand-in prices" }).press("Enter");
+  await expect(page.getByText(/from a stand-in: it makes them up/)).toBeVisible();
+  await expect(page.getByText(/by made-up prices of a stand-in/)).toBeVisible();
+  await price("An hour").fill("30");
+  await price("An hour").press("Enter");
+  await expect(page.getByText(/from a stand-in/)).toBeHidden();
+  await expect(price("A gram: Sterling")).toHaveValue("");
+  const table = page.locator('input[aria-label="Add from a table"]');
+  const give = (text: string) => table.setInputFiles({ name: "drawer.csv", mimeType: "text/csv", buffer: Buffer.from(text) });
+  await give("form,metal,width,thickness,length\nstrip,tin,3,0.3,100\n");
+  await expect(drawer(page).getByRole("alert").filter({ hasText: 'Line 2, metal: "tin" cannot be read' })).toBeVisible();
+  await give("form,metal,width,thickness,length,note\nstrip,copper,3,0.3,101,from the shed\n");
+  await expect(drawer(page).getByText("copper, 101.00 mm, from the shed")).toBeVisible();
+  const download = page.waitForEvent("download");
+  await page.getByRole("button", { name: "Save as a table" }).click();
+  expect((await download).suggestedFilename()).toBe("drawer.csv");
 });
 
 test.describe("by touch", () => {

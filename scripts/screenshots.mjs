@@ -42,7 +42,15 @@ async function atBench(page) {
 
 /** @type {Picture[]} */
 const pictures = [
-  { name: "home", path: "/" },
+  {
+    name: "home",
+    path: "/",
+    act: (page) =>
+      page
+        .getByRole("row", { name: /Cockle ring/ })
+        .getByText("heats")
+        .waitFor(),
+  },
   ...stages.map((stage) => ({ name: stage, path: `/pieces/tern-ring/${stage}` })),
   { name: "plate", path: "/pieces/turnstone-ring/plate", act: (page) => page.getByRole("button", { name: /^Rope 2/ }).click() },
   { name: "templates", path: "/pieces/turnstone-ring/templates" },

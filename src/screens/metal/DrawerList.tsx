@@ -2,20 +2,31 @@
 
 import { Trash2 } from "lucide-react";
 import { useState } from "react";
+import { type PieceCost } from "@/core/cutting/cost";
 import { type CutsPlan } from "@/core/cutting/plan-cuts";
 import { useNotices } from "@/ui/notices";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { cannotText, orderText, whyOrdered } from "@/words/cuts";
 import { metalText, stockFormText } from "@/words/screens/metal";
 import { AddMetal } from "./AddMetal";
+import { Costs } from "./Costs";
+import { Prices } from "./Prices";
+import { StockTable } from "./StockTable";
 import { drawerLines } from "./view";
 
+interface Props {
+  readonly plan: CutsPlan | null;
+  readonly costs: readonly PieceCost[];
+  readonly nameOf: (piece: string) => string;
+}
+
 /** What lies in the drawer and what becomes of it, what is to be ordered, and what cannot be cut. */
-export function DrawerList({ plan, nameOf }: { readonly plan: CutsPlan | null; readonly nameOf: (piece: string) => string }) {
+export function DrawerList({ plan, costs, nameOf }: Props) {
   const tray = useTray();
   const { warn } = useNotices();
   const units = useUnits();
   const stock = useTrayState(({ bench }) => bench.stock) ?? [];
+  const currency = useTrayState(({ bench }) => bench.rates?.currency) ?? "";
   const [isAdding, setAdding] = useState(false);
   const lines = drawerLines(stock, plan, units);
   const remove = (id: string) =>
@@ -62,6 +73,7 @@ export function DrawerList({ plan, nameOf }: { readonly plan: CutsPlan | null; r
           </li>
         ))}
       </ul>
+      <StockTable />
       {plan && (
         <>
           <h2 className="section-head mt-3">{metalText.toOrder}</h2>
@@ -89,6 +101,8 @@ export function DrawerList({ plan, nameOf }: { readonly plan: CutsPlan | null; r
               </ul>
             </>
           )}
+          <Costs costs={costs} currency={currency} nameOf={nameOf} />
+          <Prices metals={plan.metals.map(({ metal }) => metal)} />
         </>
       )}
     </aside>

@@ -1,35 +1,34 @@
 "use client";
 
 import { useState } from "react";
-import { pieceCost } from "@/core/cutting/cost";
+import { type PieceCost } from "@/core/cutting/cost";
 import { type CutsPlan } from "@/core/cutting/plan-cuts";
-import { costInputsOf } from "@/core/piece/piece-costs";
-import { type PieceRecord } from "@/store/repository";
+import { type Rates } from "@/core/piece/bench";
 import { cutSheet } from "@/formats/templates/cut-sheets";
 import { Answer } from "@/ui/Stage";
 import { useNotices } from "@/ui/notices";
-import { usePlans } from "@/ui/planner";
 import { saveFile } from "@/ui/save-file";
 import { useTrayState, useUnits } from "@/ui/tray";
-import { costText, orderText, statusText } from "@/words/cuts";
+import { costText, money, orderText, statusText } from "@/words/cuts";
 import { metalText } from "@/words/screens/metal";
 import { printClient } from "@/workers/templates/client";
 import { totalsOf } from "./view";
 
 interface Props {
   readonly plan: CutsPlan;
-  readonly records: readonly PieceRecord[];
+  readonly costs: readonly PieceCost[];
   readonly nameOf: (piece: string) => string;
   readonly onTake: () => void;
 }
 
 /** What the cuts come to, and what is done with them. */
-export function MetalFoot({ plan, records, nameOf, onTake }: Props) {
+export function MetalFoot({ plan, costs, nameOf, onTake }: Props) {
   const units = useUnits();
   const { say, warn } = useNotices();
   const [client] = useState(printClient);
   const { lengths, sheets, spoiled, metals, drawn } = totalsOf(plan);
-  const cost = useCost(plan, records);
+  const rates = useTrayState(({ bench }) => bench.rates);
+  const cost = costOfAll(costs, rates);
   const print = () =>
     client
       .ask({
@@ -77,20 +76,12 @@ export function MetalFoot({ plan, records, nameOf, onTake }: Props) {
   );
 }
 
-/** What all the pieces cost together, and what of it has no price. */
-function useCost(plan: CutsPlan, records: readonly PieceRecord[]): string {
-  const plans = usePlans();
-  const bench = useTrayState((state) => state.bench);
-  const costs = records.flatMap((record) => {
-    const attempt = plans.soon(record.piece, bench);
-    if (!attempt?.ok) return [];
-    const { piece } = record;
-    return [pieceCost(plan, record.id, costInputsOf(piece, attempt.plan, piece.count ?? 1), bench.rates ?? {})];
-  });
-  const whole = {
-    value: costs.reduce((sum, { value }) => sum + value, 0),
-    terms: costs.flatMap(({ terms }) => terms),
-    unknown: costs.flatMap(({ unknown }) => unknown),
-  };
-  return costText(whole, bench.rates?.currency ?? "");
+/** What all the pieces cost together, what of it has no price, and what a tenth on the price of metal would add. */
+function costOfAll(costs: readonly PieceCost[], rates: Rates | undefined): string {
+  const terms = costs.flatMap((each) => each.terms);
+  const whole = { value: terms.reduce((sum, { value }) => sum + value, 0), terms, unknown: costs.flatMap(({ unknown }) => unknown) };
+  const currency = rates?.currency ?? "";
+  const metal = terms.filter((each) => each.metal !== null).reduce((sum, { value }) => sum + value, 0);
+  const marked = rates?.by === "stand-in" ? `${costText(whole, currency)} (${metalText.byStandIn})` : costText(whole, currency);
+  return metal > 0 ? `${marked}; ${metalText.tenth(money(metal / 10, currency))}` : marked;
 }

@@ -26,6 +26,7 @@ import { DrawerDrawing } from "./DrawerDrawing";
 import { DrawerList } from "./DrawerList";
 import { MetalFoot } from "./MetalFoot";
 import { WayChoice } from "./WayChoice";
+import { useCosts } from "./costs";
 import { WAYS, useCutting } from "./cutting";
 
 const PIECES = "pieces";
@@ -65,6 +66,7 @@ export function MetalScreen() {
   }));
   const cutting = useCutting(wanted.length > 0 ? request : null);
   const plan = cutting.plans?.[WAYS.indexOf(way)] ?? null;
+  const costs = useCosts(plan, records);
   const names = new Map(lying.map(({ id, piece }) => [id, piece.name]));
   const nameOf = (id: string) => names.get(id) ?? id;
   const colourOf = (id: string) => pieceColour(Math.max(0, chosen.indexOf(id)));
@@ -121,9 +123,9 @@ export function MetalScreen() {
               )}
             </div>
           </section>
-          <DrawerList plan={plan} nameOf={nameOf} />
+          <DrawerList plan={plan} costs={costs} nameOf={nameOf} />
         </div>
-        {plan && <MetalFoot plan={plan} records={records} nameOf={nameOf} onTake={() => void take(plan)} />}
+        {plan && <MetalFoot plan={plan} costs={costs} nameOf={nameOf} onTake={() => void take(plan)} />}
       </main>
     </HighlightProvider>
   );

@@ -26,6 +26,8 @@ export const metalText = {
   both: (lengths: number, sheets: number) => `${counted(lengths, "length")}, ${counted(sheets, "sheet")}`,
   grams: (text: string) => `${text} g`,
   sum: (metals: string, spoiled: string, drawn: string) => `${metals} + ${spoiled} g spoiled = ${drawn} drawn`,
+  byStandIn: "by made-up prices of a stand-in",
+  tenth: (text: string) => `if metal were a tenth dearer, ${text} more`,
   printed: "as it lies in the drawer",
   notCopied: (why: string) => `The list could not be copied: ${why}`,
   unmeasured: (names: string) => `Some sizes of ${names} are not measured yet: do not cut by what is drawn of them.`,
@@ -40,6 +42,31 @@ export const metalText = {
   usedUp: "used up",
   least: "under its least",
   addMetal: "+ Metal",
+};
+
+export const pricesText = {
+  head: "What a gram and an hour cost",
+  currency: "Currency",
+  threeLetters: "three letters, e.g. EUR",
+  hour: "An hour",
+  gramOf: (what: string) => `A gram: ${what}`,
+  solder: "Solder",
+  anAmount: "an amount from 0, e.g. 1.2",
+  standIn: "Stand-in prices",
+  isStandIn: (day: string) => `Prices of ${day} from a stand-in: it makes them up.`,
+};
+
+export const costsText = {
+  head: "What each costs",
+};
+
+export const stockTableText = {
+  open: "Add from a table",
+  save: "Save as a table",
+  tooLarge: (name: string, kb: number) => `${name} is larger than ${kb} kB: a table of a drawer is not`,
+  tooMany: (lines: number, limit: number) => `It has ${lines} lines, and a drawer ${limit} entries at most`,
+  wrongCell: (line: number, column: string, got: string) =>
+    got === "" ? `Line ${line}: ${column} is missing` : `Line ${line}, ${column}: "${got}" cannot be read`,
 };
 
 export const stockFormText = {

@@ -1,0 +1,111 @@
+import { csvFormatRows, csvParseRows } from "d3-dsv";
+import { METALS, type Metal } from "@/core/metal/metals";
+import { type SectionShape } from "@/core/metal/section";
+import { type StockItem, sheetSides } from "@/core/metal/stock";
+import { oneLine } from "@/core/measure/one-line";
+
+const HEADS = ["form", "metal", "section", "width", "thickness", "outside", "inside", "length", "count", "coil", "least", "note"] as const;
+type Head = (typeof HEADS)[number];
+
+const FORMS: readonly StockItem["form"][] = ["strip", "wire", "sheet", "tube"];
+const SECTIONS: readonly SectionShape[] = ["round", "square", "rectangle", "oval", "half-round", "d"];
+/** What each form must have, beside its metal and length. */
+const NEEDED: Readonly<Record<StockItem["form"], readonly Head[]>> = {
+  strip: ["width", "thickness"],
+  wire: ["section", "thickness"],
+  sheet: ["width", "thickness"],
+  tube: ["outside", "inside"],
+};
+/** A drawer has at most so many entries, and a table of it so many bytes. */
+const MOST_ROWS = 1000;
+export const MOST_STOCK_BYTES = 300_000;
+
+/** The drawer as a table for other programs, in mm; a sheet by the sides of the box round it. */
+export function stockCsv(stock: readonly StockItem[]): string {
+  const rows = stock.map((item) => {
+    const sides = item.form === "sheet" ? sheetSides(item) : { length: item.length, width: item.width };
+    const { form, metal, section, thickness, outside, inside, count, coil, least, note } = item;
+    const cells = [
+      form,
+      metal,
+      section,
+      sides.width,
+      thickness,
+      outside,
+      inside,
+      sides.length,
+      count,
+      coil ? "yes" : undefined,
+      least,
+      note,
+    ];
+    return cells.map((cell) => asText(cell));
+  });
+  return csvFormatRows([[...HEADS], ...rows]);
+}
+
+/** A cell that a sheet would take for a formula begins with an apostrophe. */
+function asText(cell: string | number | undefined): string {
+  const text = cell === undefined ? "" : String(cell);
+  return /^[=+\-@]/.test(text) ? `'${text}` : text;
+}
+
+export type ReadStock =
+  | { readonly ok: true; readonly items: readonly Omit<StockItem, "id">[] }
+  | { readonly ok: false; readonly tooMany: number; readonly limit: number }
+  /** The line, from 1, the column that cannot be read, and what stands there. */
+  | { readonly ok: false; readonly line: number; readonly column: string; readonly got: string };
+
+/** What lies in a drawer, out of such a table; columns are found by their names, in any order. Nothing is read of one that has a wrong line. */
+export function readStockCsv(text: string): ReadStock {
+  const [columns = [], ...rows] = csvParseRows(text.replace(/^\ufeff/, ""));
+  const heads = new Map(columns.map((column, i) => [column.trim().toLowerCase(), i]));
+  const missing = (["form", "metal", "length"] as const).find((head) => !heads.has(head));
+  if (missing) return { ok: false, line: 1, column: missing, got: "" };
+  if (rows.length > MOST_ROWS) return { ok: false, tooMany: rows.length, limit: MOST_ROWS };
+  const items: Omit<StockItem, "id">[] = [];
+  for (const [i, row] of rows.entries()) {
+    const cell = (head: Head) => (row[heads.get(head) ?? -1] ?? "").trim().replace(/^'/, "");
+    const read = itemOf(cell);
+    if (typeof read === "string") return { ok: false, line: i + 2, column: read, got: cell(read) };
+    items.push(read);
+  }
+  return items.length === 0 ? { ok: false, line: 2, column: "form", got: "" } : { ok: true, items };
+}
+
+/** A row's item, or the column that cannot be read. */
+function itemOf(cell: (head: Head) => string): Omit<StockItem, "id"> | Head {
+  const form = FORMS.find((each) => each === cell("form").toLowerCase());
+  if (!form) return "form";
+  const metal = metalCalled(cell("metal"));
+  if (!metal) return "metal";
+  const number = (head: Head) => (cell(head) === "" ? undefined : Number(cell(head)));
+  const numbers = (["width", "thickness", "outside", "inside", "length", "least"] as const).map((head) => [head, number(head)] as const);
+  const wrong = numbers.find(([, value]) => value !== undefined && !(value > 0 && Number.isFinite(value)));
+  if (wrong) return wrong[0];
+  const { width, thickness, outside, inside, length, least } = Object.fromEntries(numbers) as Partial<Record<Head, number>>;
+  const section = SECTIONS.find((each) => each === cell("section").toLowerCase());
+  if (cell("section") !== "" && !section) return "section";
+  const lacking = ["length" as const, ...NEEDED[form]].find((head) => cell(head) === "");
+  if (lacking) return lacking;
+  if (form === "tube" && !(outside! > inside!)) return "inside";
+  const count = cell("count") === "" ? 1 : Number(cell("count"));
+  if (!Number.isInteger(count) || count < 1) return "count";
+  const note = oneLine(cell("note"));
+  return {
+    ...{ form, metal, length: length!, count },
+    thickness: thickness ?? (outside! - inside!) / 2,
+    ...(form === "wire" && { section: section!, width: width ?? thickness! }),
+    ...((form === "strip" || form === "sheet") && { width: width! }),
+    ...(form === "tube" && { outside: outside!, inside: inside! }),
+    ...(/^(yes|true|1|x)$/i.test(cell("coil")) && { coil: true }),
+    ...(least !== undefined && { least }),
+    ...(note !== "" && { note }),
+  };
+}
+
+/** A metal by its name in files, or as it is said. */
+function metalCalled(text: string): Metal | undefined {
+  const called = text.toLowerCase();
+  return (Object.keys(METALS) as Metal[]).find((metal) => metal === called || METALS[metal].name === called);
+}
