@@ -48,7 +48,7 @@ const pictures = [
     act: (page) =>
       page
         .getByRole("row", { name: /Cockle ring/ })
-        .getByText("heats")
+        .getByText("all hold")
         .waitFor(),
   },
   ...stages.map((stage) => ({ name: stage, path: `/pieces/tern-ring/${stage}` })),
