@@ -88,7 +88,7 @@ test("a back is opened on a ledge and the stone rises; a stamp is refused where 
   await page.getByRole("option", { name: "Open" }).click();
   await expect(figure(page, "m1.ledge.cutLength")).toContainText("42.5");
   await expect(figure(page, "m1.ledge.backShown")).toContainText("79");
-  await expect(page.getByText("The ledge hides 21% of the back.")).toBeVisible();
+  await expect(page.getByText("The ledge hides 21% of the back.", { exact: true })).toBeVisible();
   await field(page, "m1.plate.ledge.width").fill("0.6");
   await expect(page.getByText("The ledge hides")).toHaveCount(0);
   await page.getByRole("button", { name: /Bezel strip/ }).click();
