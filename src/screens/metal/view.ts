@@ -3,7 +3,8 @@ import { type CutStock } from "@/core/metal/cut";
 import { METALS } from "@/core/metal/metals";
 import { type StockItem, cutStockOf, sheetSides } from "@/core/metal/stock";
 import { metalText } from "@/words/screens/metal";
-import { type Units, showLength, withUnit } from "@/words/show";
+import { METRIC, type Units, showLength, withUnit } from "@/words/show";
+import { addingUp } from "@/words/sums";
 import { grams, shortForm } from "@/words/cuts";
 
 /** A line of the list beside the drawer: what lies there, how large it is, and what becomes of it. */
@@ -61,7 +62,7 @@ function leftOf(begun: readonly (PlannedLength | PlannedSheet)[], item: StockIte
   return [...whole, ...ends].join(", ") || metalText.usedUp;
 }
 
-/** What stands at the foot of the page. */
+/** What stands at the foot of the page; grams add up as they are shown. */
 export interface CutsTotals {
   readonly lengths: number;
   readonly sheets: number;
@@ -72,12 +73,13 @@ export interface CutsTotals {
 
 export function totalsOf(plan: CutsPlan): CutsTotals {
   const inHand = ({ stock }: { readonly stock: StockItem | null }) => stock !== null;
-  const total = (of: "drawn" | "spoiled") => plan.metals.reduce((sum, each) => sum + each[of], 0);
+  const amounts = [...plan.metals.map(({ blanks }) => blanks), plan.metals.reduce((sum, { spoiled }) => sum + spoiled, 0)];
+  const shown = addingUp(amounts, "g", METRIC);
   return {
     lengths: plan.lengths.filter(inHand).length,
     sheets: plan.sheets.filter(inHand).length,
-    spoiled: total("spoiled").toFixed(2),
-    drawn: grams(total("drawn")),
-    metals: plan.metals.map(({ metal, blanks }) => `${grams(blanks)} ${METALS[metal].name}`).join(" + "),
+    spoiled: shown.at(-1)!.toFixed(2),
+    drawn: grams(shown.reduce((sum, each) => sum + each, 0)),
+    metals: plan.metals.map(({ metal }, i) => `${grams(shown[i]!)} ${METALS[metal].name}`).join(" + "),
   };
 }
