@@ -38,7 +38,7 @@ const CLEAR_OF_NEXT = 1.5;
 export const MOST_ROWS = 3;
 
 /** mm3 of solder: the gap between faces that meet, filled half over in a butt seam, with a fillet inside of a foot; a quarter more for all. */
-export function solderVolume(joint: Joint): number {
+export function solderVolume(joint: Pick<Joint, "kind" | "area" | "length">): number {
   const overfill = isSeam(joint) ? OVERFILL : 1;
   const fillet = joint.kind === "foot" ? (1 - Math.PI / 4) * FILLET_RADIUS ** 2 * joint.length : 0;
   return (joint.area * GAP * overfill + fillet) * SPARE;

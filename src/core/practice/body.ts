@@ -1,0 +1,400 @@
+import { type Flame, fusingFlame, holds, solderFlames } from "../heats/thermal";
+import { solderVolume } from "../heats/solder";
+import { flattened } from "../geometry/curve";
+import { type Point } from "../geometry/outline";
+import { polygonArea } from "../geometry/polygon";
+import { METALS, type Metal } from "../metal/metals";
+import { type Plan, type PlannedHeat, type PlannedJoint, type PlannedPart, hoopIn } from "../piece/plan";
+import { solderPlaces } from "../piece/solder-places";
+import { type Chain } from "./conduction";
+import { type Bit, type Grid, type LaidPart, type Run, grained, laidFromSide } from "./laid";
+import { MATERIALS, type Support } from "./materials";
+import { SHAPES, volumeOf } from "./shapes";
+
+/** A part of the body: its bits are numbered one after the other. */
+export interface BodyPart {
+  readonly id: string;
+  readonly metal: Metal;
+  /** g */
+  readonly mass: number;
+  readonly from: number;
+  readonly to: number;
+  /** Where it is a plane: its cells, by their numbers in the body. */
+  readonly grid: Grid | null;
+  /** Its lines, by their bits' numbers in the body. */
+  readonly lines: readonly { readonly bits: readonly number[]; readonly isClosed: boolean }[];
+}
+
+/** A short length of a joint: what it ties there, and where. */
+export interface JointPlace {
+  /** A bit of each part. */
+  readonly sides: readonly number[];
+  /** mm2, mm. */
+  readonly area: number;
+  readonly length: number;
+  readonly x: number;
+  readonly y: number;
+}
+
+/** A joint within the body: to be made in this heat, or made before it. */
+export interface BodyJoint {
+  readonly id: string;
+  readonly isWanted: boolean;
+  readonly isClosed: boolean;
+  /** Its parts' own line is tied there already: heat needs no other way. */
+  readonly isTied: boolean;
+  /** Degrees C: its solder melts; made before, it softens and runs. */
+  readonly runs: number;
+  readonly softens: number;
+  readonly isShielded: boolean;
+  readonly isFused: boolean;
+  readonly places: readonly JointPlace[];
+  /** The place that each pallion lies at; what one fills of it (mm3), and what a mm takes. */
+  readonly pallions: readonly number[];
+  readonly pallionVolume: number;
+  readonly volumePerMm: number;
+}
+
+/** What is heated at once: bits of metal, the ways that heat flows between them, and the joints there. */
+export interface HeatBody {
+  readonly view: "above" | "along";
+  readonly support: Support | "hand";
+  readonly working: number;
+  readonly parts: readonly BodyPart[];
+  /** By bit: its part, mm from the body's middle, J/K, and faces in mm2. */
+  readonly partOf: Int32Array;
+  readonly x: Float64Array;
+  readonly y: Float64Array;
+  readonly capacity: Float64Array;
+  readonly bare: Float64Array;
+  readonly under: Float64Array;
+  readonly above: Float64Array;
+  readonly below: Float64Array;
+  /** mm that each reaches away from who looks. */
+  readonly depth: Float64Array;
+  /** Degrees C at which it begins to melt. */
+  readonly solidus: Float64Array;
+  readonly rows: readonly Chain[];
+  readonly columns: readonly Chain[];
+  readonly joints: readonly BodyJoint[];
+  /** The body's middle in the coordinates of the plan's drawing, and half its extent. */
+  readonly middle: Point;
+  readonly half: Point;
+  /** The bit that a third hand grips; none where it lies on something. */
+  readonly grip: number | null;
+  /** Where a part's own bits are seen: the heat's joints in the plan's words. */
+  readonly heat: PlannedHeat;
+}
+
+/** mm of a bit, where nothing else is asked for. */
+export const USUAL_SPACING = 0.4;
+
+/** The body of a heat, as it lies before the flame: everything joined to it by then, and what is joined in it. */
+export function bodyOf(plan: Plan, index: number, spacing = USUAL_SPACING): HeatBody {
+  const heat = plan.heats[index]!;
+  const ids = new Set(heat.flame.map(({ part }) => part));
+  const parts = plan.parts.filter(({ id }) => ids.has(id));
+  const earlier = plan.heats.slice(0, index);
+  const isStanding = isStandingHoop(plan, parts);
+  const made = plan.joints.filter(({ id, parts: of }) => of.every((part) => ids.has(part)) && earlier.some((each) => each.joints.includes(id)));
+  const wanted = heat.joints.map((id) => plan.joints.find((joint) => joint.id === id)!);
+  const laid = parts.map((part) => laidIn({ plan, heat, index, part, made, spacing, isStanding }));
+  const body = joined(plan, parts, laid, isStanding);
+  const joints = [
+    ...wanted.map((joint) => bodyJoint({ plan, joint, heat, isWanted: true, parts, laid, starts: body.starts, isStanding, all: wanted })),
+    ...made.map((joint) => {
+      const own = earlier.find((each) => each.joints.includes(joint.id))!;
+      return bodyJoint({ plan, joint, heat: own, isWanted: false, parts, laid, starts: body.starts, isStanding, all: made });
+    }),
+  ];
+  return { ...body.cells, view: isStanding || hasHoop(parts) ? "along" : "above", working: heat.working, joints, heat };
+}
+
+function hasHoop(parts: readonly PlannedPart[]): boolean {
+  return parts.some(({ kind, mount }) => mount === null && ROUND_THE_FINGER.has(kind));
+}
+
+const ROUND_THE_FINGER: ReadonlySet<PlannedPart["kind"]> = new Set(["hoop", "strand", "bridge", "inlay"]);
+
+/** A hoop with a setting stands; by itself it lies. */
+function isStandingHoop(plan: Plan, parts: readonly PlannedPart[]): boolean {
+  return hoopIn(plan) !== null && hasHoop(parts) && parts.some(({ mount }) => mount !== null);
+}
+
+interface Laid extends LaidPart {
+  readonly volume: number;
+  readonly mass: number;
+  /** Where it was laid from above and is seen from the side: the bit that each of those is part of. */
+  readonly ends: readonly [number, number] | null;
+}
+
+interface LaidAsked {
+  readonly plan: Plan;
+  readonly heat: PlannedHeat;
+  readonly index: number;
+  readonly part: PlannedPart;
+  readonly made: readonly PlannedJoint[];
+  readonly spacing: number;
+  readonly isStanding: boolean;
+}
+
+function laidIn({ plan, index, part, made, spacing, isStanding }: LaidAsked): Laid {
+  const isSawn = !plan.heats.slice(index).some(({ joints }) => joints.some((id) => sawnAfter(plan, id, part.id)));
+  const seams = plan.joints.filter(({ parts }) => parts.length === 1 && parts[0] === part.id);
+  const isClosed = seams.every(({ id }) => made.some((joint) => joint.id === id));
+  const mass = grained(part.mass * (isSawn ? 1 : unsawnTimes(plan, part)));
+  const volume = volumeOf(part, mass);
+  const own = SHAPES[part.kind]({ plan, part, volume, isClosed, isSawn, spacing });
+  const [run] = own.runs;
+  const ends = run ? ([run.bits[0]!, run.bits.at(-1)!] as const) : null;
+  if (!isStanding || part.mount === null) return { ...own, volume, mass, ends };
+  const seen = laidFromSide(own, sideOf(plan, part, spacing), volume);
+  return { ...seen, volume, mass, ends: ends && [seen.bitOf[ends[0]]!, seen.bitOf[ends[1]]!] };
+}
+
+/** What a plate is joined to by, before it is sawn to its edge. */
+function sawnAfter(plan: Plan, joint: string, part: string): boolean {
+  const { kind, parts } = plan.joints.find(({ id }) => id === joint)!;
+  return (kind === "foot" || kind === "ornament") && parts[1] === part;
+}
+
+/** How many times its mass a plate has before it is sawn to its edge: what lies within its saw line. */
+function unsawnTimes(plan: Plan, part: PlannedPart): number {
+  const { sawLine, plateEdge } = plan.drawing.settings[part.mount!]!.plan;
+  return polygonArea(flattened(sawLine, FINE)) / polygonArea(flattened(plateEdge, FINE));
+}
+
+/** Chords of a curve stay this near to it (mm). */
+const FINE = 0.02;
+
+/** How a part of a setting is seen along the finger: its plane's way round the hoop, at the height that it lies at. */
+function sideOf(plan: Plan, part: PlannedPart, spacing: number) {
+  const own = plan.drawing.settings[part.mount!]!;
+  const host = plan.drawing.settings[own.host]!;
+  const seat = hoopIn(plan)!.drawn.seats[own.host]!;
+  const way = (host.plan.back.band?.along ?? 0) + Math.PI / 2;
+  const [ux, uy] = [Math.cos(way), Math.sin(way)];
+  const [sin, cos] = [Math.sin(seat.angle), Math.cos(seat.angle)];
+  const height = seat.level + heightOf(own.section, part);
+  return {
+    along: (x: number, y: number) => x * ux + y * uy,
+    across: (x: number, y: number) => x * uy - y * ux,
+    at: (along: number): Point => [height * sin + along * cos, height * cos - along * sin],
+    spacing,
+  };
+}
+
+/** The middle of a part over its plate's underside (mm). */
+function heightOf({ plate, wall, layers }: Plan["drawing"]["settings"][string]["section"], { id, kind }: PlannedPart): number {
+  if (kind === "plate") return plate.thickness / 2;
+  if (kind === "wall") return plate.rises + wall.height / 2;
+  return plate.rises + (layers.find(({ part }) => part === id)?.height ?? 0) / 2;
+}
+
+interface Joined {
+  readonly starts: readonly number[];
+  readonly cells: Omit<HeatBody, "view" | "working" | "joints" | "heat">;
+}
+
+/** All parts' bits in one numbering, about the middle of them all. */
+function joined(plan: Plan, parts: readonly PlannedPart[], laid: readonly Laid[], isStanding: boolean): Joined {
+  const starts: number[] = [];
+  let count = 0;
+  for (const { bits } of laid) {
+    starts.push(count);
+    count += bits.length;
+  }
+  const all = laid.flatMap(({ bits }) => bits);
+  const xs = all.map(({ x }) => x);
+  const ys = all.map(({ y }) => y);
+  const [left, right, low, high] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
+  const middle: Point = [grained((left + right) / 2), grained((low + high) / 2)];
+  const plates = parts.some(({ kind }) => kind === "plate");
+  const support: HeatBody["support"] = isStanding ? "hand" : plates ? "mesh" : "charcoal";
+  const partOf = new Int32Array(count);
+  const field = () => new Float64Array(count);
+  const cells = {
+    ...{ x: field(), y: field(), capacity: field(), bare: field(), under: field(), above: field(), below: field(), depth: field(), solidus: field() },
+  };
+  parts.forEach((part, p) => {
+    const { heatCapacity } = MATERIALS[part.metal];
+    const isOverPlate = plates && part.kind !== "plate";
+    laid[p]!.bits.forEach((bit: Bit, i) => {
+      const n = starts[p]! + i;
+      partOf[n] = p;
+      cells.x[n] = bit.x - middle[0];
+      cells.y[n] = bit.y - middle[1];
+      cells.capacity[n] = laid[p]!.mass * bit.share * heatCapacity;
+      cells.bare[n] = bit.bare + (isOverPlate ? bit.under : 0);
+      cells.under[n] = isOverPlate ? 0 : bit.under;
+      cells.above[n] = bit.above;
+      cells.depth[n] = bit.depth;
+      cells.below[n] = isOverPlate ? 0 : bit.below;
+      cells.solidus[n] = METALS[part.metal].solidus;
+    });
+  });
+  if (plates && !isStanding) shade(parts, laid, starts, cells, plan);
+  const chainsOf = (of: "runs" | "columns") =>
+    laid.flatMap((each, p) => each[of].map((run) => chainOf(run, starts[p]!, MATERIALS[parts[p]!.metal].conductivity)));
+  const lowest = ys.indexOf(low);
+  return {
+    starts,
+    cells: {
+      ...cells,
+      partOf,
+      support,
+      middle,
+      half: [(right - left) / 2, (high - low) / 2],
+      rows: chainsOf("runs"),
+      columns: chainsOf("columns"),
+      grip: isStanding ? lowest : null,
+      parts: parts.map(({ id, metal }, p) => ({
+        ...{ id, metal, mass: laid[p]!.mass, from: starts[p]!, to: starts[p]! + laid[p]!.bits.length },
+        grid: gridOf(laid[p]!.grid, starts[p]!, middle),
+        lines: laid[p]!.grid
+          ? []
+          : laid[p]!.runs.map(({ bits, isClosed }) => ({ bits: bits.map((bit) => starts[p]! + bit), isClosed })),
+      })),
+    },
+  };
+}
+
+/** A bezel keeps a flame from above off the plate beside it, as far as it is high: a flame comes slantwise, from any side. */
+function shade(
+  parts: readonly PlannedPart[],
+  laid: readonly Laid[],
+  starts: readonly number[],
+  { x, y, above }: { readonly x: Float64Array; readonly y: Float64Array; readonly above: Float64Array },
+  plan: Plan,
+): void {
+  parts.forEach((wall, w) => {
+    if (wall.kind !== "wall") return;
+    const reach = plan.drawing.settings[wall.mount!]!.section.wall.height;
+    parts.forEach((plate, p) => {
+      if (plate.kind !== "plate") return;
+      for (let i = starts[p]!; i < starts[p]! + laid[p]!.bits.length; i++) {
+        for (let k = starts[w]!; k < starts[w]! + laid[w]!.bits.length; k++) {
+          const [dx, dy] = [x[i]! - x[k]!, y[i]! - y[k]!];
+          if (dx * dx + dy * dy >= reach * reach) continue;
+          above[i] = 0;
+          break;
+        }
+      }
+    });
+  });
+}
+
+function gridOf(grid: Grid | null, start: number, [x, y]: Point): Grid | null {
+  return grid && { ...grid, left: grid.left - x, low: grid.low - y, bits: grid.bits.map((bit) => (bit < 0 ? -1 : start + bit)) };
+}
+
+/** W/K from each bit to the next: conductivity times mm2 over mm. */
+function chainOf({ bits, across, apart, isClosed }: Run, start: number, conductivity: number): Chain {
+  return { cells: bits.map((bit) => start + bit), conductances: across.map((area) => ((conductivity / 1000) * area) / apart), isClosed };
+}
+
+interface JointAsked {
+  readonly plan: Plan;
+  readonly joint: PlannedJoint;
+  /** The heat that it is made in. */
+  readonly heat: PlannedHeat;
+  readonly isWanted: boolean;
+  readonly parts: readonly PlannedPart[];
+  readonly laid: readonly Laid[];
+  readonly starts: readonly number[];
+  readonly isStanding: boolean;
+  /** The joints that are made with it, or before it as it is. */
+  readonly all: readonly PlannedJoint[];
+}
+
+function bodyJoint(asked: JointAsked): BodyJoint {
+  const { plan, joint, heat, isWanted, parts, laid } = asked;
+  const isFused = heat.means === "fuse";
+  const metal = parts.find(({ id }) => id === joint.parts[0])!.metal;
+  const { shelf, overshoot, pins } = plan.settled.heats;
+  const made: Flame = isFused ? fusingFlame(metal) : solderFlames(shelf, overshoot).find(({ id }) => id === heat.grade)!;
+  const { gives, runs } = holds(made);
+  const isSelf = joint.parts.length === 1;
+  const places = isSelf ? ownPlaces(asked) : sharedPlaces(asked);
+  const solder = isWanted && !isFused ? heat.solder[heat.joints.indexOf(joint.id)]! : null;
+  const [long, wide, thick] = solder?.size ?? [0, 0, 0];
+  const sheet = long * wide * thick;
+  const volume = !solder ? 0 : solder.form === "sheet" ? sheet : solder.form === "wire" ? (Math.PI / 4) * sheet : (Math.PI / 12) * sheet;
+  // wire is fed from the hand, a little at each place
+  const fed = solder?.form === "wire" ? Math.max(1, Math.ceil(joint.length / FED_EVERY)) : (solder?.count ?? 0);
+  const line = laid[parts.findIndex(({ id }) => id === joint.parts[0])]!;
+  return {
+    ...{ id: joint.id, isWanted, runs, softens: gives, isFused, places },
+    isClosed: !isSelf && places.length > 2 && line.runs.length === 1 && line.runs[0]!.isClosed && places.length === line.bits.length,
+    isTied: isSelf && !isWanted,
+    isShielded: pins.some((pin) => "shield" in pin && pin.shield === joint.id),
+    pallions: solder ? laidPallions(asked, places, fed) : [],
+    pallionVolume: grained(solder?.form === "wire" ? volume / fed : volume),
+    volumePerMm: solder ? solderVolume(joint) / SPARE / joint.length : 0,
+  };
+}
+
+/** mm from where wire is fed to where it is fed next. */
+const FED_EVERY = 4;
+/** So many times what a joint takes is planned for it. */
+const SPARE = 1.25;
+
+/** Where each pallion lies: at the place nearest to where it is drawn, else evenly along. */
+function laidPallions({ plan, joint, isStanding, parts }: JointAsked, places: readonly JointPlace[], count: number): number[] {
+  const view = isStanding || hasHoop(parts) ? "along" : "above";
+  const drawn = solderPlaces(plan, joint).filter((each) => each.view === view);
+  if (drawn.length !== count || places.length < count) return Array.from({ length: count }, (_, i) => Math.floor(((i + 0.5) * places.length) / count));
+  return drawn.map(({ at: [x, y] }) => nearestOf(places, x, y));
+}
+
+function nearestOf(places: readonly { readonly x: number; readonly y: number }[], x: number, y: number): number {
+  let [best, found] = [Infinity, 0];
+  places.forEach((place, i) => {
+    const far = (place.x - x) * (place.x - x) + (place.y - y) * (place.y - y);
+    if (far < best - 1e-9) [best, found] = [far, i];
+  });
+  return found;
+}
+
+/** A part closed on itself: its two ends. */
+function ownPlaces({ joint, parts, laid, starts }: JointAsked): JointPlace[] {
+  const p = parts.findIndex(({ id }) => id === joint.parts[0]);
+  const { ends, bits } = laid[p]!;
+  const [a, b] = ends ?? [0, bits.length - 1];
+  const [x, y] = [(bits[a]!.x + bits[b]!.x) / 2, (bits[a]!.y + bits[b]!.y) / 2];
+  return [{ sides: [starts[p]! + a, starts[p]! + b], area: joint.area, length: joint.length, x, y }];
+}
+
+/** Where one part lies nearest to another, as long as the joint; joints that tie the same two share out what there is, one after the other from the left. */
+function sharedPlaces({ joint, parts, laid, starts, all }: JointAsked): JointPlace[] {
+  const [one, other, ...more] = joint.parts.map((part) => parts.findIndex(({ id }) => id === part));
+  const alike = all.filter((each) => each.parts.join() === joint.parts.join());
+  const bits = laid[one!]!.bits;
+  const nearest = bits.map((bit, i) => {
+    const to = nearestOf(laid[other!]!.bits, bit.x, bit.y);
+    const at = laid[other!]!.bits[to]!;
+    const away = Math.sqrt((at.x - bit.x) * (at.x - bit.x) + (at.y - bit.y) * (at.y - bit.y));
+    return { i, to, far: Math.round(away / SAME_DISTANCE) };
+  });
+  const sorted = [...nearest].sort((a, b) => a.far - b.far || a.i - b.i);
+  const wanted = alike.reduce((sum, each) => sum + each.length, 0);
+  const chosen: typeof nearest = [];
+  let length = 0;
+  for (const each of sorted) {
+    if (length >= wanted - bits[each.i]!.length / 2 && chosen.length >= alike.length) break;
+    chosen.push(each);
+    length += bits[each.i]!.length;
+  }
+  const ordered = alike.length > 1 ? chosen.sort((a, b) => bits[a.i]!.x - bits[b.i]!.x || a.i - b.i) : chosen.sort((a, b) => a.i - b.i);
+  const n = alike.indexOf(joint);
+  const own = ordered.slice(Math.floor((n * ordered.length) / alike.length), Math.floor(((n + 1) * ordered.length) / alike.length));
+  const whole = own.reduce((sum, { i }) => sum + bits[i]!.length, 0);
+  return own.map(({ i, to }) => {
+    const { x, y, length: each } = bits[i]!;
+    const sides = [starts[one!]! + i, starts[other!]! + to, ...more.map((p) => starts[p]! + nearestOf(laid[p]!.bits, x, y))];
+    return { sides, area: (joint.area * each) / whole, length: (joint.length * each) / whole, x, y };
+  });
+}
+
+/** Nearer to the same than this is as near (mm). */
+const SAME_DISTANCE = 0.05;
