@@ -9,7 +9,7 @@ const here = new URL(".", import.meta.url);
 const schema = async (name) => JSON.parse(await readFile(new URL(`schema/${name}.json`, here), "utf8"));
 const served = ["piece", "bench", "make", "plan"];
 const [piece, bench, make] = await Promise.all(served.map(schema));
-const kept = await schema("kept");
+const [kept, tried] = await Promise.all(["kept", "try"].map(schema));
 
 const ajv = new Ajv2020({
   allErrors: true,
@@ -17,13 +17,14 @@ const ajv = new Ajv2020({
   allowUnionTypes: true,
   strictTypes: false,
   strictRequired: false,
+  strictTuples: false,
   code: { source: true, esm: true },
 });
-ajv.addSchema([piece, bench, make, kept]);
+ajv.addSchema([piece, bench, make, kept, tried]);
 /** @type {Record<string, string>} */
 const validators = { validatePiece: piece.$id, validateBench: bench.$id, validateMake: make.$id };
-for (const name of Object.keys(kept.$defs).filter((each) => /^[A-Z]/.test(each)))
-  validators[`validate${name}`] = `${kept.$id}#/$defs/${name}`;
+for (const { $id, $defs } of [kept, tried])
+  for (const name of Object.keys($defs).filter((each) => /^[A-Z]/.test(each))) validators[`validate${name}`] = `${$id}#/$defs/${name}`;
 /** A CommonJS module: its function is what the types call the default of the default. */
 const standalone = /** @type {typeof import("ajv/dist/standalone/index.js").default} */ (/** @type {unknown} */ (standaloneModule));
 const source = standalone(ajv, validators);

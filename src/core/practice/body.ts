@@ -96,7 +96,9 @@ export function bodyOf(plan: Plan, index: number, spacing = USUAL_SPACING): Heat
   const parts = plan.parts.filter(({ id }) => ids.has(id));
   const earlier = plan.heats.slice(0, index);
   const isStanding = isStandingHoop(plan, parts);
-  const made = plan.joints.filter(({ id, parts: of }) => of.every((part) => ids.has(part)) && earlier.some((each) => each.joints.includes(id)));
+  const made = plan.joints.filter(
+    ({ id, parts: of }) => of.every((part) => ids.has(part)) && earlier.some((each) => each.joints.includes(id)),
+  );
   const wanted = heat.joints.map((id) => plan.joints.find((joint) => joint.id === id)!);
   const laid = parts.map((part) => laidIn({ plan, heat, index, part, made, spacing, isStanding }));
   const body = joined(plan, parts, laid, isStanding);
@@ -214,7 +216,17 @@ function joined(plan: Plan, parts: readonly PlannedPart[], laid: readonly Laid[]
   const partOf = new Int32Array(count);
   const field = () => new Float64Array(count);
   const cells = {
-    ...{ x: field(), y: field(), capacity: field(), bare: field(), under: field(), above: field(), below: field(), depth: field(), solidus: field() },
+    ...{
+      x: field(),
+      y: field(),
+      capacity: field(),
+      bare: field(),
+      under: field(),
+      above: field(),
+      below: field(),
+      depth: field(),
+      solidus: field(),
+    },
   };
   parts.forEach((part, p) => {
     const { heatCapacity } = MATERIALS[part.metal];
@@ -251,9 +263,7 @@ function joined(plan: Plan, parts: readonly PlannedPart[], laid: readonly Laid[]
       parts: parts.map(({ id, metal }, p) => ({
         ...{ id, metal, mass: laid[p]!.mass, from: starts[p]!, to: starts[p]! + laid[p]!.bits.length },
         grid: gridOf(laid[p]!.grid, starts[p]!, middle),
-        lines: laid[p]!.grid
-          ? []
-          : laid[p]!.runs.map(({ bits, isClosed }) => ({ bits: bits.map((bit) => starts[p]! + bit), isClosed })),
+        lines: laid[p]!.grid ? [] : laid[p]!.runs.map(({ bits, isClosed }) => ({ bits: bits.map((bit) => starts[p]! + bit), isClosed })),
       })),
     },
   };
@@ -343,7 +353,8 @@ const SPARE = 1.25;
 function laidPallions({ plan, joint, isStanding, parts }: JointAsked, places: readonly JointPlace[], count: number): number[] {
   const view = isStanding || hasHoop(parts) ? "along" : "above";
   const drawn = solderPlaces(plan, joint).filter((each) => each.view === view);
-  if (drawn.length !== count || places.length < count) return Array.from({ length: count }, (_, i) => Math.floor(((i + 0.5) * places.length) / count));
+  if (drawn.length !== count || places.length < count)
+    return Array.from({ length: count }, (_, i) => Math.floor(((i + 0.5) * places.length) / count));
   return drawn.map(({ at: [x, y] }) => nearestOf(places, x, y));
 }
 

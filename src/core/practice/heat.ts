@@ -53,7 +53,12 @@ export class PractisedHeat {
   private readonly rows: Conduction;
   private readonly columns: Conduction;
   /** Pairs of bits that touch, W/K between them, by joint and place; those of lines that are closed already are none. */
-  private readonly pairs: { readonly a: Int32Array; readonly b: Int32Array; readonly area: Float64Array; readonly conductance: Float64Array };
+  private readonly pairs: {
+    readonly a: Int32Array;
+    readonly b: Int32Array;
+    readonly area: Float64Array;
+    readonly conductance: Float64Array;
+  };
   private readonly firstPair: Int32Array[];
   private torch: TorchMoment | null = null;
   private arriving = 0;

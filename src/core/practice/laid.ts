@@ -130,8 +130,7 @@ export function laidPlane(outline: readonly Point[], thickness: number, spacing:
   const at = (i: number, j: number) => inside[j * wide * SUBDIVISIONS + i]!;
   const shareOf = (i: number, j: number) => {
     let sum = 0;
-    for (let b = 0; b < SUBDIVISIONS; b++)
-      for (let a = 0; a < SUBDIVISIONS; a++) sum += at(i * SUBDIVISIONS + a, j * SUBDIVISIONS + b);
+    for (let b = 0; b < SUBDIVISIONS; b++) for (let a = 0; a < SUBDIVISIONS; a++) sum += at(i * SUBDIVISIONS + a, j * SUBDIVISIONS + b);
     return sum / (SUBDIVISIONS * SUBDIVISIONS);
   };
   const found = new Int32Array(wide * tall).fill(-1);
@@ -219,7 +218,11 @@ export interface SideView {
 }
 
 /** A part that is laid from above, seen from the side as a line: what lies at one place of it is one bit. */
-export function laidFromSide(part: LaidPart, { along, across: away, at, spacing }: SideView, volume: number): LaidPart & { readonly bitOf: readonly number[] } {
+export function laidFromSide(
+  part: LaidPart,
+  { along, across: away, at, spacing }: SideView,
+  volume: number,
+): LaidPart & { readonly bitOf: readonly number[] } {
   const places = part.bits.map(({ x, y }) => along(x, y));
   const least = Math.min(...places);
   const count = Math.max(2, Math.round((Math.max(...places) - least) / spacing));

@@ -104,7 +104,11 @@ test("heat goes round a closed line as it does round one that is tied by its end
     fc.property(fc.array(fc.double({ min: 0, max: 900, noNaN: true }), { minLength: 3, maxLength: 12 }), (start) => {
       const n = start.length;
       const capacity = Float64Array.from(start, (_, i) => 0.01 + 0.001 * i);
-      const ring = new Conduction([{ cells: start.map((_, i) => i), conductances: start.map((_, i) => 0.5 + i), isClosed: true }], capacity, STEP);
+      const ring = new Conduction(
+        [{ cells: start.map((_, i) => i), conductances: start.map((_, i) => 0.5 + i), isClosed: true }],
+        capacity,
+        STEP,
+      );
       const temperatures = Float64Array.from(start);
       const held = () => temperatures.reduce((all, t, i) => all + t * capacity[i]!, 0);
       const before = held();
@@ -129,7 +133,11 @@ test("a 5 g ring under 55 W spread over it takes 18 to 24 s to 720", () => {
     const angle = (2 * Math.PI * i) / 120;
     return [radius * Math.cos(angle), radius * Math.sin(angle)] as const;
   });
-  const body = loneBody(laidLines([{ points: around, isClosed: true }], area, rodGirth(2 * Math.sqrt(Math.PI * area)), 0.5), "sterling", volume);
+  const body = loneBody(
+    laidLines([{ points: around, isClosed: true }], area, rodGirth(2 * Math.sqrt(Math.PI * area)), 0.5),
+    "sterling",
+    volume,
+  );
   // so strong that all of 55 W arrive, evenly
   const heat = new PractisedHeat(body);
   const count = body.x.length;

@@ -96,7 +96,10 @@ function record(heat: PractisedHeat, courses: readonly { mean: number[]; least: 
 }
 
 /** How hot a part is: all of it together, its coolest and its hottest place. */
-export function partNow({ body, temperatures }: PractisedHeat, part: number): { readonly mean: number; readonly least: number; readonly most: number } {
+export function partNow(
+  { body, temperatures }: PractisedHeat,
+  part: number,
+): { readonly mean: number; readonly least: number; readonly most: number } {
   const { from, to } = body.parts[part]!;
   let [sum, capacity, least, most] = [0, 0, Infinity, -Infinity];
   for (let i = from; i < to; i++) {

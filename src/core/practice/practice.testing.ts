@@ -17,7 +17,19 @@ export function loneBody(laid: LaidPart, metal: Metal, volume: number): HeatBody
     }));
   return {
     ...{ view: "above", support: "mesh", working: 748, joints: [], middle: [0, 0], half: [0, 0], grip: null },
-    heat: { joints: [], means: "solder", grade: "medium", working: 748, softens: [], runs: [], atRisk: [], pallions: null, solder: [], flame: [], thin: null },
+    heat: {
+      joints: [],
+      means: "solder",
+      grade: "medium",
+      working: 748,
+      softens: [],
+      runs: [],
+      atRisk: [],
+      pallions: null,
+      solder: [],
+      flame: [],
+      thin: null,
+    },
     parts: [{ id: "part", metal, mass, from: 0, to: laid.bits.length, grid: laid.grid, lines: [] }],
     partOf: new Int32Array(laid.bits.length),
     ...{ x: of(({ x }) => x), y: of(({ y }) => y), capacity: of(({ share }) => share * mass * heatCapacity) },

@@ -152,7 +152,19 @@ function putOn(asked: ShapeAsked): LaidPart {
   const { height, contact } = put.shaped;
   const face = asked.volume / height;
   return {
-    bits: [{ x: at[0], y: at[1], share: 1, length: put.shaped.length, depth: 0, bare: 2 * face, under: 0, above: Math.max(face, contact), below: 0 }],
+    bits: [
+      {
+        x: at[0],
+        y: at[1],
+        share: 1,
+        length: put.shaped.length,
+        depth: 0,
+        bare: 2 * face,
+        under: 0,
+        above: Math.max(face, contact),
+        below: 0,
+      },
+    ],
     ...{ runs: [], columns: [], grid: null },
   };
 }

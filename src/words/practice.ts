@@ -1,0 +1,53 @@
+import { type DryRun, type JointOutcome, type Outcome, EVEN } from "@/core/practice/outcome";
+import { type Names, capital } from "./names";
+import { type Units, lengthUnit, showLength, showRise, showTemperature } from "./show";
+
+/** Seconds as a clock shows them. */
+export function clockText(seconds: number): string {
+  const whole = Math.floor(seconds);
+  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, "0")}`;
+}
+
+/** What happened in a try, a sentence each: what counts most first. */
+export function outcomeTexts({ result, joints, soft, isWon }: Outcome, names: Names, units: Units): string[] {
+  const lost = result.lost.map((part) => `${capital(names.part(part))} began to melt.`);
+  const opened = result.opened.map((joint) => `${capital(names.joint(joint))} ran again and opened.`);
+  const softened = soft
+    .filter(({ joint }) => !result.opened.includes(joint))
+    .map(({ joint, seconds }) => `${capital(names.joint(joint))} was soft for ${seconds.toFixed(1)} s.`);
+  const ran = joints.filter(({ isMade }) => isMade).map(({ joint }) => `${capital(names.joint(joint))} ran from end to end.`);
+  const dry = joints.filter(({ isMade }) => !isMade).flatMap((joint) => dryTexts(joint, names, units));
+  const even =
+    result.evenness === null
+      ? []
+      : [
+          result.evenness <= EVEN
+            ? `Even to ${showRise(result.evenness, units)}° along the joint.`
+            : `${showRise(result.evenness, units)}° from the hottest to the coolest place of the joint: ${showRise(EVEN, units)} would be even.`,
+        ];
+  return [...lost, ...opened, ...(isWon ? ran : [...dry, ...ran]), ...softened, ...even];
+}
+
+function dryTexts({ joint, share, dry, isSpent }: JointOutcome, names: Names, units: Units): string[] {
+  const name = capital(names.joint(joint));
+  if (share === 0 && dry.every(({ climbed }) => climbed === null))
+    return [isSpent ? `${name} never ran: its flux was spent.` : `${name} never ran.`];
+  return dry.map((run) => `${name} is dry ${placeText(run, units)}${whyDry(run, names, units)}.`);
+}
+
+function placeText({ from, to }: DryRun, units: Units): string {
+  return `from ${showLength(from, "measured", units)} to ${showLength(to, "measured", units)} ${lengthUnit(units)} along it`;
+}
+
+function whyDry({ climbed }: DryRun, names: Names, units: Units): string {
+  return climbed ? `: solder climbed the ${names.part(climbed.part)}, which was ${showRise(climbed.hotter, units)}° hotter` : "";
+}
+
+/** A part's temperature through a heat, in a line of the terminal. */
+export function courseText(part: string, mean: readonly number[], most: readonly number[], units: Units): string {
+  const last = mean.length - 1;
+  return `${part}: ${showTemperature(mean[last]!, units)} at the end, ${showTemperature(Math.max(...most), units)} at most`;
+}
+
+/** What a try is, said wherever one is played. */
+export const PRACTICE_ONLY = "Practice only: real metal, flux and flames differ. It replaces no teacher.";
