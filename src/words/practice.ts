@@ -1,6 +1,7 @@
+import { type FluxStage } from "@/core/practice/flux";
 import { type DryRun, type JointOutcome, type Outcome, EVEN } from "@/core/practice/outcome";
 import { type Names, capital } from "./names";
-import { type Units, lengthUnit, showLength, showRise, showTemperature } from "./show";
+import { type Units, lengthUnit, showLength, showApart, showTemperature } from "./show";
 
 /** Seconds as a clock shows them. */
 export function clockText(seconds: number): string {
@@ -22,8 +23,8 @@ export function outcomeTexts({ result, joints, soft, isWon }: Outcome, names: Na
       ? []
       : [
           result.evenness <= EVEN
-            ? `Even to ${showRise(result.evenness, units)}° along the joint.`
-            : `${showRise(result.evenness, units)}° from the hottest to the coolest place of the joint: ${showRise(EVEN, units)} would be even.`,
+            ? `Even to ${showApart(result.evenness, units)}° along the joint.`
+            : `${showApart(result.evenness, units)}° from the hottest to the coolest place of the joint: ${showApart(EVEN, units)} would be even.`,
         ];
   return [...lost, ...opened, ...(isWon ? ran : [...dry, ...ran]), ...softened, ...even];
 }
@@ -40,7 +41,7 @@ function placeText({ from, to }: DryRun, units: Units): string {
 }
 
 function whyDry({ climbed }: DryRun, names: Names, units: Units): string {
-  return climbed ? `: solder climbed the ${names.part(climbed.part)}, which was ${showRise(climbed.hotter, units)}° hotter` : "";
+  return climbed ? `: solder climbed the ${names.part(climbed.part)}, which was ${showApart(climbed.hotter, units)}° hotter` : "";
 }
 
 /** A part's temperature through a heat, in a line of the terminal. */
@@ -51,3 +52,21 @@ export function courseText(part: string, mean: readonly number[], most: readonly
 
 /** What a try is, said wherever one is played. */
 export const PRACTICE_ONLY = "Practice only: real metal, flux and flames differ. It replaces no teacher.";
+
+export const FLUX_NAMES: Readonly<Record<FluxStage, string>> = {
+  none: "none",
+  wet: "wet",
+  white: "white",
+  honey: "honey",
+  clear: "clear",
+  spent: "spent",
+};
+
+export const FLUX_TEXTS: Readonly<Record<FluxStage, { readonly title: string; readonly text: string }>> = {
+  none: { title: "There is no flux", text: "Without flux nothing runs. Take the flame away and flux." },
+  wet: { title: "The flux is drying", text: "Go slowly until its water is gone: it heaves the pallions about." },
+  white: { title: "The flux is white", text: "It has puffed up. Warm all of it evenly; the heavier part first." },
+  honey: { title: "The flux turns to honey", text: "It clears from 590 on. Keep both sides together." },
+  clear: { title: "The flux is clear", text: "It works now, and carries heat from one side to the other." },
+  spent: { title: "The flux is spent", text: "Nothing runs through it. Quench, clean and flux again." },
+};

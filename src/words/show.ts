@@ -53,6 +53,11 @@ export function showRise(celsius: number, { temperature }: Units): string {
   return String(Number(shown.toFixed(1)));
 }
 
+/** Degrees C between two temperatures, in whole degrees of the maker's unit. */
+export function showApart(celsius: number, units: Units): string {
+  return String(Math.round(inDegrees(celsius, units) - inDegrees(0, units)));
+}
+
 export function degrees(units: Units): string {
   return `°${units.temperature}`;
 }

@@ -295,7 +295,13 @@ function shade(
 }
 
 function gridOf(grid: Grid | null, start: number, [x, y]: Point): Grid | null {
-  return grid && { ...grid, left: grid.left - x, low: grid.low - y, bits: grid.bits.map((bit) => (bit < 0 ? -1 : start + bit)) };
+  return (
+    grid && {
+      ...grid,
+      ...{ left: grid.left - x, low: grid.low - y, outline: grid.outline.map(([px, py]): Point => [px - x, py - y]) },
+      bits: grid.bits.map((bit) => (bit < 0 ? -1 : start + bit)),
+    }
+  );
 }
 
 /** W/K from each bit to the next: conductivity times mm2 over mm. */

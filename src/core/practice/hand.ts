@@ -1,4 +1,4 @@
-import { arrivingAt, PractisedHeat } from "./heat";
+import { arrivingAt, type PractisedHeat } from "./heat";
 import { type HeatBody } from "./body";
 import { EMISSIVITY, lossFrom } from "./materials";
 import { Playing, type Flame } from "./play";

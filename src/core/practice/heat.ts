@@ -311,7 +311,7 @@ export function arrivingAt(body: HeatBody, torch: TorchMoment, arrives: Float64A
         const bit = grid.bits[j * grid.wide + i]!;
         if (bit < 0) continue;
         arrives[bit] = across * ALONG[i]! * faces[bit]!;
-        sum += arrives[bit]!;
+        sum += arrives[bit];
       }
     }
   }

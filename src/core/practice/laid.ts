@@ -35,6 +35,8 @@ export interface Grid {
   readonly wide: number;
   readonly tall: number;
   readonly bits: Int32Array;
+  /** What it fills. */
+  readonly outline: readonly Point[];
 }
 
 /** A part as it lies in the view of its heat. */
@@ -185,7 +187,7 @@ export function laidPlane(outline: readonly Point[], thickness: number, spacing:
     }
     return runs;
   };
-  return { bits, runs: runsAlong(true), columns: runsAlong(false), grid: { left, low, spacing, wide, tall, bits: found } };
+  return { bits, runs: runsAlong(true), columns: runsAlong(false), grid: { left, low, spacing, wide, tall, bits: found, outline } };
 }
 
 /** For each small square, row by row, 1 where its middle lies inside a polygon, else 0. */

@@ -125,7 +125,7 @@ export class JointSolder {
     const runs = Math.min(this.left[i]!, takes - this.filled[place]!);
     this.left[i] = this.left[i]! - runs;
     this.filled[place] = this.filled[place]! + runs;
-    if (this.filled[place]! < ENOUGH * takes) return false;
+    if (this.filled[place] < ENOUGH * takes) return false;
     this.make(place);
     return true;
   }

@@ -1,7 +1,8 @@
 "use client";
 
 import { useClock } from "@/ui/clock";
-import { type Step } from "@/core/making/step";
+import Link from "next/link";
+import { type Step, isHeating } from "@/core/making/step";
 import { type Plan } from "@/core/piece/plan";
 import { type Remedy } from "@/core/piece/remedies";
 import { Cautions } from "@/ui/Cautions";
@@ -17,6 +18,7 @@ import { Big } from "./StepParts";
 import { StepPicture } from "./StepPicture";
 import { PICTURES } from "./step-pictures";
 import { stepBodyText } from "@/words/screens/at-bench";
+import { practiceText } from "@/words/screens/practice";
 
 interface Props {
   readonly step: Step;
@@ -68,6 +70,14 @@ export function StepBody({ step, plan, remedies, doneAt, onUntick }: Props) {
             />
           )}
           <TorchLines step={step} plan={plan} isNight />
+          {isHeating(step) && doneAt === undefined && step.joints[0] && (
+            <Link
+              href={`/pieces/${plan.piece}/practice?joint=${step.joints[0]}&from=bench`}
+              className="inline-grid min-h-touch place-items-center text-base font-semibold text-glow underline underline-offset-2"
+            >
+              {practiceText.practiseFirst}
+            </Link>
+          )}
         </div>
         <StepPicture step={step} plan={plan} />
       </div>

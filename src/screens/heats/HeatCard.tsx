@@ -17,6 +17,8 @@ import { sayTorch } from "@/words/torch";
 import { JointTag } from "./JointTag";
 import { type Held } from "./moving";
 import { heatCardText } from "@/words/screens/heats";
+import { practiceText } from "@/words/screens/practice";
+import Link from "next/link";
 
 interface CardProps {
   readonly index: number;
@@ -103,15 +105,24 @@ export function HeatCard({ index, heat, plan, units, isOpen, onOpen }: CardProps
               {torch.habit && <p className="text-soft">{torch.habit}</p>}
             </>
           )}
-          <button
-            type="button"
-            className="tap -ml-1 rounded-sm px-1 font-semibold text-accent underline underline-offset-2 max-lg:min-h-touch max-lg:min-w-touch"
-            aria-expanded={isOpen}
-            aria-label={isOpen ? heatCardText.lessOf(title) : heatCardText.moreOf(title)}
-            onClick={onOpen}
-          >
-            {isOpen ? heatCardText.less : heatCardText.more}
-          </button>
+          <span className="flex flex-wrap items-baseline justify-between gap-x-2">
+            <button
+              type="button"
+              className="tap -ml-1 rounded-sm px-1 font-semibold text-accent underline underline-offset-2 max-lg:min-h-touch max-lg:min-w-touch"
+              aria-expanded={isOpen}
+              aria-label={isOpen ? heatCardText.lessOf(title) : heatCardText.moreOf(title)}
+              onClick={onOpen}
+            >
+              {isOpen ? heatCardText.less : heatCardText.more}
+            </button>
+            <Link
+              href={`/pieces/${plan.piece}/practice?joint=${heat.joints[0]!}`}
+              className="tap rounded-sm font-semibold text-accent underline underline-offset-2 max-lg:grid max-lg:min-h-touch max-lg:place-items-center"
+              aria-label={practiceText.practiseHeat(title.toLowerCase())}
+            >
+              {practiceText.practiseThis}
+            </Link>
+          </span>
         </div>
       </div>
     </li>

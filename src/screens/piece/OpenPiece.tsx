@@ -51,21 +51,23 @@ const loadCard = () => import("../card/CardScreen").then(({ CardScreen }) => ({ 
 const CardScreen = lazy(loadCard);
 
 async function loadStages(): Promise<void> {
-  for (const load of [...Object.values(LOADS), loadCard, loadBench]) {
+  for (const load of [...Object.values(LOADS), loadCard, loadBench, loadPractice]) {
     await fetchModule<unknown>(load);
     await whenIdle();
   }
 }
 
 const loadBench = () => import("../at-bench/AtBench");
+const loadPractice = () => import("../practice/PracticeScreen");
 
 /** A piece that is open: planned, or with what stands against a plan on the bench as it now is. */
 export function OpenPiece({ id }: { readonly id: string }) {
   const piece = useSessionState((state) => state.piece);
   const bench = useTrayState((state) => state.bench);
   const planned = usePlanned(piece, bench);
-  const isAtBench = usePathname().split("/")[3] === "bench";
-  if (isAtBench) return <BenchMode />;
+  const page = usePathname().split("/")[3];
+  if (page === "bench") return <BenchMode />;
+  if (page === "practice" && planned?.ok) return <Practice plan={planned.plan} />;
   return (
     <>
       {!planned && <p className="p-4 text-soft">{openPieceText.workingOutThePlan}</p>}
@@ -79,6 +81,12 @@ export function OpenPiece({ id }: { readonly id: string }) {
 function BenchMode() {
   const bench = useModule(loadBench);
   return bench ? <bench.AtBench /> : <main className="min-h-dvh bg-night" />;
+}
+
+/** A heat practised with a flame. */
+function Practice({ plan }: { readonly plan: Plan }) {
+  const practice = useModule(loadPractice);
+  return practice ? <practice.PracticeScreen plan={plan} /> : <main className="min-h-dvh bg-night" />;
 }
 
 /** Its stem, and the stage that the address names. */

@@ -1,0 +1,68 @@
+import { expect, test } from "./a-test";
+
+const SEAM = "/pieces/tern-ring/practice?joint=m1.seam";
+
+test("a heat is opened from its card, won with the pointer, and played again to the same end", async ({ page }) => {
+  await page.goto("/pieces/tern-ring/heats");
+  await page.getByRole("link", { name: "Practise the heat of bezel seam" }).click();
+  await expect(page.getByRole("heading", { level: 1, name: "Practise heat 1 of 4: bezel seam" })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "Put the flame on it" })).toBeVisible();
+  const box = (await page.locator("canvas").boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2 + 60, box.y + box.height / 2);
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await expect(page.getByRole("heading", { name: "It has run" })).toBeVisible({ timeout: 60_000 });
+  await page.mouse.move(box.x + box.width + 200, box.y + box.height / 2);
+  const happened = page.getByRole("region", { name: "What happened" });
+  await expect(happened.getByRole("heading", { name: "It is joined." })).toBeVisible();
+  await expect(happened).toContainText("Bezel seam ran from end to end.");
+  const clock = await page.getByTestId("clock").textContent();
+  await page.getByRole("radio", { name: "4 times" }).check();
+  await page.getByRole("button", { name: "Play try 1 again" }).click();
+  await expect(page.getByText("Played again", { exact: true })).toBeVisible();
+  await expect(happened.getByRole("heading", { name: "It is joined." })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByTestId("clock")).toHaveText(clock!);
+});
+
+test("with the keyboard alone: lit, moved, and lost where it is held too long; then begun again", async ({ page }) => {
+  await page.goto("/pieces/plover-ring/practice?joint=m1.seam");
+  await expect(page.getByRole("heading", { name: "Put the flame on it" })).toBeVisible();
+  for (let i = 0; i < 4; i++) await page.keyboard.press("+");
+  await page.keyboard.press("l");
+  await page.keyboard.press("ArrowUp");
+  await page.keyboard.press("ArrowDown");
+  await expect(page.getByRole("heading", { name: "Not this time." })).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByRole("region", { name: "What happened" })).toContainText("Bezel began to melt.");
+  await page.keyboard.press("r");
+  await expect(page.getByText("Try 2")).toBeVisible();
+  await page.keyboard.press("Escape");
+  await expect(page).toHaveURL(/\/pieces\/plover-ring\/heats$/);
+});
+
+test("the careful hand shows it; a heat that is not there says so", async ({ page }) => {
+  await page.goto(SEAM);
+  await page.getByRole("radio", { name: "4 times" }).check();
+  await page.getByRole("button", { name: "Show the careful hand" }).click();
+  await expect(page.getByRole("heading", { name: "It is joined." })).toBeVisible({ timeout: 60_000 });
+  await page.goto("/pieces/tern-ring/practice?joint=m9.seam");
+  await expect(page.getByText("This heat is not in the plan any more.")).toBeVisible();
+  await page.getByRole("button", { name: "To the heats" }).click();
+  await expect(page).toHaveURL(/\/heats$/);
+});
+
+test("on a phone a finger holds the flame, and nothing is wider than the screen", async ({ browser }) => {
+  const context = await browser.newContext({
+    viewport: { width: 390, height: 844 },
+    hasTouch: true,
+    isMobile: true,
+    serviceWorkers: "block",
+  });
+  const page = await context.newPage();
+  await page.goto(SEAM);
+  await expect(page.getByRole("heading", { name: "Put the flame on it" })).toBeVisible();
+  const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+  expect(wide).toBeLessThanOrEqual(390);
+  const box = (await page.locator("canvas").boundingBox())!;
+  await page.touchscreen.tap(box.x + box.width / 2, box.y + box.height / 2);
+  await expect(page.getByTestId("clock")).not.toHaveText("0:00", { timeout: 10_000 });
+  await context.close();
+});

@@ -1,0 +1,214 @@
+import { type HeatBody } from "@/core/practice/body";
+import { Hand } from "@/core/practice/hand";
+import { STEP_MS, type TorchAct } from "@/core/practice/heat";
+import { isDecided, type Outcome } from "@/core/practice/outcome";
+import { type ActAt, type Flame, Playing, partNow } from "@/core/practice/play";
+import { LEAST_SIZE, MOST_DISTANCE, MOST_SIZE, type TorchMoment, USUAL_TOWARD, bestDistance } from "@/core/practice/torch";
+import { type Aim, type Watch, aimsOf, poorestFlux, watchOf } from "@/core/practice/watch";
+import { type FluxStage } from "@/core/practice/flux";
+
+/** Who holds the flame. */
+export type Holder = "maker" | "hand" | "again";
+
+/** Temperatures of the parts at a moment of a try. */
+export interface Moment {
+  readonly seconds: number;
+  readonly parts: readonly { readonly mean: number; readonly least: number; readonly most: number }[];
+}
+
+/** A try that is over: its flame, its lines, and what came of it. */
+export interface Tried {
+  readonly flame: Flame;
+  readonly course: readonly Moment[];
+  readonly outcome: Outcome;
+  readonly holder: Holder;
+}
+
+/** A heat under practice as the page shows it. */
+export interface Shown {
+  readonly holder: Holder;
+  readonly seconds: number;
+  readonly isPaused: boolean;
+  readonly isBegun: boolean;
+  readonly isDecided: boolean;
+  readonly torch: TorchMoment;
+  readonly course: readonly Moment[];
+  readonly watch: Watch;
+  readonly aims: readonly Aim[];
+  readonly flux: FluxStage | null;
+  /** What came of it; null while it goes on. */
+  readonly outcome: Outcome | null;
+}
+
+/** ms of the heat from one look of the page to the next, and from one look of the careful hand. */
+const LOOKS = 100;
+/** A page that was away goes on from where it was: it makes up no more than this at once (ms). */
+const MOST_AT_ONCE = 100;
+/** The flame is put as finely as this (mm), so that its file stays short. */
+const GRAIN = 0.01;
+
+/** A try as it is played: the page moves its flame and shows it, and is told when to look again. */
+export class PracticeRun {
+  private playing: Playing;
+  private torch: TorchMoment;
+  private flame: TorchMoment[] = [];
+  private acts: ActAt[] = [];
+  private course: Moment[] = [];
+  private isPaused = false;
+  private isBegun = false;
+  private behind = 0;
+  private outcome: Outcome | null = null;
+  private followed = 0;
+  private isPlayedOut = false;
+  private readonly listeners = new Set<() => void>();
+  private shown: Shown;
+  private readonly hand: Hand | null;
+
+  constructor(
+    readonly body: HeatBody,
+    readonly holder: Holder = "maker",
+    private readonly again: Flame | null = null,
+    /** Told once it is over. */
+    private readonly onOver: (tried: Tried) => void = () => undefined,
+    /** How many times faster than it is. */
+    private readonly speed = 1,
+  ) {
+    this.playing = new Playing(body);
+    const size = Math.min(MOST_SIZE, Math.max(LEAST_SIZE, 5));
+    this.torch = { ms: 0, x: 0, y: 0, size, isOn: false, isBelow: false, distance: bestDistance(size), toward: USUAL_TOWARD };
+    this.hand = holder === "hand" ? new Hand(body) : null;
+    this.isBegun = holder !== "maker";
+    this.shown = this.look();
+  }
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  readonly now = (): Shown => this.shown;
+
+  /** What a canvas draws at each frame. */
+  get heat() {
+    return this.playing.heat;
+  }
+
+  get torchNow(): TorchMoment {
+    return this.torch;
+  }
+
+  /** Where the flame is put from now on; what is left out stays. It begins once it is lit. */
+  hold(change: Partial<Omit<TorchMoment, "ms">>): void {
+    if (this.holder !== "maker" || this.outcome) return;
+    const next = { ...this.torch, ...change };
+    const torch = { ...next, x: grained(next.x), y: grained(next.y), distance: grained(Math.min(MOST_DISTANCE, next.distance)) };
+    this.torch = torch;
+    if (torch.isOn && !this.isBegun) this.isBegun = true;
+    if (this.isBegun) this.tell();
+  }
+
+  act(act: TorchAct): void {
+    if (this.holder !== "maker" || this.outcome) return;
+    this.playing.heat.act(act);
+    this.acts.push({ ms: this.playing.ms, do: act });
+    this.isBegun = true;
+    this.tell();
+  }
+
+  pause(isPaused: boolean): void {
+    this.isPaused = isPaused;
+    this.tell();
+  }
+
+  /** Goes on by so many ms of the clock. */
+  advance(ms: number): void {
+    if (this.isPaused || !this.isBegun || this.outcome) return;
+    this.behind += Math.min(ms, MOST_AT_ONCE) * this.speed;
+    while (this.behind >= STEP_MS && !this.outcome) {
+      this.behind -= STEP_MS;
+      this.step();
+    }
+  }
+
+  private step(): void {
+    const { playing } = this;
+    const isLook = playing.ms % LOOKS === 0;
+    if (this.hand && isLook) this.torch = this.hand.next(playing.heat, playing.ms);
+    if (this.again) this.followAgain(this.again);
+    this.record();
+    if (playing.isOver || this.isPlayedOut) return this.end();
+    playing.step();
+    if (isLook) {
+      this.course.push({ seconds: playing.heat.seconds, parts: this.body.parts.map((_, p) => partNow(playing.heat, p)) });
+      this.tell();
+    }
+  }
+
+  private followAgain({ flame, acts }: Flame): void {
+    const { ms } = this.playing;
+    for (const act of acts.slice(this.acts.length)) {
+      if (act.ms > ms) break;
+      this.playing.heat.act(act.do);
+      this.acts.push(act);
+    }
+    while (this.followed < flame.length && flame[this.followed]!.ms <= ms) this.torch = flame[this.followed++]!;
+    if (this.followed === flame.length && !this.torch.isOn && this.acts.length === acts.length) this.isPlayedOut = true;
+  }
+
+  /** The flame takes hold at a step: only there it is written down, so that played again it is the same to the bit. */
+  private record(): void {
+    const last = this.flame.at(-1);
+    const { torch } = this;
+    const isSame =
+      last &&
+      last.x === torch.x &&
+      last.y === torch.y &&
+      last.size === torch.size &&
+      last.isOn === torch.isOn &&
+      last.isBelow === torch.isBelow &&
+      last.distance === torch.distance;
+    if (isSame) return;
+    const moment = { ...torch, ms: this.playing.ms };
+    this.flame.push(moment);
+    this.playing.heat.setTorch(moment);
+  }
+
+  /** Ends it as it is. */
+  end(): void {
+    if (this.outcome) return;
+    this.outcome = this.playing.outcome();
+    const flame = [...this.flame];
+    // its last moment tells when it ended
+    const { ms } = this.playing;
+    const last = flame.at(-1) ?? this.torch;
+    if (last.isOn || last.ms < ms) flame.push({ ...last, ms, isOn: false });
+    this.onOver({ flame: { flame, acts: this.acts }, course: this.course, outcome: this.outcome, holder: this.holder });
+    this.tell();
+  }
+
+  private tell(): void {
+    this.shown = this.look();
+    this.listeners.forEach((listener) => listener());
+  }
+
+  private look(): Shown {
+    const { heat, evenness } = this.playing;
+    return {
+      holder: this.holder,
+      seconds: heat.seconds,
+      isPaused: this.isPaused,
+      isBegun: this.isBegun,
+      isDecided: isDecided(heat),
+      torch: this.torch,
+      course: [...this.course],
+      watch: watchOf(heat),
+      aims: aimsOf(heat, evenness),
+      flux: poorestFlux(heat),
+      outcome: this.outcome,
+    };
+  }
+}
+
+function grained(mm: number): number {
+  return Math.round(mm / GRAIN) * GRAIN;
+}

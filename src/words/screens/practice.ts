@@ -1,0 +1,136 @@
+import { type Aim, type Watch } from "@/core/practice/watch";
+import { EVEN } from "@/core/practice/outcome";
+import { type Names, agreeing, capital } from "../names";
+import { FLUX_TEXTS } from "../practice";
+import { type Units, showPercent, showApart } from "../show";
+
+export const practiceText = {
+  practise: (heat: number, of: number, joints: string) => `Practise heat ${heat} of ${of}: ${joints}`,
+  title: "Practise",
+  practiseThis: "Practise",
+  practiseFirst: "Practise this first",
+  practiseHeat: (joints: string) => `Practise the heat of ${joints}`,
+  noHeat: "There is no heat to practise: no order of heats is found for this piece.",
+  noSuchHeat: "This heat is not in the plan any more.",
+  back: "To the heats",
+  try: (count: number) => `Try ${count}`,
+  theHand: "The careful hand",
+  again: "Played again",
+  pictureSeen: (text: string) => `The piece under the flame: ${text}`,
+  above: "Above",
+  below: "Under the mesh",
+  size: "Flame",
+  distance: "Distance",
+  mm: (value: number) => `${value} mm`,
+  light: "Light it",
+  takeAway: "Take it away",
+  pause: "Pause",
+  goOn: "Go on",
+  startAgain: "Start again",
+  see: "See the heat",
+  on: "on",
+  space: "Space",
+  esc: "Esc",
+  leave: "Leave",
+  flux: "Flux again",
+  quench: "Quench",
+  clean: "Pickle and clean",
+  giveUp: "End it here",
+  whatToWatch: "What to watch",
+  goodWhen: "This heat is good when",
+  happened: "What happened",
+  won: "It is joined.",
+  notWon: "Not this time.",
+  lastTries: "Tries of this visit",
+  noTries: "None yet. Tries are not kept when you leave.",
+  showHand: "Show the careful hand",
+  playAgain: "Play it again",
+  playAgainOf: (count: number) => `Play try ${count} again`,
+  speed: "Speed",
+  times: (speed: number) => (speed === 1 ? "as it is" : `${speed} times`),
+  ladder: "Each part's temperature through the try",
+  melts: (degrees: string, metal: string) => `${degrees} ${metal} melts`,
+  gives: (degrees: string, joint: string) => `${degrees} ${joint} softens`,
+  runs: (degrees: string) => `runs from ${degrees}`,
+  seconds: (seconds: number) => `${seconds} s`,
+  only: "Practice only:",
+  onlyText: "real metal, flux and flames differ. It replaces no teacher.",
+  seen: (parts: string, flux: string) => (flux === "" ? parts : `${parts}, flux ${flux}`),
+  partAt: (part: string, degrees: string) => `${part} ${degrees}`,
+  howItGlows: "how it glows",
+  glow: [
+    [600, "faint red"],
+    [750, "cherry"],
+    [850, "orange"],
+  ] as const,
+} as const;
+
+/** What to watch, in a few words and a sentence. */
+export function watchText(watch: Watch, names: Names, units: Units): { readonly title: string; readonly text: string } {
+  const name = (part: string) => names.part(part);
+  switch (watch.code) {
+    case "start":
+      return {
+        title: "Put the flame on it",
+        text: "Move the pointer over the piece, or press L and use the arrow keys. Warm all of it before the joint.",
+      };
+    case "melts":
+      return {
+        title: `${capital(name(watch.part))} is about to melt`,
+        text:
+          watch.spare > 0
+            ? `${showApart(watch.spare, units)}° are left. Take the flame off it at once.`
+            : "It is over its melting point. Take the flame away at once.",
+      };
+    case "softens":
+      return {
+        title: watch.spare > 0 ? `${capital(names.joint(watch.joint))} softens soon` : `${capital(names.joint(watch.joint))} is soft`,
+        text: `Keep the flame off it: it holds only up to ${watch.spare > 0 ? `${showApart(watch.spare, units)}° more` : "less than it has now"}.`,
+      };
+    case "opens":
+      return { title: `${capital(names.joint(watch.joint))} ran again`, text: "It has opened. Take the flame away." };
+    case "climbed":
+      return {
+        title: `Solder climbed the ${name(watch.part)}`,
+        text: `It goes to the hotter side: that was ${showApart(watch.hotter, units)}° ahead. Clean it, and lay fresh pallions.`,
+      };
+    case "ran":
+      return { title: "It has run", text: "Take the flame away: more heat only does harm." };
+    case "spent":
+      return FLUX_TEXTS.spent;
+    case "lags":
+      return {
+        title: `${capital(name(watch.part))} ${agreeing(1, "lag")} by ${showApart(watch.degrees, units)}°`,
+        text: `Solder goes to the hotter side. Take the flame off the ${name(watch.behind)}, and warm the ${name(watch.part)}.`,
+      };
+    case "flux":
+      return FLUX_TEXTS[watch.stage];
+    case "running":
+      return { title: "It runs", text: `${showPercent(watch.share)} of ${names.joint(watch.joint)} has run. Lead it on with the flame.` };
+    case "near":
+      return watch.degrees > 0
+        ? { title: `${showApart(watch.degrees, units)}° to go`, text: "Nearly there: wait for a bright line along the joint." }
+        : { title: "It runs any moment", text: "Watch the joint for a bright line." };
+  }
+}
+
+/** An aim, and how far it is. */
+export function aimText(aim: Aim, names: Names, units: Units): { readonly aim: string; readonly state: string } {
+  switch (aim.code) {
+    case "runs":
+      return {
+        aim: `${capital(names.joint(aim.joint))} runs from end to end`,
+        state: aim.climbed > 0 ? `${showPercent(aim.share)}, ${aim.climbed} climbed` : showPercent(aim.share),
+      };
+    case "stays":
+      return {
+        aim: `${capital(names.joint(aim.joint))} stays`,
+        state: aim.state === "missed" ? "was soft" : `${showApart(aim.spare, units)}° to spare`,
+      };
+    case "even":
+      return {
+        aim: `Even to ${showApart(EVEN, units)}° along the joint`,
+        state: `${showApart(aim.degrees, units)}°`,
+      };
+  }
+}
