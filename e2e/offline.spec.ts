@@ -68,6 +68,7 @@ test("once visited, all works without the server: a cold start, stages never see
     ["/my-bench", "Solder shelf"],
     ["/day", "Print the day"],
     ["/sums", "Strip round a stone"],
+    ["/practice?lesson=flux", "There is no flux"],
     ["/cards?pieces=knot-ring", "Cut first:"],
   ] as const) {
     await cold.goto(server.address + path);

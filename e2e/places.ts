@@ -12,6 +12,7 @@ export const BESIDE_A_PIECE = [
   "/my-bench",
   "/ledger",
   "/sums",
+  "/practice",
   "/cards?pieces=tern-ring",
   "/cards?pieces=tern-ring&as=class",
   "/cards?pieces=tern-ring&as=labels",

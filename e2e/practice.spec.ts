@@ -49,6 +49,17 @@ test("the careful hand shows it; a heat that is not there says so", async ({ pag
   await expect(page).toHaveURL(/\/heats$/);
 });
 
+test("a lesson without flux says so; fluxed and lit it begins", async ({ page }) => {
+  await page.goto("/practice");
+  await page.getByRole("link", { name: /Flux before flame/ }).click();
+  await expect(page.getByText("Press F before you light the flame")).toBeVisible();
+  await expect(page.getByRole("heading", { name: "There is no flux" })).toBeVisible();
+  await page.keyboard.press("f");
+  await expect(page.getByRole("heading", { name: "There is no flux" })).toBeHidden();
+  await page.keyboard.press("Escape");
+  await expect(page.getByRole("heading", { name: "Practise with the flame" })).toBeVisible();
+});
+
 test("on a phone a finger holds the flame, and nothing is wider than the screen", async ({ browser }) => {
   const context = await browser.newContext({
     viewport: { width: 390, height: 844 },

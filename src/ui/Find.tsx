@@ -86,6 +86,7 @@ export function FindProvider({ children }: { readonly children: ReactNode }) {
     { group: "Commands", name: findText.planTheDay, go: () => router.push("/day") },
     { group: "Commands", name: findText.ledger, go: () => router.push("/ledger") },
     { group: "Commands", name: findText.sums, go: () => router.push("/sums") },
+    { group: "Commands", name: findText.practise, go: () => router.push("/practice") },
     { group: "Commands", name: commonText.myBench, go: () => router.push("/my-bench") },
     { group: "Commands", name: commonText.backToTheTray, go: () => router.push("/") },
     { group: "Commands", name: findText.listTheKeys, go: () => show("keys") },

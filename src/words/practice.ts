@@ -1,3 +1,4 @@
+import { type Lesson } from "@/core/practice/lessons";
 import { type FluxStage } from "@/core/practice/flux";
 import { type DryRun, type JointOutcome, type Outcome, EVEN } from "@/core/practice/outcome";
 import { type Names, capital } from "./names";
@@ -49,6 +50,26 @@ export function courseText(part: string, mean: readonly number[], most: readonly
   const last = mean.length - 1;
   return `${part}: ${showTemperature(mean[last]!, units)} at the end, ${showTemperature(Math.max(...most), units)} at most`;
 }
+
+/** What each lesson is about. */
+export const LESSON_TEXTS: Readonly<Record<Lesson["id"], { readonly title: string; readonly text: string }>> = {
+  flux: {
+    title: "Flux before flame",
+    text: "A bezel's seam, with no flux on it yet. Press F before you light the flame: without flux nothing runs.",
+  },
+  heavier: {
+    title: "The heavier part first",
+    text: "The plate takes up four times as much heat as the bezel. Warm the plate, and let the bezel follow.",
+  },
+  below: { title: "Flame from below", text: "Under the mesh (B) the flame reaches the plate and leaves the bezel alone." },
+  thin: { title: "Keep off the thin side", text: "A thin bezel runs ahead and solder climbs it. Keep the flame on the plate's border." },
+  second: {
+    title: "A second heat beside a made seam",
+    text: "Hoop to plate with easy: the foot was made with medium, and softens a few degrees above.",
+  },
+  several: { title: "Several feet at once", text: "Five bezels on one plate run together: keep all of it even." },
+  pendant: { title: "A heavy pendant", text: "A small bail on a heavy plate. The plate must be hot before the bail is." },
+};
 
 /** What a try is, said wherever one is played. */
 export const PRACTICE_ONLY = "Practice only: real metal, flux and flames differ. It replaces no teacher.";

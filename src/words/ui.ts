@@ -53,6 +53,7 @@ export const sumActionsText = {
 
 export const findText = {
   sums: "Sums, by fields",
+  practise: "Practise with the flame",
   find: "Find",
   whatItMeans: "what it means",
   openAFile: "Open a file",

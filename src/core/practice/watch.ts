@@ -24,6 +24,7 @@ const WARM = 450;
 
 export function watchOf(heat: PractisedHeat): Watch {
   const { body, solder } = heat;
+  if (poorestFlux(heat) === "none") return { code: "flux", stage: "none" };
   if (heat.steps === 0) return { code: "start" };
   const wanted = body.joints.flatMap((joint, j) => (joint.isWanted ? [{ joint, j }] : []));
   if (isAllMade(heat)) return { code: "ran" };

@@ -5,7 +5,6 @@ import { useCallback, useMemo, useState, useSyncExternalStore } from "react";
 import { LEAST_SIZE, MOST_DISTANCE, MOST_SIZE } from "@/core/practice/torch";
 import { bodyOf } from "@/core/practice/body";
 import { type Plan } from "@/core/piece/plan";
-import { Cautions } from "@/ui/Cautions";
 import { useKeys } from "@/ui/keys";
 import { useSessionState } from "@/ui/session";
 import { useTitle } from "@/ui/title";
@@ -49,13 +48,18 @@ interface PractisedProps {
   readonly plan: Plan;
   readonly index: number;
   readonly name: string;
+  /** What a lesson is about. */
+  readonly lesson?: { readonly title: string; readonly text: string };
+  /** Whether each try begins without flux. */
+  readonly isBare?: boolean;
   readonly onLeave: () => void;
 }
 
 /** Tries that the page shows at most. */
 const MOST_TRIES = 4;
 
-function Practised({ plan, index, name, onLeave }: PractisedProps) {
+/** A heat under the flame, with all that is done about it. */
+export function Practised({ plan, index, name, lesson, isBare = false, onLeave }: PractisedProps) {
   const units = useUnits();
   const names = useMemo(() => namesIn(plan), [plan]);
   const body = useMemo(() => bodyOf(plan, index), [plan, index]);
@@ -64,14 +68,19 @@ function Practised({ plan, index, name, onLeave }: PractisedProps) {
   const over = useCallback((tried: Tried) => {
     if (tried.holder === "maker") setTries((all) => [tried, ...all].slice(0, MOST_TRIES));
   }, []);
-  const [run, setRun] = useState(() => new PracticeRun(body, "maker", null, over));
+  const begun = () => {
+    const fresh = new PracticeRun(body, "maker", null, over);
+    if (isBare) fresh.lay("clean");
+    return fresh;
+  };
+  const [run, setRun] = useState(begun);
   const shown = useSyncExternalStore(run.subscribe, run.now, run.now);
   const [isSeen, see] = useState(false);
   const [speed, setSpeed] = useState(1);
   const [ladder, ladderSize] = useSize(800, 230);
   const again = () => {
     if (run.holder === "maker" && shown.isBegun) setCount((n) => n + 1);
-    setRun(new PracticeRun(body, "maker", null, over));
+    setRun(begun());
   };
   const replay = ({ flame }: Tried) => {
     see(true);
@@ -119,7 +128,9 @@ function Practised({ plan, index, name, onLeave }: PractisedProps) {
       <header className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-night-line px-4 py-3 text-base text-night-soft lg:px-6.5">
         <b className="text-night-ink">{name}</b>
         <h1 className="min-w-0 flex-1 !text-base font-normal">
-          {practiceText.practise(index + 1, plan.heats.length, names.joints(plan.heats[index]!.joints).join(" + "))}
+          {lesson
+            ? practiceText.lesson(lesson.title)
+            : practiceText.practise(index + 1, plan.heats.length, names.joints(plan.heats[index]!.joints).join(" + "))}
         </h1>
         <span>{run.holder === "maker" ? practiceText.try(count) : run.holder === "hand" ? practiceText.theHand : practiceText.again}</span>
         <b data-testid="clock" className="text-lg text-night-ink">
@@ -150,6 +161,7 @@ function Practised({ plan, index, name, onLeave }: PractisedProps) {
           names={names}
           units={units}
           body={body}
+          lesson={lesson?.text ?? null}
           speed={speed}
           onSpeed={setSpeed}
           onAgain={replay}
@@ -178,9 +190,6 @@ function Practised({ plan, index, name, onLeave }: PractisedProps) {
           <kbd className="night-key">{practiceText.esc}</kbd> {practiceText.leave}
         </button>
       </footer>
-      <div className="px-4 pb-3 lg:hidden">
-        <Cautions codes={["torch", "flux"]} isNight />
-      </div>
     </main>
   );
 }

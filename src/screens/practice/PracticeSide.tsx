@@ -4,6 +4,7 @@ import { line, scaleLinear } from "d3";
 import { type HeatBody } from "@/core/practice/body";
 import { type TorchAct } from "@/core/practice/heat";
 import { type AimState } from "@/core/practice/watch";
+import { Cautions } from "@/ui/Cautions";
 import { Segments } from "@/ui/Segments";
 import { type Names } from "@/words/names";
 import { clockText, outcomeTexts } from "@/words/practice";
@@ -18,6 +19,8 @@ interface Props {
   readonly names: Names;
   readonly units: Units;
   readonly body: HeatBody;
+  /** What a lesson is about; null where it is none. */
+  readonly lesson: string | null;
   readonly speed: number;
   readonly onSpeed: (speed: number) => void;
   readonly onAgain: (tried: Tried) => void;
@@ -27,7 +30,7 @@ interface Props {
 }
 
 /** What to watch, or what came of it; the aims; what else can be done; the last tries. */
-export function PracticeSide({ shown, tries, names, units, body, speed, onSpeed, onAgain, onHand, onAct, onEnd }: Props) {
+export function PracticeSide({ shown, tries, names, units, body, lesson, speed, onSpeed, onAgain, onHand, onAct, onEnd }: Props) {
   const { outcome } = shown;
   return (
     <section
@@ -35,6 +38,7 @@ export function PracticeSide({ shown, tries, names, units, body, speed, onSpeed,
       className="min-w-0 border-night-line px-4 py-4 text-night-key lg:overflow-y-auto lg:border-l lg:px-6"
     >
       {outcome ? <Happened outcome={outcome} names={names} units={units} /> : <Watching shown={shown} names={names} units={units} />}
+      {lesson !== null && <p className="mt-2 border-l-2 border-glow pl-3 text-base leading-text text-night-ink">{lesson}</p>}
       <h2 className="mt-4 text-sm font-semibold text-night-soft">{practiceText.goodWhen}</h2>
       <ul className="mb-4">
         {shown.aims.map((aim) => {
@@ -96,6 +100,7 @@ export function PracticeSide({ shown, tries, names, units, body, speed, onSpeed,
           </li>
         ))}
       </ol>
+      <Cautions codes={["torch", "flux"]} isNight />
     </section>
   );
 }

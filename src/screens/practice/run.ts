@@ -107,6 +107,13 @@ export class PracticeRun {
     if (this.isBegun) this.tell();
   }
 
+  /** How it lies before it begins. */
+  lay(act: TorchAct): void {
+    this.playing.heat.act(act);
+    this.acts.push({ ms: 0, do: act });
+    this.shown = this.look();
+  }
+
   act(act: TorchAct): void {
     if (this.holder !== "maker" || this.outcome) return;
     this.playing.heat.act(act);

@@ -1,6 +1,7 @@
 "use client";
 
-import { FileInput, Gem, QrCode } from "lucide-react";
+import { FileInput, Flame, Gem, QrCode } from "lucide-react";
+import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { type KeyboardEvent, useState } from "react";
 import { type Example } from "@demo/examples";
@@ -131,6 +132,9 @@ export function FirstStone({ onDemo, onExample }: Props) {
             <button type="button" className="btn h-auto min-h-touch justify-start" onClick={onDemo}>
               <Gem size={18} aria-hidden="true" /> {firstStoneText.seeTheDemoPieces}
             </button>
+            <Link href="/practice?lesson=flux" className="btn h-auto min-h-touch justify-start">
+              <Flame size={18} aria-hidden="true" /> {firstStoneText.practise}
+            </Link>
           </div>
         </div>
       </div>

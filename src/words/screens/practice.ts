@@ -7,6 +7,7 @@ import { type Units, showPercent, showApart } from "../show";
 export const practiceText = {
   practise: (heat: number, of: number, joints: string) => `Practise heat ${heat} of ${of}: ${joints}`,
   title: "Practise",
+  lesson: (title: string) => `Lesson: ${title.toLowerCase()}`,
   practiseThis: "Practise",
   practiseFirst: "Practise this first",
   practiseHeat: (joints: string) => `Practise the heat of ${joints}`,
@@ -59,11 +60,21 @@ export const practiceText = {
   partAt: (part: string, degrees: string) => `${part} ${degrees}`,
   howItGlows: "how it glows",
   glow: [
-    [600, "faint red"],
-    [750, "cherry"],
-    [850, "orange"],
+    [550, "faint red"],
+    [730, "cherry"],
+    [870, "orange"],
   ] as const,
 } as const;
+
+export const lessonsText = {
+  practise: "Practise",
+  heading: "Practise with the flame",
+  lead: "Seven heats of the Marram Workshop's pieces, from an easy one to a hard one. Spoil as many as you like.",
+  ofYourOwn: "A heat of your own piece is practised from its card on the Heats stage, and from its step at the bench.",
+} as const;
+
+/** So many degrees before it runs it is nearly there. */
+const NEARLY = 40;
 
 /** What to watch, in a few words and a sentence. */
 export function watchText(watch: Watch, names: Names, units: Units): { readonly title: string; readonly text: string } {
@@ -109,7 +120,10 @@ export function watchText(watch: Watch, names: Names, units: Units): { readonly 
       return { title: "It runs", text: `${showPercent(watch.share)} of ${names.joint(watch.joint)} has run. Lead it on with the flame.` };
     case "near":
       return watch.degrees > 0
-        ? { title: `${showApart(watch.degrees, units)}° to go`, text: "Nearly there: wait for a bright line along the joint." }
+        ? {
+            title: `${showApart(watch.degrees, units)}° to go`,
+            text: watch.degrees > NEARLY ? "Keep all of it rising together." : "Nearly there: wait for a bright line along the joint.",
+          }
         : { title: "It runs any moment", text: "Watch the joint for a bright line." };
   }
 }

@@ -58,6 +58,7 @@ export const firstStoneText = {
   typeANumberEG: "◆ type a number, e.g. 3.2",
   putItOnTheTray: "Put it on the tray",
   measureWithACaliperPress: "Measure with a caliper; press Enter for the next.",
+  practise: "Practise on a plain seam",
   seeTheDemoPieces: "See the demo pieces",
   openAFile: "Open a file",
   start: "Start",

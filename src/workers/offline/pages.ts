@@ -7,7 +7,7 @@ export interface Kept {
 /** Stands for every piece: its page reads from the address which one it shows. */
 const ANY_PIECE = "/pieces/any/stone";
 /** Pages that are what they are by their address alone. */
-const ALONE = ["/", "/ledger", "/my-bench", "/day", "/metal", "/cards", "/sums"];
+const ALONE = ["/", "/ledger", "/my-bench", "/day", "/metal", "/cards", "/sums", "/practice"];
 
 export const PAGES: readonly string[] = [...ALONE, ANY_PIECE];
 
