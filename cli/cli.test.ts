@@ -217,3 +217,41 @@ describe("cuts", () => {
     expect(cuts(["--bench", TERN, TERN])).toMatchObject({ status: 2 });
   });
 });
+
+describe("torch", () => {
+  const torch = (args: readonly string[]) => {
+    const { status, stdout, stderr } = spawnSync("node", ["scripts/torch.mjs", ...args], { encoding: "utf8", env: process.env });
+    return { status, stdout, stderr };
+  };
+
+  test("a heat under the careful hand, and under a flame's file; what cannot be played is told", () => {
+    const folder = mkdtempSync(join(tmpdir(), "torch-"));
+    const file = (name: string, content: unknown) => {
+      writeFileSync(join(folder, name), JSON.stringify(content));
+      return join(folder, name);
+    };
+    const won = torch([TERN, "--joints", "m1.seam", "--json"]);
+    expect({ status: won.status, stderr: won.stderr }).toEqual({ status: 0, stderr: "" });
+    const course = JSON.parse(won.stdout) as {
+      every: number;
+      parts: Record<string, { mass: number; mean: number[] }>;
+      energy: Record<"in" | "lost" | "stored", number>;
+      result: { ran: string[]; dry: string[]; seconds: number; evenness: number };
+    };
+    expect(course.result).toMatchObject({ ran: ["m1.seam"], dry: [], lost: [] });
+    expect(course.parts["m1.wall"]!.mean.length).toBe(Math.floor((course.result.seconds * 1000) / course.every) + 1);
+    expect(Math.abs(course.energy.in - course.energy.lost - course.energy.stored)).toBeLessThan(1e-3 * course.energy.in);
+    const large = torch([TERN, "--joints", "m1.foot", "--flame", file("large.json", [[0, 0, 0, 9, true]])]);
+    expect(large.stdout).toContain("Plate began to melt.");
+    expect(large.stdout).toContain("Practice only: real metal, flux and flames differ.");
+    expect(torch([TERN, "--joints", "m1.foot", "--flame", file("wrong.json", [[0, 0, 0, 12, true]])])).toEqual({
+      ...{ status: 2, stdout: "" },
+      stderr: "/flame/0/3: must be at most 9, got 12\n",
+    });
+    expect(torch([TERN, "--joints", "m1.feet"])).toMatchObject({
+      status: 1,
+      stderr: expect.stringContaining("the heats are m1.seam") as string,
+    });
+    expect(torch([TERN]).status).toBe(1);
+  });
+});

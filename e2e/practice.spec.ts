@@ -16,6 +16,9 @@ test("a heat is opened from its card, won with the pointer, and played again to 
   await expect(happened.getByRole("heading", { name: "It is joined." })).toBeVisible();
   await expect(happened).toContainText("Bezel seam ran from end to end.");
   const clock = await page.getByTestId("clock").textContent();
+  const download = page.waitForEvent("download");
+  await page.getByRole("button", { name: "Save try 1 as a file" }).click();
+  expect((await download).suggestedFilename()).toBe("tern-ring-try.json");
   await page.getByRole("radio", { name: "4 times" }).check();
   await page.getByRole("button", { name: "Play try 1 again" }).click();
   await expect(page.getByText("Played again", { exact: true })).toBeVisible();

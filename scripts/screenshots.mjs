@@ -54,7 +54,6 @@ const pictures = [
   ...stages.map((stage) => ({ name: stage, path: `/pieces/tern-ring/${stage}` })),
   { name: "plate", path: "/pieces/turnstone-ring/plate", act: (page) => page.getByRole("button", { name: /^Rope 2/ }).click() },
   { name: "templates", path: "/pieces/turnstone-ring/templates" },
-  { name: "stone-free", path: "/pieces/strand-ring/stone" },
   { name: "hoop", path: "/pieces/marram-ring/hoop" },
   { name: "bail", path: "/pieces/limpet-pendant/bail" },
   { name: "day", path: "/day?pieces=tern-ring,limpet-pendant,knot-ring" },
@@ -68,6 +67,16 @@ const pictures = [
     act: async (page) => {
       await page.getByRole("button", { name: "These are cut" }).waitFor();
       await page.getByText("Looking for better ones").waitFor({ state: "hidden" });
+    },
+  },
+  {
+    name: "practice",
+    path: "/pieces/limpet-pendant/practice?joint=m1.foot",
+    act: async (page) => {
+      await page.getByRole("radio", { name: "4 times" }).check();
+      await page.getByRole("button", { name: "Show the careful hand" }).click();
+      await page.waitForTimeout(5000);
+      await page.keyboard.press("Space");
     },
   },
   { name: "my-bench", path: "/my-bench" },

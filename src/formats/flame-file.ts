@@ -1,5 +1,7 @@
 import { type Fault, fault } from "@/core/piece/fault";
 import { type Course, type Flame } from "@/core/practice/play";
+import { type TryResult } from "@/core/practice/outcome";
+import { type Piece } from "@/core/piece/piece";
 import { type TorchMoment, USUAL_TOWARD, bestDistance } from "@/core/practice/torch";
 import { type TorchAct } from "@/core/practice/heat";
 import { type Decoded } from "./decode";
@@ -48,8 +50,27 @@ function momentOf([ms, x, y, size, isOn, isBelow = false, distance = bestDistanc
   return { ms, x, y, size, isOn, isBelow, distance, toward };
 }
 
+/** A try that is over, as it is saved: `id` and `at` are the page's. */
+export interface SavedTry {
+  readonly id: string;
+  readonly at: string;
+  readonly pieceFile: Piece;
+  readonly joints: readonly string[];
+  readonly flame: Flame;
+  readonly result: TryResult;
+}
+
+/** Which model a try was played by: played again by the same it comes to the same. */
+const MODEL = 1;
+
+/** A try as its file's text; see the contract of `try`. */
+export function tryText({ id, at, pieceFile, joints, flame: { flame, acts }, result }: SavedTry): string {
+  const file = { format: "hoop-ledger/try", version: 1, model: MODEL, id, piece: pieceFile.id, pieceFile, joints, at };
+  return `${JSON.stringify({ ...file, flame: flameEntries(flame), acts, result })}\n`;
+}
+
 /** A flame as a file has it. */
-export function flameEntries(flame: readonly TorchMoment[]): FlameEntry[] {
+function flameEntries(flame: readonly TorchMoment[]): FlameEntry[] {
   return flame.map(({ ms, x, y, size, isOn, isBelow, distance, toward }) => [ms, x, y, size, isOn, isBelow, distance, toward]);
 }
 

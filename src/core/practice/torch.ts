@@ -55,11 +55,3 @@ export function distanceFor(size: number, share: number): number {
   if (share >= 1) return bestDistance(size);
   return Math.min(MOST_DISTANCE, bestDistance(size) * (1 + FALLS * Math.sqrt(1 / Math.max(share, 1e-3) - 1)));
 }
-
-/** The size whose full power is so many W, within those there are. */
-export function sizeFor(power: number): number {
-  const [needle, bushy, large] = SIZES;
-  const [low, high] = power <= bushy.power ? [needle, bushy] : [bushy, large];
-  const share = Math.min(1, Math.max(0, (power - low.power) / (high.power - low.power)));
-  return low.size + (high.size - low.size) * share;
-}

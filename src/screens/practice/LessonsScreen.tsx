@@ -3,6 +3,7 @@
 import { useRouter, useSearchParams } from "next/navigation";
 import Link from "next/link";
 import { LESSONS, type Lesson } from "@/core/practice/lessons";
+import { type Piece } from "@/core/piece/piece";
 import { type Plan } from "@/core/piece/plan";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { planPiece } from "@/core/piece/plan-piece";
@@ -17,9 +18,9 @@ import { Practised } from "./PracticeScreen";
 const loadLessonPlans = async () => {
   const { DEMO_PIECES } = await loadDemoPieces();
   return {
-    planOf: ({ piece }: Lesson): { readonly plan: Plan; readonly name: string } => {
-      const found = DEMO_PIECES.find(({ id }) => id === piece)!;
-      return { plan: planPiece(found, SHIPPED_BENCH), name: found.name };
+    planOf: (lesson: Lesson): { readonly plan: Plan; readonly piece: Piece } => {
+      const piece = DEMO_PIECES.find(({ id }) => id === lesson.piece)!;
+      return { plan: planPiece(piece, SHIPPED_BENCH), piece };
     },
   };
 };
@@ -36,7 +37,7 @@ function AtLesson({ lesson }: { readonly lesson: Lesson }) {
   const router = useRouter();
   const plans = useModule(loadLessonPlans);
   if (!plans) return <main className="min-h-dvh bg-night" />;
-  const { plan, name } = plans.planOf(lesson);
+  const { plan, piece } = plans.planOf(lesson);
   const index = plan.heats.findIndex(({ joints }) => joints.includes(lesson.joint));
   const leave = () => router.push("/practice");
   return (
@@ -44,7 +45,7 @@ function AtLesson({ lesson }: { readonly lesson: Lesson }) {
       key={lesson.id}
       plan={plan}
       index={index}
-      name={name}
+      piece={piece}
       lesson={LESSON_TEXTS[lesson.id]}
       isBare={lesson.isBare ?? false}
       onLeave={leave}

@@ -4,7 +4,11 @@ import { useRouter, useSearchParams } from "next/navigation";
 import { useCallback, useMemo, useState, useSyncExternalStore } from "react";
 import { LEAST_SIZE, MOST_DISTANCE, MOST_SIZE } from "@/core/practice/torch";
 import { bodyOf } from "@/core/practice/body";
+import { type Piece } from "@/core/piece/piece";
 import { type Plan } from "@/core/piece/plan";
+import { tryText } from "@/formats/flame-file";
+import { newId } from "@/store/ids";
+import { saveFile } from "@/ui/save-file";
 import { useKeys } from "@/ui/keys";
 import { useSessionState } from "@/ui/session";
 import { useTitle } from "@/ui/title";
@@ -41,13 +45,13 @@ export function PracticeScreen({ plan }: { readonly plan: Plan }) {
         </button>
       </main>
     );
-  return <Practised key={index} plan={plan} index={index} name={piece.name} onLeave={leave} />;
+  return <Practised key={index} plan={plan} index={index} piece={piece} onLeave={leave} />;
 }
 
 interface PractisedProps {
   readonly plan: Plan;
   readonly index: number;
-  readonly name: string;
+  readonly piece: Piece;
   /** What a lesson is about. */
   readonly lesson?: { readonly title: string; readonly text: string };
   /** Whether each try begins without flux. */
@@ -59,7 +63,7 @@ interface PractisedProps {
 const MOST_TRIES = 4;
 
 /** A heat under the flame, with all that is done about it. */
-export function Practised({ plan, index, name, lesson, isBare = false, onLeave }: PractisedProps) {
+export function Practised({ plan, index, piece, lesson, isBare = false, onLeave }: PractisedProps) {
   const units = useUnits();
   const names = useMemo(() => namesIn(plan), [plan]);
   const body = useMemo(() => bodyOf(plan, index), [plan, index]);
@@ -85,6 +89,11 @@ export function Practised({ plan, index, name, lesson, isBare = false, onLeave }
   const replay = ({ flame }: Tried) => {
     see(true);
     setRun(new PracticeRun(body, "again", flame, over, speed));
+  };
+  const save = ({ flame, outcome: { result } }: Tried) => {
+    const { joints } = plan.heats[index]!;
+    const at = new Date().toISOString();
+    saveFile(`${piece.id}-try.json`, tryText({ id: newId(), at, pieceFile: piece, joints, flame, result }));
   };
   const hand = () => {
     see(true);
@@ -126,7 +135,7 @@ export function Practised({ plan, index, name, lesson, isBare = false, onLeave }
   return (
     <main className="night flex min-h-dvh flex-col bg-night text-night-ink lg:h-dvh">
       <header className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-night-line px-4 py-3 text-base text-night-soft lg:px-6.5">
-        <b className="text-night-ink">{name}</b>
+        <b className="text-night-ink">{piece.name}</b>
         <h1 className="min-w-0 flex-1 !text-base font-normal">
           {lesson
             ? practiceText.lesson(lesson.title)
@@ -165,6 +174,7 @@ export function Practised({ plan, index, name, lesson, isBare = false, onLeave }
           speed={speed}
           onSpeed={setSpeed}
           onAgain={replay}
+          onSave={save}
           onHand={hand}
           onAct={(act) => run.act(act)}
           onEnd={() => run.end()}
@@ -239,7 +249,7 @@ function TorchControls({ run, shown: { torch, holder }, hasMesh, onLight, onTurn
           className="w-28 accent-glow"
           onChange={(event) => run.hold({ size: Number(event.target.value) })}
         />
-        <b className="w-14 text-night-ink">{practiceText.mm(Math.round(torch.size * 10) / 10)}</b>
+        <b className="w-16 whitespace-nowrap text-night-ink">{practiceText.mm(Math.round(torch.size * 10) / 10)}</b>
       </label>
       <label className="flex items-center gap-2">
         {practiceText.distance}

@@ -24,13 +24,14 @@ interface Props {
   readonly speed: number;
   readonly onSpeed: (speed: number) => void;
   readonly onAgain: (tried: Tried) => void;
+  readonly onSave: (tried: Tried) => void;
   readonly onHand: () => void;
   readonly onAct: (act: TorchAct) => void;
   readonly onEnd: () => void;
 }
 
 /** What to watch, or what came of it; the aims; what else can be done; the last tries. */
-export function PracticeSide({ shown, tries, names, units, body, lesson, speed, onSpeed, onAgain, onHand, onAct, onEnd }: Props) {
+export function PracticeSide({ shown, tries, names, units, body, lesson, speed, onSpeed, onAgain, onSave, onHand, onAct, onEnd }: Props) {
   const { outcome } = shown;
   return (
     <section
@@ -95,6 +96,14 @@ export function PracticeSide({ shown, tries, names, units, body, lesson, speed, 
                 onClick={() => onAgain(tried)}
               >
                 {practiceText.playAgain}
+              </button>
+              <button
+                type="button"
+                className="tap ml-3 font-semibold text-glow underline underline-offset-2"
+                aria-label={practiceText.saveOf(tries.length - i)}
+                onClick={() => onSave(tried)}
+              >
+                {practiceText.save}
               </button>
             </span>
           </li>

@@ -3,13 +3,11 @@ import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { planPiece } from "@/core/piece/plan-piece";
 import { bodyOf } from "@/core/practice/body";
 import { played } from "@/core/practice/play";
-import { decodeFlame, flameEntries } from "@/formats/flame-file";
+import { decodeFlame, tryText } from "@/formats/flame-file";
 import { PracticeRun, type Tried } from "./run";
 
-const tern = planPiece(
-  DEMO_PIECES.find(({ id }) => id === "tern-ring")!,
-  SHIPPED_BENCH,
-);
+const TERN = DEMO_PIECES.find(({ id }) => id === "tern-ring")!;
+const tern = planPiece(TERN, SHIPPED_BENCH);
 const body = bodyOf(tern, 0, 0.8);
 
 /** Goes on frame by frame until it is over, or so many seconds have passed. */
@@ -46,7 +44,9 @@ test("the careful hand wins; its flame, written as a file and played again, come
   const [tried] = over;
   expect(tried!.outcome.isWon).toBe(true);
   expect(hand.now().watch.code).toBe("ran");
-  const decoded = decodeFlame(JSON.stringify({ flame: flameEntries(tried!.flame.flame), acts: tried!.flame.acts }));
+  const { flame, outcome } = tried!;
+  const text = tryText({ id: "t", at: "2026-12-01", pieceFile: TERN, joints: ["m1.seam"], flame, result: outcome.result });
+  const decoded = decodeFlame(text);
   expect(decoded.ok && played(body, decoded.value).outcome).toEqual(tried!.outcome);
   const again = new PracticeRun(body, "again", tried!.flame, (each) => over.push(each), 4);
   until(again, 120);
