@@ -72,9 +72,14 @@ export async function forgetFile(): Promise<void> {
   set(NONE);
 }
 
+/** The file that was chosen; none where the browser keeps nothing, which choosing one needs. */
+async function chosenFile(tray: Tray): Promise<OwnFileHandle | null> {
+  return tray.store.getState().repository.kind === "device" ? ownFile() : null;
+}
+
 /** Writes everything into the chosen file, if there is one and the browser lets it; after a press it is asked to. */
 export async function writeAgain(tray: Tray, isPressed = false): Promise<void> {
-  const handle = await ownFile();
+  const handle = await chosenFile(tray);
   if (!handle) return set(NONE);
   set({ name: handle.name });
   if (!(await mayWrite(handle, isPressed))) return set({ wantsPress: true });
@@ -83,7 +88,7 @@ export async function writeAgain(tray: Tray, isPressed = false): Promise<void> {
 
 /** Knows of a file chosen before; writes it where a make has ended since it was last written, whatever page that was on. */
 export async function recallFile(tray: Tray, finished: readonly string[]): Promise<void> {
-  const handle = await ownFile();
+  const handle = await chosenFile(tray);
   if (!handle) return;
   const writtenAt = localStorage.getItem(WRITTEN);
   set({ name: handle.name, writtenAt });
