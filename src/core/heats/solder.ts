@@ -19,7 +19,8 @@ export interface Pallions {
 
 const GAP = 0.05;
 const OVERFILL = 1.5;
-const SPARE = 1.25;
+/** So many times what a joint takes is planned for it. */
+export const SPARE_SOLDER = 1.25;
 const FILLET_RADIUS = 0.25;
 /** Sides that pieces are cut to, largest first; the largest that lays no more than half too much is taken. */
 const PALLION_SIDES = [1, 0.7, 0.5] as const;
@@ -41,7 +42,7 @@ export const MOST_ROWS = 3;
 export function solderVolume(joint: Pick<Joint, "kind" | "area" | "length">): number {
   const overfill = isSeam(joint) ? OVERFILL : 1;
   const fillet = joint.kind === "foot" ? (1 - Math.PI / 4) * FILLET_RADIUS ** 2 * joint.length : 0;
-  return (joint.area * GAP * overfill + fillet) * SPARE;
+  return (joint.area * GAP * overfill + fillet) * SPARE_SOLDER;
 }
 
 /** What a joint takes of a grade where it is put so: of what is in hand of that form, or of its usual size. */

@@ -1,15 +1,14 @@
 import { type Flame, fusingFlame, holds, solderFlames } from "../heats/thermal";
-import { solderVolume } from "../heats/solder";
-import { flattened } from "../geometry/curve";
+import { SPARE_SOLDER, solderVolume } from "../heats/solder";
 import { type Point } from "../geometry/outline";
 import { polygonArea } from "../geometry/polygon";
 import { METALS, type Metal } from "../metal/metals";
 import { type Plan, type PlannedHeat, type PlannedJoint, type PlannedPart, hoopIn } from "../piece/plan";
 import { solderPlaces } from "../piece/solder-places";
 import { type Chain } from "./conduction";
-import { type Bit, type Grid, type LaidPart, type Run, grained, laidFromSide } from "./laid";
+import { type Bit, type Grid, type LaidPart, type Run, fineGrained, grained, laidFromSide } from "./laid";
 import { MATERIALS, type Support } from "./materials";
-import { SHAPES, volumeOf } from "./shapes";
+import { SHAPES, curvePoints, volumeOf } from "./shapes";
 
 /** A part of the body: its bits are numbered one after the other. */
 export interface BodyPart {
@@ -144,7 +143,7 @@ function laidIn({ plan, index, part, made, spacing, isStanding }: LaidAsked): La
   const isSawn = !plan.heats.slice(index).some(({ joints }) => joints.some((id) => sawnAfter(plan, id, part.id)));
   const seams = plan.joints.filter(({ parts }) => parts.length === 1 && parts[0] === part.id);
   const isClosed = seams.every(({ id }) => made.some((joint) => joint.id === id));
-  const mass = grained(part.mass * (isSawn ? 1 : unsawnTimes(plan, part)));
+  const mass = fineGrained(part.mass * (isSawn ? 1 : unsawnTimes(plan, part)));
   const volume = volumeOf(part, mass);
   const own = SHAPES[part.kind]({ plan, part, volume, isClosed, isSawn, spacing });
   const [run] = own.runs;
@@ -163,11 +162,8 @@ function sawnAfter(plan: Plan, joint: string, part: string): boolean {
 /** How many times its mass a plate has before it is sawn to its edge: what lies within its saw line. */
 function unsawnTimes(plan: Plan, part: PlannedPart): number {
   const { sawLine, plateEdge } = plan.drawing.settings[part.mount!]!.plan;
-  return polygonArea(flattened(sawLine, FINE)) / polygonArea(flattened(plateEdge, FINE));
+  return polygonArea(curvePoints(sawLine)) / polygonArea(curvePoints(plateEdge));
 }
-
-/** Chords of a curve stay this near to it (mm). */
-const FINE = 0.02;
 
 /** How a part of a setting is seen along the finger: its plane's way round the hoop, at the height that it lies at. */
 function sideOf(plan: Plan, part: PlannedPart, spacing: number) {
@@ -216,17 +212,8 @@ function joined(plan: Plan, parts: readonly PlannedPart[], laid: readonly Laid[]
   const partOf = new Int32Array(count);
   const field = () => new Float64Array(count);
   const cells = {
-    ...{
-      x: field(),
-      y: field(),
-      capacity: field(),
-      bare: field(),
-      under: field(),
-      above: field(),
-      below: field(),
-      depth: field(),
-      solidus: field(),
-    },
+    ...{ x: field(), y: field(), capacity: field(), bare: field(), under: field() },
+    ...{ above: field(), below: field(), depth: field(), solidus: field() },
   };
   parts.forEach((part, p) => {
     const { heatCapacity } = MATERIALS[part.metal];
@@ -345,16 +332,13 @@ function bodyJoint(asked: JointAsked): BodyJoint {
     isTied: isSelf && !isWanted,
     isShielded: pins.some((pin) => "shield" in pin && pin.shield === joint.id),
     pallions: solder ? laidPallions(asked, places, fed) : [],
-    pallionVolume: grained(solder?.form === "wire" ? volume / fed : volume),
-    volumePerMm: solder ? solderVolume(joint) / SPARE / joint.length : 0,
+    pallionVolume: fineGrained(solder?.form === "wire" ? volume / fed : volume),
+    volumePerMm: solder ? solderVolume(joint) / SPARE_SOLDER / joint.length : 0,
   };
 }
 
 /** mm from where wire is fed to where it is fed next. */
 const FED_EVERY = 4;
-/** So many times what a joint takes is planned for it. */
-const SPARE = 1.25;
-
 /** Where each pallion lies: at the place nearest to where it is drawn, else evenly along. */
 function laidPallions({ plan, joint, isStanding, parts }: JointAsked, places: readonly JointPlace[], count: number): number[] {
   const view = isStanding || hasHoop(parts) ? "along" : "above";
@@ -404,7 +388,8 @@ function sharedPlaces({ joint, parts, laid, starts, all }: JointAsked): JointPla
   }
   const ordered = alike.length > 1 ? chosen.sort((a, b) => bits[a.i]!.x - bits[b.i]!.x || a.i - b.i) : chosen.sort((a, b) => a.i - b.i);
   const n = alike.indexOf(joint);
-  const own = ordered.slice(Math.floor((n * ordered.length) / alike.length), Math.floor(((n + 1) * ordered.length) / alike.length));
+  const from = Math.min(ordered.length - 1, Math.floor((n * ordered.length) / alike.length));
+  const own = ordered.slice(from, Math.max(from + 1, Math.floor(((n + 1) * ordered.length) / alike.length)));
   const whole = own.reduce((sum, { i }) => sum + bits[i]!.length, 0);
   return own.map(({ i, to }) => {
     const { x, y, length: each } = bits[i]!;

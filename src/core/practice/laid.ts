@@ -56,6 +56,13 @@ export function grained(mm: number): number {
   return Math.round(mm / GRAIN) * GRAIN;
 }
 
+/** The same for g and mm3, of which a bit may have very little; never nothing. */
+const FINE_GRAIN = 1 / 2 ** 30;
+
+export function fineGrained(amount: number): number {
+  return Math.max(1, Math.round(amount / FINE_GRAIN)) * FINE_GRAIN;
+}
+
 /** What of a line's metal is seen, in mm of its girth: that loses heat, lies on the block, and is reached from above and from below. */
 export interface Girth {
   readonly bare: number;
@@ -121,13 +128,19 @@ const SUBDIVISIONS = 8;
 /** What is less of a cell than this is left to its neighbours. */
 const LEAST_SHARE = 0.02;
 
+/** A plane has so many cells across at least, and so many in all at most: of a very small or large one they are smaller or larger. */
+const LEAST_ACROSS = 4;
+const MOST_CELLS = 8000;
+
 /** A plane of an even thickness (mm) within a polygon, in square cells; those that its edge crosses count by what of them lies inside. */
-export function laidPlane(outline: readonly Point[], thickness: number, spacing: number): LaidPart {
+export function laidPlane(outline: readonly Point[], thickness: number, asked: number): LaidPart {
   const xs = outline.map(([x]) => x);
   const ys = outline.map(([, y]) => y);
   const [left, low] = [grained(Math.min(...xs)), grained(Math.min(...ys))];
-  const wide = Math.ceil((Math.max(...xs) - left) / spacing);
-  const tall = Math.ceil((Math.max(...ys) - low) / spacing);
+  const [across, up] = [Math.max(...xs) - left, Math.max(...ys) - low];
+  const spacing = Math.max(Math.min(asked, Math.min(across, up) / LEAST_ACROSS), Math.sqrt((across * up) / MOST_CELLS));
+  const wide = Math.ceil(across / spacing);
+  const tall = Math.ceil(up / spacing);
   const inside = insideOf(outline, left, low, spacing / SUBDIVISIONS, wide * SUBDIVISIONS, tall * SUBDIVISIONS);
   const at = (i: number, j: number) => inside[j * wide * SUBDIVISIONS + i]!;
   const shareOf = (i: number, j: number) => {

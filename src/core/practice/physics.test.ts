@@ -30,13 +30,9 @@ test("a flame's power and distance by section 13", () => {
 
 test("a plate all at one temperature follows dT/dt worked out by hand to 0.1 %", () => {
   const side = 6;
-  const square = [
-    [0, 0],
-    [side, 0],
-    [side, side],
-    [0, side],
-  ] as const;
-  const body = loneBody(laidPlane(square, 0.8, side), "sterling", side * side * 0.8);
+  const face = side * side;
+  const bit = { x: 3, y: 3, share: 1, length: side, depth: 0, bare: face, under: face, above: face, below: face };
+  const body = loneBody({ bits: [bit], runs: [], columns: [], grid: null }, "sterling", face * 0.8);
   const heat = new PractisedHeat(body);
   heat.setTorch({ ...AT, x: side / 2, y: side / 2 });
   // W on its one face, at the middle of the flame

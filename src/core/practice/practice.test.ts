@@ -1,4 +1,6 @@
+import * as fc from "fast-check";
 import { DEMO_PIECES } from "@demo/pieces";
+import { anyPiece } from "../piece/any-piece.testing";
 import { SHIPPED_BENCH } from "../piece/bench";
 import { planPiece } from "../piece/plan-piece";
 import { bodyOf } from "./body";
@@ -110,6 +112,23 @@ test("flux dries, puffs, clears and is spent; spent flux works again once it is 
   expect(flux.stage).toBe("clear");
   flux.heat(600, 860, 2);
   expect(flux.stage).toBe("spent");
+});
+
+test("any piece's heats can be practised: every joint lies somewhere, and all of it warms", () => {
+  fc.assert(
+    fc.property(anyPiece(), (piece) => {
+      const plan = planPiece(piece, SHIPPED_BENCH);
+      plan.heats.forEach((_, index) => {
+        const body = bodyOf(plan, index, 1.2);
+        for (const { places } of body.joints) expect(places.length).toBeGreaterThan(0);
+        const heat = new PractisedHeat(body);
+        heat.setTorch({ ...HELD, x: body.x[0]!, y: body.y[0]! });
+        for (let i = 0; i < 8; i++) heat.step();
+        expect(heat.temperatures.every((t) => Number.isFinite(t) && t > 19)).toBe(true);
+      });
+    }),
+    { numRuns: 25 },
+  );
 });
 
 test("without flux nothing runs; quenched, all is cold again", () => {

@@ -217,6 +217,7 @@ function evenLine(
   return laidLines(lines, area, girth ?? rodGirth(2 * Math.sqrt(Math.PI * area)), asked.spacing, depth);
 }
 
-function curvePoints(curve: Curve): Point[] {
+/** Points of a curve, as closely as a heat follows it. */
+export function curvePoints(curve: Curve): Point[] {
   return flattened(curve, FINE);
 }

@@ -6,6 +6,7 @@ import { type Units, showTemperature } from "@/words/show";
 import { practiceText } from "@/words/screens/practice";
 import { useSize } from "@/ui/useSize";
 import { partNow } from "@/core/practice/play";
+import { LEAST_SIZE, MOST_SIZE } from "@/core/practice/torch";
 import { type PracticeRun } from "./run";
 import { drawHeat, heatColours, viewOf } from "./draw";
 
@@ -56,7 +57,7 @@ export function HeatView({ run, names, units, isSeen, label }: Props) {
 
 /** A flame so much larger, within what there is, held as far off as it was. */
 export function sizedBy(run: PracticeRun, by: number): { readonly size: number } {
-  return { size: Math.min(9, Math.max(2, run.torchNow.size + by)) };
+  return { size: Math.min(MOST_SIZE, Math.max(LEAST_SIZE, run.torchNow.size + by)) };
 }
 
 interface Drawn {

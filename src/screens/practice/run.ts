@@ -3,7 +3,7 @@ import { Hand } from "@/core/practice/hand";
 import { STEP_MS, type TorchAct } from "@/core/practice/heat";
 import { isDecided, type Outcome } from "@/core/practice/outcome";
 import { type ActAt, type Flame, Playing, partNow } from "@/core/practice/play";
-import { LEAST_SIZE, MOST_DISTANCE, MOST_SIZE, type TorchMoment, USUAL_TOWARD, bestDistance } from "@/core/practice/torch";
+import { MOST_DISTANCE, type TorchMoment, USUAL_TOWARD, bestDistance } from "@/core/practice/torch";
 import { type Aim, type Watch, aimsOf, poorestFlux, watchOf } from "@/core/practice/watch";
 import { type FluxStage } from "@/core/practice/flux";
 
@@ -44,6 +44,8 @@ export interface Shown {
 const LOOKS = 100;
 /** A page that was away goes on from where it was: it makes up no more than this at once (ms). */
 const MOST_AT_ONCE = 100;
+/** A flame begins bushy (mm). */
+const USUAL_SIZE = 5;
 /** The flame is put as finely as this (mm), so that its file stays short. */
 const GRAIN = 0.01;
 
@@ -74,7 +76,7 @@ export class PracticeRun {
     private readonly speed = 1,
   ) {
     this.playing = new Playing(body);
-    const size = Math.min(MOST_SIZE, Math.max(LEAST_SIZE, 5));
+    const size = USUAL_SIZE;
     this.torch = { ms: 0, x: 0, y: 0, size, isOn: false, isBelow: false, distance: bestDistance(size), toward: USUAL_TOWARD };
     this.hand = holder === "hand" ? new Hand(body) : null;
     this.isBegun = holder !== "maker";
@@ -102,9 +104,16 @@ export class PracticeRun {
     if (this.holder !== "maker" || this.outcome) return;
     const next = { ...this.torch, ...change };
     const torch = { ...next, x: grained(next.x), y: grained(next.y), distance: grained(Math.min(MOST_DISTANCE, next.distance)) };
+    const isMoved = torch.x !== this.torch.x || torch.y !== this.torch.y;
     this.torch = torch;
     if (torch.isOn && !this.isBegun) this.isBegun = true;
-    if (this.isBegun) this.tell();
+    // where it is the canvas sees by itself, many times between two looks
+    else if (
+      isMoved &&
+      Object.keys(change).every((key) => key === "x" || key === "y" || (key === "isOn" && next.isOn === this.shown.torch.isOn))
+    )
+      return;
+    this.tell();
   }
 
   /** How it lies before it begins. */
