@@ -19,11 +19,20 @@ test("a heat is opened from its card, won with the pointer, and played again to 
   const download = page.waitForEvent("download");
   await page.getByRole("button", { name: "Save try 1 as a file" }).click();
   expect((await download).suggestedFilename()).toBe("tern-ring-try.json");
+  await page.reload();
+  await expect(page.getByRole("listitem", { name: "Try 1," })).toContainText("Bezel seam ran from end to end.");
   await page.getByRole("radio", { name: "4 times" }).check();
   await page.getByRole("button", { name: "Play try 1 again" }).click();
   await expect(page.getByText("Played again", { exact: true })).toBeVisible();
   await expect(happened.getByRole("heading", { name: "It is joined." })).toBeVisible({ timeout: 30_000 });
   await expect(page.getByTestId("clock")).toHaveText(clock!);
+  await page.getByRole("button", { name: "Remove try 1" }).click();
+  await expect(page.getByText("None yet.")).toBeVisible();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByRole("listitem", { name: "Try 1," })).toBeVisible();
+  await page.goto("/ledger");
+  await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
+  await expect(page.getByText("Try 1")).toBeHidden();
 });
 
 test("with the keyboard alone: lit, moved, and lost where it is held too long; then begun again", async ({ page }) => {
@@ -52,15 +61,23 @@ test("the careful hand shows it; a heat that is not there says so", async ({ pag
   await expect(page).toHaveURL(/\/heats$/);
 });
 
-test("a lesson without flux says so; fluxed and lit it begins", async ({ page }) => {
+test("a lesson without flux says so; fluxed, it is won with the keyboard alone, and is marked so from then on", async ({ page }) => {
   await page.goto("/practice");
   await page.getByRole("link", { name: /Flux before flame/ }).click();
   await expect(page.getByText("Press F before you light the flame")).toBeVisible();
   await expect(page.getByRole("heading", { name: "There is no flux" })).toBeVisible();
   await page.keyboard.press("f");
   await expect(page.getByRole("heading", { name: "There is no flux" })).toBeHidden();
+  await page.keyboard.press("l");
+  await expect(page.getByRole("heading", { name: "It has run" })).toBeVisible({ timeout: 60_000 });
+  await page.keyboard.press("l");
+  await expect(page.getByRole("heading", { name: "It is joined." })).toBeVisible();
   await page.keyboard.press("Escape");
   await expect(page.getByRole("heading", { name: "Practise with the flame" })).toBeVisible();
+  await expect(page.getByRole("link", { name: /Flux before flame ✓ won/ })).toBeVisible();
+  await expect(page.getByText("✓ won")).toHaveCount(1);
+  await page.reload();
+  await expect(page.getByText("✓ won")).toHaveCount(1);
 });
 
 test("on a phone a finger holds the flame, and nothing is wider than the screen", async ({ browser }) => {

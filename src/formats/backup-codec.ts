@@ -4,7 +4,8 @@ import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
 import { benchFromJson } from "./bench-codec";
 import { type Decoded } from "./decode";
-import { BENCH, MAKE } from "./kinds";
+import { type TryFile, tryFromJson } from "./flame-file";
+import { BENCH, MAKE, TRY } from "./kinds";
 import { makeFromJson } from "./make-codec";
 import { pieceOnBench } from "./piece-codec";
 import { type Json, type JsonObject, MOST_FAULTS, asRecord, notAnObject, parsed, pointer } from "./read-json";
@@ -16,6 +17,7 @@ export interface Backup {
   readonly bench: BenchEntry;
   readonly pieces: readonly Piece[];
   readonly makes: readonly Make[];
+  readonly tries: readonly TryFile[];
   /** When its pieces and its bench were last changed: which of two is newer is told by it. */
   readonly changed?: Changed;
 }
@@ -39,6 +41,7 @@ export interface ReadBackup {
   readonly bench: BenchEntry | null;
   readonly pieces: readonly Piece[];
   readonly makes: readonly Make[];
+  readonly tries: readonly TryFile[];
   /** As far as the file says. */
   readonly changed: Changed;
   readonly unread: readonly Unread[];
@@ -47,14 +50,14 @@ export interface ReadBackup {
 const BACKUP_FORMAT = "hoop-ledger/backup";
 const NEWEST = 2;
 /** What version 2 may hold besides and this program does not keep yet: each is told by its name. */
-const LATER = ["day", "tries", "cuts"] as const;
+const LATER = ["day", "cuts"] as const;
 
 /**
  * Reads everything saved at once: each piece with the bench it came with, else with the backup's own. What is wrong in one part keeps no
  * other from being read; only what is no backup at all is refused. `onRead` hears how many of all parts have been read.
  */
 export function readBackup(file: JsonObject, onRead: (done: number, of: number) => void = () => undefined): Decoded<ReadBackup> {
-  const { format, version, bench, pieces, makes, changed, ...others } = file;
+  const { format, version, bench, pieces, makes, tries, changed, ...others } = file;
   const faults = [
     ...(format === BACKUP_FORMAT ? [] : [fault("/format", "wrong-format", { expected: `"${BACKUP_FORMAT}"` })]),
     ...(version === 1 || version === NEWEST
@@ -66,11 +69,12 @@ export function readBackup(file: JsonObject, onRead: (done: number, of: number) 
       .map((key) => fault(`/${pointer(key)}`, "unknown-field")),
     ...listFaults("/pieces", pieces),
     ...listFaults("/makes", makes),
+    ...(tries === undefined ? [] : version === NEWEST ? listFaults("/tries", tries) : [fault("/tries", "unknown-field")]),
     ...changedFaults(changed),
   ];
   if (faults.length > 0) return { ok: false, faults };
   const mine = benchFromJson(bench ?? null);
-  const of = (pieces as readonly Json[]).length + (makes as readonly Json[]).length;
+  const of = [pieces, makes, tries ?? []].reduce<number>((sum, list) => sum + (list as readonly Json[]).length, 0);
   let done = 0;
   const later = LATER.filter((key) => others[key] !== undefined && !isEmpty(others[key]));
   const unread: Unread[] = [
@@ -96,6 +100,7 @@ export function readBackup(file: JsonObject, onRead: (done: number, of: number) 
       bench: mine.ok ? mine.value : null,
       pieces: readList("/pieces", pieces as readonly Json[], (value) => pieceOnBench(value, lain)),
       makes: readList("/makes", makes as readonly Json[], (value) => makeFromJson(value, lain)),
+      tries: readList("/tries", (tries ?? []) as readonly Json[], (value) => tryFromJson(value, lain)),
       changed: changed === undefined ? NOTHING_CHANGED : (changed as unknown as Changed),
       unread,
     },
@@ -103,7 +108,10 @@ export function readBackup(file: JsonObject, onRead: (done: number, of: number) 
 }
 
 /** What a file says that does not say when. */
-export const NOTHING_CHANGED: Changed = { pieces: {} };
+const NOTHING_CHANGED: Changed = { pieces: {} };
+
+/** A backup that holds nothing: what is opened alone is put into one. */
+export const EMPTY_BACKUP: ReadBackup = { bench: null, pieces: [], makes: [], tries: [], changed: NOTHING_CHANGED, unread: [] };
 
 function changedFaults(changed: Json | undefined): Fault[] {
   if (changed === undefined) return [];
@@ -132,15 +140,16 @@ function nameOf(value: Json): string {
 }
 
 /** What kind of file a parsed text is, by the format it names; what names none is taken for a piece, whose decoder says what is wrong. */
-export function kindOf(value: Json): "bench" | "backup" | "make" | "piece" {
+export function kindOf(value: Json): "bench" | "backup" | "make" | "try" | "piece" {
   const format = typeof value === "object" && value !== null ? (value as JsonObject).format : null;
   return KINDS.get(format ?? null) ?? "piece";
 }
 
-const KINDS: ReadonlyMap<Json, "bench" | "backup" | "make"> = new Map([
+const KINDS: ReadonlyMap<Json, "bench" | "backup" | "make" | "try"> = new Map([
   [BENCH.format, "bench"],
   [BACKUP_FORMAT, "backup"],
   [MAKE.format, "make"],
+  [TRY.format, "try"],
 ]);
 
 /** Everything saved at once, from a file's text. */
@@ -157,10 +166,18 @@ export function encode(file: Piece | BenchEntry | Backup | Make): string {
 }
 
 /** Everything as its file's text, a part at a time, so that a page that writes much of it can do something else between two. */
-export function* encodeParts({ format, version, bench, pieces, makes, changed }: Backup): Generator<string> {
+export function* encodeParts({ format, version, bench, pieces, makes, tries, changed }: Backup): Generator<string> {
   yield `{\n"format": ${JSON.stringify(format)},\n"version": ${version},\n"bench": ${JSON.stringify(bench)},\n"pieces": [`;
-  for (const [i, piece] of pieces.entries()) yield `${i ? "," : ""}\n${JSON.stringify(piece)}`;
+  yield* encodedList(pieces);
   yield '\n],\n"makes": [';
-  for (const [i, make] of makes.entries()) yield `${i ? "," : ""}\n${JSON.stringify(make)}`;
+  yield* encodedList(makes);
+  if (tries.length > 0) {
+    yield '\n],\n"tries": [';
+    yield* encodedList(tries);
+  }
   yield `\n]${changed ? `,\n"changed": ${JSON.stringify(changed)}` : ""}\n}\n`;
+}
+
+function* encodedList(list: readonly object[]): Generator<string> {
+  for (const [i, each] of list.entries()) yield `${i ? "," : ""}\n${JSON.stringify(each)}`;
 }

@@ -198,7 +198,14 @@ test("a bench is a file too, and its shelf must make sense", () => {
 });
 
 test("everything saved at once is read again, or refused by the path of what is wrong in it", () => {
-  const backup = { format: "hoop-ledger/backup", version: 2, bench: SHIPPED_BENCH, pieces: [tern as unknown as Piece], makes: [] } as const;
+  const backup = {
+    format: "hoop-ledger/backup",
+    version: 2,
+    bench: SHIPPED_BENCH,
+    pieces: [tern as unknown as Piece],
+    makes: [],
+    tries: [],
+  } as const;
   const { bench, pieces, makes } = JSON.parse(JSON.stringify(backup)) as typeof backup;
   for (const text of [encode(backup), [...encodeParts(backup)].join("")])
     expect(decodeBackup(text)).toMatchObject({ ok: true, value: { bench, pieces, makes, unread: [] } });

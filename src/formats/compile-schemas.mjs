@@ -63,7 +63,12 @@ function listsOf(node, root) {
   };
   return Object.keys(tree).length > 0 ? tree : null;
 }
-const lists = { pieceLists: listsOf(piece, piece), benchLists: listsOf(bench, bench), makeLists: listsOf(make, make) };
+const lists = {
+  pieceLists: listsOf(piece, piece),
+  benchLists: listsOf(bench, bench),
+  makeLists: listsOf(make, make),
+  tryLists: listsOf(tried.$defs.TryFile, tried),
+};
 
 await mkdir(new URL("generated/", here), { recursive: true });
 const bundled = await build({

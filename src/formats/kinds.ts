@@ -1,5 +1,14 @@
 import { type Kind } from "./decode";
-import { benchLists, makeLists, pieceLists, validateBench, validateMake, validatePiece } from "./generated/validators";
+import {
+  benchLists,
+  makeLists,
+  pieceLists,
+  tryLists,
+  validateBench,
+  validateMake,
+  validatePiece,
+  validateTryFile,
+} from "./generated/validators";
 import { benchMigrations, makeMigrations, pieceMigrations } from "./migrations";
 
 /** The kinds of file there are: what each is called, its newest version and its schema. */
@@ -25,4 +34,12 @@ export const MAKE: Kind = {
   migrations: makeMigrations,
   validate: validateMake,
   lists: makeLists,
+};
+
+export const TRY: Kind = {
+  format: "hoop-ledger/try",
+  newest: 1,
+  migrations: {},
+  validate: validateTryFile,
+  lists: tryLists,
 };

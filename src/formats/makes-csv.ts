@@ -3,7 +3,7 @@ import { type BenchEntry, LOSS_KINDS } from "@/core/piece/bench";
 import { fault } from "@/core/piece/fault";
 import { observationsOf } from "@/core/piece/ledger";
 import { MASS_FIGURE, type Make, type Measured, pieceNow } from "@/core/piece/make";
-import { NOTHING_CHANGED, type ReadBackup, type Unread } from "./backup-codec";
+import { EMPTY_BACKUP, type ReadBackup, type Unread } from "./backup-codec";
 import { type Decoded } from "./decode";
 import { cellsOf, headName, nameIn, readCell, valueOf, written } from "./flat-table";
 import { asText } from "./ledger-file";
@@ -102,7 +102,7 @@ export function readMakesCsv(text: string, mine: BenchEntry): Decoded<ReadBackup
     if (read.ok) makes.push(read.value);
     else unread.push({ path: `/${i + 1}`, name: readCell(row[name] ?? ""), faults: read.faults });
   }
-  return { ok: true, migratedFrom: null, value: { bench: null, pieces: [], makes, changed: NOTHING_CHANGED, unread } };
+  return { ok: true, migratedFrom: null, value: { ...EMPTY_BACKUP, makes, unread } };
 }
 
 /** A line as a making's file has it; null where its cells are none. */

@@ -7,6 +7,7 @@ export interface Schema extends DBSchema {
   settings: { key: string; value: Stores["settings"] };
   pending: { key: string; value: Stores["pending"] };
   drafts: { key: string; value: Stores["drafts"]; indexes: { piece: string } };
+  tries: { key: string; value: Stores["tries"]; indexes: { piece: string } };
 }
 
 export type Database = IDBPDatabase<Schema>;
@@ -21,7 +22,7 @@ export interface OpenDatabase {
 export type Closed = "newer" | "cleared";
 
 const NAME = "hoop-ledger";
-const VERSION = 5;
+const VERSION = 6;
 /** The bench's own key. */
 export const BENCH = "bench";
 /** A database that has not opened by then is held by another window (ms). */
@@ -92,6 +93,7 @@ async function upgrade(db: Database, from: number, change: Upgrade): Promise<voi
     db.createObjectStore("drafts", { keyPath: "id" }).createIndex("piece", "piece");
     db.createObjectStore("pending", { keyPath: "id" });
   }
+  if (from < 6) db.createObjectStore("tries", { keyPath: "id" }).createIndex("piece", "piece");
 }
 
 /** From version 3 a making and the bench are records with a revision, as a piece is. */

@@ -105,9 +105,11 @@ function keeperOn(first: OpenDatabase): Repository {
       }),
     makes: () => on((db) => all(db, "makes")),
     newestMakes: (count) => on((db) => last(db, "makes", "started", count)),
-    makesOf: (piece) => on((db) => ofPiece(db, "makes", piece)),
+    makesOf: async (piece) => (await on((db) => ofPiece(db, "makes", piece))).records,
+    tries: () => on((db) => all(db, "tries")),
+    triesOf: (piece) => on((db) => ofPiece(db, "tries", piece)),
     pending: () => on(async (db) => (await db.getAllKeys("pending")) as PendingRecord["id"][]),
-    drafts: (piece) => on((db) => ofPiece(db, "drafts", piece)),
+    drafts: async (piece) => (await on((db) => ofPiece(db, "drafts", piece))).records,
     bench: () =>
       on(async (db) => {
         const raw: unknown = await db.get("settings", BENCH);
@@ -122,13 +124,13 @@ function isClosing(error: unknown): boolean {
   return error instanceof DOMException && (error.name === "InvalidStateError" || error.name === "AbortError");
 }
 
-/** What of a store belongs to a piece, and can be read. */
-async function ofPiece<S extends "makes" | "drafts">(db: Database, store: S, piece: string): Promise<readonly Stores[S][]> {
+/** What of a store belongs to a piece. */
+async function ofPiece<S extends "makes" | "drafts" | "tries">(db: Database, store: S, piece: string): Promise<ReadStore<Stores[S]>> {
   const raw: unknown[] = await db.getAllFromIndex(store as "makes", "piece", piece);
   return sorted<S>(
     store,
     raw.map((value) => [(value as { readonly id: string }).id, value]),
-  ).records;
+  );
 }
 
 /** The newest records of an index and the total count, in as few requests as possible: each one waits for the main thread. */
@@ -144,7 +146,7 @@ async function last<S extends "pieces" | "makes">(db: Database, store: S, by: In
 }
 
 /** Everything of a store, read chunk by chunk. */
-async function all<S extends "pieces" | "makes">(db: Database, store: S): Promise<ReadStore<Stores[S]>> {
+async function all<S extends "pieces" | "makes" | "tries">(db: Database, store: S): Promise<ReadStore<Stores[S]>> {
   const records: Stores[S][] = [];
   const unreadable: Unreadable[] = [];
   let after: IDBKeyRange | undefined;

@@ -29,7 +29,12 @@ const TURN = 500_000;
 
 /** Everything kept, in the order of the tray, but what is deleted; in parts. */
 export async function everythingText(repository: Repository, bench: BenchEntry): Promise<string[]> {
-  const [pieces, makes, benches] = await Promise.all([repository.pieces(), repository.makes(), repository.bench()]);
+  const [pieces, makes, tries, benches] = await Promise.all([
+    repository.pieces(),
+    repository.makes(),
+    repository.tries(),
+    repository.bench(),
+  ]);
   const changed = benches.records[0]?.changed;
   const lying = [...pieces.records].sort(newestFirst).filter(({ deleted }) => deleted === null);
   const parts: string[] = [];
@@ -40,6 +45,7 @@ export async function everythingText(repository: Repository, bench: BenchEntry):
     bench,
     pieces: lying.map(({ piece }) => piece),
     makes: makes.records.map(({ make }) => make),
+    tries: tries.records.map(({ tried }) => tried),
     changed: { ...(changed !== undefined && { bench: changed }), pieces: Object.fromEntries(lying.map(({ id, changed: at }) => [id, at])) },
   })) {
     parts.push(part);

@@ -4,10 +4,16 @@ import { type Piece } from "@/core/piece/piece";
 import tern from "@/core/piece/reference/tern-ring.piece.json";
 import { answerFile, collected } from "@/workers/files/handler";
 import { type FileReply, type Opened } from "@/workers/files/protocol";
+import { pieceOfTry, tryFile } from "@/formats/flame-file";
 import { onMyBench, makeText, pieceText } from "./files";
 import { freeId } from "./ids";
 
 const piece = tern as unknown as Piece;
+const tried = tryFile({
+  ...{ id: "t-1", at: "2026-12-01", pieceFile: pieceOfTry(piece, SHIPPED_BENCH), joints: ["m1.seam"] },
+  ...{ flame: { flame: [{ ms: 0, x: 0, y: 0, size: 4, isOn: false, isBelow: false, distance: 40, toward: 90 }], acts: [] } },
+  result: { ran: [], dry: ["m1.seam"], softened: [], opened: [], lost: [], seconds: 3, evenness: null },
+});
 
 test("ids are made of names, and are free", () => {
   expect(freeId(new Set(), "Tern ring")).toBe("tern-ring");
@@ -40,7 +46,7 @@ test("a saved piece carries its bench, and opening it says what differs here and
   expect(onMyBench({ ...piece, benchUsed: mine })).toEqual(piece);
 });
 
-test("a making saved by itself is taken as a backup of it alone; what only looks like a format is not", () => {
+test("a making or a try saved by itself is taken as a backup of it alone; what only looks like a format is not", () => {
   const [make] = demoMakes();
   const replies: FileReply[] = [];
   const ask = (text: string) =>
@@ -49,9 +55,14 @@ test("a making saved by itself is taken as a backup of it alone; what only looks
     );
   ask(makeText(make!));
   expect(replies).toMatchObject([
-    { kind: "part", makes: [make] },
+    { kind: "part", part: { makes: [make] } },
     { kind: "opened", opened: { kind: "backup", backup: { bench: null, unread: [] } } },
   ]);
+  const { result: _result, ...bare } = tried;
+  replies.length = 0;
+  ask(JSON.stringify(tried));
+  expect(replies).toMatchObject([{ kind: "part", part: { tries: [tried] } }, { opened: { kind: "backup" } }]);
+  expect(opened(JSON.stringify(bare), SHIPPED_BENCH)).toMatchObject({ kind: "refused", faults: [{ path: "/result" }] });
   expect(opened(JSON.stringify({ ...make, done: 5 }), SHIPPED_BENCH)).toMatchObject({ kind: "refused", faults: [{ path: "/done" }] });
   expect(opened('{"format":"constructor"}', SHIPPED_BENCH)).toMatchObject({ kind: "refused" });
 });

@@ -19,6 +19,7 @@ export function memoryKeeper(): Repository {
     settings: new Map<string, Stores["settings"]>(),
     drafts: new Map<string, Stores["drafts"]>(),
     pending: new Map<string, Stores["pending"]>(),
+    tries: new Map<string, Stores["tries"]>(),
   };
   const read = <S extends StoreName>(store: S) => [...(kept[store] as Map<string, Stores[S]>).values()];
   const newest = () => read("pieces").sort(newestFirst);
@@ -36,6 +37,8 @@ export function memoryKeeper(): Repository {
       Promise.resolve({ records: read("makes").sort(begunLastFirst).slice(0, count), unreadable: [], of: kept.makes.size }),
     makesOf: (piece) => Promise.resolve(read("makes").filter((each) => each.piece === piece)),
     bench: () => found(read("settings")),
+    tries: () => found(read("tries")),
+    triesOf: (piece) => found(read("tries").filter((each) => each.piece === piece)),
     pending: () => Promise.resolve(read("pending").map(({ id }) => id)),
     drafts: (piece) => Promise.resolve(read("drafts").filter((each) => each.piece === piece)),
     write: async (changes, { onDone, signal } = {}) => {
@@ -45,6 +48,7 @@ export function memoryKeeper(): Repository {
         settings: new Map(kept.settings),
         drafts: new Map(kept.drafts),
         pending: new Map(kept.pending),
+        tries: new Map(kept.tries),
       };
       const outcomes = changes.map((change, i): Outcome => {
         if (signal?.aborted) throw new RepositoryError("stopped", null);

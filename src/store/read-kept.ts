@@ -1,3 +1,4 @@
+import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { type Fault, fault } from "@/core/piece/fault";
 import { unplanned } from "@/core/piece/unplanned";
 import { benchFromJson } from "@/formats/bench-codec";
@@ -10,7 +11,9 @@ import {
   validateNews,
   validatePendingRecord,
   validatePieceRecord,
+  validateTryRecord,
 } from "@/formats/generated/validators";
+import { tryFromJson } from "@/formats/flame-file";
 import { MAKE, PIECE } from "@/formats/kinds";
 import { type Json, type JsonObject, asObject } from "@/formats/read-json";
 import { type Validator, schemaFaults } from "@/formats/validate";
@@ -26,6 +29,7 @@ import {
   type PieceRecord,
   type Stores,
   type StoreName,
+  type TryRecord,
   type Unrevised,
 } from "./repository";
 import { type Make } from "@/core/piece/make";
@@ -38,6 +42,7 @@ const READERS: { readonly [S in StoreName]: (raw: unknown) => Readable<Stores[S]
   makes: readMakeRecord,
   settings: readBenchRecord,
   pending: (raw) => shaped<PendingRecord>(validatePendingRecord, raw, (value) => ({ ok: true, value })),
+  tries: readTryRecord,
   drafts: (raw) => shaped<DraftRecord>(validateDraftRecord, raw, (value) => ({ ok: true, value })),
 };
 
@@ -121,6 +126,14 @@ function cutToLimits(make: JsonObject, over: Over = {}, cuts = 0): { readonly ma
 /** What is said of what was set aside of a make. */
 export function overFaults(over: Over): Fault[] {
   return Object.entries(over).map(([path, { length }]) => fault(`/make${path}`, "over-limit", { count: length }));
+}
+
+/** A try carries the bench that its piece was planned with. */
+function readTryRecord(raw: unknown): Readable<TryRecord> {
+  return shaped<TryRecord>(validateTryRecord, raw, (record) => {
+    const tried = tryFromJson(record.tried as unknown as Json, SHIPPED_BENCH);
+    return tried.ok ? { ok: true, value: { ...record, tried: tried.value } } : { ok: false, faults: faultsUnder("/tried", tried) };
+  });
 }
 
 function readBenchRecord(raw: unknown): Readable<BenchRecord> {

@@ -2,6 +2,7 @@ import { type Fault } from "@/core/piece/fault";
 import { type BenchEntry } from "@/core/piece/bench";
 import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
+import { type TryFile } from "@/formats/flame-file";
 
 /** What is half typed or wrong in a field, or was typed in other words than the field would write; by the field's key. */
 export type Drafts = Readonly<Record<string, Draft>>;
@@ -51,6 +52,15 @@ export interface DraftRecord extends Kept {
   readonly text: string;
 }
 
+/** A try at the torch. */
+export interface TryRecord extends Kept {
+  /** The id of the piece it was tried on. */
+  readonly piece: string;
+  readonly tried: TryFile;
+  /** How hot each part was, all of it together, every second (degrees C): drawn beside it. Left out where the try came in a file. */
+  readonly lines?: readonly (readonly number[])[];
+}
+
 export interface BenchRecord extends Kept {
   readonly id: "bench";
   readonly bench: BenchEntry;
@@ -68,6 +78,7 @@ export interface Stores {
   readonly settings: BenchRecord;
   readonly drafts: DraftRecord;
   readonly pending: PendingRecord;
+  readonly tries: TryRecord;
 }
 
 export type StoreName = keyof Stores;
@@ -100,6 +111,7 @@ export type Change =
   | { readonly store: "makes"; readonly put: Unrevised<MakeRecord>; readonly madeOn: number | null | "any" }
   | { readonly store: "settings"; readonly put: Unrevised<BenchRecord>; readonly madeOn: number | null | "any" }
   | { readonly store: "drafts"; readonly put: Unrevised<DraftRecord>; readonly madeOn: "any" }
+  | { readonly store: "tries"; readonly put: Unrevised<TryRecord>; readonly madeOn: number | null | "any" }
   | { readonly store: "pending"; readonly put: Unrevised<PendingRecord>; readonly madeOn: "any" }
   | { readonly store: "pieces"; readonly id: string; readonly change: (kept: PieceRecord | null) => Unrevised<PieceRecord> | null }
   | { readonly store: "settings"; readonly id: "bench"; readonly change: (kept: BenchRecord | null) => Unrevised<BenchRecord> | null }
@@ -146,6 +158,9 @@ export interface Repository {
   /** Those of one piece that can be read. */
   makesOf(piece: string): Promise<readonly MakeRecord[]>;
   bench(): Promise<ReadStore<BenchRecord>>;
+  tries(): Promise<ReadStore<TryRecord>>;
+  /** Those of one piece, and which of them cannot be read. */
+  triesOf(piece: string): Promise<ReadStore<TryRecord>>;
   /** What was begun and is not done yet. */
   pending(): Promise<readonly PendingRecord["id"][]>;
   /** What is half typed at the bench of a piece. */

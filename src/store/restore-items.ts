@@ -2,7 +2,9 @@ import { type BenchEntry, SHIPPED_BENCH } from "@/core/piece/bench";
 import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
 import { type ReadBackup } from "@/formats/backup-codec";
+import { type TryFile } from "@/formats/flame-file";
 import { type PieceRecord } from "./repository";
+import { isSame, told } from "./same";
 
 /**
  * How something of a backup stands beside what is kept here: newer by the time it was last changed; it differs where that time is not known, or where
@@ -21,12 +23,13 @@ interface Of<K extends string, T> {
   /** null where it is only in the backup. */
   readonly here: T | null;
 }
-export type RestoreItem = Of<"bench", BenchEntry> | Of<"piece", Piece> | Of<"make", Make>;
+export type RestoreItem = Of<"bench", BenchEntry> | Of<"piece", Piece> | Of<"make", Make> | Of<"try", TryFile>;
 
 /** What is kept already. */
 export interface KeptHere {
   readonly pieces: ReadonlyMap<string, Pick<PieceRecord, "piece" | "changed" | "deleted">>;
   readonly makes: ReadonlyMap<string, Make>;
+  readonly tries: ReadonlyMap<string, TryFile>;
   /** null where the maker has changed nothing of the bench that ships. */
   readonly bench: { readonly bench: BenchEntry; readonly changed: string } | null;
 }
@@ -39,9 +42,9 @@ export function choicesFor({ kind, standing }: Pick<RestoreItem, "kind" | "stand
   return standing === "newer-there" ? ["theirs", "mine", ...both] : ["mine", "theirs", ...both];
 }
 
-/** The bench first, then pieces and makes as the backup has them. */
+/** The bench first, then pieces, makes and tries as the backup has them. */
 export function restoreItems(backup: ReadBackup, here: KeptHere): RestoreItem[] {
-  return [...benchItems(backup, here), ...pieceItems(backup, here), ...makeItems(backup, here)];
+  return [...benchItems(backup, here), ...pieceItems(backup, here), ...makeItems(backup, here), ...tryItems(backup, here)];
 }
 
 function benchItems({ bench, changed }: ReadBackup, { bench: own }: KeptHere): RestoreItem[] {
@@ -66,6 +69,20 @@ function makeItems({ makes: of }: ReadBackup, { makes }: KeptHere): RestoreItem[
   return of.map((there): RestoreItem => {
     const here = makes.get(there.id) ?? null;
     return { kind: "make", key: `make ${there.id}`, standing: here ? makeStanding(here, there) : "only-there", there, here };
+  });
+}
+
+/** Nothing of a try is ever changed: of two with an id, what differs is another's. */
+function tryItems({ tries: of }: ReadBackup, { tries }: KeptHere): RestoreItem[] {
+  return of.map((there): RestoreItem => {
+    const here = tries.get(there.id) ?? null;
+    return {
+      kind: "try",
+      key: `try ${there.id}`,
+      standing: here === null ? "only-there" : isSame(here, there) ? "same" : "differs",
+      there,
+      here,
+    };
   });
 }
 
@@ -105,20 +122,4 @@ export function isFurther(make: Make, other: Make): boolean {
     ([key, value]) => told(other.result?.[key as keyof NonNullable<Make["result"]>]) !== told(value),
   );
   return holdsMore || isEnded || says || came;
-}
-
-/** Whether two values hold the same, in whatever order they name it. */
-function isSame(one: object, other: object): boolean {
-  return JSON.stringify(one) === JSON.stringify(other) || told(one) === told(other);
-}
-
-function told(value: unknown): string {
-  return JSON.stringify(ordered(value)) ?? "";
-}
-
-function ordered(value: unknown): unknown {
-  if (Array.isArray(value)) return value.map(ordered);
-  if (typeof value !== "object" || value === null) return value;
-  const entries = Object.entries(value).filter(([, each]) => each !== undefined);
-  return Object.fromEntries(entries.sort(([a], [b]) => (a < b ? -1 : 1)).map(([key, each]) => [key, ordered(each)]));
 }

@@ -3,6 +3,7 @@ import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
 import tern from "@/core/piece/reference/tern-ring.piece.json";
 import { type ReadBackup } from "@/formats/backup-codec";
+import { type TryFile } from "@/formats/flame-file";
 import { type Change } from "./repository";
 import { type Choice, type KeptHere, choicesFor, isFurther, restoreItems } from "./restore-items";
 import { makeRecord, restoreChanges } from "./restoring";
@@ -15,16 +16,24 @@ const whole: Make = {
   ...{ done: [{ step: "a", at: THEN }], measured: [], remedies: [], notes: "" },
 };
 const backup = (more: Partial<ReadBackup> = {}): ReadBackup => ({
-  ...{ bench: null, pieces: [], makes: [], changed: { pieces: {} }, unread: [] },
+  ...{ bench: null, pieces: [], makes: [], tries: [], changed: { pieces: {} }, unread: [] },
   ...more,
 });
 const here = (
-  more: { pieces?: readonly Piece[]; makes?: readonly Make[]; changed?: string; deleted?: string; bench?: KeptHere["bench"] } = {},
+  more: {
+    pieces?: readonly Piece[];
+    makes?: readonly Make[];
+    tries?: readonly TryFile[];
+    changed?: string;
+    deleted?: string;
+    bench?: KeptHere["bench"];
+  } = {},
 ): KeptHere => ({
   pieces: new Map(
     (more.pieces ?? []).map((each) => [each.id, { piece: each, changed: more.changed ?? THEN, deleted: more.deleted ?? null }]),
   ),
   makes: new Map((more.makes ?? []).map((each) => [each.id, each])),
+  tries: new Map((more.tries ?? []).map((each) => [each.id, each])),
   bench: more.bench ?? null,
 });
 const puts = (changes: readonly Change[], store: Change["store"]) =>

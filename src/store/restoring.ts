@@ -3,8 +3,9 @@ import { benchDifferences } from "@/core/piece/bench-differences";
 import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
 import { type ReadBackup } from "@/formats/backup-codec";
+import { type TryFile } from "@/formats/flame-file";
 import { freeId } from "./ids";
-import { type Change, type Repository, type StoreName, type Stores, type Writing } from "./repository";
+import { type Change, type Repository, type StoreName, type Stores, type TryRecord, type Unrevised, type Writing } from "./repository";
 import { type Choice, type KeptHere, type RestoreItem, restoreItems } from "./restore-items";
 import { type TrayBase } from "./tray-state";
 
@@ -30,7 +31,7 @@ export function restoreChanges(backup: ReadBackup, choices: Choices, here: KeptH
   const changes = coming.map((item, i): Change | null => {
     if (item.kind === "bench")
       return { store: "settings", put: { id: "bench", bench: item.there, changed: backup.changed.bench ?? at(0) }, madeOn: "any" };
-    if (item.kind === "make") return null;
+    if (item.kind === "make" || item.kind === "try") return null;
     const id = chosen(item) === "both" ? freeId(pieceIds, item.there.id) : item.there.id;
     pieceIds.add(id);
     own.set(item.there.id, id);
@@ -47,7 +48,16 @@ export function restoreChanges(backup: ReadBackup, choices: Choices, here: KeptH
     const make = { ...item.there, id, piece, pieceFile: { ...item.there.pieceFile, id: piece } };
     return { store: "makes", put: makeRecord(make, make.started), madeOn: "any" };
   });
-  return [...changes, ...makes].filter((change) => change !== null);
+  const tryIds = new Set(here.tries.keys());
+  const tries = coming.map((item): Change | null => {
+    if (item.kind !== "try") return null;
+    const piece = own.get(item.there.piece) ?? item.there.piece;
+    const id = chosen(item) === "both" ? freeId(tryIds, item.there.id) : item.there.id;
+    tryIds.add(id);
+    const tried = { ...item.there, id, piece, pieceFile: { ...item.there.pieceFile, id: piece } };
+    return { store: "tries", put: tryRecord(tried), madeOn: "any" };
+  });
+  return [...changes, ...makes, ...tries].filter((change) => change !== null);
 }
 
 /** A piece as it is first kept. */
@@ -57,6 +67,10 @@ export function pieceRecord(piece: Piece, changed: string) {
 
 export function makeRecord(make: Make, changed: string) {
   return { id: make.id, piece: make.piece, make, changed };
+}
+
+export function tryRecord(tried: TryFile, lines?: TryRecord["lines"]): Unrevised<TryRecord> {
+  return { id: tried.id, piece: tried.piece, tried, changed: tried.at, ...(lines && { lines }) };
 }
 
 /**
@@ -94,9 +108,19 @@ function placeOf(change: Change): string {
 /** The records that changes put, as they are kept now. */
 async function recordsOf(repository: Repository, changes: readonly Change[]): Promise<ReadonlyMap<string, Stores[StoreName]>> {
   const places = new Set(changes.map(placeOf));
-  const [pieces, makes, bench] = await Promise.all([repository.pieces(), repository.makes(), repository.bench()]);
+  const [pieces, makes, tries, bench] = await Promise.all([
+    repository.pieces(),
+    repository.makes(),
+    repository.tries(),
+    repository.bench(),
+  ]);
   const of = (store: StoreName, records: readonly Stores[StoreName][]) =>
     records.map((record): [string, Stores[StoreName]] => [`${store} ${record.id}`, record]);
-  const all = [...of("pieces", pieces.records), ...of("makes", makes.records), ...of("settings", bench.records)];
+  const all = [
+    ...of("pieces", pieces.records),
+    ...of("makes", makes.records),
+    ...of("tries", tries.records),
+    ...of("settings", bench.records),
+  ];
   return new Map(all.filter(([place]) => places.has(place)));
 }

@@ -8,8 +8,10 @@ import {
   type Repository,
   type Outcome,
   type PieceRecord,
+  type TryRecord,
   type Trouble,
   type Unreadable,
+  type Unrevised,
   type Writing,
 } from "./repository";
 
@@ -56,6 +58,8 @@ export interface TrayState {
   readonly isJournalFull: boolean;
   /** Whether the browser promises not to throw away what is kept when its disk is full; null while it has not said. */
   readonly isPersistent: boolean | null;
+  /** Tries at the torch, the last first, by the piece they were tried on; of pieces whose tries were asked for. */
+  readonly tries: Readonly<Record<string, readonly Unrevised<TryRecord>[]>>;
   /** What is half typed at the bench, by piece and field. */
   readonly drafts: Readonly<Record<string, Readonly<Record<string, string>>>>;
   /** Changes of this page that can be taken back, and made again, by the making's id. */

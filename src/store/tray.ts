@@ -27,6 +27,7 @@ import { replayOn } from "./replay";
 import { type KeptHere, type RestoreItem, restoreItems } from "./restore-items";
 import { type Choices, makeRecord, pieceRecord, putBackOn, restoreChanges } from "./restoring";
 import { type TrayBase, type TrayState, isTold } from "./tray-state";
+import { triesOn } from "./tries";
 
 /** The pieces, the bench, and where they are kept: one for the page. */
 export type Tray = ReturnType<typeof trayOn>;
@@ -84,11 +85,12 @@ function trayOn(repository: Repository, trouble: Trouble | null) {
     isJournalFull: false,
     isPersistent: null,
     drafts: {},
+    tries: {},
     benchSteps: { past: 0, future: 0 },
   }));
   const get = store.getState;
   const base: TrayBase = { repository, store, write, reading, noteUnreadable, inTrouble: (trouble) => journal.inTrouble(trouble) };
-  const [pieces, makings, myBench, halfTyped] = [piecesOn(base), makingsOn(base), benchOn(base), halfTypedOn(base)];
+  const [pieces, makings, myBench, halfTyped, tries] = [piecesOn(base), makingsOn(base), benchOn(base), halfTypedOn(base), triesOn(base)];
   const journal = replayOn(base, pieces.settlePiece);
 
   /** What of a store cannot be read takes the place of what was known of it. */
@@ -169,6 +171,7 @@ function trayOn(repository: Repository, trouble: Trouble | null) {
       if (ids.length > 0) await pieces.read(ids);
       if (made.length > 0 && !isNoted) await makings.readMakesOf(made);
       if (of("settings").length > 0) await myBench.readBench();
+      if (of("tries").length > 0) await tries.readAgain();
       if (ids.length > 0) tell({ kind: "pieces", ids });
       if (made.length > 0) tell({ kind: "makes", ids: made });
       if (of("settings").length > 0) tell({ kind: "bench" });
@@ -176,10 +179,16 @@ function trayOn(repository: Repository, trouble: Trouble | null) {
   }
 
   async function keptHere(): Promise<KeptHere> {
-    const [all, made, benches] = await Promise.all([repository.pieces(), repository.makes(), repository.bench()]);
+    const [all, made, tried, benches] = await Promise.all([
+      repository.pieces(),
+      repository.makes(),
+      repository.tries(),
+      repository.bench(),
+    ]);
     return {
       pieces: new Map(all.records.map((record) => [record.id, record])),
       makes: new Map(made.records.map(({ id, make }) => [id, make])),
+      tries: new Map(tried.records.map((record) => [record.id, record.tried])),
       bench: benches.records[0] ?? null,
     };
   }
@@ -198,6 +207,7 @@ function trayOn(repository: Repository, trouble: Trouble | null) {
     ...makings,
     ...myBench,
     ...halfTyped,
+    ...tries,
     readNewest,
     readPersistence,
     replay: journal.replay,
@@ -260,12 +270,15 @@ function trayOn(repository: Repository, trouble: Trouble | null) {
 
     /** Keeps again what this page still holds, after the browser has cleared what was kept. @throws RepositoryError */
     async keepAgain(): Promise<void> {
-      const { pieces: all, makes, bench } = get();
+      const { pieces: all, makes, tries: tried, bench } = get();
       await write([
         ...all.map((put): Change => ({ store: "pieces", put, madeOn: null })),
         ...Object.values(makes)
           .flat()
           .map((make): Change => ({ store: "makes", put: makeRecord(make, make.started), madeOn: null })),
+        ...Object.values(tried)
+          .flat()
+          .map((put): Change => ({ store: "tries", put, madeOn: null })),
         { store: "settings", put: { id: "bench", bench, changed: new Date().toISOString() }, madeOn: null },
       ]);
       store.setState({ trouble: null });

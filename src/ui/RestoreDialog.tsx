@@ -5,7 +5,7 @@ import { type Choice, type RestoreItem, choicesFor } from "@/store/restore-items
 import { type Choices } from "@/store/restoring";
 import { RepositoryError } from "@/store/repository";
 import { faultSentence } from "@/words/fields";
-import { counted } from "@/words/names";
+import { counted, listed } from "@/words/names";
 import { TROUBLE_WORDS } from "@/words/trouble";
 import { Dialog, DialogActions } from "./Dialog";
 import { type Asked, Problem } from "./asked";
@@ -38,6 +38,11 @@ export function RestoreDialog({ opened, onClose }: Asked<"backup">) {
       const fitting = some.filter((item) => choicesFor(item).includes(choice));
       return new Map([...before, ...fitting.map(({ key }) => [key, choice] as const)]);
     });
+  const [first = counted(0, "piece"), ...others] = countedAll({
+    pieces: backup.pieces.length,
+    makes: backup.makes.length,
+    tries: backup.tries.length,
+  });
   const coming = (items ?? []).filter((item) => item.standing !== "same" && chosen(item) !== "mine");
   const [share, setShare] = useState<number | null>(null);
   const [stopping, setStopping] = useState<AbortController | null>(null);
@@ -68,10 +73,11 @@ export function RestoreDialog({ opened, onClose }: Asked<"backup">) {
       };
       const count = (kind: RestoreItem["kind"]) => coming.filter((item) => item.kind === kind).length;
       say(
-        restoreDialogText.restoredAnd(
-          counted(count("piece"), "piece"),
-          counted(count("make"), "make"),
-          count("bench") > 0 ? restoreDialogText.andTheBench : "",
+        restoreDialogText.restored(
+          listed([
+            ...countedAll({ pieces: count("piece"), makes: count("make"), tries: count("try") }),
+            ...(count("bench") > 0 ? [restoreDialogText.theBench] : []),
+          ]),
         ),
         {
           name: commonText.undo,
@@ -87,14 +93,10 @@ export function RestoreDialog({ opened, onClose }: Asked<"backup">) {
       .finally(end);
   };
   return (
-    <Dialog
-      title={restoreDialogText.restoreWhat(
-        backup.pieces.length === 0 ? counted(backup.makes.length, "make") : counted(backup.pieces.length, "piece"),
-      )}
-      onClose={() => (stopping ? stopping.abort() : onClose())}
-      width={560}
-    >
-      <p className="text-soft">{restoreDialogText.fromWith(opened.file, counted(backup.makes.length, "make"))}</p>
+    <Dialog title={restoreDialogText.restoreWhat(first)} onClose={() => (stopping ? stopping.abort() : onClose())} width={560}>
+      <p className="text-soft">
+        {others.length === 0 ? restoreDialogText.from(opened.file) : restoreDialogText.fromWith(opened.file, listed(others))}
+      </p>
       {backup.unread.length > 0 && (
         <section aria-label={restoreDialogText.cannotBeRead} className="mt-2 rounded-md bg-bad-wash px-2.5 py-2 text-sm text-melt">
           <b>{restoreDialogText.ofItCannotBeRead(counted(backup.unread.length, "part"))}</b>
@@ -142,3 +144,12 @@ export function RestoreDialog({ opened, onClose }: Asked<"backup">) {
 }
 
 const MOST_SHOWN = 8;
+
+/** How many of each kind there are, of those there are any of. */
+function countedAll({ pieces, makes, tries }: Readonly<Record<"pieces" | "makes" | "tries", number>>): string[] {
+  return [
+    ...(pieces > 0 ? [counted(pieces, "piece")] : []),
+    ...(makes > 0 ? [counted(makes, "make")] : []),
+    ...(tries > 0 ? [counted(tries, "try", "tries")] : []),
+  ];
+}

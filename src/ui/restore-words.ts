@@ -28,6 +28,7 @@ export function choiceText(choice: Choice, { kind, standing }: Pick<RestoreItem,
 export function restoreName(item: RestoreItem): string {
   if (item.kind === "bench") return item.there.name ? restoreWordsText.myBench(item.there.name) : commonText.myBench;
   if (item.kind === "piece") return item.there.name;
+  if (item.kind === "try") return restoreWordsText.tryOn(item.there.pieceFile.name, dayText(item.there.at));
   return restoreWordsText.makeOf(pieceNow(item.there).name, dayText(item.there.started));
 }
 

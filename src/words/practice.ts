@@ -1,6 +1,6 @@
 import { type Lesson } from "@/core/practice/lessons";
 import { type FluxStage } from "@/core/practice/flux";
-import { type DryRun, type JointOutcome, type Outcome, EVEN } from "@/core/practice/outcome";
+import { type DryRun, type JointOutcome, type Outcome, type TryResult, EVEN } from "@/core/practice/outcome";
 import { type Names, capital } from "./names";
 import { type Units, lengthUnit, showLength, showApart, showTemperature } from "./show";
 
@@ -10,14 +10,27 @@ export function clockText(seconds: number): string {
   return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, "0")}`;
 }
 
+const meltedText = (part: string, names: Names) => `${capital(names.part(part))} began to melt.`;
+const openedText = (joint: string, names: Names) => `${capital(names.joint(joint))} ran again and opened.`;
+const ranText = (joint: string, names: Names) => `${capital(names.joint(joint))} ran from end to end.`;
+
+/** A try in one sentence: what counts most. */
+export function resultText({ ran, dry, softened, opened, lost }: TryResult, isWon: boolean, names: Names): string {
+  if (lost[0] !== undefined) return meltedText(lost[0], names);
+  if (opened[0] !== undefined && !isWon) return openedText(opened[0], names);
+  if (dry[0] !== undefined) return `${capital(names.joint(dry[0]))} did not run from end to end.`;
+  if (softened[0] !== undefined && !isWon) return `${capital(names.joint(softened[0]))} was soft.`;
+  return ran.length > 1 ? "All joints ran from end to end." : ranText(ran[0]!, names);
+}
+
 /** What happened in a try, a sentence each: what counts most first. */
 export function outcomeTexts({ result, joints, soft, isWon }: Outcome, names: Names, units: Units): string[] {
-  const lost = result.lost.map((part) => `${capital(names.part(part))} began to melt.`);
-  const opened = result.opened.map((joint) => `${capital(names.joint(joint))} ran again and opened.`);
+  const lost = result.lost.map((part) => meltedText(part, names));
+  const opened = result.opened.map((joint) => openedText(joint, names));
   const softened = soft
     .filter(({ joint }) => !result.opened.includes(joint))
     .map(({ joint, seconds }) => `${capital(names.joint(joint))} was soft for ${seconds.toFixed(1)} s.`);
-  const ran = joints.filter(({ isMade }) => isMade).map(({ joint }) => `${capital(names.joint(joint))} ran from end to end.`);
+  const ran = joints.filter(({ isMade }) => isMade).map(({ joint }) => ranText(joint, names));
   const dry = joints.filter(({ isMade }) => !isMade).flatMap((joint) => dryTexts(joint, names, units));
   const even =
     result.evenness === null

@@ -161,9 +161,10 @@ export const restoreDialogText = {
   notUndoneEverythingStaysAs: "Not undone: everything stays as it was restored.",
   undoneEverythingIsAsIt: "Undone: everything is as it was before",
   undoneButForChangedSince: (records: string) => `Undone, but for ${records} changed since`,
-  restoredAnd: (pieces: string, makes: string, bench: string) => `Restored: ${pieces} and ${makes}${bench}`,
-  andTheBench: ", and the bench",
-  fromWith: (file: string, makes: string) => `From ${file}, with ${makes}.`,
+  restored: (what: string) => `Restored: ${what}`,
+  theBench: "the bench",
+  from: (file: string) => `From ${file}.`,
+  fromWith: (file: string, what: string) => `From ${file}, with ${what}.`,
   ofItCannotBeRead: (parts: string) => `◆ ${parts} of it cannot be read and will be left out:`,
   andMore: (count: number) => `and ${count} more`,
   cannotBeRead: "Cannot be read",
@@ -252,6 +253,7 @@ export const restoreWordsText = {
   keepMine: "Keep mine",
   myBench: (name: string) => `My bench, ${name}`,
   makeOf: (name: string, day: string) => `Make of ${name}, ${day}`,
+  tryOn: (name: string, day: string) => `Try at the torch: ${name}, ${day}`,
   hereInTheFile: (here: string, there: string) => `here ${here}; in the file ${there}`,
 };
 

@@ -1,3 +1,4 @@
+import { type PlannedHeat } from "../piece/plan";
 import { type HeatBody } from "./body";
 import { type PractisedHeat } from "./heat";
 
@@ -79,7 +80,6 @@ export function outcomeOf(heat: PractisedHeat, evenness: number | null): Outcome
     seconds: heat.seconds,
     evenness,
   };
-  const planned = new Set([...body.heat.softens, ...body.heat.runs]);
   return {
     result,
     joints: wanted.map(({ joint, j }) => ({
@@ -90,8 +90,13 @@ export function outcomeOf(heat: PractisedHeat, evenness: number | null): Outcome
       isSpent: joint.places.some((_, p) => heat.fluxAt(j, p) === "spent"),
     })),
     soft: softened.map(({ id, soft }) => ({ joint: id, seconds: soft })),
-    isWon: result.dry.length === 0 && result.lost.length === 0 && result.softened.every((id) => planned.has(id)),
+    isWon: isWon(result, body.heat),
   };
+}
+
+/** Whether a try made all that it was to make, and spoiled nothing but what the plan of its heat says will soften. */
+export function isWon({ dry, lost, softened }: TryResult, { softens, runs }: Pick<PlannedHeat, "softens" | "runs">): boolean {
+  return dry.length === 0 && lost.length === 0 && softened.every((id) => softens.includes(id) || runs.includes(id));
 }
 
 /** Degrees between the hottest and the coolest place of the joints that are made in a heat, as they are now. */

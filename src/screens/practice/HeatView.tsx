@@ -83,7 +83,12 @@ function frames(run: PracticeRun, element: HTMLCanvasElement | null, { width, he
   const draw = (now: number) => {
     run.advance(now - last);
     last = now;
-    drawHeat(canvas, { heat: run.heat, torch: run.torchNow, view, colours, isMesh: run.body.support === "mesh" }, width, height);
+    drawHeat(
+      canvas,
+      { heat: run.heat, torch: run.torchNow, ghost: run.ghostTorch, view, colours, isMesh: run.body.support === "mesh" },
+      width,
+      height,
+    );
     if (isSeen) label();
     frame = requestAnimationFrame(draw);
   };

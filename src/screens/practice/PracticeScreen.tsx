@@ -1,27 +1,28 @@
 "use client";
 
 import { useRouter, useSearchParams } from "next/navigation";
-import { useCallback, useMemo, useState, useSyncExternalStore } from "react";
+import { useMemo, useState, useSyncExternalStore } from "react";
 import { LEAST_SIZE, MOST_DISTANCE, MOST_SIZE } from "@/core/practice/torch";
-import { bodyOf } from "@/core/practice/body";
+import { type BenchEntry } from "@/core/piece/bench";
 import { type Piece } from "@/core/piece/piece";
 import { type Plan } from "@/core/piece/plan";
-import { tryText } from "@/formats/flame-file";
-import { newId } from "@/store/ids";
+import { type TryFile, flameOf } from "@/formats/flame-file";
+import { useNotices } from "@/ui/notices";
 import { saveFile } from "@/ui/save-file";
 import { useKeys } from "@/ui/keys";
 import { useSessionState } from "@/ui/session";
 import { useTitle } from "@/ui/title";
-import { useUnits } from "@/ui/tray";
+import { useTrayState, useUnits } from "@/ui/tray";
 import { useSize } from "@/ui/useSize";
-import { namesIn } from "@/words/names";
 import { practiceText, watchText } from "@/words/screens/practice";
 import { FLUX_NAMES, clockText } from "@/words/practice";
-import { showTemperature } from "@/words/show";
+import { showTemperature, withUnit } from "@/words/show";
 import { HeatView, sizedBy } from "./HeatView";
 import { LadderInTime } from "./LadderInTime";
 import { PracticeSide } from "./PracticeSide";
 import { PracticeRun, type Tried } from "./run";
+import { isOf, sceneOf, sceneOfTry } from "./scene";
+import { useTries } from "./tries";
 
 /** The heat of a plan that an address asks for: by its first joint; the first heat where none is asked for. */
 function askedFor(plan: Plan, joint: string | null): number {
@@ -32,6 +33,7 @@ function askedFor(plan: Plan, joint: string | null): number {
 export function PracticeScreen({ plan }: { readonly plan: Plan }) {
   const router = useRouter();
   const piece = useSessionState((state) => state.piece);
+  const bench = useTrayState((state) => state.bench);
   const asked = useSearchParams();
   const index = askedFor(plan, asked.get("joint"));
   useTitle(piece.name, practiceText.title);
@@ -45,13 +47,15 @@ export function PracticeScreen({ plan }: { readonly plan: Plan }) {
         </button>
       </main>
     );
-  return <Practised key={index} plan={plan} index={index} piece={piece} onLeave={leave} />;
+  return <Practised key={index} plan={plan} index={index} piece={piece} bench={bench} onLeave={leave} />;
 }
 
 interface PractisedProps {
   readonly plan: Plan;
   readonly index: number;
   readonly piece: Piece;
+  /** The bench that the plan goes by. */
+  readonly bench: BenchEntry;
   /** What a lesson is about. */
   readonly lesson?: { readonly title: string; readonly text: string };
   /** Whether each try begins without flux. */
@@ -59,45 +63,40 @@ interface PractisedProps {
   readonly onLeave: () => void;
 }
 
-/** Tries that the page shows at most. */
-const MOST_TRIES = 4;
-
 /** A heat under the flame, with all that is done about it. */
-export function Practised({ plan, index, piece, lesson, isBare = false, onLeave }: PractisedProps) {
+export function Practised({ plan, index, piece, bench, lesson, isBare = false, onLeave }: PractisedProps) {
   const units = useUnits();
-  const names = useMemo(() => namesIn(plan), [plan]);
-  const body = useMemo(() => bodyOf(plan, index), [plan, index]);
-  const [tries, setTries] = useState<readonly Tried[]>([]);
+  const { warn } = useNotices();
+  const own = useMemo(() => sceneOf(piece, plan, index), [piece, plan, index]);
+  const { tries, keep, remove } = useTries(own, bench);
   const [count, setCount] = useState(1);
-  const over = useCallback((tried: Tried) => {
-    if (tried.holder === "maker") setTries((all) => [tried, ...all].slice(0, MOST_TRIES));
-  }, []);
-  const begun = () => {
-    const fresh = new PracticeRun(body, "maker", null, over);
-    if (isBare) fresh.lay("clean");
-    return fresh;
+  const over = (tried: Tried) => {
+    if (tried.holder === "maker") keep(tried);
   };
-  const [run, setRun] = useState(begun);
+  const begun = (isLed: boolean) => {
+    const fresh = new PracticeRun(own.body, "maker", null, over, 1, isLed);
+    if (isBare) fresh.lay("clean");
+    return { run: fresh, scene: own };
+  };
+  const [{ run, scene }, play] = useState(() => begun(false));
   const shown = useSyncExternalStore(run.subscribe, run.now, run.now);
   const [isSeen, see] = useState(false);
   const [speed, setSpeed] = useState(1);
   const [ladder, ladderSize] = useSize(800, 230);
-  const again = () => {
+  const { body, names } = scene;
+  const again = (isLed: boolean) => {
     if (run.holder === "maker" && shown.isBegun) setCount((n) => n + 1);
-    setRun(begun());
+    play(begun(isLed));
   };
-  const replay = ({ flame }: Tried) => {
+  const replay = (tried: TryFile) => {
+    const its = isOf(tried, own, bench) ? own : sceneOfTry(tried);
+    if (!its) return warn(practiceText.notPlayedAgain);
     see(true);
-    setRun(new PracticeRun(body, "again", flame, over, speed));
-  };
-  const save = ({ flame, outcome: { result } }: Tried) => {
-    const { joints } = plan.heats[index]!;
-    const at = new Date().toISOString();
-    saveFile(`${piece.id}-try.json`, tryText({ id: newId(), at, pieceFile: piece, joints, flame, result }));
+    play({ run: new PracticeRun(its.body, "again", flameOf(tried), undefined, speed), scene: its });
   };
   const hand = () => {
     see(true);
-    setRun(new PracticeRun(body, "hand", null, over, speed));
+    play({ run: new PracticeRun(own.body, "hand", null, undefined, speed), scene: own });
   };
   const move = (x: number, y: number) => () => {
     const { torchNow } = run;
@@ -112,7 +111,8 @@ export function Practised({ plan, index, piece, lesson, isBare = false, onLeave 
       ArrowUp: move(0, 1),
       ArrowDown: move(0, -1),
       l: light,
-      r: again,
+      r: () => again(shown.hasGhost),
+      g: () => again(!shown.hasGhost),
       h: () => see((is) => !is),
       ...(body.support === "mesh" && { b: turnOver }),
       f: () => run.act("flux"),
@@ -139,7 +139,7 @@ export function Practised({ plan, index, piece, lesson, isBare = false, onLeave 
         <h1 className="min-w-0 flex-1 !text-base font-normal">
           {lesson
             ? practiceText.lesson(lesson.title)
-            : practiceText.practise(index + 1, plan.heats.length, names.joints(plan.heats[index]!.joints).join(" + "))}
+            : practiceText.practise(index + 1, plan.heats.length, own.names.joints(plan.heats[index]!.joints).join(" + "))}
         </h1>
         <span>{run.holder === "maker" ? practiceText.try(count) : run.holder === "hand" ? practiceText.theHand : practiceText.again}</span>
         <b data-testid="clock" className="text-lg text-night-ink">
@@ -167,15 +167,17 @@ export function Practised({ plan, index, piece, lesson, isBare = false, onLeave 
         <PracticeSide
           shown={shown}
           tries={tries}
-          names={names}
+          scene={scene}
+          own={own}
           units={units}
-          body={body}
           lesson={lesson?.text ?? null}
           speed={speed}
           onSpeed={setSpeed}
           onAgain={replay}
-          onSave={save}
+          onSave={(tried) => saveFile(`${tried.piece}-try.json`, `${JSON.stringify(tried)}\n`)}
+          onRemove={remove}
           onHand={hand}
+          onGhost={() => again(!shown.hasGhost)}
           onAct={(act) => run.act(act)}
           onEnd={() => run.end()}
         />
@@ -187,7 +189,7 @@ export function Practised({ plan, index, piece, lesson, isBare = false, onLeave 
         <button type="button" className="night-btn night-go !min-h-touch" onClick={() => run.pause(!shown.isPaused)}>
           {shown.isPaused ? practiceText.goOn : practiceText.pause} <kbd className="night-key">{practiceText.space}</kbd>
         </button>
-        <button type="button" className="night-btn !min-h-touch" onClick={again}>
+        <button type="button" className="night-btn !min-h-touch" onClick={() => again(shown.hasGhost)}>
           <kbd className="night-key">R</kbd> {practiceText.startAgain}
         </button>
         <button type="button" aria-pressed={isSeen} className="night-btn !min-h-touch" onClick={() => see(!isSeen)}>
@@ -231,6 +233,7 @@ interface ControlsProps {
 
 /** How the flame is set: its size, how far it is held, from which side; lit or away. */
 function TorchControls({ run, shown: { torch, holder }, hasMesh, onLight, onTurnOver }: ControlsProps) {
+  const units = useUnits();
   const isMine = holder === "maker";
   return (
     <div className="flex flex-wrap items-center gap-x-5 gap-y-2 px-4 py-2 text-base text-night-soft lg:px-6.5">
@@ -249,7 +252,7 @@ function TorchControls({ run, shown: { torch, holder }, hasMesh, onLight, onTurn
           className="w-28 accent-glow"
           onChange={(event) => run.hold({ size: Number(event.target.value) })}
         />
-        <b className="w-16 whitespace-nowrap text-night-ink">{practiceText.mm(Math.round(torch.size * 10) / 10)}</b>
+        <b className="w-16 whitespace-nowrap text-night-ink">{withUnit(torch.size, "measured", units)}</b>
       </label>
       <label className="flex items-center gap-2">
         {practiceText.distance}
@@ -263,7 +266,7 @@ function TorchControls({ run, shown: { torch, holder }, hasMesh, onLight, onTurn
           className="w-28 accent-glow"
           onChange={(event) => run.hold({ distance: Number(event.target.value) })}
         />
-        <b className="w-16 text-night-ink">{practiceText.mm(Math.round(torch.distance))}</b>
+        <b className="w-16 text-night-ink">{withUnit(torch.distance, "measured", units)}</b>
       </label>
       {hasMesh && (
         <button

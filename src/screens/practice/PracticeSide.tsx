@@ -1,37 +1,43 @@
 "use client";
 
-import { line, scaleLinear } from "d3";
-import { type HeatBody } from "@/core/practice/body";
 import { type TorchAct } from "@/core/practice/heat";
+import { type TryFile } from "@/formats/flame-file";
 import { type AimState } from "@/core/practice/watch";
 import { Cautions } from "@/ui/Cautions";
 import { Segments } from "@/ui/Segments";
 import { type Names } from "@/words/names";
-import { clockText, outcomeTexts } from "@/words/practice";
+import { outcomeTexts } from "@/words/practice";
 import { type Units } from "@/words/show";
 import { aimText, practiceText, watchText } from "@/words/screens/practice";
-import { lineColour } from "./LadderInTime";
-import { type Moment, type PracticeRun, type Tried } from "./run";
+import { type PracticeRun } from "./run";
+import { type Scene } from "./scene";
+import { TryList } from "./TryList";
+import { type ListedTry } from "./tries";
 
 interface Props {
   readonly shown: ReturnType<PracticeRun["now"]>;
-  readonly tries: readonly Tried[];
-  readonly names: Names;
+  readonly tries: readonly ListedTry[];
+  /** The heat that is played, and the one that the page is about. */
+  readonly scene: Scene;
+  readonly own: Scene;
   readonly units: Units;
-  readonly body: HeatBody;
   /** What a lesson is about; null where it is none. */
   readonly lesson: string | null;
   readonly speed: number;
   readonly onSpeed: (speed: number) => void;
-  readonly onAgain: (tried: Tried) => void;
-  readonly onSave: (tried: Tried) => void;
+  readonly onAgain: (tried: TryFile) => void;
+  readonly onSave: (tried: TryFile) => void;
+  readonly onRemove: (tried: TryFile) => void;
   readonly onHand: () => void;
+  /** To have the careful hand go before, or no longer. */
+  readonly onGhost: () => void;
   readonly onAct: (act: TorchAct) => void;
   readonly onEnd: () => void;
 }
 
 /** What to watch, or what came of it; the aims; what else can be done; the last tries. */
-export function PracticeSide({ shown, tries, names, units, body, lesson, speed, onSpeed, onAgain, onSave, onHand, onAct, onEnd }: Props) {
+export function PracticeSide({ shown, tries, scene, own, units, lesson, speed, onSpeed, onHand, onGhost, onAct, onEnd, ...on }: Props) {
+  const { names } = scene;
   const { outcome } = shown;
   return (
     <section
@@ -71,6 +77,9 @@ export function PracticeSide({ shown, tries, names, units, body, lesson, speed, 
         <button type="button" className="night-btn !min-h-touch !px-3 !text-sm" onClick={onHand}>
           {practiceText.showHand}
         </button>
+        <button type="button" aria-pressed={shown.hasGhost} className="night-btn !min-h-touch !px-3 !text-sm" onClick={onGhost}>
+          <kbd className="night-key">G</kbd> {practiceText.followHand} {shown.hasGhost && <b className="text-glow">{practiceText.on}</b>}
+        </button>
         <Segments
           label={practiceText.speed}
           value={String(speed)}
@@ -78,37 +87,7 @@ export function PracticeSide({ shown, tries, names, units, body, lesson, speed, 
           onChoose={(value) => onSpeed(Number(value))}
         />
       </div>
-      <h2 className="mt-4 text-sm font-semibold text-night-soft">{practiceText.lastTries}</h2>
-      {tries.length === 0 && <p className="text-sm">{practiceText.noTries}</p>}
-      <ol>
-        {tries.map((tried, i) => (
-          <li key={tries.length - i} className="grid grid-cols-[44px_110px_1fr] items-center gap-3 border-b border-night-line py-2 text-sm">
-            <b className="text-night-ink">{clockText(tried.outcome.result.seconds)}</b>
-            <Lines course={tried.course} count={body.parts.length} />
-            <span className="min-w-0">
-              <b className={`block ${tried.outcome.isWon ? "text-night-ok" : "text-night-warn"}`}>
-                {outcomeTexts(tried.outcome, names, units)[0]}
-              </b>
-              <button
-                type="button"
-                className="tap font-semibold text-glow underline underline-offset-2"
-                aria-label={practiceText.playAgainOf(tries.length - i)}
-                onClick={() => onAgain(tried)}
-              >
-                {practiceText.playAgain}
-              </button>
-              <button
-                type="button"
-                className="tap ml-3 font-semibold text-glow underline underline-offset-2"
-                aria-label={practiceText.saveOf(tries.length - i)}
-                onClick={() => onSave(tried)}
-              >
-                {practiceText.save}
-              </button>
-            </span>
-          </li>
-        ))}
-      </ol>
+      <TryList tries={tries} names={own.names} {...on} />
       <Cautions codes={["torch", "flux"]} isNight />
     </section>
   );
@@ -163,32 +142,6 @@ function Mark({ state }: { readonly state: AimState }) {
           <path d="M5.5 10.5l3 3 6-7" fill="none" stroke="var(--color-white)" strokeWidth={2} />
         </>
       )}
-    </svg>
-  );
-}
-
-const WIDE = 110;
-const TALL = 34;
-
-/** A try's lines, small. */
-function Lines({ course, count }: { readonly course: readonly Moment[]; readonly count: number }) {
-  const x = scaleLinear([0, course.at(-1)?.seconds ?? 1], [0, WIDE]);
-  const y = scaleLinear([20, 830], [TALL - 2, 2]).clamp(true);
-  return (
-    <svg width={WIDE} height={TALL} aria-hidden="true">
-      {Array.from({ length: count }, (_, p) => (
-        <path
-          key={p}
-          d={
-            line<Moment>()
-              .x(({ seconds }) => x(seconds))
-              .y(({ parts }) => y(parts[p]!.mean))([...course]) ?? ""
-          }
-          fill="none"
-          stroke={lineColour(p)}
-          strokeWidth={1.6}
-        />
-      ))}
     </svg>
   );
 }

@@ -80,7 +80,7 @@ export function viewOf({ half: [x, y] }: HeatBody, width: number, height: number
 /** Draws a heat as it is seen: the metal as it glows, flux, solder and the flame. */
 export function drawHeat(
   canvas: CanvasRenderingContext2D,
-  { heat, torch, view, colours, isMesh }: DrawAsked,
+  { heat, torch, ghost, view, colours, isMesh }: DrawAsked,
   width: number,
   height: number,
 ): void {
@@ -91,12 +91,15 @@ export function drawHeat(
   drawFlux(canvas, heat, view, colours);
   for (const part of body.parts) if (!part.grid) drawLines(canvas, heat, part, view, colours);
   drawSolder(canvas, heat, view, colours);
+  if (ghost?.isOn) drawGhost(canvas, ghost, view, colours);
   if (torch.isOn) drawFlame(canvas, torch, view, colours);
 }
 
 interface DrawAsked {
   readonly heat: PractisedHeat;
   readonly torch: TorchMoment;
+  /** The careful hand's, where it goes before. */
+  readonly ghost: TorchMoment | null;
   readonly view: View;
   readonly colours: HeatColours;
   readonly isMesh: boolean;
@@ -255,3 +258,33 @@ function drawFlame(canvas: CanvasRenderingContext2D, torch: TorchMoment, { perMm
   canvas.setLineDash([]);
   canvas.globalAlpha = 1;
 }
+
+/** A flame to follow: two rings and a cross, so that it is told from one's own; open where it is held from below. */
+function drawGhost(canvas: CanvasRenderingContext2D, torch: TorchMoment, { perMm, x, y }: View, { ink }: HeatColours): void {
+  const [cx, cy] = [x + torch.x * perMm, y - torch.y * perMm];
+  canvas.strokeStyle = ink;
+  canvas.lineWidth = 2;
+  canvas.globalAlpha = 0.8;
+  canvas.setLineDash(torch.isBelow ? [3, 6] : []);
+  for (const radius of [torch.size * perMm, CROSS]) {
+    canvas.beginPath();
+    canvas.arc(cx, cy, radius, 0, 2 * Math.PI);
+    canvas.stroke();
+  }
+  canvas.setLineDash([]);
+  canvas.beginPath();
+  for (const [dx, dy] of [
+    [1, 0],
+    [-1, 0],
+    [0, 1],
+    [0, -1],
+  ] as const) {
+    canvas.moveTo(cx + dx * CROSS, cy + dy * CROSS);
+    canvas.lineTo(cx + dx * 2 * CROSS, cy + dy * 2 * CROSS);
+  }
+  canvas.stroke();
+  canvas.globalAlpha = 1;
+}
+
+/** Pixels of the ring in the middle of a flame to follow. */
+const CROSS = 7;

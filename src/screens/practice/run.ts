@@ -24,6 +24,13 @@ export interface Tried {
   readonly holder: Holder;
 }
 
+/** How hot each part was every second of a try, in whole degrees: what is kept beside it. */
+export function linesOf(course: readonly Moment[]): readonly (readonly number[])[] {
+  const count = course[0]?.parts.length ?? 0;
+  const every = course.filter(({ seconds }, i) => i === course.length - 1 || Math.abs(seconds - Math.round(seconds)) < LOOKS / 2000);
+  return Array.from({ length: count }, (_, p) => every.map(({ parts }) => Math.round(parts[p]!.mean)));
+}
+
 /** A heat under practice as the page shows it. */
 export interface Shown {
   readonly holder: Holder;
@@ -36,6 +43,8 @@ export interface Shown {
   readonly watch: Watch;
   readonly aims: readonly Aim[];
   readonly flux: FluxStage | null;
+  /** Whether the careful hand goes before as a flame to follow. */
+  readonly hasGhost: boolean;
   /** What came of it; null while it goes on. */
   readonly outcome: Outcome | null;
 }
@@ -65,6 +74,7 @@ export class PracticeRun {
   private readonly listeners = new Set<() => void>();
   private shown: Shown;
   private readonly hand: Hand | null;
+  private readonly ghost: Ghost | null;
 
   constructor(
     readonly body: HeatBody,
@@ -74,11 +84,13 @@ export class PracticeRun {
     private readonly onOver: (tried: Tried) => void = () => undefined,
     /** How many times faster than it is. */
     private readonly speed = 1,
+    hasGhost = false,
   ) {
     this.playing = new Playing(body);
     const size = USUAL_SIZE;
     this.torch = { ms: 0, x: 0, y: 0, size, isOn: false, isBelow: false, distance: bestDistance(size), toward: USUAL_TOWARD };
     this.hand = holder === "hand" ? new Hand(body) : null;
+    this.ghost = hasGhost ? new Ghost(body) : null;
     this.isBegun = holder !== "maker";
     this.shown = this.look();
   }
@@ -97,6 +109,11 @@ export class PracticeRun {
 
   get torchNow(): TorchMoment {
     return this.torch;
+  }
+
+  /** Where the careful hand holds its flame now, while it goes before. */
+  get ghostTorch(): TorchMoment | null {
+    return this.ghost?.torch ?? null;
   }
 
   /** Where the flame is put from now on; what is left out stays. It begins once it is lit. */
@@ -153,6 +170,7 @@ export class PracticeRun {
     if (this.again) this.followAgain(this.again);
     this.record();
     if (playing.isOver || this.isPlayedOut) return this.end();
+    this.ghost?.step();
     playing.step();
     if (isLook) {
       this.course.push({ seconds: playing.heat.seconds, parts: this.body.parts.map((_, p) => partNow(playing.heat, p)) });
@@ -220,8 +238,36 @@ export class PracticeRun {
       watch: watchOf(heat),
       aims: aimsOf(heat, evenness),
       flux: poorestFlux(heat),
+      hasGhost: this.ghost !== null,
       outcome: this.outcome,
     };
+  }
+}
+
+/** The careful hand on a heat of its own, in step with a maker's. */
+class Ghost {
+  private readonly playing: Playing;
+  private readonly hand: Hand;
+  torch: TorchMoment | null;
+
+  constructor(body: HeatBody) {
+    this.playing = new Playing(body);
+    this.hand = new Hand(body);
+    // where it will begin is shown before it does
+    this.torch = this.hand.next(this.playing.heat, 0);
+  }
+
+  step(): void {
+    const { playing } = this;
+    if (playing.isOver) {
+      this.torch = null;
+      return;
+    }
+    if (playing.ms % LOOKS === 0) {
+      this.torch = this.hand.next(playing.heat, playing.ms);
+      playing.heat.setTorch(this.torch);
+    }
+    playing.step();
   }
 }
 

@@ -14,6 +14,7 @@ interface Props {
 const KINDS: Readonly<Record<StoreName | "journal", string>> = {
   pieces: couldNotBeReadText.aPiece,
   makes: couldNotBeReadText.aMake,
+  tries: couldNotBeReadText.aTry,
   settings: couldNotBeReadText.myBench,
   drafts: couldNotBeReadText.aHalfTypedField,
   pending: couldNotBeReadText.somethingStarted,

@@ -12,6 +12,7 @@ export const chosenPieceText = {
 export const couldNotBeReadText = {
   aPiece: "a piece",
   aMake: "a make",
+  aTry: "a try at the torch",
   myBench: "my bench",
   aHalfTypedField: "a half-typed field",
   somethingStarted: "something started",

@@ -1,8 +1,8 @@
 import { benchDifferences } from "@/core/piece/bench-differences";
 import { type Fault, fault } from "@/core/piece/fault";
-import { type Make } from "@/core/piece/make";
-import { NOTHING_CHANGED, type ReadBackup, readBackup, kindOf } from "@/formats/backup-codec";
+import { EMPTY_BACKUP, type ReadBackup, readBackup, kindOf } from "@/formats/backup-codec";
 import { benchFromJson } from "@/formats/bench-codec";
+import { tryFromJson } from "@/formats/flame-file";
 import { makeFromJson } from "@/formats/make-codec";
 import { isMakesCsv, readMakesCsv } from "@/formats/makes-csv";
 import { pieceFromJson } from "@/formats/piece-codec";
@@ -27,8 +27,11 @@ export function answerFile({ file, bytes, bench, taken }: FileAsk, reply: (reply
   if (kind === "backup") return openBackup({ file, bench, taken }, value as JsonObject, reply, refuse);
   if (kind === "make") {
     const decoded = makeFromJson(value, bench);
-    const alone = (make: Make): ReadBackup => ({ bench: null, pieces: [], makes: [make], changed: NOTHING_CHANGED, unread: [] });
-    return decoded.ok ? handOver({ file, bench, taken }, alone(decoded.value), reply) : refuse(decoded.faults);
+    return decoded.ok ? handOver({ file, bench, taken }, { ...EMPTY_BACKUP, makes: [decoded.value] }, reply) : refuse(decoded.faults);
+  }
+  if (kind === "try") {
+    const decoded = tryFromJson(value, bench);
+    return decoded.ok ? handOver({ file, bench, taken }, { ...EMPTY_BACKUP, tries: [decoded.value] }, reply) : refuse(decoded.faults);
   }
   if (kind === "bench") {
     const decoded = benchFromJson(value);
@@ -66,15 +69,21 @@ function openBackup(about: About, value: JsonObject, reply: (reply: FileReply) =
 }
 
 /** A backup in parts, and at its end what there is to ask about it. */
-function handOver({ file }: About, { pieces, makes, ...rest }: ReadBackup, reply: (reply: FileReply) => void): void {
-  for (let i = 0; i < pieces.length; i += PART) reply({ kind: "part", pieces: pieces.slice(i, i + PART), makes: [] });
-  for (let i = 0; i < makes.length; i += PART) reply({ kind: "part", pieces: [], makes: makes.slice(i, i + PART) });
-  reply({ kind: "opened", opened: { kind: "backup", file, backup: { ...rest, pieces: [], makes: [] } } });
+function handOver({ file }: About, { pieces, makes, tries, ...rest }: ReadBackup, reply: (reply: FileReply) => void): void {
+  for (let i = 0; i < pieces.length; i += PART) reply({ kind: "part", part: { pieces: pieces.slice(i, i + PART) } });
+  for (let i = 0; i < makes.length; i += PART) reply({ kind: "part", part: { makes: makes.slice(i, i + PART) } });
+  for (let i = 0; i < tries.length; i += PART) reply({ kind: "part", part: { tries: tries.slice(i, i + PART) } });
+  reply({ kind: "opened", opened: { kind: "backup", file, backup: { ...rest, pieces: [], makes: [], tries: [] } } });
 }
 
 /** Puts the parts of a backup back into what it was opened as. */
 export function collected(opened: Opened, parts: readonly Extract<FileReply, { kind: "part" }>[]): Opened {
   if (opened.kind !== "backup") return opened;
-  const backup = { ...opened.backup, pieces: parts.flatMap(({ pieces }) => pieces), makes: parts.flatMap(({ makes }) => makes) };
-  return { ...opened, backup };
+  const all = parts.map(({ part }) => part);
+  const lists = {
+    pieces: all.flatMap(({ pieces = [] }) => pieces),
+    makes: all.flatMap(({ makes = [] }) => makes),
+    tries: all.flatMap(({ tries = [] }) => tries),
+  };
+  return { ...opened, backup: { ...opened.backup, ...lists } };
 }

@@ -1,7 +1,6 @@
 import { type BenchEntry } from "@/core/piece/bench";
 import { type BenchDifference } from "@/core/piece/bench-differences";
 import { type Fault } from "@/core/piece/fault";
-import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
 import { type ReadBackup } from "@/formats/backup-codec";
 
@@ -31,8 +30,8 @@ export type Opened =
       readonly backup: ReadBackup;
     };
 
-/** Told while a file is read, and at its end; a backup's pieces and makes come in parts before it, so that no part holds the page up. */
+/** Told while a file is read, and at its end; a backup's lists come in parts before it, so that no part holds the page up. */
 export type FileReply =
   | { readonly kind: "progress"; readonly done: number; readonly of: number }
-  | { readonly kind: "part"; readonly pieces: readonly Piece[]; readonly makes: readonly Make[] }
+  | { readonly kind: "part"; readonly part: Partial<Pick<ReadBackup, "pieces" | "makes" | "tries">> }
   | { readonly kind: "opened"; readonly opened: Opened };
