@@ -55,6 +55,18 @@ test("the careful hand shows it; a heat that is not there says so", async ({ pag
   await page.getByRole("radio", { name: "4 times" }).check();
   await page.getByRole("button", { name: "Show the careful hand" }).click();
   await expect(page.getByRole("heading", { name: "It is joined." })).toBeVisible({ timeout: 60_000 });
+  const line = page.getByRole("slider", { name: "Line between what is seen and the heat" });
+  await line.focus();
+  await page.keyboard.press("ArrowLeft");
+  await expect(line).toHaveAttribute("aria-valuenow", "45");
+  const handle = (await line.boundingBox())!;
+  await page.mouse.move(handle.x + 20, handle.y + 20);
+  await page.mouse.down();
+  await page.mouse.move(handle.x + 120, handle.y + 20);
+  await page.mouse.up();
+  expect(Number(await line.getAttribute("aria-valuenow"))).toBeGreaterThan(50);
+  await page.keyboard.press("h");
+  await expect(line).toBeHidden();
   await page.goto("/pieces/tern-ring/practice?joint=m9.seam");
   await expect(page.getByText("This heat is not in the plan any more.")).toBeVisible();
   await page.getByRole("button", { name: "To the heats" }).click();

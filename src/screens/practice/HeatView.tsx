@@ -1,20 +1,21 @@
 "use client";
 
-import { useEffect, useRef } from "react";
+import { useEffect, useRef, useState } from "react";
 import { type Names } from "@/words/names";
-import { type Units, showTemperature } from "@/words/show";
-import { practiceText } from "@/words/screens/practice";
+import { type Units } from "@/words/show";
 import { useSize } from "@/ui/useSize";
-import { partNow } from "@/core/practice/play";
 import { LEAST_SIZE, MOST_SIZE } from "@/core/practice/torch";
+import { HeatPainter, viewOf } from "./draw";
+import { markFlux, markIsotherms, markJoints, markParts } from "./marks";
+import { heatColours } from "./palette";
 import { type PracticeRun } from "./run";
-import { drawHeat, heatColours, viewOf } from "./draw";
+import { SplitHandle } from "./SplitHandle";
 
 interface Props {
   readonly run: PracticeRun;
   readonly names: Names;
   readonly units: Units;
-  /** Whether temperatures stand on the parts. */
+  /** Whether the heat is shown right of the line that is dragged across. */
   readonly isSeen: boolean;
   readonly label: string;
 }
@@ -26,14 +27,16 @@ const NOTCH = 0.5;
 export function HeatView({ run, names, units, isSeen, label }: Props) {
   const [ref, { width, height }] = useSize(800, 394);
   const canvas = useRef<HTMLCanvasElement>(null);
-  useEffect(() => frames(run, canvas.current, { width, height, names, units, isSeen }), [run, width, height, names, units, isSeen]);
+  const [share, setShare] = useState(0.5);
+  const split = isSeen ? share * width : width;
+  useEffect(() => frames(run, canvas.current, { width, height, names, units, split }), [run, width, height, names, units, split]);
   const put = (event: React.PointerEvent) => {
     const { left, top } = event.currentTarget.getBoundingClientRect();
     const { perMm, x, y } = viewOf(run.body, width, height);
     run.hold({ x: (event.clientX - left - x) / perMm, y: (y - (event.clientY - top)) / perMm, isOn: true });
   };
   return (
-    <div ref={ref} className="relative h-full min-h-75 w-full overflow-hidden">
+    <div ref={ref} data-split className="relative h-full min-h-75 w-full overflow-hidden">
       <canvas
         ref={canvas}
         role="img"
@@ -51,6 +54,7 @@ export function HeatView({ run, names, units, isSeen, label }: Props) {
         onPointerLeave={() => run.hold({ isOn: false })}
         onWheel={(event) => run.hold(sizedBy(run, event.deltaY > 0 ? -NOTCH : NOTCH))}
       />
+      {isSeen && <SplitHandle share={share} width={width} onMove={setShare} />}
     </div>
   );
 }
@@ -65,52 +69,36 @@ interface Drawn {
   readonly height: number;
   readonly names: Names;
   readonly units: Units;
-  readonly isSeen: boolean;
+  readonly split: number;
 }
 
 /** Goes on with the heat and draws it, frame by frame; gives what ends it. */
-function frames(run: PracticeRun, element: HTMLCanvasElement | null, { width, height, names, units, isSeen }: Drawn): () => void {
+function frames(run: PracticeRun, element: HTMLCanvasElement | null, { width, height, names, units, split }: Drawn): () => void {
   const canvas = element?.getContext("2d");
   if (!element || !canvas) return () => undefined;
   const dense = window.devicePixelRatio || 1;
   element.width = Math.round(width * dense);
   element.height = Math.round(height * dense);
   canvas.setTransform(dense, 0, 0, dense, 0, 0);
-  const colours = heatColours(getComputedStyle(document.documentElement));
+  const painter = new HeatPainter(run.body, heatColours(getComputedStyle(element)));
+  const { colours, fields } = painter;
   const view = viewOf(run.body, width, height);
   let last = performance.now();
   let frame = 0;
   const draw = (now: number) => {
     run.advance(now - last);
     last = now;
-    drawHeat(
-      canvas,
-      { heat: run.heat, torch: run.torchNow, ghost: run.ghostTorch, view, colours, isMesh: run.body.support === "mesh" },
-      width,
-      height,
-    );
-    if (isSeen) label();
+    const { heat } = run;
+    painter.draw(canvas, { heat, torch: run.torchNow, ghost: run.ghostTorch, view, width, height, split });
+    if (split < width) {
+      const marked = { heat, view, colours, names, units, width, height, split };
+      markIsotherms(canvas, fields, marked);
+      markJoints(canvas, marked);
+      markFlux(canvas, marked);
+      markParts(canvas, marked);
+    }
     frame = requestAnimationFrame(draw);
-  };
-  const label = () => {
-    canvas.font = "600 15px Archivo, sans-serif";
-    canvas.lineWidth = 4;
-    run.body.parts.forEach((part, p) => {
-      const bit = part.grid ? hottestIn(run, part.from, part.to) : part.from;
-      const text = practiceText.partAt(names.part(part.id), `${showTemperature(partNow(run.heat, p).mean, units)}°`);
-      const [x, y] = [view.x + run.body.x[bit]! * view.perMm + 8, view.y - run.body.y[bit]! * view.perMm + 5];
-      canvas.strokeStyle = colours.mesh;
-      canvas.strokeText(text, x, y);
-      canvas.fillStyle = colours.ink;
-      canvas.fillText(text, x, y);
-    });
   };
   frame = requestAnimationFrame(draw);
   return () => cancelAnimationFrame(frame);
-}
-
-function hottestIn({ heat }: PracticeRun, from: number, to: number): number {
-  let found = from;
-  for (let bit = from; bit < to; bit++) if (heat.temperatures[bit]! > heat.temperatures[found]!) found = bit;
-  return found;
 }

@@ -46,7 +46,7 @@ export function LadderInTime({ body, course, names, units, width, height }: Prop
   const solidus = METALS[softest.metal].solidus;
   const top = Math.min(held && held.softens > runs ? held.softens : Infinity, solidus);
   const last = course.at(-1);
-  const ends = spreadOut(last ? last.parts.map(({ mean }) => y(mean)) : [], 17);
+  const ends = spreadOut(last ? last.parts.map(({ mean }) => y(mean)) : [], 17, height - FOOT);
   const ticks = [600, 650, 700, 750, 800];
   return (
     <svg width={width} height={height} role="img" aria-label={practiceText.ladder} className="block">
@@ -74,7 +74,7 @@ export function LadderInTime({ body, course, names, units, width, height }: Prop
       {held && held.softens < HIGHEST && (
         <g>
           <line x1={LEFT} x2={LEFT + wide} y1={y(held.softens)} y2={y(held.softens)} stroke="var(--color-gather)" strokeWidth={1.5} />
-          <text x={LEFT + wide / 2} y={y(held.softens) + 15} textAnchor="middle" fontSize={13} fill="var(--color-night-warn)">
+          <text x={LEFT + wide - 8} y={y(held.softens) + 15} textAnchor="end" fontSize={13} fill="var(--color-night-warn)">
             {practiceText.gives(showTemperature(held.softens, units), names.joint(held.id))}
           </text>
         </g>
@@ -113,13 +113,17 @@ export function LadderInTime({ body, course, names, units, width, height }: Prop
   );
 }
 
-/** Places moved apart, so that no two labels lie over each other; in the order they came. */
-function spreadOut(at: readonly number[], apart: number): number[] {
+/** Places moved apart, so that no two labels lie over each other, and none below `most`; in the order they came. */
+function spreadOut(at: readonly number[], apart: number, most: number): number[] {
   const order = at.map((_, i) => i).sort((a, b) => at[a]! - at[b]!);
   const placed = [...at];
   order.forEach((i, n) => {
     const before = order[n - 1];
     if (before !== undefined) placed[i] = Math.max(placed[i]!, placed[before]! + apart);
+  });
+  [...order].reverse().forEach((i, n, down) => {
+    const below = down[n - 1];
+    placed[i] = Math.min(placed[i]!, below === undefined ? most : placed[below]! - apart);
   });
   return placed;
 }

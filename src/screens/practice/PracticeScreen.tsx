@@ -249,10 +249,10 @@ function TorchControls({ run, shown: { torch, holder }, hasMesh, onLight, onTurn
           step={0.5}
           value={torch.size}
           disabled={!isMine}
-          className="w-28 accent-glow"
+          className="w-24 accent-glow"
           onChange={(event) => run.hold({ size: Number(event.target.value) })}
         />
-        <b className="w-16 whitespace-nowrap text-night-ink">{withUnit(torch.size, "measured", units)}</b>
+        <b className="w-17 whitespace-nowrap text-night-ink">{withUnit(torch.size, "blank", units)}</b>
       </label>
       <label className="flex items-center gap-2">
         {practiceText.distance}
@@ -263,10 +263,10 @@ function TorchControls({ run, shown: { torch, holder }, hasMesh, onLight, onTurn
           step={5}
           value={torch.distance}
           disabled={!isMine}
-          className="w-28 accent-glow"
+          className="w-24 accent-glow"
           onChange={(event) => run.hold({ distance: Number(event.target.value) })}
         />
-        <b className="w-16 text-night-ink">{withUnit(torch.distance, "measured", units)}</b>
+        <b className="w-20 whitespace-nowrap text-night-ink">{withUnit(torch.distance, "blank", units)}</b>
       </label>
       {hasMesh && (
         <button

@@ -1,65 +1,9 @@
+import { type Point } from "@/core/geometry/outline";
 import { type HeatBody } from "@/core/practice/body";
-import { type FluxStage } from "@/core/practice/flux";
 import { type PractisedHeat } from "@/core/practice/heat";
 import { type TorchMoment } from "@/core/practice/torch";
-
-type Rgb = readonly [number, number, number];
-
-/** The colours of a heat, as the page's tokens have them. */
-export interface HeatColours {
-  readonly glow: readonly { readonly at: number; readonly rgb: Rgb }[];
-  readonly flux: Readonly<Record<FluxStage, string | null>>;
-  readonly ink: string;
-  readonly solder: string;
-  readonly bright: string;
-  readonly flame: string;
-  readonly core: string;
-  readonly mesh: string;
-}
-
-/** Degrees C from which metal shows each colour in a dim room (section 13 of the formulas). */
-const GLOW = [
-  ["cold", 20],
-  ["black", 480],
-  ["faint", 550],
-  ["dull", 600],
-  ["cherry", 720],
-  ["bright", 800],
-  ["orange", 870],
-  ["pale", 960],
-] as const;
-
-export function heatColours(style: CSSStyleDeclaration): HeatColours {
-  const token = (name: string) => style.getPropertyValue(`--color-${name}`).trim();
-  return {
-    glow: GLOW.map(([name, at]) => ({ at, rgb: rgbOf(token(`heat-${name}`)) })),
-    flux: {
-      none: null,
-      wet: token("water-pale"),
-      white: token("white"),
-      honey: token("ochre"),
-      clear: token("flux-clear"),
-      spent: token("flux-spent"),
-    },
-    ...{ ink: token("night-ink"), solder: token("metal-bright"), bright: token("white") },
-    ...{ flame: token("flame-blue"), core: token("flame-core"), mesh: token("night-line") },
-  };
-}
-
-function rgbOf(hex: string): Rgb {
-  const value = Number.parseInt(hex.slice(1), 16);
-  return [(value >> 16) & 255, (value >> 8) & 255, value & 255];
-}
-
-export function glowAt({ glow }: HeatColours, celsius: number): Rgb {
-  const above = glow.findIndex(({ at }) => at > celsius);
-  if (above === 0) return glow[0]!.rgb;
-  if (above < 0) return glow.at(-1)!.rgb;
-  const [low, high] = [glow[above - 1]!, glow[above]!];
-  const share = (celsius - low.at) / (high.at - low.at);
-  const mix = (k: 0 | 1 | 2) => Math.round(low.rgb[k] + (high.rgb[k] - low.rgb[k]) * share);
-  return [mix(0), mix(1), mix(2)];
-}
+import { type Field, fieldOf } from "./field";
+import { type HeatColours, type Shading, colourOf, glowing, heatShading, placeOn } from "./palette";
 
 /** Where mm lie on the canvas: y is upward in mm. */
 export interface View {
@@ -77,32 +21,73 @@ export function viewOf({ half: [x, y] }: HeatBody, width: number, height: number
   return { perMm, x: width / 2, y: height / 2 };
 }
 
-/** Draws a heat as it is seen: the metal as it glows, flux, solder and the flame. */
-export function drawHeat(
-  canvas: CanvasRenderingContext2D,
-  { heat, torch, ghost, view, colours, isMesh }: DrawAsked,
-  width: number,
-  height: number,
-): void {
-  canvas.clearRect(0, 0, width, height);
-  if (isMesh) drawMesh(canvas, view, colours, width, height);
-  const { body } = heat;
-  for (const part of body.parts) if (part.grid) drawPlane(canvas, heat, part.grid, view, colours);
-  drawFlux(canvas, heat, view, colours);
-  for (const part of body.parts) if (!part.grid) drawLines(canvas, heat, part, view, colours);
-  drawSolder(canvas, heat, view, colours);
-  if (ghost?.isOn) drawGhost(canvas, ghost, view, colours);
-  if (torch.isOn) drawFlame(canvas, torch, view, colours);
-}
-
-interface DrawAsked {
+export interface DrawAsked {
   readonly heat: PractisedHeat;
   readonly torch: TorchMoment;
   /** The careful hand's, where it goes before. */
   readonly ghost: TorchMoment | null;
   readonly view: View;
-  readonly colours: HeatColours;
-  readonly isMesh: boolean;
+  readonly width: number;
+  readonly height: number;
+  /** Pixels from the left up to which it is drawn as it is seen; from there on its heat. */
+  readonly split: number;
+}
+
+/** Draws a heat frame by frame. What depends on the body alone is made once. */
+export class HeatPainter {
+  private readonly planes: readonly PlanePicture[];
+
+  constructor(
+    private readonly body: HeatBody,
+    readonly colours: HeatColours,
+  ) {
+    this.planes = body.parts.flatMap(({ grid }) => (grid ? [new PlanePicture(fieldOf(grid))] : []));
+  }
+
+  /** Fields of the plates, for lines of equal temperature. */
+  get fields(): readonly Field[] {
+    return this.planes.map(({ field }) => field);
+  }
+
+  draw(canvas: CanvasRenderingContext2D, asked: DrawAsked): void {
+    const { width, height, split, heat, torch, ghost, view } = asked;
+    canvas.clearRect(0, 0, width, height);
+    if (this.body.support === "mesh") drawMesh(canvas, view, this.colours, width, height);
+    within(canvas, 0, split, height, () => this.drawMetal(canvas, asked, glowing(this.colours), true));
+    if (split < width) {
+      const [least, most] = extremes(heat.temperatures);
+      within(canvas, split, width, height, () => this.drawMetal(canvas, asked, heatShading(this.colours, least, most), false));
+    }
+    if (ghost?.isOn) drawGhost(canvas, ghost, view, this.colours);
+    if (torch.isOn) drawFlame(canvas, torch, view, this.colours);
+  }
+
+  private drawMetal(canvas: CanvasRenderingContext2D, { heat, view }: DrawAsked, shading: Shading, isAsSeen: boolean): void {
+    for (const plane of this.planes) plane.draw(canvas, heat.temperatures, view, shading);
+    if (isAsSeen) drawFlux(canvas, heat, view, this.colours);
+    for (const part of this.body.parts) if (!part.grid) drawLines(canvas, heat, part, view, shading);
+    drawSolder(canvas, heat, view, this.colours);
+  }
+}
+
+function extremes(temperatures: Float64Array): readonly [number, number] {
+  let [least, most] = [Infinity, -Infinity];
+  for (const t of temperatures) {
+    if (t < least) least = t;
+    if (t > most) most = t;
+  }
+  return [least, most];
+}
+
+/** Draws between two edges only. */
+function within(canvas: CanvasRenderingContext2D, from: number, to: number, height: number, draw: () => void): void {
+  if (to <= from) return;
+  canvas.save();
+  canvas.beginPath();
+  canvas.rect(from, 0, to - from, height);
+  canvas.clip();
+  draw();
+  canvas.restore();
 }
 
 const MESH = 2.5;
@@ -122,30 +107,47 @@ function drawMesh(canvas: CanvasRenderingContext2D, { perMm, x, y }: View, { mes
   canvas.stroke();
 }
 
-type PlaneGrid = NonNullable<HeatBody["parts"][number]["grid"]>;
+/** A plate as a small picture with a pixel for each cell, drawn large. */
+class PlanePicture {
+  private readonly element = document.createElement("canvas");
+  private readonly pixels: ImageData;
+  private readonly own: CanvasRenderingContext2D;
 
-function drawPlane(
-  canvas: CanvasRenderingContext2D,
-  { temperatures }: PractisedHeat,
-  { wide, tall, bits, left, low, spacing, outline }: PlaneGrid,
-  { perMm, x, y }: View,
-  colours: HeatColours,
-): void {
-  const side = spacing * perMm;
-  canvas.save();
+  constructor(readonly field: Field) {
+    const { wide, tall } = field.grid;
+    [this.element.width, this.element.height] = [wide, tall];
+    this.own = this.element.getContext("2d")!;
+    this.pixels = this.own.createImageData(wide, tall);
+    this.pixels.data.fill(255);
+  }
+
+  draw(canvas: CanvasRenderingContext2D, temperatures: Float64Array, { perMm, x, y }: View, shading: Shading): void {
+    const { grid, bitOf } = this.field;
+    const { wide, tall, left, low, spacing, outline } = grid;
+    const { data } = this.pixels;
+    const { bytes } = shading.ramp;
+    for (let j = 0; j < tall; j++)
+      for (let i = 0; i < wide; i++) {
+        const from = 3 * placeOn(shading, temperatures[bitOf[j * wide + i]!]!);
+        const to = 4 * ((tall - 1 - j) * wide + i);
+        data[to] = bytes[from]!;
+        data[to + 1] = bytes[from + 1]!;
+        data[to + 2] = bytes[from + 2]!;
+      }
+    this.own.putImageData(this.pixels, 0, 0);
+    canvas.save();
+    along(canvas, outline, { perMm, x, y });
+    canvas.closePath();
+    canvas.clip();
+    canvas.drawImage(this.element, x + left * perMm, y - (low + tall * spacing) * perMm, wide * spacing * perMm, tall * spacing * perMm);
+    canvas.restore();
+  }
+}
+
+/** A path through points in mm. */
+export function along(canvas: CanvasRenderingContext2D, points: readonly (readonly [number, number])[], { perMm, x, y }: View): void {
   canvas.beginPath();
-  for (const [px, py] of outline) canvas.lineTo(x + px * perMm, y - py * perMm);
-  canvas.closePath();
-  canvas.clip();
-  for (let j = 0; j < tall; j++)
-    for (let i = 0; i < wide; i++) {
-      const bit = bits[j * wide + i]!;
-      if (bit < 0) continue;
-      canvas.fillStyle = `rgb(${glowAt(colours, temperatures[bit]!).join()})`;
-      // a hair more than its side, so that no seam shows between two
-      canvas.fillRect(x + (left + i * spacing) * perMm, y - (low + (j + 1) * spacing) * perMm, side + 0.6, side + 0.6);
-    }
-  canvas.restore();
+  for (const [px, py] of points) canvas.lineTo(x + px * perMm, y - py * perMm);
 }
 
 function drawLines(
@@ -153,7 +155,7 @@ function drawLines(
   { temperatures, body }: PractisedHeat,
   { lines, from, to }: HeatBody["parts"][number],
   { perMm, x, y }: View,
-  colours: HeatColours,
+  shading: Shading,
 ): void {
   const at = (bit: number) => [x + body.x[bit]! * perMm, y - body.y[bit]! * perMm] as const;
   const wide = Math.max(4, LINE * perMm);
@@ -163,7 +165,7 @@ function drawLines(
       const next = bits[k + 1] ?? (isClosed ? bits[0]! : null);
       if (next === null) continue;
       const [[ax, ay], [bx, by]] = [at(bits[k]!), at(next)];
-      canvas.strokeStyle = `rgb(${glowAt(colours, (temperatures[bits[k]!]! + temperatures[next]!) / 2).join()})`;
+      canvas.strokeStyle = colourOf(shading, (temperatures[bits[k]!]! + temperatures[next]!) / 2);
       canvas.lineWidth = wide;
       canvas.beginPath();
       canvas.moveTo(ax, ay);
@@ -174,7 +176,7 @@ function drawLines(
   if (lines.length > 0) return;
   for (let bit = from; bit < to; bit++) {
     const [cx, cy] = at(bit);
-    canvas.fillStyle = `rgb(${glowAt(colours, temperatures[bit]!).join()})`;
+    canvas.fillStyle = colourOf(shading, temperatures[bit]!);
     canvas.beginPath();
     canvas.arc(cx, cy, Math.max(3, (Math.sqrt(body.bare[bit]! / Math.PI) / 2) * perMm), 0, 2 * Math.PI);
     canvas.fill();
@@ -196,10 +198,41 @@ function drawFlux(canvas: CanvasRenderingContext2D, heat: PractisedHeat, { perMm
       if (!colour) return;
       canvas.fillStyle = colour;
       canvas.globalAlpha = stage === "clear" ? 0.12 : 0.3;
-      dot(canvas, x + heat.body.x[sides[0]!]! * perMm, y - heat.body.y[sides[0]!]! * perMm, (DAB / 2) * perMm);
+      const [cx, cy] = [x + heat.body.x[sides[0]!]! * perMm, y - heat.body.y[sides[0]!]! * perMm];
+      dot(canvas, cx, cy, (DAB / 2) * perMm);
+      if (stage === "wet" && heat.sidesAt(joint, p)[1] > SIMMERS) drawBubbles(canvas, [cx, cy], perMm, heat.steps, p, colours);
     });
   });
   canvas.globalAlpha = 1;
+}
+
+/** Degrees C from which the water of wet flux is seen to boil; steps for which a bubble stands. */
+const SIMMERS = 85;
+const BUBBLE_STEPS = 40;
+/** Bubbles at one place. */
+const BUBBLES = 3;
+
+/** Water boiling off: small rings that come and go, the same for the same moment of the heat. */
+function drawBubbles(
+  canvas: CanvasRenderingContext2D,
+  [x, y]: Point,
+  perMm: number,
+  steps: number,
+  place: number,
+  { water }: HeatColours,
+): void {
+  canvas.strokeStyle = water;
+  canvas.globalAlpha = 0.9;
+  canvas.lineWidth = 1;
+  for (let k = 0; k < BUBBLES; k++) {
+    const turn = place * 7 + k * 13 + Math.floor(steps / BUBBLE_STEPS + k / BUBBLES) * 5;
+    const age = (steps / BUBBLE_STEPS + k / BUBBLES) % 1;
+    const [dx, dy] = [Math.cos(turn) * DAB * 0.4 * perMm, Math.sin(turn) * DAB * 0.4 * perMm];
+    canvas.beginPath();
+    canvas.arc(x + dx, y + dy, Math.max(1, age * 0.3 * perMm), 0, 2 * Math.PI);
+    canvas.stroke();
+  }
+  canvas.globalAlpha = 0.3;
 }
 
 function dot(canvas: CanvasRenderingContext2D, x: number, y: number, radius: number): void {

@@ -67,6 +67,12 @@ export const practiceText = {
   only: "Practice only:",
   onlyText: "real metal, flux and flames differ. It replaces no teacher.",
   seen: (parts: string, flux: string) => (flux === "" ? parts : `${parts}, flux ${flux}`),
+  runsAt: (degrees: string) => `runs at ${degrees}`,
+  softensAt: (degrees: string) => `softens at ${degrees}`,
+  fluxIs: (stage: string) => `flux ${stage}`,
+  asYouSeeIt: "as you see it",
+  theHeat: "the heat",
+  split: "Line between what is seen and the heat",
   partAt: (part: string, degrees: string) => `${part} ${degrees}`,
   howItGlows: "how it glows",
   glow: [
