@@ -5,6 +5,7 @@ await install();
 await import(await bundle("speed/core.ts", "speed"));
 await import(await bundle("speed/tracing.ts", "speed-tracing"));
 await import(await bundle("speed/cutting.ts", "speed-cutting"));
+await import(await bundle("speed/practice.ts", "speed-practice"));
 
 await installChromium();
 await buildApp();

@@ -16,6 +16,6 @@ export function share(values: readonly number[], at: number): number {
 }
 
 /** One line: what was measured, the figure, and the target or ratio beside it. */
-export function row(name: string, figure: number, unit: "ms" | "kB" | "times", beside: string): void {
+export function row(name: string, figure: number, unit: "ms" | "kB" | "times" | "bytes", beside: string): void {
   console.log(`${name.padEnd(48)} ${figure.toFixed(unit === "kB" ? 1 : 4).padStart(10)} ${unit}   ${beside}`);
 }

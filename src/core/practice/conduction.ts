@@ -19,23 +19,22 @@ export class Conduction {
   private readonly lower: Float64Array;
   private readonly upper: Float64Array;
   private readonly pivot: Float64Array;
+  /** J/K of each place's cell. */
+  private readonly holds: Float64Array;
   /** J/K that pass to the next in a step by what is now. */
   private readonly now: Float64Array;
   /** Of closed chains: what the tie of its ends adds to each place, by the sum of both ends. */
   private readonly round: Float64Array;
   private readonly tie: Float64Array;
-  private readonly closed: Uint8Array;
+  /** Chains that are open; those after them are closed. */
+  private readonly open: number;
   private readonly held: Float64Array;
 
   /**
    * @param capacity J/K of each cell
    * @param seconds of a step
    */
-  constructor(
-    chains: readonly Chain[],
-    private readonly capacity: Float64Array,
-    seconds: number,
-  ) {
+  constructor(chains: readonly Chain[], capacity: Float64Array, seconds: number) {
     const count = chains.reduce((all, { cells }) => all + cells.length, 0);
     this.order = new Int32Array(count);
     this.starts = new Int32Array(chains.length + 1);
@@ -45,12 +44,16 @@ export class Conduction {
     this.round = new Float64Array(count);
     this.held = new Float64Array(count);
     this.now = new Float64Array(count);
+    this.holds = new Float64Array(count);
     this.tie = new Float64Array(chains.length);
-    this.closed = new Uint8Array(chains.length);
     let at = 0;
-    chains.forEach((chain, c) => {
+    const isTied = ({ cells, isClosed, conductances }: Chain) => isClosed && cells.length > 2 && conductances[cells.length - 1]! > 0;
+    const untied = chains.filter((chain) => !isTied(chain));
+    this.open = untied.length;
+    [...untied, ...chains.filter(isTied)].forEach((chain, c) => {
       this.starts[c] = at;
       this.order.set(chain.cells, at);
+      chain.cells.forEach((cell, i) => (this.holds[at + i] = capacity[cell]!));
       this.prepare(chain, c, at, seconds);
       at += chain.cells.length;
     });
@@ -63,13 +66,12 @@ export class Conduction {
     const ahead = AHEAD * seconds;
     const hasTie = isClosed && n > 2;
     const ends = hasTie ? conductances[n - 1]! * ahead : 0;
-    this.closed[c] = ends > 0 ? 1 : 0;
     let before = 0;
     for (let i = 0; i < n; i++) {
       const left = i > 0 ? conductances[i - 1]! * ahead : 0;
       const right = i < n - 1 ? conductances[i]! * ahead : 0;
       this.now[at + i] = i < n - 1 || hasTie ? conductances[i]! * (seconds - ahead) : 0;
-      const diagonal = this.capacity[cells[i]!]! + left + right;
+      const diagonal = this.holds[at + i]! + left + right;
       this.lower[at + i] = left;
       this.pivot[at + i] = 1 / (diagonal - left * before);
       before = right * this.pivot[at + i]!;
@@ -98,25 +100,48 @@ export class Conduction {
 
   /** One step of the temperatures. */
   step(temperatures: Float64Array): void {
-    const { order, held, starts, capacity, round, now } = this;
-    for (let c = 0; c + 1 < starts.length; c++) {
-      const [from, to] = [starts[c]!, starts[c + 1]!];
-      // through its end a closed chain has what comes from its last before its first
+    const { order, held, starts, lower, upper, pivot, holds, now, open } = this;
+    for (let c = 0; c < open; c++) {
+      const from = starts[c]!;
+      const last = starts[c + 1]! - 1;
       let t = temperatures[order[from]!]!;
-      let comes = this.closed[c] ? now[to - 1]! * (temperatures[order[to - 1]!]! - t) : 0;
-      for (let i = from; i < to; i++) {
-        const after = i + 1 < to ? temperatures[order[i + 1]!]! : this.closed[c] ? temperatures[order[from]!]! : t;
+      let comes = 0;
+      let before = 0;
+      for (let i = from; i < last; i++) {
+        const after = temperatures[order[i + 1]!]!;
         const goes = now[i]! * (t - after);
-        held[i] = capacity[order[i]!]! * t + comes - goes;
+        before = (holds[i]! * t + comes - goes + lower[i]! * before) * pivot[i]!;
+        held[i] = before;
         comes = goes;
         t = after;
       }
-      this.solve(from, to);
-      if (this.closed[c]) {
-        const off = this.tie[c]! * (held[from]! - held[to - 1]!);
-        for (let i = from; i < to; i++) held[i] = held[i]! - off * round[i]!;
+      before = (holds[last]! * t + comes + lower[last]! * before) * pivot[last]!;
+      temperatures[order[last]!] = before;
+      for (let i = last - 1; i >= from; i--) {
+        before = held[i]! + upper[i]! * before;
+        temperatures[order[i]!] = before;
       }
-      for (let i = from; i < to; i++) temperatures[order[i]!] = held[i]!;
     }
+    for (let c = open; c + 1 < starts.length; c++) this.stepClosed(c, temperatures);
+  }
+
+  /** A closed chain: through its end it has what comes from its last before its first, and the tie of its ends takes off what it adds. */
+  private stepClosed(c: number, temperatures: Float64Array): void {
+    const { order, held, starts, holds, round, now } = this;
+    const from = starts[c]!;
+    const last = starts[c + 1]! - 1;
+    const first = temperatures[order[from]!]!;
+    let t = first;
+    let comes = now[last]! * (temperatures[order[last]!]! - t);
+    for (let i = from; i <= last; i++) {
+      const after = i < last ? temperatures[order[i + 1]!]! : first;
+      const goes = now[i]! * (t - after);
+      held[i] = holds[i]! * t + comes - goes;
+      comes = goes;
+      t = after;
+    }
+    this.solve(from, last + 1);
+    const off = this.tie[c]! * (held[from]! - held[last]!);
+    for (let i = from; i <= last; i++) temperatures[order[i]!] = held[i]! - off * round[i]!;
   }
 }

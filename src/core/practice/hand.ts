@@ -150,7 +150,7 @@ export class Hand {
     return this.body.joints.every((joint, j) => {
       if (!joint.isWanted || joint.isFused || heat.solder[j]!.isMade) return true;
       return joint.places.every((_, p) => {
-        const [cooler, hotter] = heat.sidesAt(joint, p);
+        const [cooler, hotter] = [heat.coolestAt(joint, p), heat.hottestAt(joint, p)];
         return hotter - cooler < MOST_APART && heat.fluxAt(j, p) === "clear";
       });
     });

@@ -146,8 +146,7 @@ export class PractisedHeat {
   private doFlux(): void {
     this.body.joints.forEach((joint, j) => {
       this.flux[j]!.forEach((place, p) => {
-        const [cooler, hotter] = this.sidesAt(joint, p);
-        place.flux(cooler, hotter);
+        place.flux(this.coolestAt(joint, p), this.hottestAt(joint, p));
         for (const bit of joint.places[p]!.sides) this.coverBit(bit);
       });
     });
@@ -158,19 +157,17 @@ export class PractisedHeat {
     this.emissivity[bit] = EMISSIVITY.fluxed;
   }
 
-  /** The temperature of a joint's cooler side at a place, and of its hotter one. */
-  sidesAt({ places }: BodyJoint, place: number): readonly [number, number] {
+  /** The temperature of a joint's coolest side at a place. */
+  coolestAt({ places }: BodyJoint, place: number): number {
     const { sides } = places[place]!;
-    return [this.coolest(sides), this.hottest(sides)];
-  }
-
-  private coolest(sides: readonly number[]): number {
     let least = this.temperatures[sides[0]!]!;
     for (let k = 1; k < sides.length; k++) least = Math.min(least, this.temperatures[sides[k]!]!);
     return least;
   }
 
-  private hottest(sides: readonly number[]): number {
+  /** And of its hottest one. */
+  hottestAt({ places }: BodyJoint, place: number): number {
+    const { sides } = places[place]!;
     let most = this.temperatures[sides[0]!]!;
     for (let k = 1; k < sides.length; k++) most = Math.max(most, this.temperatures[sides[k]!]!);
     return most;
@@ -214,7 +211,8 @@ export class PractisedHeat {
     const { capacity } = this.body;
     const { temperatures } = this;
     for (let k = 0; k < a.length; k++) {
-      const [i, j] = [a[k]!, b[k]!];
+      const i = a[k]!;
+      const j = b[k]!;
       const g = conductance[k]! * STEP;
       const flows = (g * (temperatures[i]! - temperatures[j]!)) / (1 + g * (1 / capacity[i]! + 1 / capacity[j]!));
       temperatures[i] = temperatures[i]! - flows / capacity[i]!;
@@ -230,8 +228,7 @@ export class PractisedHeat {
       const joint = body.joints[j]!;
       const flux = this.flux[j]!;
       for (let p = 0; p < flux.length; p++) {
-        const { sides } = joint.places[p]!;
-        hasChanged = flux[p]!.heat(this.coolest(sides), this.hottest(sides), LOOK) || hasChanged;
+        hasChanged = flux[p]!.heat(this.coolestAt(joint, p), this.hottestAt(joint, p), LOOK) || hasChanged;
       }
       if (joint.isWanted) hasChanged = this.solder[j]!.heat(this, j) || hasChanged;
       else this.disturb(j);
@@ -255,8 +252,7 @@ export class PractisedHeat {
     const state = this.disturbed[j]!;
     let most = 0;
     for (let p = 0; p < joint.places.length; p++) {
-      const { sides } = joint.places[p]!;
-      most = Math.max(most, (this.coolest(sides) + this.hottest(sides)) / 2);
+      most = Math.max(most, (this.coolestAt(joint, p) + this.hottestAt(joint, p)) / 2);
     }
     if (most >= joint.runs) state.hasRun = true;
     else if (most > joint.softens) state.soft += LOOK;

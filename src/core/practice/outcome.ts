@@ -105,9 +105,8 @@ export function evennessOf(heat: PractisedHeat): number {
   heat.body.joints.forEach((joint) => {
     if (!joint.isWanted) return;
     joint.places.forEach((_, p) => {
-      const [cooler, hotter] = heat.sidesAt(joint, p);
-      least = Math.min(least, cooler);
-      most = Math.max(most, hotter);
+      least = Math.min(least, heat.coolestAt(joint, p));
+      most = Math.max(most, heat.hottestAt(joint, p));
     });
   });
   return most - least;

@@ -75,11 +75,12 @@ export class JointSolder {
     const { joint } = this;
     if (this.isMade) return false;
     if (joint.isFused) {
-      for (let p = 0; p < joint.places.length; p++) if (heat.sidesAt(joint, p)[0] >= joint.runs) this.make(p);
+      for (let p = 0; p < joint.places.length; p++) if (heat.coolestAt(joint, p) >= joint.runs) this.make(p);
     }
     for (let i = 0; i < this.pallions.length; i++) {
       const place = joint.pallions[i]!;
-      const [cooler, hotter] = heat.sidesAt(joint, place);
+      const cooler = heat.coolestAt(joint, place);
+      const hotter = heat.hottestAt(joint, place);
       if (this.pallions[i] === "laid" && hotter >= joint.runs && heat.fluxAt(j, place) === "clear") {
         if (hotter - cooler > MOST_BETWEEN) this.climb(i, place, hotter - cooler, heat);
         else this.pallions[i] = "melted";
@@ -120,7 +121,7 @@ export class JointSolder {
   /** Whether a place is full once it has what is left of a pallion: what one cannot fill the next does. */
   private fill(i: number, place: number, heat: PractisedHeat, j: number): boolean {
     if (this.made[place]) return true;
-    if (this.left[i] === 0 || heat.sidesAt(this.joint, place)[0] < this.joint.runs || heat.fluxAt(j, place) !== "clear") return false;
+    if (this.left[i] === 0 || heat.coolestAt(this.joint, place) < this.joint.runs || heat.fluxAt(j, place) !== "clear") return false;
     const takes = this.joint.places[place]!.length * this.joint.volumePerMm;
     const runs = Math.min(this.left[i]!, takes - this.filled[place]!);
     this.left[i] = this.left[i]! - runs;

@@ -88,7 +88,7 @@ export function poorestFlux(heat: PractisedHeat): FluxStage | null {
 }
 
 function coolestOf(heat: PractisedHeat, joint: BodyJoint): number {
-  return Math.min(...joint.places.map((_, p) => heat.sidesAt(joint, p)[0]));
+  return Math.min(...joint.places.map((_, p) => heat.coolestAt(joint, p)));
 }
 
 /** What makes a heat good, and how far each is. */

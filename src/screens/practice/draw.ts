@@ -200,7 +200,7 @@ function drawFlux(canvas: CanvasRenderingContext2D, heat: PractisedHeat, { perMm
       canvas.globalAlpha = stage === "clear" ? 0.12 : 0.3;
       const [cx, cy] = [x + heat.body.x[sides[0]!]! * perMm, y - heat.body.y[sides[0]!]! * perMm];
       dot(canvas, cx, cy, (DAB / 2) * perMm);
-      if (stage === "wet" && heat.sidesAt(joint, p)[1] > SIMMERS) drawBubbles(canvas, [cx, cy], perMm, heat.steps, p, colours);
+      if (stage === "wet" && heat.hottestAt(joint, p) > SIMMERS) drawBubbles(canvas, [cx, cy], perMm, heat.steps, p, colours);
     });
   });
   canvas.globalAlpha = 1;

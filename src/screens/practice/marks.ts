@@ -78,9 +78,8 @@ export function markJoints(canvas: CanvasRenderingContext2D, { heat, view, colou
   const labels = body.joints.slice(0, MOST_JOINTS).map((joint): Label => {
     let [found, degrees] = [0, joint.isWanted ? Infinity : -Infinity];
     joint.places.forEach((_, p) => {
-      const [cooler, hotter] = heat.sidesAt(joint, p);
-      const isFurther = joint.isWanted ? cooler < degrees : hotter > degrees;
-      if (isFurther) [found, degrees] = [p, joint.isWanted ? cooler : hotter];
+      const now = joint.isWanted ? heat.coolestAt(joint, p) : heat.hottestAt(joint, p);
+      if (joint.isWanted ? now < degrees : now > degrees) [found, degrees] = [p, now];
     });
     const bit = joint.places[found]!.sides[0]!;
     const shown = showTemperature(degrees, units);
