@@ -38,10 +38,12 @@ test("a heat is opened from its card, won with the pointer, and played again to 
 test("with the keyboard alone: lit, moved, and lost where it is held too long; then begun again", async ({ page }) => {
   await page.goto("/pieces/plover-ring/practice?joint=m1.seam");
   await expect(page.getByRole("heading", { name: "Put the flame on it" })).toBeVisible();
+  await page.emulateMedia({ reducedMotion: "reduce" });
   for (let i = 0; i < 4; i++) await page.keyboard.press("+");
   await page.keyboard.press("l");
   await page.keyboard.press("ArrowUp");
   await page.keyboard.press("ArrowDown");
+  await expect(page.getByRole("status").filter({ hasText: /^bezel \d+, flux \w+$/ })).toBeAttached();
   await expect(page.getByRole("heading", { name: "Not this time." })).toBeVisible({ timeout: 60_000 });
   await expect(page.getByRole("region", { name: "What happened" })).toContainText("Bezel began to melt.");
   await page.keyboard.press("r");

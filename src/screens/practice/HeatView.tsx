@@ -80,7 +80,8 @@ function frames(run: PracticeRun, element: HTMLCanvasElement | null, { width, he
   element.width = Math.round(width * dense);
   element.height = Math.round(height * dense);
   canvas.setTransform(dense, 0, 0, dense, 0, 0);
-  const painter = new HeatPainter(run.body, heatColours(getComputedStyle(element)));
+  const isStill = window.matchMedia("(prefers-reduced-motion: reduce)").matches;
+  const painter = new HeatPainter(run.body, heatColours(getComputedStyle(element)), isStill);
   const { colours, fields } = painter;
   const view = viewOf(run.body, width, height);
   let last = performance.now();

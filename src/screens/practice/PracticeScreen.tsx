@@ -4,9 +4,11 @@ import { useRouter, useSearchParams } from "next/navigation";
 import { useMemo, useState, useSyncExternalStore } from "react";
 import { LEAST_SIZE, MOST_DISTANCE, MOST_SIZE } from "@/core/practice/torch";
 import { type BenchEntry } from "@/core/piece/bench";
+import { type Doubt, doubtAmong } from "@/core/piece/doubt";
 import { type Piece } from "@/core/piece/piece";
 import { type Plan } from "@/core/piece/plan";
 import { type TryFile, flameOf } from "@/formats/flame-file";
+import { useDoubt } from "@/ui/doubt";
 import { useNotices } from "@/ui/notices";
 import { saveFile } from "@/ui/save-file";
 import { useKeys } from "@/ui/keys";
@@ -34,6 +36,7 @@ export function PracticeScreen({ plan }: { readonly plan: Plan }) {
   const router = useRouter();
   const piece = useSessionState((state) => state.piece);
   const bench = useTrayState((state) => state.bench);
+  const doubt = doubtAmong(Object.keys(plan.figures), useDoubt());
   const asked = useSearchParams();
   const index = askedFor(plan, asked.get("joint"));
   useTitle(piece.name, practiceText.title);
@@ -47,7 +50,7 @@ export function PracticeScreen({ plan }: { readonly plan: Plan }) {
         </button>
       </main>
     );
-  return <Practised key={index} plan={plan} index={index} piece={piece} bench={bench} onLeave={leave} />;
+  return <Practised key={index} plan={plan} index={index} piece={piece} bench={bench} doubt={doubt} onLeave={leave} />;
 }
 
 interface PractisedProps {
@@ -60,11 +63,16 @@ interface PractisedProps {
   readonly lesson?: { readonly title: string; readonly text: string };
   /** Whether each try begins without flux. */
   readonly isBare?: boolean;
+  /** Why the piece's masses cannot be trusted yet. */
+  readonly doubt?: Doubt | null;
   readonly onLeave: () => void;
 }
 
+/** Seconds from one time that what is seen is read out to the next. */
+const SAID_EVERY = 4;
+
 /** A heat under the flame, with all that is done about it. */
-export function Practised({ plan, index, piece, bench, lesson, isBare = false, onLeave }: PractisedProps) {
+export function Practised({ plan, index, piece, bench, lesson, isBare = false, doubt = null, onLeave }: PractisedProps) {
   const units = useUnits();
   const { warn } = useNotices();
   const own = useMemo(() => sceneOf(piece, plan, index), [piece, plan, index]);
@@ -125,13 +133,16 @@ export function Practised({ plan, index, piece, bench, lesson, isBare = false, o
     { repeats: true },
   );
   useKeys({ Space: () => run.pause(!run.now().isPaused) }, { repeats: false });
-  const seen = practiceText.seen(
+  const seenNow = practiceText.seen(
     body.parts
       .map(({ id }, p) => practiceText.partAt(names.part(id), showTemperature(shown.course.at(-1)?.parts[p]?.mean ?? 20, units)))
       .join(", "),
     shown.flux ? FLUX_NAMES[shown.flux] : "",
   );
-  const said = watchText(shown.watch, names, units);
+  const watched = watchText(shown.watch, names, units);
+  const turn = shown.isBegun ? Math.floor(shown.seconds / SAID_EVERY) : -1;
+  const [said, say] = useState({ turn, text: "" });
+  if (said.turn !== turn) say({ turn, text: turn < 0 ? "" : seenNow });
   return (
     <main className="night flex min-h-dvh flex-col bg-night text-night-ink lg:h-dvh">
       <header className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-night-line px-4 py-3 text-base text-night-soft lg:px-6.5">
@@ -149,7 +160,7 @@ export function Practised({ plan, index, piece, bench, lesson, isBare = false, o
       <div className="grid min-h-0 flex-1 lg:grid-cols-[minmax(0,1fr)_400px]">
         <div className="flex min-h-0 min-w-0 flex-col">
           <div className="relative min-h-0 flex-1">
-            <HeatView run={run} names={names} units={units} isSeen={isSeen} label={practiceText.pictureSeen(said.title)} />
+            <HeatView run={run} names={names} units={units} isSeen={isSeen} label={practiceText.pictureSeen(watched.title)} />
             <GlowLegend />
           </div>
           <TorchControls run={run} hasMesh={body.support === "mesh"} shown={shown} onLight={light} onTurnOver={turnOver} />
@@ -171,6 +182,7 @@ export function Practised({ plan, index, piece, bench, lesson, isBare = false, o
           own={own}
           units={units}
           lesson={lesson?.text ?? null}
+          doubt={doubt}
           speed={speed}
           onSpeed={setSpeed}
           onAgain={replay}
@@ -183,7 +195,7 @@ export function Practised({ plan, index, piece, bench, lesson, isBare = false, o
         />
       </div>
       <p role="status" className="sr-only">
-        {shown.isBegun && Math.floor(shown.seconds) % 4 === 0 ? seen : ""}
+        {said.text}
       </p>
       <footer className="flex flex-wrap items-center gap-3 border-t border-night-line px-4 py-3 lg:px-6.5">
         <button type="button" className="night-btn night-go !min-h-touch" onClick={() => run.pause(!shown.isPaused)}>

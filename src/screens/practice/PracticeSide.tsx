@@ -1,5 +1,6 @@
 "use client";
 
+import { type Doubt } from "@/core/piece/doubt";
 import { type TorchAct } from "@/core/practice/heat";
 import { type TryFile } from "@/formats/flame-file";
 import { type AimState } from "@/core/practice/watch";
@@ -23,6 +24,7 @@ interface Props {
   readonly units: Units;
   /** What a lesson is about; null where it is none. */
   readonly lesson: string | null;
+  readonly doubt: Doubt | null;
   readonly speed: number;
   readonly onSpeed: (speed: number) => void;
   readonly onAgain: (tried: TryFile) => void;
@@ -36,7 +38,22 @@ interface Props {
 }
 
 /** What to watch, or what came of it; the aims; what else can be done; the last tries. */
-export function PracticeSide({ shown, tries, scene, own, units, lesson, speed, onSpeed, onHand, onGhost, onAct, onEnd, ...on }: Props) {
+export function PracticeSide({
+  shown,
+  tries,
+  scene,
+  own,
+  units,
+  lesson,
+  doubt,
+  speed,
+  onSpeed,
+  onHand,
+  onGhost,
+  onAct,
+  onEnd,
+  ...on
+}: Props) {
   const { names } = scene;
   const { outcome } = shown;
   return (
@@ -46,6 +63,12 @@ export function PracticeSide({ shown, tries, scene, own, units, lesson, speed, o
     >
       {outcome ? <Happened outcome={outcome} names={names} units={units} /> : <Watching shown={shown} names={names} units={units} />}
       {lesson !== null && <p className="mt-2 border-l-2 border-glow pl-3 text-base leading-text text-night-ink">{lesson}</p>}
+      {doubt && (
+        <p role="note" className="mt-2 text-base font-semibold text-night-warn">
+          <span aria-hidden="true">○ </span>
+          {practiceText.doubtful(doubt)}
+        </p>
+      )}
       <h2 className="mt-4 text-sm font-semibold text-night-soft">{practiceText.goodWhen}</h2>
       <ul className="mb-4">
         {shown.aims.map((aim) => {

@@ -40,6 +40,8 @@ export class HeatPainter {
   constructor(
     private readonly body: HeatBody,
     readonly colours: HeatColours,
+    /** Nothing is drawn that moves by itself. */
+    private readonly isStill = false,
   ) {
     this.planes = body.parts.flatMap(({ grid }) => (grid ? [new PlanePicture(fieldOf(grid))] : []));
   }
@@ -64,7 +66,7 @@ export class HeatPainter {
 
   private drawMetal(canvas: CanvasRenderingContext2D, { heat, view }: DrawAsked, shading: Shading, isAsSeen: boolean): void {
     for (const plane of this.planes) plane.draw(canvas, heat.temperatures, view, shading);
-    if (isAsSeen) drawFlux(canvas, heat, view, this.colours);
+    if (isAsSeen) drawFlux(canvas, heat, view, this.colours, this.isStill);
     for (const part of this.body.parts) if (!part.grid) drawLines(canvas, heat, part, view, shading);
     drawSolder(canvas, heat, view, this.colours);
   }
@@ -190,7 +192,13 @@ const DAB = 1.3;
 const RUN = 0.35;
 const PALLION = 0.8;
 
-function drawFlux(canvas: CanvasRenderingContext2D, heat: PractisedHeat, { perMm, x, y }: View, colours: HeatColours): void {
+function drawFlux(
+  canvas: CanvasRenderingContext2D,
+  heat: PractisedHeat,
+  { perMm, x, y }: View,
+  colours: HeatColours,
+  isStill: boolean,
+): void {
   heat.body.joints.forEach((joint, j) => {
     joint.places.forEach(({ sides }, p) => {
       const stage = heat.fluxAt(j, p);
@@ -200,7 +208,7 @@ function drawFlux(canvas: CanvasRenderingContext2D, heat: PractisedHeat, { perMm
       canvas.globalAlpha = stage === "clear" ? 0.12 : 0.3;
       const [cx, cy] = [x + heat.body.x[sides[0]!]! * perMm, y - heat.body.y[sides[0]!]! * perMm];
       dot(canvas, cx, cy, (DAB / 2) * perMm);
-      if (stage === "wet" && heat.hottestAt(joint, p) > SIMMERS) drawBubbles(canvas, [cx, cy], perMm, heat.steps, p, colours);
+      if (stage === "wet" && heat.hottestAt(joint, p) > SIMMERS) drawBubbles(canvas, [cx, cy], perMm, isStill ? 0 : heat.steps, p, colours);
     });
   });
   canvas.globalAlpha = 1;

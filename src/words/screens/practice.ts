@@ -1,3 +1,4 @@
+import { type Doubt } from "@/core/piece/doubt";
 import { type Aim, type Watch } from "@/core/practice/watch";
 import { EVEN } from "@/core/practice/outcome";
 import { type Names, agreeing, capital } from "../names";
@@ -63,6 +64,10 @@ export const practiceText = {
   melts: (degrees: string, metal: string) => `${degrees} ${metal} melts`,
   gives: (degrees: string, joint: string) => `${degrees} ${joint} softens`,
   runs: (degrees: string) => `runs from ${degrees}`,
+  doubtful: (doubt: Doubt) =>
+    doubt === "unmeasured"
+      ? "Some measures of this piece are not given yet. It may heat differently."
+      : "An entry of this piece was refused and does not count here.",
   seconds: (seconds: number) => `${seconds} s`,
   only: "Practice only:",
   onlyText: "real metal, flux and flames differ. It replaces no teacher.",
