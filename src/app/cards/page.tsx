@@ -1,10 +1,10 @@
 import { Suspense } from "react";
-import { CardsScreen } from "@/screens/card/CardsScreen";
+import { ScreenAt } from "@/screens/ScreenAt";
 
 export default function Page() {
   return (
     <Suspense>
-      <CardsScreen />
+      <ScreenAt address="/cards" />
     </Suspense>
   );
 }

@@ -1,10 +1,10 @@
 import { Suspense } from "react";
-import { DayScreen } from "@/screens/day/DayScreen";
+import { ScreenAt } from "@/screens/ScreenAt";
 
 export default function Page() {
   return (
     <Suspense>
-      <DayScreen />
+      <ScreenAt address="/day" />
     </Suspense>
   );
 }

@@ -1,5 +1,10 @@
-import { LedgerScreen } from "@/screens/ledger/LedgerScreen";
+import { Suspense } from "react";
+import { ScreenAt } from "@/screens/ScreenAt";
 
 export default function Page() {
-  return <LedgerScreen />;
+  return (
+    <Suspense>
+      <ScreenAt address="/ledger" />
+    </Suspense>
+  );
 }

@@ -1,5 +1,10 @@
-import { MetalScreen } from "@/screens/metal/MetalScreen";
+import { Suspense } from "react";
+import { ScreenAt } from "@/screens/ScreenAt";
 
 export default function Page() {
-  return <MetalScreen />;
+  return (
+    <Suspense>
+      <ScreenAt address="/metal" />
+    </Suspense>
+  );
 }

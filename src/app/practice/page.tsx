@@ -1,10 +1,10 @@
 import { Suspense } from "react";
-import { LessonsScreen } from "@/screens/practice/LessonsScreen";
+import { ScreenAt } from "@/screens/ScreenAt";
 
 export default function Page() {
   return (
     <Suspense>
-      <LessonsScreen />
+      <ScreenAt address="/practice" />
     </Suspense>
   );
 }

@@ -1,5 +1,10 @@
-import { SumsScreen } from "@/screens/sums/SumsScreen";
+import { Suspense } from "react";
+import { ScreenAt } from "@/screens/ScreenAt";
 
 export default function Page() {
-  return <SumsScreen />;
+  return (
+    <Suspense>
+      <ScreenAt address="/sums" />
+    </Suspense>
+  );
 }

@@ -7,7 +7,6 @@ import { type ReactNode, Suspense, lazy, useCallback, useEffect, useMemo, useSta
 import { UNMEASURED, UNMEASURED_FIELDS, newPiece } from "@/core/piece/new-piece";
 import { type Piece } from "@/core/piece/piece";
 import { type Example } from "@demo/examples";
-import { Dialog, DialogActions } from "@/ui/Dialog";
 import { FindButton } from "@/ui/Find";
 import { NavBar } from "@/ui/NavBar";
 import { UnitSwitch } from "@/ui/UnitSwitch";
@@ -33,6 +32,7 @@ import { codesText } from "@/words/ui";
 import { trayScreenText } from "@/words/screens/tray";
 
 const NewPieceDialog = lazy(() => import("./NewPieceDialog").then((each) => ({ default: each.NewPieceDialog })));
+const KeepDemoDialog = lazy(() => import("./KeepDemoDialog").then((each) => ({ default: each.KeepDemoDialog })));
 const FirstStone = lazy(() => import("./FirstStone").then(({ FirstStone }) => ({ default: FirstStone })));
 
 /** Home: the stones on the tray, and the ledger's page under them. */
@@ -198,22 +198,9 @@ export function TrayScreen() {
         </Suspense>
       )}
       {underWayOfDemo && (
-        <Dialog title={trayScreenText.aPieceOfTheDemo} onClose={() => askToClear(null)}>
-          <p className="text-soft">
-            {trayScreenText.underWayClearedAwayThe(
-              underWayOfDemo.join(", "),
-              underWayOfDemo.length === 1 ? trayScreenText.aMakeOfItIs : trayScreenText.makesOfThemAre,
-            )}
-          </p>
-          <DialogActions>
-            <button type="button" className="btn" onClick={() => void clearDemo()}>
-              {trayScreenText.removeTheDemoPieces}
-            </button>
-            <button type="button" className="btn btn-main" onClick={() => askToClear(null)}>
-              {trayScreenText.keepTheDemo}
-            </button>
-          </DialogActions>
-        </Dialog>
+        <Suspense>
+          <KeepDemoDialog underWay={underWayOfDemo} onRemove={() => void clearDemo()} onKeep={() => askToClear(null)} />
+        </Suspense>
       )}
       {pieces.length === 0 ? (
         <Suspense>
