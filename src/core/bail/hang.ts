@@ -100,16 +100,28 @@ const STRAIGHT = 1e-6;
 export function straightFrom(tiltAt: (spot: Spot) => number, near: number, outline: Outline): Spot | null {
   const round = (at: number): Spot => ({ at: withinOne(at), turn: 0 });
   const along = Array.from({ length: PLACES }, (_, i) => i / PLACES);
-  const places = along.flatMap((at) => [...(tiltAt(round(at)) === 0 ? [round(at)] : []), ...crossing(tiltAt, at, at + 1 / PLACES, round)]);
+  const tilts = along.map((at) => tiltAt(round(at)));
+  const places = along.flatMap((at, i) => {
+    const [tilt, next] = [tilts[i]!, tilts[(i + 1) % PLACES]!];
+    return tilt === 0 ? [round(at)] : crossing(tiltAt, [at, at + 1 / PLACES], [tilt, next], round);
+  });
   const points = foldedCorners(outline).filter(({ turn }) => turn > 0);
-  const onPoints = points.flatMap((point) => crossing(tiltAt, -halfArc(point), halfArc(point), (turn) => ({ at: point.at, turn })));
+  const onPoints = points.flatMap((point) => {
+    const spotAt = (turn: number): Spot => ({ at: point.at, turn });
+    const ends = [-halfArc(point), halfArc(point)] as const;
+    return crossing(tiltAt, ends, [tiltAt(spotAt(ends[0])), tiltAt(spotAt(ends[1]))], spotAt);
+  });
   const away = ({ at }: Spot) => Math.abs(turned((at - near) * 360));
   return [...places, ...onPoints].reduce<Spot | null>((best, spot) => (best === null || away(spot) < away(best) ? spot : best), null);
 }
 
-/** Where between two the tilt changes its sign without a jump. */
-function crossing(tiltAt: (spot: Spot) => number, from: number, to: number, spotAt: (share: number) => Spot): Spot[] {
-  const [tilt, next] = [tiltAt(spotAt(from)), tiltAt(spotAt(to))];
+/** Where between two places, whose tilts are known, the tilt changes its sign without a jump. */
+function crossing(
+  tiltAt: (spot: Spot) => number,
+  [from, to]: readonly [number, number],
+  [tilt, next]: readonly [number, number],
+  spotAt: (share: number) => Spot,
+): Spot[] {
   if (tilt * next >= 0 || Math.abs(tilt - next) > 180) return [];
   let [low, high] = [from, to];
   for (let n = 0; n < HALVINGS; n++) {

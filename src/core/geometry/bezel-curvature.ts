@@ -165,13 +165,14 @@ function meaned(list: readonly number[], spread: number, lap: number): number[] 
   const reach = Math.min(n - 1, Math.ceil(SPREADS * spread));
   const weights = Array.from({ length: 2 * reach + 1 }, (_, k) => Math.exp(-((k - reach) ** 2) / (2 * spread * spread)));
   const all = weights.reduce((sum, weight) => sum + weight, 0);
+  // the list with as much before and behind it as is reached for
+  const wide = Float64Array.from({ length: n + 2 * reach }, (_, k) => {
+    const at = k - reach;
+    return list[(at + n) % n]! + (at < 0 ? -lap : at >= n ? lap : 0);
+  });
   return list.map((_, i) => {
     let sum = 0;
-    for (let k = 0; k < weights.length; k++) {
-      const at = i + k - reach;
-      const within = (at + n) % n;
-      sum += weights[k]! * (list[within]! + (at < 0 ? -lap : at >= n ? lap : 0));
-    }
+    for (let k = 0; k < weights.length; k++) sum += weights[k]! * wide[i + k]!;
     return sum / all;
   });
 }
