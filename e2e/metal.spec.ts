@@ -58,6 +58,12 @@ test("metal is added by hand, wrong sizes are told; what is cut leaves the drawe
   await page.reload();
   await expect(drawer(page).getByText("fine silver, 84.00 mm")).toBeVisible();
   await expect(drawer(page).getByText("sterling, 59.50 mm")).toBeHidden();
+  const again = drawer(page).getByRole("button", { name: /^Put back what was cut / });
+  await expect(again).toHaveCount(1);
+  await again.press("Enter");
+  await expect(page.getByText("The drawer is as it was before that cut", { exact: true })).toBeVisible();
+  await expect(drawer(page).getByText("sterling, 59.50 mm")).toBeVisible();
+  await expect(again).toHaveCount(0);
 });
 
 test("prices are typed, a wrong one is told, made-up ones say so; a table is added and saved", async ({ page }) => {

@@ -1,9 +1,11 @@
+import { type CutRecord } from "@/core/cutting/cut-record";
 import { type BenchEntry, SHIPPED_BENCH } from "@/core/piece/bench";
 import { type Fault, fault } from "@/core/piece/fault";
 import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
 import { benchFromJson } from "./bench-codec";
 import { type Decoded } from "./decode";
+import { cutFromJson } from "./cut-record";
 import { type TryFile, tryFromJson } from "./flame-file";
 import { BENCH, MAKE, TRY } from "./kinds";
 import { makeFromJson } from "./make-codec";
@@ -18,6 +20,7 @@ export interface Backup {
   readonly pieces: readonly Piece[];
   readonly makes: readonly Make[];
   readonly tries: readonly TryFile[];
+  readonly cuts: readonly CutRecord[];
   /** When its pieces and its bench were last changed: which of two is newer is told by it. */
   readonly changed?: Changed;
 }
@@ -42,6 +45,7 @@ export interface ReadBackup {
   readonly pieces: readonly Piece[];
   readonly makes: readonly Make[];
   readonly tries: readonly TryFile[];
+  readonly cuts: readonly CutRecord[];
   /** As far as the file says. */
   readonly changed: Changed;
   readonly unread: readonly Unread[];
@@ -50,14 +54,16 @@ export interface ReadBackup {
 const BACKUP_FORMAT = "hoop-ledger/backup";
 const NEWEST = 2;
 /** What version 2 may hold besides and this program does not keep yet: each is told by its name. */
-const LATER = ["day", "cuts"] as const;
+const LATER = ["day"] as const;
 
 /**
  * Reads everything saved at once: each piece with the bench it came with, else with the backup's own. What is wrong in one part keeps no
  * other from being read; only what is no backup at all is refused. `onRead` hears how many of all parts have been read.
  */
 export function readBackup(file: JsonObject, onRead: (done: number, of: number) => void = () => undefined): Decoded<ReadBackup> {
-  const { format, version, bench, pieces, makes, tries, changed, ...others } = file;
+  const { format, version, bench, pieces, makes, changed, ...more } = file;
+  const { tries = [], cuts = [], ...rest } = more;
+  const others = version === NEWEST ? rest : more;
   const faults = [
     ...(format === BACKUP_FORMAT ? [] : [fault("/format", "wrong-format", { expected: `"${BACKUP_FORMAT}"` })]),
     ...(version === 1 || version === NEWEST
@@ -69,12 +75,13 @@ export function readBackup(file: JsonObject, onRead: (done: number, of: number) 
       .map((key) => fault(`/${pointer(key)}`, "unknown-field")),
     ...listFaults("/pieces", pieces),
     ...listFaults("/makes", makes),
-    ...(tries === undefined ? [] : version === NEWEST ? listFaults("/tries", tries) : [fault("/tries", "unknown-field")]),
+    ...listFaults("/tries", tries),
+    ...listFaults("/cuts", cuts),
     ...changedFaults(changed),
   ];
   if (faults.length > 0) return { ok: false, faults };
   const mine = benchFromJson(bench ?? null);
-  const of = [pieces, makes, tries ?? []].reduce<number>((sum, list) => sum + (list as readonly Json[]).length, 0);
+  const of = [pieces, makes, tries, cuts].reduce<number>((sum, list) => sum + (list as readonly Json[]).length, 0);
   let done = 0;
   const later = LATER.filter((key) => others[key] !== undefined && !isEmpty(others[key]));
   const unread: Unread[] = [
@@ -100,7 +107,8 @@ export function readBackup(file: JsonObject, onRead: (done: number, of: number) 
       bench: mine.ok ? mine.value : null,
       pieces: readList("/pieces", pieces as readonly Json[], (value) => pieceOnBench(value, lain)),
       makes: readList("/makes", makes as readonly Json[], (value) => makeFromJson(value, lain)),
-      tries: readList("/tries", (tries ?? []) as readonly Json[], (value) => tryFromJson(value, lain)),
+      tries: readList("/tries", tries as readonly Json[], (value) => tryFromJson(value, lain)),
+      cuts: readList("/cuts", cuts as readonly Json[], cutFromJson),
       changed: changed === undefined ? NOTHING_CHANGED : (changed as unknown as Changed),
       unread,
     },
@@ -111,7 +119,7 @@ export function readBackup(file: JsonObject, onRead: (done: number, of: number) 
 const NOTHING_CHANGED: Changed = { pieces: {} };
 
 /** A backup that holds nothing: what is opened alone is put into one. */
-export const EMPTY_BACKUP: ReadBackup = { bench: null, pieces: [], makes: [], tries: [], changed: NOTHING_CHANGED, unread: [] };
+export const EMPTY_BACKUP: ReadBackup = { bench: null, pieces: [], makes: [], tries: [], cuts: [], changed: NOTHING_CHANGED, unread: [] };
 
 function changedFaults(changed: Json | undefined): Fault[] {
   if (changed === undefined) return [];
@@ -166,7 +174,7 @@ export function encode(file: Piece | BenchEntry | Backup | Make): string {
 }
 
 /** Everything as its file's text, a part at a time, so that a page that writes much of it can do something else between two. */
-export function* encodeParts({ format, version, bench, pieces, makes, tries, changed }: Backup): Generator<string> {
+export function* encodeParts({ format, version, bench, pieces, makes, tries, cuts, changed }: Backup): Generator<string> {
   yield `{\n"format": ${JSON.stringify(format)},\n"version": ${version},\n"bench": ${JSON.stringify(bench)},\n"pieces": [`;
   yield* encodedList(pieces);
   yield '\n],\n"makes": [';
@@ -174,6 +182,10 @@ export function* encodeParts({ format, version, bench, pieces, makes, tries, cha
   if (tries.length > 0) {
     yield '\n],\n"tries": [';
     yield* encodedList(tries);
+  }
+  if (cuts.length > 0) {
+    yield '\n],\n"cuts": [';
+    yield* encodedList(cuts);
   }
   yield `\n]${changed ? `,\n"changed": ${JSON.stringify(changed)}` : ""}\n}\n`;
 }

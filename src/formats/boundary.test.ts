@@ -101,7 +101,16 @@ test("a stone's measures are taken together: each may be impossible without the 
 test("when its parts were changed goes out with a backup and comes back; times that are none are refused by their place", () => {
   const changed = { bench: "2026-11-12T09:41:00.000Z", pieces: { "tern-ring": "2026-11-11T09:00:00.000Z" } };
   const text = [
-    ...encodeParts({ format: "hoop-ledger/backup", version: 2, bench: SHIPPED_BENCH, pieces: [tern], makes: [], tries: [], changed }),
+    ...encodeParts({
+      format: "hoop-ledger/backup",
+      version: 2,
+      bench: SHIPPED_BENCH,
+      pieces: [tern],
+      makes: [],
+      tries: [],
+      cuts: [],
+      changed,
+    }),
   ].join("");
   expect(decodeBackup(text)).toMatchObject({ ok: true, value: { changed } });
   const path = (wrong: unknown) => {
@@ -133,7 +142,7 @@ test("what is no backup is refused, all that is wrong with it at once", () => {
   for (const text of ["[]", "null", "7"]) expect(decodeBackup(text)).toMatchObject({ ok: false, faults: [{ code: "wrong-type" }] });
   expect(decodeBackup("{")).toMatchObject({ ok: false, faults: [{ code: "not-json" }] });
   expect([kindOf(null), kindOf({ format: 7 })]).toEqual(["piece", "piece"]);
-  const two = [...encodeParts(backup({ pieces: [tern, tern], makes: [make(), make()], tries: [] }) as never)].join("");
+  const two = [...encodeParts(backup({ pieces: [tern, tern], makes: [make(), make()], tries: [], cuts: [] }) as never)].join("");
   expect(JSON.parse(two)).toEqual(backup({ pieces: [tern, tern], makes: [make(), make()] }));
 });
 

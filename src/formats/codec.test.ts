@@ -205,6 +205,7 @@ test("everything saved at once is read again, or refused by the path of what is 
     pieces: [tern as unknown as Piece],
     makes: [],
     tries: [],
+    cuts: [],
   } as const;
   const { bench, pieces, makes } = JSON.parse(JSON.stringify(backup)) as typeof backup;
   for (const text of [encode(backup), [...encodeParts(backup)].join("")])

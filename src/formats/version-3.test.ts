@@ -154,7 +154,13 @@ test("a backup of version 2 is read as one of 1 is; what it holds besides and is
     expect(readBackup(backup(more))).toMatchObject({ ok: true, value: { pieces: [{ id: "tern-ring" }], unread: [] } });
   expect(readBackup(backup({ ...empty, day: { pieces: ["tern-ring"], start: "09:00" }, cuts: [{ id: "c1" }] }))).toMatchObject({
     ok: true,
-    value: { pieces: [{ id: "tern-ring" }], unread: [{ path: "/day", faults: [{ code: "not-planned" }] }, { path: "/cuts" }] },
+    value: {
+      pieces: [{ id: "tern-ring" }],
+      unread: [
+        { path: "/day", faults: [{ code: "not-planned" }] },
+        { path: "/cuts/0", faults: [{ path: "/at" }, {}, {}] },
+      ],
+    },
   });
   expect(readBackup(backup({ version: 1, tries: [] }))).toMatchObject({ ok: false, faults: [{ path: "/tries", code: "unknown-field" }] });
   expect(readBackup(backup({ version: 3 }))).toMatchObject({ ok: false, faults: [{ code: "too-new" }] });

@@ -8,6 +8,7 @@ export interface Schema extends DBSchema {
   pending: { key: string; value: Stores["pending"] };
   drafts: { key: string; value: Stores["drafts"]; indexes: { piece: string } };
   tries: { key: string; value: Stores["tries"]; indexes: { piece: string } };
+  cuts: { key: string; value: Stores["cuts"] };
 }
 
 export type Database = IDBPDatabase<Schema>;
@@ -93,7 +94,10 @@ async function upgrade(db: Database, from: number, change: Upgrade): Promise<voi
     db.createObjectStore("drafts", { keyPath: "id" }).createIndex("piece", "piece");
     db.createObjectStore("pending", { keyPath: "id" });
   }
-  if (from < 6) db.createObjectStore("tries", { keyPath: "id" }).createIndex("piece", "piece");
+  if (from < 6) {
+    db.createObjectStore("tries", { keyPath: "id" }).createIndex("piece", "piece");
+    db.createObjectStore("cuts", { keyPath: "id" });
+  }
 }
 
 /** From version 3 a making and the bench are records with a revision, as a piece is. */

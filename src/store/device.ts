@@ -106,6 +106,7 @@ function keeperOn(first: OpenDatabase): Repository {
     makes: () => on((db) => all(db, "makes")),
     newestMakes: (count) => on((db) => last(db, "makes", "started", count)),
     makesOf: async (piece) => (await on((db) => ofPiece(db, "makes", piece))).records,
+    cuts: () => on((db) => all(db, "cuts")),
     tries: () => on((db) => all(db, "tries")),
     triesOf: (piece) => on((db) => ofPiece(db, "tries", piece)),
     pending: () => on(async (db) => (await db.getAllKeys("pending")) as PendingRecord["id"][]),
@@ -146,7 +147,7 @@ async function last<S extends "pieces" | "makes">(db: Database, store: S, by: In
 }
 
 /** Everything of a store, read chunk by chunk. */
-async function all<S extends "pieces" | "makes" | "tries">(db: Database, store: S): Promise<ReadStore<Stores[S]>> {
+async function all<S extends "pieces" | "makes" | "tries" | "cuts">(db: Database, store: S): Promise<ReadStore<Stores[S]>> {
   const records: Stores[S][] = [];
   const unreadable: Unreadable[] = [];
   let after: IDBKeyRange | undefined;

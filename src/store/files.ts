@@ -29,10 +29,11 @@ const TURN = 500_000;
 
 /** Everything kept, in the order of the tray, but what is deleted; in parts. */
 export async function everythingText(repository: Repository, bench: BenchEntry): Promise<string[]> {
-  const [pieces, makes, tries, benches] = await Promise.all([
+  const [pieces, makes, tries, cuts, benches] = await Promise.all([
     repository.pieces(),
     repository.makes(),
     repository.tries(),
+    repository.cuts(),
     repository.bench(),
   ]);
   const changed = benches.records[0]?.changed;
@@ -46,6 +47,7 @@ export async function everythingText(repository: Repository, bench: BenchEntry):
     pieces: lying.map(({ piece }) => piece),
     makes: makes.records.map(({ make }) => make),
     tries: tries.records.map(({ tried }) => tried),
+    cuts: cuts.records.map(({ cut }) => cut),
     changed: { ...(changed !== undefined && { bench: changed }), pieces: Object.fromEntries(lying.map(({ id, changed: at }) => [id, at])) },
   })) {
     parts.push(part);

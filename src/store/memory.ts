@@ -20,6 +20,7 @@ export function memoryKeeper(): Repository {
     drafts: new Map<string, Stores["drafts"]>(),
     pending: new Map<string, Stores["pending"]>(),
     tries: new Map<string, Stores["tries"]>(),
+    cuts: new Map<string, Stores["cuts"]>(),
   };
   const read = <S extends StoreName>(store: S) => [...(kept[store] as Map<string, Stores[S]>).values()];
   const newest = () => read("pieces").sort(newestFirst);
@@ -37,6 +38,7 @@ export function memoryKeeper(): Repository {
       Promise.resolve({ records: read("makes").sort(begunLastFirst).slice(0, count), unreadable: [], of: kept.makes.size }),
     makesOf: (piece) => Promise.resolve(read("makes").filter((each) => each.piece === piece)),
     bench: () => found(read("settings")),
+    cuts: () => found(read("cuts")),
     tries: () => found(read("tries")),
     triesOf: (piece) => found(read("tries").filter((each) => each.piece === piece)),
     pending: () => Promise.resolve(read("pending").map(({ id }) => id)),
@@ -49,6 +51,7 @@ export function memoryKeeper(): Repository {
         drafts: new Map(kept.drafts),
         pending: new Map(kept.pending),
         tries: new Map(kept.tries),
+        cuts: new Map(kept.cuts),
       };
       const outcomes = changes.map((change, i): Outcome => {
         if (signal?.aborted) throw new RepositoryError("stopped", null);

@@ -3,8 +3,10 @@ import { type Fault, fault } from "@/core/piece/fault";
 import { unplanned } from "@/core/piece/unplanned";
 import { benchFromJson } from "@/formats/bench-codec";
 import { broughtUp, decode, faultsUnder } from "@/formats/decode";
+import { cutFromJson } from "@/formats/cut-record";
 import {
   validateBenchRecord,
+  validateCutRecord,
   validateDraftRecord,
   validateJournalEntry,
   validateMakeRecord,
@@ -29,6 +31,7 @@ import {
   type PieceRecord,
   type Stores,
   type StoreName,
+  type StoredCut,
   type TryRecord,
   type Unrevised,
 } from "./repository";
@@ -43,6 +46,7 @@ const READERS: { readonly [S in StoreName]: (raw: unknown) => Readable<Stores[S]
   settings: readBenchRecord,
   pending: (raw) => shaped<PendingRecord>(validatePendingRecord, raw, (value) => ({ ok: true, value })),
   tries: readTryRecord,
+  cuts: readCut,
   drafts: (raw) => shaped<DraftRecord>(validateDraftRecord, raw, (value) => ({ ok: true, value })),
 };
 
@@ -133,6 +137,13 @@ function readTryRecord(raw: unknown): Readable<TryRecord> {
   return shaped<TryRecord>(validateTryRecord, raw, (record) => {
     const tried = tryFromJson(record.tried as unknown as Json, SHIPPED_BENCH);
     return tried.ok ? { ok: true, value: { ...record, tried: tried.value } } : { ok: false, faults: faultsUnder("/tried", tried) };
+  });
+}
+
+function readCut(raw: unknown): Readable<StoredCut> {
+  return shaped<StoredCut>(validateCutRecord, raw, (record) => {
+    const cut = cutFromJson(record.cut as unknown as Json);
+    return cut.ok ? { ok: true, value: { ...record, cut: cut.value } } : { ok: false, faults: faultsUnder("/cut", cut) };
   });
 }
 

@@ -2,6 +2,7 @@ import { type Fault } from "@/core/piece/fault";
 import { type BenchEntry } from "@/core/piece/bench";
 import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
+import { type CutRecord } from "@/core/cutting/cut-record";
 import { type TryFile } from "@/formats/flame-file";
 
 /** What is half typed or wrong in a field, or was typed in other words than the field would write; by the field's key. */
@@ -61,6 +62,11 @@ export interface TryRecord extends Kept {
   readonly lines?: readonly (readonly number[])[];
 }
 
+/** What was cut from the drawer at once. */
+export interface StoredCut extends Kept {
+  readonly cut: CutRecord;
+}
+
 export interface BenchRecord extends Kept {
   readonly id: "bench";
   readonly bench: BenchEntry;
@@ -79,6 +85,7 @@ export interface Stores {
   readonly drafts: DraftRecord;
   readonly pending: PendingRecord;
   readonly tries: TryRecord;
+  readonly cuts: StoredCut;
 }
 
 export type StoreName = keyof Stores;
@@ -112,6 +119,7 @@ export type Change =
   | { readonly store: "settings"; readonly put: Unrevised<BenchRecord>; readonly madeOn: number | null | "any" }
   | { readonly store: "drafts"; readonly put: Unrevised<DraftRecord>; readonly madeOn: "any" }
   | { readonly store: "tries"; readonly put: Unrevised<TryRecord>; readonly madeOn: number | null | "any" }
+  | { readonly store: "cuts"; readonly put: Unrevised<StoredCut>; readonly madeOn: number | null | "any" }
   | { readonly store: "pending"; readonly put: Unrevised<PendingRecord>; readonly madeOn: "any" }
   | { readonly store: "pieces"; readonly id: string; readonly change: (kept: PieceRecord | null) => Unrevised<PieceRecord> | null }
   | { readonly store: "settings"; readonly id: "bench"; readonly change: (kept: BenchRecord | null) => Unrevised<BenchRecord> | null }
@@ -161,6 +169,7 @@ export interface Repository {
   tries(): Promise<ReadStore<TryRecord>>;
   /** Those of one piece, and which of them cannot be read. */
   triesOf(piece: string): Promise<ReadStore<TryRecord>>;
+  cuts(): Promise<ReadStore<StoredCut>>;
   /** What was begun and is not done yet. */
   pending(): Promise<readonly PendingRecord["id"][]>;
   /** What is half typed at the bench of a piece. */

@@ -16,7 +16,7 @@ const whole: Make = {
   ...{ done: [{ step: "a", at: THEN }], measured: [], remedies: [], notes: "" },
 };
 const backup = (more: Partial<ReadBackup> = {}): ReadBackup => ({
-  ...{ bench: null, pieces: [], makes: [], tries: [], changed: { pieces: {} }, unread: [] },
+  ...{ bench: null, pieces: [], makes: [], tries: [], cuts: [], changed: { pieces: {} }, unread: [] },
   ...more,
 });
 const here = (

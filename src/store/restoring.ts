@@ -1,4 +1,5 @@
 import { SHIPPED_BENCH } from "@/core/piece/bench";
+import { type CutRecord } from "@/core/cutting/cut-record";
 import { benchDifferences } from "@/core/piece/bench-differences";
 import { type Make } from "@/core/piece/make";
 import { type Piece } from "@/core/piece/piece";
@@ -57,7 +58,9 @@ export function restoreChanges(backup: ReadBackup, choices: Choices, here: KeptH
     const tried = { ...item.there, id, piece, pieceFile: { ...item.there.pieceFile, id: piece } };
     return { store: "tries", put: tryRecord(tried), madeOn: "any" };
   });
-  return [...changes, ...makes, ...tries].filter((change) => change !== null);
+  // cuts are of the drawer, which is the bench's
+  const cuts = theirs === null && backup.bench !== null ? backup.cuts.map(cutChange) : [];
+  return [...changes, ...makes, ...tries, ...cuts].filter((change) => change !== null);
 }
 
 /** A piece as it is first kept. */
@@ -67,6 +70,10 @@ export function pieceRecord(piece: Piece, changed: string) {
 
 export function makeRecord(make: Make, changed: string) {
   return { id: make.id, piece: make.piece, make, changed };
+}
+
+export function cutChange(cut: CutRecord): Change {
+  return { store: "cuts", put: { id: cut.id, cut, changed: cut.at }, madeOn: "any" };
 }
 
 export function tryRecord(tried: TryFile, lines?: TryRecord["lines"]): Unrevised<TryRecord> {
@@ -108,10 +115,11 @@ function placeOf(change: Change): string {
 /** The records that changes put, as they are kept now. */
 async function recordsOf(repository: Repository, changes: readonly Change[]): Promise<ReadonlyMap<string, Stores[StoreName]>> {
   const places = new Set(changes.map(placeOf));
-  const [pieces, makes, tries, bench] = await Promise.all([
+  const [pieces, makes, tries, cuts, bench] = await Promise.all([
     repository.pieces(),
     repository.makes(),
     repository.tries(),
+    repository.cuts(),
     repository.bench(),
   ]);
   const of = (store: StoreName, records: readonly Stores[StoreName][]) =>
@@ -120,6 +128,7 @@ async function recordsOf(repository: Repository, changes: readonly Change[]): Pr
     ...of("pieces", pieces.records),
     ...of("makes", makes.records),
     ...of("tries", tries.records),
+    ...of("cuts", cuts.records),
     ...of("settings", bench.records),
   ];
   return new Map(all.filter(([place]) => places.has(place)));

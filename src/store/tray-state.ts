@@ -1,3 +1,4 @@
+import { type CutRecord } from "@/core/cutting/cut-record";
 import { type StoreApi } from "zustand/vanilla";
 import { type Make, isUnderWay } from "@/core/piece/make";
 import { type BenchEntry } from "@/core/piece/bench";
@@ -60,6 +61,8 @@ export interface TrayState {
   readonly isPersistent: boolean | null;
   /** Tries at the torch, the last first, by the piece they were tried on; of pieces whose tries were asked for. */
   readonly tries: Readonly<Record<string, readonly Unrevised<TryRecord>[]>>;
+  /** What was cut from the drawer, the last first; null before it is read. */
+  readonly cuts: readonly CutRecord[] | null;
   /** What is half typed at the bench, by piece and field. */
   readonly drafts: Readonly<Record<string, Readonly<Record<string, string>>>>;
   /** Changes of this page that can be taken back, and made again, by the making's id. */

@@ -25,7 +25,8 @@ import { piecesOn } from "./pieces";
 import { type News } from "./read-kept";
 import { replayOn } from "./replay";
 import { type KeptHere, type RestoreItem, restoreItems } from "./restore-items";
-import { type Choices, makeRecord, pieceRecord, putBackOn, restoreChanges } from "./restoring";
+import { cutsOn } from "./cuts";
+import { type Choices, cutChange, makeRecord, pieceRecord, putBackOn, restoreChanges } from "./restoring";
 import { type TrayBase, type TrayState, isTold } from "./tray-state";
 import { triesOn } from "./tries";
 
@@ -86,11 +87,13 @@ function trayOn(repository: Repository, trouble: Trouble | null) {
     isPersistent: null,
     drafts: {},
     tries: {},
+    cuts: null,
     benchSteps: { past: 0, future: 0 },
   }));
   const get = store.getState;
   const base: TrayBase = { repository, store, write, reading, noteUnreadable, inTrouble: (trouble) => journal.inTrouble(trouble) };
   const [pieces, makings, myBench, halfTyped, tries] = [piecesOn(base), makingsOn(base), benchOn(base), halfTypedOn(base), triesOn(base)];
+  const cuts = cutsOn(base, myBench);
   const journal = replayOn(base, pieces.settlePiece);
 
   /** What of a store cannot be read takes the place of what was known of it. */
@@ -172,6 +175,7 @@ function trayOn(repository: Repository, trouble: Trouble | null) {
       if (made.length > 0 && !isNoted) await makings.readMakesOf(made);
       if (of("settings").length > 0) await myBench.readBench();
       if (of("tries").length > 0) await tries.readAgain();
+      if (of("cuts").length > 0) await cuts.readCuts();
       if (ids.length > 0) tell({ kind: "pieces", ids });
       if (made.length > 0) tell({ kind: "makes", ids: made });
       if (of("settings").length > 0) tell({ kind: "bench" });
@@ -208,6 +212,7 @@ function trayOn(repository: Repository, trouble: Trouble | null) {
     ...myBench,
     ...halfTyped,
     ...tries,
+    ...cuts,
     readNewest,
     readPersistence,
     replay: journal.replay,
@@ -270,7 +275,7 @@ function trayOn(repository: Repository, trouble: Trouble | null) {
 
     /** Keeps again what this page still holds, after the browser has cleared what was kept. @throws RepositoryError */
     async keepAgain(): Promise<void> {
-      const { pieces: all, makes, tries: tried, bench } = get();
+      const { pieces: all, makes, tries: tried, cuts: cut, bench } = get();
       await write([
         ...all.map((put): Change => ({ store: "pieces", put, madeOn: null })),
         ...Object.values(makes)
@@ -279,6 +284,7 @@ function trayOn(repository: Repository, trouble: Trouble | null) {
         ...Object.values(tried)
           .flat()
           .map((put): Change => ({ store: "tries", put, madeOn: null })),
+        ...(cut ?? []).map(cutChange),
         { store: "settings", put: { id: "bench", bench, changed: new Date().toISOString() }, madeOn: null },
       ]);
       store.setState({ trouble: null });

@@ -10,6 +10,7 @@ import { cannotText, orderText, whyOrdered } from "@/words/cuts";
 import { metalText, stockFormText } from "@/words/screens/metal";
 import { AddMetal } from "./AddMetal";
 import { Costs } from "./Costs";
+import { LastCuts } from "./LastCuts";
 import { Prices } from "./Prices";
 import { StockTable } from "./StockTable";
 import { drawerLines } from "./view";
@@ -74,6 +75,7 @@ export function DrawerList({ plan, costs, nameOf }: Props) {
         ))}
       </ul>
       <StockTable />
+      <LastCuts />
       {plan && (
         <>
           <h2 className="section-head mt-3">{metalText.toOrder}</h2>

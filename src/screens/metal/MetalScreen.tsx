@@ -9,6 +9,7 @@ import { wantedOf } from "@/core/cutting/wanted";
 import { SHIPPED } from "@/core/piece/bench";
 import { type PieceRecord } from "@/store/repository";
 import { ChosenPieces } from "@/ui/ChosenPieces";
+import { usePutBack } from "./LastCuts";
 import { pieceColour } from "@/ui/DayLanes";
 import { keptDay } from "@/ui/day-hours";
 import { doubtsOf } from "@/ui/doubt";
@@ -70,11 +71,11 @@ export function MetalScreen() {
   const names = new Map(lying.map(({ id, piece }) => [id, piece.name]));
   const nameOf = (id: string) => names.get(id) ?? id;
   const colourOf = (id: string) => pieceColour(Math.max(0, chosen.indexOf(id)));
+  const putBack = usePutBack();
   const take = async (cut: CutsPlan) => {
-    const after = drawerAfter(stock, scrap, cut);
-    const problem = await tray.changeBench((each) => Object.assign(each, after));
-    if (problem) return warn(`${problem}.`);
-    say(metalText.areCut, { name: metalText.putBack, run: () => void tray.undoBench().then((told) => told && warn(`${told}.`)) });
+    const taken = await tray.takeCut({ stock, scrap }, drawerAfter(stock, scrap, cut));
+    if (typeof taken === "string") return warn(`${taken}.`);
+    say(metalText.areCut, { name: metalText.putBack, run: () => void putBack(taken) });
   };
   return (
     <HighlightProvider>

@@ -15,6 +15,7 @@ const KINDS: Readonly<Record<StoreName | "journal", string>> = {
   pieces: couldNotBeReadText.aPiece,
   makes: couldNotBeReadText.aMake,
   tries: couldNotBeReadText.aTry,
+  cuts: couldNotBeReadText.aCut,
   settings: couldNotBeReadText.myBench,
   drafts: couldNotBeReadText.aHalfTypedField,
   pending: couldNotBeReadText.somethingStarted,

@@ -38,6 +38,13 @@ export const metalText = {
   theseAreCut: "These are cut",
   areCut: "Taken from the drawer: useful ends lie there, the rest is scrap",
   putBack: "Put them back",
+  lastCuts: "Cut last",
+  begunAndLeft: (before: number, after: number) =>
+    `${before} lengths and sheets cut, ${after} kept in their place`,
+  putBackShort: "Put back",
+  putBackOf: (when: string) => `Put back what was cut ${when}`,
+  isBack: "The drawer is as it was before that cut",
+  notBack: "It cannot be put back: what it left in the drawer was cut, changed or removed since.",
   notTouched: "not touched",
   usedUp: "used up",
   least: "under its least",

@@ -13,6 +13,7 @@ export const couldNotBeReadText = {
   aPiece: "a piece",
   aMake: "a make",
   aTry: "a try at the torch",
+  aCut: "a cut from the drawer",
   myBench: "my bench",
   aHalfTypedField: "a half-typed field",
   somethingStarted: "something started",
