@@ -136,7 +136,11 @@ export function overFaults(over: Over): Fault[] {
 function readTryRecord(raw: unknown): Readable<TryRecord> {
   return shaped<TryRecord>(validateTryRecord, raw, (record) => {
     const tried = tryFromJson(record.tried as unknown as Json, SHIPPED_BENCH);
-    return tried.ok ? { ok: true, value: { ...record, tried: tried.value } } : { ok: false, faults: faultsUnder("/tried", tried) };
+    if (!tried.ok) return { ok: false, faults: faultsUnder("/tried", tried) };
+    const { id, piece } = tried.value;
+    if (id !== record.id) return { ok: false, faults: [fault("/tried/id", "one-of", { expected: record.id, got: id })] };
+    if (piece !== record.piece) return { ok: false, faults: [fault("/tried/piece", "one-of", { expected: record.piece, got: piece })] };
+    return { ok: true, value: { ...record, tried: tried.value } };
   });
 }
 

@@ -61,18 +61,28 @@ test("a try that finds no room stands on its page, and the trouble is told", asy
   expect(ids(tray)).toEqual(["t-2", "t-1"]);
 });
 
+test("a try that could not be read back is not kept, and the trouble is told", async () => {
+  const tray = await openTray(null);
+  await tray.keepTry({ ...tried("t-1", "1"), flame: [] }, []);
+  expect([ids(tray), tray.store.getState().trouble]).toEqual([["t-1"], "failed"]);
+  await tray.readTries(piece.id);
+  expect(ids(await openTray(null))).toEqual([]);
+});
+
 test("a record that is no try is set aside and hides no other", async () => {
   const tray = await openTray(null);
   await tray.keepTry(tried("t-1", "1"), []);
   const db = await openDB("hoop-ledger");
   const record = { piece: piece.id, revision: 1, changed: "1" };
   await db.put("tries", { ...record, id: "bad", tried: { ...tried("bad", "1"), flame: "none" } });
+  await db.put("tries", { ...record, id: "other", tried: tried("t-5", "1") });
   await db.put("tries", { ...record, id: "worse", tried: 7 });
   db.close();
   await tray.readTries(piece.id);
   expect(ids(tray)).toEqual(["t-1"]);
   expect(tray.store.getState().unreadable).toMatchObject([
     { store: "tries", key: "bad", faults: [{ path: "/tried/flame" }] },
+    { store: "tries", key: "other", faults: [{ path: "/tried/id" }] },
     { store: "tries", key: "worse", faults: [{ path: "/tried" }] },
   ]);
 });

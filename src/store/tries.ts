@@ -4,7 +4,7 @@ import { tryRecord } from "./restoring";
 import { type TrayBase } from "./tray-state";
 
 /** Tries at the torch: kept with the maker, read for one piece at a time. */
-export function triesOn({ repository, store, write, reading, noteUnreadable }: TrayBase) {
+export function triesOn({ repository, store, write, reading, noteUnreadable, inTrouble }: TrayBase) {
   /** Tries of this page that could not be kept: shown for as long as it stands. */
   const unkept = new Map<string, Unrevised<TryRecord>>();
   const unreadable = new Map<string, readonly Unreadable[]>();
@@ -37,7 +37,8 @@ export function triesOn({ repository, store, write, reading, noteUnreadable }: T
       const record = tryRecord(tried, lines);
       unkept.set(record.id, record);
       show(record.piece, store.getState().tries[record.piece] ?? []);
-      await write([{ store: "tries", put: record, madeOn: null }]);
+      const [put] = await write([{ store: "tries", put: record, madeOn: null }]);
+      if (!put?.ok) return inTrouble("failed");
       unkept.delete(record.id);
     },
 

@@ -29,7 +29,11 @@ export function HeatView({ run, names, units, isSeen, label }: Props) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const [share, setShare] = useState(0.5);
   const split = isSeen ? share * width : width;
-  useEffect(() => frames(run, canvas.current, { width, height, names, units, split }), [run, width, height, names, units, split]);
+  const splitAt = useRef(split);
+  useEffect(() => {
+    splitAt.current = split;
+  }, [split]);
+  useEffect(() => frames(run, canvas.current, { width, height, names, units, splitAt }), [run, width, height, names, units]);
   const put = (event: React.PointerEvent) => {
     const { left, top } = event.currentTarget.getBoundingClientRect();
     const { perMm, x, y } = viewOf(run.body, width, height);
@@ -69,11 +73,12 @@ interface Drawn {
   readonly height: number;
   readonly names: Names;
   readonly units: Units;
-  readonly split: number;
+  /** Read at each frame: it is dragged. */
+  readonly splitAt: { readonly current: number };
 }
 
 /** Goes on with the heat and draws it, frame by frame; gives what ends it. */
-function frames(run: PracticeRun, element: HTMLCanvasElement | null, { width, height, names, units, split }: Drawn): () => void {
+function frames(run: PracticeRun, element: HTMLCanvasElement | null, { width, height, names, units, splitAt }: Drawn): () => void {
   const canvas = element?.getContext("2d");
   if (!element || !canvas) return () => undefined;
   const dense = window.devicePixelRatio || 1;
@@ -90,6 +95,7 @@ function frames(run: PracticeRun, element: HTMLCanvasElement | null, { width, he
     run.advance(now - last);
     last = now;
     const { heat } = run;
+    const split = splitAt.current;
     painter.draw(canvas, { heat, torch: run.torchNow, ghost: run.ghostTorch, view, width, height, split });
     if (split < width) {
       const marked = { heat, view, colours, names, units, width, height, split };

@@ -59,7 +59,9 @@ test("the careful hand wins; its flame, written as a file and played again, come
   const now = sceneOf(TERN, tern, 0);
   expect([isOf(file, now, SHIPPED_BENCH), isWonAt(file, now)]).toEqual([true, true]);
   expect(isOf(file, now, { ...SHIPPED_BENCH, overshoot: 20 })).toBe(false);
-  expect(isOf(file, { ...now, piece: { ...TERN, name: "x" } }, SHIPPED_BENCH)).toBe(false);
+  expect(isOf(file, { ...now, piece: { ...TERN, name: "x", notes: "y", count: 3 } }, { ...SHIPPED_BENCH, name: "z" })).toBe(true);
+  const wider = { ...TERN, mounts: TERN.mounts.map((mount) => ({ ...mount, wall: { ...mount.wall, thickness: 0.4 } })) };
+  expect(isOf(file, { ...now, piece: wider }, SHIPPED_BENCH)).toBe(false);
   expect(isOf(file, { ...now, index: 1 }, SHIPPED_BENCH)).toBe(false);
   const lines = linesOf(tried!.course);
   expect(lines).toHaveLength(tern.parts.filter(({ id }) => scene.body.parts.some((part) => part.id === id)).length);
@@ -111,4 +113,12 @@ test("the careful hand goes before as a flame to follow, in step, until its own 
   expect(new Set(seen).size).toBeGreaterThan(1);
   until(led, 2);
   expect(led.ghostTorch).toBeNull();
+});
+
+test("a flame is held no further off than a file takes, and by hundredths of a mm", () => {
+  const run = new PracticeRun(body);
+  run.hold({ x: 700, y: -1e6, isOn: true, distance: 1000 });
+  expect(run.torchNow).toMatchObject({ x: 500, y: -500, distance: 300 });
+  run.hold({ x: 1.23456, y: -2.005001 });
+  expect([run.torchNow.x, run.torchNow.y]).toEqual([1.23, -2.01]);
 });

@@ -55,8 +55,10 @@ const LOOKS = 100;
 const MOST_AT_ONCE = 100;
 /** A flame begins bushy (mm). */
 const USUAL_SIZE = 5;
-/** The flame is put as finely as this (mm), so that its file stays short. */
-const GRAIN = 0.01;
+/** Steps of a mm that the flame is put by, so that its file stays short. */
+const GRAINS = 100;
+/** As far from the body's middle as a file takes (mm). */
+const FARTHEST = 500;
 
 /** A try as it is played: the page moves its flame and shows it, and is told when to look again. */
 export class PracticeRun {
@@ -120,7 +122,8 @@ export class PracticeRun {
   hold(change: Partial<Omit<TorchMoment, "ms">>): void {
     if (this.holder !== "maker" || this.outcome) return;
     const next = { ...this.torch, ...change };
-    const torch = { ...next, x: grained(next.x), y: grained(next.y), distance: grained(Math.min(MOST_DISTANCE, next.distance)) };
+    const within = (mm: number) => grained(Math.max(-FARTHEST, Math.min(FARTHEST, mm)));
+    const torch = { ...next, x: within(next.x), y: within(next.y), distance: grained(Math.min(MOST_DISTANCE, next.distance)) };
     const isMoved = torch.x !== this.torch.x || torch.y !== this.torch.y;
     this.torch = torch;
     if (torch.isOn && !this.isBegun) this.isBegun = true;
@@ -272,5 +275,5 @@ class Ghost {
 }
 
 function grained(mm: number): number {
-  return Math.round(mm / GRAIN) * GRAIN;
+  return Math.round(mm * GRAINS) / GRAINS;
 }

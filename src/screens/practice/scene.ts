@@ -29,9 +29,15 @@ export function sceneOfTry({ model, pieceFile, joints }: TryFile): Scene | null 
   return index < 0 ? null : sceneOf(pieceFile, plan, index);
 }
 
-/** Whether a try was played on this very heat: of the piece as it is now, on the bench as it is now. */
+/** Whether a try was played on this very heat: of the piece as it is now, on the bench as it is now; what they are called does not count. */
 export function isOf({ pieceFile, joints }: TryFile, { piece, plan, index }: Scene, bench: BenchEntry): boolean {
-  return isSame(plan.heats[index]!.joints, joints) && isSame(pieceFile, pieceOfTry(piece, bench));
+  return isSame(plan.heats[index]!.joints, joints) && isSame(unnamed(pieceFile), unnamed(pieceOfTry(piece, bench)));
+}
+
+/** A piece without what no heat depends on. */
+function unnamed({ name: _name, notes: _notes, count: _count, benchUsed, ...piece }: Piece): object {
+  const { name: _bench, ...bench } = benchUsed ?? SHIPPED_BENCH;
+  return { ...piece, bench };
 }
 
 /** Whether a try made what its heat was to make, by the plan of the heat it is listed at. */
