@@ -66,6 +66,31 @@ test("metal is added by hand, wrong sizes are told; what is cut leaves the drawe
   await expect(again).toHaveCount(0);
 });
 
+test("what lies in the drawer is changed, and its length given by its weight, over a reload", async ({ page }) => {
+  await page.goto("/metal?pieces=tern-ring");
+  await laid(page);
+  const line = drawer(page).getByRole("listitem").filter({ hasText: "fine silver, 84.00 mm" });
+  await line.getByRole("button", { name: /^Change / }).press("Enter");
+  const dialog = page.getByRole("dialog", { name: "Change what lies there" });
+  await expect(dialog.getByRole("textbox", { name: "Length" })).toHaveValue("84.00");
+  await dialog.getByRole("button", { name: "Read the scale" }).click();
+  await expect(dialog.getByText(/g of it is .* mm long/)).toBeVisible();
+  await dialog.getByRole("textbox", { name: "By its weight" }).fill("0.5");
+  await expect(dialog.getByText("0.5 g of it is")).toBeVisible();
+  await dialog.getByRole("button", { name: "Use this length" }).click();
+  const length = await dialog.getByRole("textbox", { name: "Length" }).inputValue();
+  expect(length).not.toBe("84.00");
+  await dialog.getByRole("textbox", { name: "Keep at least" }).fill("500");
+  await dialog.getByRole("button", { name: "Save" }).click();
+  await expect(dialog).toBeHidden();
+  await expect(drawer(page).getByText(`fine silver, ${length} mm`)).toBeVisible();
+  await page.reload();
+  const now = drawer(page)
+    .getByRole("listitem")
+    .filter({ hasText: `fine silver, ${length} mm` });
+  await expect(now.getByText("under its least")).toBeVisible();
+});
+
 test("prices are typed, a wrong one is told, made-up ones say so; a table is added and saved", async ({ page }) => {
   await page.goto("/metal?pieces=tern-ring");
   await laid(page);

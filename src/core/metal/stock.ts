@@ -1,6 +1,6 @@
 import { type Point } from "../geometry/outline";
-import { type CutStock } from "./cut";
-import { type Metal } from "./metals";
+import { type CutStock, areaAcross } from "./cut";
+import { type Metal, massOf } from "./metals";
 import { type SectionShape } from "./section";
 
 /** What lies in the drawer, in mm, as a bench's file has it. */
@@ -52,4 +52,9 @@ export function cutStockOf({ form, section = "round", width, thickness, outside,
 export function sheetSides({ outline, length, width }: StockItem): { readonly length: number; readonly width: number } {
   const most = (points: readonly Point[], axis: 0 | 1) => points.reduce((far, point) => Math.max(far, point[axis]), 0);
   return outline ? { length: most(outline, 0), width: most(outline, 1) } : { length, width: width ?? 0 };
+}
+
+/** mm of a length that weighs so many grams. */
+export function lengthWeighing({ metal, stock }: { readonly metal: Metal; readonly stock: CutStock }, grams: number): number {
+  return grams / massOf(metal, areaAcross(stock));
 }

@@ -8,10 +8,10 @@ import { useNotices } from "@/ui/notices";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { cannotText, orderText, whyOrdered } from "@/words/cuts";
 import { metalText, stockFormText } from "@/words/screens/metal";
-import { AddMetal } from "./AddMetal";
 import { Costs } from "./Costs";
 import { LastCuts } from "./LastCuts";
 import { Prices } from "./Prices";
+import { StockDialog } from "./StockDialog";
 import { StockTable } from "./StockTable";
 import { drawerLines } from "./view";
 
@@ -29,6 +29,8 @@ export function DrawerList({ plan, costs, nameOf }: Props) {
   const stock = useTrayState(({ bench }) => bench.stock) ?? [];
   const currency = useTrayState(({ bench }) => bench.rates?.currency) ?? "";
   const [isAdding, setAdding] = useState(false);
+  const [editing, edit] = useState<string | null>(null);
+  const edited = stock.find(({ id }) => id === editing) ?? null;
   const lines = drawerLines(stock, plan, units);
   const remove = (id: string) =>
     tray
@@ -44,7 +46,8 @@ export function DrawerList({ plan, costs, nameOf }: Props) {
           {metalText.addMetal}
         </button>
       </div>
-      {isAdding && <AddMetal onClose={() => setAdding(false)} />}
+      {isAdding && <StockDialog item={null} onClose={() => setAdding(false)} />}
+      {edited && <StockDialog item={edited} onClose={() => edit(null)} />}
       {lines.length === 0 && <p className="py-1 text-sm text-soft">{metalText.empty}</p>}
       <ul className="text-sm">
         {lines.map(({ id, name, size, left, note, isBegun, isUnderLeast }) => (
@@ -53,7 +56,14 @@ export function DrawerList({ plan, costs, nameOf }: Props) {
             className={`flex items-start justify-between gap-2 border-t border-hair py-1 pl-2 ${isBegun ? "border-l-3 border-l-accent" : ""}`}
           >
             <span className="min-w-0 leading-tight">
-              <b className="font-semibold">{name}</b>
+              <button
+                type="button"
+                className="tap text-left font-semibold underline decoration-line underline-offset-2"
+                aria-label={stockFormText.change(`${name}, ${size}`)}
+                onClick={() => edit(id)}
+              >
+                {name}
+              </button>
               <small className="block text-xs text-soft">{size}</small>
             </span>
             <span className="flex flex-none items-start gap-1 text-right leading-tight">
