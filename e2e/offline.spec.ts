@@ -8,7 +8,7 @@ import { DEMO, field, figure, kept } from "./places";
 test.use({
   serviceWorkers: "allow",
   // What a page asks for past what is cached is told by the browser itself.
-  mayComplain: [/Failed to load resource|net::ERR_|Failed to fetch RSC payload/],
+  mayComplain: [/Failed to load resource|net::ERR_|Failed to fetch RSC payload|Failed to load chunk/],
 });
 
 test.slow();
@@ -16,7 +16,7 @@ test.slow();
 /** Waits until the browser has all of the program, and answers with it. */
 async function ready(page: Page): Promise<void> {
   await expect
-    .poll(() => page.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.active?.state), { timeout: 20_000 })
+    .poll(() => page.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.active?.state), { timeout: 45_000 })
     .toBe("activated");
   await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
 }
