@@ -4,7 +4,7 @@ import { type Piece } from "@/core/piece/piece";
 import { type ReadBackup } from "@/formats/backup-codec";
 import { type TryFile } from "@/formats/flame-file";
 import { type PieceRecord } from "./repository";
-import { isSame, told } from "./same";
+import { isSame, told } from "@/core/measure/same";
 
 /**
  * How something of a backup stands beside what is kept here: newer by the time it was last changed; it differs where that time is not known, or where

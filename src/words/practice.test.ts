@@ -3,7 +3,7 @@ import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { planPiece } from "@/core/piece/plan-piece";
 import { type Outcome } from "@/core/practice/outcome";
 import { namesIn } from "./names";
-import { outcomeTexts } from "./practice";
+import { outcomeTexts, resultText } from "./practice";
 import { watchText } from "./screens/practice";
 import { METRIC } from "./show";
 
@@ -50,4 +50,27 @@ test("what to watch names the part that lags and the one to leave", () => {
   const said = watchText({ code: "lags", part: "m1.plate", behind: "m1.wall", degrees: 66.7 }, names, METRIC);
   expect(said.title).toBe("Plate lags by 67°");
   expect(said.text).toContain("Take the flame off the bezel");
+});
+
+test("a try in one sentence tells what counts most: melted, opened, dry, soft, then what ran", () => {
+  const result = { ran: ["m1.foot"], dry: [], softened: [], opened: [], lost: [], seconds: 9, evenness: 4 };
+  const said = (change: object, isWon = false) => resultText({ ...result, ...change }, isWon, names);
+  const soft = { softened: ["m1.seam"] };
+  expect([
+    said({ lost: ["m1.wall"], ...soft, opened: ["m1.seam"] }),
+    said({ ...soft, opened: ["m1.seam"], dry: ["m1.foot"] }),
+    said({ ...soft, ran: [], dry: ["m1.foot"] }),
+    said(soft),
+    said(soft, true),
+    said({ ran: ["m1.foot", "m1.seam"] }, true),
+    said({ ran: [] }, true),
+  ]).toEqual([
+    "Bezel began to melt.",
+    "Bezel seam ran again and opened.",
+    "Bezel to plate did not run from end to end.",
+    "Bezel seam was soft.",
+    "Bezel to plate ran from end to end.",
+    "All joints ran from end to end.",
+    "Nothing ran.",
+  ]);
 });

@@ -20,7 +20,9 @@ export function resultText({ ran, dry, softened, opened, lost }: TryResult, isWo
   if (opened[0] !== undefined && !isWon) return openedText(opened[0], names);
   if (dry[0] !== undefined) return `${capital(names.joint(dry[0]))} did not run from end to end.`;
   if (softened[0] !== undefined && !isWon) return `${capital(names.joint(softened[0]))} was soft.`;
-  return ran.length > 1 ? "All joints ran from end to end." : ranText(ran[0]!, names);
+  if (ran.length > 1) return "All joints ran from end to end.";
+  // a file of another program may name none
+  return ran[0] === undefined ? "Nothing ran." : ranText(ran[0], names);
 }
 
 /** What happened in a try, a sentence each: what counts most first. */

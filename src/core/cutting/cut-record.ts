@@ -1,4 +1,5 @@
 import { toMicron } from "../measure/micron";
+import { isSame } from "../measure/same";
 import { type Scrap, type StockItem } from "../metal/stock";
 import { type DrawerAfter } from "./drawer-after";
 
@@ -25,16 +26,16 @@ export function cutBetween(before: DrawerAfter, after: DrawerAfter, told: Pick<C
   });
   return {
     ...told,
-    before: before.stock.filter((item) => !after.stock.some((each) => isSameItem(each, item))),
-    after: after.stock.filter((item) => !before.stock.some((each) => isSameItem(each, item))),
+    before: before.stock.filter((item) => !after.stock.some((each) => isSame(each, item))),
+    after: after.stock.filter((item) => !before.stock.some((each) => isSame(each, item))),
     ...(scrap.length > 0 && { scrap }),
   };
 }
 
 /** The drawer with a cut put back; null where what the cut left has been cut, changed or removed since. */
 export function drawerBefore({ stock, scrap }: DrawerAfter, cut: CutRecord): DrawerAfter | null {
-  const isLeft = (item: StockItem) => cut.after.some((each) => isSameItem(each, item));
-  if (cut.after.some((item) => !stock.some((each) => isSameItem(each, item)))) return null;
+  const isLeft = (item: StockItem) => cut.after.some((each) => isSame(each, item));
+  if (cut.after.some((item) => !stock.some((each) => isSame(each, item)))) return null;
   const stays = stock.filter((item) => !isLeft(item));
   if (cut.before.some(({ id }) => stays.some((each) => each.id === id))) return null;
   const first = stock.findIndex(isLeft);
@@ -46,13 +47,4 @@ export function drawerBefore({ stock, scrap }: DrawerAfter, cut: CutRecord): Dra
       return less > 0 ? [{ metal, grams: less }] : [];
     }),
   };
-}
-
-function isSameItem(one: StockItem, other: StockItem): boolean {
-  return one.id === other.id && JSON.stringify(ordered(one)) === JSON.stringify(ordered(other));
-}
-
-/** Its fields in order: a file may name them in another. */
-function ordered(item: StockItem): readonly (readonly [string, unknown])[] {
-  return Object.entries(item).sort(([a], [b]) => (a < b ? -1 : 1));
 }

@@ -9,7 +9,7 @@ import { type Plan } from "@/core/piece/plan";
 import { SHIPPED_BENCH } from "@/core/piece/bench";
 import { planPiece } from "@/core/piece/plan-piece";
 import { type TryFile, pieceOfTry } from "@/formats/flame-file";
-import { isSame } from "@/store/same";
+import { isSame } from "@/core/measure/same";
 import { useModule } from "@/ui/module";
 import { NavBar } from "@/ui/NavBar";
 import { useTitle } from "@/ui/title";

@@ -5,7 +5,7 @@ import { planPiece } from "@/core/piece/plan-piece";
 import { type HeatBody, bodyOf } from "@/core/practice/body";
 import { isWon } from "@/core/practice/outcome";
 import { MODEL, type TryFile, pieceOfTry } from "@/formats/flame-file";
-import { isSame } from "@/store/same";
+import { isSame } from "@/core/measure/same";
 import { type Names, namesIn } from "@/words/names";
 
 /** A heat of a plan, laid out to be played. */

@@ -39,7 +39,7 @@ export const metalText = {
   areCut: "Taken from the drawer: useful ends lie there, the rest is scrap",
   putBack: "Put them back",
   lastCuts: "Cut last",
-  begunAndLeft: (before: number, after: number) => `${before} lengths and sheets cut, ${after} kept in their place`,
+  begunAndLeft: (before: number, after: number) => `${counted(before, "length or sheet", "lengths and sheets")} cut, ${after} kept`,
   putBackShort: "Put back",
   putBackOf: (when: string) => `Put back what was cut ${when}`,
   isBack: "The drawer is as it was before that cut",
