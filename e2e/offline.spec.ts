@@ -80,7 +80,7 @@ test("once visited, all works without the server: a cold start, stages never see
 
 test.describe("with its files broken off", () => {
   // The page fetches at rest what it may need, and this is what is broken off.
-  test.use({ mayComplain: [PAST_THE_CACHE, /Failed to load chunk/] });
+  test.use({ mayComplain: [new RegExp(`${PAST_THE_CACHE.source}|Failed to load chunk`)] });
 
   test("caching that is broken off begins again where it stopped, and the page stands meanwhile", async ({ page }) => {
     const server = await openGateway(DEMO);
