@@ -2,10 +2,11 @@
 
 import { useEffect, useRef, useState } from "react";
 import { type Names } from "@/words/names";
-import { type Units } from "@/words/show";
+import { type Units, inDegrees } from "@/words/show";
 import { useSize } from "@/ui/useSize";
 import { LEAST_SIZE, MOST_SIZE } from "@/core/practice/torch";
 import { HeatPainter, viewOf } from "./draw";
+import { type FieldLines, isotherms } from "./field";
 import { markFlux, markIsotherms, markJoints, markParts } from "./marks";
 import { heatColours } from "./palette";
 import { type PracticeRun } from "./run";
@@ -19,6 +20,9 @@ interface Props {
   readonly isSeen: boolean;
   readonly label: string;
 }
+
+/** Lines of equal temperature are found anew so often (ms): they cost more than all else in a frame, and creep. */
+const LINES_EVERY = 100;
 
 /** mm that a wheel's notch changes the flame by. */
 const NOTCH = 0.5;
@@ -91,6 +95,8 @@ function frames(run: PracticeRun, element: HTMLCanvasElement | null, { width, he
   const view = viewOf(run.body, width, height);
   let last = performance.now();
   let frame = 0;
+  let lines: readonly FieldLines[] = [];
+  let linesAt = -Infinity;
   const draw = (now: number) => {
     run.advance(now - last);
     last = now;
@@ -99,7 +105,14 @@ function frames(run: PracticeRun, element: HTMLCanvasElement | null, { width, he
     painter.draw(canvas, { heat, torch: run.torchNow, ghost: run.ghostTorch, view, width, height, split });
     if (split < width) {
       const marked = { heat, view, colours, names, units, width, height, split };
-      markIsotherms(canvas, fields, marked);
+      if (now - linesAt >= LINES_EVERY) {
+        lines = fields.map((field) => ({
+          field,
+          lines: isotherms(field, heat.temperatures, (celsius) => inDegrees(celsius, units)),
+        }));
+        linesAt = now;
+      }
+      markIsotherms(canvas, lines, marked);
       markJoints(canvas, marked);
       markFlux(canvas, marked);
       markParts(canvas, marked);

@@ -43,6 +43,12 @@ export interface Isotherm {
   readonly lines: readonly (readonly (readonly [number, number])[])[];
 }
 
+/** A plane with its lines. */
+export interface FieldLines {
+  readonly field: Field;
+  readonly lines: readonly Isotherm[];
+}
+
 export function isOnPlate({ grid: { wide, tall, left, low, spacing, bits } }: Field, [x, y]: readonly [number, number]): boolean {
   const [i, j] = [Math.floor((x - left) / spacing), Math.floor((y - low) / spacing)];
   return i >= 0 && j >= 0 && i < wide && j < tall && bits[j * wide + i]! >= 0;

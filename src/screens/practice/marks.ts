@@ -4,9 +4,9 @@ import { partNow } from "@/core/practice/play";
 import { type Names } from "@/words/names";
 import { FLUX_NAMES } from "@/words/practice";
 import { practiceText } from "@/words/screens/practice";
-import { type Units, inDegrees, showTemperature } from "@/words/show";
+import { type Units, showTemperature } from "@/words/show";
 import { type View, along } from "./draw";
-import { type Field, isOnPlate, isotherms } from "./field";
+import { type FieldLines, isOnPlate } from "./field";
 import { type HeatColours } from "./palette";
 
 // What stands in words beside a heat: numbers on its lines, how hot its joints and parts are, how its flux looks.
@@ -39,12 +39,12 @@ interface Label {
 }
 
 /** The lines of equal temperature over each plate, with their numbers, right of the split. */
-export function markIsotherms(canvas: CanvasRenderingContext2D, fields: readonly Field[], marked: Marked): void {
-  const { heat, view, colours, units, split, width, height } = marked;
+export function markIsotherms(canvas: CanvasRenderingContext2D, found: readonly FieldLines[], marked: Marked): void {
+  const { view, colours, split, width, height } = marked;
   canvas.font = `700 14px ${colours.font}`;
   canvas.textAlign = "center";
-  for (const field of fields)
-    for (const { degrees, lines } of isotherms(field, heat.temperatures, (celsius) => inDegrees(celsius, units))) {
+  for (const { field, lines: all } of found)
+    for (const { degrees, lines } of all) {
       canvas.save();
       along(canvas, field.grid.outline, view);
       canvas.closePath();
