@@ -1,4 +1,4 @@
-import { type CuttingWay } from "@/core/cutting/lengths";
+import { type CuttingWay } from "@/core/cutting/cutting-way";
 import { pieceCost } from "@/core/cutting/cost";
 import { planCuts } from "@/core/cutting/plan-cuts";
 import { wantedOf } from "@/core/cutting/wanted";

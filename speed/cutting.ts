@@ -1,6 +1,7 @@
 import { MaxRectsPacker } from "maxrects-packer";
 import { nested } from "@/core/cutting/nest";
-import { type CuttingWay, laidLengths } from "@/core/cutting/lengths";
+import { type CuttingWay } from "@/core/cutting/cutting-way";
+import { laidLengths } from "@/core/cutting/lengths";
 import { polygonArea } from "@/core/geometry/polygon";
 import { type Point } from "@/core/geometry/outline";
 import { seeded } from "@/core/measure/seeded";

@@ -1,4 +1,5 @@
-import { type CutsPlan, type OrderLine, type Source } from "@/core/cutting/plan-cuts";
+import { type CutsPlan, type OrderLine } from "@/core/cutting/plan-cuts";
+import { type Source } from "@/core/cutting/sources";
 import { type PieceCost } from "@/core/cutting/cost";
 import { type Metal } from "@/core/metal/metals";
 import { cannotText, costTermText, unknownText } from "@/words/cuts";

@@ -1,7 +1,8 @@
 import { type CostTerm, type PieceCost } from "@/core/cutting/cost";
-import { type CuttingWay } from "@/core/cutting/lengths";
+import { type CuttingWay } from "@/core/cutting/cutting-way";
 import { type Form, type NoMatch } from "@/core/cutting/match";
-import { type Cannot, type CutsPlan, type OrderLine, type PlannedLength, type PlannedSheet, type Source } from "@/core/cutting/plan-cuts";
+import { type Cannot, type CutsPlan, type OrderLine, type PlannedLength, type PlannedSheet } from "@/core/cutting/plan-cuts";
+import { type Source } from "@/core/cutting/sources";
 import { METALS } from "@/core/metal/metals";
 import { formText } from "./kit";
 import { SECTION_NAMES, capital, counted } from "./names";

@@ -1,7 +1,8 @@
 import fc from "fast-check";
 import { runs } from "../../runs.testing";
 import { seeded } from "../measure/seeded";
-import { type CuttingWay, type LengthsPlan, type LengthsProblem, laidLengths } from "./lengths";
+import { type CuttingWay } from "./cutting-way";
+import { type LengthsPlan, type LengthsProblem, laidLengths } from "./lengths";
 
 const WAYS: readonly CuttingWay[] = ["spoil", "ends-first", "fewest"];
 const USEFUL = 30;
@@ -51,13 +52,17 @@ function isLess(a: readonly number[], b: readonly number[]): boolean {
 function leastOfAll(problem: LengthsProblem): number[] {
   let best: number[] | null = null;
   const { cuts, bars, kerf, trim } = problem;
-  const into: { bar: number; cuts: number[]; filled: number }[] = [];
+  const into = bars.flatMap(({ pinned = [] }, bar) =>
+    pinned.length > 0 ? [{ bar, cuts: [...pinned], filled: pinned.reduce((sum, cut) => sum + cuts[cut]!, 0) }] : [],
+  );
+  const isPinned = (cut: number) => bars.some(({ pinned = [] }) => pinned.includes(cut));
   const place = (cut: number, leftOut: number): void => {
     if (cut === cuts.length) {
       const cost = costOf(problem, into, leftOut);
       if (!best || isLess(cost, best)) best = cost;
       return;
     }
+    if (isPinned(cut)) return place(cut + 1, leftOut);
     const length = cuts[cut]!;
     const isFit = (bar: number, filled: number, count: number) =>
       trim(bar, cut) !== null && filled + length + count * kerf <= bars[bar]!.length + 1e-6;
@@ -69,8 +74,8 @@ function leastOfAll(problem: LengthsProblem): number[] {
       one.filled -= length;
       one.cuts.pop();
     }
-    bars.forEach(({ isBought }, bar) => {
-      if (!isFit(bar, 0, 0) || (!isBought && into.some((one) => one.bar === bar))) return;
+    bars.forEach(({ isBought, pinned }, bar) => {
+      if (!isFit(bar, 0, 0) || ((!isBought || pinned) && into.some((one) => one.bar === bar))) return;
       into.push({ bar, cuts: [cut], filled: length });
       place(cut + 1, leftOut);
       into.pop();
@@ -84,7 +89,10 @@ function leastOfAll(problem: LengthsProblem): number[] {
 function isSound(problem: LengthsProblem, { bars, leftOut }: LengthsPlan): void {
   const cuts = [...bars.flatMap((each) => each.cuts), ...leftOut].sort((a, b) => a - b);
   expect(cuts).toEqual(problem.cuts.map((_, i) => i));
-  const stock = bars.filter(({ bar }) => !problem.bars[bar]!.isBought).map(({ bar }) => bar);
+  const stock = bars.filter(({ bar }) => !problem.bars[bar]!.isBought || problem.bars[bar]!.pinned).map(({ bar }) => bar);
+  problem.bars.forEach(({ pinned }, bar) => {
+    if (pinned) expect(bars.find((each) => each.bar === bar)!.cuts).toEqual(expect.arrayContaining([...pinned]));
+  });
   expect(new Set(stock).size).toBe(stock.length);
   for (const { bar, cuts: own, left, goesBack } of bars) {
     const { length } = problem.bars[bar]!;
@@ -137,6 +145,46 @@ test.each(WAYS)("nothing is better, of every way there is, %s", (way) => {
     }),
     { numRuns: runs(300), endOnFailure: true },
   );
+});
+
+test.each(WAYS)("round what is pinned nothing is better, of every way there is, %s", (way) => {
+  const pinnedTo = fc.record({ small, bars: fc.array(fc.nat({ max: 5 }), { minLength: 2, maxLength: 2 }) });
+  let pinnedCount = 0;
+  fc.assert(
+    fc.property(pinnedTo, ({ small: { stock, cuts, kerf }, bars }) => {
+      const bought = 100;
+      const whole = plain([...stock, bought], cuts, way, kerf, bought);
+      const pinned = whole.bars.map((): number[] => []);
+      bars.slice(0, cuts.length).forEach((bar, cut) => {
+        const own = pinned[bar % stock.length] ?? pinned[stock.length]!;
+        const filled = own.reduce((sum, each) => sum + cuts[each]! + kerf, 0);
+        if (filled + cuts[cut]! <= whole.bars[pinned.indexOf(own)]!.length) own.push(cut);
+      });
+      pinnedCount += pinned.flat().length;
+      const problem = {
+        ...whole,
+        bars: whole.bars.map((bar, i) => ({
+          ...bar,
+          isBought: i >= stock.length,
+          ...(pinned[i]!.length > 0 && { pinned: pinned[i]! }),
+        })),
+      };
+      const plan = laidLengths(problem);
+      isSound(problem, plan);
+      expect(plan.isProven).toBe(true);
+      const cost = costOf(problem, plan.bars, plan.leftOut.length);
+      leastOfAll(problem).forEach((value, i) => expect(cost[i]).toBeCloseTo(value, 9));
+    }),
+    { numRuns: runs(200), endOnFailure: true },
+  );
+  expect(pinnedCount).toBeGreaterThan(50);
+});
+
+test("cuts that do not go into the bar they are pinned to are refused", () => {
+  const problem = plain([60, 80], [40, 30], "spoil");
+  const pinnedTo = (bar: number) => ({ ...problem, bars: problem.bars.map((each, i) => (i === bar ? { ...each, pinned: [0, 1] } : each)) });
+  expect(() => laidLengths(pinnedTo(0))).toThrow("cuts of 70 mm are pinned to a bar of 60");
+  expect(laidLengths(pinnedTo(1)).bars).toEqual([{ bar: 1, cuts: [0, 1], left: expect.closeTo(9.44, 9) as number, goesBack: false }]);
 });
 
 /** The longest cuts first, each into the first length that has room. */

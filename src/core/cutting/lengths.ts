@@ -1,13 +1,13 @@
 import { tolerance } from "../measure/tolerances";
-
-/** What counts most after the fewest bought lengths: little spoiled, short ends used up, or few lengths begun. */
-export type CuttingWay = "spoil" | "ends-first" | "fewest";
+import { type Cost, type CuttingWay, NO_COST, ORDER, compared, isNoWorse } from "./cutting-way";
 
 /** A length that metal is cut from. */
 export interface Bar {
   readonly length: number;
   /** It is bought as often as it is wanted; a length of the drawer is there once. */
   readonly isBought: boolean;
+  /** Cuts that are to come from it, whatever else does; what is bought for them is there once. */
+  readonly pinned?: readonly number[];
 }
 
 /** Lengths to be cut from bars, in mm. */
@@ -51,7 +51,8 @@ const SPOILED = 1e4;
 /**
  * Which cut comes from which bar: after the fewest left out and the fewest bought, the best in a way (section 12 of the formulas). A leftover is
  * length less cuts less a kerf for each cut, not under 0; under `useful` it is spoiled. Bars are filled one after another, each begun with the longest cut
- * that is left, in all ways there are; what cannot become better than the best so far, or was reached before at no greater cost, is not followed.
+ * that is left, in all ways there are; what cannot become better than the best so far, or was reached before at no greater cost, is not followed. Bars with
+ * pinned cuts are filled up first. Throws a RangeError where pinned cuts do not go into their bar.
  */
 export function laidLengths(problem: LengthsProblem, effort = EFFORT): LengthsPlan {
   const search = new Search(problem, effort);
@@ -66,34 +67,6 @@ interface Kind {
   readonly trims: readonly (number | null)[];
 }
 
-/** What is compared, the first first: each is added up, but for the longest leftover. */
-interface Cost {
-  leftOut: number;
-  bought: number;
-  spoiled: number;
-  begun: number;
-  bars: number;
-  longest: number;
-  trimmed: number;
-}
-
-const NO_COST: Cost = { leftOut: 0, bought: 0, spoiled: 0, begun: 0, bars: 0, longest: 0, trimmed: 0 };
-
-const ORDER: Readonly<Record<CuttingWay, readonly (keyof Cost)[]>> = {
-  spoil: ["leftOut", "bought", "spoiled", "begun", "longest", "trimmed"],
-  "ends-first": ["leftOut", "bought", "begun", "spoiled", "longest", "trimmed"],
-  fewest: ["leftOut", "bought", "bars", "spoiled", "begun", "longest", "trimmed"],
-};
-
-/** Under 0 where `a` is better: less of all, but the longest leftover, of which more is better. */
-function compared(a: Cost, b: Cost, order: readonly (keyof Cost)[]): number {
-  for (const key of order) {
-    const apart = key === "longest" ? b[key] - a[key] : a[key] - b[key];
-    if (Math.abs(apart) > tolerance.sum) return apart;
-  }
-  return 0;
-}
-
 /** A bar and how many of each kind come from it. */
 interface Pattern {
   readonly bar: number;
@@ -102,6 +75,15 @@ interface Pattern {
   readonly trimmed: number;
   readonly promise: number;
 }
+
+/** What is pinned to a bar. */
+interface Base {
+  readonly filled: number;
+  readonly pieces: number;
+  readonly trimmed: number;
+}
+
+const NO_BASE: Base = { filled: 0, pieces: 0, trimmed: 0 };
 
 class Search {
   private readonly kinds: readonly Kind[];
@@ -115,8 +97,12 @@ class Search {
   private readonly barKeys: readonly string[];
   private readonly isBuyable: readonly boolean[];
   private readonly longestBought: number;
-  /** Bars of the drawer. */
+  /** Bars that are there once. */
   private readonly longestFirst: readonly number[];
+  /** Bought as often as it is wanted. */
+  private readonly isEndless: readonly boolean[];
+  private readonly bases: readonly Base[];
+  private readonly withPinned: readonly number[];
   private looks = 0;
   private isWhole = true;
 
@@ -125,13 +111,16 @@ class Search {
     private readonly effort: number,
   ) {
     this.kinds = kindsOf(problem);
+    this.bases = problem.bars.map((_, bar) => baseOf(problem, bar));
+    this.withPinned = problem.bars.flatMap((_, bar) => (this.bases[bar]!.pieces > 0 ? [bar] : []));
+    this.isEndless = problem.bars.map(({ isBought }, bar) => isBought && this.bases[bar]!.pieces === 0);
     this.order = ORDER[problem.way];
     this.remaining = this.kinds.map(({ cuts }) => cuts.length);
     this.barKeys = problem.bars.map(({ length, isBought }, i) => `${length} ${isBought} ${this.kinds.map(({ trims }) => trims[i]).join()}`);
     this.isBuyable = this.kinds.map((kind) => this.canBeBought(kind));
-    this.longestBought = problem.bars.reduce((most, { length, isBought }) => (isBought ? Math.max(most, length) : most), 0);
+    this.longestBought = problem.bars.reduce((most, { length }, i) => (this.isEndless[i] ? Math.max(most, length) : most), 0);
     this.longestFirst = problem.bars
-      .flatMap(({ isBought }, i) => (isBought ? [] : [i]))
+      .flatMap((_, i) => (this.isEndless[i] ? [] : [i]))
       .sort((a, b) => problem.bars[b]!.length - problem.bars[a]!.length);
     this.isUsed = problem.bars.map(() => false);
   }
@@ -147,7 +136,9 @@ class Search {
     const next = this.kinds.map(() => 0);
     const bars = patterns
       .map(({ bar, counts, left }): CutBar => {
-        const cuts = counts.flatMap((count, k) => Array.from({ length: count }, () => this.kinds[k]!.cuts[next[k]!++]!));
+        const own = counts.flatMap((count, k) => Array.from({ length: count }, () => this.kinds[k]!.cuts[next[k]!++]!));
+        const lengths = this.problem.cuts;
+        const cuts = [...(this.problem.bars[bar]!.pinned ?? []), ...own].sort((a, b) => lengths[b]! - lengths[a]!);
         return { bar, cuts, left, goesBack: this.isKept(left) };
       })
       .sort((a, b) => a.bar - b.bar);
@@ -181,8 +172,8 @@ class Search {
   /** The best of first fits: the longest cuts first, into bars in several orders. */
   private greedy(): void {
     const { bars } = this.problem;
-    const stock = bars.map((_, i) => i).filter((i) => !bars[i]!.isBought);
-    const bought = bars.map((_, i) => i).filter((i) => bars[i]!.isBought);
+    const stock = bars.map((_, i) => i).filter((i) => !this.isEndless[i]);
+    const bought = bars.map((_, i) => i).filter((i) => this.isEndless[i]);
     const byLength = [...stock].sort((a, b) => bars[a]!.length - bars[b]!.length);
     for (const order of [stock, byLength, [...byLength].reverse()]) this.firstFit([...order, ...bought]);
   }
@@ -191,11 +182,11 @@ class Search {
     const { bars, kerf } = this.problem;
     const open: { bar: number; counts: number[]; filled: number; pieces: number; trimmed: number }[] = [];
     const begin = (bar: number) => {
-      const one = { bar, counts: this.kinds.map(() => 0), filled: 0, pieces: 0, trimmed: 0 };
+      const one = { bar, counts: this.kinds.map(() => 0), ...this.bases[bar]! };
       open.push(one);
       return one;
     };
-    for (const bar of order) if (!bars[bar]!.isBought) begin(bar);
+    for (const bar of order) if (!this.isEndless[bar]) begin(bar);
     const leftOut = this.kinds.map(() => 0);
     this.kinds.forEach((kind, k) => {
       for (let i = 0; i < kind.cuts.length; i++) {
@@ -203,7 +194,7 @@ class Search {
           kind.trims[one.bar] !== null && one.filled + kind.length + one.pieces * kerf <= bars[one.bar]!.length + tolerance.sameLength;
         let into = open.find(has);
         if (!into) {
-          const bar = order.find((each) => bars[each]!.isBought && kind.trims[each] !== null && kind.length <= bars[each]!.length);
+          const bar = order.find((each) => this.isEndless[each] && kind.trims[each] !== null && kind.length <= bars[each]!.length);
           if (bar === undefined) {
             leftOut[k]!++;
             continue;
@@ -240,8 +231,9 @@ class Search {
 
   /** Fills the next bar in every way; `cost` is that of the bars filled so far. */
   private from(cost: Cost, leftOut: readonly number[]): void {
+    const pinned = this.nextPinned();
     const next = this.next();
-    if (next < 0) return this.keep(cost, leftOut);
+    if (pinned === undefined && next < 0) return this.keep(cost, leftOut);
     if (this.best && compared(this.least(cost), this.best.cost, this.order) >= 0) return;
     if (this.looks > this.effort) {
       this.isWhole = false;
@@ -251,12 +243,12 @@ class Search {
     const before = this.seen.get(key);
     if (before && isNoWorse(before, cost, this.order)) return;
     this.seen.set(key, cost);
-    for (const pattern of this.patterns(next, MOST_PATTERNS)) {
+    for (const pattern of pinned === undefined ? this.patterns(next, MOST_PATTERNS) : this.patternsOf(pinned, MOST_PATTERNS)) {
       this.take(pattern, 1);
       this.from(this.withPattern(cost, pattern), leftOut);
       this.take(pattern, -1);
     }
-    if (!this.isBuyable[next]) {
+    if (pinned === undefined && !this.isBuyable[next]) {
       const count = this.remaining[next]!;
       this.remaining[next] = 0;
       this.from({ ...cost, leftOut: cost.leftOut + count }, leftOut.with(next, count));
@@ -265,12 +257,12 @@ class Search {
   }
 
   private canBeBought({ trims, length }: Kind): boolean {
-    return this.problem.bars.some((bar, i) => bar.isBought && trims[i] !== null && length <= bar.length + tolerance.sameLength);
+    return this.problem.bars.some((bar, i) => this.isEndless[i] && trims[i] !== null && length <= bar.length + tolerance.sameLength);
   }
 
   private take(pattern: Pattern, by: 1 | -1): void {
     pattern.counts.forEach((count, k) => (this.remaining[k]! -= by * count));
-    if (!this.problem.bars[pattern.bar]!.isBought) this.isUsed[pattern.bar] = by === 1;
+    if (!this.isEndless[pattern.bar]) this.isUsed[pattern.bar] = by === 1;
     if (by === 1) this.chosen.push(pattern);
     else this.chosen.pop();
   }
@@ -319,7 +311,14 @@ class Search {
       alike.add(key);
       this.fill(i, first, found, most);
     });
-    return found.sort((a, b) => a.promise - b.promise || a.trimmed - b.trimmed);
+    return byPromise(found);
+  }
+
+  /** Ways in which a bar with pinned cuts is filled up, also with none. */
+  private patternsOf(bar: number, most: number): Pattern[] {
+    const found: Pattern[] = [];
+    this.fill(bar, null, found, most);
+    return byPromise(found);
   }
 
   /** The less, the sooner it is tried: what is bought comes last, then what is spoiled or left counts by the way. */
@@ -330,7 +329,8 @@ class Search {
     return bought + (this.isKept(left) ? left : left * SPOILED);
   }
 
-  private fill(bar: number, first: number, found: Pattern[], most: number): void {
+  /** `first`: the kind that some of come from it; null where it may stay as it is. */
+  private fill(bar: number, first: number | null, found: Pattern[], most: number): void {
     const { kerf, bars } = this.problem;
     const { kinds, remaining } = this;
     const length = bars[bar]!.length + tolerance.sameLength;
@@ -361,7 +361,9 @@ class Search {
       }
       counts[next] = 0;
     };
-    if (kinds[first]!.length <= length) add(first, 0, 0, 0);
+    const { filled, pieces, trimmed } = this.bases[bar]!;
+    if (first === null) add(0, filled, pieces, trimmed);
+    else if (kinds[first]!.length <= length) add(first, 0, 0, 0);
   }
 
   /** Fills bar after bar with what promises most, without looking back: a first answer for what is too large to be tried in all ways. */
@@ -369,16 +371,18 @@ class Search {
     const taken: Pattern[] = [];
     let cost = NO_COST;
     const leftOut = this.kinds.map(() => 0);
-    for (let next = this.next(); next >= 0; next = this.next()) {
+    for (;;) {
+      const [pinned, next] = [this.nextPinned(), this.next()];
+      if (pinned === undefined && next < 0) break;
       this.looks = 0;
-      const [pattern] = this.patterns(next, DIVE_PATTERNS);
+      const [pattern] = pinned === undefined ? this.patterns(next, DIVE_PATTERNS) : this.patternsOf(pinned, DIVE_PATTERNS);
       if (pattern) {
         this.take(pattern, 1);
         taken.push(pattern);
         cost = this.withPattern(cost, pattern);
       } else {
         leftOut[next] = this.remaining[next]!;
-        cost = { ...cost, leftOut: cost.leftOut + leftOut[next]! };
+        cost = { ...cost, leftOut: cost.leftOut + leftOut[next] };
         this.remaining[next] = 0;
       }
     }
@@ -389,23 +393,35 @@ class Search {
     this.isWhole = true;
   }
 
+  private nextPinned(): number | undefined {
+    return this.withPinned.find((bar) => !this.isUsed[bar]);
+  }
+
   private next(): number {
     return this.remaining.findIndex((count) => count > 0);
   }
 }
 
-/** Whether what was reached before cost no more, whatever is still to come: a longer leftover to come may hide a shorter one so far. */
-function isNoWorse(before: Cost, now: Cost, order: readonly (keyof Cost)[]): boolean {
-  const upToLongest = order.slice(0, order.indexOf("longest"));
-  const apart = compared(before, now, upToLongest);
-  if (apart !== 0) return apart < 0;
-  return before.longest >= now.longest - tolerance.sum && before.trimmed <= now.trimmed + tolerance.sum;
+function byPromise(patterns: Pattern[]): Pattern[] {
+  return patterns.sort((a, b) => a.promise - b.promise || a.trimmed - b.trimmed);
 }
 
-/** Cuts as long and as wide as each other, the longest first. */
+function baseOf({ bars, cuts, trim, kerf }: LengthsProblem, bar: number): Base {
+  const { length, pinned = [] } = bars[bar]!;
+  if (pinned.length === 0) return NO_BASE;
+  const filled = pinned.reduce((sum, cut) => sum + cuts[cut]!, 0);
+  const trims = pinned.map((cut) => trim(bar, cut));
+  if (filled + (pinned.length - 1) * kerf > length + tolerance.sameLength || trims.includes(null))
+    throw new RangeError(`cuts of ${filled} mm are pinned to a bar of ${length}`);
+  return { filled, pieces: pinned.length, trimmed: trims.reduce<number>((sum, each) => sum + each!, 0) };
+}
+
+/** Cuts as long and as wide as each other, the longest first; those that are pinned are of none. */
 function kindsOf({ bars, cuts, trim }: LengthsProblem): Kind[] {
   const kinds = new Map<string, { length: number; cuts: number[]; trims: (number | null)[] }>();
+  const pinned = new Set(bars.flatMap((bar) => bar.pinned ?? []));
   cuts.forEach((length, cut) => {
+    if (pinned.has(cut)) return;
     const trims = bars.map((_, bar) => trim(bar, cut));
     const key = `${length} ${trims.join()}`;
     const kind = kinds.get(key) ?? { length, cuts: [], trims };

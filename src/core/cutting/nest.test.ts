@@ -2,9 +2,10 @@ import fc from "fast-check";
 import { runs } from "../../runs.testing";
 import { type Point } from "../geometry/outline";
 import { distanceInside, nearestOn, polygonArea } from "../geometry/polygon";
+import { seeded } from "../measure/seeded";
 import { type OutlineShape, outlineOfShape } from "../stone/shapes/shapes";
 import { anticlockwise, convexParts, overlapping } from "./convex";
-import { type NestProblem, type Placed, type Sheet, nested, sheetArea } from "./nest";
+import { type NestProblem, type Nested, type Placed, type Sheet, nested, sheetArea } from "./nest";
 
 const KERF = 0.28;
 
@@ -55,8 +56,9 @@ function apart(a: readonly Point[], b: readonly Point[]): number {
   return least;
 }
 
-function isSound({ sheets, blanks, kerf }: NestProblem): void {
-  const found = nested({ sheets, blanks, kerf }, 2);
+function isSound(problem: NestProblem): Nested {
+  const { sheets, blanks, kerf } = problem;
+  const found = nested(problem, 2);
   const every = [...found.sheets.flatMap(({ placed }) => placed.map(({ blank }) => blank)), ...found.leftOut].sort((a, b) => a - b);
   expect(every).toEqual(blanks.map((_, i) => i));
   for (const { sheet, placed, used } of found.sheets) {
@@ -74,6 +76,7 @@ function isSound({ sheets, blanks, kerf }: NestProblem): void {
     });
     expect(Math.max(...lines.flat().map(([x]) => x))).toBeLessThan(used + 0.07);
   }
+  return found;
 }
 
 test("no two blanks are nearer than the kerf, none lies outside, or on what is taken", () => {
@@ -94,6 +97,92 @@ test("no two blanks are nearer than the kerf, none lies outside, or on what is t
     { numRuns: runs(60), endOnFailure: true },
   );
 });
+
+test("what is wished to lie in a place lies there or as near as it can, and all else round it", () => {
+  const taken = lineOf({ shape: "round", diameter: 12 }).map(([x, y]): Point => [x + 30, y + 18]);
+  const sheet: Sheet = { length: 60, width: 40, outline: null, taken: [taken], isBought: false };
+  const place = fc.record({
+    x: fc.double({ min: -5, max: 65, noNaN: true }),
+    y: fc.double({ min: -5, max: 45, noNaN: true }),
+    turn: fc.integer({ min: 0, max: 359 }),
+  });
+  const cases = fc.record({ blanks: fc.array(anyLine, { minLength: 2, maxLength: 6 }), places: fc.tuple(place, place), seed: fc.nat() });
+  const isClear = (line: readonly Point[], others: readonly (readonly Point[])[]) =>
+    line.every(([x, y]) => x > 0 && y > 0 && x < sheet.length && y < sheet.width) &&
+    others.every((other) => apart(line, other) > KERF + 0.2);
+  fc.assert(
+    fc.property(cases, ({ blanks, places, seed }) => {
+      const wished = places.map((each, blank) => ({ ...each, blank, sheet: 0 }));
+      const found = isSound({ sheets: [sheet, { ...sheet, taken: [], isBought: true }], blanks, kerf: KERF, wished });
+      const on = found.sheets.find((each) => each.sheet === 0)!;
+      const before: Point[][] = [taken];
+      const random = seeded(seed);
+      for (const wish of wished) {
+        const own = on.placed.find(({ blank }) => blank === wish.blank)!;
+        const line = blanks[wish.blank]!;
+        if (!found.kept.includes(wish.blank)) continue;
+        expect(own.turn).toBe(wish.turn);
+        // by another method: no place nearer to the wish is clear, of many tried
+        const inRoom = clampedWish(line, wish, sheet);
+        const far = Math.hypot(own.x - inRoom.x, own.y - inRoom.y);
+        for (let i = 0; i < 40; i++) {
+          const [angle, nearer] = [random() * 2 * Math.PI, Math.max(0, far - 0.4) * Math.sqrt(random())];
+          const tried = { ...wish, x: inRoom.x + nearer * Math.cos(angle), y: inRoom.y + nearer * Math.sin(angle) };
+          if (far > 0.4) expect(isClear(laidOut(line, tried), before)).toBe(false);
+        }
+        before.push(laidOut(line, own));
+      }
+    }),
+    { numRuns: runs(40), endOnFailure: true },
+  );
+  const square = [
+    [0, 0],
+    [10, 0],
+    [10, 10],
+    [0, 10],
+  ] as const;
+  const one = (x: number, y: number, turn = 0) =>
+    nested({ sheets: [{ ...sheet, taken: [] }], blanks: [square, square], kerf: KERF, wished: [{ blank: 1, sheet: 0, x, y, turn }] });
+  expect(one(33, 12).sheets[0]!.placed[0]).toEqual({ blank: 1, x: 33, y: 12, turn: 0 });
+  expect(one(33, -8).sheets[0]!.placed[0]).toEqual({ blank: 1, x: 33, y: expect.closeTo(0, 9) as number, turn: 0 });
+  const crowded = nested({
+    ...{ sheets: [{ ...sheet, taken: [] }], blanks: [square, square], kerf: KERF },
+    wished: [
+      { blank: 0, sheet: 0, x: 20, y: 20, turn: 0 },
+      { blank: 1, sheet: 0, x: 27, y: 21, turn: 0 },
+    ],
+  });
+  expect(crowded.sheets[0]!.placed[1]!.x).toBeCloseTo(30.28, 6);
+  expect(crowded.sheets[0]!.placed[1]!.y).toBeCloseTo(21, 6);
+});
+
+test("what has no room where it is wished is laid as all others, and what is bought for one is bought once", () => {
+  const bar: Point[] = [
+    [0, 0],
+    [30, 0],
+    [30, 4],
+    [0, 4],
+  ];
+  const sheet: Sheet = { length: 40, width: 20, outline: null, taken: [], isBought: false };
+  const bought = { ...sheet, isBought: true };
+  const upright = nested({ sheets: [sheet], blanks: [bar], kerf: KERF, wished: [{ blank: 0, sheet: 0, x: 5, y: 5, turn: 90 }] });
+  expect(upright.kept).toEqual([]);
+  expect(upright.sheets[0]!.placed[0]!.turn).toBe(0);
+  const six = Array.from({ length: 6 }, () => bar);
+  const found = nested({ sheets: [bought, bought], blanks: six, kerf: KERF, wished: [{ blank: 0, sheet: 0, x: 5, y: 8, turn: 0 }] });
+  expect(found.sheets.map((each) => each.sheet)).toEqual([0, 1]);
+  expect(found.leftOut).toEqual([]);
+});
+
+/** The place nearest to a wish where a blank does not reach past a sheet's sides. */
+function clampedWish(line: readonly Point[], { turn, x, y }: Omit<Placed, "blank">, { length, width }: Sheet) {
+  const turned = laidOut(line, { blank: 0, x: 0, y: 0, turn });
+  const [xs, ys] = [turned.map(([px]) => px), turned.map(([, py]) => py)];
+  return {
+    x: Math.min(length - Math.max(...xs), Math.max(-Math.min(...xs), x)),
+    y: Math.min(width - Math.max(...ys), Math.max(-Math.min(...ys), y)),
+  };
+}
 
 test("squares that fill a sheet to the kerf fill it; one that is wider does not go on", () => {
   const square = (side: number): Point[] => [

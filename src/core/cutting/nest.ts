@@ -1,5 +1,5 @@
 import { type Point } from "../geometry/outline";
-import { grownPolygon, polygonArea, polygonWithout, thinned } from "../geometry/polygon";
+import { grownPolygon, nearestOn, polygonArea, polygonWithout, thinned } from "../geometry/polygon";
 import { tolerance } from "../measure/tolerances";
 import { anticlockwise, convexParts, overlapping } from "./convex";
 
@@ -36,6 +36,13 @@ export interface NestedSheet {
 export interface Nested {
   readonly sheets: readonly NestedSheet[];
   readonly leftOut: readonly number[];
+  /** Of those that are to lie in a place, the ones that do. */
+  readonly kept: readonly number[];
+}
+
+/** A blank that is to lie on a sheet, as near to a place as it can. */
+export interface WishedPlace extends Placed {
+  readonly sheet: number;
 }
 
 export interface NestProblem {
@@ -43,6 +50,8 @@ export interface NestProblem {
   readonly blanks: readonly BlankLine[];
   /** Saw lines are at least so far apart. */
   readonly kerf: number;
+  /** Laid before all others, in this order; what is bought for one is there once. */
+  readonly wished?: readonly WishedPlace[];
 }
 
 /** In which order blanks are laid and in how many turns each is tried. */
@@ -76,7 +85,8 @@ const SLACK = 1e-4;
 /**
  * Blanks laid on sheets, each in turn where it reaches least far along the sheet: its origin lies where lines cross along which it would touch others or
  * the sheet's sides (sums of convex parts), and overlaps none. Saw lines are `kerf` apart and from what was taken, and inside the sheet.
- * After the fewest left out and bought, least area is begun, then least length used of the last; the best of the tries is kept.
+ * After the fewest left out and bought, least area is begun, then least length used of the last; the best of the tries is kept. What is wished to lie in a
+ * place lies as near to it as it can, and is laid as all others where its sheet has no room for it turned so.
  */
 export function nested(problem: NestProblem, tries = NEST_TRIES): Nested {
   const blanks = problem.blanks.map((line) => prepared(line, problem.kerf));
@@ -189,15 +199,24 @@ function begin(sheets: readonly Sheet[], sheet: number, kerf: number): Begun {
   };
 }
 
-function laid({ sheets, kerf }: NestProblem, blanks: readonly Blank[], { turns, order, largestSheetFirst }: Try): Nested {
+function laid({ sheets, kerf, wished = [] }: NestProblem, blanks: readonly Blank[], { turns, order, largestSheetFirst }: Try): Nested {
   const bySize = sheets
     .map((_, i) => i)
     .sort((a, b) => (largestSheetFirst ? -1 : 1) * (sheetArea(sheets[a]!) - sheetArea(sheets[b]!)) || a - b);
   const stock = bySize.filter((i) => !sheets[i]!.isBought);
-  const bought = bySize.filter((i) => sheets[i]!.isBought);
+  const bought = bySize.filter((i) => sheets[i]!.isBought && !wished.some(({ sheet }) => sheet === i));
   const begun: Begun[] = [];
   const leftOut: number[] = [];
-  const byOrder = blanks.map((_, i) => i).sort((a, b) => order(blanks[b]!.size) - order(blanks[a]!.size) || a - b);
+  const kept = new Set<number>();
+  for (const wish of wished) {
+    const lying = begun.find(({ sheet }) => sheet === wish.sheet);
+    const on = lying ?? begin(sheets, wish.sheet, kerf);
+    if (!putNear(on, sheets[wish.sheet]!, blanks[wish.blank]!, wish)) continue;
+    if (!lying) begun.push(on);
+    kept.add(wish.blank);
+  }
+  const others = blanks.map((_, i) => i).filter((i) => !kept.has(i));
+  const byOrder = others.sort((a, b) => order(blanks[b]!.size) - order(blanks[a]!.size) || a - b);
   for (const i of byOrder) {
     const blank = blanks[i]!;
     const isPut = (on: Begun) => put(on, sheets[on.sheet]!, blank, i, turns);
@@ -207,7 +226,33 @@ function laid({ sheets, kerf }: NestProblem, blanks: readonly Blank[], { turns, 
     if (fresh) begun.push(fresh);
     else leftOut.push(i);
   }
-  return { sheets: begun.map(({ sheet, placed, used }) => ({ sheet, placed, used })), leftOut };
+  return { sheets: begun.map(({ sheet, placed, used }) => ({ sheet, placed, used })), leftOut, kept: [...kept] };
+}
+
+/** Lays a blank on a sheet as near to a place as it can lie, turned as it is to be; says whether there was room. */
+function putNear(on: Begun, { length, width }: Sheet, blank: Blank, { blank: index, x, y, turn }: WishedPlace): boolean {
+  const turned = turnedBy(blank, turn);
+  const { left, right, low, high } = turned.box;
+  if (right - left > length + SLACK || high - low > width + SLACK) return false;
+  const place = nearestPlace(freeOf(on, turned, length, width), [x, y]);
+  if (place) settle(on, { blank: index, x: place[0], y: place[1], turn }, blank, turned);
+  return place !== null;
+}
+
+/** Where an origin can lie that is nearest to a wished place; null where there is no room. */
+function nearestPlace({ room, overlaps }: Free, [x, y]: Point): Point | null {
+  const wish: Point = [Math.min(room.right, Math.max(room.left, x)), Math.min(room.high, Math.max(room.low, y))];
+  const feet = overlaps.flatMap(({ xs, ys }) =>
+    Array.from(xs, (px, i) => {
+      const next = (i + 1) % xs.length;
+      return nearestOn([px, ys[i]!], [xs[next]!, ys[next]!], wish);
+    }),
+  );
+  const isInRoom = ([px, py]: Point) =>
+    px >= room.left - SLACK && px <= room.right + SLACK && py >= room.low - SLACK && py <= room.high + SLACK;
+  const far = ([px, py]: Point) => Math.hypot(px - wish[0], py - wish[1]);
+  const all = [wish, ...feet.filter(isInRoom), ...cornersOf(room, overlaps)].sort((p, q) => far(p) - far(q));
+  return firstFree(all, overlaps);
 }
 
 /** Lays a blank on a sheet where it reaches least far along it, and least far across; says whether there was room. */
@@ -227,16 +272,36 @@ function put(on: Begun, { length, width }: Sheet, blank: Blank, index: number, t
       best = { placed: { blank: index, x: place[0], y: place[1], turn }, reach, across, turned };
   }
   if (!best) return false;
-  const { x, y } = best.placed;
-  on.placed.push(best.placed);
-  on.parts.push(...best.turned.parts.map((part) => part.map(([px, py]): Point => [px + x, py + y])));
-  on.free -= blank.size.area;
-  on.used = Math.max(on.used, best.reach);
+  settle(on, best.placed, blank, best.turned);
   return true;
 }
 
+function settle(on: Begun, placed: Placed, blank: Blank, { parts, box }: Turned): void {
+  const { x, y } = placed;
+  on.placed.push(placed);
+  on.parts.push(...parts.map((part) => part.map(([px, py]): Point => [px + x, py + y])));
+  on.free -= blank.size.area;
+  on.used = Math.max(on.used, x + box.right);
+}
+
 /** Where a blank's origin lies least far along a sheet, and then least far across, up to a length of it; null where there is no room. */
-function placeFor(on: Begun, { parts, box }: Turned, length: number, width: number): Point | null {
+function placeFor(on: Begun, turned: Turned, length: number, width: number): Point | null {
+  const { room, overlaps } = freeOf(on, turned, length, width);
+  const corners = cornersOf(room, overlaps).sort((p, q) => p[0] - q[0] || p[1] - q[1]);
+  return firstFree(corners, overlaps);
+}
+
+function firstFree(places: readonly Point[], overlaps: readonly Overlap[]): Point | null {
+  return places.find(([x, y]) => !overlaps.some((each) => isInside(each, x, y))) ?? null;
+}
+
+/** Where a blank's origin can lie: in a room, and in no overlap. */
+interface Free {
+  readonly room: Box;
+  readonly overlaps: readonly Overlap[];
+}
+
+function freeOf(on: Begun, { parts, box }: Turned, length: number, width: number): Free {
   const room: Box = {
     left: -box.left,
     right: Math.max(-box.left, length - box.right),
@@ -249,8 +314,7 @@ function placeFor(on: Begun, { parts, box }: Turned, length: number, width: numb
       const overlap = overlapOf(overlapping(fixed, moving));
       if (areNear(overlap.box, room)) overlaps.push(overlap);
     }
-  const corners = cornersOf(room, overlaps).sort((p, q) => p[0] - q[0] || p[1] - q[1]);
-  return corners.find(([x, y]) => !overlaps.some((each) => isInside(each, x, y))) ?? null;
+  return { room, overlaps };
 }
 
 type Box = Turned["box"];

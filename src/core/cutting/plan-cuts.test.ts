@@ -13,17 +13,19 @@ import { pieceCost } from "./cost";
 import { polygonArea } from "../geometry/polygon";
 import { drawerAfter } from "./drawer-after";
 import { type Form, noMatch } from "./match";
-import { type Wanted, wantedOf } from "./wanted";
+import { type Pin } from "./pin";
+import { formOf, formOfStock } from "./sources";
+import { type Wanted, blankId, wantedOf } from "./wanted";
 
 const OF = { part: "hoop", mount: null, metal: "sterling" } as const;
 
 function wantedLength(length: number, stock: Cut["stock"] = roundWire(1), metal: Cut["metal"] = "sterling"): Wanted {
-  return { piece: "a", copy: 1, cut: cutToLength({ ...OF, metal }, stock, "hoop.cutLength", length), isTurnedOver: false };
+  return { piece: "a", copy: 1, cut: cutToLength({ ...OF, metal }, stock, "hoop.cutLength", length), nth: 1, isTurnedOver: false };
 }
 
 function wantedSheet(length: number, width: number): Wanted {
   const cut: Cut = { ...OF, stock: { form: "sheet", thickness: 0.6 }, figure: "l", across: "w", count: 1, shape: rectangle(length, width) };
-  return { piece: "a", copy: 1, cut, isTurnedOver: false };
+  return { piece: "a", copy: 1, cut, nth: 1, isTurnedOver: false };
 }
 
 const wire = (length: number, more: Partial<StockItem> = {}): StockItem => ({
@@ -173,6 +175,91 @@ test("the workshop's four pieces: what is drawn is blanks and spoiled, and each 
     }
     expect(plan.order.map(({ form: { stock } }) => stock)).toMatchObject([{ form: "wire" }, { form: "wire", section: "d" }]);
   }
+});
+
+describe("blanks where the maker wants them", () => {
+  const wanted = wantedOf(PLANNED.map(({ piece, plan }) => ({ id: piece.id, count: 1, copies: piece.copies ?? 1, cuts: plan.cuts })));
+  const cutAll = (pins: readonly Pin[]) => planCuts(request(wanted, BENCH.stock!, { pins, tries: 1 }));
+  const free = cutAll([]);
+  const whereOf = (plan: CutsPlan, blank: Wanted) =>
+    [...plan.lengths, ...plan.sheets].find((each) =>
+      ("cuts" in each ? each.cuts : each.placed).some((one) => blankId(one.wanted) === blankId(blank)),
+    )!;
+
+  test("every blank of the workshop's pieces has an id of its own", () => {
+    expect(new Set(wanted.map(blankId)).size).toBe(wanted.length);
+  });
+
+  test("each can be pinned where it lies, and then lies there whatever else is pinned", () => {
+    const pins = [...free.lengths, ...free.sheets].flatMap(({ stock, item, form, ...each }) =>
+      ("cuts" in each ? each.cuts : each.placed).map((one): Pin => ({
+        ...{ blank: blankId(one.wanted), from: stock?.id ?? form, item },
+        at: "x" in one ? { x: one.x, y: one.y, turn: one.turn } : null,
+      })),
+    );
+    const pinned = cutAll(pins);
+    expect(pinned.notThere).toEqual([]);
+    const told = (plan: CutsPlan) =>
+      [...plan.lengths, ...plan.sheets]
+        .flatMap(({ stock, item, ...each }) =>
+          ("cuts" in each ? each.cuts : each.placed).map((one) => `${blankId(one.wanted)} ${stock?.id} ${item}`),
+        )
+        .sort();
+    expect(told(pinned)).toEqual(told(free));
+    for (const sheet of pinned.sheets)
+      for (const { wanted: blank, x, y, turn, isPinned } of sheet.placed) {
+        const before = free.sheets.flatMap(({ placed }) => placed).find((each) => each.wanted === blank)!;
+        expect(isPinned).toBe(true);
+        expect([x, y, turn]).toEqual([expect.closeTo(before.x, 3), expect.closeTo(before.y, 3), before.turn]);
+      }
+    expect(pinned.lengths.flatMap(({ cuts }) => cuts).every(({ isPinned }) => isPinned)).toBe(true);
+  });
+
+  test("one is pinned to another length, the rest is laid round it; what cannot be is told and laid elsewhere", () => {
+    const bezel = wanted.find(({ piece, cut }) => piece === "tern-ring" && cut.stock.form === "strip")!;
+    const from = whereOf(free, bezel).stock!.id;
+    const other = BENCH.stock!.find((item) => item.id !== from && noMatch(formOf(bezel), formOfStock(item)) === null)!;
+    const pin: Pin = { blank: blankId(bezel), from: other.id, item: 1, at: null };
+    const moved = cutAll([pin]);
+    expect(whereOf(moved, bezel).stock!.id).toBe(other.id);
+    expect(moved.notThere).toEqual([]);
+    for (const wrong of [
+      { ...pin, from: "no-such" },
+      { ...pin, item: other.count + 1 },
+      { ...pin, from: "sheet" },
+    ]) {
+      const plan = cutAll([wrong]);
+      expect(plan.notThere).toEqual([bezel]);
+      expect(whereOf(plan, bezel).stock!.id).toBe(from);
+    }
+    expect(cutAll([{ ...pin, blank: "no such blank" }])).toEqual(free);
+  });
+
+  test("what is bought for a pinned blank keeps its number and its form, and is ordered once", () => {
+    const [a, b] = [wantedLength(40), { ...wantedLength(50), copy: 2 }];
+    const form = { metal: "sterling", stock: roundWire(1) } as const;
+    const long = { ...wantedLength(280), copy: 3 };
+    const pins: readonly Pin[] = [{ blank: blankId(b), from: form, item: 2, at: null }];
+    const plan = planCuts(request([a, b, long], [wire(200)], { pins }));
+    expect(plan.lengths.map(({ stock, item, cuts }) => [stock, item, cuts.map(({ length }) => length)])).toEqual([
+      [null, 2, [50, 40]],
+      [null, 1, [280]],
+    ]);
+    expect(plan.order).toMatchObject([{ count: 2, length: 300 }]);
+    const tooLong = planCuts(
+      request([a, b], [wire(80), wire(95)], {
+        pins: [
+          { blank: blankId(a), from: "wire-80", item: 1, at: null },
+          { blank: blankId(b), from: "wire-80", item: 1, at: null },
+        ],
+      }),
+    );
+    expect(tooLong.notThere).toEqual([b]);
+    expect(tooLong.lengths.map(({ stock, cuts }) => [stock?.id, cuts.map(({ isPinned }) => isPinned)])).toEqual([
+      ["wire-80", [true]],
+      ["wire-95", [false]],
+    ]);
+  });
 });
 
 test("a cost is the sum of its terms; spoil is shared by mass; what has no price is named, and counts nothing", () => {

@@ -1,14 +1,18 @@
 import { type Curve, flattened, mirrored } from "../geometry/curve";
 import { type Point } from "../geometry/outline";
 import { polygonArea } from "../geometry/polygon";
+import { tolerance } from "../measure/tolerances";
 import { type CutStock, areaAcross } from "../metal/cut";
 import { type Metal, massOf } from "../metal/metals";
-import { type StockItem, cutStockOf, sheetSides } from "../metal/stock";
-import { type CuttingWay, laidLengths } from "./lengths";
+import { type StockItem, sheetSides } from "../metal/stock";
+import { type CuttingWay } from "./cutting-way";
+import { laidLengths } from "./lengths";
 import { type Form, type NoMatch, isSameForm, noMatch, widthAcross } from "./match";
 import { type Sheet, nested, sheetArea } from "./nest";
+import { type Pin, type PinnedAt } from "./pin";
 import { type Remainder, holdsRectangle, remainderOf } from "./remainder";
-import { type Wanted } from "./wanted";
+import { type Source, formOf, formOfStock, groupsOf, numbered, sourceOfPin, sourcesFor } from "./sources";
+import { type Wanted, blankId } from "./wanted";
 
 /** What is to be cut, and from what. */
 export interface CutsRequest {
@@ -18,21 +22,17 @@ export interface CutsRequest {
   readonly useful: { readonly length: number; readonly sheet: readonly [number, number] };
   readonly kerf: number;
   readonly way: CuttingWay;
+  /** Where the maker wants some of the blanks, the first first. */
+  readonly pins?: readonly Pin[];
   /** Ways to lay sheets that are tried, the quickest first; all where it is left out. */
   readonly tries?: number;
-}
-
-/** One length or sheet that is cut: of the drawer's, which of so many alike; or bought, counted from 1. */
-export interface Source {
-  readonly stock: StockItem | null;
-  readonly item: number;
 }
 
 export interface PlannedLength extends Source {
   readonly form: Form;
   readonly length: number;
   /** Each with how far from the beginning it lies. */
-  readonly cuts: readonly { readonly wanted: Wanted; readonly length: number; readonly at: number }[];
+  readonly cuts: readonly { readonly wanted: Wanted; readonly length: number; readonly at: number; readonly isPinned: boolean }[];
   readonly left: number;
   readonly goesBack: boolean;
 }
@@ -40,7 +40,7 @@ export interface PlannedLength extends Source {
 export interface PlannedSheet extends Source {
   readonly form: Form;
   readonly sheet: Sheet;
-  readonly placed: readonly { readonly wanted: Wanted; readonly x: number; readonly y: number; readonly turn: number }[];
+  readonly placed: readonly (PinnedAt & { readonly wanted: Wanted; readonly isPinned: boolean })[];
   readonly used: number;
   /** mm2 of blanks to mm2 of the sheet's width along what is used. */
   readonly density: number;
@@ -83,6 +83,8 @@ export interface CutsPlan {
   readonly order: readonly OrderLine[];
   readonly cannot: readonly Cannot[];
   readonly metals: readonly DrawnMetal[];
+  /** Blanks that are wanted and do not go where they are pinned: it is gone, of another form by now, or has no room. */
+  readonly notThere: readonly Wanted[];
 }
 
 /** A curve is followed so closely where it is laid on a sheet (mm). */
@@ -90,13 +92,13 @@ const WITHIN = 0.02;
 
 /** Where every blank is cut, after what is wanted and what there is; section 12 of the formulas. */
 export function planCuts(request: CutsRequest): CutsPlan {
-  const { wanted, way } = request;
+  const { wanted, way, pins = [] } = request;
   const [lengths, outlines] = [
     wanted.filter(({ cut }) => cut.shape.kind === "length"),
     wanted.filter(({ cut }) => cut.shape.kind === "outline"),
   ];
-  const cut = groupsOf(lengths, request.stock).map((group) => cutLengths(group, request));
-  const sawn = groupsOf(outlines, request.stock).map((group) => sawSheets(group, request));
+  const cut = groupsOf(lengths, request.stock).map((group) => cutLengths(group, request, pinsOf(group, pins)));
+  const sawn = groupsOf(outlines, request.stock).map((group) => sawSheets(group, request, pinsOf(group, pins)));
   const plan = { lengths: cut.flatMap((each) => each.lengths), sheets: sawn.flatMap((each) => each.sheets) };
   return {
     way,
@@ -105,85 +107,72 @@ export function planCuts(request: CutsRequest): CutsPlan {
     order: orderOf(plan, request.stock),
     cannot: [...cut, ...sawn].flatMap((each) => each.cannot),
     metals: metalsOf(plan),
+    notThere: [...cut, ...sawn].flatMap((each) => each.notThere),
   };
 }
 
-function formOf({ cut: { metal, stock } }: Wanted): Form {
-  return { metal, stock };
+/** A blank of a group and its pin. */
+interface PinnedBlank {
+  readonly index: number;
+  readonly pin: Pin;
 }
 
-function formOfStock(item: StockItem): Form {
-  return { metal: item.metal, stock: cutStockOf(item) };
-}
-
-/** What is wanted that can come from the same stock belongs together, whatever else it could come from. */
-function groupsOf(wanted: readonly Wanted[], stock: readonly StockItem[]): Wanted[][] {
-  const groups: { forms: Form[]; items: Set<string>; wanted: Wanted[] }[] = [];
-  for (const each of wanted) {
-    const form = formOf(each);
-    const items = new Set(stock.filter((item) => noMatch(form, formOfStock(item)) === null).map(({ id }) => id));
-    const isWith = (group: (typeof groups)[number]) =>
-      group.forms.some((other) => noMatch(form, other) === null || noMatch(other, form) === null) ||
-      [...items].some((id) => group.items.has(id));
-    const joined = groups.filter(isWith);
-    for (const group of joined) groups.splice(groups.indexOf(group), 1);
-    groups.push({
-      forms: [...joined.flatMap((group) => group.forms), form],
-      items: new Set([...joined.flatMap((group) => [...group.items]), ...items]),
-      wanted: [...joined.flatMap((group) => group.wanted), each],
-    });
-  }
-  return groups.map((group) => group.wanted);
+function pinsOf(group: readonly Wanted[], pins: readonly Pin[]): PinnedBlank[] {
+  const ids = group.map(blankId);
+  return pins.flatMap((pin) => (ids.includes(pin.blank) ? [{ index: ids.indexOf(pin.blank), pin }] : []));
 }
 
 function lengthOf({ cut: { shape } }: Wanted): number {
   return shape.length;
 }
 
-interface Numbered extends Source {
-  readonly form: Form;
-}
-
-/** Everything in the drawer that some of a group can be cut from, each by itself, and what is bought of each form. */
-function sourcesFor(group: readonly Wanted[], stock: readonly StockItem[]): Numbered[] {
-  const inHand = stock.flatMap((item): Numbered[] => {
-    const form = formOfStock(item);
-    if (!group.some((each) => noMatch(formOf(each), form) === null)) return [];
-    return Array.from({ length: item.count }, (_, i) => ({ stock: item, item: i + 1, form }));
-  });
-  const forms: Form[] = [];
-  for (const each of group) if (!forms.some((other) => isSameForm(other, formOf(each)))) forms.push(formOf(each));
-  return [...inHand, ...forms.map((form): Numbered => ({ stock: null, item: 0, form }))];
-}
-
-function cutLengths(group: readonly Wanted[], { stock, bought, useful, kerf, way }: CutsRequest) {
-  const sources = sourcesFor(group, stock);
+function cutLengths(group: readonly Wanted[], { stock, bought, useful, kerf, way }: CutsRequest, pins: readonly PinnedBlank[]) {
+  const sources = sourcesFor(
+    group,
+    stock,
+    pins.map(({ pin }) => pin),
+  );
   // strip is snipped and loses nothing; the rest is sawn
   const ownKerf = formOf(group[0]!).stock.form === "strip" ? 0 : kerf;
   const lengths = group.map(lengthOf);
+  const longs = sources.map((each) => each.stock?.length ?? bought.length);
+  const trim = (bar: number, cut: number) => {
+    const [want, has] = [formOf(group[cut]!), sources[bar]!.form];
+    return noMatch(want, has) === null ? Math.max(0, widthAcross(has.stock) - widthAcross(want.stock)) * lengths[cut]! : null;
+  };
+  const pinned = sources.map((): number[] => []);
+  for (const { index, pin } of pins) {
+    const bar = sourceOfPin(pin, sources);
+    if (bar < 0 || trim(bar, index) === null) continue;
+    const filled = pinned[bar]!.reduce((sum, cut) => sum + lengths[cut]! + ownKerf, 0);
+    if (filled + lengths[index]! <= longs[bar]! + tolerance.sameLength) pinned[bar]!.push(index);
+  }
+  const isPinned = (cut: number) => pinned.some((each) => each.includes(cut));
   const plan = laidLengths({
-    bars: sources.map((each) => ({ length: each.stock?.length ?? bought.length, isBought: each.stock === null })),
+    bars: longs.map((length, i) => ({
+      length,
+      isBought: sources[i]!.stock === null,
+      ...(pinned[i]!.length > 0 && { pinned: pinned[i]! }),
+    })),
     cuts: lengths,
-    trim: (bar, cut) => {
-      const [want, has] = [formOf(group[cut]!), sources[bar]!.form];
-      return noMatch(want, has) === null ? Math.max(0, widthAcross(has.stock) - widthAcross(want.stock)) * lengths[cut]! : null;
-    },
+    trim,
     kerf: ownKerf,
     useful: useful.length,
     way,
   });
-  let boughtSoFar = 0;
+  const numberOf = numbered(sources);
   return {
     isProven: plan.isProven,
+    notThere: pins.filter(({ index }) => !isPinned(index)).map(({ index }) => group[index]!),
     lengths: plan.bars.map(({ bar, cuts, left, goesBack }): PlannedLength => {
       const source = sources[bar]!;
       let at = 0;
       return {
         ...source,
-        item: source.stock ? source.item : ++boughtSoFar,
-        length: source.stock?.length ?? bought.length,
+        item: numberOf(source),
+        length: longs[bar]!,
         cuts: cuts.map((cut) => {
-          const own = { wanted: group[cut]!, length: lengths[cut]!, at };
+          const own = { wanted: group[cut]!, length: lengths[cut]!, at, isPinned: isPinned(cut) };
           at += lengths[cut]! + ownKerf;
           return own;
         }),
@@ -201,25 +190,35 @@ export function sawLine({ cut: { shape }, isTurnedOver }: Wanted): Curve {
   return isTurnedOver ? mirrored(shape.outline) : shape.outline;
 }
 
-function sawSheets(group: readonly Wanted[], { stock, bought, useful, kerf, tries }: CutsRequest) {
-  const sources = sourcesFor(group, stock);
+function sawSheets(group: readonly Wanted[], { stock, bought, useful, kerf, tries }: CutsRequest, pins: readonly PinnedBlank[]) {
+  const sources = sourcesFor(
+    group,
+    stock,
+    pins.map(({ pin }) => pin),
+  );
   const sheets = sources.map(({ stock: item }): Sheet => {
     if (!item) return { length: bought.sheet[0], width: bought.sheet[1], outline: null, taken: [], isBought: true };
     return { ...sheetSides(item), outline: item.outline ?? null, taken: item.taken ?? [], isBought: false };
   });
   const blanks = group.map((each) => flattened(sawLine(each), WITHIN));
-  const plan = nested({ sheets, blanks, kerf }, tries);
-  let boughtSoFar = 0;
+  const wished = pins.flatMap(({ index, pin }) => {
+    const sheet = sourceOfPin(pin, sources);
+    const isOf = sheet >= 0 && pin.at !== null && noMatch(formOf(group[index]!), sources[sheet]!.form) === null;
+    return isOf ? [{ ...pin.at, blank: index, sheet }] : [];
+  });
+  const plan = nested({ sheets, blanks, kerf, wished }, tries);
+  const numberOf = numbered(sources);
   return {
+    notThere: pins.filter(({ index }) => !plan.kept.includes(index)).map(({ index }) => group[index]!),
     sheets: plan.sheets.map(({ sheet: i, placed, used }): PlannedSheet => {
       const [source, sheet] = [sources[i]!, sheets[i]!];
       const remainder = remainderOf(sheet, used + kerf);
       const cutArea = placed.reduce((sum, { blank }) => sum + Math.abs(polygonArea(blanks[blank]!)), 0);
       return {
         ...source,
-        item: source.stock ? source.item : ++boughtSoFar,
+        item: numberOf(source),
         sheet,
-        placed: placed.map(({ blank, x, y, turn }) => ({ wanted: group[blank]!, x, y, turn })),
+        placed: placed.map(({ blank, x, y, turn }) => ({ wanted: group[blank]!, x, y, turn, isPinned: plan.kept.includes(blank) })),
         used,
         density: cutArea / (sheet.width * used),
         remainder,

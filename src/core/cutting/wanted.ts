@@ -6,6 +6,8 @@ export interface Wanted {
   /** From 1; of a pair each earring is a copy. */
   readonly copy: number;
   readonly cut: Cut;
+  /** Which of so many alike of one copy, from 1. */
+  readonly nth: number;
   /** The second of a pair is cut from its outline turned over. */
   readonly isTurnedOver: boolean;
 }
@@ -24,8 +26,19 @@ export function wantedOf(pieces: readonly WantedPiece[]): Wanted[] {
   return pieces.flatMap(({ id, count, copies, cuts }) =>
     Array.from({ length: count * copies }, (_, copy) =>
       cuts.flatMap((cut) =>
-        Array.from({ length: cut.count }, (): Wanted => ({ piece: id, copy: copy + 1, cut, isTurnedOver: copies === 2 && copy % 2 === 1 })),
+        Array.from({ length: cut.count }, (_, i): Wanted => ({
+          piece: id,
+          copy: copy + 1,
+          cut,
+          nth: i + 1,
+          isTurnedOver: copies === 2 && copy % 2 === 1,
+        })),
       ),
     ).flat(),
   );
+}
+
+/** The same blank has the same, whatever its size is by now. */
+export function blankId({ piece, copy, cut: { figure }, nth }: Wanted): string {
+  return `${piece} ${copy} ${figure} ${nth}`;
 }

@@ -2,7 +2,7 @@
 
 import { usePathname, useSearchParams } from "next/navigation";
 import { useState } from "react";
-import { type CuttingWay } from "@/core/cutting/lengths";
+import { type CuttingWay } from "@/core/cutting/cutting-way";
 import { drawerAfter } from "@/core/cutting/drawer-after";
 import { type CutsPlan, type CutsRequest } from "@/core/cutting/plan-cuts";
 import { wantedOf } from "@/core/cutting/wanted";

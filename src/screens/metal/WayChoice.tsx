@@ -1,7 +1,7 @@
 "use client";
 
 import { useId } from "react";
-import { type CuttingWay } from "@/core/cutting/lengths";
+import { type CuttingWay } from "@/core/cutting/cutting-way";
 import { type CutsPlan } from "@/core/cutting/plan-cuts";
 import { WAY_NAMES } from "@/words/cuts";
 import { metalText } from "@/words/screens/metal";

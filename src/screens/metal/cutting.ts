@@ -1,7 +1,7 @@
 "use client";
 
 import { useEffect, useState } from "react";
-import { type CuttingWay } from "@/core/cutting/lengths";
+import { type CuttingWay } from "@/core/cutting/cutting-way";
 import { type CutsPlan, type CutsRequest } from "@/core/cutting/plan-cuts";
 import { cutsClient } from "@/workers/cuts/client";
 

@@ -1,4 +1,4 @@
-import { type CuttingWay } from "@/core/cutting/lengths";
+import { type CuttingWay } from "@/core/cutting/cutting-way";
 import { type CutsPlan, type CutsRequest } from "@/core/cutting/plan-cuts";
 
 /** What is to be cut, in each of these ways. */
