@@ -43,6 +43,18 @@ test("what is cut is taken from the drawer, and put back by a later page as it w
   expect([drawerOf(later), later.store.getState().cuts]).toEqual([before, []]);
 });
 
+test("drawer and record are written at once, so that neither is without the other, also when it is put back", async () => {
+  const tray = await openTray(null);
+  await withDrawer(tray);
+  const write = jest.spyOn(tray.store.getState().repository, "write");
+  const cut = await taken(tray);
+  await tray.putCutBack(cut);
+  expect(write.mock.calls.map(([changes]) => changes.map(({ store }) => store))).toEqual([
+    ["settings", "cuts"],
+    ["settings", "cuts"],
+  ]);
+});
+
 test("one whose end was used since is not put back, and stays told; a drawer that is refused leaves none", async () => {
   const tray = await openTray(null);
   await withDrawer(tray);

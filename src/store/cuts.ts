@@ -3,10 +3,10 @@ import { type DrawerAfter } from "@/core/cutting/drawer-after";
 import { newId } from "./ids";
 import { type benchOn } from "./my-bench";
 import { cutChange } from "./restoring";
-import { type TrayBase, isTold, now } from "./tray-state";
+import { type TrayBase, now } from "./tray-state";
 
 /** What was cut from the drawer, kept so that it can be put back later. */
-export function cutsOn({ repository, store, write, reading, noteUnreadable }: TrayBase, { changeBench }: ReturnType<typeof benchOn>) {
+export function cutsOn({ repository, store, reading, noteUnreadable }: TrayBase, { changeBench }: ReturnType<typeof benchOn>) {
   async function readCuts(): Promise<void> {
     const found = await reading(() => repository.cuts());
     if (!found) return;
@@ -21,10 +21,7 @@ export function cutsOn({ repository, store, write, reading, noteUnreadable }: Tr
     /** Takes a cut from the drawer, and keeps what it changed. Returns why it cannot be, or what was kept. */
     async takeCut(before: DrawerAfter, after: DrawerAfter): Promise<CutRecord | string> {
       const cut = cutBetween(before, after, { id: newId(), at: now() });
-      const problem = await changeBench((bench) => Object.assign(bench, after));
-      if (problem !== null) return problem;
-      await write([cutChange(cut)]).catch(isTold);
-      return cut;
+      return (await changeBench((bench) => Object.assign(bench, after), [cutChange(cut)])) ?? cut;
     },
 
     /** Puts a cut back, and forgets it. Returns why it cannot be: "changed" where what it left is not there any more as it was; or null. */
@@ -32,10 +29,7 @@ export function cutsOn({ repository, store, write, reading, noteUnreadable }: Tr
       const { stock = [], scrap = [] } = store.getState().bench;
       const drawer = drawerBefore({ stock, scrap }, cut);
       if (!drawer) return "changed";
-      const problem = await changeBench((bench) => Object.assign(bench, drawer));
-      if (problem !== null) return problem;
-      await write([{ store: "cuts", remove: cut.id }]).catch(isTold);
-      return null;
+      return changeBench((bench) => Object.assign(bench, drawer), [{ store: "cuts", remove: cut.id }]);
     },
   };
 }

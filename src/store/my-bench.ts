@@ -37,11 +37,15 @@ export function benchOn({ repository, store, write, reading, noteUnreadable }: T
   }
 
   /** Returns why the bench is not kept so, or null. */
-  async function keepBench(edits: BenchChange, next: (bench: BenchEntry) => BenchEntry | null): Promise<string | null> {
+  async function keepBench(
+    edits: BenchChange,
+    next: (bench: BenchEntry) => BenchEntry | null,
+    along: readonly Change[] = [],
+  ): Promise<string | null> {
     const name = `bench-${Date.now()}-${newId()}`;
     if (repository.kind === "device") writeJournal(name, { kind: "bench", edits });
     try {
-      const [put] = await write([benchChange((kept) => next(kept ?? SHIPPED_BENCH))]);
+      const [put] = await write([benchChange((kept) => next(kept ?? SHIPPED_BENCH)), ...along]);
       return put?.ok ? null : "another window has changed it since";
     } catch (error) {
       isTold(error);
@@ -51,8 +55,8 @@ export function benchOn({ repository, store, write, reading, noteUnreadable }: T
     }
   }
 
-  /** Changes the bench as it then is. Returns why it cannot be, or null. */
-  async function changeBench(recipe: BenchRecipe): Promise<string | null> {
+  /** Changes the bench as it then is, and with it, or not at all, what belongs to the change. Returns why it cannot be, or null. */
+  async function changeBench(recipe: BenchRecipe, along: readonly Change[] = []): Promise<string | null> {
     const before = ahead ?? get().bench;
     const made = changeOf(before, recipe);
     if (!made.ok) return made.problem;
@@ -60,7 +64,7 @@ export function benchOn({ repository, store, write, reading, noteUnreadable }: T
     if (change.length === 0) return null;
     ahead = changed(before, change);
     underWay++;
-    const problem = await keepBench(change, (bench) => changed(bench, change)).finally(() => {
+    const problem = await keepBench(change, (bench) => changed(bench, change), along).finally(() => {
       if (--underWay === 0) ahead = null;
     });
     if (problem !== null) return problem;

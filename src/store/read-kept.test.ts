@@ -134,7 +134,7 @@ test("a browser that refuses its storage is told in the console, and nothing els
 
 test("news of other windows is which pieces or that a making or the bench changed; anything else is not for us", () => {
   expect(readNews({ kind: "pieces", ids: ["a"] })).toEqual({ ok: true, value: { kind: "pieces", ids: ["a"] } });
-  expect(readNews({ kind: "bench" }).ok).toBe(true);
+  for (const kind of ["bench", "tries", "cuts"]) expect(readNews({ kind }).ok).toBe(true);
   for (const strange of [null, "pieces", { kind: "pieces" }, { kind: "spoon" }, { kind: "makes", ids: [7] }])
     expect(readNews(strange).ok).toBe(false);
 });

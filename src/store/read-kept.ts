@@ -190,7 +190,7 @@ export function readJournalEntry(raw: unknown): Readable<JournalEntry> {
   });
 }
 
-export type News = { readonly kind: "pieces" | "makes"; readonly ids: readonly string[] } | { readonly kind: "bench" };
+export type News = { readonly kind: "pieces" | "makes"; readonly ids: readonly string[] } | { readonly kind: "bench" | "tries" | "cuts" };
 
 export function readNews(raw: unknown): Readable<News> {
   return shaped<News>(validateNews, raw, (value) => ({ ok: true, value }));

@@ -151,6 +151,9 @@ function trayOn(repository: Repository, trouble: Trouble | null) {
     if (news.kind === "pieces") await pieces.read(news.ids);
     if (news.kind === "makes") await makings.readMakesOf(news.ids);
     if (news.kind === "bench") await myBench.readBench();
+    if (news.kind === "tries") await tries.readAgain();
+    // null where this window has not shown any
+    if (news.kind === "cuts" && get().cuts !== null) await cuts.readCuts();
   }
   const stopListening = listen((news) => void hear(news).catch((error: unknown) => console.error("news not followed", error)));
 
@@ -179,6 +182,7 @@ function trayOn(repository: Repository, trouble: Trouble | null) {
       if (ids.length > 0) tell({ kind: "pieces", ids });
       if (made.length > 0) tell({ kind: "makes", ids: made });
       if (of("settings").length > 0) tell({ kind: "bench" });
+      for (const kind of ["tries", "cuts"] as const) if (of(kind).length > 0) tell({ kind });
     }
   }
 
