@@ -11,22 +11,103 @@ test("four pieces are laid on the drawer, a way is chosen, a blank lights its pi
   await expect(page.getByRole("button", { name: "These are cut" })).toBeVisible({ timeout: 20_000 });
   await laid(page);
   const drawing = page.getByRole("group", { name: "The drawer with its cuts, all to one scale" });
-  await expect(drawing.getByRole("img", { name: "Tern ring, 59.15 mm" })).toBeVisible();
-  await expect(drawing.getByRole("img", { name: "Dunlin earrings", exact: true })).toHaveCount(2);
+  await expect(drawing.getByRole("button", { name: "Tern ring, 59.15 mm" })).toBeVisible();
+  await expect(drawing.getByRole("button", { name: "Dunlin earrings", exact: true })).toHaveCount(2);
   await expect(drawer(page).getByText("D, low dome wire 3.40 × 1.80 mm, sterling: 1 of 300.00 mm, 14.94 g")).toBeVisible();
   await expect(drawer(page).getByText("under its least").first()).toBeVisible();
   await expect(page.locator("footer").getByText(/cost not known: no price of sterling/)).toBeVisible();
   await page.getByRole("radio", { name: "short ends first, long lengths stay long" }).check();
   await expect(page.getByRole("row", { name: /short ends first/ })).toContainText(/\d\.\d\d g/);
-  const shape = drawing.getByRole("img", { name: "Tern ring", exact: true });
-  await shape.focus();
-  await expect(drawing.locator(".lit-line")).toHaveCount(1);
+  await drawing.getByRole("button", { name: "Tern ring", exact: true }).focus();
+  await expect(drawing.locator(".lit-line")).toHaveCount(3);
+  await page.getByRole("region", { name: "Pieces to cut for" }).getByRole("listitem").filter({ hasText: "Redshank ring" }).hover();
+  await expect(drawing.locator("[aria-label^=Redshank] .lit-line")).toHaveCount(5);
   const download = page.waitForEvent("download");
   await page.getByRole("button", { name: "Print the cuts" }).press("Enter");
   expect((await download).suggestedFilename()).toBe("cuts-sheets.pdf");
   await page.getByRole("button", { name: "Redshank ring: do not cut for it now" }).click();
   await expect(drawer(page).getByText(/D, low dome wire/)).toBeHidden({ timeout: 20_000 });
   await expect(page).toHaveURL(/pieces=tern-ring,limpet-pendant,dunlin-earrings$/);
+});
+
+test("a blank is dragged, turned and pinned, the rest is laid round it; over a reload, until it is let go", async ({ page }) => {
+  await page.setViewportSize({ width: 1280, height: 1200 });
+  await page.goto(FOUR);
+  await laid(page);
+  const drawing = page.getByRole("group", { name: "The drawer with its cuts, all to one scale" });
+  const plate = drawing.getByRole("button", { name: "Tern ring", exact: true });
+  const middle = async () => {
+    const { x, y, width, height } = (await plate.boundingBox())!;
+    return [x + width / 2, y + height / 2] as const;
+  };
+  const before = await middle();
+  await expect(plate).toHaveAttribute("aria-pressed", "false");
+  await page.mouse.move(...before);
+  await page.mouse.down();
+  await page.mouse.move(before[0] + 120, before[1] - 8, { steps: 6 });
+  await page.mouse.up();
+  await expect(plate).toHaveAttribute("aria-pressed", "true");
+  const dropped = await middle();
+  expect(Math.abs(dropped[0] - before[0] - 120)).toBeLessThan(2);
+  expect(Math.abs(dropped[1] - before[1] + 8)).toBeLessThan(2);
+  await laid(page);
+  await plate.press("ArrowLeft");
+  await expect.poll(async () => Math.round((await middle())[0] - dropped[0])).toBeLessThan(-2);
+  await laid(page);
+  const upright = (await plate.boundingBox())!;
+  for (let i = 1; i <= 6; i++) {
+    await plate.press("r");
+    await laid(page);
+  }
+  const turned = (await plate.boundingBox())!;
+  expect(Math.abs(turned.width - upright.height)).toBeLessThan(3);
+  await expect(plate).toBeFocused();
+  const bezel = drawing.getByRole("button", { name: "Tern ring, 46.07 mm" });
+  const row = (await bezel.boundingBox())!.y;
+  await bezel.focus();
+  await bezel.press("ArrowDown");
+  await expect.poll(async () => Math.abs((await bezel.boundingBox())!.y - row)).toBeGreaterThan(20);
+  await expect(bezel).toHaveAttribute("aria-pressed", "true");
+  await laid(page);
+  const lying = (await bezel.boundingBox())!;
+  await page.mouse.move(lying.x + 9, lying.y + 9);
+  await page.mouse.down();
+  await page.mouse.move(turned.x, turned.y, { steps: 5 });
+  await page.mouse.up();
+  await expect(page.getByText("It cannot be cut from that: it has another form.").first()).toBeVisible();
+  const pinnedRow = (await bezel.boundingBox())!.y;
+  await page.reload();
+  await laid(page);
+  await expect(bezel).toHaveAttribute("aria-pressed", "true");
+  await expect(plate).toHaveAttribute("aria-pressed", "true");
+  expect(Math.abs((await bezel.boundingBox())!.y - pinnedRow)).toBeLessThan(3);
+  await bezel.press("p");
+  await expect(bezel).toHaveAttribute("aria-pressed", "false");
+  const bar = page.getByRole("region", { name: "The chosen blank" });
+  await expect(bar).toContainText("Tern ring, 46.07 mm");
+  await bar.getByRole("button", { name: "Let all go (1)" }).click();
+  await expect(plate).toHaveAttribute("aria-pressed", "false");
+  await page.getByRole("button", { name: "Pin them again" }).click();
+  await expect(plate).toHaveAttribute("aria-pressed", "true");
+});
+
+test("what is cut in one window lies cut in the other, which puts it back", async ({ page, context }) => {
+  await page.goto("/metal?pieces=tern-ring");
+  await laid(page);
+  const other = await context.newPage();
+  await other.goto("/metal?pieces=tern-ring");
+  await laid(other);
+  await page.getByRole("button", { name: "These are cut" }).click();
+  await expect(drawer(page).getByRole("button", { name: /^Put back what was cut / })).toHaveCount(1);
+  await expect(drawer(other).getByRole("button", { name: /^Put back what was cut / })).toHaveCount(1);
+  const gone = drawer(other).getByText("sterling, 96.00 mm");
+  await expect(gone).toBeHidden();
+  await drawer(other)
+    .getByRole("button", { name: /^Put back what was cut / })
+    .click();
+  await expect(gone).toBeVisible();
+  await expect(drawer(page).getByText("sterling, 96.00 mm")).toBeVisible();
+  await expect(drawer(page).getByRole("button", { name: /^Put back what was cut / })).toHaveCount(0);
 });
 
 test("metal is added by hand, wrong sizes are told; what is cut leaves the drawer, over a reload, and is put back", async ({ page }) => {
@@ -138,6 +219,15 @@ test.describe("by touch", () => {
     await expect(page.getByRole("button", { name: "These are cut" })).toBeVisible({ timeout: 20_000 });
     await laid(page);
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    const hoop = page.getByRole("button", { name: "Tern ring, 59.15 mm" });
+    await hoop.tap();
+    const bar = page.getByRole("region", { name: "The chosen blank" });
+    const row = (await hoop.boundingBox())!.y;
+    await bar.getByRole("button", { name: "Next length" }).tap();
+    await expect.poll(async () => Math.abs((await hoop.boundingBox())!.y - row)).toBeGreaterThan(20);
+    await expect(bar.getByRole("button", { name: "Let it go" })).toBeVisible();
+    await bar.getByRole("button", { name: "Let all go (1)" }).tap();
+    await expect(hoop).toHaveAttribute("aria-pressed", "false");
     const bins = drawer(page).getByRole("button", { name: /^Take out of the drawer/ });
     for (let left = await bins.count(); left > 0; left--) {
       await bins.first().tap();

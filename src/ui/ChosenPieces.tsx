@@ -1,8 +1,9 @@
 "use client";
 
-import { useState } from "react";
+import { type ReactNode, useState } from "react";
 import { type PieceRecord } from "@/store/repository";
 import { chosenPiecesText } from "@/words/ui";
+import { useHighlight } from "./highlight";
 
 interface Props {
   /** What they are chosen for. */
@@ -11,6 +12,8 @@ interface Props {
   readonly leaveOut: (piece: string) => string;
   /** The colour that each is told by elsewhere; of its place in the list. */
   readonly colourOf?: (place: number) => string;
+  /** What a piece lights elsewhere while it is pointed at; of its id. */
+  readonly lights?: (id: string) => string;
   readonly records: readonly PieceRecord[];
   readonly others: readonly PieceRecord[];
   readonly onChoose: (id: string) => void;
@@ -20,18 +23,14 @@ interface Props {
 const MOST_OFFERED = 8;
 
 /** Pieces chosen for something; others are found by a part of their name, and added. */
-export function ChosenPieces({ label, leaveOut, colourOf, records, others, onChoose }: Props) {
+export function ChosenPieces({ label, leaveOut, colourOf, lights, records, others, onChoose }: Props) {
   const [typed, type] = useState("");
   const found = others.filter(({ piece }) => piece.name.toLowerCase().includes(typed.trim().toLowerCase())).slice(0, MOST_OFFERED);
   return (
     <section aria-label={label} className="border-b border-line bg-paper px-4 py-2.5">
       <ul className="flex flex-wrap gap-2">
         {records.map(({ id, piece }, i) => (
-          <li
-            key={id}
-            className="flex items-center gap-2 rounded-md border border-line bg-sheet py-1 pl-3 text-sm font-strong"
-            style={colourOf && { borderBottom: `4px solid ${colourOf(i)}` }}
-          >
+          <Chosen key={id} lights={lights?.(id)} colour={colourOf?.(i)}>
             {piece.name}
             <button
               type="button"
@@ -41,7 +40,7 @@ export function ChosenPieces({ label, leaveOut, colourOf, records, others, onCho
             >
               ×
             </button>
-          </li>
+          </Chosen>
         ))}
       </ul>
       {others.length > 0 && (
@@ -62,5 +61,25 @@ export function ChosenPieces({ label, leaveOut, colourOf, records, others, onCho
         </div>
       )}
     </section>
+  );
+}
+
+interface ChosenProps {
+  readonly lights: string | undefined;
+  readonly colour: string | undefined;
+  readonly children: ReactNode;
+}
+
+function Chosen({ lights, colour, children }: ChosenProps) {
+  const { isHighlighted, handlers } = useHighlight(lights ?? "");
+  const isLit = lights !== undefined && isHighlighted;
+  return (
+    <li
+      className={`flex items-center gap-2 rounded-md border border-line py-1 pl-3 text-sm font-strong ${isLit ? "bg-accent-wash" : "bg-sheet"}`}
+      style={colour === undefined ? undefined : { borderBottom: `4px solid ${colour}` }}
+      {...(lights !== undefined && handlers)}
+    >
+      {children}
+    </li>
   );
 }

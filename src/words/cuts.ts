@@ -21,6 +21,18 @@ const WHY_NOT: Readonly<Record<NoMatch, string>> = {
   form: "there is none",
 };
 
+/** Why it cannot be cut from something. */
+export function whyNot(why: NoMatch): string {
+  return WHY_NOT_FROM[why];
+}
+
+const WHY_NOT_FROM: Readonly<Record<NoMatch, string>> = {
+  width: "it has another width",
+  thickness: "it has another thickness",
+  metal: "it is of another metal",
+  form: "it has another form",
+};
+
 /** Why it is not cut from what is there. */
 export function whyOrdered(why: NoMatch | null): string {
   return why === null ? "not enough is left" : WHY_NOT[why];

@@ -18,11 +18,13 @@ interface Props {
   readonly plan: CutsPlan;
   readonly costs: readonly PieceCost[];
   readonly nameOf: (piece: string) => string;
+  /** The cuts are being laid anew: what stands here cannot be cut. */
+  readonly isBefore: boolean;
   readonly onTake: () => void;
 }
 
 /** What the cuts come to, and what is done with them. */
-export function MetalFoot({ plan, costs, nameOf, onTake }: Props) {
+export function MetalFoot({ plan, costs, nameOf, isBefore, onTake }: Props) {
   const units = useUnits();
   const { say, warn } = useNotices();
   const [client] = useState(printClient);
@@ -65,7 +67,7 @@ export function MetalFoot({ plan, costs, nameOf, onTake }: Props) {
             {metalText.printTheCuts}
           </button>
         )}
-        <button type="button" className="btn btn-main" onClick={onTake}>
+        <button type="button" className="btn btn-main" disabled={isBefore} onClick={onTake}>
           {metalText.theseAreCut}
         </button>
       </div>

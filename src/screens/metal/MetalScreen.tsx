@@ -3,6 +3,7 @@
 import { usePathname, useSearchParams } from "next/navigation";
 import { useState } from "react";
 import { type CuttingWay } from "@/core/cutting/cutting-way";
+import { type Pin } from "@/core/cutting/pin";
 import { drawerAfter } from "@/core/cutting/drawer-after";
 import { type CutsPlan, type CutsRequest } from "@/core/cutting/plan-cuts";
 import { wantedOf } from "@/core/cutting/wanted";
@@ -19,12 +20,12 @@ import { NavBar } from "@/ui/NavBar";
 import { useNotices } from "@/ui/notices";
 import { usePlans } from "@/ui/planner";
 import { useTitle } from "@/ui/title";
-import { useTray, useTrayState, useUnits } from "@/ui/tray";
+import { useTray, useTrayState } from "@/ui/tray";
 import { useSame } from "@/ui/useSame";
-import { useSize } from "@/ui/useSize";
 import { metalText } from "@/words/screens/metal";
-import { DrawerDrawing } from "./DrawerDrawing";
 import { DrawerList } from "./DrawerList";
+import { keepCutChoices, keptCutChoices } from "./cut-choices";
+import { LaidDrawer } from "./LaidDrawer";
 import { MetalFoot } from "./MetalFoot";
 import { WayChoice } from "./WayChoice";
 import { useCosts } from "./costs";
@@ -38,14 +39,16 @@ const FIRST = 4;
 export function MetalScreen() {
   const tray = useTray();
   const { say, warn } = useNotices();
-  const units = useUnits();
   const bench = useTrayState((state) => state.bench);
   const all = useTrayState(({ pieces }) => pieces);
   const pathname = usePathname();
   const inAddress = useSearchParams().get(PIECES);
   const [changed, change] = useState<readonly string[] | null>(null);
-  const [way, setWay] = useState<CuttingWay>("spoil");
-  const [ref, { width }] = useSize(900, 500);
+  const [{ way, pins }, setChoices] = useState(keptCutChoices);
+  const keepChoices = (next: { readonly way?: CuttingWay; readonly pins?: readonly Pin[] }) => {
+    setChoices({ way, pins, ...next });
+    if (!keepCutChoices({ way, pins, ...next })) warn(metalText.notKept);
+  };
   useTitle(metalText.metal);
   const lying = all.filter(({ deleted }) => deleted === null);
   const first =
@@ -59,8 +62,8 @@ export function MetalScreen() {
   const records = chosen.map((id) => lying.find((each) => each.id === id)!);
   const { wanted, refused, unmeasured } = useWanted(records);
   const { stock = [], scrap = [], bought, useful, losses } = bench;
-  const request = useSame([wanted, bench], (): Omit<CutsRequest, "way"> => ({
-    ...{ wanted, stock },
+  const request = useSame([wanted, bench, pins], (): Omit<CutsRequest, "way"> => ({
+    ...{ wanted, stock, pins },
     bought: { ...SHIPPED.bought, ...bought },
     useful: { ...SHIPPED.useful, ...useful },
     kerf: losses?.hoop?.kerf ?? SHIPPED.losses.hoop.kerf,
@@ -75,7 +78,8 @@ export function MetalScreen() {
   const take = async (cut: CutsPlan) => {
     const taken = await tray.takeCut({ stock, scrap }, drawerAfter(stock, scrap, cut));
     if (typeof taken === "string") return warn(`${taken}.`);
-    say(metalText.areCut, { name: metalText.putBack, run: () => void putBack(taken) });
+    keepChoices({ pins: [] });
+    say(metalText.areCut, { name: metalText.putBack, run: () => void putBack(taken).then(() => keepChoices({ pins })) });
   };
   return (
     <HighlightProvider>
@@ -88,6 +92,7 @@ export function MetalScreen() {
           label={metalText.cutFor}
           leaveOut={metalText.notNow}
           colourOf={pieceColour}
+          lights={(id) => `piece ${id}`}
           records={records}
           others={lying.filter(({ id }) => !chosen.includes(id))}
           onChoose={choose}
@@ -106,27 +111,32 @@ export function MetalScreen() {
         <div className="flex min-h-0 flex-1 max-lg:flex-col">
           <section className="min-w-0 flex-1 p-4 lg:overflow-y-auto">
             <div className="flex flex-wrap items-start justify-between gap-3 pb-3">
-              <p className="text-sm text-soft">{metalText.drawing}</p>
-              {cutting.plans && <WayChoice plans={cutting.plans} way={way} onChoose={setWay} />}
+              {/* beside the ways, so that the drawing stays where it is while the search goes on */}
+              <div className="text-sm text-soft max-lg:min-h-16">
+                <p className="pb-2">{metalText.drawing}</p>
+                {cutting.isLooking && (
+                  <p role="status" className="flex items-center gap-2">
+                    {plan && !cutting.isBefore ? metalText.better : metalText.laying}
+                    <button type="button" className="btn btn-small" onClick={cutting.stop}>
+                      {metalText.stop}
+                    </button>
+                  </p>
+                )}
+              </div>
+              {cutting.plans && <WayChoice plans={cutting.plans} way={way} onChoose={(next) => keepChoices({ way: next })} />}
             </div>
-            {cutting.isLooking && (
-              <p role="status" className="flex items-center gap-2 pb-2 text-sm text-soft">
-                {plan ? metalText.better : metalText.laying}
-                <button type="button" className="btn btn-small" onClick={cutting.stop}>
-                  {metalText.stop}
-                </button>
-              </p>
-            )}
             {wanted.length === 0 && <p className="text-base text-soft">{lying.length === 0 ? metalText.noPieces : metalText.choose}</p>}
-            <div ref={ref} className="w-full overflow-x-hidden">
-              {plan && (
-                <DrawerDrawing plan={plan} stock={stock} width={Math.max(340, width)} units={units} nameOf={nameOf} colourOf={colourOf} />
-              )}
-            </div>
+            {plan && (
+              <LaidDrawer
+                {...{ plan, stock, pins, nameOf, colourOf }}
+                isBefore={cutting.isBefore}
+                onPins={(next) => keepChoices({ pins: next })}
+              />
+            )}
           </section>
           <DrawerList plan={plan} costs={costs} nameOf={nameOf} />
         </div>
-        {plan && <MetalFoot plan={plan} costs={costs} nameOf={nameOf} onTake={() => void take(plan)} />}
+        {plan && <MetalFoot {...{ plan, costs, nameOf }} isBefore={cutting.isBefore} onTake={() => void take(plan)} />}
       </main>
     </HighlightProvider>
   );

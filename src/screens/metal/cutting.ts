@@ -10,6 +10,8 @@ export const WAYS: readonly CuttingWay[] = ["spoil", "ends-first", "fewest"];
 /** Cuts as far as they are laid: a plan in each way, and whether better ones are still looked for. */
 export interface Cutting {
   readonly plans: readonly CutsPlan[] | null;
+  /** They are those of before: the same blanks are being laid round other pins. */
+  readonly isBefore: boolean;
   readonly isLooking: boolean;
   readonly problem: string | null;
   readonly stop: () => void;
@@ -20,7 +22,7 @@ type Asked = Omit<CutsRequest, "way">;
 /** The cuts of what is wanted, laid in a worker: the quickest answer first, then the best of all tries. */
 export function useCutting(request: Asked | null): Cutting {
   const [client] = useState(cutsClient);
-  const [state, setState] = useState<{ readonly of: Asked | null } & Omit<Cutting, "stop">>({
+  const [state, setState] = useState<{ readonly of: Asked | null } & Omit<Cutting, "stop" | "isBefore">>({
     ...{ of: null, plans: null, isLooking: false, problem: null },
   });
   useEffect(() => () => client.end(), [client]);
@@ -42,8 +44,10 @@ export function useCutting(request: Asked | null): Cutting {
     };
   }, [client, request]);
   const isOfThis = request !== null && state.of === request;
+  const isBefore = !isOfThis && request !== null && state.of?.wanted === request.wanted && state.of.stock === request.stock;
   return {
-    plans: isOfThis ? state.plans : null,
+    plans: isOfThis || isBefore ? state.plans : null,
+    isBefore,
     isLooking: request !== null && (!isOfThis || state.isLooking),
     problem: isOfThis ? state.problem : null,
     stop: () => {

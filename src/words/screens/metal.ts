@@ -48,6 +48,25 @@ export const metalText = {
   usedUp: "used up",
   least: "under its least",
   addMetal: "+ Metal",
+  notKept: "This choice is not kept over a reload: the browser takes no more.",
+};
+
+export const movingText = {
+  bar: "The chosen blank",
+  hint: "Drag a blank to another place: everything else is laid round it.",
+  keys: "Arrow keys move it (Alt finer, Shift farther), R turns it, P pins it, Page Down takes it to the next.",
+  keysOfLength: "Up and down take it to another length, P pins it.",
+  pin: "Pin it here",
+  free: "Let it go",
+  turn: "Turn",
+  nextSheet: "Next sheet",
+  nextLength: "Next length",
+  freeAll: (count: number) => `Let all go (${count})`,
+  areFree: "Nothing is pinned any more",
+  undo: "Pin them again",
+  isOnly: "There is nothing else that it could be cut from.",
+  cannot: (why: string) => `It cannot be cut from that: ${why}.`,
+  notThere: (names: string) => `Not where it is pinned, for want of room or metal there: ${names}. It is laid elsewhere.`,
 };
 
 export const pricesText = {
