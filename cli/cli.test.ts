@@ -203,7 +203,7 @@ describe("cuts", () => {
     expect(file.figures["tern-ring.cost"]!.unknown).toEqual(["solder", "stones"]);
     const svg = readFileSync(join(folder, "cuts-sheet-1.svg"), "utf8");
     expect(svg.match(/class="cut"/g)).toHaveLength(3);
-    expect(readFileSync(join(folder, "cuts-sheets.pdf"), "latin1")).toMatch(/^%PDF/);
+    expect(readFileSync(join(folder, "cuts.pdf"), "latin1")).toMatch(/^%PDF/);
     expect(readFileSync(join(folder, "cuts-sheet-1.dxf"), "utf8")).toContain("ENTITIES");
   });
 

@@ -6,7 +6,7 @@ import { type BenchEntry, SHIPPED, SHIPPED_BENCH } from "@/core/piece/bench";
 import { costInputsOf } from "@/core/piece/piece-costs";
 import { decodeBench } from "@/formats/bench-codec";
 import { type Costed, cutsFile } from "@/formats/cuts-file";
-import { cutSheet } from "@/formats/templates/cut-sheets";
+import { cutLists, cutTemplates } from "@/formats/templates/cut-templates";
 import { TEMPLATE_FORMATS, filesOf } from "@/formats/templates/templates";
 import {
   WAY_NAMES,
@@ -40,7 +40,7 @@ await command("cuts", async (args) => {
   const units: Units = { ...SHIPPED.units, ...bench.units };
   const out = given.get("--out");
   const nameOf = (id: string) => pieces.find(({ piece }) => piece.id === id)!.piece.name;
-  const names = out === undefined ? "" : written(out, await sheetFiles(cut, nameOf, units));
+  const names = out === undefined ? "" : written(out, await cutFiles(cut, nameOf, units));
   return (
     (given.has("--json") ? `${JSON.stringify(cutsFile(cut), null, 2)}\n` : lines(cut, nameOf, units)) + (given.has("--json") ? "" : names)
   );
@@ -65,11 +65,16 @@ function cutAll(pieces: readonly ReturnType<typeof planned>[], bench: BenchEntry
   return { pieces: counts.map(({ id, count }) => ({ id, count })), plan, costs, prices: rates ?? {}, currency: rates?.currency ?? "" };
 }
 
-async function sheetFiles({ plan }: Costed, nameOf: (id: string) => string, units: Units) {
-  const templates = plan.sheets.map((sheet, i) => cutSheet(sheet, i, nameOf, units));
+async function cutFiles({ plan }: Costed, nameOf: (id: string) => string, units: Units) {
+  const templates = cutTemplates(plan, nameOf, units);
   if (templates.length === 0) return [];
+  const lists = cutLists(plan, nameOf, units);
   const print = { name: "Cuts", revision: "from their files", paper: "a4" as const };
-  return (await Promise.all(TEMPLATE_FORMATS.map((format) => filesOf(format, templates, "cuts", "cuts-sheets", print)))).flat();
+  return (
+    await Promise.all(
+      TEMPLATE_FORMATS.map((format) => filesOf(format, format === "pdf" ? [...lists, ...templates] : templates, "cuts", "cuts", print)),
+    )
+  ).flat();
 }
 
 function lines({ plan, costs, currency }: Costed, nameOf: (id: string) => string, units: Units): string {

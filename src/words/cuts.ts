@@ -3,6 +3,7 @@ import { type CuttingWay } from "@/core/cutting/cutting-way";
 import { type Form, type NoMatch } from "@/core/cutting/match";
 import { type Cannot, type CutsPlan, type OrderLine, type PlannedLength, type PlannedSheet } from "@/core/cutting/plan-cuts";
 import { type Source } from "@/core/cutting/sources";
+import { type Wanted } from "@/core/cutting/wanted";
 import { METALS } from "@/core/metal/metals";
 import { formText } from "./kit";
 import { SECTION_NAMES, capital, counted } from "./names";
@@ -88,6 +89,50 @@ export function shortForm({ stock }: Form, units: Units): string {
 /** What becomes of the end of a length. */
 export function leftText({ left, goesBack }: Pick<PlannedLength, "left" | "goesBack">, units: Units): string {
   return goesBack ? `${withUnit(left, "measured", units)} goes back` : `${withUnit(left, "measured", units)} is spoiled`;
+}
+
+export const CUT_LIST = "What is cut, in this order";
+
+/** A row of the list: what metal is taken, or beneath it what is cut from it. */
+export interface CutListRow {
+  readonly text: string;
+  readonly isUnder: boolean;
+}
+
+/** What is cut from each sheet and each length, one row after another, numbered throughout. */
+export function cutListRows(
+  { sheets, lengths }: Pick<CutsPlan, "sheets" | "lengths">,
+  nameOf: (piece: string) => string,
+  units: Units,
+): CutListRow[] {
+  const show = (mm: number) => showLength(mm, "measured", units);
+  let number = 0;
+  const head = (text: string): CutListRow => ({ text, isUnder: false });
+  const under = (text: string): CutListRow => ({ text, isUnder: true });
+  const cut = (piece: string, size: string) => under(`${++number}  ${nameOf(piece)}, ${size}`);
+  return [
+    ...sheets.flatMap((sheet) => [
+      head(sheetTitle(sheet, units)),
+      ...sheet.placed.map(({ wanted }) => cut(wanted.piece, blankSize(wanted, units))),
+    ]),
+    ...lengths.flatMap((length) => [
+      head(lengthTitle(length, units)),
+      ...length.cuts.map(({ wanted, length: long, at }) =>
+        cut(wanted.piece, `${withUnit(long, "measured", units)}, ${fromTo(show(at), withUnit(at + long, "measured", units))}`),
+      ),
+      under(leftText(length, units)),
+    ]),
+  ];
+}
+
+/** "59.15 mm", or of what is sawn from sheet "18.74 × 14.74 mm". */
+export function blankSize({ cut: { shape } }: Wanted, units: Units): string {
+  const long = shape.kind === "outline" ? `${showLength(shape.length, "measured", units)} × ` : "";
+  return long + withUnit(shape.kind === "outline" ? shape.width : shape.length, "measured", units);
+}
+
+function fromTo(from: string, to: string): string {
+  return `from ${from} to ${to}`;
 }
 
 export function orderText({ form, length, width, count, mass }: OrderLine, units: Units): string {

@@ -37,6 +37,11 @@ export interface PlannedLength extends Source {
   readonly goesBack: boolean;
 }
 
+/** Whether a length reaches far past its last cut: of a coil, and of what is bought. */
+export function goesOn({ stock }: PlannedLength): boolean {
+  return stock === null || stock.coil === true;
+}
+
 export interface PlannedSheet extends Source {
   readonly form: Form;
   readonly sheet: Sheet;

@@ -2,6 +2,9 @@ import { type Curve } from "@/core/geometry/curve";
 import { type LineKind, type Template } from "./sheet";
 
 const MARGIN = 4;
+/** How tall a title is (mm), and a letter's width as a share of its height. */
+const TITLE = 2.4;
+const LETTER = 0.6;
 const WIDTH: Readonly<Record<LineKind, number>> = { cut: 0.2, edge: 0.2, mark: 0.1 };
 const DASHES: Readonly<Record<LineKind, string>> = { cut: "", edge: "1.5 0.6", mark: "0.4 0.4" };
 
@@ -36,7 +39,8 @@ function escaped(text: string): string {
 /** A template as a drawing of its own, width, height and viewBox in mm. */
 export function templateSvg({ title, lines, labels, box }: Template): string {
   const [left, top] = [box.left - MARGIN, box.high + MARGIN];
-  const room = Math.max(0, ...labels.map(({ at, text, size }) => at[0] + text.length * size * 0.6 - box.right));
+  const ends = labels.map(({ at, text, size }) => at[0] + text.length * size * LETTER);
+  const room = Math.max(0, ...[...ends, box.left + title.length * TITLE * LETTER].map((end) => end - box.right));
   const [width, height] = [box.right - box.left + 2 * MARGIN + room, box.high - box.low + 3 * MARGIN + 3];
   const paths = lines.map(
     ({ curve, isClosed, kind }) =>
@@ -51,7 +55,7 @@ export function templateSvg({ title, lines, labels, box }: Template): string {
     `<title>${escaped(title)}</title>`,
     ...paths,
     ...words,
-    `<text x="${MARGIN}" y="${number(height - 1.5)}" font-size="2.4" font-family="sans-serif">${escaped(title)}</text>`,
+    `<text x="${MARGIN}" y="${number(height - 1.5)}" font-size="${TITLE}" font-family="sans-serif">${escaped(title)}</text>`,
     "</svg>",
     "",
   ].join("\n");

@@ -4,7 +4,8 @@ import { type KeyboardEvent } from "react";
 import { MM_PER_INCH } from "@/core/measure/reading";
 import { MetalFill } from "@/ui/Drawing";
 import { metalText } from "@/words/screens/metal";
-import { type Units, withUnit } from "@/words/show";
+import { blankSize } from "@/words/cuts";
+import { type Units } from "@/words/show";
 import { BlankDrawn } from "./BlankDrawn";
 import { type BlankBox, type DrawerLayout, MARGIN, RULE, isSheetBox } from "./drawer-layout";
 import { LengthDrawn } from "./LengthDrawn";
@@ -92,10 +93,9 @@ function moveOf(layout: DrawerLayout, blank: BlankBox, { key, altKey, shiftKey }
   return way && nudged(blank, [way[0] * step, way[1] * step]);
 }
 
-/** "Tern ring", and of a length how long. */
-export function labelOf({ wanted, on }: BlankBox, nameOf: (piece: string) => string, units: Units): string {
-  const name = nameOf(wanted.piece);
-  return isSheetBox(on) ? name : `${name}, ${withUnit(wanted.cut.shape.length, "measured", units)}`;
+/** "Tern ring, 59.15 mm" */
+export function labelOf({ wanted }: BlankBox, nameOf: (piece: string) => string, units: Units): string {
+  return `${nameOf(wanted.piece)}, ${blankSize(wanted, units)}`;
 }
 
 interface RuleProps {

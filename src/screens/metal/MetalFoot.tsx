@@ -4,7 +4,7 @@ import { useState } from "react";
 import { type PieceCost } from "@/core/cutting/cost";
 import { type CutsPlan } from "@/core/cutting/plan-cuts";
 import { type Rates } from "@/core/piece/bench";
-import { cutSheet } from "@/formats/templates/cut-sheets";
+import { cutLists, cutTemplates } from "@/formats/templates/cut-templates";
 import { Answer } from "@/ui/Stage";
 import { useNotices } from "@/ui/notices";
 import { saveFile } from "@/ui/save-file";
@@ -18,26 +18,29 @@ interface Props {
   readonly plan: CutsPlan;
   readonly costs: readonly PieceCost[];
   readonly nameOf: (piece: string) => string;
+  /** Pieces some of whose sizes nobody measured yet. */
+  readonly unmeasured: readonly string[];
   /** The cuts are being laid anew: what stands here cannot be cut. */
   readonly isBefore: boolean;
   readonly onTake: () => void;
 }
 
 /** What the cuts come to, and what is done with them. */
-export function MetalFoot({ plan, costs, nameOf, isBefore, onTake }: Props) {
+export function MetalFoot({ plan, costs, nameOf, unmeasured, isBefore, onTake }: Props) {
   const units = useUnits();
   const { say, warn } = useNotices();
   const [client] = useState(printClient);
   const { lengths, sheets, spoiled, metals, drawn } = totalsOf(plan);
   const rates = useTrayState(({ bench }) => bench.rates);
   const cost = costOfAll(costs, rates);
+  const printedName = (id: string) => (unmeasured.includes(id) ? metalText.notMeasured(nameOf(id)) : nameOf(id));
   const print = () =>
     client
       .ask({
-        templates: plan.sheets.map((sheet, i) => cutSheet(sheet, i, nameOf, units)),
+        templates: [...cutLists(plan, printedName, units), ...cutTemplates(plan, printedName, units)],
         print: { name: metalText.metal, revision: metalText.printed, paper: "a4" },
       })
-      .then((bytes) => bytes && saveFile("cuts-sheets.pdf", [bytes], "application/pdf"))
+      .then((bytes) => bytes && saveFile("cuts.pdf", [bytes], "application/pdf"))
       .catch((error: unknown) => warn(`${metalText.failed(String(error))}.`));
   const copy = () =>
     navigator.clipboard.writeText(plan.order.map((line) => orderText(line, units)).join("\n")).then(
@@ -62,7 +65,7 @@ export function MetalFoot({ plan, costs, nameOf, isBefore, onTake }: Props) {
             {metalText.copyTheList}
           </button>
         )}
-        {plan.sheets.length > 0 && (
+        {plan.sheets.length + plan.lengths.length > 0 && (
           <button type="button" className="btn" onClick={() => void print()}>
             {metalText.printTheCuts}
           </button>

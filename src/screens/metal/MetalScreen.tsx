@@ -102,7 +102,9 @@ export function MetalScreen() {
             {metalText.refused(refused.join(", "))}
           </p>
         )}
-        {unmeasured.length > 0 && <p className="px-4 py-1.5 text-sm text-warn">○ {metalText.unmeasured(unmeasured.join(", "))}</p>}
+        {unmeasured.length > 0 && (
+          <p className="px-4 py-1.5 text-sm text-warn">○ {metalText.unmeasured(unmeasured.map(nameOf).join(", "))}</p>
+        )}
         {cutting.problem && (
           <p role="alert" className="px-4 py-2 text-sm text-bad">
             ◆ {metalText.failed(cutting.problem)}
@@ -136,13 +138,13 @@ export function MetalScreen() {
           </section>
           <DrawerList plan={plan} costs={costs} nameOf={nameOf} />
         </div>
-        {plan && <MetalFoot {...{ plan, costs, nameOf }} isBefore={cutting.isBefore} onTake={() => void take(plan)} />}
+        {plan && <MetalFoot {...{ plan, costs, nameOf, unmeasured }} isBefore={cutting.isBefore} onTake={() => void take(plan)} />}
       </main>
     </HighlightProvider>
   );
 }
 
-/** The blanks of pieces, and the names of those that cannot be planned, and of those whose sizes nobody measured yet. */
+/** The blanks of pieces, the names of those that cannot be planned, and the ids of those whose sizes nobody measured yet. */
 function useWanted(records: readonly PieceRecord[]) {
   const plans = usePlans();
   const bench = useTrayState((state) => state.bench);
@@ -161,6 +163,6 @@ function useWanted(records: readonly PieceRecord[]) {
   return {
     wanted,
     refused: attempts.filter(({ attempt }) => attempt && !attempt.ok).map(({ record }) => record.piece.name),
-    unmeasured: planned.filter(isDoubtful).map(({ record }) => record.piece.name),
+    unmeasured: planned.filter(isDoubtful).map(({ record }) => record.id),
   };
 }

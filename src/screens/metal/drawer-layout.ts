@@ -2,7 +2,7 @@ import { boxOf } from "@/core/geometry/curve";
 import { placedCurve } from "@/core/geometry/placed";
 import { type Form } from "@/core/cutting/match";
 import { type Pin } from "@/core/cutting/pin";
-import { type CutsPlan, type PlannedLength, type PlannedSheet, sawLine } from "@/core/cutting/plan-cuts";
+import { type CutsPlan, type PlannedLength, type PlannedSheet, goesOn, sawLine } from "@/core/cutting/plan-cuts";
 import { formOfStock } from "@/core/cutting/sources";
 import { type Wanted, blankId } from "@/core/cutting/wanted";
 import { type StockItem, sheetSides } from "@/core/metal/stock";
@@ -163,8 +163,7 @@ function sidesOf(each: Whole<PlannedSheet>): { readonly length: number; readonly
 
 /** How much of a length is drawn: all of it, or of a coil and what is bought its cuts and a little more. */
 function shownLength(each: Whole<PlannedLength>): number {
-  const goesOn = isItem(each) ? each.coil : (each.stock?.coil ?? each.stock === null);
-  if (!goesOn) return each.length;
+  if (isItem(each) ? !each.coil : !goesOn(each)) return each.length;
   const last = isItem(each) ? undefined : each.cuts.at(-1);
   return Math.min(each.length, (last ? last.at + last.length : 0) + PAST);
 }

@@ -31,6 +31,7 @@ export const metalText = {
   printed: "as it lies in the drawer",
   notCopied: (why: string) => `The list could not be copied: ${why}`,
   unmeasured: (names: string) => `Some sizes of ${names} are not measured yet: do not cut by what is drawn of them.`,
+  notMeasured: (piece: string) => `${piece}: not measured, do not cut`,
   and: "and",
   printTheCuts: "Print the cuts",
   copyTheList: "Copy the list",
