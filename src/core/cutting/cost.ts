@@ -1,5 +1,6 @@
 import { type Metal } from "../metal/metals";
-import { type CutsPlan, blankMasses } from "./plan-cuts";
+import { blankMasses } from "./masses";
+import { type CutsPlan } from "./plan-cuts";
 
 /** What a piece is paid for. */
 export type CostOf = "metal" | "spoil" | "solder" | "stones" | "hours";

@@ -5,7 +5,8 @@ import { distanceInside, nearestOn, polygonArea } from "../geometry/polygon";
 import { seeded } from "../measure/seeded";
 import { type OutlineShape, outlineOfShape } from "../stone/shapes/shapes";
 import { anticlockwise, convexParts, overlapping } from "./convex";
-import { type NestProblem, type Nested, type Placed, type Sheet, nested, sheetArea } from "./nest";
+import { type NestProblem, type Nested, type Placed, nested } from "./nest";
+import { type Sheet, sheetArea } from "./sheet";
 
 const KERF = 0.28;
 

@@ -2,18 +2,7 @@ import { type Point } from "../geometry/outline";
 import { grownPolygon, nearestOn, polygonArea, polygonWithout, thinned } from "../geometry/polygon";
 import { tolerance } from "../measure/tolerances";
 import { anticlockwise, convexParts, overlapping } from "./convex";
-
-/** A sheet that blanks are sawn from. */
-export interface Sheet {
-  readonly length: number;
-  readonly width: number;
-  /** Its outline from its corner, where it is no rectangle. */
-  readonly outline: readonly Point[] | null;
-  /** What was sawn out of it before. */
-  readonly taken: readonly (readonly Point[])[];
-  /** It is bought as often as it is wanted. */
-  readonly isBought: boolean;
-}
+import { type Sheet, sheetArea } from "./sheet";
 
 /** The line a blank is sawn along, as a polygon about the origin of its template. */
 export type BlankLine = readonly Point[];
@@ -104,12 +93,6 @@ function costOf({ sheets }: NestProblem, { sheets: begun, leftOut }: Nested): nu
   const bought = begun.filter(({ sheet }) => sheets[sheet]!.isBought).length;
   const area = begun.reduce((sum, { sheet }) => sum + sheetArea(sheets[sheet]!), 0);
   return [leftOut.length, bought, area, begun.at(-1)?.used ?? 0];
-}
-
-/** mm2 of a sheet, less what was taken. */
-export function sheetArea({ length, width, outline, taken }: Sheet): number {
-  const whole = outline ? Math.abs(polygonArea(outline)) : length * width;
-  return whole - taken.reduce((sum, each) => sum + Math.abs(polygonArea(each)), 0);
 }
 
 /** A blank's line, and the same with half a kerf about it, so that what touches is a kerf apart. */

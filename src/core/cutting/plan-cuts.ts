@@ -1,18 +1,18 @@
-import { type Curve, flattened, mirrored } from "../geometry/curve";
-import { type Point } from "../geometry/outline";
 import { polygonArea } from "../geometry/polygon";
 import { tolerance } from "../measure/tolerances";
-import { type CutStock, areaAcross } from "../metal/cut";
+import { areaAcross } from "../metal/cut";
 import { type Metal, massOf } from "../metal/metals";
 import { type StockItem, sheetSides } from "../metal/stock";
 import { type CuttingWay } from "./cutting-way";
 import { laidLengths } from "./lengths";
 import { type Form, type NoMatch, isSameForm, noMatch, widthAcross } from "./match";
-import { type Sheet, nested, sheetArea } from "./nest";
+import { metalsOf } from "./masses";
+import { nested } from "./nest";
 import { type Pin, type PinnedAt } from "./pin";
 import { type Remainder, holdsRectangle, remainderOf } from "./remainder";
+import { type Sheet } from "./sheet";
 import { type Source, formOf, formOfStock, groupsOf, numbered, sourceOfPin, sourcesFor } from "./sources";
-import { type Wanted, blankId } from "./wanted";
+import { type Wanted, blankId, sawPolygon } from "./wanted";
 
 /** What is to be cut, and from what. */
 export interface CutsRequest {
@@ -91,9 +91,6 @@ export interface CutsPlan {
   /** Blanks that are wanted and do not go where they are pinned: it is gone, of another form by now, or has no room. */
   readonly notThere: readonly Wanted[];
 }
-
-/** A curve is followed so closely where it is laid on a sheet (mm). */
-const WITHIN = 0.02;
 
 /** Where every blank is cut, after what is wanted and what there is; section 12 of the formulas. */
 export function planCuts(request: CutsRequest): CutsPlan {
@@ -189,12 +186,6 @@ function cutLengths(group: readonly Wanted[], { stock, bought, useful, kerf, way
   };
 }
 
-/** The line a blank is sawn along about its template's origin, turned over where it is the second of a pair. */
-export function sawLine({ cut: { shape }, isTurnedOver }: Wanted): Curve {
-  if (shape.kind !== "outline") throw new RangeError("a length has no saw line");
-  return isTurnedOver ? mirrored(shape.outline) : shape.outline;
-}
-
 function sawSheets(group: readonly Wanted[], { stock, bought, useful, kerf, tries }: CutsRequest, pins: readonly PinnedBlank[]) {
   const sources = sourcesFor(
     group,
@@ -205,7 +196,7 @@ function sawSheets(group: readonly Wanted[], { stock, bought, useful, kerf, trie
     if (!item) return { length: bought.sheet[0], width: bought.sheet[1], outline: null, taken: [], isBought: true };
     return { ...sheetSides(item), outline: item.outline ?? null, taken: item.taken ?? [], isBought: false };
   });
-  const blanks = group.map((each) => flattened(sawLine(each), WITHIN));
+  const blanks = group.map(sawPolygon);
   const wished = pins.flatMap(({ index, pin }) => {
     const sheet = sourceOfPin(pin, sources);
     const isOf = sheet >= 0 && pin.at !== null && noMatch(formOf(group[index]!), sources[sheet]!.form) === null;
@@ -258,49 +249,4 @@ function nearestMiss(form: Form, stock: readonly StockItem[]): NoMatch | null {
   const misses = stock.filter(({ count }) => count > 0).map((item) => noMatch(form, formOfStock(item)));
   if (misses.includes(null)) return null;
   return NEAREST.find((miss) => misses.includes(miss)) ?? "form";
-}
-
-/** mm3 of the blanks of one thing that is begun, and of all that is drawn from it; blanks are as thick as what they are cut from. */
-function volumesOf(begun: PlannedLength | PlannedSheet): { readonly blanks: number; readonly drawn: number } {
-  if ("sheet" in begun) {
-    const { form, sheet, placed, remainder, goesBack } = begun;
-    const blanks = placed.reduce((sum, { wanted }) => sum + blankVolume(wanted, form.stock), 0);
-    return { blanks, drawn: (sheetArea(sheet) - (goesBack ? remainder!.area : 0)) * areaAcross(form.stock) };
-  }
-  const { form, length, cuts, left, goesBack } = begun;
-  const blanks = cuts.reduce((sum, { wanted }) => sum + blankVolume(wanted, form.stock), 0);
-  return { blanks, drawn: (length - (goesBack ? left : 0)) * areaAcross(form.stock) };
-}
-
-function blankVolume(wanted: Wanted, from: CutStock): number {
-  const { shape, stock } = wanted.cut;
-  if (shape.kind === "outline") return Math.abs(polygonArea(lineOf(wanted))) * areaAcross(from);
-  const across = from.form === "strip" && stock.form === "strip" ? Math.min(from.width, stock.width) * from.thickness : areaAcross(from);
-  return shape.length * across;
-}
-
-function lineOf(wanted: Wanted): Point[] {
-  return flattened(sawLine(wanted), WITHIN);
-}
-
-function metalsOf({ lengths, sheets }: Begun): DrawnMetal[] {
-  const metals = new Map<Metal, { blanks: number; drawn: number }>();
-  for (const begun of [...lengths, ...sheets]) {
-    const { metal } = begun.form;
-    const before = metals.get(metal) ?? { blanks: 0, drawn: 0 };
-    const { blanks, drawn } = volumesOf(begun);
-    metals.set(metal, { blanks: before.blanks + massOf(metal, blanks), drawn: before.drawn + massOf(metal, drawn) });
-  }
-  return [...metals].map(([metal, { blanks, drawn }]) => ({ metal, drawn, blanks, spoiled: drawn - blanks }));
-}
-
-/** g of each metal that the blanks of a piece weigh, of all its copies. */
-export function blankMasses({ lengths, sheets }: Begun, piece: string): ReadonlyMap<Metal, number> {
-  const masses = new Map<Metal, number>();
-  for (const { form, ...begun } of [...lengths, ...sheets])
-    for (const { wanted } of "placed" in begun ? begun.placed : begun.cuts) {
-      if (wanted.piece !== piece) continue;
-      masses.set(form.metal, (masses.get(form.metal) ?? 0) + massOf(form.metal, blankVolume(wanted, form.stock)));
-    }
-  return masses;
 }

@@ -1,7 +1,7 @@
 import { type Point } from "../geometry/outline";
 import { distanceInside, polygonArea, polygonWithout } from "../geometry/polygon";
 import { anticlockwise } from "./convex";
-import { type Sheet } from "./nest";
+import { type Sheet } from "./sheet";
 
 /** What of a sheet lies past a straight cut across it, about its own corner. */
 export interface Remainder {

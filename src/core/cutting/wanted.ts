@@ -1,3 +1,5 @@
+import { type Curve, flattened, mirrored } from "../geometry/curve";
+import { type Point } from "../geometry/outline";
 import { type Cut } from "../metal/cut";
 
 /** One blank that is wanted: of which piece, and of which of so many made of it. */
@@ -41,4 +43,18 @@ export function wantedOf(pieces: readonly WantedPiece[]): Wanted[] {
 /** The same blank has the same, whatever its size is by now. */
 export function blankId({ piece, copy, cut: { figure }, nth }: Wanted): string {
   return `${piece} ${copy} ${figure} ${nth}`;
+}
+
+/** The line a blank is sawn along about its template's origin, turned over where it is the second of a pair. */
+export function sawLine({ cut: { shape }, isTurnedOver }: Wanted): Curve {
+  if (shape.kind !== "outline") throw new RangeError("a length has no saw line");
+  return isTurnedOver ? mirrored(shape.outline) : shape.outline;
+}
+
+/** A curve is followed so closely where it is laid on a sheet (mm). */
+const WITHIN = 0.02;
+
+/** The same as a polygon. */
+export function sawPolygon(wanted: Wanted): Point[] {
+  return flattened(sawLine(wanted), WITHIN);
 }

@@ -2,7 +2,7 @@
 
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from "react";
 import { placedCurve } from "@/core/geometry/placed";
-import { sawLine } from "@/core/cutting/plan-cuts";
+import { sawLine } from "@/core/cutting/wanted";
 import { LETTER, Millimetres, Shape } from "@/ui/Drawing";
 import { useHighlight } from "@/ui/highlight";
 import { type Units, showLength } from "@/words/show";

@@ -2,9 +2,9 @@ import { boxOf } from "@/core/geometry/curve";
 import { placedCurve } from "@/core/geometry/placed";
 import { type Form } from "@/core/cutting/match";
 import { type Pin } from "@/core/cutting/pin";
-import { type CutsPlan, type PlannedLength, type PlannedSheet, goesOn, sawLine } from "@/core/cutting/plan-cuts";
+import { type CutsPlan, type PlannedLength, type PlannedSheet, goesOn } from "@/core/cutting/plan-cuts";
 import { formOfStock } from "@/core/cutting/sources";
-import { type Wanted, blankId } from "@/core/cutting/wanted";
+import { type Wanted, blankId, sawLine } from "@/core/cutting/wanted";
 import { type StockItem, sheetSides } from "@/core/metal/stock";
 import { NARROW } from "@/ui/Drawing";
 
