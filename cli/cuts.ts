@@ -1,12 +1,12 @@
 import { type CuttingWay } from "@/core/cutting/cutting-way";
 import { pieceCost } from "@/core/cutting/cost";
 import { planCuts } from "@/core/cutting/plan-cuts";
-import { wantedOf } from "@/core/cutting/wanted";
 import { type BenchEntry, SHIPPED, SHIPPED_BENCH } from "@/core/piece/bench";
+import { cutsRequestOf, wantedOfPieces } from "@/core/piece/cuts-request";
 import { costInputsOf } from "@/core/piece/piece-costs";
 import { decodeBench } from "@/formats/bench-codec";
 import { type Costed, cutsFile } from "@/formats/cuts-file";
-import { cutLists, cutTemplates } from "@/formats/templates/cut-templates";
+import { cutLists, cutTemplates, orderLists } from "@/formats/templates/cut-templates";
 import { TEMPLATE_FORMATS, filesOf } from "@/formats/templates/templates";
 import {
   WAY_NAMES,
@@ -51,24 +51,22 @@ function isWay(text: string): text is CuttingWay {
 }
 
 function cutAll(pieces: readonly ReturnType<typeof planned>[], bench: BenchEntry, way: CuttingWay): Costed {
-  const counts = pieces.map(({ piece, plan }) => ({ id: piece.id, count: piece.count ?? 1, copies: piece.copies ?? 1, cuts: plan.cuts }));
-  const plan = planCuts({
-    wanted: wantedOf(counts),
-    stock: bench.stock ?? [],
-    bought: { ...SHIPPED.bought, ...bench.bought },
-    useful: { ...SHIPPED.useful, ...bench.useful },
-    kerf: bench.losses?.hoop?.kerf ?? SHIPPED.losses.hoop.kerf,
-    way,
-  });
+  const plan = planCuts({ ...cutsRequestOf(bench, wantedOfPieces(pieces)), way });
   const rates = bench.rates;
   const costs = pieces.map(({ piece, plan: own }) => pieceCost(plan, piece.id, costInputsOf(piece, own, piece.count ?? 1), rates ?? {}));
-  return { pieces: counts.map(({ id, count }) => ({ id, count })), plan, costs, prices: rates ?? {}, currency: rates?.currency ?? "" };
+  return {
+    pieces: pieces.map(({ piece: { id, count = 1 } }) => ({ id, count })),
+    plan,
+    costs,
+    prices: rates ?? {},
+    currency: rates?.currency ?? "",
+  };
 }
 
-async function cutFiles({ plan }: Costed, nameOf: (id: string) => string, units: Units) {
+async function cutFiles({ plan, prices, currency }: Costed, nameOf: (id: string) => string, units: Units) {
   const templates = cutTemplates(plan, nameOf, units);
   if (templates.length === 0) return [];
-  const lists = cutLists(plan, nameOf, units);
+  const lists = [...cutLists(plan, nameOf, units), ...orderLists(plan, { ...prices, currency }, units)];
   const print = { name: "Cuts", revision: "from their files", paper: "a4" as const };
   return (
     await Promise.all(

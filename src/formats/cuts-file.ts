@@ -49,7 +49,8 @@ function sourceOf({ stock, item }: Source): { readonly stock: string; readonly i
   return stock ? { stock: stock.id, item } : { stock: `bought.${item}`, item: 1 };
 }
 
-function orderFile({ form: { metal, stock }, length, width, count, mass }: OrderLine, prices: Costed["prices"]["metals"]): object {
+/** A line of an order, as a file has it; its cost is null where a gram has no price. */
+export function orderFile({ form: { metal, stock }, length, width, count, mass }: OrderLine, prices: Costed["prices"]["metals"]) {
   const price = prices?.[metal];
   return {
     form: stock.form,

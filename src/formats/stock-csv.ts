@@ -3,6 +3,7 @@ import { METALS, type Metal } from "@/core/metal/metals";
 import { type SectionShape } from "@/core/metal/section";
 import { type StockItem, sheetSides } from "@/core/metal/stock";
 import { oneLine } from "@/core/measure/one-line";
+import { asText } from "./ledger-file";
 
 const HEADS = ["form", "metal", "section", "width", "thickness", "outside", "inside", "length", "count", "coil", "least", "note"] as const;
 type Head = (typeof HEADS)[number];
@@ -39,15 +40,9 @@ export function stockCsv(stock: readonly StockItem[]): string {
       least,
       note,
     ];
-    return cells.map((cell) => asText(cell));
+    return cells.map((cell) => asText(cell === undefined ? "" : String(cell)));
   });
   return csvFormatRows([[...HEADS], ...rows]);
-}
-
-/** A cell that a sheet would take for a formula begins with an apostrophe. */
-function asText(cell: string | number | undefined): string {
-  const text = cell === undefined ? "" : String(cell);
-  return /^[=+\-@]/.test(text) ? `'${text}` : text;
 }
 
 export type ReadStock =

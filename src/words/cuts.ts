@@ -5,6 +5,7 @@ import { type Cannot, type CutsPlan, type OrderLine, type PlannedLength, type Pl
 import { type Source } from "@/core/cutting/sources";
 import { type Wanted } from "@/core/cutting/wanted";
 import { METALS } from "@/core/metal/metals";
+import { type Rates } from "@/core/piece/bench";
 import { formText } from "./kit";
 import { SECTION_NAMES, capital, counted } from "./names";
 import { type Units, showLength, withUnit } from "./show";
@@ -142,6 +143,50 @@ export function orderText({ form, length, width, count, mass }: OrderLine, units
       : `${showLength(length, "measured", units)} × ${withUnit(width, "measured", units)}`;
   return `${formText(form, units)}: ${count} of ${size}, ${grams(mass)}`;
 }
+
+export const ORDER_LIST = "What to order";
+
+/** What is ordered with its cost where a gram has a price; then what each metal of it weighs, and all of it costs. Sums are of what is shown. */
+export function orderRows(order: readonly OrderLine[], { metals, currency = "", by }: Partial<Rates>, units: Units): CutListRow[] {
+  const shown = order.map((line) => {
+    const { metal } = line.form;
+    const price = metals?.[metal];
+    return { line, metal, mass: asShown(line.mass), cost: price === undefined ? null : asShown(line.mass * price) };
+  });
+  const total = (of: (each: (typeof shown)[number]) => number) => shown.reduce((sum, each) => sum + of(each), 0);
+  const all = [...new Set(shown.map(({ metal }) => metal))];
+  const isPriced = shown.some(({ cost }) => cost !== null);
+  return [
+    ...shown.map(({ line, cost }) => ({
+      text: orderText(line, units) + (cost === null ? "" : `, ${money(cost, currency)}`),
+      isUnder: false,
+    })),
+    ...all.map((metal) => ({
+      text: `${grams(total((each) => (each.metal === metal ? each.mass : 0)))} ${METALS[metal].name}`,
+      isUnder: true,
+    })),
+    ...(isPriced
+      ? [
+          {
+            text:
+              money(
+                total(({ cost }) => cost ?? 0),
+                currency,
+              ) + (by === "stand-in" ? MADE_UP : ""),
+            isUnder: true,
+          },
+        ]
+      : []),
+  ];
+}
+
+/** Grams and money are shown to the hundredth. */
+function asShown(value: number): number {
+  return Math.round(value * 100) / 100;
+}
+
+/** After what is worked out with prices that nobody asked. */
+const MADE_UP = ", by made-up prices of a stand-in";
 
 export const COST_NAMES: Readonly<Record<CostTerm["of"], string>> = {
   metal: "metal",

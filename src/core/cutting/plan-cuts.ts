@@ -1,7 +1,7 @@
 import { polygonArea } from "../geometry/polygon";
 import { tolerance } from "../measure/tolerances";
-import { areaAcross } from "../metal/cut";
-import { type Metal, massOf } from "../metal/metals";
+import { type CutStock, areaAcross } from "../metal/cut";
+import { METALS, type Metal, massOf } from "../metal/metals";
 import { type StockItem, sheetSides } from "../metal/stock";
 import { type CuttingWay } from "./cutting-way";
 import { laidLengths } from "./lengths";
@@ -238,8 +238,13 @@ function orderOf({ lengths, sheets }: Begun, stock: readonly StockItem[]): Order
   };
   for (const { stock: item, form, length } of lengths) if (!item) add(form, length, null);
   for (const { stock: item, form, sheet } of sheets) if (!item) add(form, sheet.length, sheet.width);
-  return lines;
+  const placeOf = ({ form: { metal, stock: of } }: OrderLine) => METAL_CODES.indexOf(metal) * FORMS.length + FORMS.indexOf(of.form);
+  return lines.sort((a, b) => placeOf(a) - placeOf(b));
 }
+
+/** What is ordered stands by its metal, then by its form. */
+const METAL_CODES = Object.keys(METALS);
+const FORMS: readonly CutStock["form"][] = ["sheet", "strip", "wire", "tube"];
 
 /** The nearest thing first. */
 const NEAREST: readonly NoMatch[] = ["width", "thickness", "metal", "form"];

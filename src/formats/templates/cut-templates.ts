@@ -4,7 +4,8 @@ import { placedCurve } from "@/core/geometry/placed";
 import { widthAcross } from "@/core/cutting/match";
 import { type CutsPlan, type PlannedLength, type PlannedSheet, goesOn } from "@/core/cutting/plan-cuts";
 import { sawLine } from "@/core/cutting/wanted";
-import { CUT_LIST, cutListRows, lengthTitle, sheetTitle } from "@/words/cuts";
+import { CUT_LIST, type CutListRow, ORDER_LIST, cutListRows, lengthTitle, orderRows, sheetTitle } from "@/words/cuts";
+import { type Rates } from "@/core/piece/bench";
 import { type Units } from "@/words/show";
 import { type Template, type TemplateLabel, type TemplateLine, boxRound } from "./sheet";
 
@@ -107,7 +108,15 @@ const COLUMNS = 2;
 
 /** What is cut, one after another as it is numbered, on a page; on more where one is too short. */
 export function cutLists(plan: CutsPlan, nameOf: NameOf, units: Units): Template[] {
-  const rows = cutListRows(plan, nameOf, units);
+  return listed("cut-list", CUT_LIST, cutListRows(plan, nameOf, units));
+}
+
+/** What is to be ordered, by metal and form; nothing where all is in the drawer. */
+export function orderLists({ order }: CutsPlan, rates: Partial<Rates>, units: Units): Template[] {
+  return order.length === 0 ? [] : listed("order", ORDER_LIST, orderRows(order, rates, units));
+}
+
+function listed(id: string, title: string, rows: readonly CutListRow[]): Template[] {
   const perPage = rows.length <= ROWS ? ROWS : ROWS * COLUMNS;
   const pages = Array.from({ length: Math.ceil(rows.length / perPage) }, (_, i) => rows.slice(i * perPage, (i + 1) * perPage));
   return pages.map((page, i): Template => {
@@ -116,6 +125,6 @@ export function cutLists(plan: CutsPlan, nameOf: NameOf, units: Units): Template
       at: [Math.floor(k / ROWS) * COLUMN + (isUnder ? UNDER : 0), -((k % ROWS) + 1) * PITCH],
       ...{ text, size: rows.length <= ROWS ? TEXT : TEXT_IN_COLUMNS, isMiddle: false },
     }));
-    return { id: `cut-list${i === 0 ? "" : `-${i + 1}`}`, title: CUT_LIST, lines: [], labels, box };
+    return { id: i === 0 ? id : `${id}-${i + 1}`, title, lines: [], labels, box };
   });
 }

@@ -6,13 +6,14 @@ import { type PieceCost } from "@/core/cutting/cost";
 import { type CutsPlan } from "@/core/cutting/plan-cuts";
 import { useNotices } from "@/ui/notices";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
-import { cannotText, orderText, whyOrdered } from "@/words/cuts";
+import { cannotText } from "@/words/cuts";
 import { metalText, stockFormText } from "@/words/screens/metal";
 import { Costs } from "./Costs";
 import { LastCuts } from "./LastCuts";
 import { Prices } from "./Prices";
 import { StockDialog } from "./StockDialog";
 import { StockTable } from "./StockTable";
+import { ToOrder } from "./ToOrder";
 import { drawerLines } from "./view";
 
 interface Props {
@@ -88,19 +89,7 @@ export function DrawerList({ plan, costs, nameOf }: Props) {
       <LastCuts />
       {plan && (
         <>
-          <h2 className="section-head mt-3">{metalText.toOrder}</h2>
-          {plan.order.length === 0 && <p className="py-1 text-sm text-soft">{metalText.nothingToOrder}</p>}
-          <ul className="text-sm">
-            {plan.order.map((line, i) => (
-              <li key={i} className="border-t border-hair py-1 leading-tight">
-                <span aria-hidden="true" className="text-warn">
-                  ◆{" "}
-                </span>
-                <b className="font-semibold">{orderText(line, units)}</b>
-                <small className="block text-xs text-soft">{whyOrdered(line.why)}</small>
-              </li>
-            ))}
-          </ul>
+          <ToOrder order={plan.order} />
           {plan.cannot.length > 0 && (
             <>
               <h2 className="section-head mt-3">{metalText.cannot}</h2>

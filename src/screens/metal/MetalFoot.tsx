@@ -4,12 +4,12 @@ import { useState } from "react";
 import { type PieceCost } from "@/core/cutting/cost";
 import { type CutsPlan } from "@/core/cutting/plan-cuts";
 import { type Rates } from "@/core/piece/bench";
-import { cutLists, cutTemplates } from "@/formats/templates/cut-templates";
+import { cutLists, cutTemplates, orderLists } from "@/formats/templates/cut-templates";
 import { Answer } from "@/ui/Stage";
 import { useNotices } from "@/ui/notices";
 import { saveFile } from "@/ui/save-file";
 import { useTrayState, useUnits } from "@/ui/tray";
-import { costText, money, orderText, statusText } from "@/words/cuts";
+import { costText, money, statusText } from "@/words/cuts";
 import { metalText } from "@/words/screens/metal";
 import { printClient } from "@/workers/templates/client";
 import { totalsOf } from "./view";
@@ -28,7 +28,7 @@ interface Props {
 /** What the cuts come to, and what is done with them. */
 export function MetalFoot({ plan, costs, nameOf, unmeasured, isBefore, onTake }: Props) {
   const units = useUnits();
-  const { say, warn } = useNotices();
+  const { warn } = useNotices();
   const [client] = useState(printClient);
   const { lengths, sheets, spoiled, metals, drawn } = totalsOf(plan);
   const rates = useTrayState(({ bench }) => bench.rates);
@@ -37,16 +37,15 @@ export function MetalFoot({ plan, costs, nameOf, unmeasured, isBefore, onTake }:
   const print = () =>
     client
       .ask({
-        templates: [...cutLists(plan, printedName, units), ...cutTemplates(plan, printedName, units)],
+        templates: [
+          ...cutLists(plan, printedName, units),
+          ...orderLists(plan, rates ?? {}, units),
+          ...cutTemplates(plan, printedName, units),
+        ],
         print: { name: metalText.metal, revision: metalText.printed, paper: "a4" },
       })
       .then((bytes) => bytes && saveFile("cuts.pdf", [bytes], "application/pdf"))
       .catch((error: unknown) => warn(`${metalText.failed(String(error))}.`));
-  const copy = () =>
-    navigator.clipboard.writeText(plan.order.map((line) => orderText(line, units)).join("\n")).then(
-      () => say(metalText.copied),
-      (error: unknown) => warn(`${metalText.notCopied(String(error))}.`),
-    );
   return (
     <footer className="border-t border-line bg-paper px-4 py-2.5 lg:px-6">
       <div className="flex flex-wrap items-end gap-x-5 gap-y-1.5">
@@ -60,11 +59,6 @@ export function MetalFoot({ plan, costs, nameOf, unmeasured, isBefore, onTake }:
           {spoiled}
         </Answer>
         <span className="flex-1" />
-        {plan.order.length > 0 && (
-          <button type="button" className="btn" onClick={() => void copy()}>
-            {metalText.copyTheList}
-          </button>
-        )}
         {plan.sheets.length + plan.lengths.length > 0 && (
           <button type="button" className="btn" onClick={() => void print()}>
             {metalText.printTheCuts}

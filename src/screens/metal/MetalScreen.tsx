@@ -5,9 +5,8 @@ import { useState } from "react";
 import { type CuttingWay } from "@/core/cutting/cutting-way";
 import { type Pin } from "@/core/cutting/pin";
 import { drawerAfter } from "@/core/cutting/drawer-after";
-import { type CutsPlan, type CutsRequest } from "@/core/cutting/plan-cuts";
-import { wantedOf } from "@/core/cutting/wanted";
-import { SHIPPED } from "@/core/piece/bench";
+import { type CutsPlan } from "@/core/cutting/plan-cuts";
+import { cutsRequestOf, wantedOfPieces } from "@/core/piece/cuts-request";
 import { type PieceRecord } from "@/store/repository";
 import { ChosenPieces } from "@/ui/ChosenPieces";
 import { usePutBack } from "./LastCuts";
@@ -61,13 +60,8 @@ export function MetalScreen() {
   };
   const records = chosen.map((id) => lying.find((each) => each.id === id)!);
   const { wanted, refused, unmeasured } = useWanted(records);
-  const { stock = [], scrap = [], bought, useful, losses } = bench;
-  const request = useSame([wanted, bench, pins], (): Omit<CutsRequest, "way"> => ({
-    ...{ wanted, stock, pins },
-    bought: { ...SHIPPED.bought, ...bought },
-    useful: { ...SHIPPED.useful, ...useful },
-    kerf: losses?.hoop?.kerf ?? SHIPPED.losses.hoop.kerf,
-  }));
+  const { stock = [], scrap = [] } = bench;
+  const request = useSame([wanted, bench, pins], () => ({ ...cutsRequestOf(bench, wanted), pins }));
   const cutting = useCutting(wanted.length > 0 ? request : null);
   const plan = cutting.plans?.[WAYS.indexOf(way)] ?? null;
   const costs = useCosts(plan, records);
@@ -151,11 +145,7 @@ function useWanted(records: readonly PieceRecord[]) {
   const attempts = records.map((record) => ({ record, attempt: plans.soon(record.piece, bench) }));
   const planned = attempts.flatMap(({ record, attempt }) => (attempt?.ok ? [{ record, plan: attempt.plan }] : []));
   const parts = planned.flatMap(({ plan, record: { id, piece } }) => [id, plan.cuts, piece.count, piece.copies]);
-  const wanted = useSame(parts, () =>
-    wantedOf(
-      planned.map(({ record: { id, piece }, plan }) => ({ id, count: piece.count ?? 1, copies: piece.copies ?? 1, cuts: plan.cuts })),
-    ),
-  );
+  const wanted = useSame(parts, () => wantedOfPieces(planned.map(({ record, plan }) => ({ piece: record.piece, plan }))));
   const isDoubtful = ({ record, plan }: (typeof planned)[number]) => {
     const doubtOf = doubtsOf(record);
     return plan.cuts.some(({ figure, across }) => doubtOf(figure) !== null || (across !== null && doubtOf(across) !== null));

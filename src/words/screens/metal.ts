@@ -35,6 +35,7 @@ export const metalText = {
   and: "and",
   printTheCuts: "Print the cuts",
   copyTheList: "Copy the list",
+  orderAsTable: "Save the order",
   copied: "The order list is on the clipboard",
   theseAreCut: "These are cut",
   areCut: "Taken from the drawer: useful ends lie there, the rest is scrap",
