@@ -12,11 +12,11 @@ import {
   WAY_NAMES,
   cannotText,
   costText,
-  costTermText,
+  costTerms,
   grams,
   leftText,
   lengthTitle,
-  money,
+  markedStandIn,
   orderText,
   sheetTitle,
   statusText,
@@ -52,21 +52,20 @@ function isWay(text: string): text is CuttingWay {
 
 function cutAll(pieces: readonly ReturnType<typeof planned>[], bench: BenchEntry, way: CuttingWay): Costed {
   const plan = planCuts({ ...cutsRequestOf(bench, wantedOfPieces(pieces)), way });
-  const rates = bench.rates;
-  const costs = pieces.map(({ piece, plan: own }) => pieceCost(plan, piece.id, costInputsOf(piece, own, piece.count ?? 1), rates ?? {}));
+  const { rates = {} } = bench;
+  const costs = pieces.map(({ piece, plan: own }) => pieceCost(plan, piece.id, costInputsOf(piece, own, piece.count ?? 1), rates));
   return {
     pieces: pieces.map(({ piece: { id, count = 1 } }) => ({ id, count })),
     plan,
     costs,
-    prices: rates ?? {},
-    currency: rates?.currency ?? "",
+    rates,
   };
 }
 
-async function cutFiles({ plan, prices, currency }: Costed, nameOf: (id: string) => string, units: Units) {
+async function cutFiles({ plan, rates }: Costed, nameOf: (id: string) => string, units: Units) {
   const templates = cutTemplates(plan, nameOf, units);
   if (templates.length === 0) return [];
-  const lists = [...cutLists(plan, nameOf, units), ...orderLists(plan, { ...prices, currency }, units)];
+  const lists = [...cutLists(plan, nameOf, units), ...orderLists(plan, rates, units)];
   const print = { name: "Cuts", revision: "from their files", paper: "a4" as const };
   return (
     await Promise.all(
@@ -75,7 +74,8 @@ async function cutFiles({ plan, prices, currency }: Costed, nameOf: (id: string)
   ).flat();
 }
 
-function lines({ plan, costs, currency }: Costed, nameOf: (id: string) => string, units: Units): string {
+function lines({ plan, costs, rates }: Costed, nameOf: (id: string) => string, units: Units): string {
+  const { currency = "" } = rates;
   const show = (mm: number) => showLength(mm, "measured", units);
   const total = (of: "drawn" | "spoiled") => plan.metals.reduce((sum, each) => sum + each[of], 0);
   return [
@@ -102,9 +102,9 @@ function lines({ plan, costs, currency }: Costed, nameOf: (id: string) => string
     ...plan.cannot.map(({ wanted, why }) => `Cannot be cut: ${nameOf(wanted.piece)} ${wanted.cut.figure}: ${cannotText(why)}`),
     "",
     `Drawn ${grams(total("drawn"))}, of it spoiled ${grams(total("spoiled"))}`,
-    ...costs.flatMap(({ piece, value, terms, unknown }) => [
-      `${nameOf(piece)}: ${costText({ value, terms, unknown }, currency)}`,
-      ...terms.map((term) => `  ${money(term.value, currency)}  ${costTermText(term, currency)}`),
+    ...costs.flatMap((cost) => [
+      `${nameOf(cost.piece)}: cost ${markedStandIn(costText(cost, currency), cost, rates)}`,
+      ...costTerms(cost, currency).map(({ text, value }) => `  ${value}  ${text}`),
     ]),
     "",
   ].join("\n");

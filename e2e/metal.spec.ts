@@ -1,3 +1,4 @@
+import { readFileSync } from "node:fs";
 import { type Page, devices, expect, test } from "./a-test";
 
 const FOUR = "/metal?pieces=tern-ring,limpet-pendant,dunlin-earrings,redshank-ring";
@@ -192,7 +193,7 @@ test("prices are typed, a wrong one is told, made-up ones say so; a table is add
   await expect(price("A gram: Sterling")).toHaveValue("1.5", { timeout: 20_000 });
   await page.getByRole("button", { name: "Stand-in prices" }).press("Enter");
   await expect(page.getByText(/from a stand-in: it makes them up/)).toBeVisible();
-  await expect(page.getByText(/by made-up prices of a stand-in/)).toBeVisible();
+  await expect(page.locator("footer").getByText(/by made-up prices of a stand-in/)).toBeVisible();
   await price("An hour").fill("30");
   await price("An hour").press("Enter");
   await expect(page.getByText(/from a stand-in/)).toBeHidden();
@@ -206,6 +207,54 @@ test("prices are typed, a wrong one is told, made-up ones say so; a table is add
   const download = page.waitForEvent("download");
   await page.getByRole("button", { name: "Save as a table" }).click();
   expect((await download).suggestedFilename()).toBe("drawer.csv");
+});
+
+test("what a piece costs stands on its page, as often as it is made, and in the ledger as planned and as made", async ({ page }) => {
+  await page.goto("/pieces/tern-ring/making");
+  await expect(page.getByText("not known: no price of fine silver, sterling, solder, stones, hours")).toBeVisible({ timeout: 20_000 });
+  await page.goto("/metal?pieces=tern-ring");
+  const price = (name: string) => drawer(page).getByRole("textbox", { name });
+  for (const [name, value] of [
+    ["Currency", "eur"],
+    ["A gram: Sterling", "2"],
+    ["An hour", "30"],
+  ] as const) {
+    await price(name).fill(value);
+    await price(name).press("Enter");
+  }
+  await expect(page.locator("footer").getByText(/cost \d+\.\d\d EUR, without fine silver, solder, stones/)).toBeVisible();
+  const onMetal = /cost (\d+\.\d\d) EUR/.exec(await page.locator("footer").innerText())![1]!;
+  await page.goto("/pieces/tern-ring/making");
+  const costs = page.getByRole("region", { name: "Steps", exact: true });
+  await expect(costs.getByText(`${onMetal} EUR, without fine silver, solder, stones`)).toBeVisible({ timeout: 20_000 });
+  await costs.getByText("Costs", { exact: true }).click();
+  await expect(costs.getByText(/^\d\.\d\d h hours at 30\.00 EUR$/)).toBeVisible();
+  const count = costs.getByRole("textbox", { name: "To make next" });
+  await count.fill("2");
+  await count.press("Enter");
+  await expect(costs.getByText("2 of it cost", { exact: true })).toBeVisible();
+  await page.goto("/ledger");
+  await page.getByRole("searchbox").fill("rounded up");
+  await page.getByRole("button", { name: "Tern ring" }).click();
+  const cost = page.getByRole("dialog").getByRole("region", { name: "What it costs" });
+  await cost.getByText("As planned", { exact: true }).click();
+  await cost.getByText("As made", { exact: true }).click();
+  await expect(cost.getByText(/^\d\.\d\d h hours at 30\.00 EUR$/)).toHaveCount(2);
+  await expect(cost.getByText("4.78 h hours at 30.00 EUR")).toBeVisible();
+});
+
+test("an order is copied and saved as a table", async ({ page, context }) => {
+  await context.grantPermissions(["clipboard-read", "clipboard-write"]);
+  await page.goto("/metal?pieces=redshank-ring");
+  const download = page.waitForEvent("download");
+  await drawer(page).getByRole("button", { name: "Save the order" }).press("Enter");
+  const file = await download;
+  expect(file.suggestedFilename()).toBe("order.csv");
+  expect(readFileSync(await file.path(), "utf8")).toMatch(/\nwire,sterling,d,3\.4,1\.8,,,300,1,14\.94,,,\n?$/);
+  await drawer(page).getByRole("button", { name: "Copy the list" }).click();
+  expect(await page.evaluate(() => navigator.clipboard.readText())).toContain(
+    "D, low dome wire 3.40 × 1.80 mm, sterling: 1 of 300.00 mm, 14.94 g",
+  );
 });
 
 test.describe("by touch", () => {

@@ -1,7 +1,7 @@
 import { type CutsPlan, type OrderLine } from "@/core/cutting/plan-cuts";
 import { type Source } from "@/core/cutting/sources";
 import { type PieceCost } from "@/core/cutting/cost";
-import { type Metal } from "@/core/metal/metals";
+import { type Rates } from "@/core/piece/bench";
 import { cannotText, costTermText, unknownText } from "@/words/cuts";
 
 /** What the cuts of some pieces come to, as a file has it. */
@@ -9,12 +9,11 @@ export interface Costed {
   readonly pieces: readonly { readonly id: string; readonly count: number }[];
   readonly plan: CutsPlan;
   readonly costs: readonly PieceCost[];
-  readonly prices: { readonly metals?: Readonly<Partial<Record<Metal, number>>> };
-  readonly currency: string;
+  readonly rates: Partial<Rates>;
 }
 
 /** Where everything is cut, what is to be ordered and what it costs; see the contract of `cuts`. */
-export function cutsFile({ pieces, plan, costs, prices, currency }: Costed): object {
+export function cutsFile({ pieces, plan, costs, rates }: Costed): object {
   return {
     format: "hoop-ledger/cuts",
     version: 1,
@@ -38,8 +37,8 @@ export function cutsFile({ pieces, plan, costs, prices, currency }: Costed): obj
       density: each.density,
       left: each.remainder?.clear ?? [0, 0],
     })),
-    order: plan.order.map((line) => orderFile(line, prices.metals)),
-    figures: figuresOf(plan, costs, currency),
+    order: plan.order.map((line) => orderFile(line, rates.metals)),
+    figures: figuresOf(plan, costs, rates.currency ?? ""),
     cannot: plan.cannot.map(({ wanted, why }) => ({ piece: wanted.piece, figure: wanted.cut.figure, why: cannotText(why) })),
   };
 }
@@ -50,7 +49,7 @@ function sourceOf({ stock, item }: Source): { readonly stock: string; readonly i
 }
 
 /** A line of an order, as a file has it; its cost is null where a gram has no price. */
-export function orderFile({ form: { metal, stock }, length, width, count, mass }: OrderLine, prices: Costed["prices"]["metals"]) {
+export function orderFile({ form: { metal, stock }, length, width, count, mass }: OrderLine, prices: Rates["metals"]) {
   const price = prices?.[metal];
   return {
     form: stock.form,

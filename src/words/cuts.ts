@@ -6,6 +6,7 @@ import { type Source } from "@/core/cutting/sources";
 import { type Wanted } from "@/core/cutting/wanted";
 import { METALS } from "@/core/metal/metals";
 import { type Rates } from "@/core/piece/bench";
+import { moneyAddingUp } from "./sums";
 import { formText } from "./kit";
 import { SECTION_NAMES, capital, counted } from "./names";
 import { type Units, showLength, withUnit } from "./show";
@@ -185,8 +186,12 @@ function asShown(value: number): number {
   return Math.round(value * 100) / 100;
 }
 
-/** After what is worked out with prices that nobody asked. */
 const MADE_UP = ", by made-up prices of a stand-in";
+
+/** A cost as it is told, marked where a price in it was made up. */
+export function markedStandIn(text: string, { terms }: Pick<PieceCost, "terms">, rates: Partial<Rates> | undefined): string {
+  return rates?.by === "stand-in" && terms.length > 0 ? text + MADE_UP : text;
+}
 
 export const COST_NAMES: Readonly<Record<CostTerm["of"], string>> = {
   metal: "metal",
@@ -209,10 +214,25 @@ export function unknownText({ of, metal }: PieceCost["unknown"][number]): string
   return metal === null ? COST_NAMES[of] : METALS[metal].name;
 }
 
+/** A cost's terms with what each comes to, as they are shown: they add up to the cost as it is shown. */
+export function costTerms({ terms }: Pick<PieceCost, "terms">, currency: string): { readonly text: string; readonly value: string }[] {
+  const values = moneyAddingUp(terms.map(({ value }) => value));
+  return terms.map((term, i) => ({ text: costTermText(term, currency), value: money(values[i]!, currency) }));
+}
+
+/** What several pieces cost together, as each of them is shown. */
+export function costOfAll(costs: readonly PieceCost[]): Omit<PieceCost, "piece"> {
+  return {
+    value: costs.reduce((sum, { value }) => sum + asShown(value), 0),
+    terms: costs.flatMap(({ terms }) => terms),
+    unknown: costs.flatMap(({ unknown }) => unknown),
+  };
+}
+
 /** "12.40 EUR, without stones": what a piece costs, and what of it nobody gave a price of. */
 export function costText({ value, terms, unknown }: Omit<PieceCost, "piece">, currency: string): string {
   const without = [...new Set(unknown.map(unknownText))].join(", ");
-  if (terms.length === 0) return `cost not known: no price of ${without}`;
+  if (terms.length === 0) return `not known: no price of ${without}`;
   return money(value, currency) + (without === "" ? "" : `, without ${without}`);
 }
 

@@ -15,6 +15,8 @@ export interface SumPart {
   readonly isLess: boolean;
 }
 
+const HUNDREDTH = 0.01;
+
 /** What is this near below a step is on it: what is left of adding decimals in binary. */
 const ON_STEP = 1e-7;
 
@@ -23,9 +25,14 @@ export function addingUp(values: readonly number[], unit: Unit, units: Units): n
   return onSteps(values, shownStep(unit, units));
 }
 
+/** Money on the hundredths it is shown in, so that it adds up to the total as it is shown. */
+export function moneyAddingUp(values: readonly number[]): number[] {
+  return onSteps(values, HUNDREDTH);
+}
+
 /** "20%", "80%": shares of one whole in whole percents that add up as they are shown. */
 export function percentsOf(shares: readonly number[]): string[] {
-  return onSteps(shares, 0.01).map((share) => showPercent(share));
+  return onSteps(shares, HUNDREDTH).map((share) => showPercent(share));
 }
 
 function onSteps(values: readonly number[], step: number): number[] {

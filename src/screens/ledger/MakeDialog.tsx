@@ -20,6 +20,7 @@ import { figureText, sayStep } from "@/words/steps";
 import { TROUBLE_WORDS } from "@/words/trouble";
 import { readingName } from "./compare";
 import { CorrectMake } from "./CorrectMake";
+import { MakeCost } from "./MakeCost";
 import { type Entry } from "./entries";
 import { loadFiles } from "../lazy-data";
 import { commonText } from "@/words/common";
@@ -137,6 +138,7 @@ export function MakeDialog({ entry, onClose, onCompare }: Props) {
           </ol>
         </section>
       </div>
+      {planned?.ok && <MakeCost make={make} minutes={entry.minutes} plan={planned.plan} />}
       <DialogActions>
         <button
           type="button"

@@ -32,6 +32,7 @@ import { stageName } from "@/words/stages";
 import { CHECKS, STAGE_TITLES, copiesText, sayStep } from "@/words/steps";
 import { capital } from "@/words/names";
 import { type Units } from "@/words/show";
+import { OwnCost } from "./OwnCost";
 import { makingStageText } from "@/words/screens/making";
 
 const MINUTE = 60_000;
@@ -83,6 +84,7 @@ export function MakingStage() {
             shape="compact"
           />
         </div>
+        <OwnCost plan={plan} doubtOf={doubtOf} />
         {copies && <p className="pb-1 text-sm font-semibold">{copies}</p>}
         <ol ref={list}>
           {plan.steps.map((step, i) => (

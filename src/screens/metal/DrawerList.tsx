@@ -28,7 +28,6 @@ export function DrawerList({ plan, costs, nameOf }: Props) {
   const { warn } = useNotices();
   const units = useUnits();
   const stock = useTrayState(({ bench }) => bench.stock) ?? [];
-  const currency = useTrayState(({ bench }) => bench.rates?.currency) ?? "";
   const [isAdding, setAdding] = useState(false);
   const [editing, edit] = useState<string | null>(null);
   const edited = stock.find(({ id }) => id === editing) ?? null;
@@ -102,7 +101,7 @@ export function DrawerList({ plan, costs, nameOf }: Props) {
               </ul>
             </>
           )}
-          <Costs costs={costs} currency={currency} nameOf={nameOf} />
+          <Costs costs={costs} nameOf={nameOf} />
           <Prices metals={plan.metals.map(({ metal }) => metal)} />
         </>
       )}

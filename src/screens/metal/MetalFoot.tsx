@@ -9,7 +9,7 @@ import { Answer } from "@/ui/Stage";
 import { useNotices } from "@/ui/notices";
 import { saveFile } from "@/ui/save-file";
 import { useTrayState, useUnits } from "@/ui/tray";
-import { costText, money, statusText } from "@/words/cuts";
+import { costOfAll, costText, markedStandIn, money, statusText } from "@/words/cuts";
 import { metalText } from "@/words/screens/metal";
 import { printClient } from "@/workers/templates/client";
 import { totalsOf } from "./view";
@@ -32,7 +32,7 @@ export function MetalFoot({ plan, costs, nameOf, unmeasured, isBefore, onTake }:
   const [client] = useState(printClient);
   const { lengths, sheets, spoiled, metals, drawn } = totalsOf(plan);
   const rates = useTrayState(({ bench }) => bench.rates);
-  const cost = costOfAll(costs, rates);
+  const cost = costOf(costs, rates);
   const printedName = (id: string) => (unmeasured.includes(id) ? metalText.notMeasured(nameOf(id)) : nameOf(id));
   const print = () =>
     client
@@ -76,11 +76,10 @@ export function MetalFoot({ plan, costs, nameOf, unmeasured, isBefore, onTake }:
 }
 
 /** What all the pieces cost together, what of it has no price, and what a tenth on the price of metal would add. */
-function costOfAll(costs: readonly PieceCost[], rates: Rates | undefined): string {
-  const terms = costs.flatMap((each) => each.terms);
-  const whole = { value: terms.reduce((sum, { value }) => sum + value, 0), terms, unknown: costs.flatMap(({ unknown }) => unknown) };
+function costOf(costs: readonly PieceCost[], rates: Rates | undefined): string {
+  const whole = costOfAll(costs);
   const currency = rates?.currency ?? "";
-  const metal = terms.filter((each) => each.metal !== null).reduce((sum, { value }) => sum + value, 0);
-  const marked = rates?.by === "stand-in" ? `${costText(whole, currency)} (${metalText.byStandIn})` : costText(whole, currency);
+  const metal = whole.terms.reduce((sum, term) => sum + (term.metal === null ? 0 : term.value), 0);
+  const marked = metalText.cost(markedStandIn(costText(whole, currency), whole, rates));
   return metal > 0 ? `${marked}; ${metalText.tenth(money(metal / 10, currency))}` : marked;
 }

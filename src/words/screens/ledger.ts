@@ -164,3 +164,13 @@ export const compareText = {
   plannedOtherwise: "Planned otherwise",
   madeUp: "made up",
 };
+
+export const makeCostText = {
+  head: "What it costs",
+  planned: "As planned",
+  made: "As made",
+  notTimed: "As made: its time was not measured.",
+  today: "At today's prices, cut by itself from the drawer as it is today.",
+  wait: "Working it out…",
+  failed: (why: string) => `What it costs could not be worked out: ${why}`,
+};

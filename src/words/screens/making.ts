@@ -26,3 +26,11 @@ export const editNameText = {
   finishingTheMake: "finishing the make",
   anEntry: "an entry",
 };
+
+export const ownCostText = {
+  costs: (count: number) => (count === 1 ? "Costs" : `${count} of it cost`),
+  wait: "Working out what it costs…",
+  failed: (why: string) => `What it costs could not be worked out: ${why}`,
+  byItself: "Cut by itself from the drawer, with its share of what is spoiled.",
+  onMetal: "Prices and drawer",
+};

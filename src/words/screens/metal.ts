@@ -26,7 +26,7 @@ export const metalText = {
   both: (lengths: number, sheets: number) => `${counted(lengths, "length")}, ${counted(sheets, "sheet")}`,
   grams: (text: string) => `${text} g`,
   sum: (metals: string, spoiled: string, drawn: string) => `${metals} + ${spoiled} g spoiled = ${drawn} drawn`,
-  byStandIn: "by made-up prices of a stand-in",
+  cost: (text: string) => `cost ${text}`,
   tenth: (text: string) => `if metal were a tenth dearer, ${text} more`,
   printed: "as it lies in the drawer",
   notCopied: (why: string) => `The list could not be copied: ${why}`,
