@@ -10,6 +10,7 @@ import { cutLists, cutTemplates, orderLists } from "@/formats/templates/cut-temp
 import { TEMPLATE_FORMATS, filesOf } from "@/formats/templates/templates";
 import {
   WAY_NAMES,
+  blankSize,
   cannotText,
   costText,
   costTerms,
@@ -83,10 +84,7 @@ function lines({ plan, costs, rates }: Costed, nameOf: (id: string) => string, u
     ...plan.lengths.flatMap((each) => [
       "",
       lengthTitle(each, units),
-      ...each.cuts.map(
-        ({ wanted, length, at }) =>
-          `  at ${show(at)}: ${withUnit(length, "measured", units)}, ${nameOf(wanted.piece)} ${wanted.cut.figure}`,
-      ),
+      ...each.cuts.map(({ wanted, at }) => `  at ${show(at)}: ${blankSize(wanted, units)}, ${nameOf(wanted.piece)} ${wanted.cut.figure}`),
       `  ${leftText(each, units)}`,
     ]),
     ...plan.sheets.flatMap((each) => [

@@ -1,5 +1,6 @@
 import { readFileSync } from "node:fs";
 import { type Page, devices, expect, test } from "./a-test";
+import { TERN, heading, onTo } from "./bench";
 
 const FOUR = "/metal?pieces=tern-ring,limpet-pendant,dunlin-earrings,redshank-ring";
 
@@ -12,14 +13,14 @@ test("four pieces are laid on the drawer, a way is chosen, a blank lights its pi
   await expect(page.getByRole("button", { name: "These are cut" })).toBeVisible({ timeout: 20_000 });
   await laid(page);
   const drawing = page.getByRole("group", { name: "The drawer with its cuts, all to one scale" });
-  await expect(drawing.getByRole("button", { name: "Tern ring, 59.15 mm" })).toBeVisible();
-  await expect(drawing.getByRole("button", { name: "Dunlin earrings, 13.74 × 14.34 mm" })).toHaveCount(2);
+  await expect(drawing.getByRole("button", { name: "Tern ring, 59.1 mm" })).toBeVisible();
+  await expect(drawing.getByRole("button", { name: "Dunlin earrings, 13.7 × 14.3 mm" })).toHaveCount(2);
   await expect(drawer(page).getByText("D, low dome wire 3.40 × 1.80 mm, sterling: 1 of 300.00 mm, 14.94 g")).toBeVisible();
   await expect(drawer(page).getByText("under its least").first()).toBeVisible();
   await expect(page.locator("footer").getByText(/cost not known: no price of sterling/)).toBeVisible();
   await page.getByRole("radio", { name: "short ends first, long lengths stay long" }).check();
   await expect(page.getByRole("row", { name: /short ends first/ })).toContainText(/\d\.\d\d g/);
-  await drawing.getByRole("button", { name: "Tern ring, 18.74 × 14.74 mm" }).focus();
+  await drawing.getByRole("button", { name: "Tern ring, 18.7 × 14.7 mm" }).focus();
   await expect(drawing.locator(".lit-line")).toHaveCount(3);
   await page.getByRole("region", { name: "Pieces to cut for" }).getByRole("listitem").filter({ hasText: "Redshank ring" }).hover();
   await expect(drawing.locator("[aria-label^=Redshank] .lit-line")).toHaveCount(5);
@@ -36,7 +37,7 @@ test("a blank is dragged, turned and pinned, the rest is laid round it; over a r
   await page.goto(FOUR);
   await laid(page);
   const drawing = page.getByRole("group", { name: "The drawer with its cuts, all to one scale" });
-  const plate = drawing.getByRole("button", { name: "Tern ring, 18.74 × 14.74 mm" });
+  const plate = drawing.getByRole("button", { name: "Tern ring, 18.7 × 14.7 mm" });
   const middle = async () => {
     const { x, y, width, height } = (await plate.boundingBox())!;
     return [x + width / 2, y + height / 2] as const;
@@ -63,7 +64,7 @@ test("a blank is dragged, turned and pinned, the rest is laid round it; over a r
   const turned = (await plate.boundingBox())!;
   expect(Math.abs(turned.width - upright.height)).toBeLessThan(3);
   await expect(plate).toBeFocused();
-  const bezel = drawing.getByRole("button", { name: "Tern ring, 46.07 mm" });
+  const bezel = drawing.getByRole("button", { name: "Tern ring, 46.05 mm" });
   const row = (await bezel.boundingBox())!.y;
   await bezel.focus();
   await bezel.press("ArrowDown");
@@ -85,7 +86,7 @@ test("a blank is dragged, turned and pinned, the rest is laid round it; over a r
   await bezel.press("p");
   await expect(bezel).toHaveAttribute("aria-pressed", "false");
   const bar = page.getByRole("region", { name: "The chosen blank" });
-  await expect(bar).toContainText("Tern ring, 46.07 mm");
+  await expect(bar).toContainText("Tern ring, 46.05 mm");
   await bar.getByRole("button", { name: "Let all go (1)" }).click();
   await expect(plate).toHaveAttribute("aria-pressed", "false");
   await page.getByRole("button", { name: "Pin them again" }).click();
@@ -223,6 +224,7 @@ test("what a piece costs stands on its page, as often as it is made, and in the 
     await price(name).press("Enter");
   }
   await expect(page.locator("footer").getByText(/cost \d+\.\d\d EUR, without fine silver, solder, stones/)).toBeVisible();
+  await laid(page);
   const onMetal = /cost (\d+\.\d\d) EUR/.exec(await page.locator("footer").innerText())![1]!;
   await page.goto("/pieces/tern-ring/making");
   const costs = page.getByRole("region", { name: "Steps", exact: true });
@@ -241,6 +243,23 @@ test("what a piece costs stands on its page, as often as it is made, and in the 
   await cost.getByText("As made", { exact: true }).click();
   await expect(cost.getByText(/^\d\.\d\d h hours at 30\.00 EUR$/)).toHaveCount(2);
   await expect(cost.getByText("4.78 h hours at 30.00 EUR")).toBeVisible();
+});
+
+test("at the bench what a step cuts is taken from the drawer, over a reload, and put back", async ({ page }) => {
+  await page.goto(TERN);
+  await onTo(page, /^Cut the strip 46\.05/);
+  await expect(page.getByText("In the drawer: Strip 3.20 × 0.32, fine silver, 90.00 mm.")).toBeVisible({ timeout: 20_000 });
+  await page.getByRole("button", { name: "Take it from the drawer" }).press("Enter");
+  await expect(page.getByText(/^Taken from the drawer at \d\d:\d\d$/)).toBeVisible();
+  await onTo(page, /^Cut the plate's blank/);
+  await expect(page.getByText("In the drawer: Sheet 0.60, sterling, 58.00 × 40.00 mm.")).toBeVisible({ timeout: 20_000 });
+  await page.goto("/metal?pieces=tern-ring");
+  await expect(drawer(page).getByText("fine silver, 43.93 mm")).toBeVisible();
+  await expect(drawer(page).getByText("fine silver, 90.00 mm")).toBeHidden();
+  await page.goto(TERN);
+  for (let i = 0; i < 20 && !/^Cut the strip/.test((await heading(page).textContent()) ?? ""); i++) await page.keyboard.press("b");
+  await page.getByRole("button", { name: "Put it back" }).click();
+  await expect(page.getByText("In the drawer: Strip 3.20 × 0.32, fine silver, 90.00 mm.")).toBeVisible({ timeout: 20_000 });
 });
 
 test("an order is copied and saved as a table", async ({ page, context }) => {
@@ -268,7 +287,7 @@ test.describe("by touch", () => {
     await expect(page.getByRole("button", { name: "These are cut" })).toBeVisible({ timeout: 20_000 });
     await laid(page);
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
-    const hoop = page.getByRole("button", { name: "Tern ring, 59.15 mm" });
+    const hoop = page.getByRole("button", { name: "Tern ring, 59.1 mm" });
     await hoop.tap();
     const bar = page.getByRole("region", { name: "The chosen blank" });
     const row = (await hoop.boundingBox())!.y;

@@ -82,11 +82,12 @@ test("everything saved holds the cuts; they come back with the bench whose drawe
   const tray = await openTray(null);
   await tray.addAll([piece]);
   await withDrawer(tray);
-  const cut = await taken(tray);
+  const cut = (await tray.takeCut(before, after, { make: "make-1", figure: "m1.wall.cutLength" })) as CutRecord;
   const { repository, bench } = tray.store.getState();
   const read = readBackup(JSON.parse((await everythingText(repository, bench)).join("")) as JsonObject);
   if (!read.ok) throw new Error(read.faults[0]!.code);
   expect(read.value.cuts).toEqual([cut]);
+  expect(cut).toMatchObject({ make: "make-1", figure: "m1.wall.cutLength" });
   newDevice();
   const other = await openTray(null);
   await other.restore(read.value, new Map([[`piece ${piece.id}`, "theirs"]]), {});

@@ -19,8 +19,8 @@ export function cutsOn({ repository, store, reading, noteUnreadable }: TrayBase,
     readCuts,
 
     /** Takes a cut from the drawer, and keeps what it changed. Returns why it cannot be, or what was kept. */
-    async takeCut(before: DrawerAfter, after: DrawerAfter): Promise<CutRecord | string> {
-      const cut = cutBetween(before, after, { id: newId(), at: now() });
+    async takeCut(before: DrawerAfter, after: DrawerAfter, of: Pick<CutRecord, "make" | "figure"> = {}): Promise<CutRecord | string> {
+      const cut = cutBetween(before, after, { id: newId(), at: now(), ...of });
       return (await changeBench((bench) => Object.assign(bench, after), [cutChange(cut)])) ?? cut;
     },
 

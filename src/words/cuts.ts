@@ -6,6 +6,7 @@ import { type Source } from "@/core/cutting/sources";
 import { type Wanted } from "@/core/cutting/wanted";
 import { METALS } from "@/core/metal/metals";
 import { type Rates } from "@/core/piece/bench";
+import { roundingOf } from "./steps";
 import { moneyAddingUp } from "./sums";
 import { formText } from "./kit";
 import { SECTION_NAMES, capital, counted } from "./names";
@@ -107,7 +108,6 @@ export function cutListRows(
   nameOf: (piece: string) => string,
   units: Units,
 ): CutListRow[] {
-  const show = (mm: number) => showLength(mm, "measured", units);
   let number = 0;
   const head = (text: string): CutListRow => ({ text, isUnder: false });
   const under = (text: string): CutListRow => ({ text, isUnder: true });
@@ -119,22 +119,21 @@ export function cutListRows(
     ]),
     ...lengths.flatMap((length) => [
       head(lengthTitle(length, units)),
-      ...length.cuts.map(({ wanted, length: long, at }) =>
-        cut(wanted.piece, `${withUnit(long, "measured", units)}, ${fromTo(show(at), withUnit(at + long, "measured", units))}`),
-      ),
+      ...length.cuts.map(({ wanted, at }) => cut(wanted.piece, `${blankSize(wanted, units)}, ${fromText(at, units)}`)),
       under(leftText(length, units)),
     ]),
   ];
 }
 
-/** "59.15 mm", or of what is sawn from sheet "18.74 × 14.74 mm". */
-export function blankSize({ cut: { shape } }: Wanted, units: Units): string {
-  const long = shape.kind === "outline" ? `${showLength(shape.length, "measured", units)} × ` : "";
-  return long + withUnit(shape.kind === "outline" ? shape.width : shape.length, "measured", units);
+/** "46.05 mm", or of what is sawn from sheet "18.7 × 14.7 mm": as the piece's own pages have it. */
+export function blankSize({ cut: { shape, figure, across } }: Wanted, units: Units): string {
+  if (shape.kind === "length") return withUnit(shape.length, roundingOf(figure), units);
+  return `${showLength(shape.length, roundingOf(figure), units)} × ${withUnit(shape.width, roundingOf(across ?? figure), units)}`;
 }
 
-function fromTo(from: string, to: string): string {
-  return `from ${from} to ${to}`;
+/** Where along a length something is cut. */
+function fromText(at: number, units: Units): string {
+  return `from ${withUnit(at, "measured", units)} on`;
 }
 
 export function orderText({ form, length, width, count, mass }: OrderLine, units: Units): string {
@@ -240,4 +239,21 @@ export function costText({ value, terms, unknown }: Omit<PieceCost, "piece">, cu
 export function statusText({ isProven, sheets }: Pick<CutsPlan, "isProven" | "sheets">): string {
   if (isProven) return "the best there is";
   return sheets.length > 0 ? "the best found; sheets are never proven to be the best" : "the best found, not proven";
+}
+
+export const putBackText = {
+  isBack: "The drawer is as it was before that cut",
+  notBack: "It cannot be put back: what it left in the drawer was cut, changed or removed since.",
+};
+
+/** "Strip 3.20 × 0.32, 90.00 mm": what lies in the drawer that something is cut from. */
+export function begunText(begun: readonly (PlannedLength | PlannedSheet)[], units: Units): string {
+  const texts = begun.map((each) => {
+    const size =
+      "sheet" in each
+        ? `${showLength(each.sheet.length, "measured", units)} × ${withUnit(each.sheet.width, "measured", units)}`
+        : withUnit(each.length, "measured", units);
+    return `${shortForm(each.form, units)}, ${METALS[each.form.metal].name}, ${size}`;
+  });
+  return texts.join("; ");
 }

@@ -10,6 +10,8 @@ export interface CutRecord {
   readonly at: string;
   /** The id of the make it was cut for, where it was cut at the bench. */
   readonly make?: string;
+  /** And the figure that was cut to. */
+  readonly figure?: string;
   /** What was begun, as it lay; and what lies in its place. */
   readonly before: readonly StockItem[];
   readonly after: readonly StockItem[];
@@ -18,7 +20,7 @@ export interface CutRecord {
 }
 
 /** What of a drawer a cut has changed: nothing that stayed as it was. */
-export function cutBetween(before: DrawerAfter, after: DrawerAfter, told: Pick<CutRecord, "id" | "at" | "make">): CutRecord {
+export function cutBetween(before: DrawerAfter, after: DrawerAfter, told: Omit<CutRecord, "before" | "after" | "scrap">): CutRecord {
   const owed = ({ scrap }: DrawerAfter, metal: Scrap["metal"]) => scrap.find((each) => each.metal === metal)?.grams ?? 0;
   const scrap = after.scrap.flatMap(({ metal, grams }): Scrap[] => {
     const more = toMicron(grams - owed(before, metal));

@@ -187,8 +187,11 @@ describe("blanks where the maker wants them", () => {
       ("cuts" in each ? each.cuts : each.placed).some((one) => blankId(one.wanted) === blankId(blank)),
     )!;
 
-  test("every blank of the workshop's pieces has an id of its own", () => {
-    expect(new Set(wanted.map(blankId)).size).toBe(wanted.length);
+  test("every blank of the demo's pieces has an id of its own", () => {
+    const all = wantedOf(
+      DEMO_PIECES.map((piece) => ({ id: piece.id, count: 2, copies: piece.copies ?? 1, cuts: planPiece(piece, BENCH).cuts })),
+    );
+    expect(new Set(all.map(blankId)).size).toBe(all.length);
   });
 
   test("each can be pinned where it lies, and then lies there whatever else is pinned", () => {

@@ -41,8 +41,8 @@ export function wantedOf(pieces: readonly WantedPiece[]): Wanted[] {
 }
 
 /** The same blank has the same, whatever its size is by now. */
-export function blankId({ piece, copy, cut: { figure }, nth }: Wanted): string {
-  return `${piece} ${copy} ${figure} ${nth}`;
+export function blankId({ piece, copy, cut: { part, figure }, nth }: Wanted): string {
+  return [piece, copy, part, figure, nth].join(" ");
 }
 
 /** The line a blank is sawn along about its template's origin, turned over where it is the second of a pair. */

@@ -279,6 +279,7 @@ function AtStep({ make, plan, isBegun }: AtStepProps) {
                 <StepBody
                   step={shown}
                   plan={told}
+                  make={isBegun ? make : null}
                   remedies={remedies}
                   doneAt={doneAt}
                   onUntick={() => void keep(ticking(make, entriesOf(shown), false, ""))}

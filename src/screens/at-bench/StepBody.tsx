@@ -2,7 +2,9 @@
 
 import { useClock } from "@/ui/clock";
 import Link from "next/link";
+import { Suspense, lazy } from "react";
 import { type Step, isHeating } from "@/core/making/step";
+import { type Make } from "@/core/piece/make";
 import { type Plan } from "@/core/piece/plan";
 import { type Remedy } from "@/core/piece/remedies";
 import { Cautions } from "@/ui/Cautions";
@@ -20,9 +22,13 @@ import { PICTURES } from "./step-pictures";
 import { stepBodyText } from "@/words/screens/at-bench";
 import { practiceText } from "@/words/screens/practice";
 
+const TakeFromDrawer = lazy(() => import("./TakeFromDrawer").then(({ TakeFromDrawer }) => ({ default: TakeFromDrawer })));
+
 interface Props {
   readonly step: Step;
   readonly plan: Plan;
+  /** Null before it is begun. */
+  readonly make: Make | null;
   /** What the plan says to do about what was read at it. */
   readonly remedies: readonly Remedy[];
   /** When it was done; undefined where it is not. */
@@ -31,7 +37,7 @@ interface Props {
 }
 
 /** What is done in a step: its words, its one figure, what was read of it, and what can hurt. */
-export function StepBody({ step, plan, remedies, doneAt, onUntick }: Props) {
+export function StepBody({ step, plan, make, remedies, doneAt, onUntick }: Props) {
   const units = useUnits();
   const clockOf = useClock();
   const doubtOf = useDoubt();
@@ -81,6 +87,11 @@ export function StepBody({ step, plan, remedies, doneAt, onUntick }: Props) {
         </div>
         <StepPicture step={step} plan={plan} />
       </div>
+      {make && step.target !== null && !doubtOf(step.target) && plan.cuts.some(({ figure }) => figure === step.target) && (
+        <Suspense>
+          <TakeFromDrawer key={step.id} {...{ make, plan, step }} />
+        </Suspense>
+      )}
       {remedies.map((remedy) => {
         const { what, advice } = sayRemedy(remedy, units);
         return (

@@ -6,6 +6,7 @@ import { sawLine } from "@/core/cutting/wanted";
 import { LETTER, Millimetres, Shape } from "@/ui/Drawing";
 import { useHighlight } from "@/ui/highlight";
 import { type Units, showLength } from "@/words/show";
+import { roundingOf } from "@/words/steps";
 import { BAR, type BlankBox, isSheetBox } from "./drawer-layout";
 
 interface Props {
@@ -130,7 +131,7 @@ export function BlankDrawn({ blank, perMm, units, name, label, colour, isChosen,
       )}
       {!isSheetBox(on) && box.width > (word.length + NUMBER) * LETTER && (
         <text x={box.left + 6} y={middle[1] + 4} fontSize={12} fill="var(--color-ink)" pointerEvents="none">
-          <tspan fontWeight={600}>{word}</tspan> {showLength(wanted.cut.shape.length, "measured", units)}
+          <tspan fontWeight={600}>{word}</tspan> {showLength(wanted.cut.shape.length, roundingOf(wanted.cut.figure), units)}
         </text>
       )}
       {isPinned && (

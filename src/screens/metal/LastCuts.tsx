@@ -1,26 +1,14 @@
 "use client";
 
 import { useEffect } from "react";
-import { type CutRecord } from "@/core/cutting/cut-record";
 import { useClock } from "@/ui/clock";
-import { useNotices } from "@/ui/notices";
+import { usePutBack } from "@/ui/put-back";
 import { useTray, useTrayState } from "@/ui/tray";
 import { dayText } from "@/words/dates";
 import { metalText } from "@/words/screens/metal";
 
 /** Cuts that stand there. */
 const SHOWN = 4;
-
-/** Puts a cut back into the drawer; says why where it cannot be. */
-export function usePutBack(): (cut: CutRecord) => Promise<void> {
-  const tray = useTray();
-  const { say, warn } = useNotices();
-  return async (cut) => {
-    const problem = await tray.putCutBack(cut);
-    if (problem === null) say(metalText.isBack);
-    else warn(problem === "changed" ? metalText.notBack : `${problem}.`);
-  };
-}
 
 /** What was cut last, each of which can be put back as long as what it left lies as it was. */
 export function LastCuts() {

@@ -9,7 +9,7 @@ import { type CutsPlan } from "@/core/cutting/plan-cuts";
 import { cutsRequestOf, wantedOfPieces } from "@/core/piece/cuts-request";
 import { type PieceRecord } from "@/store/repository";
 import { ChosenPieces } from "@/ui/ChosenPieces";
-import { usePutBack } from "./LastCuts";
+import { usePutBack } from "@/ui/put-back";
 import { pieceColour } from "@/ui/DayLanes";
 import { keptDay } from "@/ui/day-hours";
 import { doubtsOf } from "@/ui/doubt";

@@ -10,7 +10,7 @@ export const WAYS: readonly CuttingWay[] = ["spoil", "ends-first", "fewest"];
 /** Cuts as far as they are laid: a plan in each way, and whether better ones are still looked for. */
 export interface Cutting {
   readonly plans: readonly CutsPlan[] | null;
-  /** They are those of before: the same blanks are being laid round other pins. */
+  /** They are those of before: the same blanks are being laid round other pins, or on another drawer. */
   readonly isBefore: boolean;
   readonly isLooking: boolean;
   readonly problem: string | null;
@@ -44,7 +44,7 @@ export function useCutting(request: Asked | null): Cutting {
     };
   }, [client, request]);
   const isOfThis = request !== null && state.of === request;
-  const isBefore = !isOfThis && request !== null && state.of?.wanted === request.wanted && state.of.stock === request.stock;
+  const isBefore = !isOfThis && request !== null && state.of?.wanted === request.wanted;
   return {
     plans: isOfThis || isBefore ? state.plans : null,
     isBefore,

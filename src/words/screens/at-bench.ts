@@ -164,3 +164,15 @@ export const othersText = {
 export const nextUpText = {
   next: "Next",
 };
+
+export const takeFromDrawerText = {
+  from: (what: string) => `In the drawer: ${what}.`,
+  take: "Take it from the drawer",
+  another: "Take another",
+  isTaken: "Taken from the drawer: its useful end lies there",
+  takenAt: (clock: string) => `Taken from the drawer at ${clock}`,
+  putBack: "Put it back",
+  notThere: (why: string) => `Not in the drawer: ${why}.`,
+  tooLarge: "it is larger than what is there",
+  failed: (why: string) => `The drawer could not be looked through: ${why}`,
+};

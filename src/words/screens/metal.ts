@@ -44,8 +44,6 @@ export const metalText = {
   begunAndLeft: (before: number, after: number) => `${counted(before, "length or sheet", "lengths and sheets")} cut, ${after} kept`,
   putBackShort: "Put back",
   putBackOf: (when: string) => `Put back what was cut ${when}`,
-  isBack: "The drawer is as it was before that cut",
-  notBack: "It cannot be put back: what it left in the drawer was cut, changed or removed since.",
   notTouched: "not touched",
   usedUp: "used up",
   least: "under its least",
