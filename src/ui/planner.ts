@@ -76,7 +76,7 @@ export function usePlans(): Plans {
 }
 
 function planNow(piece: Piece, mine: BenchEntry): Attempt | null {
-  return inMyTime(knownOf(piece, mine).attempt);
+  return inMyTime(knownOf(piece, mine).attempt, ownMinutes);
 }
 
 /** Minutes that the maker's own makes have shown, by kind of step. */
@@ -91,13 +91,13 @@ export function setOwnMinutes(own: typeof ownMinutes): void {
 }
 
 /** A plan with the maker's own minutes: only the times of its tasks are others. */
-function inMyTime<A extends Attempt | null>(attempt: A): A | Attempt {
-  if (!attempt?.ok || !attempt.plan.tasks || ownMinutes.size === 0) return attempt;
+function inMyTime<A extends Attempt | null>(attempt: A, own: typeof ownMinutes): A | Attempt {
+  if (!attempt?.ok || !attempt.plan.tasks || own.size === 0) return attempt;
   const before = timed.get(attempt);
-  if (before?.own === ownMinutes) return before.attempt;
+  if (before?.own === own) return before.attempt;
   const { plan } = attempt;
-  const now: Attempt = { ok: true, plan: { ...plan, tasks: withOwnMinutes(attempt.plan.tasks, plan.steps, ownMinutes) } };
-  timed.set(attempt, { own: ownMinutes, attempt: now });
+  const now: Attempt = { ok: true, plan: { ...plan, tasks: withOwnMinutes(attempt.plan.tasks, plan.steps, own) } };
+  timed.set(attempt, { own, attempt: now });
   return now;
 }
 
@@ -106,7 +106,7 @@ function planSoon(piece: Piece, mine: BenchEntry): Attempt | null {
   const before = known.get(piece);
   if (before?.bench === bench) {
     if (before.search) searchLater({ piece, bench, measured: before.measured });
-    return inMyTime(before.attempt);
+    return inMyTime(before.attempt, ownMinutes);
   }
   soon.ask(piece, { piece, bench, measured: NOTHING_READ });
   return null;
@@ -274,8 +274,8 @@ export function usePlanned(piece: Piece, mine: BenchEntry, measured: Readings = 
   }, [client, search, piece]);
   useEffect(() => () => client.end(), [client]);
   if (failure) throw failure;
-  useSyncExternalStore(hearAnswers, ownNow, ownNow);
-  const attempt = inMyTime(now ?? shown);
+  const own = useSyncExternalStore(hearAnswers, ownNow, ownNow);
+  const attempt = inMyTime(now ?? shown, own);
   if (!attempt?.ok) return attempt;
   return { ok: true, plan: attempt.plan, isSettling: isWaiting || search !== null };
 }

@@ -88,7 +88,7 @@ export function DrawerList({ plan, costs, nameOf }: Props) {
       <LastCuts />
       {plan && (
         <>
-          <ToOrder order={plan.order} />
+          <ToOrder plan={plan} />
           {plan.cannot.length > 0 && (
             <>
               <h2 className="section-head mt-3">{metalText.cannot}</h2>

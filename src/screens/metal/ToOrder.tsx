@@ -1,15 +1,20 @@
 "use client";
 
-import { type OrderLine } from "@/core/cutting/plan-cuts";
+import { useState } from "react";
+import { insteadOf } from "@/core/cutting/instead";
+import { type CutsPlan, type OrderLine } from "@/core/cutting/plan-cuts";
+import { formOfStock } from "@/core/cutting/sources";
 import { orderCsv } from "@/formats/order-csv";
 import { useNotices } from "@/ui/notices";
 import { saveFile } from "@/ui/save-file";
 import { useTrayState, useUnits } from "@/ui/tray";
-import { orderText, whyOrdered } from "@/words/cuts";
+import { withUnit } from "@/words/show";
+import { orderText, shortForm, whyOrdered } from "@/words/cuts";
 import { metalText } from "@/words/screens/metal";
 
 /** What is not in the drawer and why, by metal and form; copied, or saved as a table. */
-export function ToOrder({ order }: { readonly order: readonly OrderLine[] }) {
+export function ToOrder({ plan }: { readonly plan: CutsPlan }) {
+  const { order } = plan;
   const units = useUnits();
   const { say, warn } = useNotices();
   const rates = useTrayState(({ bench }) => bench.rates);
@@ -31,6 +36,7 @@ export function ToOrder({ order }: { readonly order: readonly OrderLine[] }) {
             </span>
             <b className="font-semibold">{orderText(line, units)}</b>
             <small className="block text-xs text-soft">{whyOrdered(line.why)}</small>
+            <Instead line={line} plan={plan} />
           </li>
         ))}
       </ul>
@@ -46,4 +52,21 @@ export function ToOrder({ order }: { readonly order: readonly OrderLine[] }) {
       )}
     </>
   );
+}
+
+/** What else in the drawer would do, for whoever asks. */
+function Instead({ line, plan }: { readonly line: OrderLine; readonly plan: CutsPlan }) {
+  const units = useUnits();
+  const [isAsked, ask] = useState(false);
+  const stock = useTrayState(({ bench }) => bench.stock) ?? [];
+  if (!isAsked)
+    return (
+      <button type="button" className="text-xs underline max-lg:min-h-touch" onClick={() => ask(true)}>
+        {metalText.whatElse}
+      </button>
+    );
+  const found = insteadOf(line, plan, stock);
+  if (found.length === 0) return <small className="block text-xs text-soft">{metalText.nothingElse}</small>;
+  const names = found.map((item) => `${shortForm(formOfStock(item), units)}, ${withUnit(item.length, "measured", units)}`);
+  return <small className="block text-xs text-soft">{metalText.wouldDo([...new Set(names)].join("; "))}</small>;
 }
