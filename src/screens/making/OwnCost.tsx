@@ -22,7 +22,7 @@ export function OwnCost({ plan, doubtOf }: { readonly plan: Plan; readonly doubt
       <CostDetails name={ownCostText.costs(piece.count ?? 1)} cost={costWith()}>
         <p className="pl-4 text-xs text-soft">
           {ownCostText.byItself}{" "}
-          <Link href={`/metal?pieces=${piece.id}`} className="pressed underline">
+          <Link href={`/metal?pieces=${piece.id}`} className="pressed inline-flex items-center underline">
             {ownCostText.onMetal}
           </Link>
         </p>
