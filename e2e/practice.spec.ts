@@ -54,8 +54,12 @@ test("with the keyboard alone: lit, moved, and lost where it is held too long; t
 
 test("the careful hand shows it; a heat that is not there says so", async ({ page }) => {
   await page.goto(SEAM);
+  const follow = page.getByRole("button", { name: "Follow the careful hand" });
+  await follow.click();
+  await expect(follow).toHaveAttribute("aria-pressed", "true");
   await page.getByRole("radio", { name: "4 times" }).check();
   await page.getByRole("button", { name: "Show the careful hand" }).click();
+  await expect(follow).toHaveAttribute("aria-pressed", "false");
   await expect(page.getByRole("heading", { name: "It is joined." })).toBeVisible({ timeout: 60_000 });
   const line = page.getByRole("slider", { name: "Line between what is seen and the heat" });
   await line.focus();
@@ -69,6 +73,8 @@ test("the careful hand shows it; a heat that is not there says so", async ({ pag
   expect(Number(await line.getAttribute("aria-valuenow"))).toBeGreaterThan(50);
   await page.keyboard.press("h");
   await expect(line).toBeHidden();
+  await page.keyboard.press("r");
+  await expect(follow).toHaveAttribute("aria-pressed", "true");
   await page.goto("/pieces/tern-ring/practice?joint=m9.seam");
   await expect(page.getByText("This heat is not in the plan any more.")).toBeVisible();
   await page.getByRole("button", { name: "To the heats" }).click();

@@ -24,6 +24,8 @@ const FOOT = 22;
 const LEAST_SECONDS = 30;
 const OPENS_AT = 600;
 const HIGHEST = 830;
+/** Of the room it begins in (degrees C). */
+const COLD = 20;
 
 /** A colour of its own for each kind of line; the last for all others. */
 const LINE_COLOURS = ["var(--color-line-wall)", "var(--color-line-plate)", "var(--color-line-other)"] as const;
@@ -38,7 +40,7 @@ export function LadderInTime({ body, course, names, units, width, height }: Prop
   const wide = Math.max(60, width - LEFT - (width < 600 ? 92 : RIGHT));
   const x = scaleLinear([0, end], [LEFT, LEFT + wide]);
   const opens = (height - FOOT) * 0.84;
-  const y = scaleLinear([20, OPENS_AT, HIGHEST], [height - FOOT, opens, 6]).clamp(true);
+  const y = scaleLinear([COLD, OPENS_AT, HIGHEST], [height - FOOT, opens, 6]).clamp(true);
   const wanted = body.joints.filter(({ isWanted }) => isWanted);
   const runs = Math.max(...wanted.map((joint) => joint.runs));
   const held = body.joints.filter(({ isWanted, isShielded }) => !isWanted && !isShielded).sort((a, b) => a.softens - b.softens)[0];
@@ -47,7 +49,7 @@ export function LadderInTime({ body, course, names, units, width, height }: Prop
   const top = Math.min(held && held.softens > runs ? held.softens : Infinity, solidus);
   const last = course.at(-1);
   const ends = spreadOut(last ? last.parts.map(({ mean }) => y(mean)) : [], 17, height - FOOT);
-  const ticks = [600, 650, 700, 750, 800];
+  const ticks = [COLD, 600, 650, 700, 750, 800];
   return (
     <svg width={width} height={height} role="img" aria-label={practiceText.ladder} className="block">
       <rect x={LEFT} y={y(HIGHEST)} width={wide} height={Math.max(0, y(solidus) - y(HIGHEST))} fill="var(--color-melt)" opacity={0.6} />

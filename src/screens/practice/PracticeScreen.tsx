@@ -81,8 +81,10 @@ export function Practised({ plan, index, piece, bench, lesson, isBare = false, d
   const over = (tried: Tried) => {
     if (tried.holder === "maker") keep(tried);
   };
-  const begun = (isLed: boolean) => {
-    const fresh = new PracticeRun(own.body, "maker", null, over, 1, isLed);
+  // also while a try is played again, which shows none
+  const [isLed, lead] = useState(false);
+  const begun = (hasGhost: boolean) => {
+    const fresh = new PracticeRun(own.body, "maker", null, over, 1, hasGhost);
     if (isBare) fresh.lay("clean");
     return { run: fresh, scene: own };
   };
@@ -92,9 +94,10 @@ export function Practised({ plan, index, piece, bench, lesson, isBare = false, d
   const [speed, setSpeed] = useState(1);
   const [ladder, ladderSize] = useSize(800, 230);
   const { body, names } = scene;
-  const again = (isLed: boolean) => {
+  const again = (hasGhost = isLed) => {
     if (run.holder === "maker" && shown.isBegun) setCount((n) => n + 1);
-    play(begun(isLed));
+    lead(hasGhost);
+    play(begun(hasGhost));
   };
   const replay = (tried: TryFile) => {
     const its = isOf(tried, own, bench) ? own : sceneOfTry(tried);
@@ -119,7 +122,7 @@ export function Practised({ plan, index, piece, bench, lesson, isBare = false, d
       ArrowUp: move(0, 1),
       ArrowDown: move(0, -1),
       l: light,
-      r: () => again(shown.hasGhost),
+      r: () => again(),
       g: () => again(!shown.hasGhost),
       h: () => see((is) => !is),
       ...(body.support === "mesh" && { b: turnOver }),
@@ -201,7 +204,7 @@ export function Practised({ plan, index, piece, bench, lesson, isBare = false, d
         <button type="button" className="night-btn night-go !min-h-touch" onClick={() => run.pause(!shown.isPaused)}>
           {shown.isPaused ? practiceText.goOn : practiceText.pause} <kbd className="night-key">{practiceText.space}</kbd>
         </button>
-        <button type="button" className="night-btn !min-h-touch" onClick={() => again(shown.hasGhost)}>
+        <button type="button" className="night-btn !min-h-touch" onClick={() => again()}>
           <kbd className="night-key">R</kbd> {practiceText.startAgain}
         </button>
         <button type="button" aria-pressed={isSeen} className="night-btn !min-h-touch" onClick={() => see(!isSeen)}>
