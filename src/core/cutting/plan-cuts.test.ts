@@ -237,6 +237,7 @@ describe("blanks where the maker wants them", () => {
       expect(whereOf(plan, bezel).stock!.id).toBe(from);
     }
     expect(cutAll([{ ...pin, blank: "no such blank" }])).toEqual(free);
+    expect(cutAll([{ ...pin, from }, pin])).toEqual(moved);
   });
 
   test("what is bought for a pinned blank keeps its number and its form, and is ordered once", () => {

@@ -119,9 +119,11 @@ interface PinnedBlank {
   readonly pin: Pin;
 }
 
+/** The pins of a group's blanks; of several for one the last counts. */
 function pinsOf(group: readonly Wanted[], pins: readonly Pin[]): PinnedBlank[] {
   const ids = group.map(blankId);
-  return pins.flatMap((pin) => (ids.includes(pin.blank) ? [{ index: ids.indexOf(pin.blank), pin }] : []));
+  const last = pins.filter(({ blank }, i) => pins.findLastIndex((each) => each.blank === blank) === i);
+  return last.flatMap((pin) => (ids.includes(pin.blank) ? [{ index: ids.indexOf(pin.blank), pin }] : []));
 }
 
 function lengthOf({ cut: { shape } }: Wanted): number {

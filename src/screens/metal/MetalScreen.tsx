@@ -1,9 +1,7 @@
 "use client";
 
 import { usePathname, useSearchParams } from "next/navigation";
-import { useState } from "react";
-import { type CuttingWay } from "@/core/cutting/cutting-way";
-import { type Pin } from "@/core/cutting/pin";
+import { useEffect, useState } from "react";
 import { drawerAfter } from "@/core/cutting/drawer-after";
 import { type CutsPlan } from "@/core/cutting/plan-cuts";
 import { cutsRequestOf, wantedOfPieces } from "@/core/piece/cuts-request";
@@ -23,7 +21,7 @@ import { useTray, useTrayState } from "@/ui/tray";
 import { useSame } from "@/ui/useSame";
 import { metalText } from "@/words/screens/metal";
 import { DrawerList } from "./DrawerList";
-import { keepCutChoices, keptCutChoices } from "./cut-choices";
+import { type CutChoices, keepCutChoices, keptCutChoices } from "./cut-choices";
 import { LaidDrawer } from "./LaidDrawer";
 import { MetalFoot } from "./MetalFoot";
 import { WayChoice } from "./WayChoice";
@@ -43,17 +41,18 @@ export function MetalScreen() {
   const pathname = usePathname();
   const inAddress = useSearchParams().get(PIECES);
   const [changed, change] = useState<readonly string[] | null>(null);
-  const [{ way, pins }, setChoices] = useState(keptCutChoices);
-  const keepChoices = (next: { readonly way?: CuttingWay; readonly pins?: readonly Pin[] }) => {
-    setChoices({ way, pins, ...next });
-    if (!keepCutChoices({ way, pins, ...next })) warn(metalText.notKept);
-  };
+  const [choices, setChoices] = useState(keptCutChoices);
+  const { way, pins } = choices;
+  const choose = (next: Partial<CutChoices>) => setChoices((now) => ({ ...now, ...next }));
+  useEffect(() => {
+    if (!keepCutChoices(choices)) warn(metalText.notKept);
+  }, [choices, warn]);
   useTitle(metalText.metal);
   const lying = all.filter(({ deleted }) => deleted === null);
   const first =
     inAddress !== null ? inAddress.split(",").filter(Boolean) : (keptDay()?.pieces ?? lying.slice(0, FIRST).map(({ id }) => id));
   const chosen = (changed ?? first).filter((id) => lying.some((each) => each.id === id));
-  const choose = (id: string) => {
+  const addOrLeave = (id: string) => {
     const next = chosen.includes(id) ? chosen.filter((each) => each !== id) : [...chosen, id];
     change(next);
     window.history.replaceState(null, "", `${pathname}?${PIECES}=${next.join(",")}`);
@@ -72,8 +71,8 @@ export function MetalScreen() {
   const take = async (cut: CutsPlan) => {
     const taken = await tray.takeCut({ stock, scrap }, drawerAfter(stock, scrap, cut));
     if (typeof taken === "string") return warn(`${taken}.`);
-    keepChoices({ pins: [] });
-    say(metalText.areCut, { name: metalText.putBack, run: () => void putBack(taken).then(() => keepChoices({ pins })) });
+    choose({ pins: [] });
+    say(metalText.areCut, { name: metalText.putBack, run: () => void putBack(taken).then(() => choose({ pins })) });
   };
   return (
     <HighlightProvider>
@@ -89,7 +88,7 @@ export function MetalScreen() {
           lights={(id) => `piece ${id}`}
           records={records}
           others={lying.filter(({ id }) => !chosen.includes(id))}
-          onChoose={choose}
+          onChoose={addOrLeave}
         />
         {refused.length > 0 && (
           <p role="alert" className="px-4 py-2 text-sm text-bad">
@@ -119,14 +118,14 @@ export function MetalScreen() {
                   </p>
                 )}
               </div>
-              {cutting.plans && <WayChoice plans={cutting.plans} way={way} onChoose={(next) => keepChoices({ way: next })} />}
+              {cutting.plans && <WayChoice plans={cutting.plans} way={way} onChoose={(next) => choose({ way: next })} />}
             </div>
             {wanted.length === 0 && <p className="text-base text-soft">{lying.length === 0 ? metalText.noPieces : metalText.choose}</p>}
             {plan && (
               <LaidDrawer
                 {...{ plan, stock, pins, nameOf, colourOf }}
                 isBefore={cutting.isBefore}
-                onPins={(next) => keepChoices({ pins: next })}
+                onPins={(next) => choose({ pins: next })}
               />
             )}
           </section>
