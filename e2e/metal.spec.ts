@@ -87,7 +87,7 @@ test("a blank is dragged, turned and pinned, the rest is laid round it; over a r
   await expect(bezel).toHaveAttribute("aria-pressed", "false");
   const bar = page.getByRole("region", { name: "The chosen blank" });
   await expect(bar).toContainText("Tern ring, 46.05 mm");
-  await bar.getByRole("button", { name: "Let all go (1)" }).click();
+  await bar.getByRole("button", { name: "Unpin all (1)" }).click();
   await expect(plate).toHaveAttribute("aria-pressed", "false");
   await page.getByRole("button", { name: "Pin them again" }).click();
   await expect(plate).toHaveAttribute("aria-pressed", "true");
@@ -300,8 +300,8 @@ test.describe("by touch", () => {
     const row = (await hoop.boundingBox())!.y;
     await bar.getByRole("button", { name: "Next length" }).tap();
     await expect.poll(async () => Math.abs((await hoop.boundingBox())!.y - row)).toBeGreaterThan(20);
-    await expect(bar.getByRole("button", { name: "Let it go" })).toBeVisible();
-    await bar.getByRole("button", { name: "Let all go (1)" }).tap();
+    await expect(bar.getByRole("button", { name: "Unpin", exact: true })).toBeVisible();
+    await bar.getByRole("button", { name: "Unpin all (1)" }).tap();
     await expect(hoop).toHaveAttribute("aria-pressed", "false");
     const bins = drawer(page).getByRole("button", { name: /^Take out of the drawer/ });
     for (let left = await bins.count(); left > 0; left--) {

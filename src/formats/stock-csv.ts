@@ -1,15 +1,12 @@
 import { csvFormatRows, csvParseRows } from "d3-dsv";
 import { METALS, type Metal } from "@/core/metal/metals";
-import { type SectionShape } from "@/core/metal/section";
-import { type StockItem, sheetSides } from "@/core/metal/stock";
+import { STOCK_FORMS, type StockItem, WIRE_SECTIONS, sheetSides } from "@/core/metal/stock";
 import { oneLine } from "@/core/measure/one-line";
 import { asText } from "./ledger-file";
 
 const HEADS = ["form", "metal", "section", "width", "thickness", "outside", "inside", "length", "count", "coil", "least", "note"] as const;
 type Head = (typeof HEADS)[number];
 
-const FORMS: readonly StockItem["form"][] = ["strip", "wire", "sheet", "tube"];
-const SECTIONS: readonly SectionShape[] = ["round", "square", "rectangle", "oval", "half-round", "d"];
 /** What each form must have, beside its metal and length. */
 const NEEDED: Readonly<Record<StockItem["form"], readonly Head[]>> = {
   strip: ["width", "thickness"],
@@ -70,7 +67,7 @@ export function readStockCsv(text: string): ReadStock {
 
 /** A row's item, or the column that cannot be read. */
 function itemOf(cell: (head: Head) => string): Omit<StockItem, "id"> | Head {
-  const form = FORMS.find((each) => each === cell("form").toLowerCase());
+  const form = STOCK_FORMS.find((each) => each === cell("form").toLowerCase());
   if (!form) return "form";
   const metal = metalCalled(cell("metal"));
   if (!metal) return "metal";
@@ -79,7 +76,7 @@ function itemOf(cell: (head: Head) => string): Omit<StockItem, "id"> | Head {
   const wrong = numbers.find(([, value]) => value !== undefined && !(value > 0 && Number.isFinite(value)));
   if (wrong) return wrong[0];
   const { width, thickness, outside, inside, length, least } = Object.fromEntries(numbers) as Partial<Record<Head, number>>;
-  const section = SECTIONS.find((each) => each === cell("section").toLowerCase());
+  const section = WIRE_SECTIONS.find((each) => each === cell("section").toLowerCase());
   if (cell("section") !== "" && !section) return "section";
   const lacking = ["length" as const, ...NEEDED[form]].find((head) => cell(head) === "");
   if (lacking) return lacking;

@@ -1,8 +1,8 @@
 import { polygonArea } from "../geometry/polygon";
 import { tolerance } from "../measure/tolerances";
-import { type CutStock, areaAcross } from "../metal/cut";
+import { areaAcross } from "../metal/cut";
 import { METALS, type Metal, massOf } from "../metal/metals";
-import { type StockItem, sheetSides } from "../metal/stock";
+import { STOCK_FORMS, type StockItem, sheetSides } from "../metal/stock";
 import { type CuttingWay } from "./cutting-way";
 import { laidLengths } from "./lengths";
 import { type Form, type NoMatch, isSameForm, noMatch, widthAcross } from "./match";
@@ -22,7 +22,7 @@ export interface CutsRequest {
   readonly useful: { readonly length: number; readonly sheet: readonly [number, number] };
   readonly kerf: number;
   readonly way: CuttingWay;
-  /** Where the maker wants some of the blanks, the first first. */
+  /** Where the maker wants some of the blanks; an earlier one keeps its place where two meet. */
   readonly pins?: readonly Pin[];
   /** Ways to lay sheets that are tried, the quickest first; all where it is left out. */
   readonly tries?: number;
@@ -240,13 +240,13 @@ function orderOf({ lengths, sheets }: Begun, stock: readonly StockItem[]): Order
   };
   for (const { stock: item, form, length } of lengths) if (!item) add(form, length, null);
   for (const { stock: item, form, sheet } of sheets) if (!item) add(form, sheet.length, sheet.width);
-  const placeOf = ({ form: { metal, stock: of } }: OrderLine) => METAL_CODES.indexOf(metal) * FORMS.length + FORMS.indexOf(of.form);
+  const placeOf = ({ form: { metal, stock: of } }: OrderLine) =>
+    METAL_CODES.indexOf(metal) * STOCK_FORMS.length + STOCK_FORMS.indexOf(of.form);
   return lines.sort((a, b) => placeOf(a) - placeOf(b));
 }
 
 /** What is ordered stands by its metal, then by its form. */
 const METAL_CODES = Object.keys(METALS);
-const FORMS: readonly CutStock["form"][] = ["sheet", "strip", "wire", "tube"];
 
 /** The nearest thing first. */
 const NEAREST: readonly NoMatch[] = ["width", "thickness", "metal", "form"];

@@ -4,11 +4,7 @@ import { anticlockwise } from "./convex";
 import { type Sheet } from "./sheet";
 
 /** What of a sheet lies past a straight cut across it, about its own corner. */
-export interface Remainder {
-  readonly length: number;
-  readonly width: number;
-  readonly outline: readonly Point[] | null;
-  readonly taken: readonly (readonly Point[])[];
+export interface Remainder extends Omit<Sheet, "isBought"> {
   /** mm2 */
   readonly area: number;
   /** Sides of the largest clear rectangle in it, along it and across. */

@@ -18,3 +18,15 @@ export function sheetArea({ length, width, outline, taken }: Sheet): number {
   const whole = outline ? Math.abs(polygonArea(outline)) : length * width;
   return whole - taken.reduce((sum, each) => sum + Math.abs(polygonArea(each)), 0);
 }
+
+/** A sheet's own edge: its outline, or its four sides. */
+export function sheetEdge({ length, width, outline }: Pick<Sheet, "length" | "width" | "outline">): readonly Point[] {
+  return (
+    outline ?? [
+      [0, 0],
+      [length, 0],
+      [length, width],
+      [0, width],
+    ]
+  );
+}

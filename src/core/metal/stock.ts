@@ -3,6 +3,10 @@ import { type CutStock, areaAcross } from "./cut";
 import { type Metal, massOf } from "./metals";
 import { type SectionShape } from "./section";
 
+/** Forms that metal lies in, and sections of wire, in the order in which they are offered. */
+export const STOCK_FORMS: readonly CutStock["form"][] = ["strip", "wire", "sheet", "tube"];
+export const WIRE_SECTIONS: readonly SectionShape[] = ["round", "square", "rectangle", "oval", "half-round", "d"];
+
 /** What lies in the drawer, in mm, as a bench's file has it. */
 export interface StockItem {
   readonly id: string;

@@ -1,8 +1,8 @@
 import { type Box, type Curve, polygonCurve } from "@/core/geometry/curve";
-import { type Point } from "@/core/geometry/outline";
 import { placedCurve } from "@/core/geometry/placed";
 import { widthAcross } from "@/core/cutting/match";
 import { type CutsPlan, type PlannedLength, type PlannedSheet, goesOn } from "@/core/cutting/plan-cuts";
+import { sheetEdge } from "@/core/cutting/sheet";
 import { sawLine } from "@/core/cutting/wanted";
 import { CUT_LIST, type CutListRow, ORDER_LIST, cutListRows, lengthTitle, orderRows, sheetTitle } from "@/words/cuts";
 import { type Rates } from "@/core/piece/bench";
@@ -38,14 +38,12 @@ function countsBefore(counts: readonly number[]): number[] {
 
 /** A sheet with all its saw lines: its own edge, what was taken before, and each blank with its number and the name of its piece. */
 function cutSheet(sheet: PlannedSheet, id: string, before: number, nameOf: NameOf, units: Units): Template {
-  const { length, width, outline, taken } = sheet.sheet;
-  const edge: readonly Point[] = outline ?? rectangle(length, width);
   const blanks = sheet.placed.map(({ wanted, x, y, turn }): TemplateLine => {
     return { curve: placedCurve(sawLine(wanted), { at: [x, y], turn }), isClosed: true, kind: "cut" };
   });
   const lines: TemplateLine[] = [
-    { curve: polygonCurve(edge), isClosed: true, kind: "edge" },
-    ...taken.map((each): TemplateLine => ({ curve: polygonCurve(each), isClosed: true, kind: "mark" })),
+    { curve: polygonCurve(sheetEdge(sheet.sheet)), isClosed: true, kind: "edge" },
+    ...sheet.sheet.taken.map((each): TemplateLine => ({ curve: polygonCurve(each), isClosed: true, kind: "mark" })),
     ...blanks,
   ];
   const labels = sheet.placed.map(({ wanted }, i): TemplateLabel => {
@@ -62,7 +60,7 @@ function cutLength(length: PlannedLength, id: string, before: number, nameOf: Na
   const shown = goesOn(length) ? Math.min(length.length, last.at + last.length + PAST) : length.length;
   const high = Math.max(LEAST_HIGH, widthAcross(length.form.stock));
   const lines: TemplateLine[] = [
-    { curve: polygonCurve(rectangle(shown, high)), isClosed: true, kind: "edge" },
+    { curve: polygonCurve(sheetEdge({ length: shown, width: high, outline: null })), isClosed: true, kind: "edge" },
     ...length.cuts.flatMap(({ at, length: long }): TemplateLine[] => [
       ...(at > 0 ? [upright(at, high, "mark")] : []),
       upright(at + long, high, "cut"),
@@ -78,15 +76,6 @@ function cutLength(length: PlannedLength, id: string, before: number, nameOf: Na
 function fitting(number: number, name: string, room: number): string {
   const whole = `${number} ${name}`;
   return whole.length * LABEL * LETTER < room ? whole : String(number);
-}
-
-function rectangle(length: number, width: number): Point[] {
-  return [
-    [0, 0],
-    [length, 0],
-    [length, width],
-    [0, width],
-  ];
 }
 
 function upright(at: number, high: number, kind: TemplateLine["kind"]): TemplateLine {

@@ -13,7 +13,7 @@ import { useNotices } from "@/ui/notices";
 import { usePutBack } from "@/ui/put-back";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { useSame } from "@/ui/useSame";
-import { begunText, whyOrdered } from "@/words/cuts";
+import { begunText, cannotText, whyOrdered } from "@/words/cuts";
 import { takeFromDrawerText } from "@/words/screens/at-bench";
 
 interface Props {
@@ -68,7 +68,7 @@ export function TakeFromDrawer({ make, plan, step }: Props) {
         </button>
       )}
       {!taken && cuts && !isThere && (
-        <span>{takeFromDrawerText.notThere(cuts.order[0] ? whyOrdered(cuts.order[0].why) : takeFromDrawerText.tooLarge)}</span>
+        <span>{takeFromDrawerText.notThere(cuts.order[0] ? whyOrdered(cuts.order[0].why) : cannotText(cuts.cannot[0]!.why))}</span>
       )}
     </p>
   );

@@ -41,12 +41,13 @@ export function MetalScreen() {
   const pathname = usePathname();
   const inAddress = useSearchParams().get(PIECES);
   const [changed, change] = useState<readonly string[] | null>(null);
-  const [choices, setChoices] = useState(keptCutChoices);
+  const [kept] = useState(keptCutChoices);
+  const [choices, setChoices] = useState(kept);
   const { way, pins } = choices;
   const choose = (next: Partial<CutChoices>) => setChoices((now) => ({ ...now, ...next }));
   useEffect(() => {
-    if (!keepCutChoices(choices)) warn(metalText.notKept);
-  }, [choices, warn]);
+    if (choices !== kept && !keepCutChoices(choices)) warn(metalText.notKept);
+  }, [choices, kept, warn]);
   useTitle(metalText.metal);
   const lying = all.filter(({ deleted }) => deleted === null);
   const first =

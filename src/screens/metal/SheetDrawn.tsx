@@ -1,6 +1,6 @@
 "use client";
 
-import { type Point } from "@/core/geometry/outline";
+import { sheetEdge } from "@/core/cutting/sheet";
 import { Millimetres, Shape } from "@/ui/Drawing";
 import { sourceText } from "@/words/cuts";
 import { formText } from "@/words/kit";
@@ -19,14 +19,9 @@ const NAMED = 84;
 
 /** A sheet with what was taken out of it before, what is spoiled of it and what stays. */
 export function SheetDrawn({ box: { each, form, x, top, foot, length, width }, perMm, units }: Props) {
-  const outline = isItem(each) ? each.outline : each.sheet.outline;
+  const outline = (isItem(each) ? each.outline : each.sheet.outline) ?? null;
   const taken = (isItem(each) ? each.taken : each.sheet.taken) ?? [];
-  const edge: readonly Point[] = outline ?? [
-    [0, 0],
-    [length, 0],
-    [length, width],
-    [0, width],
-  ];
+  const edge = sheetEdge({ length, width, outline });
   const isBought = !isItem(each) && each.stock === null;
   const remainder = isItem(each) ? null : each.remainder;
   const isKept = !isItem(each) && each.goesBack;

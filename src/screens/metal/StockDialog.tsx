@@ -4,7 +4,7 @@ import { castDraft } from "immer";
 import { useId, useState } from "react";
 import { METALS, type Metal, massOf, metalsFor } from "@/core/metal/metals";
 import { areaAcross } from "@/core/metal/cut";
-import { type StockItem, cutStockOf } from "@/core/metal/stock";
+import { STOCK_FORMS, type StockItem, WIRE_SECTIONS, cutStockOf } from "@/core/metal/stock";
 import { type SectionShape } from "@/core/metal/section";
 import { newId } from "@/store/ids";
 import { Dialog, DialogActions } from "@/ui/Dialog";
@@ -17,9 +17,6 @@ import { commonText } from "@/words/common";
 import { stockFormText } from "@/words/screens/metal";
 import { lengthUnit, showLength, withUnit } from "@/words/show";
 import { type Form, readStock, sidesAsked, typedOf, typedWeight } from "./stock-form";
-
-const FORMS: readonly Form[] = ["strip", "wire", "sheet", "tube"];
-const SECTIONS: readonly SectionShape[] = ["round", "square", "rectangle", "oval", "half-round", "d"];
 
 interface Props {
   /** What lies there already and is changed; null for what is laid in. */
@@ -68,7 +65,7 @@ export function StockDialog({ item, onClose }: Props) {
         <Choice
           label={stockFormText.form}
           value={form}
-          options={FORMS.map((value) => [value, stockFormText.forms[value]])}
+          options={STOCK_FORMS.map((value) => [value, stockFormText.forms[value]])}
           onChoose={(value) => type({ ...typed, form: value as Form })}
         />
         <Choice
@@ -81,7 +78,7 @@ export function StockDialog({ item, onClose }: Props) {
           <Choice
             label={stockFormText.section}
             value={section}
-            options={SECTIONS.map((value) => [value, capital(SECTION_NAMES[value])])}
+            options={WIRE_SECTIONS.map((value) => [value, capital(SECTION_NAMES[value])])}
             onChoose={(value) => type({ ...typed, section: value as SectionShape })}
           />
         )}

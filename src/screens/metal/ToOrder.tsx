@@ -8,9 +8,9 @@ import { orderCsv } from "@/formats/order-csv";
 import { useNotices } from "@/ui/notices";
 import { saveFile } from "@/ui/save-file";
 import { useTrayState, useUnits } from "@/ui/tray";
-import { withUnit } from "@/words/show";
 import { orderText, shortForm, whyOrdered } from "@/words/cuts";
 import { metalText } from "@/words/screens/metal";
+import { sizeText } from "./view";
 
 /** What is not in the drawer and why, by metal and form; copied, or saved as a table. */
 export function ToOrder({ plan }: { readonly plan: CutsPlan }) {
@@ -67,6 +67,6 @@ function Instead({ line, plan }: { readonly line: OrderLine; readonly plan: Cuts
     );
   const found = insteadOf(line, plan, stock);
   if (found.length === 0) return <small className="block text-xs text-soft">{metalText.nothingElse}</small>;
-  const names = found.map((item) => `${shortForm(formOfStock(item), units)}, ${withUnit(item.length, "measured", units)}`);
+  const names = found.map((item) => `${shortForm(formOfStock(item), units)}, ${sizeText(item, units)}`);
   return <small className="block text-xs text-soft">{metalText.wouldDo([...new Set(names)].join("; "))}</small>;
 }

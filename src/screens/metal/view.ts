@@ -37,7 +37,8 @@ export function drawerLines(stock: readonly StockItem[], plan: CutsPlan | null, 
   });
 }
 
-function sizeText(item: StockItem, units: Units): string {
+/** How long it is, and how wide a sheet is; how many there are, and what is noted of it. */
+export function sizeText(item: StockItem, units: Units): string {
   const many = item.count === 1 ? "" : `${item.count} × `;
   const named = item.note ? `, ${item.note}` : "";
   if (item.form !== "sheet") return `${many}${withUnit(item.length, "measured", units)}${named}`;

@@ -173,6 +173,5 @@ export const takeFromDrawerText = {
   takenAt: (clock: string) => `Taken from the drawer at ${clock}`,
   putBack: "Put it back",
   notThere: (why: string) => `Not in the drawer: ${why}.`,
-  tooLarge: "it is larger than what is there",
   failed: (why: string) => `The drawer could not be looked through: ${why}`,
 };
