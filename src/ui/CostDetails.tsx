@@ -2,12 +2,13 @@
 
 import { type ReactNode } from "react";
 import { type PieceCost } from "@/core/cutting/cost";
-import { costTerms, costText, markedStandIn } from "@/words/cuts";
+import { costing, costTerms, costText, markedStandIn } from "@/words/cuts";
 import { useTrayState } from "./tray";
 
 interface Props {
   readonly name: string;
-  readonly cost: PieceCost;
+  /** Null while it is worked out: what is open stays open over that. */
+  readonly cost: PieceCost | null;
   /** What stands under its terms. */
   readonly children?: ReactNode;
 }
@@ -19,10 +20,11 @@ export function CostDetails({ name, cost, children }: Props) {
   return (
     <details className="text-sm leading-tight">
       <summary className="cursor-pointer max-lg:min-h-touch">
-        <b className="font-semibold">{name}</b> {markedStandIn(costText(cost, currency), cost, rates)}
+        <b className="font-semibold">{name}</b>{" "}
+        {cost ? markedStandIn(costText(cost, currency), cost, rates) : <span className="text-soft">{costing.wait}</span>}
       </summary>
       <ul className="py-1 pl-4 text-xs text-soft">
-        {costTerms(cost, currency).map(({ text, value }, i) => (
+        {(cost ? costTerms(cost, currency) : []).map(({ text, value }, i) => (
           <li key={i} className="flex max-w-110 justify-between gap-2">
             <span>{text}</span>
             <span>{value}</span>

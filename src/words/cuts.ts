@@ -235,6 +235,12 @@ export function costText({ value, terms, unknown }: Omit<PieceCost, "piece">, cu
   return money(value, currency) + (without === "" ? "" : `, without ${without}`);
 }
 
+/** While what a piece costs is worked out, and where that fails. */
+export const costing = {
+  wait: "working it out…",
+  failed: (why: string) => `What it costs could not be worked out: ${why}`,
+};
+
 /** How good a plan of cuts is known to be. */
 export function statusText({ isProven, sheets }: Pick<CutsPlan, "isProven" | "sheets">): string {
   if (isProven) return "the best there is";

@@ -5,6 +5,7 @@ import { type Plan } from "@/core/piece/plan";
 import { CostDetails } from "@/ui/CostDetails";
 import { useOwnCost } from "@/ui/own-cost";
 import { useSame } from "@/ui/useSame";
+import { costing } from "@/words/cuts";
 import { makeCostText } from "@/words/screens/ledger";
 
 interface Props {
@@ -18,23 +19,17 @@ interface Props {
 export function MakeCost({ make, minutes, plan }: Props) {
   const piece = useSame([make], () => ({ ...pieceNow(make), count: 1 }));
   const { costWith, problem } = useOwnCost(piece, plan);
-  if (problem) return <p className="mt-3 text-sm text-bad">◆ {makeCostText.failed(problem)}</p>;
+  if (problem) return <p className="mt-3 text-sm text-bad">◆ {costing.failed(problem)}</p>;
   return (
     <section aria-label={makeCostText.head} className="mt-3">
       <h2 className="section-head">{makeCostText.head}</h2>
-      {costWith ? (
-        <>
-          <CostDetails name={makeCostText.planned} cost={costWith()} />
-          {minutes === null ? (
-            <p className="text-sm text-soft">{makeCostText.notTimed}</p>
-          ) : (
-            <CostDetails name={makeCostText.made} cost={costWith(minutes / 60)} />
-          )}
-          <p className="text-xs text-soft">{makeCostText.today}</p>
-        </>
+      <CostDetails name={makeCostText.planned} cost={costWith?.() ?? null} />
+      {minutes === null ? (
+        <p className="text-sm text-soft">{makeCostText.notTimed}</p>
       ) : (
-        <p className="text-sm text-soft">{makeCostText.wait}</p>
+        <CostDetails name={makeCostText.made} cost={costWith?.(minutes / 60) ?? null} />
       )}
+      <p className="text-xs text-soft">{makeCostText.today}</p>
     </section>
   );
 }

@@ -4,6 +4,7 @@ import { Trash2 } from "lucide-react";
 import { useState } from "react";
 import { type PieceCost } from "@/core/cutting/cost";
 import { type CutsPlan } from "@/core/cutting/plan-cuts";
+import { type Wanted } from "@/core/cutting/wanted";
 import { useNotices } from "@/ui/notices";
 import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { cannotText } from "@/words/cuts";
@@ -18,12 +19,13 @@ import { drawerLines } from "./view";
 
 interface Props {
   readonly plan: CutsPlan | null;
+  readonly wanted: readonly Wanted[];
   readonly costs: readonly PieceCost[];
   readonly nameOf: (piece: string) => string;
 }
 
 /** What lies in the drawer and what becomes of it, what is to be ordered, and what cannot be cut. */
-export function DrawerList({ plan, costs, nameOf }: Props) {
+export function DrawerList({ plan, wanted, costs, nameOf }: Props) {
   const tray = useTray();
   const { warn } = useNotices();
   const units = useUnits();
@@ -102,9 +104,10 @@ export function DrawerList({ plan, costs, nameOf }: Props) {
             </>
           )}
           <Costs costs={costs} nameOf={nameOf} />
-          <Prices metals={plan.metals.map(({ metal }) => metal)} />
         </>
       )}
+      {/* not with the plan, which is laid anew meanwhile: what is typed here stays */}
+      <Prices metals={[...new Set(wanted.map(({ cut }) => cut.metal))]} />
     </aside>
   );
 }

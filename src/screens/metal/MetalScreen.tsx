@@ -59,11 +59,12 @@ export function MetalScreen() {
     window.history.replaceState(null, "", `${pathname}?${PIECES}=${next.join(",")}`);
   };
   const records = chosen.map((id) => lying.find((each) => each.id === id)!);
-  const { wanted, refused, unmeasured } = useWanted(records);
+  const { wanted, isPlanning, refused, unmeasured } = useWanted(records);
   const { stock = [], scrap = [] } = bench;
   const request = useSame([wanted, bench, pins], () => ({ ...cutsRequestOf(bench, wanted), pins }));
   const cutting = useCutting(wanted.length > 0 ? request : null);
   const plan = cutting.plans?.[WAYS.indexOf(way)] ?? null;
+  const isBefore = cutting.isBefore || isPlanning;
   const costs = useCosts(plan, records);
   const names = new Map(lying.map(({ id, piece }) => [id, piece.name]));
   const nameOf = (id: string) => names.get(id) ?? id;
@@ -112,7 +113,7 @@ export function MetalScreen() {
                 <p className="pb-2">{metalText.drawing}</p>
                 {cutting.isLooking && (
                   <p role="status" className="flex items-center gap-2">
-                    {plan && !cutting.isBefore ? metalText.better : metalText.laying}
+                    {plan && !isBefore ? metalText.better : metalText.laying}
                     <button type="button" className="btn btn-small" onClick={cutting.stop}>
                       {metalText.stop}
                     </button>
@@ -123,35 +124,38 @@ export function MetalScreen() {
             </div>
             {wanted.length === 0 && <p className="text-base text-soft">{lying.length === 0 ? metalText.noPieces : metalText.choose}</p>}
             {plan && (
-              <LaidDrawer
-                {...{ plan, stock, pins, nameOf, colourOf }}
-                isBefore={cutting.isBefore}
-                onPins={(next) => choose({ pins: next })}
-              />
+              <LaidDrawer {...{ plan, stock, pins, nameOf, colourOf }} isBefore={isBefore} onPins={(next) => choose({ pins: next })} />
             )}
           </section>
-          <DrawerList plan={plan} costs={costs} nameOf={nameOf} />
+          <DrawerList plan={plan} wanted={wanted} costs={costs} nameOf={nameOf} />
         </div>
-        {plan && <MetalFoot {...{ plan, costs, nameOf, unmeasured }} isBefore={cutting.isBefore} onTake={() => void take(plan)} />}
+        {plan && <MetalFoot {...{ plan, costs, nameOf, unmeasured }} isBefore={isBefore} onTake={() => void take(plan)} />}
       </main>
     </HighlightProvider>
   );
 }
 
-/** The blanks of pieces, the names of those that cannot be planned, and the ids of those whose sizes nobody measured yet. */
+/**
+ * The blanks of pieces, the names of those that cannot be planned, and the ids of those whose sizes nobody measured yet. While a piece is being
+ * planned the blanks are those of before.
+ */
 function useWanted(records: readonly PieceRecord[]) {
   const plans = usePlans();
   const bench = useTrayState((state) => state.bench);
   const attempts = records.map((record) => ({ record, attempt: plans.soon(record.piece, bench) }));
+  const isPlanning = attempts.some(({ attempt }) => attempt === null);
   const planned = attempts.flatMap(({ record, attempt }) => (attempt?.ok ? [{ record, plan: attempt.plan }] : []));
   const parts = planned.flatMap(({ plan, record: { id, piece } }) => [id, plan.cuts, piece.count, piece.copies]);
-  const wanted = useSame(parts, () => wantedOfPieces(planned.map(({ record, plan }) => ({ piece: record.piece, plan }))));
+  const ofPlanned = useSame(parts, () => wantedOfPieces(planned.map(({ record, plan }) => ({ piece: record.piece, plan }))));
+  const [before, keep] = useState(ofPlanned);
+  if (!isPlanning && before !== ofPlanned) keep(ofPlanned);
   const isDoubtful = ({ record, plan }: (typeof planned)[number]) => {
     const doubtOf = doubtsOf(record);
     return plan.cuts.some(({ figure, across }) => doubtOf(figure) !== null || (across !== null && doubtOf(across) !== null));
   };
   return {
-    wanted,
+    wanted: isPlanning ? before : ofPlanned,
+    isPlanning,
     refused: attempts.filter(({ attempt }) => attempt && !attempt.ok).map(({ record }) => record.piece.name),
     unmeasured: planned.filter(isDoubtful).map(({ record }) => record.id),
   };

@@ -171,6 +171,4 @@ export const makeCostText = {
   made: "As made",
   notTimed: "As made: its time was not measured.",
   today: "At today's prices, cut by itself from the drawer as it is today.",
-  wait: "Working it out…",
-  failed: (why: string) => `What it costs could not be worked out: ${why}`,
 };

@@ -29,8 +29,6 @@ export const editNameText = {
 
 export const ownCostText = {
   costs: (count: number) => (count === 1 ? "Costs" : `${count} of it cost`),
-  wait: "Working out what it costs…",
-  failed: (why: string) => `What it costs could not be worked out: ${why}`,
   byItself: "Cut by itself from the drawer, with its share of what is spoiled.",
   onMetal: "Prices and drawer",
 };
