@@ -3,6 +3,7 @@ import { buildApp, bundle, install, installChromium } from "./prepare.mjs";
 
 await install();
 await import(await bundle("speed/core.ts", "speed"));
+await import(await bundle("speed/heats.ts", "speed-heats"));
 await import(await bundle("speed/tracing.ts", "speed-tracing"));
 await import(await bundle("speed/cutting.ts", "speed-cutting"));
 await import(await bundle("speed/practice.ts", "speed-practice"));

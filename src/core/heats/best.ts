@@ -1,5 +1,6 @@
 import { type Assembly } from "../joint/joint";
-import { type Cost, NEVER, pack } from "./cost";
+import { type Cost, NEVER, pack, unpack } from "./cost";
+import { atLeastAsGood } from "./body-state";
 import { bestFound, lowerBound } from "./large";
 import { type PinEntry } from "./pins";
 import { type HeatWishes, type HeatTask, inBits, tasksOf } from "./problem";
@@ -43,7 +44,7 @@ export function bestHeats(assembly: Assembly, wishes: HeatWishes, isOver: () => 
   try {
     const found = cheapest(tasks, isOver);
     if (!found) return { status: "impossible", conflicts: smallestConflict(wishes, bySearch(assembly, wishes, isOver), isOver) };
-    return { status: "best", heats: named(assembly, found.task, firstInOrder(found.search)), cost: found.cost };
+    return { status: "best", heats: named(assembly, found.task, firstInOrder(found)), cost: found.cost };
   } catch (error) {
     if (!(error instanceof OutOfTime)) throw error;
     return foundForMany(assembly, wishes, tasks, isOver);
@@ -132,7 +133,7 @@ function bySearch(assembly: Assembly, wishes: HeatWishes, isOver: () => boolean)
     const tasks = tasksOf(assembly, only(wishes, kept));
     if (tasks.every(cannotBe)) return true;
     try {
-      return cheapestWithin(NEVER, tasks, isOver) === null;
+      return cheapest(tasks, isOver) === null;
     } catch (error) {
       if (!(error instanceof OutOfTime)) throw error;
       return false;
@@ -164,42 +165,59 @@ function named(
   }));
 }
 
-interface Solved {
+interface Asked {
   readonly task: HeatTask;
   readonly search: Search;
-  readonly cost: Cost;
 }
 
-const NOTHING = { runs: 0, softens: 0, atRisk: 0, heats: 0, ranks: 0 } as const;
+type Solved = Asked & { readonly cost: Cost };
 
-/** Cost limits, tried in turn: a low limit prunes more of the search, and in most best plans few joints move. */
-const LIMITS: readonly Cost[] = [pack({ ...NOTHING, softens: 1 }), ...[1, 2, 4, 8].map((runs) => pack({ ...NOTHING, runs })), NEVER];
-
-/** The task with the least cost; of equals the first. Null if none can be made. */
+/**
+ * The task with the least cost; of equals the first. Null if none can be made. A low limit prunes more of the search: each is the least that a plan
+ * can cost after the one before, with some room, and with more of it where that made little more work.
+ */
 function cheapest(tasks: readonly HeatTask[], isOver: () => boolean): Solved | null {
-  for (const limit of LIMITS) {
-    const best = cheapestWithin(limit, tasks, isOver);
+  const asked = tasks.filter((task) => !cannotBe(task)).map((task): Asked => ({ task, search: new Search(inBits(task), isOver) }));
+  let limit = Math.min(...asked.map(({ task }) => lowerBound(task)));
+  for (let room = 0; limit < NEVER;) {
+    const before = solvedOf(asked);
+    const { best, next } = cheapestWithin(withRoom(limit, room), asked);
     if (best) return best;
+    if (solvedOf(asked) < 3 * before) room++;
+    limit = next;
   }
   return null;
 }
 
-function cheapestWithin(limit: Cost, tasks: readonly HeatTask[], isOver: () => boolean): Solved | null {
+/** How many sets of joints were solved so far. */
+function solvedOf(asked: readonly Asked[]): number {
+  return asked.reduce((sum, { search }) => sum + search.solved, 0);
+}
+
+/** A limit with room for any ranks, then for one heat more, then for any heats, then for twice the joints that run. */
+function withRoom(limit: Cost, room: number): Cost {
+  const { runs, softens, atRisk, heats } = unpack(limit);
+  if (room < 2) return pack({ runs, softens, atRisk, heats: heats + room + 1, ranks: 0 }) - 1;
+  return pack({ runs: room < 3 ? runs + 1 : 2 * runs + 1, softens: 0, atRisk: 0, heats: 0, ranks: 0 }) - 1;
+}
+
+/** `next` is what a plan costs at least where there is none within the limit; NEVER if none can be made. */
+function cheapestWithin(limit: Cost, asked: readonly Asked[]): { readonly best: Solved | null; readonly next: Cost } {
   let best: Solved | null = null;
-  for (const task of tasks) {
-    if (task.allowed.includes(0)) continue;
-    const search: Search = new Search(inBits(task), best?.cost ?? limit, isOver);
-    const cost = search.leastCost(search.start());
+  let least = NEVER;
+  for (const { task, search } of asked) {
+    const { cost, next } = search.leastCost(search.start(), best?.cost ?? limit);
     if (cost < (best?.cost ?? NEVER)) best = { task, search, cost };
+    least = Math.min(least, next);
   }
-  return best;
+  return { best, next: least };
 }
 
 /** Of all plans of least cost the first in order: at each heat the first that still leads to that cost. */
-function firstInOrder(search: Search): NextHeat[] {
+function firstInOrder({ search, cost }: Solved): NextHeat[] {
   const heats: NextHeat[] = [];
   let state = search.start();
-  let wanted = search.leastCost(state);
+  let wanted = cost;
   while (state.left) {
     const next = firstLeadingTo(wanted, search, state);
     heats.push(next);
@@ -211,11 +229,22 @@ function firstInOrder(search: Search): NextHeat[] {
 
 /** The first heat after which all joints left are made for what is wanted in all. What cannot cost so little is left out at once. */
 function firstLeadingTo(wanted: Cost, search: Search, state: State): NextHeat {
-  const leads = ({ cost, leaves }: NextHeat) =>
-    cost + search.leastOf(leaves.left) <= wanted && cost + search.leastCost(leaves, wanted - cost) === wanted;
-  const next = search.nextHeats(state).find(leads);
-  if (!next) throw new Error("no heat leads to the least cost");
-  return next;
+  const tried: { readonly heat: NextHeat; readonly left: Cost }[] = [];
+  for (const heat of search.nextHeats(state)) {
+    const most = wanted - heat.cost;
+    const isKnown = tried.some(
+      ({ heat: { joints, body }, left }) => left > most && isSame(joints, heat.joints) && atLeastAsGood(body, heat.body),
+    );
+    if (isKnown || search.leastOf(heat.leaves.left) > most) continue;
+    const { cost, next } = search.leastCost(heat.leaves, most);
+    if (cost === most) return heat;
+    tried.push({ heat, left: Math.min(cost, next) });
+  }
+  throw new Error("no heat leads to the least cost");
+}
+
+function isSame(a: readonly number[], b: readonly number[]): boolean {
+  return a.length === b.length && a.every((joint, i) => joint === b[i]);
 }
 
 /** Sets of wishes that are tried before a set from which none can be taken is named instead of the smallest. */

@@ -1,3 +1,5 @@
+import { type Cost, pack } from "./cost";
+
 /** What later heats would do to a body: the weight of joints run and softened by each flame, and its coolest heat so far. */
 export interface BodyState {
   /** Equal states of one table have one number. */
@@ -5,6 +7,8 @@ export interface BodyState {
   readonly runs: readonly number[];
   readonly softens: readonly number[];
   readonly coolest: number;
+  /** What each flame costs for what it moves: `runs` and `softens` in one. */
+  readonly moved: readonly Cost[];
 }
 
 /** Far more states than a search meets; two numbers below it make one that a double holds. */
@@ -42,7 +46,8 @@ export class BodyStates {
     const content = `${runs.join()}/${softens.join()}/${coolest}`;
     const known = this.byContent.get(content);
     if (known) return known;
-    const state = { id: this.byContent.size, runs, softens, coolest };
+    const moved = runs.map((weight, f) => pack({ runs: weight, softens: softens[f]!, atRisk: 0, heats: 0, ranks: 0 }));
+    const state = { id: this.byContent.size, runs, softens, coolest, moved };
     this.byContent.set(content, state);
     return state;
   }

@@ -7,6 +7,7 @@ import { bestHeats } from "./best";
 import { type Cost, NEVER, pack, unpack } from "./cost";
 import { type PinEntry } from "./pins";
 import { type HeatWishes, type Problem, type Way, inBits, tasksOf } from "./problem";
+import { Search } from "./search";
 import { asWished } from "./wished";
 import optima from "./reference/optima.json";
 
@@ -187,6 +188,7 @@ test("the plan found is the first of least cost among all there are, or there is
 });
 
 test("tasks of 12 and 14 joints, with cold ones and feet on three parts, have the costs that a search over every state, written apart from this one, found", () => {
+  let solved = 0;
   for (const { metals, joints, wishes, cost } of optima) {
     const parts = metals.map((metal, i): Part => ({
       id: `p${i}`,
@@ -212,10 +214,12 @@ test("tasks of 12 and 14 joints, with cold ones and feet on three parts, have th
     };
     const shelf = SHIPPED_SHELVES.find(({ id }) => id === wishes.shelf)!;
     const asked = { ...wishes, shelf, way: wishes.way as Way, pins: wishes.pins as unknown as PinEntry[] };
-    const found = bestHeats(heatedAsWished(assembly, asked)!, asked);
+    const found = bestHeats(heatedAsWished(assembly, asked)!, asked, () => (solved++, false));
     if (found.status !== "best") throw new Error(`${joints.length} joints: ${found.status}`);
     expect(unpack(found.cost)).toEqual(cost);
   }
+  // how much is searched for it, so that no change makes it more unseen
+  expect(solved).toBeLessThan(32_000);
   expect(new Set(optima.map(({ joints }) => joints.length))).toEqual(new Set([12, 14]));
   const cold = optima.filter(({ wishes }) => wishes.pins.some((pin) => "means" in pin && pin.means === "cold"));
   const feet = optima.filter(({ joints }) => joints.some(({ ties }) => ties.length === 3));
@@ -269,6 +273,39 @@ test("a search stopped at any moment gives a plan that keeps every order, with a
     { numRuns: 300, seed: 27 },
   );
   expect(stopped).toBeGreaterThan(20);
+});
+
+test("a search within a limit finds the least cost or none, and no plan is cheaper than what it says comes next", () => {
+  let beyond = 0;
+  fc.assert(
+    fc.property(
+      anyTask(5),
+      fc.array(fc.double({ min: 0.5, max: 1.5, noNaN: true }), { minLength: 1, maxLength: 4 }),
+      ({ assembly: asBuilt, wishes }, shares) => {
+        const assembly = heatedAsWished(asBuilt, wishes);
+        if (!assembly) return;
+        const problem = inBits(tasksOf(assembly, wishes)[0]!);
+        const least = exhaustive(problem)?.cost ?? NEVER;
+        const search = new Search(problem, () => false);
+        // one after the other on one search, whatever it has kept
+        for (const share of shares) {
+          const most = Math.floor(share * (least === NEVER ? pack({ runs: 1, softens: 0, atRisk: 0, heats: 3, ranks: 9 }) : least));
+          const { cost, next } = search.leastCost(search.start(), most);
+          if (most >= least) {
+            expect(cost).toBe(least);
+            continue;
+          }
+          beyond++;
+          // it may know it all the same, from a higher limit before
+          expect([NEVER, least]).toContain(cost);
+          expect(next).toBeGreaterThan(most);
+          expect(Math.min(cost, next)).toBeLessThanOrEqual(least);
+        }
+      },
+    ),
+    { numRuns: 300, seed: 31 },
+  );
+  expect(beyond).toBeGreaterThan(100);
 });
 
 test("a cost is told apart again into what it was packed from", () => {

@@ -1,5 +1,6 @@
 import { type Cost, NEVER, pack } from "./cost";
 import { type Problem } from "./problem";
+import { every, filterMask, lowest, maskOf, members, sets, size, subsets, sumOver, unionOver } from "./bits";
 import { type BodyState, BodyStates, atLeastAsGood } from "./body-state";
 import { danger, disturbance } from "./thermal";
 
@@ -15,22 +16,26 @@ import { danger, disturbance } from "./thermal";
  * Joints that only an order or a shared heat ties are solved as one set of several bodies.
  */
 export class Search {
-  private readonly memo = new Map<string, { readonly most: Cost; readonly kept: readonly Outcome[] }>();
+  private readonly memo = new Map<string, Known>();
   private readonly later: readonly number[];
+  /** All joints that come before each, by way of others too. */
+  private readonly earlier: readonly number[];
+  private readonly bounds = new Map<number, Cost>();
+  private readonly open = new Map<number, number>();
   private readonly tied: readonly number[];
   private readonly melts: readonly number[];
   private readonly risks: readonly number[];
 
   private readonly least: readonly Cost[];
   private readonly states: BodyStates;
+  /** By how much the cheapest of what was not followed is over the most it may cost. */
+  private over: Cost = NEVER;
+  /** How many sets were solved, as a measure of the work. */
+  solved = 0;
 
-  /**
-   * @param limit the cost of a plan that can be made; what must cost more is not followed.
-   * @param isOver asked now and again; once it is so, the search throws `OutOfTime`.
-   */
+  /** @param isOver asked now and again; once it is so, the search throws `OutOfTime`. */
   constructor(
     private readonly problem: Problem,
-    private readonly limit: Cost,
     private readonly isOver: () => boolean,
   ) {
     const { flames, metals, before, together, allowed } = problem;
@@ -39,6 +44,7 @@ export class Search {
       return pack({ runs: 0, softens: 0, atRisk: 0, heats: 0, ranks });
     });
     this.later = before.map((_, i) => maskOf(before.length, (j) => (before[j]! & (1 << i)) !== 0));
+    this.earlier = closed(before);
     this.tied = before.map((mask, i) => mask | this.later[i]! | together[i]!);
     const table = (what: "runs" | "softens") =>
       flames.map((made) => flames.map((flame) => (disturbance(flame.working, made) === what ? 1 : 0)));
@@ -60,82 +66,100 @@ export class Search {
     return { left: (1 << ties.length) - 1, bodies };
   }
 
-  /** Least cost of the joints left; NEVER if they cannot be made for so much. */
-  leastCost(state: State, most: Cost = this.limit): Cost {
-    const links = this.links(state, state.left);
+  /**
+   * Least cost of the joints left; NEVER if they cannot be made for `most`: what must cost more is not followed. It is more than `most` where that is
+   * known from before. Any plan but those found costs at least `next`. What is found is kept, for other states and another `most`.
+   */
+  leastCost(state: State, most: Cost): { readonly cost: Cost; readonly next: Cost } {
+    this.over = NEVER;
+    const at: Setting = { bodies: state.bodies, links: this.links(state, state.left), solved: new Map() };
     let total: Cost = 0;
-    for (const set of sets(state.left, (i) => links[i]! | this.tied[i]!)) {
-      const others = this.leastOf(state.left & ~set);
-      total += Math.min(NEVER, ...this.outcomes(state, set, links, most - others).map((outcome) => outcome.cost));
+    const all = sets(state.left, (i) => at.links[i]! | this.tied[i]!);
+    for (const set of all) {
+      const others = all.reduce((sum, other) => (other === set ? sum : sum + this.leastOf(other)), 0);
+      total += least(this.outcomes(at, set, most - others).kept);
     }
-    return total;
+    return { cost: total, next: most + this.over };
   }
 
   /** The heats that could come next, each with its cost and what it leaves; in the plan's order of ties. */
   nextHeats(state: State): NextHeat[] {
-    const { before, together, apart, allowed, flames } = this.problem;
+    const { before, flames } = this.problem;
     const ready = filterMask(state.left, (i) => (before[i]! & state.left) === 0);
     const links = this.links(state, ready);
     const heats: NextHeat[] = [];
     for (const body of sets(ready, (i) => links[i]!)) {
       for (const joints of subsets(body)) {
-        if (!every(joints, (i) => (together[i]! & ~joints) === 0 && (apart[i]! & joints) === 0)) continue;
-        if (sets(joints, (i) => links[i]!).length !== 1) continue;
-        const open = ~unionOver(joints, (i) => ~allowed[i]!);
+        const open = this.openTo(joints);
+        if (open === 0 || sets(joints, (i) => links[i]!).length !== 1) continue;
         const touched = state.bodies.filter((each) => touches(this.problem, joints, each));
         const merged = touched.reduce((a, b) => this.join(a, b));
         for (let f = 0; f < flames.length; f++) {
-          const made = open & (1 << f) ? this.heat(merged, joints, f) : null;
-          if (!made) continue;
-          const bodies = [
-            ...state.bodies.filter((each) => !touched.includes(each)),
-            { parts: merged.parts, heated: true, state: made.state },
-          ];
-          heats.push({ joints: members(joints), flame: f, cost: made.cost, leaves: { left: state.left & ~joints, bodies } });
+          const heating = open & (1 << f) ? this.flameOn(merged.parts, joints, f) : null;
+          if (!heating?.isOpenTo(merged.state)) continue;
+          const made = { parts: merged.parts, heated: true, state: this.heated(heating, merged.state) };
+          const bodies = [...state.bodies.filter((each) => !touched.includes(each)), made];
+          const cost = heating.cost + merged.state.moved[f]!;
+          heats.push({ joints: members(joints), flame: f, cost, body: made.state, leaves: { left: state.left & ~joints, bodies } });
         }
       }
     }
     return heats.sort((a, b) => a.flame - b.flame || inOrder(a.joints, b.joints));
   }
 
-  /** Cost and resulting state of making `joints` on a body with one flame; null where a part would melt or the heat would step up. */
-  private heat(body: Body, joints: number, f: number): { cost: Cost; state: BodyState } | null {
+  /** What making `joints` with a flame costs on a body of these parts, whatever became of it before; null where a part would melt. */
+  private flameOn(parts: number, joints: number, f: number): Heating | null {
     const { flames, ties, shielded, weights, stepping } = this.problem;
-    const flame = flames[f]!;
-    if (stepping && flame.working > body.state.coolest) return null;
-    const exempt = flame.fuses ? unionOver(joints, (i) => ties[i]!) : 0;
-    const exposed = body.parts & ~exempt;
+    const { fuses, rank, working } = flames[f]!;
+    const exposed = fuses ? parts & ~unionOver(joints, (i) => ties[i]!) : parts;
     if (exposed & this.melts[f]!) return null;
-    const count = size(joints);
-    const cost = pack({
-      runs: body.state.runs[f]!,
-      softens: body.state.softens[f]!,
-      atRisk: size(exposed & this.risks[f]!),
-      heats: 1,
-      ranks: flame.rank * count,
-    });
-    const open = sumOver(joints & ~shielded, (i) => weights[i]!);
     return {
-      cost,
-      state: this.states.heatedBy(f, open, body.state, stepping ? flame.working : Infinity),
+      flame: f,
+      cost: pack({ runs: 0, softens: 0, atRisk: size(exposed & this.risks[f]!), heats: 1, ranks: rank * size(joints) }),
+      weight: sumOver(joints & ~shielded, (i) => weights[i]!),
+      isOpenTo: ({ coolest }) => !stepping || working <= coolest,
     };
+  }
+
+  /** The state of a body once it was heated so. */
+  private heated({ flame, weight }: Heating, before: BodyState): BodyState {
+    const { flames, stepping } = this.problem;
+    return this.states.heatedBy(flame, weight, before, stepping ? flames[flame]!.working : Infinity);
   }
 
   /** What making these joints costs at the very least, whatever the heats. */
   leastOf(joints: number): Cost {
-    return joints ? ONE_HEAT + sumOver(joints, (i) => this.least[i]!) : 0;
+    const known = this.bounds.get(joints);
+    if (known !== undefined) return known;
+    const bound = joints ? this.chainIn(joints) * ONE_HEAT + sumOver(joints, (i) => this.least[i]!) : 0;
+    this.bounds.set(joints, bound);
+    return bound;
+  }
+
+  /** How many of these joints must at least be made one after the other; without end where each must come after another. */
+  private chainIn(joints: number): number {
+    let longest = 0;
+    for (let rest = joints; rest; longest++) {
+      const later = filterMask(rest, (i) => (this.earlier[i]! & rest) !== 0);
+      if (later === rest) return Infinity;
+      rest = later;
+    }
+    return longest;
   }
 
   private join(a: Body, b: Body): Body {
     return { parts: a.parts | b.parts, heated: a.heated || b.heated, state: this.states.sum(a.state, b.state) };
   }
 
-  /** Bodies whose joints lie in `reached` as one, since the heat that follows joins them all. */
-  private mergeWithin(reached: number, bodies: Outcome["bodies"]): Outcome["bodies"] {
-    const inside = bodies.filter((body) => body.joints & reached);
-    if (inside.length < 2) return bodies;
-    const one = inside.reduce((a, b) => ({ joints: a.joints | b.joints, ...this.join(a, b) }));
-    return [...bodies.filter((body) => !(body.joints & reached)), one];
+  /** The flames with which joints can be made in one heat; none where they cannot share one. */
+  private openTo(joints: number): number {
+    const known = this.open.get(joints);
+    if (known !== undefined) return known;
+    const { together, apart, allowed } = this.problem;
+    const canShare = every(joints, (i) => (together[i]! & ~joints) === 0 && (apart[i]! & joints) === 0);
+    const open = canShare ? ~unionOver(joints, (i) => ~allowed[i]!) & ((1 << this.problem.flames.length) - 1) : 0;
+    this.open.set(joints, open);
+    return open;
   }
 
   /** For each joint of `among`, the others of it that share a body with it. */
@@ -150,68 +174,120 @@ export class Search {
   }
 
   /** Every state that making the joints of `set` can end with for `most` or less, at its least cost; remembered for the most that was asked. */
-  private outcomes(state: State, set: number, links: readonly number[], most: Cost): readonly Outcome[] {
-    const touched = state.bodies.filter((body) => touches(this.problem, set, body));
+  private outcomes(at: Setting, set: number, most: Cost): Known {
+    if (this.isTooMuch(this.leastOf(set), most)) return NOTHING;
+    const before = at.solved.get(set);
+    if (before && before.next > most) return this.noting(before, most);
+    const touched = at.bodies.filter((body) => touches(this.problem, set, body));
     const key = `${set}|${touched.map((body) => (body.heated ? `${body.parts}:${body.state.id}` : "")).join(";")}`;
     const known = this.memo.get(key);
-    if (known && known.most >= most) return known.kept;
-    if (this.isOver()) throw new OutOfTime();
-    const found = new Map<string, Outcome>();
-    for (const reached of sets(set, (i) => links[i]!)) {
-      const last = filterMask(reached, (i) => (this.later[i]! & set) === 0);
-      for (const joints of subsets(last)) this.lastHeat(state, set, reached, joints, links, touched, most, found);
+    if (known && known.next > most) {
+      at.solved.set(set, known);
+      return this.noting(known, most);
     }
-    const kept = undominated([...found.values()]);
-    this.memo.set(key, { most, kept });
-    return kept;
+    if (this.isOver()) throw new OutOfTime();
+    this.solved++;
+    const over = this.over;
+    this.over = NEVER;
+    const bodies = sets(set, (i) => at.links[i]!).map((joints): Joined => {
+      const within = touched.filter((body) => touches(this.problem, joints, body));
+      return { joints, parts: within.reduce((parts, body) => parts | body.parts, 0), from: within };
+    });
+    const found = new Map<number | string, Outcome>();
+    bodies.forEach((body, b) => {
+      const last = filterMask(body.joints, (i) => (this.later[i]! & set) === 0);
+      for (const joints of subsets(last)) this.lastHeat(at, set, bodies, b, joints, most, found);
+    });
+    const solved: Known = { kept: undominated([...found.values()]), bodies, next: most + this.over };
+    this.memo.set(key, solved);
+    at.solved.set(set, solved);
+    this.over = Math.min(over, this.over);
+    return solved;
   }
 
-  /** Adds to `found` what `set` can end as when `joints`, all of the body that the joints `reached` become, are its last heat. */
+  /** What is known already, of which nothing more can be had for `most`. */
+  private noting(known: Known, most: Cost): Known {
+    this.over = Math.min(this.over, known.next - most);
+    return known;
+  }
+
+  private isTooMuch(cost: Cost, most: Cost): boolean {
+    if (cost <= most) return false;
+    this.over = Math.min(this.over, cost - most);
+    return true;
+  }
+
+  /** Adds to `found` what `set` can end as when `joints`, all of them of one of the bodies that it becomes, are its last heat. */
   private lastHeat(
-    state: State,
+    at: Setting,
     set: number,
-    reached: number,
+    bodies: readonly Joined[],
+    b: number,
     joints: number,
-    links: readonly number[],
-    touched: readonly Body[],
     most: Cost,
-    found: Map<string, Outcome>,
+    found: Map<number | string, Outcome>,
   ): void {
-    const { together, apart, allowed, ties, flames } = this.problem;
-    if (!every(joints, (i) => (together[i]! & ~joints) === 0 && (apart[i]! & joints) === 0)) return;
-    const open = ~unionOver(joints, (i) => ~allowed[i]!);
+    const { ties, flames } = this.problem;
+    const open = this.openTo(joints);
     if (open === 0) return;
     const rest = set & ~joints;
     const mostBefore = most - this.leastOf(joints);
+    const parts = sets(rest, (i) => (at.links[i]! | this.tied[i]!) & rest);
+    // each part has heats of its own: none of them is tied to another
+    let others = parts.reduce((sum, part) => sum + this.leastOf(part), 0);
+    if (this.isTooMuch(others, mostBefore)) return;
     const restParts = unionOver(rest, (i) => ties[i]!);
-    const lone = touched.filter((body) => !(body.parts & restParts) && touches(this.problem, joints, body));
-    let before: Outcome[] = [{ bodies: lone.map((body) => ({ joints, ...body })), cost: 0 }];
-    for (const part of sets(rest, (i) => (links[i]! | this.tied[i]!) & rest)) {
-      const outcomes = this.outcomes(state, part, links, mostBefore - this.leastOf(rest & ~part));
-      before = undominated(
-        before
-          .flatMap((a) => outcomes.map((b) => ({ bodies: this.mergeWithin(reached, [...a.bodies, ...b.bodies]), cost: a.cost + b.cost })))
-          .filter(({ cost }) => cost <= mostBefore),
-      );
+    const lone = bodies[b]!.from.filter((body) => !(body.parts & restParts));
+    const state = lone.reduce((sum, body) => this.states.sum(sum, body.state), this.states.none);
+    let before: Outcome[] = [{ states: bodies.map((_, i) => (i === b ? state : this.states.none)), cost: 0 }];
+    for (const part of parts) {
+      others -= this.leastOf(part);
+      const known = this.outcomes(at, part, mostBefore - others - least(before));
+      if (known.kept.length === 0) return;
+      const within = known.bodies.map((inner) => bodies.findIndex((outer) => (outer.joints & inner.joints) !== 0));
+      const next: Outcome[] = [];
+      for (const a of before) {
+        for (const { states, cost } of known.kept) {
+          if (this.isTooMuch(a.cost + cost, mostBefore)) break;
+          next.push({ states: this.withAll(a.states, states, within), cost: a.cost + cost });
+        }
+      }
+      before = undominated(next);
     }
-    for (const { bodies, cost } of before) {
-      const here = bodies.filter((body) => body.joints & reached);
-      const others = bodies.filter((body) => !(body.joints & reached));
-      const body = here.map((each): Body => each).reduce((a, b) => this.join(a, b));
-      for (let f = 0; f < flames.length; f++) {
-        const made = open & (1 << f) ? this.heat(body, joints, f) : null;
-        if (!made || cost + made.cost > most) continue;
-        const outcome = {
-          bodies: [...others, { joints: reached, parts: body.parts, heated: true, state: made.state }].sort((a, b) => a.joints - b.joints),
-          cost: cost + made.cost,
-        };
-        const key = outcome.bodies.map((each) => `${each.joints}:${each.state.id}`).join(";");
+    for (let f = 0; f < flames.length; f++) {
+      const heating = open & (1 << f) ? this.flameOn(bodies[b]!.parts, joints, f) : null;
+      if (!heating) continue;
+      for (const { states, cost: soFar } of before) {
+        if (this.isTooMuch(soFar + heating.cost, most)) break;
+        const body = states[b]!;
+        const cost = soFar + heating.cost + body.moved[f]!;
+        if (!heating.isOpenTo(body) || this.isTooMuch(cost, most)) continue;
+        const ends = this.heated(heating, body);
+        const key = states.length === 1 ? ends.id : states.map(({ id }, i) => (i === b ? ends.id : id)).join();
         const known = found.get(key);
-        if (!known || outcome.cost < known.cost) found.set(key, outcome);
+        if (!known || cost < known.cost) found.set(key, { states: states.with(b, ends), cost });
       }
     }
   }
+
+  /** States with others added, each to that of the body it becomes part of. */
+  private withAll(states: readonly BodyState[], more: readonly BodyState[], within: readonly number[]): readonly BodyState[] {
+    const sum = [...states];
+    more.forEach((state, i) => (sum[within[i]!] = this.states.sum(sum[within[i]!]!, state)));
+    return sum;
+  }
 }
+
+/** What a set of joints can end as; anything else costs at least `next`. */
+interface Known {
+  /** The cheapest first. */
+  readonly kept: readonly Outcome[];
+  readonly next: Cost;
+  /** The bodies that the set's joints become. */
+  readonly bodies: readonly Joined[];
+}
+
+const NOTHING: Known = { kept: [], next: NEVER, bodies: [] };
 
 const ONE_HEAT = pack({ runs: 0, softens: 0, atRisk: 0, heats: 1, ranks: 0 });
 
@@ -235,23 +311,67 @@ export interface NextHeat {
   readonly joints: readonly number[];
   readonly flame: number;
   readonly cost: Cost;
+  /** What it makes of the body it is on. */
+  readonly body: BodyState;
   readonly leaves: State;
 }
 
-interface Outcome {
-  readonly bodies: readonly (Body & { readonly joints: number })[];
+/** A state from which sets of its joints are solved, and those that were. */
+interface Setting {
+  readonly bodies: readonly Body[];
+  readonly links: readonly number[];
+  readonly solved: Map<number, Known>;
+}
+
+/** A body that joints make of others. */
+interface Joined {
+  readonly joints: number;
+  readonly parts: number;
+  readonly from: readonly Body[];
+}
+
+/** A heat on a body: what it costs whatever became of the body before, and the weight of the joints that it makes and nothing shields. */
+interface Heating {
+  readonly flame: number;
   readonly cost: Cost;
+  readonly weight: number;
+  readonly isOpenTo: (state: BodyState) => boolean;
+}
+
+/** The states of the bodies that a set's joints become, in their order. */
+interface Outcome {
+  readonly states: readonly BodyState[];
+  readonly cost: Cost;
+}
+
+/** Every joint that must come before each, by way of others too. */
+function closed(before: readonly number[]): number[] {
+  const all = [...before];
+  for (let grew = true; grew;) {
+    grew = false;
+    for (let i = 0; i < all.length; i++) {
+      const more = all[i]! | unionOver(all[i]!, (j) => all[j]!);
+      grew ||= more !== all[i]!;
+      all[i] = more;
+    }
+  }
+  return all;
+}
+
+/** The least cost of some, which stand by their costs. */
+function least([first]: readonly Outcome[]): Cost {
+  return first?.cost ?? NEVER;
 }
 
 function touches(problem: Problem, joints: number, body: Body): boolean {
   return !every(joints, (i) => (problem.ties[i]! & body.parts) === 0);
 }
 
-/** The outcomes that no cheaper or equal one matches in every body. All have the same bodies, in the same order. */
+/** The outcomes that no cheaper or equal one matches in every body, the cheapest first. All have the same bodies, in the same order. */
 function undominated(outcomes: Outcome[]): Outcome[] {
   const kept: Outcome[] = [];
   for (const outcome of outcomes.sort((a, b) => a.cost - b.cost)) {
-    if (!kept.some((other) => other.bodies.every((body, i) => atLeastAsGood(body.state, outcome.bodies[i]!.state)))) kept.push(outcome);
+    if (!kept.some((other) => other.states.every((state, i) => atLeastAsGood(state, outcome.states[i]!)))) kept.push(outcome);
   }
   return kept;
 }
@@ -259,72 +379,4 @@ function undominated(outcomes: Outcome[]): Outcome[] {
 function inOrder(a: readonly number[], b: readonly number[]): number {
   for (let i = 0; i < Math.min(a.length, b.length); i++) if (a[i] !== b[i]) return a[i]! - b[i]!;
   return a.length - b.length;
-}
-
-function maskOf(count: number, has: (i: number) => boolean): number {
-  let mask = 0;
-  for (let i = 0; i < count; i++) if (has(i)) mask |= 1 << i;
-  return mask;
-}
-
-function members(mask: number): number[] {
-  const list: number[] = [];
-  for (let rest = mask; rest; rest &= rest - 1) list.push(lowest(rest));
-  return list;
-}
-
-function size(mask: number): number {
-  let n = 0;
-  for (let rest = mask; rest; rest &= rest - 1) n++;
-  return n;
-}
-
-function every(mask: number, holds: (i: number) => boolean): boolean {
-  for (let rest = mask; rest; rest &= rest - 1) if (!holds(lowest(rest))) return false;
-  return true;
-}
-
-function filterMask(mask: number, holds: (i: number) => boolean): number {
-  let kept = 0;
-  for (let rest = mask; rest; rest &= rest - 1) if (holds(lowest(rest))) kept |= rest & -rest;
-  return kept;
-}
-
-/** The sum of what each member adds. */
-function sumOver(mask: number, of: (i: number) => number): number {
-  let sum = 0;
-  for (let rest = mask; rest; rest &= rest - 1) sum += of(lowest(rest));
-  return sum;
-}
-
-function unionOver(mask: number, of: (i: number) => number): number {
-  let union = 0;
-  for (let rest = mask; rest; rest &= rest - 1) union |= of(lowest(rest));
-  return union;
-}
-
-/** The number of the lowest member of a set that has one. */
-function lowest(mask: number): number {
-  return 31 - Math.clz32(mask & -mask);
-}
-
-/** The subsets of a set, but for the empty one. */
-function* subsets(mask: number): Generator<number> {
-  for (let sub = mask; sub; sub = (sub - 1) & mask) yield sub;
-}
-
-/** The parts that a set falls into when each member is linked to those of `links`. */
-function sets(mask: number, links: (i: number) => number): number[] {
-  const found: number[] = [];
-  for (let rest = mask; rest;) {
-    let reached = rest & -rest;
-    for (let edge = reached; edge;) {
-      const next = unionOver(edge, links) & mask & ~reached;
-      reached |= next;
-      edge = next;
-    }
-    found.push(reached);
-    rest &= ~reached;
-  }
-  return found;
 }
