@@ -253,24 +253,29 @@ interface Bends {
   readonly turnedTo: () => (place: Place) => number;
 }
 
-/** A wall, a border and a saw line seldom reach further (mm): what is clear there is clear nearer by. */
-const USUAL_REACH = 2;
+/** A wall, a border and a saw line seldom reach further than the first (mm): what is clear there is clear nearer by. */
+const REACHES = [2, 1, 0.5];
 
 function bendsOf(outline: Pick<Outline, "stations" | "corners">, isConvex: boolean): Bends {
   const { stations, corners } = outline;
   const [{ nx, ny }] = stations as [Station];
+  /** So far, and no longer from so far on, it crosses itself nowhere. */
   const clear = { out: 0, in: 0 };
+  const crossed = { out: Infinity, in: Infinity };
   let turned: ((place: Place) => number) | null = null;
   return {
     isUncrossed: (d) => {
       const way = d < 0 ? "in" : "out";
-      if (Math.abs(d) <= clear[way]) return true;
-      const reach = [...(d > 0 ? [Math.max(d, USUAL_REACH)] : []), d].find(
-        (each) => bendsClear(stations, corners, each) && (isConvex || !selfCrossing(distinct(movedOut(outline, each)))),
-      );
-      if (reach === undefined) return false;
-      clear[way] = Math.abs(reach);
-      return true;
+      const far = Math.abs(d);
+      for (const reach of [...(d > 0 ? REACHES : []).filter((each) => each > far), far]) {
+        if (far <= clear[way]) return true;
+        if (reach >= crossed[way]) continue;
+        const each = d < 0 ? -reach : reach;
+        const isClear = bendsClear(stations, corners, each) && (isConvex || !selfCrossing(distinct(movedOut(outline, each))));
+        if (isClear) clear[way] = reach;
+        else crossed[way] = reach;
+      }
+      return far <= clear[way];
     },
     turnedTo: () => (turned ??= isConvex ? turnedFrom(Math.atan2(ny, nx)) : turnedAlong(stations)),
   };

@@ -165,6 +165,32 @@ test("a gently hollow free-form's parallel curve is as long as the package's on 
   );
 });
 
+test("a parallel curve is the same whichever were asked for before, where a bay closes over and where it does not", () => {
+  let [open, over] = [0, 0];
+  const asks = fc.array(fc.integer({ min: 2, max: 160 }), { minLength: 4, maxLength: 8 });
+  fc.assert(
+    fc.property(share(1, 4), share(0.2, 0.5), fc.integer({ min: 3, max: 6 }), asks, (radius, deep, lobes, distances) => {
+      const points = Array.from({ length: 60 }, (_, i): Point => {
+        const angle = (2 * Math.PI * i) / 60;
+        const out = radius * (1 + deep * Math.cos(lobes * angle));
+        return [out * Math.cos(angle), out * Math.sin(angle)];
+      });
+      const asked = outlineOf({ shape: "free", points });
+      for (const hundredths of distances) {
+        const d = hundredths / 100;
+        const [curve, alone] = [outward(asked, d), outward(outlineOf({ shape: "free", points }), d)];
+        expect([curve.length, curve.area]).toEqual([alone.length, alone.area]);
+        const gains = curve.length - asked.perimeter - 2 * Math.PI * d;
+        if (Math.abs(gains) < 1e-9) open++;
+        else over++;
+      }
+    }),
+    { numRuns: runs(60) },
+  );
+  expect(open).toBeGreaterThan(100);
+  expect(over).toBeGreaterThan(30);
+});
+
 test("places are found by length, corners and notches by their turn, and every normal is one", () => {
   fc.assert(
     fc.property(anyShape, share(0, 1), (shape, at) => {
