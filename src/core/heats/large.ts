@@ -38,7 +38,7 @@ export function lowerBound({ flames, allowed, before }: HeatTask): Cost {
     runs: 0,
     softens: 0,
     atRisk: 0,
-    heats: Math.min(before.length, Math.max(...chain)),
+    heats: Math.min(before.length, Math.max(0, ...chain)),
     ranks: ranks.reduce((a, b) => a + b, 0),
   });
 }
