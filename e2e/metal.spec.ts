@@ -211,6 +211,20 @@ test("prices are typed, a wrong one is told, made-up ones say so; a table is add
   expect((await download).suggestedFilename()).toBe("drawer.csv");
 });
 
+test("with nothing to cut for, the drawer is drawn as it lies, and prices can be given", async ({ page }) => {
+  await page.goto("/metal?pieces=");
+  await expect(page.getByText("Choose the pieces to cut for")).toBeVisible();
+  const drawing = page.getByRole("group", { name: "The drawer with its cuts, all to one scale" });
+  await expect(drawing.getByText("not touched").first()).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole("button", { name: "These are cut" })).toHaveCount(0);
+  await expect(page.getByText("Drag a blank to another place")).toBeHidden();
+  await drawer(page).getByRole("textbox", { name: "Currency" }).fill("eur");
+  await drawer(page).getByRole("textbox", { name: "Currency" }).press("Enter");
+  await expect(drawer(page).getByRole("textbox", { name: "An hour" })).toBeVisible();
+  await page.getByRole("button", { name: "+ Tern ring" }).click();
+  await expect(drawing.getByRole("button", { name: "Tern ring, 59.1 mm" })).toBeVisible({ timeout: 20_000 });
+});
+
 test("what a piece costs stands on its page, as often as it is made, and in the ledger as planned and as made", async ({ page }) => {
   await page.goto("/pieces/tern-ring/making");
   await expect(page.getByText("not known: no price of fine silver, sterling, solder, stones, hours")).toBeVisible({ timeout: 20_000 });

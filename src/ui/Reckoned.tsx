@@ -13,10 +13,12 @@ export function Reckoned({ tasks }: { readonly tasks: readonly { readonly isUsua
     <span className={`${isAllOwn ? "text-soft" : "text-warn"} max-lg:block`}>
       {" "}
       {reckonedSourceText.setYourOwnOn(isAllOwn ? "" : "○ ", capital(text))}{" "}
-      <Link href="/my-bench#minutes" className="pressed inline-flex items-center underline">
-        {commonText.myBench}
-      </Link>
-      .
+      <span className="whitespace-nowrap">
+        <Link href="/my-bench#minutes" className="pressed inline-flex items-center underline">
+          {commonText.myBench}
+        </Link>
+        .
+      </span>
     </span>
   );
 }

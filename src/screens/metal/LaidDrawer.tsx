@@ -63,15 +63,17 @@ export function LaidDrawer({ plan, stock, pins, isBefore, nameOf, colourOf, onPi
           onPin={(blank) => onPins(blank.isPinned ? withoutPin(pins, blank.id) : withPin(pins, pinHere(blank)))}
         />
       </div>
-      <MovingBar
-        {...{ layout, pins }}
-        blank={chosen}
-        label={chosen && labelOf(chosen, nameOf, units)}
-        onMove={move}
-        onPin={(pin) => onPins(withPin(pins, pin))}
-        onFree={(id) => onPins(withoutPin(pins, id))}
-        onFreeAll={freeAll}
-      />
+      {(layout.blanks.length > 0 || pins.length > 0) && (
+        <MovingBar
+          {...{ layout, pins }}
+          blank={chosen}
+          label={chosen && labelOf(chosen, nameOf, units)}
+          onMove={move}
+          onPin={(pin) => onPins(withPin(pins, pin))}
+          onFree={(id) => onPins(withoutPin(pins, id))}
+          onFreeAll={freeAll}
+        />
+      )}
     </div>
   );
 }

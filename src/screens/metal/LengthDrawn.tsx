@@ -55,8 +55,7 @@ export function LengthDrawn({ row: { each, form, left, y, shown }, isNarrow, per
         <rect x={left + end * perMm} y={y} width={Math.max(0, shown - end) * perMm} height={BAR} fill="url(#spoiled)" />
       )}
       <text
-        x={left + shown * perMm + 8}
-        y={y + BAR / 2 + 4}
+        {...(isNarrow ? { x: left, y: y + BAR + 13 } : { x: left + shown * perMm + 8, y: y + BAR / 2 + 4 })}
         fontSize={12}
         fill={isItem(each) || each.goesBack ? "var(--color-soft)" : "var(--color-warn)"}
       >

@@ -32,6 +32,8 @@ const PIECES = "pieces";
 /** So many pieces are laid out where nobody has chosen any. */
 const FIRST = 4;
 
+const NO_PINS: CutChoices["pins"] = [];
+
 /** The drawer, and where the blanks of the chosen pieces are cut from it. */
 export function MetalScreen() {
   const tray = useTray();
@@ -61,9 +63,13 @@ export function MetalScreen() {
   const records = chosen.map((id) => lying.find((each) => each.id === id)!);
   const { wanted, isPlanning, refused, unmeasured } = useWanted(records);
   const { stock = [], scrap = [] } = bench;
-  const request = useSame([wanted, bench, pins], () => ({ ...cutsRequestOf(bench, wanted), pins }));
-  const cutting = useCutting(wanted.length > 0 ? request : null);
-  const plan = cutting.plans?.[WAYS.indexOf(way)] ?? null;
+  const isCutting = wanted.length > 0;
+  const pinned = isCutting ? pins : NO_PINS;
+  const request = useSame([wanted, bench, pinned], () => ({ ...cutsRequestOf(bench, wanted), pins: pinned }));
+  // where nothing is to be cut, the drawer as it lies
+  const cutting = useCutting(isCutting || (!isPlanning && stock.length > 0) ? request : null);
+  const drawn = cutting.plans?.[WAYS.indexOf(way)] ?? null;
+  const plan = isCutting ? drawn : null;
   const isBefore = cutting.isBefore || isPlanning;
   const costs = useCosts(plan, records);
   const names = new Map(lying.map(({ id, piece }) => [id, piece.name]));
@@ -110,8 +116,9 @@ export function MetalScreen() {
             <div className="flex flex-wrap items-start justify-between gap-3 pb-3">
               {/* beside the ways, so that the drawing stays where it is while the search goes on */}
               <div className="text-sm text-soft max-lg:min-h-16">
-                <p className="pb-2">{metalText.drawing}</p>
-                {cutting.isLooking && (
+                {isCutting && <p className="pb-2">{metalText.drawing}</p>}
+                {!isCutting && !isPlanning && <p className="text-base">{lying.length === 0 ? metalText.noPieces : metalText.choose}</p>}
+                {isCutting && cutting.isLooking && (
                   <p role="status" className="flex items-center gap-2">
                     {plan && !isBefore ? metalText.better : metalText.laying}
                     <button type="button" className="btn btn-small" onClick={cutting.stop}>
@@ -120,11 +127,14 @@ export function MetalScreen() {
                   </p>
                 )}
               </div>
-              {cutting.plans && <WayChoice plans={cutting.plans} way={way} onChoose={(next) => choose({ way: next })} />}
+              {cutting.plans && plan && <WayChoice plans={cutting.plans} way={way} onChoose={(next) => choose({ way: next })} />}
             </div>
-            {wanted.length === 0 && <p className="text-base text-soft">{lying.length === 0 ? metalText.noPieces : metalText.choose}</p>}
-            {plan && (
-              <LaidDrawer {...{ plan, stock, pins, nameOf, colourOf }} isBefore={isBefore} onPins={(next) => choose({ pins: next })} />
+            {drawn && (
+              <LaidDrawer
+                {...{ plan: drawn, stock, pins: pinned, nameOf, colourOf }}
+                isBefore={isBefore}
+                onPins={(next) => choose({ pins: next })}
+              />
             )}
           </section>
           <DrawerList plan={plan} wanted={wanted} costs={costs} nameOf={nameOf} />

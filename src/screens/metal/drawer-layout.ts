@@ -12,7 +12,9 @@ import { NARROW } from "@/ui/Drawing";
 
 /** Room for what lengths are called: at their left, or over them where the drawing is narrow; and past their ends for what is left (pixels). */
 export const LABEL = 172;
+/** Room over a length for what it is, and under it for what becomes of its end, where both find none beside it. */
 const OVER = 16;
+const UNDER = 10;
 const END = 150;
 /** Over a sheet, between things, and the height of a length (pixels). */
 export const HEAD = 34;
@@ -93,7 +95,7 @@ export function layoutOf(plan: CutsPlan, stock: readonly StockItem[], width: num
   const longest = Math.max(SHORTEST, ...longs.map(shownLength), ...flats.map((each) => sidesOf(each).length));
   const isNarrow = width < NARROW;
   const left = isNarrow ? MARGIN : LABEL;
-  const row = isNarrow ? ROW + OVER : ROW;
+  const row = isNarrow ? ROW + OVER + UNDER : ROW;
   const perMm = Math.max(LEAST, Math.min(LARGEST, (width - left - (isNarrow ? MARGIN : END)) / longest));
   const { sheets, height: tall } = flow(flats, plan.sheets, perMm, width);
   const top = tall + (longs.length > 0 ? GAP : 0);
