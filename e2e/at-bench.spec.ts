@@ -263,7 +263,7 @@ test.describe("on a phone, by touch", () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch, isMobile });
 
   test("a whole making, from the tray to the ledger, with a result and a picture", async ({ page }) => {
-    test.setTimeout(90_000);
+    test.setTimeout(180_000);
     await page.goto(DEMO);
     await page.getByRole("region", { name: "Tray" }).getByRole("button", { name: "Plover ring", exact: true }).tap();
     await page.getByRole("link", { name: "At the bench" }).tap();

@@ -71,7 +71,7 @@ const tooSmall = (page: Page, least: number) =>
   }, least);
 
 test("no target is under 24 px, at the bench none under 44, and headings follow one another", async ({ page }) => {
-  test.setTimeout(90_000);
+  test.setTimeout(180_000);
   for (const route of [
     ...ROUTES,
     "/pieces/turnstone-ring/plate",

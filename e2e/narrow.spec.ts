@@ -25,7 +25,7 @@ for (const [what, places] of Object.entries(PLACES))
   test(`on a phone and a tablet nothing of ${what} is wider than the screen, cut off, smaller than a fingertip, or seriously against a reader`, async ({
     page,
   }) => {
-    test.setTimeout(90_000);
+    test.setTimeout(180_000);
     for (const place of places) {
       await page.goto(place);
       await expect(page.getByRole("main")).toBeVisible();

@@ -28,7 +28,7 @@ test("a chosen file is written after each make, over a reload, until it is let g
   await expect(page.getByText(/workshop\.json is written after each make, last at/)).toBeVisible();
   await toTheResult(page);
   await page.getByRole("button", { name: "Enter it in the ledger" }).click();
-  await expect.poll(() => makesIn(page), { timeout: 15_000 }).toBe(25);
+  await expect.poll(() => makesIn(page), { timeout: 20_000 }).toBe(25);
   await page.goto(DEMO);
   await page.getByRole("button", { name: "Write no file" }).click();
   await expect(page.getByRole("button", { name: "Write a file after each make" })).toBeVisible();

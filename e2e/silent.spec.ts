@@ -203,6 +203,6 @@ test("with a device that is full from the start, and with a database held back, 
   const other = await context.newPage();
   for (const route of ["/ledger", TERN]) {
     await other.goto(route);
-    await expect(other.getByText("close Hoop Ledger's other windows").first(), route).toBeVisible({ timeout: 15_000 });
+    await expect(other.getByText("close Hoop Ledger's other windows").first(), route).toBeVisible({ timeout: 20_000 });
   }
 });

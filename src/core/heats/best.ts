@@ -1,4 +1,5 @@
 import { type Assembly } from "../joint/joint";
+import { isSame } from "../measure/same";
 import { type Cost, NEVER, pack, unpack } from "./cost";
 import { atLeastAsGood } from "./body-state";
 import { bestFound, lowerBound } from "./large";
@@ -241,10 +242,6 @@ function firstLeadingTo(wanted: Cost, search: Search, state: State): NextHeat {
     tried.push({ heat, left: Math.min(cost, next) });
   }
   throw new Error("no heat leads to the least cost");
-}
-
-function isSame(a: readonly number[], b: readonly number[]): boolean {
-  return a.length === b.length && a.every((joint, i) => joint === b[i]);
 }
 
 /** Sets of wishes that are tried before a set from which none can be taken is named instead of the smallest. */

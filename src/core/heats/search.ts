@@ -173,7 +173,7 @@ export class Search {
     return at;
   }
 
-  /** Every state that making the joints of `set` can end with for `most` or less, at its least cost; remembered for the most that was asked. */
+  /** Every state that making the joints of `set` can end with for `most` or less, at its least cost; kept, and used for any most below the cost of what was left out. */
   private outcomes(at: Setting, set: number, most: Cost): Known {
     if (this.isTooMuch(this.leastOf(set), most)) return NOTHING;
     const before = at.solved.get(set);
