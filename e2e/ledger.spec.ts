@@ -5,7 +5,7 @@ import { DEMO_ROWS, EMPTY } from "./places";
 const rows = (page: Page) => page.getByRole("table", { name: "Makings" }).getByRole("row");
 const open = async (page: Page) => {
   await page.goto("/");
-  await expect(page.getByText("Made 21 Nov")).toHaveCount(1, { timeout: 20_000 });
+  await expect(page.getByText("Made 21 Nov")).toHaveCount(1);
   await page.getByRole("link", { name: "Ledger", exact: true }).click();
   await expect(page.getByText("24 makes, ")).toBeVisible();
 };

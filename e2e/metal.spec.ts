@@ -33,7 +33,6 @@ test("four pieces are laid on the drawer, a way is chosen, a blank lights its pi
 });
 
 test("a blank is dragged, turned and pinned, the rest is laid round it; over a reload, until it is let go", async ({ page }) => {
-  test.slow();
   await page.setViewportSize({ width: 1280, height: 1200 });
   await page.goto(FOUR);
   await laid(page);

@@ -46,7 +46,7 @@ test("the tray is walked with the arrow keys, and a stone on it chosen and opene
 
 test("the list of pieces and the ledger follow the wheel to their last row and back", async ({ page }) => {
   await page.goto("/");
-  await expect(page.getByText("Made 21 Nov")).toHaveCount(1, { timeout: 20_000 });
+  await expect(page.getByText("Made 21 Nov")).toHaveCount(1);
   await page.setViewportSize({ width: 1280, height: 400 });
   for (const [path, first, last] of [
     ["/", "Tern ring", "Curlew ring"],
