@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
 import { type Page, devices, expect, test } from "./a-test";
-import { TERN, heading, onTo } from "./bench";
+import { TERN, heading, onTo, reading } from "./bench";
 
 const FOUR = "/metal?pieces=tern-ring,limpet-pendant,dunlin-earrings,redshank-ring";
 
@@ -126,7 +126,18 @@ test("metal is added by hand, wrong sizes are told; what is cut leaves the drawe
   await dialog.getByRole("textbox", { name: "Thickness" }).fill("1.6");
   await dialog.getByRole("textbox", { name: "Length" }).fill("59.5");
   await dialog.getByRole("textbox", { name: "Length" }).press("Enter");
+  await dialog.getByRole("combobox", { name: "Form" }).selectOption("Sheet");
+  await dialog.getByRole("textbox", { name: "Thickness" }).fill("0.6");
+  const corners = dialog.getByRole("textbox", { name: "Corners, where it is no rectangle" });
+  await corners.fill("0 0\n60 0\n60 20\n25 20\n25 45\n0 45\n\nround 12, 40 30");
+  await dialog.getByRole("button", { name: "Add" }).click();
+  await expect(dialog.getByRole("alert")).toContainText("Corners of hole 1: it lies outside the sheet");
+  await corners.fill("0 0\n60 0\n60 20\n25 20\n25 45\n0 45\n\nround 12, 12 30");
+  await expect(dialog.getByRole("img", { name: "60.00 × 45.00 mm, with 1 hole" })).toBeVisible();
+  await dialog.getByRole("button", { name: "Add" }).click();
+  await expect(corners).toHaveValue("");
   await dialog.getByRole("button", { name: "Done" }).click();
+  await expect(drawer(page).getByText("sterling, 60.00 × 45.00 mm")).toBeVisible();
   await page.getByRole("radio", { name: "short ends first, long lengths stay long" }).check();
   await expect(drawer(page).getByRole("listitem").filter({ hasText: "sterling, 59.50 mm" })).toContainText("used up", { timeout: 20_000 });
   await laid(page);
@@ -284,6 +295,12 @@ test("at the bench what a step cuts is taken from the drawer, over a reload, and
   for (let i = 0; i < 20 && !/^Cut the strip/.test((await heading(page).textContent()) ?? ""); i++) await page.keyboard.press("b");
   await page.getByRole("button", { name: "Put it back" }).click();
   await expect(page.getByText("In the drawer: Strip 3.20 × 0.32, fine silver, 90.00 mm.")).toBeVisible({ timeout: 20_000 });
+  await reading(page, "What you cut").fill("46.5");
+  await reading(page, "What you cut").press("Enter");
+  await expect(page.getByText("In the drawer: Strip 3.20 × 0.32, fine silver, 90.00 mm; 46.50 mm of it, as read.")).toBeVisible();
+  await page.getByRole("button", { name: "Take it from the drawer" }).press("Enter");
+  await page.goto("/metal?pieces=tern-ring");
+  await expect(drawer(page).getByText("fine silver, 43.50 mm")).toBeVisible();
 });
 
 test("an order is copied and saved as a table", async ({ page, context }) => {

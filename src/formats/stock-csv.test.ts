@@ -1,12 +1,15 @@
 import { DEMO_BENCH } from "@demo/bench";
 import { readStockCsv, stockCsv } from "./stock-csv";
 
-test("a drawer goes out as a table and comes in again, but for what no table holds", () => {
+test("a drawer goes out as a table and comes in again, outlines and what is taken out of sheets too", () => {
   const text = stockCsv(DEMO_BENCH.stock!);
-  expect(text.split("\n")[0]).toBe("form,metal,section,width,thickness,outside,inside,length,count,coil,least,note");
+  expect(text.split("\n")[0]).toBe("form,metal,section,width,thickness,outside,inside,length,count,coil,least,outline,taken,note");
   const read = readStockCsv(text);
-  const plain = DEMO_BENCH.stock!.map(({ id: _id, outline: _outline, taken: _taken, ...item }) => item);
-  expect(read).toEqual({ ok: true, items: plain });
+  expect(read).toEqual({ ok: true, items: DEMO_BENCH.stock!.map(({ id: _id, ...item }) => item) });
+  const { taken } = DEMO_BENCH.stock!.find((item) => item.taken)!;
+  const [outline, sheet] = [[[0, 0], [90, 0], [0, 90]] as const, { form: "sheet", metal: "sterling", thickness: 0.6, count: 1 } as const]; // prettier-ignore
+  const leaf = { ...sheet, length: 90, width: 90, outline, taken: taken!.slice(0, 1) };
+  expect(readStockCsv(stockCsv([{ id: "leaf", ...leaf }]))).toEqual({ ok: true, items: [leaf] });
 });
 
 test("columns in any order, metals as they are said, a tube's thickness from its sides, a note that looks like a formula", () => {
@@ -44,6 +47,17 @@ test.each<readonly [row: string, line: number, column: string]>([
 ])("a wrong line is told by its column, and nothing of the table is read: %s", (row, line, column) => {
   const text = `form,metal,section,width,thickness,outside,inside,length,count\n${row}`;
   expect(readStockCsv(text)).toMatchObject({ ok: false, line, column });
+});
+
+test.each([
+  ["0 0; 30 0", "", "outline"],
+  ["0 0; 30 0; 0 20 | 1 1; 2 1; 1 2", "", "outline"],
+  ["0 0; 30 0; 0 20", "round 24", "taken"],
+  ["0 0; 30 0; 0 20", "round 4, 1", "taken"],
+  ["", "round 4, 30 20", "taken"],
+])("corners that make no sheet are told by their column: %s with %s", (outline, taken, column) => {
+  const text = `form,metal,width,thickness,length,outline,taken\nsheet,sterling,20,0.6,30,${outline},"${taken}"`;
+  expect(readStockCsv(text)).toMatchObject({ ok: false, line: 2, column });
 });
 
 test("a table of another kind, an empty one and one that is too long are told", () => {

@@ -1,10 +1,28 @@
 import { csvFormatRows, csvParseRows } from "d3-dsv";
+import { sheetEdge } from "@/core/cutting/sheet";
+import { type SheetLines, sheetOfLines } from "@/core/cutting/sheet-lines";
 import { METALS, type Metal } from "@/core/metal/metals";
 import { STOCK_FORMS, type StockItem, WIRE_SECTIONS, sheetSides } from "@/core/metal/stock";
 import { oneLine } from "@/core/measure/one-line";
+import { cornersCell, readCorners } from "./corners";
 import { asText } from "./ledger-file";
 
-const HEADS = ["form", "metal", "section", "width", "thickness", "outside", "inside", "length", "count", "coil", "least", "note"] as const;
+const HEADS = [
+  "form",
+  "metal",
+  "section",
+  "width",
+  "thickness",
+  "outside",
+  "inside",
+  "length",
+  "count",
+  "coil",
+  "least",
+  "outline",
+  "taken",
+  "note",
+] as const;
 type Head = (typeof HEADS)[number];
 
 /** What each form must have, beside its metal and length. */
@@ -18,11 +36,11 @@ const NEEDED: Readonly<Record<StockItem["form"], readonly Head[]>> = {
 const MOST_ROWS = 1000;
 export const MOST_STOCK_BYTES = 300_000;
 
-/** The drawer as a table for other programs, in mm; a sheet by the sides of the box round it. */
+/** The drawer as a table for other programs, in mm; a sheet by the sides of the box round it, and by its corners where it is no rectangle. */
 export function stockCsv(stock: readonly StockItem[]): string {
   const rows = stock.map((item) => {
     const sides = item.form === "sheet" ? sheetSides(item) : { length: item.length, width: item.width };
-    const { form, metal, section, thickness, outside, inside, count, coil, least, note } = item;
+    const { form, metal, section, thickness, outside, inside, count, coil, least, outline, taken, note } = item;
     const cells = [
       form,
       metal,
@@ -35,6 +53,8 @@ export function stockCsv(stock: readonly StockItem[]): string {
       count,
       coil ? "yes" : undefined,
       least,
+      outline && cornersCell([outline]),
+      taken && cornersCell(taken),
       note,
     ];
     return cells.map((cell) => asText(cell === undefined ? "" : String(cell)));
@@ -81,6 +101,8 @@ function itemOf(cell: (head: Head) => string): Omit<StockItem, "id"> | Head {
   const lacking = ["length" as const, ...NEEDED[form]].find((head) => cell(head) === "");
   if (lacking) return lacking;
   if (form === "tube" && !(outside! > inside!)) return "inside";
+  const sheet = form === "sheet" ? sheetIn(cell) : null;
+  if (typeof sheet === "string") return sheet;
   const count = cell("count") === "" ? 1 : Number(cell("count"));
   if (!Number.isInteger(count) || count < 1) return "count";
   const note = oneLine(cell("note"));
@@ -89,11 +111,25 @@ function itemOf(cell: (head: Head) => string): Omit<StockItem, "id"> | Head {
     thickness: thickness ?? (outside! - inside!) / 2,
     ...(form === "wire" && { section: section!, width: width ?? thickness! }),
     ...((form === "strip" || form === "sheet") && { width: width! }),
+    ...sheet,
     ...(form === "tube" && { outside: outside!, inside: inside! }),
     ...(/^(yes|true|1|x)$/i.test(cell("coil")) && { coil: true }),
     ...(least !== undefined && { least }),
     ...(note !== "" && { note }),
   };
+}
+
+/** What the corners of a row say of its sheet, null where it has none; or the column that cannot be read. */
+function sheetIn(cell: (head: Head) => string): SheetLines | null | Head {
+  if (cell("outline") === "" && cell("taken") === "") return null;
+  const own = readCorners(cell("outline"), "mm");
+  if (!own.ok || own.lines.length > 1) return "outline";
+  const holes = readCorners(cell("taken"), "mm");
+  if (!holes.ok) return "taken";
+  const edge = own.lines[0] ?? sheetEdge({ length: Number(cell("length")), width: Number(cell("width")), outline: null });
+  const sheet = sheetOfLines([edge, ...holes.lines]);
+  if (sheet.ok) return sheet.lines;
+  return sheet.fault.line === 0 ? "outline" : "taken";
 }
 
 /** A metal by its name in files, or as it is said. */

@@ -1,6 +1,8 @@
 import { type CutsRequest } from "../cutting/plan-cuts";
 import { type Wanted, wantedOf } from "../cutting/wanted";
+import { type Cut } from "../metal/cut";
 import { type BenchEntry, SHIPPED } from "./bench";
+import { type Measured, inUse } from "./make";
 import { type Piece } from "./piece";
 import { type Plan } from "./plan";
 
@@ -13,6 +15,12 @@ export interface PieceToCut {
 /** The blanks of pieces, each as often as it is meant to be made next. */
 export function wantedOfPieces(pieces: readonly PieceToCut[]): Wanted[] {
   return wantedOf(pieces.map(({ piece, plan }) => ({ id: piece.id, count: piece.count ?? 1, copies: piece.copies ?? 1, cuts: plan.cuts })));
+}
+
+/** A length as its maker read it once it was cut; as planned where none was read, or a stand-in made the reading up. */
+export function cutAsRead(cut: Cut, measured: readonly Pick<Measured, "figure" | "value" | "madeUp" | "scrapped">[]): Cut {
+  const read = inUse(measured).findLast(({ figure, madeUp }) => figure === cut.figure && !madeUp);
+  return read && cut.shape.kind === "length" ? { ...cut, shape: { ...cut.shape, length: read.value } } : cut;
 }
 
 /** What is cut from the drawer of a bench, and what it buys. */

@@ -6,6 +6,7 @@ import { massOf } from "../metal/metals";
 import { polygonArea } from "../geometry/polygon";
 import { type BenchEntry, SHIPPED_BENCH } from "./bench";
 import { anyBench, anyPiece } from "./any-piece.testing";
+import { cutAsRead } from "./cuts-request";
 import { type Piece } from "./piece";
 import { type SizedPiece, sizePiece } from "./size-piece";
 import { runs } from "@/runs.testing";
@@ -68,4 +69,16 @@ test("the Tern ring is cut from strip, sheet and half-round wire", () => {
     { part: "m1.plate", figure: "m1.plate.blankLength", stock: { form: "sheet", thickness: 0.6 }, count: 1 },
     { part: "hoop", figure: "hoop.cutLength", stock: { form: "wire", section: "half-round", width: 3, thickness: 1.6 }, count: 1 },
   ]);
+});
+
+test("a length is taken as it was read once it is cut: the last reading of what is in hand, none of a stand-in's; a blank as planned", () => {
+  const { cuts } = contributionOf(DEMO_PIECES.find(({ id }) => id === "tern-ring")!);
+  const [strip, plate] = [cuts[0]!, cuts[1]!];
+  const read = (value: number, more: object = {}) => ({ figure: strip.figure, value, ...more });
+  const lengthOf = (measured: readonly ReturnType<typeof read>[]) => cutAsRead(strip, measured).shape.length;
+  expect(lengthOf([read(46), read(46.5)])).toBe(46.5);
+  expect(lengthOf([read(46.5), read(44, { madeUp: true })])).toBe(46.5);
+  expect(lengthOf([read(46.5, { scrapped: "m1.wall" })])).toBe(strip.shape.length);
+  expect(lengthOf([{ ...read(46.5), figure: "hoop.cutLength" }])).toBe(strip.shape.length);
+  expect(cutAsRead(plate, [{ figure: plate.figure, value: 30 }])).toBe(plate);
 });

@@ -4,7 +4,7 @@ import { useEffect } from "react";
 import { drawerAfter } from "@/core/cutting/drawer-after";
 import { wantedOf } from "@/core/cutting/wanted";
 import { type Step } from "@/core/making/step";
-import { cutsRequestOf } from "@/core/piece/cuts-request";
+import { cutAsRead, cutsRequestOf } from "@/core/piece/cuts-request";
 import { type Make, pieceNow } from "@/core/piece/make";
 import { type Plan } from "@/core/piece/plan";
 import { useClock } from "@/ui/clock";
@@ -15,6 +15,7 @@ import { useTray, useTrayState, useUnits } from "@/ui/tray";
 import { useSame } from "@/ui/useSame";
 import { begunText, cannotText, whyOrdered } from "@/words/cuts";
 import { takeFromDrawerText } from "@/words/screens/at-bench";
+import { withUnit } from "@/words/show";
 
 interface Props {
   readonly make: Make;
@@ -34,15 +35,17 @@ export function TakeFromDrawer({ make, plan, step }: Props) {
   useEffect(() => void tray.readCuts(), [tray]);
   const { copies = 1 } = pieceNow(make);
   const { stock = [], scrap = [] } = bench;
-  const request = useSame([bench, plan.cuts, step.target, make.piece, copies], () => {
-    const cuts = plan.cuts.filter(({ figure }) => figure === step.target);
-    if (cuts.length === 0 || stock.length === 0) return null;
-    return cutsRequestOf(bench, wantedOf([{ id: make.piece, count: 1, copies, cuts }]));
-  });
+  const planned = plan.cuts.filter(({ figure }) => figure === step.target);
+  const blanks = planned.map((cut) => cutAsRead(cut, make.measured));
+  const request = useSame([bench, plan.cuts, make.measured, step.target, make.piece, copies], () =>
+    blanks.length === 0 || stock.length === 0 ? null : cutsRequestOf(bench, wantedOf([{ id: make.piece, count: 1, copies, cuts: blanks }])),
+  );
   const { cuts, problem } = useLaidCuts(request);
   const taken = records?.find((each) => each.make === make.id && each.figure === step.target);
   if (request === null && !taken) return null;
   if (problem) return <p className="text-base text-night-warn">{takeFromDrawerText.failed(problem)}</p>;
+  const read = blanks.find((cut, i) => cut !== planned[i])?.shape;
+  const readText = read?.kind === "length" ? withUnit(read.length, "measured", units) : null;
   const begun = cuts && [...cuts.lengths, ...cuts.sheets];
   const isThere = cuts !== null && cuts.order.length === 0 && cuts.cannot.length === 0;
   const take = async () => {
@@ -61,7 +64,7 @@ export function TakeFromDrawer({ make, plan, step }: Props) {
           </button>
         </>
       )}
-      {!taken && isThere && <span>{takeFromDrawerText.from(begunText(begun!, units))}</span>}
+      {!taken && isThere && <span>{takeFromDrawerText.from(begunText(begun!, units), readText)}</span>}
       {isThere && (
         <button type="button" className="min-h-touch underline" onClick={() => void take()}>
           {taken ? takeFromDrawerText.another : takeFromDrawerText.take}

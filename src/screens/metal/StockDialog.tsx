@@ -16,7 +16,8 @@ import { SECTION_NAMES, capital } from "@/words/names";
 import { commonText } from "@/words/common";
 import { stockFormText } from "@/words/screens/metal";
 import { lengthUnit, showLength, withUnit } from "@/words/show";
-import { type Form, readStock, sidesAsked, typedOf, typedWeight } from "./stock-form";
+import { Corners } from "./Corners";
+import { type Form, readStock, sidesAsked, typedOf, typedSheet, typedWeight } from "./stock-form";
 
 interface Props {
   /** What lies there already and is changed; null for what is laid in. */
@@ -32,7 +33,8 @@ export function StockDialog({ item, onClose }: Props) {
   const [typed, type] = useState(() => typedOf(item, units));
   const [problem, setProblem] = useState<string | null>(null);
   const { form, metal, section, texts } = typed;
-  const sides = sidesAsked(typed, item);
+  const sides = sidesAsked(typed);
+  const sheet = typedSheet(typed, item, units);
   const write = (key: keyof typeof texts, text: string) => type({ ...typed, texts: { ...texts, [key]: text } });
   const byWeight = typedWeight(typed, item, units);
   const keep = async () => {
@@ -108,6 +110,7 @@ export function StockDialog({ item, onClose }: Props) {
           onType={(text) => write("least", text)}
           onEnter={() => void keep()}
         />
+        {form === "sheet" && <Corners text={texts.corners ?? ""} sheet={sheet} onType={(text) => write("corners", text)} />}
         {form !== "sheet" && (
           <Entry
             id={`${id} grams`}

@@ -1,8 +1,10 @@
+import { type SheetLines, linesOfSheet, sheetOfLines } from "@/core/cutting/sheet-lines";
 import { readAmount, readLength } from "@/core/measure/reading";
 import { toMicron } from "@/core/measure/micron";
 import { type Metal } from "@/core/metal/metals";
 import { type SectionShape } from "@/core/metal/section";
-import { type StockItem, cutStockOf, lengthWeighing } from "@/core/metal/stock";
+import { type StockItem, cutStockOf, lengthWeighing, sheetSides } from "@/core/metal/stock";
+import { cornersText, readCorners } from "@/formats/corners";
 import { type Units, showLength } from "@/words/show";
 import { stockFormText } from "@/words/screens/metal";
 
@@ -14,7 +16,7 @@ export interface TypedStock {
   readonly form: Form;
   readonly metal: Metal;
   readonly section: SectionShape;
-  readonly texts: Readonly<Partial<Record<Side | "count" | "least" | "grams", string>>>;
+  readonly texts: Readonly<Partial<Record<Side | "count" | "least" | "grams" | "corners", string>>>;
 }
 
 /** What is asked of each form. */
@@ -25,9 +27,9 @@ const SIDES: Readonly<Record<Form, readonly Side[]>> = {
   tube: ["outside", "inside", "length"],
 };
 
-/** Of round and square wire its thickness says its width; of a sheet with an outline this says its sides. */
-export function sidesAsked({ form, section }: Pick<TypedStock, "form" | "section">, item: StockItem | null): readonly Side[] {
-  if (item?.outline && form === "sheet") return ["thickness"];
+/** Of round and square wire its thickness says its width; of a sheet with corners these say its sides. */
+export function sidesAsked({ form, section, texts }: TypedStock): readonly Side[] {
+  if (form === "sheet" && hasCorners(texts)) return ["thickness"];
   return SIDES[form].filter((side) => !(side === "width" && form === "wire" && (section === "round" || section === "square")));
 }
 
@@ -45,8 +47,32 @@ export function typedOf(item: StockItem | null, units: Units): TypedStock {
       ...(Object.fromEntries(sides) as Partial<Record<Side, string>>),
       count: String(count),
       ...(least !== undefined && { least: showLength(least, "measured", units) }),
+      ...((item.outline ?? item.taken) && { corners: cornersShown(item, units) }),
     },
   };
+}
+
+function hasCorners({ corners = "" }: TypedStock["texts"]): boolean {
+  return corners.trim() !== "";
+}
+
+function cornersShown(item: StockItem, units: Units): string {
+  return cornersText(linesOfSheet(item), (mm) => showLength(mm, "measured", units));
+}
+
+export type ReadSheet = { readonly ok: true; readonly lines: SheetLines } | { readonly ok: false; readonly problem: string };
+
+/** The sheet that its corners draw, or what is wrong with them; null where none are typed. One whose corners were not typed anew keeps the digits that are not shown. */
+export function typedSheet({ form, texts: { corners = "" } }: TypedStock, item: StockItem | null, units: Units): ReadSheet | null {
+  if (form !== "sheet" || corners.trim() === "") return null;
+  if ((item?.outline ?? item?.taken) && corners === cornersShown(item, units)) {
+    const { outline, taken } = item;
+    return { ok: true, lines: { ...sheetSides(item), ...(outline && { outline }), ...(taken && { taken }) } };
+  }
+  const read = readCorners(corners, units.length);
+  if (!read.ok) return { ok: false, problem: stockFormText.notACorner(read.line, read.got) };
+  const sheet = sheetOfLines(read.lines);
+  return sheet.ok ? sheet : { ok: false, problem: stockFormText.noSheet[sheet.fault.code](sheet.fault.line) };
 }
 
 export type ReadStock = { readonly ok: true; readonly item: Omit<StockItem, "id"> } | { readonly ok: false; readonly problem: string };
@@ -55,7 +81,9 @@ export type ReadStock = { readonly ok: true; readonly item: Omit<StockItem, "id"
 export function readStock(typed: TypedStock, item: StockItem | null, units: Units): ReadStock {
   const { form, metal, section, texts } = typed;
   const read: Partial<Record<Side, number>> = {};
-  for (const side of sidesAsked(typed, item)) {
+  const sheet = typedSheet(typed, item, units);
+  if (sheet && !sheet.ok) return sheet;
+  for (const side of sidesAsked(typed)) {
     const reading = readLength(texts[side] ?? "", units.length);
     if (!reading.ok || reading.value <= 0) return { ok: false, problem: stockFormText.needed(stockFormText.sides[side]) };
     read[side] = asTyped(item?.[side], texts[side], reading.value, units);
@@ -66,14 +94,16 @@ export function readStock(typed: TypedStock, item: StockItem | null, units: Unit
   if (least && !least.ok) return { ok: false, problem: stockFormText.needed(stockFormText.least) };
   const thickness = read.thickness ?? toMicron((read.outside! - read.inside!) / 2);
   if (thickness <= 0) return { ok: false, problem: stockFormText.insideOut };
-  const { id: _id, least: _least, section: _section, width: _width, outside: _outside, inside: _inside, ...rest } = item ?? { id: "" };
+  const { coil, note } = item ?? {};
   return {
     ok: true,
     item: {
-      ...rest,
-      ...{ form, metal, thickness, count, length: read.length ?? item!.length },
+      ...{ form, metal, thickness, count, length: read.length ?? sheet!.lines.length },
+      ...(coil !== undefined && { coil }),
+      ...(note !== undefined && { note }),
       ...(form === "wire" && { section, width: read.width ?? thickness }),
-      ...((form === "strip" || form === "sheet") && (read.width ?? item?.width) !== undefined && { width: read.width ?? item!.width! }),
+      ...((form === "strip" || form === "sheet") && { width: read.width! }),
+      ...sheet?.lines,
       ...(form === "tube" && { outside: read.outside!, inside: read.inside! }),
       ...(least?.ok && { least: asTyped(item?.least, texts.least, least.value, units) }),
     },

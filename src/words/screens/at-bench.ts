@@ -166,7 +166,8 @@ export const nextUpText = {
 };
 
 export const takeFromDrawerText = {
-  from: (what: string) => `In the drawer: ${what}.`,
+  from: (what: string, read: string | null) =>
+    read === null ? `In the drawer: ${what}.` : `In the drawer: ${what}; ${read} of it, as read.`,
   take: "Take it from the drawer",
   another: "Take another",
   isTaken: "Taken from the drawer: its useful end lies there",

@@ -97,6 +97,10 @@ export const stockTableText = {
     got === "" ? `Line ${line}: ${column} is missing` : `Line ${line}, ${column}: "${got}" cannot be read`,
 };
 
+function cornersOf(line: number): string {
+  return line === 0 ? "Corners of the sheet" : `Corners of hole ${line}`;
+}
+
 export const stockFormText = {
   head: "Metal for the drawer",
   form: "Form",
@@ -118,6 +122,17 @@ export const stockFormText = {
   gone: "It does not lie in the drawer any more",
   remove: (name: string) => `Take out of the drawer: ${name}`,
   needed: (label: string) => `${label}: type a length over 0, e.g. 3.2`,
+  corners: "Corners, where it is no rectangle",
+  cornersHow: (unit: string) =>
+    `One on a line, how far along and how far up (${unit}): 60 0. After an empty line, what is taken out of it: its corners, or round 12, 30 20 by its diameter and its middle.`,
+  drawn: (size: string, taken: number) => (taken === 0 ? size : `${size}, with ${counted(taken, "hole")}`),
+  notACorner: (line: number, got: string) => `Corners, line ${line}: "${got}" is no corner: type two lengths, e.g. 60 0`,
+  noSheet: {
+    "too-few": (line: number) => `${cornersOf(line)}: three corners at least are needed`,
+    crosses: (line: number) => `${cornersOf(line)}: the line crosses itself; type the corners in their order round it`,
+    "no-area": (line: number) => `${cornersOf(line)}: the corners lie in one line and enclose nothing`,
+    outside: (line: number) => `${cornersOf(line)}: it lies outside the sheet; type both from the same corner`,
+  },
   insideOut: "Inside: must be less than the outside",
   howMany: "How many: type a whole number from 1",
   forms: { strip: "Strip", wire: "Wire", sheet: "Sheet", tube: "Tube" },
