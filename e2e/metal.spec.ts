@@ -93,12 +93,18 @@ test("a blank is dragged, turned and pinned, the rest is laid round it; over a r
   await expect(plate).toHaveAttribute("aria-pressed", "true");
 });
 
-test("what is cut in one window lies cut in the other, which puts it back", async ({ page, context }) => {
+test("what is pinned and cut in one window is so in the other, which puts it back", async ({ page, context }) => {
   await page.goto("/metal?pieces=tern-ring");
   await laid(page);
   const other = await context.newPage();
   await other.goto("/metal?pieces=tern-ring");
   await laid(other);
+  const bezel = (of: Page) => of.getByRole("button", { name: "Tern ring, 46.05 mm" });
+  await bezel(page).press("p");
+  await expect(bezel(other)).toHaveAttribute("aria-pressed", "true");
+  await bezel(other).press("p");
+  await expect(bezel(page)).toHaveAttribute("aria-pressed", "false");
+  await laid(page);
   await page.getByRole("button", { name: "These are cut" }).click();
   await expect(drawer(page).getByRole("button", { name: /^Put back what was cut / })).toHaveCount(1);
   await expect(drawer(other).getByRole("button", { name: /^Put back what was cut / })).toHaveCount(1);

@@ -1,7 +1,7 @@
 "use client";
 
 import { type ReactNode, useState } from "react";
-import { type PieceRecord } from "@/store/repository";
+import { type PieceChoice } from "./chosen-pieces";
 import { chosenPiecesText } from "@/words/ui";
 import { useHighlight } from "./highlight";
 
@@ -14,16 +14,17 @@ interface Props {
   readonly colourOf?: (place: number) => string;
   /** What a piece lights elsewhere while it is pointed at; of its id. */
   readonly lights?: (id: string) => string;
-  readonly records: readonly PieceRecord[];
-  readonly others: readonly PieceRecord[];
+  readonly choice: Pick<PieceChoice, "records" | "others">;
   readonly onChoose: (id: string) => void;
+  /** Names of those that cannot be planned, where that is told here. */
+  readonly refused?: readonly string[];
 }
 
 /** How many pieces are offered at once. */
 const MOST_OFFERED = 8;
 
 /** Pieces chosen for something; others are found by a part of their name, and added. */
-export function ChosenPieces({ label, leaveOut, colourOf, lights, records, others, onChoose }: Props) {
+export function ChosenPieces({ label, leaveOut, colourOf, lights, choice: { records, others }, onChoose, refused = [] }: Props) {
   const [typed, type] = useState("");
   const found = others.filter(({ piece }) => piece.name.toLowerCase().includes(typed.trim().toLowerCase())).slice(0, MOST_OFFERED);
   return (
@@ -59,6 +60,11 @@ export function ChosenPieces({ label, leaveOut, colourOf, lights, records, other
             </button>
           ))}
         </div>
+      )}
+      {refused.length > 0 && (
+        <p role="alert" className="pt-2 text-sm text-bad">
+          {chosenPiecesText.refused(refused.join(", "))}
+        </p>
       )}
     </section>
   );

@@ -3,6 +3,7 @@ export const cautionsText = {
 };
 
 export const chosenPiecesText = {
+  refused: (names: string) => `◆ Cannot be planned: ${names}. Open to see why.`,
   findAPiece: "Find a piece to add",
 };
 

@@ -2,12 +2,13 @@
 
 import { ArrowLeft, Printer } from "lucide-react";
 import Link from "next/link";
-import { usePathname, useSearchParams } from "next/navigation";
+import { useSearchParams } from "next/navigation";
 import { type ComponentType, useState } from "react";
 import { ChosenPieces } from "@/ui/ChosenPieces";
 import { NotKept } from "@/ui/NotKept";
 import { type Paper, Papers } from "@/ui/Papers";
 import { Segments } from "@/ui/Segments";
+import { setInAddress, useChosenPieces } from "@/ui/chosen-pieces";
 import { doubtsOf } from "@/ui/doubt";
 import { usePlans } from "@/ui/planner";
 import { useTitle } from "@/ui/title";
@@ -26,26 +27,20 @@ const PRINTS: readonly { readonly value: string; readonly text: string; readonly
   { value: "labels", text: cardsScreenText.labels, Print: LabelSheet },
 ];
 
-const PIECES = "pieces";
 const AS = "as";
 
 /** Several pieces in one print: their cards, those of a class, or labels. */
 export function CardsScreen() {
-  const all = useTrayState(({ pieces }) => pieces);
-  const pathname = usePathname();
   const inAddress = useSearchParams();
-  const [chosen, setChosen] = useState<readonly string[]>(() => [...new Set(inAddress.get(PIECES)?.split(",").filter(Boolean))]);
+  const choice = useChosenPieces(() => []);
+  const { records } = choice;
   const [print, setPrint] = useState(() => PRINTS.find(({ value }) => value === inAddress.get(AS)) ?? PRINTS[0]!);
   const [paper, setPaper] = useState<Paper>("a4");
   useTitle(cardsScreenText.print);
-  const lying = all.filter(({ deleted }) => deleted === null);
-  const records = chosen.flatMap((id) => lying.find((each) => each.id === id) ?? []);
-  const ask = (pieces: readonly string[], as: string) => {
-    setChosen(pieces);
+  const printAs = (as: string) => {
     setPrint(PRINTS.find(({ value }) => value === as)!);
-    window.history.replaceState(null, "", `${pathname}?${PIECES}=${pieces.join(",")}&${AS}=${as}`);
+    setInAddress(AS, as);
   };
-  const choose = (id: string) => ask(chosen.includes(id) ? chosen.filter((each) => each !== id) : [...chosen, id], print.value);
   return (
     <main className={`card-screen paper-${paper}`}>
       <div className="card-bar border-b border-line bg-sheet print:hidden">
@@ -54,7 +49,7 @@ export function CardsScreen() {
             <ArrowLeft size={14} aria-hidden="true" /> {commonText.pieces}
           </Link>
           <h1 className="text-base font-strong">{cardsScreenText.print}</h1>
-          <Segments label={cardsScreenText.whatIsPrinted} options={PRINTS} value={print.value} onChoose={(as) => ask(chosen, as)} />
+          <Segments label={cardsScreenText.whatIsPrinted} options={PRINTS} value={print.value} onChoose={printAs} />
           <span className="flex-1" />
           <Papers paper={paper} onChoose={setPaper} />
           <button type="button" className="btn btn-main" disabled={records.length === 0} onClick={() => window.print()}>
@@ -62,13 +57,7 @@ export function CardsScreen() {
           </button>
         </div>
         <NotKept />
-        <ChosenPieces
-          label={cardsScreenText.piecesToPrint}
-          leaveOut={cardsScreenText.leaveOut}
-          records={records}
-          others={lying.filter(({ id }) => !chosen.includes(id))}
-          onChoose={choose}
-        />
+        <ChosenPieces label={cardsScreenText.piecesToPrint} leaveOut={cardsScreenText.leaveOut} choice={choice} onChoose={choice.choose} />
       </div>
       {records.length === 0 ? (
         <p className="px-4 py-6 text-base text-soft print:hidden">{cardsScreenText.chooseWhatToPrint}</p>

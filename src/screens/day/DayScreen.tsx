@@ -1,12 +1,12 @@
 "use client";
 
 import { doneSteps } from "@/core/making/done";
-import { usePathname, useSearchParams } from "next/navigation";
 import { useState } from "react";
 import { begunMake, underWay } from "@/store/tray-state";
 import { FindButton } from "@/ui/Find";
 import { NavBar } from "@/ui/NavBar";
 import { ChosenPieces } from "@/ui/ChosenPieces";
+import { useChosenPieces, usePlanned } from "@/ui/chosen-pieces";
 import { pieceColour } from "@/ui/DayLanes";
 import { type DayPiece, dayOfPieces } from "@/ui/day";
 import { type DayAsked, NO_DAY_ASKED, keepDay, keptDay } from "@/ui/day-hours";
@@ -22,8 +22,6 @@ import { TROUBLE_WORDS } from "@/words/trouble";
 import { DayPlan } from "./DayPlan";
 import { dayScreenText } from "@/words/screens/day";
 
-const PIECES = "pieces";
-
 /** Several pieces on the bench at once: what is done when with one pair of hands, and until when. */
 export function DayScreen() {
   const { warn } = useNotices();
@@ -31,39 +29,26 @@ export function DayScreen() {
   const plans = usePlans();
   const bench = useTrayState((state) => state.bench);
   const makes = useTrayState((state) => state.makes);
-  const all = useTrayState(({ pieces }) => pieces);
-  const pathname = usePathname();
-  const inAddress = useSearchParams().get(PIECES);
   const [asked, setAsked] = useState<DayAsked>(() => keptDay() ?? NO_DAY_ASKED);
   useTitle(dayScreenText.theDay);
-  const lying = all.filter(({ deleted }) => deleted === null);
-  const busy = lying.filter(({ id }) => begunMake(makes, id) !== undefined).map(({ id }) => id);
-  const inHand = inAddress !== null ? inAddress.split(",").filter(Boolean) : asked.pieces.length > 0 ? asked.pieces : busy;
-  const [changed, change] = useState<readonly string[] | null>(null);
-  const chosen = (changed ?? inHand).filter((id) => lying.some((each) => each.id === id));
+  const choice = useChosenPieces((lying) =>
+    asked.pieces.length > 0 ? asked.pieces : lying.filter(({ id }) => begunMake(makes, id) !== undefined).map(({ id }) => id),
+  );
+  const { records } = choice;
   const ask = (next: Partial<DayAsked>) => {
     const day = { ...asked, ...next };
     setAsked(day);
     if (!keepDay(day)) warn(`${TROUBLE_WORDS.full}.`);
   };
-  const choose = (id: string) => {
-    const next = chosen.includes(id) ? chosen.filter((each) => each !== id) : [...chosen, id];
-    change(next);
-    ask({ pieces: next });
-    window.history.replaceState(null, "", `${pathname}?${PIECES}=${next.join(",")}`);
-  };
-  const records = chosen.map((id) => lying.find((each) => each.id === id)!);
-  const attempts = records.map((record) => ({ record, attempt: plans.soon(record.piece, bench) }));
-  const pieces = attempts.flatMap(({ record, attempt }): DayPiece[] => {
+  const { attempts, refused } = usePlanned(records);
+  const pieces = attempts.flatMap(({ record, attempt }): (DayPiece & { readonly name: string })[] => {
     if (!attempt?.ok || !attempt.plan.tasks || plans.isSettling(record.piece, bench)) return [];
     const { plan } = attempt;
     const done = new Set(doneSteps(plan.steps, underWay(makes, record.id)?.done ?? []).keys());
-    return [{ id: record.id, plan, tasks: attempt.plan.tasks, done, doubtOf: doubtsOf(record) }];
+    return [{ id: record.id, name: record.piece.name, plan, tasks: attempt.plan.tasks, done, doubtOf: doubtsOf(record) }];
   });
   const unordered = attempts.filter(({ attempt }) => attempt?.ok && !attempt.plan.tasks).map(({ record }) => record.piece.name);
   const settling = attempts.filter(({ record }) => plans.isSettling(record.piece, bench)).map(({ record }) => record.piece.name);
-  const refused = attempts.filter(({ attempt }) => attempt && !attempt.ok).map(({ record }) => record.piece.name);
-  const names = new Map(lying.map(({ id, piece }) => [id, piece.name]));
   return (
     <HighlightProvider>
       <main className="min-h-dvh bg-sheet">
@@ -78,15 +63,9 @@ export function DayScreen() {
           label={dayScreenText.piecesToWorkOn}
           leaveOut={dayScreenText.notToday}
           colourOf={pieceColour}
-          records={records}
-          others={lying.filter(({ id }) => !chosen.includes(id))}
-          onChoose={choose}
+          {...{ choice, refused }}
+          onChoose={(id) => ask({ pieces: choice.choose(id) })}
         />
-        {refused.length > 0 && (
-          <p role="alert" className="px-4 py-2 text-sm text-bad">
-            {dayScreenText.cannotBePlannedOpenTo(refused.join(", "))}
-          </p>
-        )}
         {unordered.length > 0 && (
           <p role="alert" className="px-4 py-2 text-sm text-bad">
             {dayScreenText.theDaySeeHeatsFor(unordered.join(", "), NO_DAY)}
@@ -99,12 +78,12 @@ export function DayScreen() {
         )}
         {pieces.length === 0 ? (
           <p className="px-4 py-6 text-base text-soft">
-            {lying.length === 0 ? dayScreenText.thereAreNoPiecesYet : dayScreenText.chooseThePiecesToWork}
+            {choice.others.length === 0 && records.length === 0 ? dayScreenText.thereAreNoPiecesYet : dayScreenText.chooseThePiecesToWork}
           </p>
         ) : (
           <DayPlan
             day={dayOfPieces(pieces, units)}
-            pieces={pieces.map(({ id, plan, doubtOf }) => ({ id, name: names.get(id)!, plan, doubtOf }))}
+            pieces={pieces.map(({ id, name, plan, doubtOf }) => ({ id, name, plan, doubtOf }))}
             copies={new Map(records.map(({ id, piece }) => [id, piece.copies ?? 1]))}
             asked={asked}
             onAsk={ask}

@@ -17,7 +17,7 @@ interface Props {
 const AFTER_FORM = 130;
 
 /** A length along the rule, with what it is, and what becomes of its end. */
-export function LengthDrawn({ row: { each, form, left, y, shown }, isNarrow, perMm, units }: Props) {
+export function LengthDrawn({ row: { each, form, alike, left, y, shown }, isNarrow, perMm, units }: Props) {
   const isBought = !isItem(each) && each.stock === null;
   const last = isItem(each) ? undefined : each.cuts.at(-1);
   const end = last ? last.at + last.length : 0;
@@ -60,7 +60,7 @@ export function LengthDrawn({ row: { each, form, left, y, shown }, isNarrow, per
         fill={isItem(each) || each.goesBack ? "var(--color-soft)" : "var(--color-warn)"}
       >
         {goesOn ? "… " : ""}
-        {isItem(each) ? metalText.notTouched : leftText(each, units)}
+        {isItem(each) ? metalText.notTouched(alike) : leftText(each, units)}
       </text>
     </g>
   );

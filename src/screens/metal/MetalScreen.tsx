@@ -1,12 +1,12 @@
 "use client";
 
-import { usePathname, useSearchParams } from "next/navigation";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { drawerAfter } from "@/core/cutting/drawer-after";
 import { type CutsPlan } from "@/core/cutting/plan-cuts";
 import { cutsRequestOf, wantedOfPieces } from "@/core/piece/cuts-request";
 import { type PieceRecord } from "@/store/repository";
 import { ChosenPieces } from "@/ui/ChosenPieces";
+import { useChosenPieces, usePlanned } from "@/ui/chosen-pieces";
 import { usePutBack } from "@/ui/put-back";
 import { pieceColour } from "@/ui/DayLanes";
 import { keptDay } from "@/ui/day-hours";
@@ -15,20 +15,18 @@ import { FindButton } from "@/ui/Find";
 import { HighlightProvider } from "@/ui/highlight";
 import { NavBar } from "@/ui/NavBar";
 import { useNotices } from "@/ui/notices";
-import { usePlans } from "@/ui/planner";
 import { useTitle } from "@/ui/title";
 import { useTray, useTrayState } from "@/ui/tray";
 import { useSame } from "@/ui/useSame";
 import { metalText } from "@/words/screens/metal";
 import { DrawerList } from "./DrawerList";
-import { type CutChoices, keepCutChoices, keptCutChoices } from "./cut-choices";
+import { type CutChoices, useCutChoices } from "./cut-choices";
 import { LaidDrawer } from "./LaidDrawer";
 import { MetalFoot } from "./MetalFoot";
 import { WayChoice } from "./WayChoice";
 import { useCosts } from "./costs";
 import { WAYS, useCutting } from "./cutting";
 
-const PIECES = "pieces";
 /** So many pieces are laid out where nobody has chosen any. */
 const FIRST = 4;
 
@@ -39,28 +37,10 @@ export function MetalScreen() {
   const tray = useTray();
   const { say, warn } = useNotices();
   const bench = useTrayState((state) => state.bench);
-  const all = useTrayState(({ pieces }) => pieces);
-  const pathname = usePathname();
-  const inAddress = useSearchParams().get(PIECES);
-  const [changed, change] = useState<readonly string[] | null>(null);
-  const [kept] = useState(keptCutChoices);
-  const [choices, setChoices] = useState(kept);
-  const { way, pins } = choices;
-  const choose = (next: Partial<CutChoices>) => setChoices((now) => ({ ...now, ...next }));
-  useEffect(() => {
-    if (choices !== kept && !keepCutChoices(choices)) warn(metalText.notKept);
-  }, [choices, kept, warn]);
+  const [{ way, pins }, choose] = useCutChoices();
   useTitle(metalText.metal);
-  const lying = all.filter(({ deleted }) => deleted === null);
-  const first =
-    inAddress !== null ? inAddress.split(",").filter(Boolean) : (keptDay()?.pieces ?? lying.slice(0, FIRST).map(({ id }) => id));
-  const chosen = (changed ?? first).filter((id) => lying.some((each) => each.id === id));
-  const addOrLeave = (id: string) => {
-    const next = chosen.includes(id) ? chosen.filter((each) => each !== id) : [...chosen, id];
-    change(next);
-    window.history.replaceState(null, "", `${pathname}?${PIECES}=${next.join(",")}`);
-  };
-  const records = chosen.map((id) => lying.find((each) => each.id === id)!);
+  const choice = useChosenPieces((lying) => keptDay()?.pieces ?? lying.slice(0, FIRST).map(({ id }) => id));
+  const { records } = choice;
   const { wanted, isPlanning, refused, unmeasured } = useWanted(records);
   const { stock = [], scrap = [] } = bench;
   const isCutting = wanted.length > 0;
@@ -72,9 +52,9 @@ export function MetalScreen() {
   const plan = isCutting ? drawn : null;
   const isBefore = cutting.isBefore || isPlanning;
   const costs = useCosts(plan, records);
-  const names = new Map(lying.map(({ id, piece }) => [id, piece.name]));
+  const names = new Map(records.map(({ id, piece }) => [id, piece.name]));
   const nameOf = (id: string) => names.get(id) ?? id;
-  const colourOf = (id: string) => pieceColour(Math.max(0, chosen.indexOf(id)));
+  const colourOf = (id: string) => pieceColour(Math.max(0, [...names.keys()].indexOf(id)));
   const putBack = usePutBack();
   const take = async (cut: CutsPlan) => {
     const taken = await tray.takeCut({ stock, scrap }, drawerAfter(stock, scrap, cut));
@@ -94,15 +74,9 @@ export function MetalScreen() {
           leaveOut={metalText.notNow}
           colourOf={pieceColour}
           lights={(id) => `piece ${id}`}
-          records={records}
-          others={lying.filter(({ id }) => !chosen.includes(id))}
-          onChoose={addOrLeave}
+          {...{ choice, refused }}
+          onChoose={choice.choose}
         />
-        {refused.length > 0 && (
-          <p role="alert" className="px-4 py-2 text-sm text-bad">
-            {metalText.refused(refused.join(", "))}
-          </p>
-        )}
         {unmeasured.length > 0 && (
           <p className="px-4 py-1.5 text-sm text-warn">○ {metalText.unmeasured(unmeasured.map(nameOf).join(", "))}</p>
         )}
@@ -117,7 +91,9 @@ export function MetalScreen() {
               {/* beside the ways, so that the drawing stays where it is while the search goes on */}
               <div className="text-sm text-soft max-lg:min-h-16">
                 {isCutting && <p className="pb-2">{metalText.drawing}</p>}
-                {!isCutting && !isPlanning && <p className="text-base">{lying.length === 0 ? metalText.noPieces : metalText.choose}</p>}
+                {!isCutting && !isPlanning && (
+                  <p className="text-base">{records.length + choice.others.length === 0 ? metalText.noPieces : metalText.choose}</p>
+                )}
                 {isCutting && cutting.isLooking && (
                   <p role="status" className="flex items-center gap-2">
                     {plan && !isBefore ? metalText.better : metalText.laying}
@@ -150,9 +126,7 @@ export function MetalScreen() {
  * planned the blanks are those of before.
  */
 function useWanted(records: readonly PieceRecord[]) {
-  const plans = usePlans();
-  const bench = useTrayState((state) => state.bench);
-  const attempts = records.map((record) => ({ record, attempt: plans.soon(record.piece, bench) }));
+  const { attempts, refused } = usePlanned(records);
   const isPlanning = attempts.some(({ attempt }) => attempt === null);
   const planned = attempts.flatMap(({ record, attempt }) => (attempt?.ok ? [{ record, plan: attempt.plan }] : []));
   const parts = planned.flatMap(({ plan, record: { id, piece } }) => [id, plan.cuts, piece.count, piece.copies]);
@@ -166,7 +140,7 @@ function useWanted(records: readonly PieceRecord[]) {
   return {
     wanted: isPlanning ? before : ofPlanned,
     isPlanning,
-    refused: attempts.filter(({ attempt }) => attempt && !attempt.ok).map(({ record }) => record.piece.name),
+    refused,
     unmeasured: planned.filter(isDoubtful).map(({ record }) => record.id),
   };
 }

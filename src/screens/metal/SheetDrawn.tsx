@@ -18,7 +18,7 @@ interface Props {
 const NAMED = 84;
 
 /** A sheet with what was taken out of it before, what is spoiled of it and what stays. */
-export function SheetDrawn({ box: { each, form, x, top, foot, length, width }, perMm, units }: Props) {
+export function SheetDrawn({ box: { each, form, alike, x, top, foot, length, width }, perMm, units }: Props) {
   const outline = (isItem(each) ? each.outline : each.sheet.outline) ?? null;
   const taken = (isItem(each) ? each.taken : each.sheet.taken) ?? [];
   const edge = sheetEdge({ length, width, outline });
@@ -34,7 +34,7 @@ export function SheetDrawn({ box: { each, form, x, top, foot, length, width }, p
       <text x={x} y={top - HEAD + 28} fontSize={12} fill={isBought ? "var(--color-warn)" : "var(--color-soft)"}>
         {`${showLength(length, "measured", units)} × ${withUnit(width, "measured", units)}`}
         {isBought ? `, ${sourceText({ stock: null, item: 1 })}` : ""}
-        {isItem(each) ? `, ${metalText.notTouched}` : ""}
+        {isItem(each) ? `, ${metalText.notTouched(alike)}` : ""}
       </text>
       <Millimetres x={x} y={foot} scale={{ perMm, times: 1 }}>
         <Shape

@@ -1,9 +1,12 @@
+import { useEffect, useState } from "react";
 import { type CuttingWay } from "@/core/cutting/cutting-way";
 import { type Form } from "@/core/cutting/match";
 import { type Pin } from "@/core/cutting/pin";
 import { METALS } from "@/core/metal/metals";
 import { WAY_NAMES } from "@/words/cuts";
 import { keepOnDevice } from "@/ui/device-switch";
+import { useNotices } from "@/ui/notices";
+import { metalText } from "@/words/screens/metal";
 
 /** How the maker wants the cuts laid, kept on this device. */
 export interface CutChoices {
@@ -14,7 +17,28 @@ export interface CutChoices {
 const KEY = "hoop-ledger/cut-choices";
 const USUAL: CutChoices = { way: "spoil", pins: [] };
 
-export function keptCutChoices(): CutChoices {
+/** The choices, and what changes some of them. They are kept over a reload, and are the same in every window. */
+export function useCutChoices(): readonly [CutChoices, (next: Partial<CutChoices>) => void] {
+  const { warn } = useNotices();
+  const [kept, keep] = useState(keptCutChoices);
+  const [choices, setChoices] = useState(kept);
+  useEffect(() => {
+    if (choices !== kept && !keepOnDevice(KEY, JSON.stringify(choices))) warn(metalText.notKept);
+  }, [choices, kept, warn]);
+  useEffect(() => {
+    const onStorage = ({ key }: StorageEvent) => {
+      if (key !== KEY) return;
+      const others = keptCutChoices();
+      keep(others);
+      setChoices(others);
+    };
+    window.addEventListener("storage", onStorage);
+    return () => window.removeEventListener("storage", onStorage);
+  }, []);
+  return [choices, (next) => setChoices((now) => ({ ...now, ...next }))];
+}
+
+function keptCutChoices(): CutChoices {
   return cutChoicesFrom(localStorage.getItem(KEY));
 }
 
@@ -27,11 +51,6 @@ export function cutChoicesFrom(text: string | null): CutChoices {
     way: typeof way === "string" && Object.hasOwn(WAY_NAMES, way) ? (way as CuttingWay) : USUAL.way,
     pins: Array.isArray(pins) ? pins.filter(isPin) : [],
   };
-}
-
-/** False where the browser takes no more. */
-export function keepCutChoices(choices: CutChoices): boolean {
-  return keepOnDevice(KEY, JSON.stringify(choices));
 }
 
 function parsed(text: string): unknown {

@@ -34,6 +34,8 @@ export type Whole<Planned> = Planned | StockItem;
 
 interface Laid {
   readonly form: Form;
+  /** How many alike it stands for: of what is not begun, all of it. */
+  readonly alike: number;
   /** Where something is pinned that is to lie on it. */
   readonly from: Pick<Pin, "from" | "item">;
 }
@@ -152,11 +154,11 @@ function laidOf(
   each: Whole<PlannedLength> | Whole<PlannedSheet>,
   begun: readonly { readonly stock: StockItem | null; readonly item: number }[],
 ): Laid {
-  if (!isItem(each)) return { form: each.form, from: { from: each.stock?.id ?? each.form, item: each.item } };
+  if (!isItem(each)) return { form: each.form, alike: 1, from: { from: each.stock?.id ?? each.form, item: each.item } };
   const taken = new Set(begun.flatMap(({ stock, item }) => (stock?.id === each.id ? [item] : [])));
   let item = 1;
   while (taken.has(item)) item++;
-  return { form: formOfStock(each), from: { from: each.id, item } };
+  return { form: formOfStock(each), alike: each.count - taken.size, from: { from: each.id, item } };
 }
 
 function sidesOf(each: Whole<PlannedSheet>): { readonly length: number; readonly width: number } {

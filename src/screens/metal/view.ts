@@ -30,7 +30,7 @@ export function drawerLines(stock: readonly StockItem[], plan: CutsPlan | null, 
       name: shortForm({ metal: item.metal, stock: cutStockOf(item) }, units),
       size: `${METALS[item.metal].name}, ${sizeText(item, units)}`,
       left: begun.length === 0 ? "" : leftOf(begun, item, units),
-      note: begun.length === 0 ? metalText.notTouched : "",
+      note: begun.length === 0 ? metalText.notTouched(1) : "",
       isBegun: begun.length > 0,
       isUnderLeast: item.least !== undefined && long < item.least,
     };
@@ -39,11 +39,14 @@ export function drawerLines(stock: readonly StockItem[], plan: CutsPlan | null, 
 
 /** How long it is, and how wide a sheet is; how many there are, and what is noted of it. */
 export function sizeText(item: StockItem, units: Units): string {
-  const many = item.count === 1 ? "" : `${item.count} × `;
   const named = item.note ? `, ${item.note}` : "";
-  if (item.form !== "sheet") return `${many}${withUnit(item.length, "measured", units)}${named}`;
+  return `${item.count === 1 ? "" : `${item.count} × `}${oneSize(item, units)}${named}`;
+}
+
+function oneSize(item: StockItem, units: Units): string {
+  if (item.form !== "sheet") return withUnit(item.length, "measured", units);
   const { length, width } = sheetSides(item);
-  return `${many}${showLength(length, "measured", units)} × ${withUnit(width, "measured", units)}${named}`;
+  return `${showLength(length, "measured", units)} × ${withUnit(width, "measured", units)}`;
 }
 
 /** mm that lie there once all is cut. */
@@ -59,7 +62,7 @@ function leftOf(begun: readonly (PlannedLength | PlannedSheet)[], item: StockIte
     return each.goesBack ? [`${showLength(long, "measured", units)} × ${withUnit(wide, "measured", units)}`] : [];
   });
   const untouched = item.count - begun.length;
-  const whole = untouched > 0 ? [`${untouched} × ${withUnit(item.length, "measured", units)}`] : [];
+  const whole = untouched > 0 ? [`${untouched} × ${oneSize(item, units)}`] : [];
   return [...whole, ...ends].join(", ") || metalText.usedUp;
 }
 

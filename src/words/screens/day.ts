@@ -10,7 +10,6 @@ export const dayScreenText = {
   cutFirst: "Cut before you light the torch",
   theDay: "The day",
   piecesToWorkOn: "Pieces to work on",
-  cannotBePlannedOpenTo: (refused: string) => `◆ Cannot be planned: ${refused}. Open to see why.`,
   theDaySeeHeatsFor: (unordered: string, why: string) => `◆ ${unordered}: the day ${why}. See Heats for the reason.`,
   thereAreNoPiecesYet: "There are no pieces yet. Add one to plan a day.",
   chooseThePiecesToWork: "Choose the pieces to work on. The day is planned for one pair of hands and uses the waits in the pickle.",
