@@ -115,5 +115,7 @@ test("on a phone a finger holds the flame, and nothing is wider than the screen"
   const box = (await page.locator("canvas").boundingBox())!;
   await page.touchscreen.tap(box.x + box.width / 2, box.y + box.height / 2);
   await expect(page.getByTestId("clock")).not.toHaveText("0:00", { timeout: 20_000 });
+  await page.getByRole("button", { name: "Show the careful hand" }).tap();
+  await expect(page.locator("canvas")).toBeInViewport({ ratio: 1 });
   await context.close();
 });

@@ -48,9 +48,17 @@ export function carefulHand(body: HeatBody): Flame {
   return { flame, acts: [] };
 }
 
+/** W that reach each bit from a flame at a place, and all of them. */
+interface Reach {
+  readonly arrives: Float64Array;
+  readonly sum: number;
+}
+
 /** Where it holds the flame next. */
 export class Hand {
-  private readonly places: readonly { readonly x: number; readonly y: number }[];
+  private readonly places: readonly { readonly x: number; readonly y: number; readonly isBelow: boolean }[];
+  /** What reaches each bit from each of the places, for a flame of one size: it does not change with the heat. */
+  private reached: { readonly size: number; readonly from: readonly Reach[] } | null = null;
   private readonly arrives: Float64Array;
   private readonly most: Float64Array;
   private size: number;
@@ -77,10 +85,12 @@ export class Hand {
     this.runs = Math.max(...body.joints.filter(({ isWanted }) => isWanted).map(({ runs }) => runs));
     this.counts = countsOf(body, this.joined);
     const every = Math.max(1, Math.floor(length / TRIED));
-    this.places = [
+    const tried = [
       ...Array.from({ length: Math.ceil(length / every) }, (_, i) => i * every),
       ...this.joined.filter((_, i) => i % Math.max(1, Math.floor(this.joined.length / (TRIED / 2))) === 0),
-    ].map((bit) => ({ x: body.x[bit]!, y: body.y[bit]! }));
+    ];
+    const sides = body.support === "mesh" ? [false, true] : [false];
+    this.places = sides.flatMap((isBelow) => tried.map((bit) => ({ x: body.x[bit]!, y: body.y[bit]!, isBelow })));
     this.largest = this.sizeWanted();
     this.size = this.largest;
   }
@@ -93,9 +103,8 @@ export class Hand {
     const wanted = SPARE * loses + this.capacity * RISE;
     let [best, found] = [0, LEAST_SIZE as number];
     for (let size: number = LEAST_SIZE; size <= MOST_SIZE; size += 0.5) {
-      const reach = this.places.map(({ x, y }) =>
-        arrivingAt(body, { ...AT_FIRST, x, y, size, distance: bestDistance(size) }, this.arrives),
-      );
+      const above = this.places.filter(({ isBelow }) => !isBelow);
+      const reach = above.map(({ x, y }) => arrivingAt(body, { ...AT_FIRST, x, y, size, distance: bestDistance(size) }, this.arrives));
       const mean = reach.reduce((all, each) => all + each, 0) / reach.length;
       if (mean > best) [best, found] = [mean, size];
       this.reaches = best / 2;
@@ -111,15 +120,12 @@ export class Hand {
     const wanting = this.wanting(heat);
     const reaches = (this.reaches * powerOf(this.size, 0)) / powerOf(this.largest, 0);
     let [best, found] = [-Infinity, { x: 0, y: 0, isBelow: false }];
-    for (const isBelow of body.support === "mesh" ? [false, true] : [false]) {
-      for (const { x, y } of this.places) {
-        const sum = arrivingAt(body, this.moment(ms, x, y, isBelow, bestDistance(this.size)), this.arrives);
-        let good = 0;
-        for (let i = 0; i < wanting.length; i++) good += this.arrives[i]! * wanting[i]!;
-        const worth = good / (sum + reaches);
-        if (sum > 0 && worth > best) [best, found] = [worth, { x, y, isBelow }];
-      }
-    }
+    this.reaching().forEach(({ sum, arrives }, p) => {
+      let good = 0;
+      for (let i = 0; i < wanting.length; i++) good += arrives[i]! * wanting[i]!;
+      const worth = good / (sum + reaches);
+      if (sum > 0 && worth > best) [best, found] = [worth, this.places[p]!];
+    });
     this.at = this.at && this.at.isBelow === found.isBelow ? moved(this.at, found) : found;
     const { x, y, isBelow } = this.at;
     const full = this.moment(ms, x, y, isBelow, bestDistance(this.size));
@@ -130,6 +136,17 @@ export class Hand {
     if (share > 1) this.size = Math.min(this.largest, this.size + 0.5);
     const isOff = share <= powerOf(full.size, MOST_DISTANCE) / powerOf(full.size, 0) / 2;
     return { ...full, isOn: !isOff, distance: distanceFor(full.size, share) };
+  }
+
+  private reaching(): readonly Reach[] {
+    const { body, size } = this;
+    if (this.reached?.size === size) return this.reached.from;
+    const from = this.places.map(({ x, y, isBelow }): Reach => {
+      const arrives = new Float64Array(body.x.length);
+      return { arrives, sum: arrivingAt(body, this.moment(0, x, y, isBelow, bestDistance(size)), arrives) };
+    });
+    this.reached = { size, from };
+    return from;
   }
 
   private moment(ms: number, x: number, y: number, isBelow: boolean, distance: number): TorchMoment {

@@ -21,7 +21,7 @@ interface Props {
   readonly label: string;
 }
 
-/** Lines of equal temperature are found anew so often (ms): they cost more than all else in a frame, and creep. */
+/** Lines of equal temperature are found anew so often (ms), in a frame in which little else is done: they cost more than all else in one, and creep. */
 const LINES_EVERY = 100;
 
 /** mm that a wheel's notch changes the flame by. */
@@ -98,14 +98,14 @@ function frames(run: PracticeRun, element: HTMLCanvasElement | null, { width, he
   let lines: readonly FieldLines[] = [];
   let linesAt = -Infinity;
   const draw = (now: number) => {
-    run.advance(now - last);
+    const isBusy = run.advance(now - last);
     last = now;
     const { heat } = run;
     const split = splitAt.current;
     painter.draw(canvas, { heat, torch: run.torchNow, ghost: run.ghostTorch, view, width, height, split });
     if (split < width) {
       const marked = { heat, view, colours, names, units, width, height, split };
-      if (now - linesAt >= LINES_EVERY) {
+      if (now - linesAt >= (isBusy ? 2 : 1) * LINES_EVERY) {
         lines = fields.map((field) => ({
           field,
           lines: isotherms(field, heat.temperatures, (celsius) => inDegrees(celsius, units)),

@@ -94,20 +94,25 @@ export function Practised({ plan, index, piece, bench, lesson, isBare = false, d
   const [speed, setSpeed] = useState(1);
   const [ladder, ladderSize] = useSize(800, 230);
   const { body, names } = scene;
+  const start = (next: ReturnType<typeof begun>) => {
+    play(next);
+    // on a phone what starts it may lie below the picture
+    window.scrollTo({ top: 0 });
+  };
   const again = (hasGhost = isLed) => {
     if (run.holder === "maker" && shown.isBegun) setCount((n) => n + 1);
     lead(hasGhost);
-    play(begun(hasGhost));
+    start(begun(hasGhost));
   };
   const replay = (tried: TryFile) => {
     const its = isOf(tried, own, bench) ? own : sceneOfTry(tried);
     if (!its) return warn(practiceText.notPlayedAgain);
     see(true);
-    play({ run: new PracticeRun(its.body, "again", flameOf(tried), undefined, speed), scene: its });
+    start({ run: new PracticeRun(its.body, "again", flameOf(tried), undefined, speed), scene: its });
   };
   const hand = () => {
     see(true);
-    play({ run: new PracticeRun(own.body, "hand", null, undefined, speed), scene: own });
+    start({ run: new PracticeRun(own.body, "hand", null, undefined, speed), scene: own });
   };
   const move = (x: number, y: number) => () => {
     const { torchNow } = run;

@@ -1,5 +1,6 @@
 import { type Point } from "@/core/geometry/outline";
 import { type HeatBody } from "@/core/practice/body";
+import { type FluxStage } from "@/core/practice/flux";
 import { type PractisedHeat } from "@/core/practice/heat";
 import { type TorchMoment } from "@/core/practice/torch";
 import { type Field, fieldOf } from "./field";
@@ -160,20 +161,24 @@ function drawLines(
   shading: Shading,
 ): void {
   const at = (bit: number) => [x + body.x[bit]! * perMm, y - body.y[bit]! * perMm] as const;
-  const wide = Math.max(4, LINE * perMm);
-  canvas.lineCap = "round";
+  canvas.lineWidth = Math.max(4, LINE * perMm);
+  canvas.lineCap = canvas.lineJoin = "round";
   for (const { bits, isClosed } of lines) {
-    for (let k = 0; k < bits.length; k++) {
-      const next = bits[k + 1] ?? (isClosed ? bits[0]! : null);
-      if (next === null) continue;
-      const [[ax, ay], [bx, by]] = [at(bits[k]!), at(next)];
-      canvas.strokeStyle = colourOf(shading, (temperatures[bits[k]!]! + temperatures[next]!) / 2);
-      canvas.lineWidth = wide;
-      canvas.beginPath();
-      canvas.moveTo(ax, ay);
-      canvas.lineTo(bx, by);
-      canvas.stroke();
+    const all = isClosed ? [...bits, bits[0]!] : bits;
+    let colour: string | null = null;
+    // what has one colour is one stroke: strokes cost more than all else that is drawn
+    for (let k = 1; k < all.length; k++) {
+      const [from, to] = [all[k - 1]!, all[k]!];
+      const next = colourOf(shading, (temperatures[from]! + temperatures[to]!) / 2);
+      if (next !== colour) {
+        if (colour !== null) canvas.stroke();
+        canvas.strokeStyle = colour = next;
+        canvas.beginPath();
+        canvas.moveTo(...at(from));
+      }
+      canvas.lineTo(...at(to));
     }
+    if (colour !== null) canvas.stroke();
   }
   if (lines.length > 0) return;
   for (let bit = from; bit < to; bit++) {
@@ -199,20 +204,36 @@ function drawFlux(
   colours: HeatColours,
   isStill: boolean,
 ): void {
+  const bubbles = new Path2D();
+  const coats = new Map<FluxStage, Path2D[]>();
   heat.body.joints.forEach((joint, j) => {
     joint.places.forEach(({ sides }, p) => {
       const stage = heat.fluxAt(j, p);
-      const colour = stage && colours.flux[stage];
-      if (!colour) return;
-      canvas.fillStyle = colour;
-      canvas.globalAlpha = stage === "clear" ? 0.12 : 0.3;
+      if (!stage || !colours.flux[stage]) return;
       const [cx, cy] = [x + heat.body.x[sides[0]!]! * perMm, y - heat.body.y[sides[0]!]! * perMm];
-      dot(canvas, cx, cy, (DAB / 2) * perMm);
-      if (stage === "wet" && heat.hottestAt(joint, p) > SIMMERS) drawBubbles(canvas, [cx, cy], perMm, isStill ? 0 : heat.steps, p, colours);
+      if (!coats.has(stage))
+        coats.set(
+          stage,
+          Array.from({ length: COATS }, () => new Path2D()),
+        );
+      addDot(coats.get(stage)![p % COATS]!, cx, cy, (DAB / 2) * perMm);
+      if (stage === "wet" && heat.hottestAt(joint, p) > SIMMERS) addBubbles(bubbles, [cx, cy], perMm, isStill ? 0 : heat.steps, p);
     });
   });
+  for (const [stage, paths] of coats) {
+    canvas.fillStyle = colours.flux[stage]!;
+    canvas.globalAlpha = stage === "clear" ? 0.12 : 0.3;
+    for (const path of paths) canvas.fill(path);
+  }
+  canvas.strokeStyle = colours.water;
+  canvas.globalAlpha = 0.9;
+  canvas.lineWidth = 1;
+  canvas.stroke(bubbles);
   canvas.globalAlpha = 1;
 }
+
+/** Dabs that lie on each other are filled one after another, in so many coats: a fill takes as long for one dab as for many. */
+const COATS = 6;
 
 /** Degrees C from which the water of wet flux is seen to boil; steps for which a bubble stands. */
 const SIMMERS = 85;
@@ -221,32 +242,23 @@ const BUBBLE_STEPS = 40;
 const BUBBLES = 3;
 
 /** Water boiling off: small rings that come and go, the same for the same moment of the heat. */
-function drawBubbles(
-  canvas: CanvasRenderingContext2D,
-  [x, y]: Point,
-  perMm: number,
-  steps: number,
-  place: number,
-  { water }: HeatColours,
-): void {
-  canvas.strokeStyle = water;
-  canvas.globalAlpha = 0.9;
-  canvas.lineWidth = 1;
+function addBubbles(path: Path2D, [x, y]: Point, perMm: number, steps: number, place: number): void {
   for (let k = 0; k < BUBBLES; k++) {
     const turn = place * 7 + k * 13 + Math.floor(steps / BUBBLE_STEPS + k / BUBBLES) * 5;
     const age = (steps / BUBBLE_STEPS + k / BUBBLES) % 1;
     const [dx, dy] = [Math.cos(turn) * DAB * 0.4 * perMm, Math.sin(turn) * DAB * 0.4 * perMm];
-    canvas.beginPath();
-    canvas.arc(x + dx, y + dy, Math.max(1, age * 0.3 * perMm), 0, 2 * Math.PI);
-    canvas.stroke();
+    addDot(path, x + dx, y + dy, age * 0.3 * perMm, LEAST_BUBBLE);
   }
-  canvas.globalAlpha = 0.3;
 }
 
-function dot(canvas: CanvasRenderingContext2D, x: number, y: number, radius: number): void {
-  canvas.beginPath();
-  canvas.arc(x, y, Math.max(1.5, radius), 0, 2 * Math.PI);
-  canvas.fill();
+/** The smallest radius of a dot and of a bubble (pixels). */
+const LEAST_DOT = 1.5;
+const LEAST_BUBBLE = 1;
+
+function addDot(path: Path2D, x: number, y: number, radius: number, least = LEAST_DOT): void {
+  const shown = Math.max(least, radius);
+  path.moveTo(x + shown, y);
+  path.arc(x, y, shown, 0, 2 * Math.PI);
 }
 
 function drawSolder(canvas: CanvasRenderingContext2D, heat: PractisedHeat, { perMm, x, y }: View, colours: HeatColours): void {
@@ -254,10 +266,12 @@ function drawSolder(canvas: CanvasRenderingContext2D, heat: PractisedHeat, { per
   const at = (bit: number) => [x + body.x[bit]! * perMm, y - body.y[bit]! * perMm] as const;
   body.joints.forEach((joint, j) => {
     if (!joint.isWanted) return;
-    canvas.fillStyle = colours.bright;
+    const run = new Path2D();
     joint.places.forEach(({ sides }, p) => {
-      if (heat.solder[j]!.isMadeAt(p)) dot(canvas, ...at(sides[0]!), (RUN / 2) * perMm);
+      if (heat.solder[j]!.isMadeAt(p)) addDot(run, ...at(sides[0]!), (RUN / 2) * perMm);
     });
+    canvas.fillStyle = colours.bright;
+    canvas.fill(run);
     joint.pallions.forEach((place, i) => {
       const state = heat.solder[j]!.pallions[i]!;
       if (state === "joined") return;

@@ -43,22 +43,22 @@ export function markIsotherms(canvas: CanvasRenderingContext2D, found: readonly 
   const { view, colours, split, width, height } = marked;
   canvas.font = `700 14px ${colours.font}`;
   canvas.textAlign = "center";
-  for (const { field, lines: all } of found)
+  for (const { field, lines: all } of found) {
+    canvas.save();
+    along(canvas, field.grid.outline, view);
+    canvas.closePath();
+    canvas.clip();
+    canvas.beginPath();
+    canvas.rect(split, 0, width - split, height);
+    canvas.clip();
+    canvas.strokeStyle = colours.ink;
+    canvas.lineWidth = 1.4;
+    for (const each of all.flatMap(({ lines }) => lines)) {
+      along(canvas, each, view);
+      canvas.stroke();
+    }
+    canvas.restore();
     for (const { degrees, lines } of all) {
-      canvas.save();
-      along(canvas, field.grid.outline, view);
-      canvas.closePath();
-      canvas.clip();
-      canvas.beginPath();
-      canvas.rect(split, 0, width - split, height);
-      canvas.clip();
-      canvas.strokeStyle = colours.ink;
-      canvas.lineWidth = 1.4;
-      for (const each of lines) {
-        along(canvas, each, view);
-        canvas.stroke();
-      }
-      canvas.restore();
       const seen = lines
         .flat()
         .filter((point) => isOnPlate(field, point))
@@ -67,6 +67,7 @@ export function markIsotherms(canvas: CanvasRenderingContext2D, found: readonly 
       const spot = right[Math.floor(right.length / 2)];
       if (spot) outlined(canvas, String(degrees), spot[0], spot[1] + 5, colours);
     }
+  }
   canvas.textAlign = "left";
 }
 
@@ -115,15 +116,17 @@ export function markFlux(canvas: CanvasRenderingContext2D, { heat, view, colours
   column(canvas, [...found.values()], { at: to, isLeft: true, height, colours });
 }
 
-/** How hot each part is, all of it together, in a corner: where there is no room beside the body. */
+/** How hot each part is, all of it together, in the corner at the right: where there is no room beside the body. */
 export function markParts(canvas: CanvasRenderingContext2D, { heat, view, colours, names, units, width }: Marked): void {
   const { body } = heat;
   if (width - (view.x + body.half[0] * view.perMm + ASIDE) >= LEAST_COLUMN) return;
   canvas.font = `600 15px ${colours.font}`;
+  canvas.textAlign = "right";
   body.parts.forEach(({ id }, p) => {
     const text = practiceText.partAt(names.part(id), `${showTemperature(partNow(heat, p).mean, units)}°`);
-    outlined(canvas, text, EDGE, 2 * EDGE + p * LINE, colours);
+    outlined(canvas, text, width - EDGE, 2 * EDGE + p * LINE, colours);
   });
+  canvas.textAlign = "left";
 }
 
 interface Column {

@@ -70,6 +70,9 @@ export class PracticeRun {
   private isPaused = false;
   private isBegun = false;
   private behind = 0;
+  /** ms of the clock since the page was told, and whether there is news for it. */
+  private sinceTold = 0;
+  private hasNews = false;
   private outcome: Outcome | null = null;
   private followed = 0;
   private isPlayedOut = false;
@@ -156,29 +159,42 @@ export class PracticeRun {
     this.tell();
   }
 
-  /** Goes on by so many ms of the clock. */
-  advance(ms: number): void {
-    if (this.isPaused || !this.isBegun || this.outcome) return;
+  /**
+   * Goes on by so many ms of the clock. Gives whether more than steps was done: the careful hand looked, or the page was told. Neither is done in the other's
+   * frame as long as there is a frame between, so that none is late.
+   */
+  advance(ms: number): boolean {
+    if (this.isPaused || !this.isBegun || this.outcome) return false;
     this.behind += Math.min(ms, MOST_AT_ONCE) * this.speed;
+    this.sinceTold += ms;
+    let hasLooked = false;
     while (this.behind >= STEP_MS && !this.outcome) {
       this.behind -= STEP_MS;
-      this.step();
+      hasLooked = this.step() || hasLooked;
     }
+    const isDue = this.hasNews && (hasLooked ? this.sinceTold >= 2 * LOOKS : this.sinceTold >= LOOKS / 2);
+    if (isDue) this.tell();
+    return hasLooked || isDue;
   }
 
-  private step(): void {
+  /** One step; gives whether it was one at which is looked. */
+  private step(): boolean {
     const { playing } = this;
     const isLook = playing.ms % LOOKS === 0;
     if (this.hand && isLook) this.torch = this.hand.next(playing.heat, playing.ms);
     if (this.again) this.followAgain(this.again);
     this.record();
-    if (playing.isOver || this.isPlayedOut) return this.end();
+    if (playing.isOver || this.isPlayedOut) {
+      this.end();
+      return isLook;
+    }
     this.ghost?.step();
     playing.step();
     if (isLook) {
       this.course.push({ seconds: playing.heat.seconds, parts: this.body.parts.map((_, p) => partNow(playing.heat, p)) });
-      this.tell();
+      this.hasNews = true;
     }
+    return isLook;
   }
 
   private followAgain({ flame, acts }: Flame): void {
@@ -225,6 +241,7 @@ export class PracticeRun {
 
   private tell(): void {
     this.shown = this.look();
+    [this.sinceTold, this.hasNews] = [0, false];
     this.listeners.forEach((listener) => listener());
   }
 
