@@ -15,8 +15,18 @@ interface Run {
   readonly of: number;
 }
 
-/** A loop as a track: exactly along its lines and arcs, along a bend by eighths of it. */
+const tracks = new WeakMap<Loop, Track>();
+
+/** A loop as a track: exactly along its lines and arcs, along a bend by eighths of it. Kept with the loop, which many layers lie along. */
 export function trackOf(loop: Loop): Track {
+  const known = tracks.get(loop);
+  if (known) return known;
+  const made = trackAlong(loop);
+  tracks.set(loop, made);
+  return made;
+}
+
+function trackAlong(loop: Loop): Track {
   const { from, strokes } = loop.curve();
   const ends: number[] = [];
   const runs: Run[] = [];

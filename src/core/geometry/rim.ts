@@ -122,7 +122,7 @@ function bandOf(outline: Outline, { from, to, out }: Reach): Point[] {
   const short = (ats: readonly number[]) =>
     ats.map((at): Point => {
       const place = outline.stationAt(at);
-      const far = Math.min(out, clearOut(outline, place));
+      const far = clearOut(outline, place, out);
       return [place.x + place.nx * far, place.y + place.ny * far];
     });
   const between = (a: number, b: number) =>
@@ -137,9 +137,9 @@ function bandOf(outline: Outline, { from, to, out }: Reach): Point[] {
 const FEW = 16;
 
 function placesWithin({ stations }: Outline, from: number, to: number): number[] {
-  return stations
-    .flatMap(({ at }) => [0, 1].flatMap((turn) => (at + turn > from && at + turn < to ? [at + turn] : [])))
-    .sort((a, b) => a - b);
+  const within: number[] = [];
+  for (const turn of [0, 1]) for (const { at } of stations) if (at + turn > from && at + turn < to) within.push(at + turn);
+  return within.sort((a, b) => a - b);
 }
 
 /** The parallel curve between two places. */

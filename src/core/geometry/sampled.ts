@@ -104,8 +104,9 @@ function isTraced(spans: readonly Span[], perimeter: number): boolean {
   });
   const middleOff = (stride: number) => {
     const off = points.map((_, i) => {
-      const fourth = (axis: 0 | 1) =>
-        [1, -4, 6, -4, 1].reduce((sum, weight, k) => sum + weight * points[(i + (k - 2) * stride + 2 * n) % n]![axis], 0);
+      const at = (steps: number) => points[(i + steps * stride + 2 * n) % n]!;
+      const [a, b, c, d, e] = [at(-2), at(-1), at(0), at(1), at(2)];
+      const fourth = (axis: 0 | 1) => a[axis] - 4 * b[axis] + 6 * c[axis] - 4 * d[axis] + e[axis];
       return Math.hypot(fourth(0), fourth(1)) / FOURTH;
     });
     return off.sort((a, b) => a - b)[n >> 1]!;

@@ -1,4 +1,6 @@
 import fc from "fast-check";
+import { runs as scaled } from "@/runs.testing";
+import { bezelCurvature } from "../geometry/bezel-curvature";
 import { ellipse } from "../geometry/ellipse";
 import { type Point } from "../geometry/outline";
 import { tracedOval } from "../geometry/traced.testing";
@@ -38,6 +40,36 @@ test("the one side that a carrier leaves free has the seam, however many it meet
   expect(straightestPlace(square, sides)).toBeCloseTo(0, 9);
 });
 
+test("where an outline nowhere runs straight, its seam has the least greatest bend within a millimetre of it, by looking at each place", () => {
+  let found = 0;
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 5, max: 9 }),
+      fc.double({ min: 0.06, max: 0.2, noNaN: true }),
+      fc.integer({ min: 0, max: 30 }),
+      (lobes, deep, turn) => {
+        const points = Array.from({ length: 120 }, (_, i): Point => {
+          const angle = (2 * Math.PI * (i + turn)) / 120;
+          const far = 7 * (1 + deep * Math.sin(lobes * angle)) * (1 + 0.1 * Math.cos(angle));
+          return [far * Math.cos(angle), far * Math.sin(angle)];
+        });
+        const outline = shaped({ shape: "free", closed: "curve", points });
+        const { places, corners } = bezelCurvature(outline);
+        const runs = runsWhere(outline, (curvature) => Math.min(...places.map((place) => Math.abs(place.curvature))) + (0.6 * Math.PI) / outline.perimeter - Math.abs(curvature)); // prettier-ignore
+        if (corners.length > 0 || runs.some(({ from, to }) => (to - from) * outline.perimeter >= 2)) return;
+        const bends = places.map(({ at }) => {
+          const near = places.filter((other) => apart(other.at, at) * outline.perimeter <= 1);
+          return { at, most: Math.max(...near.map(({ curvature }) => Math.abs(curvature))) };
+        });
+        const least = Math.min(...bends.map(({ most }) => most));
+        expect(straightestPlace(outline, [])).toBe(bends.find(({ most }) => most <= least + 1e-9)!.at);
+        found++;
+      },
+    ),
+    { numRuns: scaled(60) },
+  );
+  expect(found).toBeGreaterThan(3);
+});
 test("places lie apart the short way round", () => {
   expect(apart(0.9, 0.1)).toBeCloseTo(0.2, 12);
   fc.assert(

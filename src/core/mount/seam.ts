@@ -90,18 +90,33 @@ function straightest(outline: Outline, isClearOfCarrier: (at: number) => boolean
   const { places } = bezelCurvature(outline);
   const clear = places.flatMap(({ at, isCorner }, i) => (!isCorner && isClearOfCorners(outline, at) ? [i] : []));
   const free = clear.filter((i) => isClearOfCarrier(places[i]!.at));
-  const half = LEAST_RUN_MM / 2 / outline.perimeter;
-  const place = (i: number) => places[(i + places.length) % places.length]!;
-  const mostRound = (i: number) => {
-    let most = 0;
-    for (const step of [1, -1])
-      for (let j = i; Math.abs(j - i) < places.length && apart(place(j).at, place(i).at) <= half; j += step)
-        most = Math.max(most, Math.abs(place(j).curvature));
-    return most;
-  };
-  const bends = (free.length > 0 ? free : clear).map((i) => ({ at: place(i).at, most: mostRound(i) }));
+  const mostRound = mostRoundWithin(places, LEAST_RUN_MM / 2 / outline.perimeter);
+  const bends = (free.length > 0 ? free : clear).map((i) => ({ at: places[i]!.at, most: mostRound[i]! }));
   const least = Math.min(...bends.map(({ most }) => most));
   return bends.find(({ most }) => most <= least + tolerance.samePlace)?.at ?? null;
+}
+
+/** Of each place, the most that any place bends no further than a share of the outline from it, either way. */
+function mostRoundWithin(places: readonly { readonly at: number; readonly curvature: number }[], share: number): number[] {
+  const n = places.length;
+  const place = (i: number) => places[((i % n) + n) % n]!;
+  const isWithin = (j: number, i: number) => Math.abs(j - i) < n && apart(place(j).at, place(i).at) <= share;
+  const bendOf = (j: number) => Math.abs(place(j).curvature);
+  let low = 0;
+  while (isWithin(low - 1, 0)) low--;
+  let high = low - 1;
+  // places of the window that no later one outdoes, from the roundest: the window only ever moves on
+  const roundest: number[] = [];
+  const enter = (j: number) => {
+    while (roundest.length > 0 && bendOf(roundest.at(-1)!) <= bendOf(j)) roundest.pop();
+    roundest.push(j);
+  };
+  return places.map((_, i) => {
+    while (high < i || isWithin(high + 1, i)) enter(++high);
+    while (!isWithin(low, i)) low++;
+    while (roundest[0]! < low) roundest.shift();
+    return bendOf(roundest[0]!);
+  });
 }
 
 /** Whether a place lies far enough from every corner for a seam. */
