@@ -35,8 +35,8 @@ test("what is clear straight out of a place is what it is among all places of th
         for (const [at, most] of asked) {
           const place = outline.stationAt(at);
           const clear = isNotched(outline) ? byAll(outline, place, most) : most;
-        expect(clearOut(outline, place, most)).toBe(clear);
-        expect(clearOut(outline, place, clear * 1.001)).toBe(clear < most ? clear : clear * 1.001);
+          expect(clearOut(outline, place, most)).toBe(clear);
+          expect(clearOut(outline, place, clear * 1.001)).toBe(clear < most ? clear : clear * 1.001);
         }
       },
     ),

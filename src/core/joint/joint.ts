@@ -95,6 +95,11 @@ export interface Assembly {
 }
 
 /** A seam closes a part, or strands that lie side by side, on itself. */
+/** The plate that is sawn to its edge once this joint and every other like it on it has been made; null where none is. */
+export function plateSawnAfter({ kind, parts }: { readonly kind: JointKind; readonly parts: readonly string[] }): string | null {
+  return kind === "foot" || kind === "ornament" ? parts[1]! : null;
+}
+
 export function isSeam({ kind }: Pick<Joint, "kind">): boolean {
   return kind === "seam";
 }

@@ -53,7 +53,10 @@ export function cutStockOf({ form, section = "round", width, thickness, outside,
 }
 
 /** Sides of a sheet, or of the box round its outline from its corner (mm). */
-export function sheetSides({ outline, length, width }: Pick<StockItem, "outline" | "length" | "width">): { readonly length: number; readonly width: number } {
+export function sheetSides({ outline, length, width }: Pick<StockItem, "outline" | "length" | "width">): {
+  readonly length: number;
+  readonly width: number;
+} {
   const most = (points: readonly Point[], axis: 0 | 1) => points.reduce((far, point) => Math.max(far, point[axis]), 0);
   return outline ? { length: most(outline, 0), width: most(outline, 1) } : { length, width: width ?? 0 };
 }

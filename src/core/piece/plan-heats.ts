@@ -1,5 +1,5 @@
 import { assemblyOf, heatedOf, workOf } from "../joint/contribution";
-import { type Assembly, type Joint, isSeam } from "../joint/joint";
+import { type Assembly, type Joint, isSeam, plateSawnAfter } from "../joint/joint";
 import { PLACINGS, type Placing, atTheTorch, formOf, placingOf } from "../joint/placing";
 import { type BestHeats, type ChosenHeat, type HeatsOf } from "../heats/best";
 import { flameShares, thinSide } from "../heats/flame";
@@ -142,16 +142,11 @@ function describeHeats(assembly: Assembly, wishes: HeatWishes, chosen: readonly 
     for (const joint of joints) {
       madeWith.set(joint.id, flameOf(heat, assembly, joint, wishes));
     }
-    for (const part of heat.joints.flatMap((id) => sawnBy(jointOf.get(id)!))) {
-      if (!chosen.slice(index + 1).some((later) => later.joints.some((id) => sawnBy(jointOf.get(id)!).includes(part)))) sawn.add(part);
-    }
+    const sawnAfter = (id: string) => plateSawnAfter(jointOf.get(id)!);
+    const later = chosen.slice(index + 1).flatMap(({ joints: ids }) => ids.map(sawnAfter));
+    for (const part of heat.joints.map(sawnAfter)) if (part !== null && !later.includes(part)) sawn.add(part);
     return planned;
   });
-}
-
-/** The plate that is sawn to its edge once this joint and every other on it has been made. */
-function sawnBy({ kind, parts }: Joint): string[] {
-  return kind === "foot" || kind === "ornament" ? [parts[1]!] : [];
 }
 
 function unite(bodyOf: Map<string, Set<string>>, parts: readonly string[]): void {

@@ -1,4 +1,5 @@
-import { type BodyJoint, type HeatBody } from "./body";
+import { type HeatBody } from "./body";
+import { type BodyJoint } from "./body-joints";
 import { Conduction } from "./conduction";
 import { expOfMinus } from "./exponential";
 import { type FluxStage, FluxAt } from "./flux";

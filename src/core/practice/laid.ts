@@ -39,6 +39,14 @@ export interface Grid {
   readonly outline: readonly Point[];
 }
 
+/** A part as it is laid out for its heat. */
+export interface Laid extends LaidPart {
+  readonly volume: number;
+  readonly mass: number;
+  /** Where it was laid from above and is seen from the side: the bit that each of those is part of. */
+  readonly ends: readonly [number, number] | null;
+}
+
 /** A part as it lies in the view of its heat. */
 export interface LaidPart {
   readonly bits: readonly Bit[];

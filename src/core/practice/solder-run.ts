@@ -1,4 +1,4 @@
-import { type BodyJoint } from "./body";
+import { type BodyJoint } from "./body-joints";
 import { type PractisedHeat } from "./heat";
 
 /** With more degrees than this between the sides it climbs the hotter one. */

@@ -1,4 +1,4 @@
-import { type BodyJoint } from "./body";
+import { type BodyJoint } from "./body-joints";
 import { type FluxStage } from "./flux";
 import { type PractisedHeat } from "./heat";
 import { EVEN, evennessOf, isAllMade } from "./outcome";
