@@ -3,23 +3,9 @@ import { type OrderLine } from "@/core/cutting/plan-cuts";
 import { type Rates } from "@/core/piece/bench";
 import { orderFile } from "./cuts-file";
 import { asText } from "./ledger-file";
+import { SIZE_HEADS } from "./stock-csv";
 
-/** Named as in a table of the drawer, to which what was bought can be added as it is. */
-const HEADS = [
-  "form",
-  "metal",
-  "section",
-  "width",
-  "thickness",
-  "outside",
-  "inside",
-  "length",
-  "count",
-  "grams",
-  "cost",
-  "currency",
-  "prices",
-] as const;
+const HEADS = [...SIZE_HEADS, "grams", "cost", "currency", "prices"] as const;
 
 /** What is to be ordered as a table for other programs: lengths in mm; a cost only where a gram has a price, and by whom that was given. */
 export function orderCsv(order: readonly OrderLine[], { metals, currency = "", by }: Partial<Rates>): string {

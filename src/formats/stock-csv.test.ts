@@ -55,7 +55,9 @@ test.each([
   ["0 0; 30 0; 0 20", "round 24", "taken"],
   ["0 0; 30 0; 0 20", "round 4, 1", "taken"],
   ["", "round 4, 30 20", "taken"],
-])("corners that make no sheet are told by their column: %s with %s", (outline, taken, column) => {
+  ["0 0; 30.2 0; 0 20", "", "length"],
+  ["0 0; 30 0; 0 19.8", "round 4", "width"],
+])("corners that make no sheet, or one of another size, are told by their column: %s with %s", (outline, taken, column) => {
   const text = `form,metal,width,thickness,length,outline,taken\nsheet,sterling,20,0.6,30,${outline},"${taken}"`;
   expect(readStockCsv(text)).toMatchObject({ ok: false, line: 2, column });
 });

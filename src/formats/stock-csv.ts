@@ -7,22 +7,9 @@ import { oneLine } from "@/core/measure/one-line";
 import { cornersCell, readCorners } from "./corners";
 import { asText } from "./ledger-file";
 
-const HEADS = [
-  "form",
-  "metal",
-  "section",
-  "width",
-  "thickness",
-  "outside",
-  "inside",
-  "length",
-  "count",
-  "coil",
-  "least",
-  "outline",
-  "taken",
-  "note",
-] as const;
+/** What tells a metal's form and sizes, in a table of the drawer and in one of what is ordered: what was bought can be added to the drawer as it is. */
+export const SIZE_HEADS = ["form", "metal", "section", "width", "thickness", "outside", "inside", "length", "count"] as const;
+const HEADS = [...SIZE_HEADS, "coil", "least", "outline", "taken", "note"] as const;
 type Head = (typeof HEADS)[number];
 
 /** What each form must have, beside its metal and length. */
@@ -119,7 +106,10 @@ function itemOf(cell: (head: Head) => string): Omit<StockItem, "id"> | Head {
   };
 }
 
-/** What the corners of a row say of its sheet, null where it has none; or the column that cannot be read. */
+/** A row's sides and those of the box round its corners differ by no more (mm). */
+const MOST_APART = 0.1;
+
+/** What the corners of a row say of its sheet, null where it has none; or the column that cannot be read, or says another size than they do. */
 function sheetIn(cell: (head: Head) => string): SheetLines | null | Head {
   if (cell("outline") === "" && cell("taken") === "") return null;
   const own = readCorners(cell("outline"), "mm");
@@ -128,8 +118,8 @@ function sheetIn(cell: (head: Head) => string): SheetLines | null | Head {
   if (!holes.ok) return "taken";
   const edge = own.lines[0] ?? sheetEdge({ length: Number(cell("length")), width: Number(cell("width")), outline: null });
   const sheet = sheetOfLines([edge, ...holes.lines]);
-  if (sheet.ok) return sheet.lines;
-  return sheet.fault.line === 0 ? "outline" : "taken";
+  if (!sheet.ok) return sheet.fault.line === 0 ? "outline" : "taken";
+  return (["length", "width"] as const).find((side) => Math.abs(Number(cell(side)) - sheet.lines[side]) > MOST_APART) ?? sheet.lines;
 }
 
 /** A metal by its name in files, or as it is said. */

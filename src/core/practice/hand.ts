@@ -102,8 +102,8 @@ export class Hand {
     for (let i = 0; i < body.bare.length; i++) loses += lossFrom(body.working, EMISSIVITY.fluxed) * (body.bare[i]! + body.under[i]!) * 1e-6;
     const wanted = SPARE * loses + this.capacity * RISE;
     let [best, found] = [0, LEAST_SIZE as number];
+    const above = this.places.filter(({ isBelow }) => !isBelow);
     for (let size: number = LEAST_SIZE; size <= MOST_SIZE; size += 0.5) {
-      const above = this.places.filter(({ isBelow }) => !isBelow);
       const reach = above.map(({ x, y }) => arrivingAt(body, { ...AT_FIRST, x, y, size, distance: bestDistance(size) }, this.arrives));
       const mean = reach.reduce((all, each) => all + each, 0) / reach.length;
       if (mean > best) [best, found] = [mean, size];

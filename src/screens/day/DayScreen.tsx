@@ -83,7 +83,7 @@ export function DayScreen() {
         ) : (
           <DayPlan
             day={dayOfPieces(pieces, units)}
-            pieces={pieces.map(({ id, name, plan, doubtOf }) => ({ id, name, plan, doubtOf }))}
+            pieces={pieces}
             copies={new Map(records.map(({ id, piece }) => [id, piece.copies ?? 1]))}
             asked={asked}
             onAsk={ask}

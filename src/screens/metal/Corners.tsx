@@ -6,7 +6,7 @@ import { sheetEdge } from "@/core/cutting/sheet";
 import { Millimetres, Shape } from "@/ui/Drawing";
 import { useUnits } from "@/ui/tray";
 import { stockFormText } from "@/words/screens/metal";
-import { lengthUnit, showLength, withUnit } from "@/words/show";
+import { showLength, withUnit } from "@/words/show";
 import { type ReadSheet } from "./stock-form";
 
 interface Props {
@@ -36,7 +36,7 @@ export function Corners({ text, sheet, onType }: Props) {
         onChange={(event) => onType(event.target.value)}
       />
       <p id={`${id} how`} className="pt-0.5 text-xs text-soft">
-        {stockFormText.cornersHow(lengthUnit(units))}
+        {stockFormText.cornersHow(units)}
       </p>
       {sheet?.ok && <Drawn lines={sheet.lines} />}
       {sheet && !sheet.ok && <p className="pt-1 text-xs text-warn">○ {sheet.problem}.</p>}

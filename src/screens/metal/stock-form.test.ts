@@ -1,5 +1,7 @@
 import { METALS } from "@/core/metal/metals";
 import { type StockItem } from "@/core/metal/stock";
+import { readCorners } from "@/formats/corners";
+import { stockFormText } from "@/words/screens/metal";
 import { METRIC, type Units } from "@/words/show";
 import { readStock, sidesAsked, typedOf, typedWeight } from "./stock-form";
 
@@ -42,6 +44,12 @@ test("a sheet by its corners, in mm and in inches; a rectangle again once they a
   expect(corners("1 1\n51 1\n1 21")).toEqual({ ok: true, item: { ...sheet, length: 50, width: 20, outline } });
   expect(corners("0 0\n1 0\n0 1/2", INCH)).toMatchObject({ ok: true, item: { length: 25.4, width: 12.7 } });
   expect(corners("0 0\n9")).toEqual({ ok: false, problem: 'Corners, line 2: "9" is no corner: type two lengths, e.g. 60 0' });
+  expect(corners("0 0\n9", INCH)).toMatchObject({ problem: expect.stringMatching(/e\.g\. 2 3\/8, 0$/) as string });
+  for (const units of [METRIC, INCH]) {
+    const [, typed = ""] = /\): (.+?)\. After/.exec(stockFormText.cornersHow(units)) ?? [];
+    const [, round = ""] = / or (round .+?) by/.exec(stockFormText.cornersHow(units)) ?? [];
+    expect([readCorners(typed, units.length).ok, readCorners(round, units.length).ok]).toEqual([true, true]);
+  }
   expect(corners("0 0\n9 0\n0 9\n\nround 4, 8 8")).toMatchObject({
     problem: expect.stringMatching(/^Corners of hole 1: it lies outside/) as string,
   });

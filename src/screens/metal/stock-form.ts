@@ -70,7 +70,7 @@ export function typedSheet({ form, texts: { corners = "" } }: TypedStock, item: 
     return { ok: true, lines: { ...sheetSides(item), ...(outline && { outline }), ...(taken && { taken }) } };
   }
   const read = readCorners(corners, units.length);
-  if (!read.ok) return { ok: false, problem: stockFormText.notACorner(read.line, read.got) };
+  if (!read.ok) return { ok: false, problem: stockFormText.notACorner(read.line, read.got, units) };
   const sheet = sheetOfLines(read.lines);
   return sheet.ok ? sheet : { ok: false, problem: stockFormText.noSheet[sheet.fault.code](sheet.fault.line) };
 }

@@ -168,15 +168,15 @@ function drawLines(
     let colour: string | null = null;
     // what has one colour is one stroke: strokes cost more than all else that is drawn
     for (let k = 1; k < all.length; k++) {
-      const [from, to] = [all[k - 1]!, all[k]!];
-      const next = colourOf(shading, (temperatures[from]! + temperatures[to]!) / 2);
+      const [a, b] = [all[k - 1]!, all[k]!];
+      const next = colourOf(shading, (temperatures[a]! + temperatures[b]!) / 2);
       if (next !== colour) {
         if (colour !== null) canvas.stroke();
         canvas.strokeStyle = colour = next;
         canvas.beginPath();
-        canvas.moveTo(...at(from));
+        canvas.moveTo(...at(a));
       }
-      canvas.lineTo(...at(to));
+      canvas.lineTo(...at(b));
     }
     if (colour !== null) canvas.stroke();
   }
@@ -232,7 +232,7 @@ function drawFlux(
   canvas.globalAlpha = 1;
 }
 
-/** Dabs that lie on each other are filled one after another, in so many coats: a fill takes as long for one dab as for many. */
+/** Dabs are filled in so many coats, none with two that lie on each other: one fill of many dabs takes little longer than of one. */
 const COATS = 6;
 
 /** Degrees C from which the water of wet flux is seen to boil; steps for which a bubble stands. */

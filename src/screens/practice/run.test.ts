@@ -128,10 +128,10 @@ test.each([1, 8])(
       frames.push({ told: told - before, busy });
     }
     expect(run.now().outcome).toBeNull();
-    const both = frames.filter((frame) => frame.told > 0);
-    expect(both.every((frame) => frame.told === 1 && frame.busy)).toBe(true);
+    const tellings = frames.filter((frame) => frame.told > 0);
+    expect(tellings.every((frame) => frame.told === 1 && frame.busy)).toBe(true);
     const looks = speed === 1 ? 16 : 8;
-    expect(Math.abs(both.length - looks)).toBeLessThanOrEqual(1);
+    expect(Math.abs(tellings.length - looks)).toBeLessThanOrEqual(1);
     const idle = frames.filter(({ busy }) => !busy).length;
     // at its own speed a frame is told or looked in, never both
     expect(idle).toBe(speed === 1 ? frames.length - 2 * looks : 0);

@@ -1,4 +1,5 @@
 import { counted } from "../names";
+import { type Units, lengthUnit } from "../show";
 
 export const metalText = {
   metal: "Metal",
@@ -96,6 +97,12 @@ export const stockTableText = {
     got === "" ? `Line ${line}: ${column} is missing` : `Line ${line}, ${column}: "${got}" cannot be read`,
 };
 
+/** Corners and a round hole as they may be typed. */
+const TYPED = {
+  mm: { corner: "60 0", round: "round 12, 30 20" },
+  inch: { corner: "2 3/8, 0", round: "round 1/2, 1.2 0.8" },
+} as const;
+
 function cornersOf(line: number): string {
   return line === 0 ? "Corners of the sheet" : `Corners of hole ${line}`;
 }
@@ -122,10 +129,11 @@ export const stockFormText = {
   remove: (name: string) => `Take out of the drawer: ${name}`,
   needed: (label: string) => `${label}: type a length over 0, e.g. 3.2`,
   corners: "Corners, where it is no rectangle",
-  cornersHow: (unit: string) =>
-    `One on a line, how far along and how far up (${unit}): 60 0. After an empty line, what is taken out of it: its corners, or round 12, 30 20 by its diameter and its middle.`,
+  cornersHow: (units: Units) =>
+    `One on a line, how far along and how far up (${lengthUnit(units)}): ${TYPED[units.length].corner}. After an empty line, what is taken out of it: its corners, or ${TYPED[units.length].round} by its diameter and its middle.`,
   drawn: (size: string, taken: number) => (taken === 0 ? size : `${size}, with ${counted(taken, "hole")}`),
-  notACorner: (line: number, got: string) => `Corners, line ${line}: "${got}" is no corner: type two lengths, e.g. 60 0`,
+  notACorner: (line: number, got: string, { length }: Units) =>
+    `Corners, line ${line}: "${got}" is no corner: type two lengths, e.g. ${TYPED[length].corner}`,
   noSheet: {
     "too-few": (line: number) => `${cornersOf(line)}: three corners at least are needed`,
     crosses: (line: number) => `${cornersOf(line)}: the line crosses itself; type the corners in their order round it`,
